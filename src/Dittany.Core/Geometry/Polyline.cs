@@ -1,0 +1,70 @@
+namespace Dittany.Core.Geometry;
+
+/// <summary>Distances and lengths on polylines. Points are in one frame and unit; an empty line has no distance (infinity).</summary>
+public static class Polyline
+{
+    /// <summary>Sum of the straight pieces.</summary>
+    public static double Length(IReadOnlyList<Pt> line)
+    {
+        var sum = 0.0;
+        for (var i = 1; i < line.Count; i++)
+        {
+            sum += line[i - 1].To(line[i]);
+        }
+
+        return sum;
+    }
+
+    /// <summary>Distance from a point to a segment.</summary>
+    public static double ToSegment(Pt p, Pt a, Pt b)
+    {
+        var d = b - a;
+        var square = Pt.Dot(d, d);
+        var t = square == 0 ? 0 : Math.Clamp(Pt.Dot(p - a, d) / square, 0, 1);
+        return p.To(Pt.Lerp(a, b, t));
+    }
+
+    /// <summary>Distance from a point to the nearest place on a line.</summary>
+    public static double ToLine(Pt p, IReadOnlyList<Pt> line)
+    {
+        var best = line.Count == 1 ? p.To(line[0]) : double.PositiveInfinity;
+        for (var i = 1; i < line.Count; i++)
+        {
+            best = Math.Min(best, ToSegment(p, line[i - 1], line[i]));
+        }
+
+        return best;
+    }
+
+    /// <summary>Nearest distance between two lines; 0 where they cross.</summary>
+    public static double Between(IReadOnlyList<Pt> a, IReadOnlyList<Pt> b)
+    {
+        var best = double.PositiveInfinity;
+        for (var i = 1; i < a.Count; i++)
+        {
+            for (var j = 1; j < b.Count; j++)
+            {
+                if (Cross(a[i - 1], a[i], b[j - 1], b[j]))
+                {
+                    return 0;
+                }
+
+                best = Math.Min(best, Math.Min(
+                    Math.Min(ToSegment(a[i - 1], b[j - 1], b[j]), ToSegment(a[i], b[j - 1], b[j])),
+                    Math.Min(ToSegment(b[j - 1], a[i - 1], a[i]), ToSegment(b[j], a[i - 1], a[i]))));
+            }
+        }
+
+        return best;
+    }
+
+    /// <summary>Whether two segments properly cross.</summary>
+    public static bool Cross(Pt a, Pt b, Pt c, Pt d)
+    {
+        var d1 = Pt.Cross(b - a, c - a);
+        var d2 = Pt.Cross(b - a, d - a);
+        var d3 = Pt.Cross(d - c, a - c);
+        var d4 = Pt.Cross(d - c, b - c);
+        return d1 * d2 < 0 && d3 * d4 < 0;
+    }
+}

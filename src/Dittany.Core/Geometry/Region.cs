@@ -1,0 +1,97 @@
+using NetTopologySuite.Geometries;
+using NetTopologySuite.Operation.Buffer;
+
+namespace Dittany.Core.Geometry;
+
+/// <summary>
+/// An area of cloth: rings under the even-odd rule, points not repeated at the end, in millimetres. It may have holes and several pieces, or be empty.
+/// Offsetting and overlay are done by the geometry library.
+/// </summary>
+public sealed class Region
+{
+    /// <summary>Pieces a quarter circle is cut into where an offset goes round a corner: leaves the arc by under 0.02 % of its radius.</summary>
+    private const int QuadrantSegments = 32;
+
+    private static readonly GeometryFactory Factory = new();
+    private readonly NetTopologySuite.Geometries.Geometry _area;
+    private readonly NetTopologySuite.Algorithm.Locate.IndexedPointInAreaLocator? _locator;
+
+    private Region(NetTopologySuite.Geometries.Geometry area)
+    {
+        _area = area;
+        Rings = ReadRings(area);
+        _locator = area.IsEmpty ? null : new NetTopologySuite.Algorithm.Locate.IndexedPointInAreaLocator(area);
+    }
+
+    public static Region Empty { get; } = new(Factory.CreatePolygon());
+
+    /// <summary>All rings, outer and inner, in a stable order.</summary>
+    public IReadOnlyList<IReadOnlyList<Pt>> Rings { get; }
+
+    public double AreaMm2 => _area.Area;
+
+    public bool IsEmpty => _area.IsEmpty;
+
+    /// <summary>Least and greatest corner of the box round the area; both zero when empty.</summary>
+    public (Pt Least, Pt Greatest) Box
+    {
+        get
+        {
+            var e = _area.EnvelopeInternal;
+            return e.IsNull ? (default, default) : (new Pt(e.MinX, e.MinY), new Pt(e.MaxX, e.MaxY));
+        }
+    }
+
+    public static Region Of(IReadOnlyList<Pt> ring) => new(Factory.CreatePolygon(Close(ring)));
+
+    public static Region Rectangle(double x, double y, double width, double height) =>
+        Of([new Pt(x, y), new Pt(x + width, y), new Pt(x + width, y + height), new Pt(x, y + height)]);
+
+    /// <summary>Grown by <paramref name="byMm"/> with round corners, or eroded where it is negative.</summary>
+    public Region Offset(double byMm) =>
+        byMm == 0 ? this : new(_area.Buffer(byMm, new BufferParameters(QuadrantSegments)));
+
+    public Region Without(Region other) => new(_area.Difference(other._area));
+
+    public Region Within(Region other) => new(_area.Intersection(other._area));
+
+    /// <summary>Whether the point lies inside or on the edge.</summary>
+    public bool Holds(Pt p) => _locator is not null && _locator.Locate(new Coordinate(p.X, p.Y)) != Location.Exterior;
+
+    /// <summary>How far a point lies outside: 0 inside, infinity for an empty region.</summary>
+    public double OutsideBy(Pt p) =>
+        IsEmpty ? double.PositiveInfinity : Holds(p) ? 0 : _area.Distance(Factory.CreatePoint(new Coordinate(p.X, p.Y)));
+
+    /// <summary>The nearest point inside; the point itself when it already is.</summary>
+    public Pt Nearest(Pt p)
+    {
+        if (IsEmpty || Holds(p))
+        {
+            return p;
+        }
+
+        var near = NetTopologySuite.Operation.Distance.DistanceOp.NearestPoints(_area, Factory.CreatePoint(new Coordinate(p.X, p.Y)))[0];
+        return new Pt(near.X, near.Y);
+    }
+
+    private static Coordinate[] Close(IReadOnlyList<Pt> ring) =>
+        ring.Append(ring[0]).Select(p => new Coordinate(p.X, p.Y)).ToArray();
+
+    private static IReadOnlyList<IReadOnlyList<Pt>> ReadRings(NetTopologySuite.Geometries.Geometry area)
+    {
+        var rings = new List<IReadOnlyList<Pt>>();
+        for (var i = 0; i < area.NumGeometries; i++)
+        {
+            if (area.GetGeometryN(i) is Polygon { IsEmpty: false } polygon)
+            {
+                rings.Add(Read(polygon.ExteriorRing));
+                rings.AddRange(polygon.InteriorRings.Select(Read));
+            }
+        }
+
+        return rings;
+
+        static IReadOnlyList<Pt> Read(LineString ring) =>
+            ring.Coordinates.Take(ring.NumPoints - 1).Select(c => new Pt(c.X, c.Y)).ToArray();
+    }
+}

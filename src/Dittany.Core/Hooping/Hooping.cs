@@ -1,0 +1,138 @@
+using Dittany.Core.Geometry;
+using Dittany.Core.Materials;
+
+namespace Dittany.Core.Hooping;
+
+public enum School
+{
+    Hoop,
+    Frame,
+    InHand,
+}
+
+/// <summary>Something that is never broken by the edge of a hoop: a letter or a satin shape. Points are its stitched places; <paramref name="HalfMm"/> half its line width.</summary>
+public sealed record Unit(string Name, IReadOnlyList<Pt> Points, double HalfMm);
+
+/// <summary>One placing of one hoop or frame. <paramref name="Units"/> are indices of what is worked in it.</summary>
+public sealed record HoopPlacing(int Order, bool Round, double HoopMm, double UsableRadiusMm, IReadOnlyList<Pt> UsableMm, Pt CentreMm, IReadOnlyList<int> Units);
+
+/// <summary>A cover of the work. <paramref name="OffCloth"/> says that the ring reaches beyond cloth that can be clamped, so that scrap must be tacked on.</summary>
+public sealed record Cover(IReadOnlyList<HoopPlacing> Placings, int LowerBound, bool OffCloth);
+
+/// <summary>Covers the stitched work with placings of one hoop. Greedy in the order of work; every unit whole in one placing.</summary>
+public static class Hooping
+{
+    /// <summary>Corners told of a round usable area: the polygon lies inside the circle.</summary>
+    private const int CircleCorners = 48;
+
+    /// <summary>
+    /// Cloth on which the centre of a ring of this size may stand: the ring lies within the outline and keeps off bulky places.
+    /// </summary>
+    public static Region Clampable(IReadOnlyList<Pt> outline, IEnumerable<IReadOnlyList<Pt>> bulky, double hoopMm)
+    {
+        var cloth = Region.Of(outline);
+        foreach (var place in bulky)
+        {
+            cloth = cloth.Without(Region.Of(place).Offset(Hoops.FromBulkySeamMm));
+        }
+
+        return cloth.Offset(-Hoops.RingRadiusMm(hoopMm));
+    }
+
+    /// <summary>Placings of this hoop that take every unit; null where a unit is too large for it or cannot be reached. <paramref name="centres"/> null lets the ring lie anywhere.</summary>
+    public static IReadOnlyList<HoopPlacing>? Place(IReadOnlyList<Unit> units, bool round, double hoopMm, Region? centres)
+    {
+        var left = Enumerable.Range(0, units.Count).ToList();
+        var placings = new List<HoopPlacing>();
+        while (left.Count > 0)
+        {
+            var seed = left[0];
+            if (Centre([seed]) is null)
+            {
+                return null;
+            }
+
+            var taken = new List<int> { seed };
+            var from = Circle.Round(units[seed].Points).Centre;
+            foreach (var next in left.Skip(1).OrderBy(u => Circle.Round(units[u].Points).Centre.To(from)).ThenBy(u => u))
+            {
+                if (Centre([.. taken, next]) is not null)
+                {
+                    taken.Add(next);
+                }
+            }
+
+            taken.Sort();
+            left.RemoveAll(taken.Contains);
+            var centre = Centre(taken)!.Value.OnGrid();
+            placings.Add(new HoopPlacing(placings.Count + 1, round, hoopMm, Reach(round, hoopMm), Usable(round, hoopMm, centre), centre, taken));
+        }
+
+        return placings;
+
+        Pt? Centre(IReadOnlyList<int> group) => CentreFor(group.Select(u => units[u]).ToArray(), round, hoopMm, centres);
+    }
+
+    /// <summary>Where one placing that takes all these units would be centred; null where none can.</summary>
+    public static Pt? CentreFor(IReadOnlyList<Unit> group, bool round, double hoopMm, Region? centres)
+    {
+        // Half a hundredth of a millimetre is kept back for rounding the centre.
+        var reach = Reach(round, hoopMm) - group.Max(u => u.HalfMm) - 0.005;
+        var points = group.SelectMany(u => u.Points).ToArray();
+        var centre = round ? Circle.Round(points).Centre : Middle(points);
+        if (centres is not null)
+        {
+            centre = centres.Nearest(centre);
+            if (centres.IsEmpty)
+            {
+                return null;
+            }
+        }
+
+        return points.All(p => round ? p.To(centre) <= reach : Math.Max(Math.Abs(p.X - centre.X), Math.Abs(p.Y - centre.Y)) <= reach) ? centre : null;
+    }
+
+    /// <summary>No cover can have fewer placings: the larger of area over area and a set of units no two of which go into one hoop.</summary>
+    public static int LowerBound(IReadOnlyList<Unit> units, bool round, double hoopMm)
+    {
+        if (units.Count == 0)
+        {
+            return 0;
+        }
+
+        var reach = Reach(round, hoopMm);
+        var one = round ? Math.PI * reach * reach : 4 * reach * reach;
+        var stitched = units.Sum(u => Extent(u.Points));
+        var apart = new List<Unit>();
+        foreach (var unit in units)
+        {
+            if (apart.All(other => CentreFor([other, unit], round, hoopMm, null) is null))
+            {
+                apart.Add(unit);
+            }
+        }
+
+        return Math.Max((int)Math.Ceiling(stitched / one), apart.Count);
+    }
+
+    private static double Reach(bool round, double hoopMm) => round ? Hoops.UsableRadiusMm(hoopMm) : Hoops.UsableHalfSideMm(hoopMm);
+
+    private static Pt Middle(IReadOnlyList<Pt> points) =>
+        new((points.Min(p => p.X) + points.Max(p => p.X)) / 2, (points.Min(p => p.Y) + points.Max(p => p.Y)) / 2);
+
+    /// <summary>Area of the convex hull of a unit.</summary>
+    private static double Extent(IReadOnlyList<Pt> points) =>
+        new NetTopologySuite.Geometries.GeometryFactory()
+            .CreateMultiPointFromCoords(points.Select(p => new NetTopologySuite.Geometries.Coordinate(p.X, p.Y)).ToArray())
+            .ConvexHull().Area;
+
+    private static Pt[] Usable(bool round, double hoopMm, Pt centre)
+    {
+        var reach = Reach(round, hoopMm);
+        return round
+            ? Enumerable.Range(0, CircleCorners)
+                .Select(i => (centre + new Pt(reach * Math.Cos(2 * Math.PI * i / CircleCorners), reach * Math.Sin(2 * Math.PI * i / CircleCorners))).OnGrid())
+                .ToArray()
+            : [(centre + new Pt(-reach, -reach)).OnGrid(), (centre + new Pt(reach, -reach)).OnGrid(), (centre + new Pt(reach, reach)).OnGrid(), (centre + new Pt(-reach, reach)).OnGrid()];
+    }
+}

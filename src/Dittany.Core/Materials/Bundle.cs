@@ -1,0 +1,24 @@
+namespace Dittany.Core.Materials;
+
+/// <summary>Six-strand cotton as it is split and worked: what n strands together measure.</summary>
+public static class Bundle
+{
+    /// <summary>Strands in one length as it comes off the skein (common practice).</summary>
+    public const int StrandsOnSkein = 6;
+
+    /// <summary>Length of one skein (common practice).</summary>
+    public const double SkeinMm = 8000;
+
+    /// <summary>Strand counts a maker may take.</summary>
+    public const int Most = 6;
+
+    /// <summary>Measured widths by strands, mm, index 0 unused (from memory; to be calibrated). Five strands by 0.40·n^0.6.</summary>
+    private static readonly double[] WidthsMm = [0, 0.40, 0.60, 0.77, 0.92, 1.05, 1.17];
+
+    /// <summary>Width the bundle lies, in mm, for 1 to 6 strands; more strands by 0.40·n^0.6.</summary>
+    public static double WidthMm(int strands) =>
+        strands >= 1 && strands <= Most ? WidthsMm[strands] : 0.40 * Math.Pow(strands, 0.6);
+
+    /// <summary>Bundles of this thickness that one length off the skein gives: 3 + 3 makes two, 4 + 2 makes one with two strands left.</summary>
+    public static int PerLength(int strands) => Math.Max(1, StrandsOnSkein / strands);
+}

@@ -1,0 +1,36 @@
+namespace Dittany.Core.Materials;
+
+/// <summary>What takes a mark away again.</summary>
+public enum GoesBy
+{
+    ColdWater,
+    Heat,
+    AirOrWater,
+    Brushing,
+    Never,
+    NoMark,
+}
+
+/// <summary>A marker. <paramref name="LastsHours"/> is how long to count on its line; infinity where it stays until taken out.</summary>
+public sealed record Ink(string Id, string Name, GoesBy GoesBy, double LastsHours, bool ShowsOnDark, bool NeedsTransferHeat, string Source);
+
+/// <summary>The markers Dittany knows.</summary>
+public static class Inks
+{
+    private const string Practice = "common practice";
+    private const string Memory = "from memory";
+
+    public static IReadOnlyList<Ink> All { get; } =
+    [
+        new("water-erasable", "a water-erasable pen", GoesBy.ColdWater, double.PositiveInfinity, false, false, Practice),
+        new("heat-erasable", "a heat-erasable pen", GoesBy.Heat, double.PositiveInfinity, false, false, Practice),
+        new("air-erasable", "an air-erasable pen", GoesBy.AirOrWater, 24, false, false, Memory),
+        new("chalk", "a chalk pencil", GoesBy.Brushing, 4, true, false, Memory),
+        new("pencil", "a hard pencil, lightly", GoesBy.Never, double.PositiveInfinity, false, false, Practice),
+        new("pigment-pen", "a fine permanent pigment pen", GoesBy.Never, double.PositiveInfinity, false, false, Practice),
+        new("transfer-pencil", "a transfer pencil", GoesBy.Never, double.PositiveInfinity, false, true, Practice),
+        new("none", "no marker", GoesBy.NoMark, double.PositiveInfinity, true, false, Practice),
+    ];
+
+    public static Ink? Find(string id) => All.FirstOrDefault(i => string.Equals(i.Id, id, StringComparison.Ordinal));
+}

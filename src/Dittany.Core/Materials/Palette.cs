@@ -1,0 +1,43 @@
+namespace Dittany.Core.Materials;
+
+/// <summary>A thread colour of our own, under a plain name.</summary>
+public sealed record ThreadColour(string Id, string Name, string Hex, bool Bleeds);
+
+/// <summary>
+/// Dittany's own thread colours, in the order they are offered. Reds, navy and black are the ones to test for bleeding (common practice). Not any maker's range.
+/// </summary>
+public static class Palette
+{
+    public static IReadOnlyList<ThreadColour> Colours { get; } =
+    [
+        new("mulberry", "mulberry", "#8f3a67", true),
+        new("leaf", "leaf green", "#4f7358", false),
+        new("indigo", "indigo", "#2f3f6b", true),
+        new("rust", "rust", "#a4472a", true),
+        new("peat", "peat brown", "#4a3526", false),
+        new("black", "black", "#1d1c1a", true),
+        new("chalk", "chalk white", "#f7f4ec", false),
+        new("straw", "straw", "#e3c878", false),
+        new("shell", "shell pink", "#e8b9bb", false),
+        new("sky", "pale sky", "#a9c6d8", false),
+        new("poppy", "poppy red", "#c23b34", true),
+        new("slate", "slate", "#66727a", false),
+    ];
+
+    /// <summary>The name of a colour: ours where it is one of ours, else its code.</summary>
+    public static string NameOf(string hex) =>
+        Colours.FirstOrDefault(c => string.Equals(c.Hex, hex, StringComparison.OrdinalIgnoreCase))?.Name ?? hex;
+
+    /// <summary>Whether a thread of this colour should be tested for running: ours by table, any other when it is dark or strongly red.</summary>
+    public static bool MayBleed(string hex)
+    {
+        var ours = Colours.FirstOrDefault(c => string.Equals(c.Hex, hex, StringComparison.OrdinalIgnoreCase));
+        if (ours is not null)
+        {
+            return ours.Bleeds;
+        }
+
+        var lab = Colour.Parse(hex).ToLab();
+        return lab.L < 35 || (lab.A > 35 && lab.B > 0);
+    }
+}

@@ -1,0 +1,49 @@
+using System.Globalization;
+
+namespace Dittany.Core.Measures;
+
+/// <summary>
+/// Numbers as a maker reads them, the same in every culture. Not for machine formats: JSON and SVG write their own.
+/// Rounds half away from zero; a trailing <c>.0</c> is dropped.
+/// </summary>
+public static class Say
+{
+    /// <summary>A length with its unit: 14 mm, 0.77 mm, 1.2 m. From one metre up it is told in metres.</summary>
+    public static string Length(double lengthMm) =>
+        Math.Abs(lengthMm) >= 1000 ? $"{Number(lengthMm / 1000, 2)} m" : $"{Number(lengthMm, lengthMm < 10 ? 2 : 1)} mm";
+
+    /// <summary>A number rounded to at most <paramref name="decimals"/> places.</summary>
+    public static string Number(double value, int decimals = 1)
+    {
+        var rounded = Math.Round((decimal)value, decimals, MidpointRounding.AwayFromZero);
+        return rounded.ToString(decimals switch { 0 => "0", 1 => "0.#", 2 => "0.##", _ => "0.###" }, CultureInfo.InvariantCulture);
+    }
+
+    /// <summary>Minutes as people say them: 50 min, 1 h 45 min. Rounded to the nearest five from one hour up.</summary>
+    public static string Minutes(double minutes)
+    {
+        var whole = (int)Math.Round(minutes, MidpointRounding.AwayFromZero);
+        if (whole < 60)
+        {
+            return $"{whole} min";
+        }
+
+        whole = (int)(Math.Round(whole / 5.0, MidpointRounding.AwayFromZero) * 5);
+        return whole % 60 == 0 ? $"{whole / 60} h" : $"{whole / 60} h {whole % 60} min";
+    }
+
+    /// <summary>A date as spoken: Sunday 14 March.</summary>
+    public static string Day(DateOnly day) => day.ToString("dddd d MMMM", CultureInfo.InvariantCulture);
+
+    /// <summary>One of it, or several: 1 letter, 4 letters.</summary>
+    public static string Count(int count, string one, string? many = null) =>
+        count == 1 ? $"1 {one}" : $"{count.ToString(CultureInfo.InvariantCulture)} {many ?? one + "s"}";
+
+    /// <summary>Joins words as in speech: a, b and c. An empty list is an empty string.</summary>
+    public static string List(IReadOnlyList<string> words) => words.Count switch
+    {
+        0 => string.Empty,
+        1 => words[0],
+        _ => $"{string.Join(", ", words.Take(words.Count - 1))} and {words[^1]}",
+    };
+}

@@ -1,0 +1,155 @@
+using System.Globalization;
+using Dittany.Core.Geometry;
+using Dittany.Core.Items;
+
+namespace Dittany.Core.Planning;
+
+/// <summary>
+/// One change of one member of a job: its name, the new value written out (null leaves the member to the plan again), and what was done in words.
+/// </summary>
+public sealed record Change(string Member, string? Value, string What);
+
+/// <summary>Reads and changes members of a job by name. Members of an element are those of the first.</summary>
+public static class Changes
+{
+    private const string OverrulePrefix = "overrules/";
+
+    /// <summary>Members that settle the same thing as an overrule: setting one lets go of the other, for both at once are refused.</summary>
+    private static readonly (string Member, string Decision)[] SameThing =
+    [
+        ("capHeightMm", "words.size"), ("strands", "thread.strands"), ("centreMm", "space.place"), ("size", "item.size"), ("zone", "space.zone"),
+        ("fabric.kind", "fabric.kind"), ("colour", "thread.colour"),
+    ];
+
+    /// <summary>Members that can be changed, overrules apart.</summary>
+    public static IReadOnlyList<string> Members { get; } =
+        ["title", "dueOn", "text", "capHeightMm", "strands", "colour", "centreMm", "size", "zone", "fabric.kind", "fabric.colour"];
+
+    /// <summary>The value of a member as a change would write it; null where the job leaves it to the plan.</summary>
+    public static string? Read(Job job, string member)
+    {
+        var first = job.Elements[0];
+        return member switch
+        {
+            "title" => job.Title,
+            "dueOn" => job.DueOn?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
+            "text" => first.Text,
+            "capHeightMm" => first.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture),
+            "strands" => first.Strands?.ToString(CultureInfo.InvariantCulture),
+            "colour" => first.Colour,
+            "centreMm" => first.CentreMm is { } c ? string.Create(CultureInfo.InvariantCulture, $"{c.X:R},{c.Y:R}") : null,
+            "size" => job.Size,
+            "zone" => job.Zone,
+            "fabric.kind" => job.Fabric?.Kind,
+            "fabric.colour" => job.Fabric?.Colour,
+            _ when member.StartsWith(OverrulePrefix, StringComparison.Ordinal) =>
+                job.Overrules is { } o && o.TryGetValue(member[OverrulePrefix.Length..], out var v) ? v : null,
+            _ => null,
+        };
+    }
+
+    /// <summary>
+    /// The job with the change made. A value that cannot be read as its member's kind is a fault that names the member; whether it makes sense is left to
+    /// <see cref="JobCheck"/>.
+    /// </summary>
+    public static (Job? Job, JobFault? Fault) Apply(Job job, Change change)
+    {
+        var changed = Set(job, change.Member, change.Value, out var fault);
+        if (fault is not null || changed is null)
+        {
+            return (null, fault ?? new JobFault($"#/{change.Member}", $"There is no member '{change.Member}' to change.", "Use one of the members of a job."));
+        }
+
+        foreach (var (member, decision) in SameThing)
+        {
+            if (change.Value is not null && change.Member == member)
+            {
+                changed = Without(changed, decision);
+            }
+            else if (change.Value is not null && change.Member == OverrulePrefix + decision)
+            {
+                changed = Set(changed, member, null, out _)!;
+            }
+        }
+
+        return (changed, null);
+    }
+
+    private static Job? Set(Job job, string member, string? value, out JobFault? fault)
+    {
+        fault = null;
+        switch (member)
+        {
+            case "title":
+                return job with { Title = value };
+            case "dueOn":
+                if (value is null)
+                {
+                    return job with { DueOn = null };
+                }
+
+                if (DateOnly.TryParseExact(value, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day))
+                {
+                    return job with { DueOn = day };
+                }
+
+                fault = new JobFault("#/dueOn", $"'{value}' is not a day.", "Write it like 2027-03-14.");
+                return null;
+            case "text":
+                return First(job, e => e with { Text = value ?? string.Empty });
+            case "capHeightMm":
+                return Number(member, value, out fault) ? First(job, e => e with { CapHeightMm = NumberOf(value) }) : null;
+            case "strands":
+                return Number(member, value, out fault) ? First(job, e => e with { Strands = NumberOf(value) is { } n ? (int)Math.Clamp(n, -1, 99) : null }) : null;
+            case "colour":
+                return First(job, e => e with { Colour = value });
+            case "centreMm":
+                if (value is null)
+                {
+                    return First(job, e => e with { CentreMm = null });
+                }
+
+                var parts = value.Split(',');
+                if (parts.Length == 2 && NumberOf(parts[0]) is { } x && NumberOf(parts[1]) is { } y)
+                {
+                    return First(job, e => e with { CentreMm = new Pt(x, y) });
+                }
+
+                fault = new JobFault("#/elements/0/centreMm", $"'{value}' is not a place.", "Write two numbers in mm, such as 250,600.");
+                return null;
+            case "size":
+                return job with { Size = value };
+            case "zone":
+                return job with { Zone = value };
+            case "fabric.kind":
+                return job with { Fabric = (job.Fabric ?? new StatedFabric()) with { Kind = value } };
+            case "fabric.colour":
+                return job with { Fabric = (job.Fabric ?? new StatedFabric()) with { Colour = value } };
+            default:
+                if (!member.StartsWith(OverrulePrefix, StringComparison.Ordinal))
+                {
+                    return null;
+                }
+
+                var id = member[OverrulePrefix.Length..];
+                return value is null ? Without(job, id) : job with { Overrules = new Dictionary<string, string>(job.Overrules ?? Nothing, StringComparer.Ordinal) { [id] = value } };
+        }
+    }
+
+    private static readonly Dictionary<string, string> Nothing = new(StringComparer.Ordinal);
+
+    private static Job Without(Job job, string decision) => job.Overrules is null
+        ? job
+        : job with { Overrules = job.Overrules.Where(o => o.Key != decision).ToDictionary(o => o.Key, o => o.Value, StringComparer.Ordinal) };
+
+    private static Job First(Job job, Func<WordingAsked, WordingAsked> change) => job with { Elements = [change(job.Elements[0]), .. job.Elements.Skip(1)] };
+
+    private static double? NumberOf(string? value) =>
+        double.TryParse(value, NumberStyles.Float, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) ? n : null;
+
+    private static bool Number(string member, string? value, out JobFault? fault)
+    {
+        fault = value is null || NumberOf(value) is not null ? null : new JobFault($"#/elements/0/{member}", $"'{value}' is not a number.", "Write a number, such as 14.");
+        return fault is null;
+    }
+}

@@ -1,0 +1,59 @@
+using Dittany.Core.Effort;
+using Dittany.Core.Geometry;
+using Dittany.Core.Items;
+
+namespace Dittany.Core.Planning;
+
+/// <summary>One wording as the maker asks for it; null members are decided. Lengths in mm, the centre in the frame of the zone's face.</summary>
+public sealed record WordingAsked(
+    string Id,
+    string Text,
+    string? Alphabet = null,
+    string? Stitch = null,
+    int? Strands = null,
+    string? Colour = null,
+    string? Arrangement = null,
+    double? CapHeightMm = null,
+    int? Rows = null,
+    Pt? CentreMm = null);
+
+/// <summary>What the maker asks for: words, item, day. Everything else is decided. <paramref name="Today"/> is filled in at the edge; the core has no clock.</summary>
+public sealed record Job(
+    string Form,
+    IReadOnlyList<WordingAsked> Elements,
+    DateOnly Today,
+    string? Title = null,
+    DateOnly? DueOn = null,
+    string? Size = null,
+    StatedFabric? Fabric = null,
+    string? Wearer = null,
+    string? Zone = null,
+    IReadOnlyDictionary<string, string>? Overrules = null);
+
+/// <summary>What the maker has and how she works. The shipped default is <see cref="Default"/>.</summary>
+public sealed record Workshop(
+    IReadOnlyList<string> Equipment,
+    Skill Skill,
+    int EveningsPerWeek,
+    double MinutesPerEvening,
+    double HourlyRate,
+    string Paper,
+    IReadOnlyList<double> HoopsMm,
+    IReadOnlyDictionary<string, string> Habits)
+{
+    public static Workshop Default { get; } = new(
+        ["window", "ink-jet", "iron"],
+        Skill.Practised,
+        5,
+        60,
+        0,
+        "a4",
+        Materials.Hoops.UsualMm,
+        new Dictionary<string, string>(StringComparer.Ordinal));
+
+    /// <summary>Tools a plan may count on.</summary>
+    public static IReadOnlyList<string> KnownEquipment { get; } = ["window", "light-box", "ink-jet", "laser", "iron"];
+
+    /// <summary>Her choice for a habit, or the usual one.</summary>
+    public string Habit(string id) => Habits.TryGetValue(id, out var choice) ? choice : Planning.Habits.All.First(h => h.Id == id).Default;
+}

@@ -1,0 +1,335 @@
+using System.Globalization;
+using System.Text;
+using Dittany.Core.Finishing;
+using Dittany.Core.Geometry;
+using Dittany.Core.Hooping;
+using Dittany.Core.Items;
+using Dittany.Core.Materials;
+using Dittany.Core.Space;
+using Dittany.Core.StitchBook;
+using Dittany.Core.Threads;
+using Dittany.Core.Transfer;
+using Dittany.Core.Words;
+
+namespace Dittany.Core.Planning;
+
+/// <summary>One thing in a job that makes no sense: where it is, what is wrong, and what would do.</summary>
+public sealed record JobFault(string Pointer, string Detail, string Try);
+
+/// <summary>Finds everything in a job that makes no sense, all at once. What merely does not fit is no fault: it is a concern of the plan.</summary>
+public static class JobCheck
+{
+    public const int MostElements = 60;
+    public const int MostLetters = 200;
+    public const int MostRows = 6;
+    public const int MostTitle = 200;
+
+    private static readonly string[] Wearers = ["baby", "child", "adult", "nobody"];
+
+    /// <summary>Decisions of an element whose id grows the element's own id when it is not the first.</summary>
+    private static readonly (string Decision, string Member, Func<WordingAsked, bool> Stated)[] ElementMembers =
+    [
+        ("words.alphabet", "alphabet", e => e.Alphabet is not null),
+        ("stitch.outline", "stitch", e => e.Stitch is not null),
+        ("thread.strands", "strands", e => e.Strands is not null),
+        ("thread.colour", "colour", e => e.Colour is not null),
+        ("words.size", "capHeightMm", e => e.CapHeightMm is not null),
+        ("space.place", "centreMm", e => e.CentreMm is not null),
+    ];
+
+    /// <summary>All faults, in the order of the job; empty when a plan can be made.</summary>
+    public static IReadOnlyList<JobFault> Faults(Job job, Workshop workshop)
+    {
+        var faults = new List<JobFault>();
+        CheckItem(job, faults);
+        if (job.Title is { } title)
+        {
+            CheckText("#/title", title, MostTitle, faults);
+        }
+
+        if (job.Elements.Count is 0 or > MostElements)
+        {
+            faults.Add(new("#/elements", job.Elements.Count == 0 ? "There is nothing to write." : $"There are {job.Elements.Count} elements, and {MostElements} is the most.", "Give between 1 and 60 elements."));
+        }
+
+        foreach (var twice in job.Elements.GroupBy(e => e.Id, StringComparer.Ordinal).Where(g => g.Count() > 1))
+        {
+            faults.Add(new("#/elements", $"Two elements are called '{twice.Key}'.", "Give each element its own id, or none."));
+        }
+
+        for (var i = 0; i < job.Elements.Count; i++)
+        {
+            CheckElement(job.Elements[i], $"#/elements/{i}", faults);
+        }
+
+        CheckOverrules(job, faults);
+        CheckWorkshop(workshop, faults);
+        return faults;
+    }
+
+    private static void CheckItem(Job job, List<JobFault> faults)
+    {
+        var form = Catalogue.Find(job.Form);
+        if (form is null)
+        {
+            faults.Add(new(
+                "#/item/form",
+                Catalogue.NotYetDrawn.Contains(job.Form) ? $"The form '{job.Form}' is not in the cupboard yet." : $"There is no form '{job.Form}'.",
+                $"Use {Either(Catalogue.Forms.Select(f => f.Id))}."));
+            return;
+        }
+
+        if (job.Size is { } size && form.Sizes.All(s => s.Id != size))
+        {
+            faults.Add(new("#/item/size", $"A {form.Name} has no size '{size}'.", $"Use {Either(form.Sizes.Select(s => s.Id))}."));
+        }
+
+        if (job.Zone is { } zone && form.Zones.All(z => z.Id != zone))
+        {
+            faults.Add(new("#/zone", $"A {form.Name} has no zone '{zone}'.", $"Use {Either(form.Zones.Select(z => z.Id))}."));
+        }
+
+        if (job.Wearer is { } wearer && !Wearers.Contains(wearer))
+        {
+            faults.Add(new("#/item/wearer", $"'{wearer}' is no wearer.", $"Use {Either(Wearers)}."));
+        }
+
+        if (job.Fabric is { } fabric)
+        {
+            if (fabric.Kind is { } kind && Cloths.Find(kind) is null)
+            {
+                faults.Add(new("#/item/fabric/kind", $"There is no cloth '{kind}'.", $"Use {Either(Cloths.All.Select(c => c.Id))}."));
+            }
+
+            CheckColour("#/item/fabric/colour", fabric.Colour, false, faults);
+            CheckRange("#/item/fabric/stretchPercent", fabric.StretchPercent, 0, 200, "%", faults);
+            CheckRange("#/item/fabric/thicknessMm", fabric.ThicknessMm, 0.05, 20, "mm", faults);
+        }
+    }
+
+    private static void CheckElement(WordingAsked element, string at, List<JobFault> faults)
+    {
+        if (element.Id.Length is 0 or > 60)
+        {
+            faults.Add(new($"{at}/id", "An id is 1 to 60 characters long.", "Use a short name such as \"name\"."));
+        }
+
+        CheckText($"{at}/text", element.Text, int.MaxValue, faults);
+        if (faults.All(f => f.Pointer != $"{at}/text"))
+        {
+            CheckWords(element, at, faults);
+        }
+
+        if (element.Stitch is { } stitch && Book.Find(stitch) is null)
+        {
+            faults.Add(new(
+                $"{at}/stitch",
+                Book.NotYetDrawn.Contains(stitch) ? $"The stitch '{stitch}' cannot be drawn yet." : $"There is no stitch '{stitch}'.",
+                $"Use {Either(Book.All.Select(s => s.Id))}, or leave it out."));
+        }
+
+        if (element.Strands is < 1 or > Bundle.Most)
+        {
+            faults.Add(new($"{at}/strands", $"{element.Strands} strands is not a bundle.", "Use 1 to 6 strands."));
+        }
+
+        CheckColour($"{at}/colour", element.Colour, true, faults);
+        CheckRange($"{at}/capHeightMm", element.CapHeightMm, Lettering.LeastCapMm, Fit.MostCapMm, "mm", faults);
+        if (element.Arrangement is { } arrangement && arrangement != "straight")
+        {
+            faults.Add(new(
+                $"{at}/arrangement",
+                arrangement is "arc" or "ring" or "slope" or "corner" ? $"The arrangement '{arrangement}' cannot be laid out yet." : $"There is no arrangement '{arrangement}'.",
+                "Use straight, or leave it out."));
+        }
+
+        if (element.CentreMm is { } centre && (!double.IsFinite(centre.X) || !double.IsFinite(centre.Y) || Math.Abs(centre.X) > 5000 || Math.Abs(centre.Y) > 5000))
+        {
+            faults.Add(new($"{at}/centreMm", "The centre lies nowhere on an item.", "Give two numbers in mm, such as [250, 600]."));
+        }
+    }
+
+    private static void CheckWords(WordingAsked element, string at, List<JobFault> faults)
+    {
+        var letters = Rows.Letters(element.Text.Replace("\n", string.Empty, StringComparison.Ordinal));
+        var rows = element.Text.Split('\n').Count(r => r.Trim().Length > 0);
+        if (letters.All(Rows.IsSpace))
+        {
+            faults.Add(new($"{at}/text", "There are no letters in the words.", "Write at least one letter."));
+            return;
+        }
+
+        if (letters.Count > MostLetters)
+        {
+            faults.Add(new($"{at}/text", $"There are {letters.Count} letters, and {MostLetters} is the most in one element.", "Divide the words between two elements."));
+        }
+
+        if (rows > MostRows || element.Rows is < 1 or > MostRows)
+        {
+            faults.Add(new(rows > MostRows ? $"{at}/text" : $"{at}/rows", $"One element has 1 to {MostRows} rows.", "Divide the words between two elements."));
+        }
+        else if (Rows.Break(element.Text, element.Rows) is null)
+        {
+            faults.Add(new(
+                $"{at}/rows",
+                rows > 1 ? $"The line breaks in the words make {rows} rows, not {element.Rows}." : $"The words cannot be broken into {element.Rows} rows: a row ends only between words.",
+                "Leave rows out, or put the line breaks into the words."));
+        }
+
+        var alphabet = element.Alphabet is null ? Alphabets.All[0] : Alphabets.Find(element.Alphabet);
+        if (alphabet is null)
+        {
+            faults.Add(new($"{at}/alphabet", $"There is no alphabet '{element.Alphabet}'.", $"Use {Either(Alphabets.All.Select(a => a.Id))}."));
+            return;
+        }
+
+        var lacking = letters.Where(l => !Rows.IsSpace(l) && alphabet.Find(l) is null).Distinct(StringComparer.Ordinal).Take(10).ToArray();
+        if (lacking.Length > 0)
+        {
+            faults.Add(new(
+                $"{at}/text",
+                $"{(element.Alphabet is null ? "No alphabet here" : $"The alphabet '{alphabet.Id}'")} has {Measures.Say.List(lacking.Select(l => $"'{l}'").ToArray())}.".Replace("has '", "has no '", StringComparison.Ordinal),
+                "Write it in Latin letters with their accents."));
+        }
+    }
+
+    /// <summary>Line breaks are the only control characters words may hold; characters that change the reading direction unseen are refused.</summary>
+    private static void CheckText(string at, string text, int most, List<JobFault> faults)
+    {
+        for (var i = 0; i < text.Length; i++)
+        {
+            var c = text[i];
+            if (char.IsSurrogate(c) && !(char.IsHighSurrogate(c) && i + 1 < text.Length && char.IsLowSurrogate(text[++i])))
+            {
+                faults.Add(new(at, $"Character {i + 1} is half a character (a lone surrogate).", "Send whole characters."));
+                return;
+            }
+
+            if (char.IsControl(c) && (c != '\n' || most != int.MaxValue))
+            {
+                faults.Add(new(at, string.Create(CultureInfo.InvariantCulture, $"Character {i + 1} is a control character (U+{(int)c:X4})."), "Take it out; a line break is \\n."));
+                return;
+            }
+
+            if (c is '\u061c' or '\u200e' or '\u200f' or (>= '\u202a' and <= '\u202e') or (>= '\u2066' and <= '\u2069'))
+            {
+                faults.Add(new(at, string.Create(CultureInfo.InvariantCulture, $"Character {i + 1} turns the reading direction unseen (U+{(int)c:X4})."), "Take it out."));
+                return;
+            }
+        }
+
+        if (text.Length > most)
+        {
+            faults.Add(new(at, $"It is {text.Length} characters long, and {most} is the most.", "Make it shorter."));
+        }
+    }
+
+    private static void CheckColour(string at, string? colour, bool named, List<JobFault> faults)
+    {
+        if (colour is not null && !Colour.TryParse(colour, out _) && !(named && Palette.Colours.Any(c => c.Id == colour)))
+        {
+            faults.Add(new(at, $"'{colour}' is not a colour.", "Write it like #4f7358."));
+        }
+    }
+
+    private static void CheckRange(string at, double? value, double least, double most, string unit, List<JobFault> faults)
+    {
+        if (value is { } v && !(v >= least && v <= most))
+        {
+            faults.Add(new(at, $"{Number(v)} {unit} is out of reach.", $"Use {Number(least)} to {Number(most)} {unit}."));
+        }
+    }
+
+    private static void CheckOverrules(Job job, List<JobFault> faults)
+    {
+        foreach (var (id, value) in job.Overrules ?? new Dictionary<string, string>(StringComparer.Ordinal))
+        {
+            var pointer = $"#/overrules/{id.Replace("~", "~0", StringComparison.Ordinal).Replace("/", "~1", StringComparison.Ordinal)}";
+            var (decision, suffix) = id.Split(':', 2) is [var head, var tail] ? (head, tail) : (id, null);
+            if (StatedMember(job, decision, suffix) is { } member)
+            {
+                faults.Add(new(pointer, $"'{id}' is settled twice: here and by {member}.", "Keep one of the two."));
+            }
+
+            if (OverruleChoices.Check(decision, value) is { } wrong)
+            {
+                faults.Add(new(pointer, wrong.Detail, wrong.Try));
+            }
+        }
+    }
+
+    private static string? StatedMember(Job job, string decision, string? suffix)
+    {
+        if (suffix is null)
+        {
+            switch (decision)
+            {
+                case "item.size" when job.Size is not null:
+                    return "#/item/size";
+                case "space.zone" when job.Zone is not null:
+                    return "#/zone";
+                case "fabric.kind" when job.Fabric?.Kind is not null:
+                    return "#/item/fabric/kind";
+            }
+        }
+
+        for (var i = 0; i < job.Elements.Count; i++)
+        {
+            var mine = suffix is null ? i == 0 : i > 0 && job.Elements[i].Id == suffix;
+            foreach (var (id, member, stated) in ElementMembers)
+            {
+                if (mine && id == decision && stated(job.Elements[i]))
+                {
+                    return $"#/elements/{i}/{member}";
+                }
+            }
+        }
+
+        return null;
+    }
+
+    private static void CheckWorkshop(Workshop workshop, List<JobFault> faults)
+    {
+        for (var i = 0; i < workshop.Equipment.Count; i++)
+        {
+            if (!Workshop.KnownEquipment.Contains(workshop.Equipment[i]))
+            {
+                faults.Add(new($"#/workshop/equipment/{i}", $"There is no tool '{workshop.Equipment[i]}'.", $"Use {Either(Workshop.KnownEquipment)}."));
+            }
+        }
+
+        CheckRange("#/workshop/eveningsPerWeek", workshop.EveningsPerWeek, 0, 7, "evenings", faults);
+        CheckRange("#/workshop/minutesPerEvening", workshop.MinutesPerEvening, 0, 1440, "minutes", faults);
+        CheckRange("#/workshop/hourlyRate", workshop.HourlyRate, 0, 10000, "an hour", faults);
+        if (Papers.Find(workshop.Paper) is null)
+        {
+            faults.Add(new("#/workshop/paper", $"There is no paper '{workshop.Paper}'.", $"Use {Either(Papers.All.Select(p => p.Id))}."));
+        }
+
+        for (var i = 0; i < workshop.HoopsMm.Count; i++)
+        {
+            CheckRange($"#/stash/hoopsMm/{i}", workshop.HoopsMm[i], 50, 400, "mm", faults);
+        }
+
+        foreach (var (id, choice) in workshop.Habits)
+        {
+            var habit = Habits.Find(id);
+            if (habit is null)
+            {
+                faults.Add(new($"#/habits/{id}", $"There is no habit '{id}'.", $"Use {Either(Habits.All.Select(h => h.Id))}."));
+            }
+            else if (habit.Choices.All(c => c.ChoiceId != choice))
+            {
+                faults.Add(new($"#/habits/{id}", $"'{choice}' is no choice of '{id}'.", $"Use {Either(habit.Choices.Select(c => c.ChoiceId))}."));
+            }
+        }
+    }
+
+    internal static string Either(IEnumerable<string> words)
+    {
+        var all = words.ToArray();
+        return all.Length == 1 ? all[0] : $"{string.Join(", ", all[..^1])} or {all[^1]}";
+    }
+
+    private static string Number(double value) => value.ToString("0.####", CultureInfo.InvariantCulture);
+}

@@ -1,0 +1,60 @@
+using System.Globalization;
+using Dittany.Core.Finishing;
+using Dittany.Core.Hooping;
+using Dittany.Core.Items;
+using Dittany.Core.Materials;
+using Dittany.Core.Space;
+using Dittany.Core.StitchBook;
+using Dittany.Core.Threads;
+using Dittany.Core.Transfer;
+using Dittany.Core.Words;
+
+namespace Dittany.Core.Planning;
+
+/// <summary>
+/// What may stand for each decision in a job's overrules. An overrule is refused only if it is unknown or cannot be drawn; harm is told in the plan.
+/// </summary>
+public static class OverruleChoices
+{
+    private static readonly Dictionary<string, Func<string, (string Detail, string Try)?>> Checks = new(StringComparer.Ordinal)
+    {
+        ["fabric.kind"] = OneOf(() => Cloths.All.Select(c => c.Id)),
+        ["item.size"] = OneOf(() => Catalogue.Forms.SelectMany(f => f.Sizes).Select(s => s.Id).Distinct(StringComparer.Ordinal)),
+        ["space.zone"] = OneOf(() => Catalogue.Forms.SelectMany(f => f.Zones).Select(z => z.Id).Distinct(StringComparer.Ordinal)),
+        ["space.place"] = OneOf(() => Placement.Choices.Select(c => c.ChoiceId)),
+        ["words.alphabet"] = OneOf(() => Alphabets.All.Select(a => a.Id)),
+        ["words.size"] = value => value is "comfortable" or "largest" or "smallest" ? null : Number(value, Lettering.LeastCapMm, Fit.MostCapMm, false, "comfortable, largest, smallest, or a height of 2 to 300"),
+        ["stitch.outline"] = OneOf(() => Book.All.Select(s => s.Id)),
+        ["stitch.fill"] = OneOf(() => Book.NotYetDrawn.Append("none")),
+        ["thread.strands"] = value => Number(value, 1, Bundle.Most, true, "1 to 6"),
+        ["thread.colour"] = value => Colour.TryParse(value, out _) || Palette.Colours.Any(c => c.Id == value) ? null : ($"'{value}' is not a colour.", "Write it like #4f7358."),
+        ["thread.cut-length"] = value => Number(value, ThreadRoom.LeastCutMm, ThreadRoom.MostCutMm, false, "a length of 250 to 1000 mm"),
+        ["thread.start"] = OneOf(() => ThreadRoom.Starts.Select(s => s.ChoiceId)),
+        ["thread.finish"] = OneOf(() => ThreadRoom.Finishes.Select(s => s.ChoiceId)),
+        ["needle.size"] = OneOf(() => Needles.All.Select(n => n.Id)),
+        ["transfer.method"] = OneOf(() => Methods.All.Select(m => m.Id)),
+        ["transfer.marker"] = OneOf(() => Inks.All.Select(i => i.Id)),
+        ["transfer.stabiliser"] = value => TransferRoom.IsStabiliser(value) ? null : ($"'{value}' is no stabiliser.", $"Use {JobCheck.Either(TransferRoom.Stabilisers.Select(s => s.ChoiceId))}, joined by +."),
+        ["hoop.school"] = OneOf(() => Holding.Choices.Select(c => c.ChoiceId)),
+        ["hoop.size"] = value => Number(value, 50, 400, false, "a nominal size of 50 to 400 mm"),
+        ["order.parts"] = OneOf(() => ["writing-order", "last-letter-first"]),
+        ["finish.press"] = OneOf(() => FinishRoom.Presses.Select(p => p.ChoiceId)),
+    };
+
+    /// <summary>Decisions that may be overruled, in ordinal order.</summary>
+    public static IReadOnlyList<string> Ids { get; } = Checks.Keys.Order(StringComparer.Ordinal).ToArray();
+
+    /// <summary>What is wrong with an overrule, or null.</summary>
+    public static (string Detail, string Try)? Check(string decision, string value) =>
+        Checks.TryGetValue(decision, out var check)
+            ? check(value)
+            : ($"There is no decision '{decision}' to overrule.", $"Use {JobCheck.Either(Ids)}.");
+
+    private static Func<string, (string, string)?> OneOf(Func<IEnumerable<string>> ids) =>
+        value => ids().Contains(value, StringComparer.Ordinal) ? null : ($"'{value}' cannot be chosen here.", $"Use {JobCheck.Either(ids())}.");
+
+    private static (string, string)? Number(string value, double least, double most, bool whole, string told) =>
+        double.TryParse(value, NumberStyles.Float, CultureInfo.InvariantCulture, out var number) && number >= least && number <= most && (!whole || number == Math.Floor(number))
+            ? null
+            : ($"'{value}' cannot be chosen here.", $"Use {told}.");
+}

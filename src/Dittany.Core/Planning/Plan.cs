@@ -1,0 +1,86 @@
+using Dittany.Core.Geometry;
+using Dittany.Core.Hooping;
+using Dittany.Core.Materials;
+using Dittany.Core.Route;
+using Dittany.Core.Stitches;
+using Dittany.Core.Telling;
+using Dittany.Core.Threads;
+using Dittany.Core.Time;
+using Dittany.Core.Transfer;
+
+namespace Dittany.Core.Planning;
+
+/// <summary>The item as planned for.</summary>
+public sealed record PlannedItem(string Form, string FormName, string Size, string SizeName, string Wearer, IReadOnlyList<Pt> OutlineMm, Cloth Cloth);
+
+/// <summary>The space as planned for.</summary>
+public sealed record PlannedSpace(
+    string Face,
+    string Zone,
+    string ZoneName,
+    IReadOnlyList<Pt> ZoneMm,
+    IReadOnlyList<IReadOnlyList<Pt>> FieldMm,
+    IReadOnlyList<Items.Obstacle> Obstacles,
+    IReadOnlyList<Items.Landmark> Landmarks,
+    IReadOnlyList<string> FindIt);
+
+/// <summary>A box in mm: its top left corner and size.</summary>
+public sealed record Box(double X, double Y, double Width, double Height);
+
+/// <summary>One line of an element with its stitches.</summary>
+public sealed record Part(
+    string Role,
+    string Letter,
+    int LetterIndex,
+    string Stitch,
+    int Strands,
+    string Colour,
+    double LineWidthMm,
+    IReadOnlyList<Pt> LineMm,
+    bool Closed,
+    IReadOnlyList<Stitch> Stitches);
+
+/// <summary>A wording as planned.</summary>
+public sealed record PlannedElement(
+    string Id,
+    string Text,
+    string Alphabet,
+    double CapHeightMm,
+    Pt BaselineMm,
+    Pt CentreMm,
+    Box BoxMm,
+    double LineWidthMm,
+    double LargestCapHeightMm,
+    double OverflowsMm,
+    bool Reads,
+    IReadOnlyList<Concern> Concerns,
+    IReadOnlyList<Part> Parts);
+
+/// <summary>How the cloth is held.</summary>
+public sealed record PlannedHooping(School School, IReadOnlyList<HoopPlacing> Hoops, int LowerBound);
+
+/// <summary>The plan of one piece: everything a page, a sheet or the door tells.</summary>
+public sealed record Plan(
+    DateOnly Today,
+    string Title,
+    PlannedItem Item,
+    PlannedSpace Space,
+    IReadOnlyList<PlannedElement> Elements,
+    Transferred Transfer,
+    IReadOnlyList<string> Removal,
+    PlannedHooping Hooping,
+    IReadOnlyList<ThreadNeed> Threads,
+    IReadOnlyList<RouteRow> Route,
+    Timed Time,
+    IReadOnlyList<string> Finish,
+    IReadOnlyList<string> Care,
+    IReadOnlyList<Decision> Decisions,
+    IReadOnlyList<string> SetAside,
+    IReadOnlyList<Caution> Cautions)
+{
+    /// <summary>Version of the rules; it changes when the same job may come out otherwise.</summary>
+    public const string Rules = "1";
+
+    /// <summary>A decision by its id, or null.</summary>
+    public Decision? Decision(string id) => Decisions.FirstOrDefault(d => d.Id == id);
+}

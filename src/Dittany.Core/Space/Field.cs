@@ -1,0 +1,23 @@
+using Dittany.Core.Geometry;
+using Dittany.Core.Items;
+
+namespace Dittany.Core.Space;
+
+/// <summary>The field: where stitches may lie.</summary>
+public static class Field
+{
+    /// <summary>
+    /// field = zone, less its edge allowance, less every obstacle grown by its clearance. In the frame of the zone's face, mm. May come out empty,
+    /// with holes, or in pieces.
+    /// </summary>
+    public static Region Of(Drawn item, Zone zone)
+    {
+        var field = Region.Of(zone.Ring).Offset(-zone.EdgeAllowanceMm);
+        foreach (var obstacle in item.Obstacles)
+        {
+            field = field.Without(Region.Of(obstacle.Ring).Offset(Clearances.For(obstacle.Kind)));
+        }
+
+        return field;
+    }
+}

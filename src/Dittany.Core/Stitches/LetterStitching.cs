@@ -1,0 +1,113 @@
+using Dittany.Core.Geometry;
+
+namespace Dittany.Core.Stitches;
+
+/// <summary>The lines of one letter, stitched; <paramref name="DroppedMm"/> are the lengths of those too short to stitch.</summary>
+public sealed record StitchedLetter(IReadOnlyList<PlacedLine> Lines, IReadOnlyList<double> DroppedMm);
+
+/// <summary>Stitches a letter's strokes in writing order. A stroke that ends on another stops at its edge: touched, not split.</summary>
+public static class LetterStitching
+{
+    /// <summary>An end this near another stroke is meant to stand on it, in line widths.</summary>
+    private const double OnIt = 0.35;
+
+    /// <summary>Butting takes at most this much off an end, in line widths, and this share of the stroke.</summary>
+    private const double MostTrimWidths = 1.5;
+
+    private const double MostTrimShare = 0.3;
+
+    /// <summary>Stitches strokes given in mm, in writing order.</summary>
+    public static StitchedLetter Stitch(IReadOnlyList<Stroke> strokesMm, StitchSpec spec)
+    {
+        var lines = strokesMm.Select(s => s.Flatten(0.01)).ToArray();
+        var placed = new List<PlacedLine>();
+        var dropped = new List<double>();
+        for (var i = 0; i < strokesMm.Count; i++)
+        {
+            var stroke = strokesMm[i];
+            var start = stroke.Closed ? 0 : Trim(lines, i, fromStart: true, spec);
+            var end = stroke.Closed ? 0 : Trim(lines, i, fromStart: false, spec);
+            if (Backstitching.Place(stroke, spec, start, end) is { } line)
+            {
+                placed.Add(line);
+            }
+            else
+            {
+                dropped.Add(Polyline.Length(lines[i]) - start - end);
+            }
+        }
+
+        return new StitchedLetter(placed, dropped);
+    }
+
+    /// <summary>How much to take off an end so that it butts against the stroke it stands on; 0 where it stands free or meets another end.</summary>
+    private static double Trim(IReadOnlyList<Pt>[] lines, int index, bool fromStart, StitchSpec spec)
+    {
+        var own = fromStart ? lines[index] : lines[index].Reverse().ToArray();
+        var half = spec.LineWidthMm / 2;
+        foreach (var (other, isOwn) in Others(lines, index, own, spec))
+        {
+            if (Polyline.ToLine(own[0], other) > OnIt * half)
+            {
+                continue;
+            }
+
+            var meetsEnd = !isOwn && other[0].To(other[^1]) > 1e-6 && Math.Min(own[0].To(other[0]), own[0].To(other[^1])) < half;
+            if (meetsEnd)
+            {
+                continue;
+            }
+
+            return WayOut(own, other, half, Math.Min(MostTrimWidths * spec.LineWidthMm, MostTrimShare * Polyline.Length(own)));
+        }
+
+        return 0;
+    }
+
+    /// <summary>Other strokes, and the far part of the stroke itself.</summary>
+    private static IEnumerable<(IReadOnlyList<Pt> Line, bool IsOwn)> Others(IReadOnlyList<Pt>[] lines, int index, IReadOnlyList<Pt> own, StitchSpec spec)
+    {
+        for (var i = 0; i < lines.Length; i++)
+        {
+            if (i != index)
+            {
+                yield return (lines[i], false);
+            }
+        }
+
+        var along = 0.0;
+        for (var k = 1; k < own.Count - 1; k++)
+        {
+            along += own[k - 1].To(own[k]);
+            if (along > 4 * spec.LineWidthMm)
+            {
+                yield return (own.Skip(k).ToArray(), true);
+                yield break;
+            }
+        }
+    }
+
+    private static double WayOut(IReadOnlyList<Pt> own, IReadOnlyList<Pt> other, double half, double most)
+    {
+        const double StepMm = 0.02;
+        var (along, left) = (0.0, 0.0);
+        for (var k = 1; k < own.Count && along < most; k++)
+        {
+            var length = own[k - 1].To(own[k]);
+            while (left <= length && along < most)
+            {
+                if (Polyline.ToLine(Pt.Lerp(own[k - 1], own[k], length == 0 ? 0 : left / length), other) >= half)
+                {
+                    return along;
+                }
+
+                left += StepMm;
+                along += StepMm;
+            }
+
+            left -= length;
+        }
+
+        return Math.Min(along, most);
+    }
+}

@@ -1,0 +1,47 @@
+namespace Dittany.Core.Telling;
+
+/// <summary>Makes decision records, so that overruling is told the same way everywhere.</summary>
+public static class Deciding
+{
+    /// <summary>
+    /// A decision among named choices. <paramref name="own"/> is what the rules would take; <paramref name="hers"/> what the maker took instead, or null.
+    /// The reasons are those of the choice that stands; her choice is never listed among what is ruled out or offered.
+    /// </summary>
+    public static Decision Make(
+        string id,
+        Station station,
+        string subject,
+        Choice own,
+        Choice? hers,
+        IReadOnlyList<string> because,
+        IReadOnlyList<string> wouldChange,
+        IReadOnlyList<Choice>? others = null,
+        IReadOnlyList<RuledOut>? ruledOut = null)
+    {
+        var stands = hers ?? own;
+        var left = (others ?? []).Append(own)
+            .Where(c => !string.Equals(c.ChoiceId, stands.ChoiceId, StringComparison.Ordinal))
+            .DistinctBy(c => c.ChoiceId, StringComparer.Ordinal)
+            .ToArray();
+        var reasons = hers is null
+            ? because
+            : because.Prepend(string.Equals(hers.ChoiceId, own.ChoiceId, StringComparison.Ordinal)
+                ? "It was your choice, and it would have been ours."
+                : $"It was your choice; otherwise: {LowerFirst(own.Text)}.").ToArray();
+        return new Decision(
+            id,
+            station,
+            subject,
+            stands.Text,
+            stands.ChoiceId,
+            reasons,
+            wouldChange,
+            left.Where(c => (ruledOut ?? []).All(r => !string.Equals(r.ChoiceId, c.ChoiceId, StringComparison.Ordinal))).ToArray(),
+            (ruledOut ?? []).Where(r => !string.Equals(r.ChoiceId, stands.ChoiceId, StringComparison.Ordinal)).ToArray(),
+            hers is not null,
+            hers is null ? null : own.ChoiceId);
+    }
+
+    private static string LowerFirst(string text) =>
+        text.Length > 1 && char.IsUpper(text[0]) && !char.IsUpper(text[1]) ? char.ToLowerInvariant(text[0]) + text[1..] : text;
+}

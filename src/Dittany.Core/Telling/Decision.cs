@@ -1,0 +1,74 @@
+namespace Dittany.Core.Telling;
+
+/// <summary>The ten stations of a piece, in the order the maker meets them.</summary>
+public enum Station
+{
+    Item,
+    Space,
+    Words,
+    Transfer,
+    Hoop,
+    Thread,
+    Stitches,
+    Order,
+    Time,
+    Finish,
+}
+
+/// <summary>Something that could have been chosen: what a program calls it, and what a maker calls it.</summary>
+public sealed record Choice(string ChoiceId, string Text);
+
+/// <summary>A choice that will not do here, with why.</summary>
+public sealed record RuledOut(string ChoiceId, string Text, IReadOnlyList<string> Because);
+
+/// <summary>
+/// One thing the plan settled. Page, sheet and API all tell it from this record; none composes the sentence again.
+/// </summary>
+public sealed record Decision(
+    string Id,
+    Station Station,
+    string Subject,
+    string Choice,
+    string ChoiceId,
+    IReadOnlyList<string> Because,
+    IReadOnlyList<string> WouldChange,
+    IReadOnlyList<Choice> Alternatives,
+    IReadOnlyList<RuledOut> RuledOut,
+    bool Overruled = false,
+    string? WouldHaveBeen = null);
+
+/// <summary>Whom a caution protects.</summary>
+public enum CautionKind
+{
+    Person,
+    Item,
+}
+
+/// <summary>How much a caution matters: good to know, take care, or stop before harm.</summary>
+public enum Severity
+{
+    Note,
+    Caution,
+    Stop,
+}
+
+/// <summary>A warning that protects a person or the item.</summary>
+public sealed record Caution(CautionKind Kind, Severity Severity, string Text);
+
+/// <summary>One change that would cure a concern. Exactly one member is set; taking it makes the concern go away.</summary>
+public sealed record Remedy(double? CapHeightMm = null, int? Strands = null, string? Colour = null)
+{
+    /// <summary>The remedy as a maker would say it.</summary>
+    public string Text => this switch
+    {
+        { CapHeightMm: { } cap } => $"make the capitals {Measures.Say.Length(cap)}",
+        { Strands: 1 } => "take a single strand",
+        { Strands: { } strands } => $"take {strands} strands",
+        _ => $"take {Colour}",
+    };
+}
+
+/// <summary>
+/// Something in an element that will not come out well: a plan with a concern is still a plan. <paramref name="Letter"/> is the letter it befell, or null for the whole.
+/// </summary>
+public sealed record Concern(string What, string? Letter, double? ByMm, string Text, IReadOnlyList<Remedy> Remedies);

@@ -1,0 +1,51 @@
+using Dittany.Core.Effort;
+
+namespace Dittany.Core.Transfer;
+
+/// <summary>Hands-on minutes of a transfer (from memory), by what is done.</summary>
+public static class TransferMinutes
+{
+    /// <summary>Tracing 10 cm of design on light and on dark cloth; printing and cutting a sheet; tacking 10 cm of film edge; smoothing a sheet; ironing a transfer.</summary>
+    public const double TracePer100Mm = 1;
+
+    public const double TraceDarkPer100Mm = 1.5;
+
+    public const double PrintAndCut = 5;
+
+    public const double TackPer100Mm = 1.2;
+
+    public const double Smooth = 3;
+
+    public const double IronOn = 4;
+
+    public const double Draw = 6;
+
+    public const double Fuse = 5;
+
+    public static IReadOnlyList<StepMinutes> Of(Transferred transfer, double widthMm, double heightMm, bool dark)
+    {
+        var round = 2 * (widthMm + heightMm + (4 * TransferRoom.CutMarginMm));
+        var trace = widthMm / 100 * (dark ? TraceDarkPer100Mm : TracePer100Mm);
+        var steps = new List<StepMinutes>();
+        if (transfer.Stabiliser.Contains("fusible-knit-behind", StringComparison.Ordinal))
+        {
+            steps.Add(new("fusing the backing", Fuse));
+        }
+
+        if (transfer.Sheets > 0)
+        {
+            steps.Add(new("printing and cutting", PrintAndCut * transfer.Sheets));
+        }
+
+        steps.Add(transfer.Method.Id switch
+        {
+            "film-traced" or "tissue" or "tacked-from-back" => new StepMinutes("tracing and tacking", trace + (round / 100 * TackPer100Mm)),
+            "stick-on-sheet" => new("sticking the sheet down", Smooth),
+            "hot-iron" => new("drawing and ironing on", trace + IronOn),
+            "coated-paper" => new("ironing on and tracing", trace + IronOn),
+            "freehand" => new("drawing", Draw),
+            _ => new("tracing", trace),
+        });
+        return steps;
+    }
+}

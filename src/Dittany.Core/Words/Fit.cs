@@ -1,0 +1,176 @@
+using Dittany.Core.Geometry;
+
+namespace Dittany.Core.Words;
+
+/// <summary>
+/// How large a wording can be at its anchor. Exact, not searched: as the wording grows about the anchor each piece of it meets each edge of the field over one interval of
+/// sizes; between the blocked intervals it lies wholly inside or wholly outside, stroke by stroke. The highest free interval that is inside gives the answer, so a hole in
+/// the field (a button) that makes fitting come and go with size is no trap.
+/// </summary>
+public static class Fit
+{
+    /// <summary>Capitals a job may have.</summary>
+    public const double MostCapMm = 300;
+
+    /// <summary>Blocked intervals nearer than this leave no size a person could name between them.</summary>
+    private const double Slit = 1e-6;
+
+    /// <summary>
+    /// The largest capital height in mm at which every line, already narrowed to its centre, lies in <paramref name="room"/>: the field eroded by half the stitched width.
+    /// <paramref name="lines"/> are for capitals 1 mm high about the anchor. 0 where no size fits; at most <see cref="MostCapMm"/>.
+    /// </summary>
+    public static double LargestCapMm(Region room, Pt anchor, IEnumerable<IReadOnlyList<Pt>> lines)
+    {
+        var all = lines.ToArray();
+        if (room.IsEmpty || all.Length == 0)
+        {
+            return 0;
+        }
+
+        var blocked = Blocked(room, anchor, all);
+        blocked.Sort((a, b) => a.From != b.From ? a.From.CompareTo(b.From) : a.To.CompareTo(b.To));
+
+        var free = new List<(double From, double To)>();
+        var reached = 0.0;
+        foreach (var (from, to) in blocked)
+        {
+            if (from > reached + Slit)
+            {
+                free.Add((reached, from));
+            }
+
+            reached = Math.Max(reached, to);
+        }
+
+        if (reached < MostCapMm)
+        {
+            free.Add((reached, MostCapMm));
+        }
+
+        for (var i = free.Count - 1; i >= 0; i--)
+        {
+            var middle = (free[i].From + free[i].To) / 2;
+            if (all.All(line => room.Holds(anchor + (line[0] * middle))))
+            {
+                return free[i].To;
+            }
+        }
+
+        return 0;
+    }
+
+    /// <summary>How far the lines at this size lie outside the room, in mm; 0 when they fit.</summary>
+    public static double OverflowMm(Region room, Pt anchor, IEnumerable<IReadOnlyList<Pt>> lines, double capMm) =>
+        lines.SelectMany(line => line).Select(p => room.OutsideBy(anchor + (p * capMm))).DefaultIfEmpty(0).Max();
+
+    private static List<(double From, double To)> Blocked(Region room, Pt anchor, IReadOnlyList<IReadOnlyList<Pt>> lines)
+    {
+        var blocked = new List<(double, double)>();
+        foreach (var ring in room.Rings)
+        {
+            for (var e = 0; e < ring.Count; e++)
+            {
+                var (e0, e1) = (ring[e] - anchor, ring[(e + 1) % ring.Count] - anchor);
+                foreach (var line in lines)
+                {
+                    for (var k = 1; k < line.Count; k++)
+                    {
+                        Meet(line[k - 1], line[k], e0, e1, blocked);
+                    }
+                }
+            }
+        }
+
+        return blocked;
+    }
+
+    /// <summary>
+    /// The sizes s at which s·[q0, q1] meets the edge. In the frame of q0 and d = q1 − q0 the grown piece is { s·q0 + u·d, 0 ≤ u ≤ s }: a wedge, in which the edge cuts one
+    /// stretch, and its s-values are the interval.
+    /// </summary>
+    private static void Meet(Pt q0, Pt q1, Pt e0, Pt e1, List<(double, double)> blocked)
+    {
+        var d = q1 - q0;
+        var turn = Pt.Cross(q0, d);
+        if (Math.Abs(turn) < 1e-12)
+        {
+            MeetOnRay(q0, q1, e0, e1, blocked);
+            return;
+        }
+
+        // Where the ends of the edge stand in (s, u).
+        var (s0, u0) = (Pt.Cross(e0, d) / turn, Pt.Cross(q0, e0) / turn);
+        var (s1, u1) = (Pt.Cross(e1, d) / turn, Pt.Cross(q0, e1) / turn);
+        var (from, to) = (0.0, 1.0);
+        if (!Clip(u0, u1 - u0, ref from, ref to) || !Clip(s0 - u0, s1 - u1 - (s0 - u0), ref from, ref to))
+        {
+            return;
+        }
+
+        var (a, b) = (s0 + ((s1 - s0) * from), s0 + ((s1 - s0) * to));
+        Add(Math.Min(a, b), Math.Max(a, b), blocked);
+    }
+
+    /// <summary>A piece that points straight at the anchor slides along a ray: it meets the edge where the ray does.</summary>
+    private static void MeetOnRay(Pt q0, Pt q1, Pt e0, Pt e1, List<(double, double)> blocked)
+    {
+        var way = q1.Length > q0.Length ? q1 : q0;
+        if (way.Length == 0)
+        {
+            return;
+        }
+
+        var unit = way * (1 / way.Length);
+        var (n0, n1) = (Pt.Dot(q0, unit), Pt.Dot(q1, unit));
+        var (side0, side1) = (Pt.Cross(unit, e0), Pt.Cross(unit, e1));
+        if (side0 * side1 > 0)
+        {
+            return;
+        }
+
+        var at = side0 == side1
+            ? new[] { Pt.Dot(e0, unit), Pt.Dot(e1, unit) }
+            : [Pt.Dot(Pt.Lerp(e0, e1, side0 / (side0 - side1)), unit)];
+        var sizes = at.SelectMany(r => new[] { n0, n1 }.Select(n => n == 0 ? double.PositiveInfinity : r / n)).ToArray();
+        var spansAnchor = n0 * n1 <= 0;
+        if (spansAnchor)
+        {
+            // Both halves grow outwards: from the first touch on the edge stays covered.
+            var touch = sizes.Where(s => s > 0).DefaultIfEmpty(double.PositiveInfinity).Min();
+            Add(touch, double.PositiveInfinity, blocked);
+        }
+        else if (sizes.Max() > 0)
+        {
+            Add(Math.Max(0, sizes.Min()), sizes.Max(), blocked);
+        }
+    }
+
+    private static void Add(double from, double to, List<(double, double)> blocked)
+    {
+        if (to >= 0 && from <= MostCapMm)
+        {
+            blocked.Add((Math.Max(0, from), to));
+        }
+    }
+
+    /// <summary>Narrows [from, to] to where a + b·t ≥ 0.</summary>
+    private static bool Clip(double a, double b, ref double from, ref double to)
+    {
+        if (b == 0)
+        {
+            return a >= 0;
+        }
+
+        var t = -a / b;
+        if (b > 0)
+        {
+            from = Math.Max(from, t);
+        }
+        else
+        {
+            to = Math.Min(to, t);
+        }
+
+        return from <= to;
+    }
+}

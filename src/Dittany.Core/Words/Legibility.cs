@@ -1,0 +1,124 @@
+using Dittany.Core.Materials;
+using Dittany.Core.Measures;
+using Dittany.Core.StitchBook;
+using Dittany.Core.Telling;
+
+namespace Dittany.Core.Words;
+
+/// <summary>A fault of legibility before remedies are found for it: the least capital height at which it is gone with this pair.</summary>
+public sealed record Fault(string What, string? Letter, double ByMm, double CuredAtMm, string Text);
+
+/// <summary>Will it read? Judged from the stitched width of the line, letter by letter, in closed form from scale-free measures.</summary>
+public static class Legibility
+{
+    /// <summary>Least opening of a counter or gap, in mm and in line widths (from memory).</summary>
+    public const double LeastOpeningMm = 0.6;
+
+    public const double LeastOpeningWidths = 0.8;
+
+    /// <summary>On knit and waffle, and on pile, in mm (from memory).</summary>
+    public const double LeastOpeningKnitMm = 1.0;
+
+    public const double LeastOpeningPileMm = 1.5;
+
+    /// <summary>Lightness difference from which words read, and under which they vanish (from memory).</summary>
+    public const double ReadsFromL = 30;
+
+    public const double VanishesBelowL = 15;
+
+    /// <summary>The opening that must stay in mm, for a line of this width on this cloth.</summary>
+    public static double LeastOpening(double lineWidthMm, Cloth cloth)
+    {
+        var least = Math.Max(LeastOpeningMm, LeastOpeningWidths * lineWidthMm);
+        if (cloth.Kind.Knit || string.Equals(cloth.Kind.Id, "waffle", StringComparison.Ordinal))
+        {
+            least = Math.Max(least, LeastOpeningKnitMm);
+        }
+
+        return cloth.Pile == Pile.None ? least : Math.Max(least, LeastOpeningPileMm);
+    }
+
+    /// <summary>All faults of form (not of colour) at this height, in the order the letters are read; each letter is told of once.</summary>
+    public static IReadOnlyList<Fault> Faults(Setting setting, IAlphabet alphabet, Pair pair, Cloth cloth, double capMm)
+    {
+        var faults = new List<Fault>();
+        var least = pair.Stitch.LeastCapMm(pair.Strands) * (setting.CapitalsOnly ? Book.CapitalsAlone : 1);
+        if (capMm < least - 1e-9)
+        {
+            faults.Add(new Fault(
+                "too-heavy",
+                null,
+                least - capMm,
+                least,
+                $"A line of {Say.Length(pair.LineWidthMm)} is heavy for capitals of {Say.Length(capMm)}: {pair.Stitch.Name} with {Strands(pair.Strands)} wants at least {Say.Length(least)}."));
+        }
+
+        var opening = LeastOpening(pair.LineWidthMm, cloth);
+        foreach (var letter in setting.Letters.DistinctBy(l => l.Letter, StringComparer.Ordinal))
+        {
+            var measures = alphabet.Measure(letter.Glyph);
+            if (double.IsFinite(measures.Narrowest))
+            {
+                var narrowest = measures.Narrowest / Alphabets.CapUnits;
+                var open = (narrowest * capMm) - pair.LineWidthMm;
+                if (open < opening - 1e-9)
+                {
+                    faults.Add(new Fault(
+                        "closes-up",
+                        letter.Letter,
+                        opening - open,
+                        (opening + pair.LineWidthMm) / narrowest,
+                        $"The {letter.Letter} closes up: {Open(open)} where {Say.Length(opening)} must stay open."));
+                }
+            }
+        }
+
+        for (var i = 1; i < setting.Letters.Count; i++)
+        {
+            var letter = setting.Letters[i];
+            if (!double.IsFinite(letter.GapBefore))
+            {
+                continue;
+            }
+
+            var apart = (letter.GapBefore * capMm) - pair.LineWidthMm;
+            if (apart < opening - 1e-9 && faults.All(f => f.What != "touches" || f.Letter != letter.Letter))
+            {
+                faults.Add(new Fault(
+                    "touches",
+                    letter.Letter,
+                    opening - apart,
+                    (opening + pair.LineWidthMm) / letter.GapBefore,
+                    $"The {letter.Letter} comes too near the {setting.Letters[i - 1].Letter} before it: {Open(apart)} between the threads where {Say.Length(opening)} is wanted."));
+            }
+        }
+
+        return faults;
+    }
+
+    /// <summary>Whether a thread of this colour shows on the cloth; null when it reads well. Tone on tone reads, and is no fault.</summary>
+    public static Concern? Showing(Colour thread, Cloth cloth)
+    {
+        var lightness = ColourDifference.Lightness(thread, cloth.Colour);
+        if (lightness >= VanishesBelowL)
+        {
+            return null;
+        }
+
+        var apart = ColourDifference.Ciede2000(thread.ToLab(), cloth.Colour.ToLab());
+        return new Concern(
+            "does-not-show",
+            null,
+            null,
+            $"The thread is only {Say.Number(lightness)} lighter or darker than the cloth (colour difference {Say.Number(apart)}): from a step away the words vanish. From {Say.Number(ReadsFromL, 0)} on they read.",
+            Palette.Colours
+                .Where(c => ColourDifference.Lightness(Colour.Parse(c.Hex), cloth.Colour) >= ReadsFromL)
+                .Take(3)
+                .Select(c => new Remedy(Colour: c.Hex))
+                .ToArray());
+    }
+
+    private static string Open(double openMm) => openMm <= 0 ? "it is shut" : $"{Say.Length(openMm)} is left";
+
+    internal static string Strands(int strands) => strands == 1 ? "a single strand" : $"{strands} strands";
+}

@@ -1,0 +1,327 @@
+using System.Globalization;
+using System.Text;
+using System.Text.Encodings.Web;
+using System.Text.Json;
+using Dittany.Core.Geometry;
+using Dittany.Core.Items;
+using Dittany.Core.Motifs;
+using Dittany.Core.Planning;
+
+namespace Dittany.Formats.Json;
+
+/// <summary>A job as read: job and workshop, or everything that is wrong with it.</summary>
+public sealed record ReadJob(Job? Job, Workshop? Workshop, IReadOnlyList<JobFault> Faults);
+
+/// <summary>Job JSON, <c>dittany.job/1</c>, in and out. Reading validates a parsed document, so that all faults are told at once.</summary>
+public static class JobJson
+{
+    public const string Schema = "dittany.job/1";
+
+    /// <summary>How deep a document may be nested.</summary>
+    public const int MostDepth = 16;
+
+    internal static readonly JsonWriterOptions Writing = new() { Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping };
+
+    /// <summary>
+    /// Reads a job. <paramref name="today"/> is taken where the job states none; what it leaves out of stash, workshop and habits comes from <paramref name="workshop"/>.
+    /// </summary>
+    public static ReadJob Read(ReadOnlyMemory<byte> json, DateOnly today, Workshop workshop)
+    {
+        var faults = new JsonFaults();
+        JsonDocument document;
+        try
+        {
+            document = JsonDocument.Parse(json, new JsonDocumentOptions { MaxDepth = MostDepth });
+        }
+        catch (JsonException e)
+        {
+            var deep = e.Message.Contains("depth", StringComparison.Ordinal);
+            faults.Add("#", deep ? $"The document is nested deeper than {MostDepth}." : $"This is not JSON: something is wrong in line {(e.LineNumber ?? 0) + 1}.", deep ? "Nest less deeply." : "Send one JSON object.");
+            return new ReadJob(null, null, faults.Faults);
+        }
+
+        using (document)
+        {
+            return Read(document.RootElement, today, workshop, faults);
+        }
+    }
+
+    /// <summary>Writes a job so that reading gives the same job: members in a fixed order, nothing that was not stated.</summary>
+    public static string Write(Job job)
+    {
+        using var stream = new MemoryStream();
+        using (var w = new Utf8JsonWriter(stream, Writing))
+        {
+            w.WriteStartObject();
+            WriteMembers(w, job);
+            w.WriteEndObject();
+        }
+
+        return Encoding.UTF8.GetString(stream.ToArray());
+    }
+
+    internal static void WriteMembers(Utf8JsonWriter w, Job job)
+    {
+        w.WriteString("schema", Schema);
+        Text(w, "title", job.Title);
+        Text(w, "dueOn", job.DueOn?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture));
+        w.WriteString("today", job.Today.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture));
+        w.WriteStartObject("item");
+        w.WriteString("form", job.Form);
+        Text(w, "size", job.Size);
+        if (job.Fabric is { } fabric)
+        {
+            w.WriteStartObject("fabric");
+            Text(w, "kind", fabric.Kind);
+            Text(w, "colour", fabric.Colour);
+            Number(w, "stretchPercent", fabric.StretchPercent);
+            Text(w, "opacity", fabric.Opacity is { } o ? Names.Of(Names.Opacities, o) : null);
+            Number(w, "thicknessMm", fabric.ThicknessMm);
+            Text(w, "pile", fabric.Pile is { } p ? Names.Of(Names.Piles, p) : null);
+            Text(w, "maxIron", fabric.MaxIron is { } i ? Names.Of(Names.Irons, i) : null);
+            Flag(w, "washable", fabric.Washable);
+            Flag(w, "busy", fabric.Busy);
+            Flag(w, "lined", fabric.Lined);
+            w.WriteEndObject();
+        }
+
+        Text(w, "wearer", job.Wearer);
+        w.WriteEndObject();
+        Text(w, "zone", job.Zone);
+        w.WriteStartArray("elements");
+        foreach (var e in job.Elements)
+        {
+            w.WriteStartObject();
+            w.WriteString("id", e.Id);
+            w.WriteString("kind", "text");
+            w.WriteString("text", e.Text);
+            Text(w, "alphabet", e.Alphabet);
+            Text(w, "stitch", e.Stitch);
+            Number(w, "strands", e.Strands);
+            Text(w, "colour", e.Colour);
+            Text(w, "arrangement", e.Arrangement);
+            Number(w, "capHeightMm", e.CapHeightMm);
+            Number(w, "rows", e.Rows);
+            if (e.CentreMm is { } c)
+            {
+                w.WriteStartArray("centreMm");
+                w.WriteNumberValue(c.X);
+                w.WriteNumberValue(c.Y);
+                w.WriteEndArray();
+            }
+
+            w.WriteEndObject();
+        }
+
+        w.WriteEndArray();
+        if (job.Overrules is { Count: > 0 } overrules)
+        {
+            w.WriteStartObject("overrules");
+            foreach (var (id, value) in overrules.OrderBy(o => o.Key, StringComparer.Ordinal))
+            {
+                w.WriteString(id, value);
+            }
+
+            w.WriteEndObject();
+        }
+    }
+
+    private static ReadJob Read(JsonElement root, DateOnly today, Workshop workshop, JsonFaults faults)
+    {
+        var top = faults.Members(root, "#", "schema", "title", "dueOn", "today", "item", "zone", "elements", "overrules", "stash", "workshop", "habits");
+        if (faults.Text(top, "schema", "#") is { } schema && schema != Schema)
+        {
+            faults.Add("#/schema", $"'{schema}' is another schema.", $"Use {Schema}.");
+        }
+
+        var item = top.TryGetValue("item", out var i) ? faults.Members(i, "#/item", "form", "size", "measuredMm", "fabric", "wearer") : [];
+        if (!top.ContainsKey("item") && root.ValueKind == JsonValueKind.Object)
+        {
+            faults.Add("#/item", "'item' is missing.", "Add \"item\": { \"form\": \"tea-towel\" }.");
+        }
+
+        if (item.ContainsKey("measuredMm"))
+        {
+            faults.Add("#/item/measuredMm", "Items cannot be measured by hand yet.", "Name one of the form's sizes instead.");
+        }
+
+        var overrules = new Dictionary<string, string>(StringComparer.Ordinal);
+        if (top.TryGetValue("overrules", out var o))
+        {
+            foreach (var (id, value) in faults.Members(o, "#/overrules"))
+            {
+                if (Value(value, JsonFaults.Join("#/overrules", id), faults) is { } text)
+                {
+                    overrules[id] = text;
+                }
+            }
+        }
+
+        var job = new Job(
+            top.ContainsKey("item") ? faults.Text(item, "form", "#/item", required: true) ?? string.Empty : string.Empty,
+            Elements(top, faults),
+            faults.Day(top, "today", "#") ?? today,
+            faults.Text(top, "title", "#") is { } title ? Composed(title) : null,
+            faults.Day(top, "dueOn", "#"),
+            faults.Text(item, "size", "#/item"),
+            item.TryGetValue("fabric", out var f) ? FabricOf(f, faults) : null,
+            faults.Text(item, "wearer", "#/item"),
+            faults.Text(top, "zone", "#"),
+            overrules);
+        var shop = WorkshopJson.Read(top, workshop, faults);
+        var seen = faults.Faults.Select(x => x.Pointer).ToHashSet(StringComparer.Ordinal);
+
+        // What could not be read at all is not told of twice.
+        var unread = seen.Contains("#/item") || seen.Contains("#/item/form");
+        faults.Faults.AddRange(JobCheck.Faults(job, shop).Where(x => !seen.Contains(x.Pointer) && !(unread && x.Pointer == "#/item/form") && !(seen.Any(s => s.StartsWith("#/elements", StringComparison.Ordinal)) && x.Pointer == "#/elements")));
+        return faults.Faults.Count == 0 ? new ReadJob(job, shop, []) : new ReadJob(null, null, faults.Faults);
+    }
+
+    private static List<WordingAsked> Elements(Dictionary<string, JsonElement> top, JsonFaults faults)
+    {
+        var elements = new List<WordingAsked>();
+        var items = faults.Items(top, "elements", "#", required: true) ?? [];
+        for (var n = 0; n < items.Count; n++)
+        {
+            var at = $"#/elements/{n}";
+            var known = new[]
+            {
+                "id", "kind", "text", "alphabet", "stitch", "strands", "colour", "arrangement", "capHeightMm", "rows", "centreMm", "motif", "widthMm", "heightMm", "count", "turnDegrees",
+            };
+            var members = faults.Members(items[n], at, known);
+            var kind = faults.Text(members, "kind", at, required: items[n].ValueKind == JsonValueKind.Object);
+            if (kind == "motif")
+            {
+                var motif = faults.Text(members, "motif", at, required: true);
+                if (motif is not null)
+                {
+                    var (detail, @try) = MotifLibrary.Refusal(motif);
+                    faults.Add($"{at}/motif", detail, @try);
+                }
+
+                continue;
+            }
+
+            if (kind is not null and not "text")
+            {
+                faults.Add($"{at}/kind", $"There is no kind '{kind}'.", "Use text.");
+            }
+
+            foreach (var foreign in members.Keys.Where(k => k is "motif" or "widthMm" or "heightMm" or "count" or "turnDegrees"))
+            {
+                faults.Add($"{at}/{foreign}", $"Words have no '{foreign}'.", "Leave it out.");
+            }
+
+            var text = faults.Text(members, "text", at, required: items[n].ValueKind == JsonValueKind.Object);
+            elements.Add(new WordingAsked(
+                faults.Text(members, "id", at) ?? $"words-{(n + 1).ToString(CultureInfo.InvariantCulture)}",
+                Composed(text ?? "?"),
+                faults.Text(members, "alphabet", at),
+                faults.Text(members, "stitch", at),
+                faults.Whole(members, "strands", at),
+                faults.Text(members, "colour", at)?.ToLowerInvariant(),
+                faults.Text(members, "arrangement", at),
+                faults.Number(members, "capHeightMm", at),
+                faults.Whole(members, "rows", at),
+                Centre(members, at, faults)));
+        }
+
+        return elements;
+    }
+
+    /// <summary>Text is kept in NFC; broken text is left for the check to refuse.</summary>
+    private static string Composed(string text)
+    {
+        try
+        {
+            return text.Normalize(NormalizationForm.FormC);
+        }
+        catch (ArgumentException)
+        {
+            return text;
+        }
+    }
+
+    private static Pt? Centre(Dictionary<string, JsonElement> members, string at, JsonFaults faults)
+    {
+        var pair = faults.Items(members, "centreMm", at);
+        if (pair is null)
+        {
+            return null;
+        }
+
+        if (pair.Count != 2)
+        {
+            faults.Add($"{at}/centreMm", $"There are {pair.Count} numbers, and two are wanted.", "Write [x, y] in mm.");
+            return null;
+        }
+
+        var (x, y) = (faults.Number(pair[0], $"{at}/centreMm/0"), faults.Number(pair[1], $"{at}/centreMm/1"));
+        return x is null || y is null ? null : new Pt(x.Value, y.Value);
+    }
+
+    private static StatedFabric FabricOf(JsonElement element, JsonFaults faults)
+    {
+        const string At = "#/item/fabric";
+        var members = faults.Members(element, At, "kind", "colour", "stretchPercent", "opacity", "thicknessMm", "pile", "maxIron", "washable", "busy", "lined");
+        return new StatedFabric(
+            faults.Text(members, "kind", At),
+            faults.Text(members, "colour", At),
+            faults.Number(members, "stretchPercent", At),
+            faults.OneOf(members, "opacity", At, Names.Opacities),
+            faults.Number(members, "thicknessMm", At),
+            faults.OneOf(members, "pile", At, Names.Piles),
+            faults.OneOf(members, "maxIron", At, Names.Irons),
+            faults.Flag(members, "washable", At),
+            faults.Flag(members, "busy", At),
+            faults.Flag(members, "lined", At));
+    }
+
+    private static string? Value(JsonElement value, string pointer, JsonFaults faults)
+    {
+        if (value.ValueKind == JsonValueKind.String)
+        {
+            try
+            {
+                return value.GetString();
+            }
+            catch (InvalidOperationException)
+            {
+                faults.Add(pointer, "The text holds half a character (a lone surrogate).", "Send whole characters.");
+                return null;
+            }
+        }
+
+        if (value.ValueKind == JsonValueKind.Number)
+        {
+            return faults.Number(value, pointer)?.ToString("R", CultureInfo.InvariantCulture);
+        }
+
+        faults.Add(pointer, "An overrule is a choice's id or a number.", "Write text or a number.");
+        return null;
+    }
+
+    internal static void Text(Utf8JsonWriter w, string name, string? value)
+    {
+        if (value is not null)
+        {
+            w.WriteString(name, value);
+        }
+    }
+
+    internal static void Number(Utf8JsonWriter w, string name, double? value)
+    {
+        if (value is { } v)
+        {
+            w.WriteNumber(name, v);
+        }
+    }
+
+    internal static void Flag(Utf8JsonWriter w, string name, bool? value)
+    {
+        if (value is { } v)
+        {
+            w.WriteBoolean(name, v);
+        }
+    }
+}

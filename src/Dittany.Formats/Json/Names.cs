@@ -1,0 +1,20 @@
+using Dittany.Core.Effort;
+using Dittany.Core.Hooping;
+using Dittany.Core.Materials;
+using Dittany.Core.Route;
+
+namespace Dittany.Formats.Json;
+
+/// <summary>Names of choices as they stand in JSON.</summary>
+internal static class Names
+{
+    public static readonly Dictionary<string, Opacity> Opacities = new(StringComparer.Ordinal) { ["sheer"] = Opacity.Sheer, ["translucent"] = Opacity.Translucent, ["opaque"] = Opacity.Opaque };
+    public static readonly Dictionary<string, Pile> Piles = new(StringComparer.Ordinal) { ["none"] = Pile.None, ["short"] = Pile.Short, ["deep"] = Pile.Deep };
+    public static readonly Dictionary<string, IronLimit> Irons = new(StringComparer.Ordinal) { ["none"] = IronLimit.None, ["one-dot"] = IronLimit.OneDot, ["two-dots"] = IronLimit.TwoDots, ["three-dots"] = IronLimit.ThreeDots };
+    public static readonly Dictionary<string, Skill> Skills = new(StringComparer.Ordinal) { ["learner"] = Skill.Learner, ["practised"] = Skill.Practised, ["expert"] = Skill.Expert };
+    public static readonly Dictionary<string, School> Schools = new(StringComparer.Ordinal) { ["hoop"] = School.Hoop, ["frame"] = School.Frame, ["in-hand"] = School.InHand };
+    public static readonly Dictionary<string, FloatKind> Floats = new(StringComparer.Ordinal) { ["none"] = FloatKind.None, ["straight"] = FloatKind.Straight, ["carried"] = FloatKind.Carried, ["new-thread"] = FloatKind.NewThread };
+
+    public static string Of<T>(Dictionary<string, T> names, T value)
+        where T : struct => names.First(n => EqualityComparer<T>.Default.Equals(n.Value, value)).Key;
+}

@@ -1,0 +1,415 @@
+using System.Globalization;
+using System.Security.Cryptography;
+using System.Text;
+using System.Text.Json;
+using Dittany.Core.Geometry;
+using Dittany.Core.Planning;
+using Dittany.Core.Telling;
+
+namespace Dittany.Formats.Json;
+
+/// <summary>Plan JSON, <c>dittany.plan/1</c>. The same plan writes the same bytes in every culture, time zone and process.</summary>
+public static class PlanJson
+{
+    public const string Schema = "dittany.plan/1";
+
+    /// <summary>SHA-256 over job, workshop and the version of the rules, in hexadecimal: names the input of a plan.</summary>
+    public static string InputHash(Job job, Workshop workshop)
+    {
+        using var stream = new MemoryStream();
+        using (var w = new Utf8JsonWriter(stream, JobJson.Writing))
+        {
+            w.WriteStartObject();
+            w.WriteString("rules", Plan.Rules);
+            JobJson.WriteMembers(w, job);
+            WorkshopJson.WriteMembers(w, workshop);
+            w.WriteEndObject();
+        }
+
+        return Convert.ToHexStringLower(SHA256.HashData(stream.ToArray()));
+    }
+
+    /// <summary>Writes the plan of a job made in a workshop, UTF-8. Lengths are rounded to 0.001 mm.</summary>
+    public static byte[] Write(Job job, Workshop workshop, Plan plan, bool indented = false)
+    {
+        using var stream = new MemoryStream();
+        using (var w = new Utf8JsonWriter(stream, JobJson.Writing with { Indented = indented, NewLine = "\n" }))
+        {
+            w.WriteStartObject();
+            w.WriteString("schema", Schema);
+            w.WriteString("rules", Plan.Rules);
+            w.WriteString("inputHash", InputHash(job, workshop));
+            w.WriteString("today", Day(plan.Today));
+            WriteItem(w, plan);
+            WriteSpace(w, plan);
+            w.WriteStartArray("elements");
+            foreach (var element in plan.Elements)
+            {
+                WriteElement(w, element);
+            }
+
+            w.WriteEndArray();
+            WriteTransfer(w, plan);
+            WriteWork(w, plan);
+            WriteTime(w, plan);
+            Texts(w, "finish", plan.Finish);
+            Texts(w, "care", plan.Care);
+            w.WriteStartArray("decisions");
+            foreach (var decision in plan.Decisions)
+            {
+                WriteDecision(w, decision);
+            }
+
+            w.WriteEndArray();
+            Texts(w, "setAside", plan.SetAside);
+            w.WriteStartArray("cautions");
+            foreach (var caution in plan.Cautions)
+            {
+                w.WriteStartObject();
+                w.WriteString("kind", Lower(caution.Kind));
+                w.WriteString("severity", Lower(caution.Severity));
+                w.WriteString("text", caution.Text);
+                w.WriteEndObject();
+            }
+
+            w.WriteEndArray();
+            w.WriteEndObject();
+        }
+
+        return stream.ToArray();
+    }
+
+    private static void WriteItem(Utf8JsonWriter w, Plan plan)
+    {
+        var cloth = plan.Item.Cloth;
+        w.WriteStartObject("item");
+        w.WriteString("form", plan.Item.Form);
+        w.WriteString("size", plan.Item.Size);
+        w.WriteString("wearer", plan.Item.Wearer);
+        Points(w, "outlineMm", plan.Item.OutlineMm);
+        w.WriteStartObject("fabric");
+        w.WriteString("kind", cloth.Kind.Id);
+        w.WriteString("colour", cloth.Colour.ToString());
+        Mm(w, "stretchPercent", cloth.StretchPercent);
+        w.WriteString("opacity", Names.Of(Names.Opacities, cloth.Opacity));
+        Mm(w, "lightPercent", cloth.LightPercent);
+        Mm(w, "thicknessMm", cloth.ThicknessMm);
+        w.WriteString("pile", Names.Of(Names.Piles, cloth.Pile));
+        w.WriteString("maxIron", Names.Of(Names.Irons, cloth.MaxIron));
+        w.WriteBoolean("washable", cloth.Washable);
+        w.WriteBoolean("busy", cloth.Busy);
+        w.WriteBoolean("lined", cloth.Lined);
+        w.WriteEndObject();
+        w.WriteEndObject();
+    }
+
+    private static void WriteSpace(Utf8JsonWriter w, Plan plan)
+    {
+        w.WriteStartObject("space");
+        w.WriteString("face", plan.Space.Face);
+        w.WriteString("zone", plan.Space.Zone);
+        Points(w, "zoneMm", plan.Space.ZoneMm);
+        Rings(w, "fieldMm", plan.Space.FieldMm);
+        Rings(w, "obstaclesMm", plan.Space.Obstacles.Select(o => o.Ring));
+        Texts(w, "findIt", plan.Space.FindIt);
+        w.WriteEndObject();
+    }
+
+    private static void WriteElement(Utf8JsonWriter w, PlannedElement e)
+    {
+        w.WriteStartObject();
+        w.WriteString("id", e.Id);
+        w.WriteString("kind", "text");
+        w.WriteString("text", e.Text);
+        w.WriteString("alphabet", e.Alphabet);
+        Mm(w, "capHeightMm", e.CapHeightMm);
+        Point(w, "centreMm", e.CentreMm);
+        w.WriteStartObject("boxMm");
+        Mm(w, "x", e.BoxMm.X);
+        Mm(w, "y", e.BoxMm.Y);
+        Mm(w, "width", e.BoxMm.Width);
+        Mm(w, "height", e.BoxMm.Height);
+        w.WriteEndObject();
+        Mm(w, "lineWidthMm", e.LineWidthMm);
+        w.WriteStartObject("fit");
+        Mm(w, "largestCapHeightMm", e.LargestCapHeightMm);
+        Mm(w, "overflowsMm", e.OverflowsMm);
+        w.WriteEndObject();
+        w.WriteStartObject("legibility");
+        w.WriteBoolean("reads", e.Reads);
+        w.WriteEndObject();
+        w.WriteStartArray("concerns");
+        foreach (var concern in e.Concerns)
+        {
+            w.WriteStartObject();
+            w.WriteString("what", concern.What);
+            JobJson.Text(w, "letter", concern.Letter);
+            if (concern.ByMm is { } by && double.IsFinite(by))
+            {
+                Mm(w, "byMm", by);
+            }
+
+            w.WriteString("text", concern.Text);
+            w.WriteStartArray("remedies");
+            foreach (var remedy in concern.Remedies)
+            {
+                w.WriteStartObject();
+                JobJson.Number(w, "capHeightMm", remedy.CapHeightMm);
+                JobJson.Number(w, "strands", remedy.Strands);
+                JobJson.Text(w, "colour", remedy.Colour);
+                w.WriteEndObject();
+            }
+
+            w.WriteEndArray();
+            w.WriteEndObject();
+        }
+
+        w.WriteEndArray();
+        w.WriteStartArray("parts");
+        foreach (var part in e.Parts)
+        {
+            w.WriteStartObject();
+            w.WriteString("role", part.Role);
+            w.WriteString("letter", part.Letter);
+            w.WriteString("stitch", part.Stitch);
+            w.WriteNumber("strands", part.Strands);
+            w.WriteString("colour", part.Colour);
+            Mm(w, "lineWidthMm", part.LineWidthMm);
+            Points(w, "lineMm", part.LineMm);
+            w.WriteBoolean("closed", part.Closed);
+            w.WriteStartArray("stitches");
+            foreach (var stitch in part.Stitches)
+            {
+                w.WriteStartObject();
+                Point(w, "fromMm", stitch.FromMm);
+                Point(w, "toMm", stitch.ToMm);
+                w.WriteString("kind", Lower(stitch.Shape));
+                w.WriteEndObject();
+            }
+
+            w.WriteEndArray();
+            w.WriteEndObject();
+        }
+
+        w.WriteEndArray();
+        w.WriteEndObject();
+    }
+
+    private static void WriteTransfer(Utf8JsonWriter w, Plan plan)
+    {
+        var transfer = plan.Transfer;
+        w.WriteStartObject("transfer");
+        w.WriteString("method", transfer.Method.Id);
+        w.WriteString("marker", transfer.Marker.Id);
+        w.WriteString("stabiliser", transfer.Stabiliser);
+        if (transfer.PrintMirrored is { } mirrored)
+        {
+            w.WriteBoolean("printMirrored", mirrored);
+        }
+        else
+        {
+            w.WriteNull("printMirrored");
+        }
+
+        w.WriteNumber("sheets", transfer.Sheets);
+        w.WriteStartArray("steps");
+        foreach (var step in transfer.Steps)
+        {
+            w.WriteStartObject();
+            w.WriteString("do", step.Do);
+            Mm(w, "waitMinutes", step.WaitMinutes);
+            w.WriteEndObject();
+        }
+
+        w.WriteEndArray();
+        Texts(w, "removal", plan.Removal);
+        w.WriteStartArray("ranking");
+        foreach (var ranked in transfer.Ranking)
+        {
+            w.WriteStartObject();
+            w.WriteString("method", ranked.Method);
+            w.WriteString("verdict", ranked.Verdict);
+            Texts(w, "because", ranked.Because);
+            w.WriteEndObject();
+        }
+
+        w.WriteEndArray();
+        w.WriteEndObject();
+    }
+
+    private static void WriteWork(Utf8JsonWriter w, Plan plan)
+    {
+        w.WriteStartObject("hooping");
+        w.WriteString("school", Names.Of(Names.Schools, plan.Hooping.School));
+        w.WriteStartArray("hoops");
+        foreach (var hoop in plan.Hooping.Hoops)
+        {
+            w.WriteStartObject();
+            w.WriteNumber("order", hoop.Order);
+            w.WriteString("shape", hoop.Round ? "round" : "square");
+            Mm(w, "hoopMm", hoop.HoopMm);
+            Mm(w, "usableRadiusMm", hoop.UsableRadiusMm);
+            Points(w, "usableMm", hoop.UsableMm);
+            Point(w, "centreMm", hoop.CentreMm);
+            w.WriteEndObject();
+        }
+
+        w.WriteEndArray();
+        w.WriteNumber("lowerBound", plan.Hooping.LowerBound);
+        w.WriteEndObject();
+
+        w.WriteStartArray("threads");
+        foreach (var need in plan.Threads)
+        {
+            w.WriteStartObject();
+            w.WriteString("colour", need.Colour);
+            w.WriteNumber("strands", need.Strands);
+            Mm(w, "lengthMm", need.LengthMm);
+            Mm(w, "frontMm", need.FrontMm);
+            Mm(w, "backMm", need.BackMm);
+            w.WriteNumber("runs", need.Runs);
+            Mm(w, "cutMm", need.CutMm);
+            w.WriteNumber("skeins", need.Skeins);
+            w.WriteString("needle", need.Needle);
+            w.WriteEndObject();
+        }
+
+        w.WriteEndArray();
+        w.WriteStartArray("route");
+        foreach (var row in plan.Route)
+        {
+            w.WriteStartObject();
+            w.WriteString("element", row.Element);
+            w.WriteNumber("part", row.Part);
+            w.WriteNumber("stitch", row.Stitch);
+            w.WriteNumber("run", row.Run);
+            w.WriteNumber("hoop", row.Hoop);
+            Mm(w, "floatMm", row.FloatMm);
+            w.WriteString("floatKind", Names.Of(Names.Floats, row.FloatKind));
+            w.WriteEndObject();
+        }
+
+        w.WriteEndArray();
+    }
+
+    private static void WriteTime(Utf8JsonWriter w, Plan plan)
+    {
+        var time = plan.Time;
+        w.WriteStartObject("time");
+        Mm(w, "handsOnMinutes", time.HandsOnMinutes);
+        Mm(w, "lowMinutes", time.LowMinutes);
+        Mm(w, "highMinutes", time.HighMinutes);
+        Mm(w, "waitMinutes", time.WaitMinutes);
+        w.WriteStartArray("byStep");
+        foreach (var step in time.ByStep)
+        {
+            w.WriteStartObject();
+            w.WriteString("step", step.Step);
+            Mm(w, "minutes", step.Minutes);
+            w.WriteEndObject();
+        }
+
+        w.WriteEndArray();
+        JobJson.Text(w, "readyOn", time.ReadyOn is { } ready ? Day(ready) : null);
+        JobJson.Text(w, "startBy", time.StartBy is { } start ? Day(start) : null);
+        w.WriteEndObject();
+    }
+
+    private static void WriteDecision(Utf8JsonWriter w, Decision decision)
+    {
+        w.WriteStartObject();
+        w.WriteString("id", decision.Id);
+        w.WriteString("station", Lower(decision.Station));
+        w.WriteString("subject", decision.Subject);
+        w.WriteString("choice", decision.Choice);
+        w.WriteString("choiceId", decision.ChoiceId);
+        Texts(w, "because", decision.Because);
+        Texts(w, "wouldChange", decision.WouldChange);
+        w.WriteStartArray("alternatives");
+        foreach (var other in decision.Alternatives)
+        {
+            w.WriteStartObject();
+            w.WriteString("choiceId", other.ChoiceId);
+            w.WriteString("choice", other.Text);
+            w.WriteEndObject();
+        }
+
+        w.WriteEndArray();
+        w.WriteStartArray("ruledOut");
+        foreach (var other in decision.RuledOut)
+        {
+            w.WriteStartObject();
+            w.WriteString("choiceId", other.ChoiceId);
+            w.WriteString("choice", other.Text);
+            Texts(w, "because", other.Because);
+            w.WriteEndObject();
+        }
+
+        w.WriteEndArray();
+        w.WriteBoolean("overruled", decision.Overruled);
+        JobJson.Text(w, "wouldHaveBeen", decision.WouldHaveBeen);
+        w.WriteEndObject();
+    }
+
+    private static string Day(DateOnly day) => day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+
+    private static string Lower<T>(T value)
+        where T : struct, Enum => value.ToString().ToLowerInvariant();
+
+    private static void Mm(Utf8JsonWriter w, string name, double value) => w.WriteNumber(name, Rounded(value));
+
+    private static void Point(Utf8JsonWriter w, string name, Pt p)
+    {
+        w.WritePropertyName(name);
+        Point(w, p);
+    }
+
+    private static void Point(Utf8JsonWriter w, Pt p)
+    {
+        w.WriteStartArray();
+        w.WriteNumberValue(Rounded(p.X));
+        w.WriteNumberValue(Rounded(p.Y));
+        w.WriteEndArray();
+    }
+
+    private static void Points(Utf8JsonWriter w, string name, IEnumerable<Pt> points)
+    {
+        w.WriteStartArray(name);
+        foreach (var p in points)
+        {
+            Point(w, p);
+        }
+
+        w.WriteEndArray();
+    }
+
+    private static void Rings(Utf8JsonWriter w, string name, IEnumerable<IReadOnlyList<Pt>> rings)
+    {
+        w.WriteStartArray(name);
+        foreach (var ring in rings)
+        {
+            w.WriteStartArray();
+            foreach (var p in ring)
+            {
+                Point(w, p);
+            }
+
+            w.WriteEndArray();
+        }
+
+        w.WriteEndArray();
+    }
+
+    private static void Texts(Utf8JsonWriter w, string name, IEnumerable<string> texts)
+    {
+        w.WriteStartArray(name);
+        foreach (var text in texts)
+        {
+            w.WriteStringValue(text);
+        }
+
+        w.WriteEndArray();
+    }
+
+    private static double Rounded(double value) => Core.Measures.Rounding.ToGrid(value) + 0.0;
+}

@@ -1,0 +1,167 @@
+using System.Text.Json.Nodes;
+using Dittany.Core.Effort;
+using Dittany.Core.Items;
+using Dittany.Core.Materials;
+using Dittany.Core.Planning;
+using Dittany.Core.StitchBook;
+using Dittany.Core.Transfer;
+using Dittany.Core.Words;
+
+namespace Dittany.Formats.Json;
+
+/// <summary>JSON Schemas (2020-12) of job and plan, made from the same tables the rooms use.</summary>
+public static class SchemaJson
+{
+    private const string Dialect = "https://json-schema.org/draft/2020-12/schema";
+
+    /// <summary>Schema of <c>dittany.job/1</c>.</summary>
+    public static JsonObject Job() => new()
+    {
+        ["$schema"] = Dialect,
+        ["title"] = JobJson.Schema,
+        ["type"] = "object",
+        ["additionalProperties"] = false,
+        ["required"] = new JsonArray("item", "elements"),
+        ["properties"] = new JsonObject
+        {
+            ["schema"] = new JsonObject { ["const"] = JobJson.Schema },
+            ["title"] = new JsonObject { ["type"] = "string", ["maxLength"] = JobCheck.MostTitle },
+            ["dueOn"] = Day(),
+            ["today"] = Day(),
+            ["item"] = Closed(
+                ["form"],
+                ("form", Enum(Catalogue.Forms.Select(f => f.Id))),
+                ("size", Text()),
+                ("fabric", Closed(
+                    [],
+                    ("kind", Enum(Cloths.All.Select(c => c.Id))),
+                    ("colour", Colour()),
+                    ("stretchPercent", Number(0, 200)),
+                    ("opacity", Enum(Names.Opacities.Keys)),
+                    ("thicknessMm", Number(0.05, 20)),
+                    ("pile", Enum(Names.Piles.Keys)),
+                    ("maxIron", Enum(Names.Irons.Keys)),
+                    ("washable", Flag()),
+                    ("busy", Flag()),
+                    ("lined", Flag()))),
+                ("wearer", Enum(["baby", "child", "adult", "nobody"]))),
+            ["zone"] = Text(),
+            ["elements"] = new JsonObject
+            {
+                ["type"] = "array",
+                ["minItems"] = 1,
+                ["maxItems"] = JobCheck.MostElements,
+                ["items"] = Closed(
+                    ["kind", "text"],
+                    ("id", Text()),
+                    ("kind", new JsonObject { ["const"] = "text" }),
+                    ("text", Text()),
+                    ("alphabet", Enum(Alphabets.All.Select(a => a.Id))),
+                    ("stitch", Enum(Book.All.Select(s => s.Id))),
+                    ("strands", new JsonObject { ["type"] = "integer", ["minimum"] = 1, ["maximum"] = Bundle.Most }),
+                    ("colour", Text()),
+                    ("arrangement", new JsonObject { ["const"] = "straight" }),
+                    ("capHeightMm", Number(Lettering.LeastCapMm, Fit.MostCapMm)),
+                    ("rows", new JsonObject { ["type"] = "integer", ["minimum"] = 1, ["maximum"] = JobCheck.MostRows }),
+                    ("centreMm", Point())),
+            },
+            ["overrules"] = new JsonObject
+            {
+                ["type"] = "object",
+                ["propertyNames"] = new JsonObject { ["pattern"] = $"^({string.Join('|', OverruleChoices.Ids.Select(id => id.Replace(".", "\\.", StringComparison.Ordinal)))})(:.+)?$" },
+                ["additionalProperties"] = new JsonObject { ["type"] = new JsonArray("string", "number") },
+            },
+            ["stash"] = Closed([], ("hoopsMm", List(Number(50, 400))), ("threads", List(new JsonObject()))),
+            ["workshop"] = Closed(
+                [],
+                ("equipment", List(Enum(Workshop.KnownEquipment))),
+                ("skill", Enum(Names.Skills.Keys)),
+                ("eveningsPerWeek", new JsonObject { ["type"] = "integer", ["minimum"] = 0, ["maximum"] = 7 }),
+                ("minutesPerEvening", Number(0, 1440)),
+                ("hourlyRate", Number(0, 10000)),
+                ("paper", Enum(Papers.All.Select(p => p.Id)))),
+            ["habits"] = Closed([], Habits.All.Select(h => (h.Id, Enum(h.Choices.Select(c => c.ChoiceId)))).ToArray()),
+        },
+    };
+
+    /// <summary>Schema of <c>dittany.plan/1</c>. It may grow, so members it does not know are not refused.</summary>
+    public static JsonObject Plan() => new()
+    {
+        ["$schema"] = Dialect,
+        ["title"] = PlanJson.Schema,
+        ["type"] = "object",
+        ["required"] = new JsonArray(
+            "schema", "rules", "inputHash", "today", "item", "space", "elements", "transfer", "hooping", "threads", "route", "time", "finish", "care", "decisions", "setAside", "cautions"),
+        ["properties"] = new JsonObject
+        {
+            ["schema"] = new JsonObject { ["const"] = PlanJson.Schema },
+            ["rules"] = Text(),
+            ["inputHash"] = new JsonObject { ["type"] = "string", ["pattern"] = "^[0-9a-f]{64}$" },
+            ["today"] = Day(),
+            ["item"] = Open(("form", Text()), ("size", Text()), ("wearer", Text()), ("outlineMm", List(Point())), ("fabric", new JsonObject { ["type"] = "object" })),
+            ["space"] = Open(("face", Text()), ("zone", Text()), ("zoneMm", List(Point())), ("fieldMm", List(List(Point()))), ("obstaclesMm", List(List(Point()))), ("findIt", List(Text()))),
+            ["elements"] = List(Open(
+                ("id", Text()), ("kind", Text()), ("alphabet", Text()), ("capHeightMm", Plain()), ("lineWidthMm", Plain()),
+                ("boxMm", Open(("x", Plain()), ("y", Plain()), ("width", Plain()), ("height", Plain()))),
+                ("fit", Open(("largestCapHeightMm", Plain()), ("overflowsMm", Plain()))),
+                ("legibility", Open(("reads", Flag()))),
+                ("concerns", List(Open(("what", Enum(["overflows", "closes-up", "touches", "too-heavy", "turning", "does-not-show", "dropped"])), ("remedies", List(new JsonObject { ["type"] = "object" }))))),
+                ("parts", List(Open(
+                    ("role", Text()), ("stitch", Text()), ("strands", Plain()), ("colour", Colour()), ("lineWidthMm", Plain()), ("lineMm", List(Point())), ("closed", Flag()),
+                    ("stitches", List(Open(("fromMm", Point()), ("toMm", Point()), ("kind", Enum(["straight", "loop", "knot", "bead", "whip", "tie"]))))))))))
+            ,
+            ["transfer"] = Open(
+                ("method", Enum(Methods.All.Select(m => m.Id))), ("marker", Enum(Inks.All.Select(i => i.Id))), ("stabiliser", Text()),
+                ("printMirrored", new JsonObject { ["type"] = new JsonArray("boolean", "null") }), ("sheets", Plain()),
+                ("steps", List(Open(("do", Text()), ("waitMinutes", Plain())))), ("removal", List(Text())),
+                ("ranking", List(Open(("method", Text()), ("verdict", Enum(["chosen", "possible", "ruled-out"])), ("because", List(Text())))))),
+            ["hooping"] = Open(("school", Enum(Names.Schools.Keys)), ("hoops", List(Open(("order", Plain()), ("shape", Enum(["round", "square"])), ("hoopMm", Plain()), ("usableRadiusMm", Plain()), ("usableMm", List(Point())), ("centreMm", Point())))), ("lowerBound", Plain())),
+            ["threads"] = List(Open(("colour", Colour()), ("strands", Plain()), ("lengthMm", Plain()), ("frontMm", Plain()), ("backMm", Plain()), ("runs", Plain()), ("cutMm", Plain()), ("skeins", Plain()), ("needle", Text()))),
+            ["route"] = List(Open(("element", Text()), ("part", Plain()), ("stitch", Plain()), ("run", Plain()), ("hoop", Plain()), ("floatMm", Plain()), ("floatKind", Enum(Names.Floats.Keys)))),
+            ["time"] = Open(("handsOnMinutes", Plain()), ("lowMinutes", Plain()), ("highMinutes", Plain()), ("waitMinutes", Plain()), ("byStep", List(Open(("step", Text()), ("minutes", Plain()))))),
+            ["finish"] = List(Text()),
+            ["care"] = List(Text()),
+            ["decisions"] = List(Open(
+                ("id", Text()), ("station", Enum(["item", "space", "words", "transfer", "hoop", "thread", "stitches", "order", "time", "finish"])), ("subject", Text()), ("choice", Text()), ("choiceId", Text()),
+                ("because", List(Text())), ("wouldChange", List(Text())), ("alternatives", List(Open(("choiceId", Text()), ("choice", Text())))),
+                ("ruledOut", List(Open(("choiceId", Text()), ("choice", Text()), ("because", List(Text()))))), ("overruled", Flag()))),
+            ["setAside"] = List(Text()),
+            ["cautions"] = List(Open(("kind", Enum(["person", "item"])), ("severity", Enum(["note", "caution", "stop"])), ("text", Text()))),
+        },
+    };
+
+    private static JsonObject Closed(string[] required, params (string Name, JsonObject Schema)[] members)
+    {
+        var schema = Object(required, members);
+        schema["additionalProperties"] = false;
+        return schema;
+    }
+
+    /// <summary>An object of which every member named is always there.</summary>
+    private static JsonObject Open(params (string Name, JsonObject Schema)[] members) => Object(members.Select(m => m.Name), members);
+
+    private static JsonObject Object(IEnumerable<string> required, (string Name, JsonObject Schema)[] members) => new()
+    {
+        ["type"] = "object",
+        ["required"] = new JsonArray(required.Select(r => (JsonNode)r).ToArray()),
+        ["properties"] = new JsonObject(members.Select(m => KeyValuePair.Create(m.Name, (JsonNode?)m.Schema))),
+    };
+
+    private static JsonObject List(JsonObject items) => new() { ["type"] = "array", ["items"] = items };
+
+    private static JsonObject Text() => new() { ["type"] = "string" };
+
+    private static JsonObject Flag() => new() { ["type"] = "boolean" };
+
+    private static JsonObject Plain() => new() { ["type"] = "number" };
+
+    private static JsonObject Number(double least, double most) => new() { ["type"] = "number", ["minimum"] = least, ["maximum"] = most };
+
+    private static JsonObject Day() => new() { ["type"] = "string", ["format"] = "date" };
+
+    private static JsonObject Colour() => new() { ["type"] = "string", ["pattern"] = "^#[0-9a-fA-F]{6}$" };
+
+    private static JsonObject Point() => new() { ["type"] = "array", ["minItems"] = 2, ["maxItems"] = 2, ["items"] = Plain() };
+
+    private static JsonObject Enum(IEnumerable<string> choices) => new() { ["enum"] = new JsonArray(choices.Select(c => (JsonNode)c).ToArray()) };
+}

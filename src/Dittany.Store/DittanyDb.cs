@@ -1,0 +1,34 @@
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Design;
+
+namespace Dittany.Store;
+
+/// <summary>The database: pieces with their revisions, the workshop, plans as printed.</summary>
+public sealed class DittanyDb(DbContextOptions<DittanyDb> options) : DbContext(options)
+{
+    public DbSet<PieceRow> Pieces => Set<PieceRow>();
+
+    public DbSet<RevisionRow> Revisions => Set<RevisionRow>();
+
+    public DbSet<WorkshopRow> Workshops => Set<WorkshopRow>();
+
+    public DbSet<WorkshopHeadRow> WorkshopHeads => Set<WorkshopHeadRow>();
+
+    public DbSet<PrintedRow> Printed => Set<PrintedRow>();
+
+    protected override void OnModelCreating(ModelBuilder modelBuilder)
+    {
+        modelBuilder.Entity<PieceRow>().HasMany(p => p.Revisions).WithOne().HasForeignKey(r => r.PieceId).OnDelete(DeleteBehavior.Restrict);
+        modelBuilder.Entity<RevisionRow>().HasKey(r => new { r.PieceId, r.Number });
+        modelBuilder.Entity<WorkshopRow>().HasKey(w => w.Number);
+        modelBuilder.Entity<WorkshopRow>().Property(w => w.Number).ValueGeneratedNever();
+        modelBuilder.Entity<PrintedRow>().HasIndex(p => new { p.PieceId, p.Revision });
+    }
+}
+
+/// <summary>Lets the migration tool make a context without the application.</summary>
+public sealed class DesignTimeDb : IDesignTimeDbContextFactory<DittanyDb>
+{
+    public DittanyDb CreateDbContext(string[] args) =>
+        new(new DbContextOptionsBuilder<DittanyDb>().UseSqlite("Data Source=design.db").Options);
+}
