@@ -23,6 +23,10 @@ public static class JobCheck
     public const int MostLetters = 200;
     public const int MostRows = 6;
     public const int MostTitle = 200;
+    public const int MostStitches = 200_000;
+
+    /// <summary>A letter averages this many capital heights of line (from memory).</summary>
+    private const double LineOfALetter = 2.8;
 
     private static readonly string[] Wearers = ["baby", "child", "adult", "nobody"];
 
@@ -60,6 +64,12 @@ public static class JobCheck
         for (var i = 0; i < job.Elements.Count; i++)
         {
             CheckElement(job.Elements[i], $"#/elements/{i}", faults);
+        }
+
+        var stitches = job.Elements.Sum(e => e.Text.Length * LineOfALetter * Math.Clamp(e.CapHeightMm ?? 25, 0, Fit.MostCapMm) / Book.Backstitch.UsualLengthMm);
+        if (stitches > MostStitches)
+        {
+            faults.Add(new("#/elements", $"This would be about {Number(Math.Round(stitches / 1000) * 1000)} stitches, and {MostStitches} is the most.", "Ask for fewer letters, or smaller ones."));
         }
 
         CheckOverrules(job, faults);

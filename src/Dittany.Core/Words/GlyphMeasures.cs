@@ -31,7 +31,7 @@ public sealed record GlyphMeasures(IReadOnlyList<double> Counters, IReadOnlyList
         var factory = new GeometryFactory();
         var lines = glyph.Strokes.Select(s => Extended(s.Flatten(0.2), s.Closed))
             .Select(points => (NetTopologySuite.Geometries.Geometry)factory.CreateLineString(points)).ToArray();
-        var noded = factory.CreateMultiLineString([]).Union(factory.BuildGeometry(lines));
+        var noded = NetTopologySuite.Operation.Union.UnaryUnionOp.Union(lines);
         var polygonizer = new Polygonizer();
         polygonizer.Add(noded);
         return polygonizer.GetPolygons()

@@ -107,6 +107,13 @@ public static class Lettering
             Legibility.Faults(q.Setting, q.Alphabet, pair, q.Cloth, cap));
     }
 
+    /// <summary>Capitals from which the tightest bend can be turned by the shortest stitch, 60° a joint; rounded up to what people say.</summary>
+    private static double Turns(LetteringQuestion q, Pair pair)
+    {
+        var tightest = q.Setting.Letters.Min(l => q.Alphabet.Measure(l.Glyph).TightestRadius) / Alphabets.CapUnits;
+        return double.IsPositiveInfinity(tightest) ? 0 : Math.Ceiling(pair.Stitch.ShortestMm(pair.Strands) / (Math.PI / 3) / tightest);
+    }
+
     private static double Chosen(LetteringQuestion q, Pair pair, double largest, IReadOnlyList<IReadOnlyList<Pt>> lines, double half)
     {
         var least = pair.Stitch.LeastCapMm(pair.Strands) * (q.Setting.CapitalsOnly ? Book.CapitalsAlone : 1);
@@ -117,7 +124,7 @@ public static class Lettering
         {
             SizeWish.Largest => within,
             SizeWish.Smallest => least,
-            _ => Math.Max(shared, pair.Stitch.ComfortableCapMm(pair.Strands)),
+            _ => Math.Max(shared, Math.Max(pair.Stitch.ComfortableCapMm(pair.Strands), Turns(q, pair))),
         };
         var cap = Math.Min(wished, within);
 

@@ -1,0 +1,134 @@
+using System.Text;
+using System.Text.Json.Nodes;
+using Dittany.Core.Items;
+using Dittany.Core.Materials;
+using Dittany.Core.Motifs;
+using Dittany.Core.Planning;
+using Dittany.Core.StitchBook;
+using Dittany.Core.Transfer;
+using Dittany.Core.Words;
+using Dittany.Formats.Json;
+using Dittany.Formats.Template;
+using Dittany.Store;
+using Dittany.Web.Setup;
+
+namespace Dittany.Web.Api;
+
+/// <summary>The JSON door: stateless plans and templates, the plan of a stored piece, lists of what may be named, schemas.</summary>
+public static class ApiDoor
+{
+    /// <summary>A few plans are made at once, the rest wait, then 503.</summary>
+    public const string FewAtOnce = "few-at-once";
+
+    public static void MapApi(this WebApplication app)
+    {
+        var api = app.MapGroup("/api");
+        var heavy = api.MapGroup(string.Empty).RequireRateLimiting(FewAtOnce);
+        heavy.MapPost("/plan", (HttpContext context, Today today) => WithJob(context, today, (job, workshop) =>
+            Results.Bytes(PlanJson.Write(job, workshop, Planner.Make(job, workshop)), "application/json")));
+        heavy.MapPost("/template.pdf", (HttpContext context, Today today) => WithJob(context, today, (job, workshop) =>
+            Results.Bytes(TemplatePdf.Write(SheetOf(Planner.Make(job, workshop), workshop)), "application/pdf")));
+        heavy.MapPost("/template.svg", (HttpContext context, Today today) => WithJob(context, today, (job, workshop) =>
+            Results.Text(TemplateSvg.Write(SheetOf(Planner.Make(job, workshop), workshop)), "image/svg+xml", Encoding.UTF8)));
+        heavy.MapGet("/pieces/{id:int}/plan", StoredPlan);
+
+        api.MapGet("/forms", () => List(Catalogue.Forms.Select(f => new JsonObject
+        {
+            ["id"] = f.Id,
+            ["name"] = f.Name,
+            ["sizes"] = Named(f.Sizes.Select(s => (s.Id, s.Name))),
+            ["zones"] = Named(f.Zones),
+        })));
+        api.MapGet("/alphabets", () => List(Alphabets.All.Select(a => new JsonObject
+        {
+            ["id"] = a.Id,
+            ["name"] = a.Name,
+            ["kind"] = a.Kind switch { AlphabetKind.Stroke => "stroke", AlphabetKind.Weighted => "weighted", _ => "centre-line" },
+        })));
+        api.MapGet("/motifs", () => List(MotifLibrary.Ids.Select(id => new JsonObject { ["id"] = id, ["name"] = id })));
+        api.MapGet("/stitches", () => List(Book.All.Select(s => new JsonObject
+        {
+            ["id"] = s.Id,
+            ["name"] = s.Name,
+            ["kind"] = s.Class.ToString().ToLowerInvariant(),
+            ["strands"] = new JsonArray(Enumerable.Range(1, Bundle.Most).Select(n => (JsonNode)n).ToArray()),
+        })));
+        api.MapGet("/transfers", () => List(Methods.All.Select(m => new JsonObject
+        {
+            ["id"] = m.Id,
+            ["name"] = m.Name,
+            ["printMirrored"] = m.Chain.Count == 0 ? null : MirrorProof.PrintMirrored(m.Chain),
+            ["markers"] = new JsonArray(m.Markers.Select(i => (JsonNode)i).ToArray()),
+        })));
+        api.MapGet("/habits", () => List(Habits.All.Select(h => new JsonObject
+        {
+            ["id"] = h.Id,
+            ["name"] = h.Name,
+            ["changes"] = h.Changes,
+            ["choices"] = Named(h.Choices.Select(c => (c.ChoiceId, c.Text))),
+            ["default"] = h.Default,
+        })));
+        api.MapGet("/schemas/job", () => Results.Text(SchemaJson.Job().ToJsonString(), "application/schema+json", Encoding.UTF8));
+        api.MapGet("/schemas/plan", () => Results.Text(SchemaJson.Plan().ToJsonString(), "application/schema+json", Encoding.UTF8));
+        api.MapFallback(() => Problems.Of(StatusCodes.Status404NotFound, "There is no such door.", []));
+    }
+
+    internal static TemplateSheet SheetOf(Plan plan, Workshop workshop) => TemplateSheet.Of(plan, Papers.Find(workshop.Paper)!);
+
+    private static async Task<IResult> StoredPlan(int id, PieceStore pieces, WorkshopStore workshops, Today today, CancellationToken cancel)
+    {
+        var piece = await pieces.Find(id, cancel);
+        if (piece is null)
+        {
+            return Problems.Of(StatusCodes.Status404NotFound, $"There is no piece {id}.", []);
+        }
+
+        var workshop = await workshops.Current(cancel);
+        var job = piece.Job with { Today = today.Date };
+        return Results.Bytes(PlanJson.Write(job, workshop, Planner.Make(job, workshop)), "application/json");
+    }
+
+    private static async Task<IResult> WithJob(HttpContext context, Today today, Func<Job, Workshop, IResult> answer)
+    {
+        if (!context.Request.HasJsonContentType())
+        {
+            return Problems.Of(StatusCodes.Status415UnsupportedMediaType, "Only application/json is taken.", []);
+        }
+
+        using var body = new MemoryStream();
+        try
+        {
+            if (context.Request.ContentLength > Safety.MostBody)
+            {
+                return TooLarge();
+            }
+
+            await context.Request.Body.CopyToAsync(body, context.RequestAborted);
+        }
+        catch (BadHttpRequestException e) when (e.StatusCode == StatusCodes.Status413PayloadTooLarge)
+        {
+            return TooLarge();
+        }
+
+        if (body.Length > Safety.MostBody)
+        {
+            return TooLarge();
+        }
+
+        var read = JobJson.Read(body.ToArray(), today.Date, Workshop.Default);
+        if (read.Job is null)
+        {
+            return Problems.Of(StatusCodes.Status400BadRequest, "The job makes no sense as it stands.", read.Faults);
+        }
+
+        context.RequestAborted.ThrowIfCancellationRequested();
+        return answer(read.Job, read.Workshop!);
+    }
+
+    private static IResult TooLarge() => Problems.Of(StatusCodes.Status413PayloadTooLarge, "The body is larger than 1 MB.", []);
+
+    private static IResult List(IEnumerable<JsonObject> rows) => Results.Text(new JsonArray(rows.Select(r => (JsonNode)r).ToArray()).ToJsonString(), "application/json", Encoding.UTF8);
+
+    private static JsonArray Named(IEnumerable<(string Id, string Name)> rows) =>
+        new(rows.Select(r => (JsonNode)new JsonObject { ["id"] = r.Id, ["name"] = r.Name }).ToArray());
+}

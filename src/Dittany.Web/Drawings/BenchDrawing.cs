@@ -1,0 +1,212 @@
+using System.Globalization;
+using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
+using Dittany.Core.Planning;
+
+namespace Dittany.Web.Drawings;
+
+/// <summary>The drawing in the middle of the bench: item, field, words on both faces, tapes along its edges, measurements from landmarks.</summary>
+public static class BenchDrawing
+{
+    private const string Tape = "#e6bd4f";
+    private const string TapeInk = "#3d3206";
+
+    /// <summary>Height over width of the frame on a screen of 1280 × 800. On other screens the drawing keeps its top left corner, where the tapes meet.</summary>
+    private const double Shape = 0.95;
+
+    /// <summary>Ways to look at a plan: the whole item, its lower part, the words.</summary>
+    public static IReadOnlyList<View> Views(Plan plan)
+    {
+        var (w, h) = (plan.Item.OutlineMm.Max(p => p.X), plan.Item.OutlineMm.Max(p => p.Y));
+        var box = plan.Elements.Select(e => e.BoxMm).Aggregate((a, b) =>
+        {
+            var (x, y) = (Math.Min(a.X, b.X), Math.Min(a.Y, b.Y));
+            return new Box(x, y, Math.Max(a.X + a.Width, b.X + b.Width) - x, Math.Max(a.Y + a.Height, b.Y + b.Height) - y);
+        });
+        var middle = new Pt(box.X + (box.Width / 2), box.Y + (box.Height / 2));
+        var near = Math.Max(box.Width, 60) * 1.3;
+        var tall = near * Shape;
+        var partWidth = w * 0.37;
+        var partHeight = partWidth * Shape;
+
+        // The hem comes into the picture where the words leave room for it: it is what she measures from.
+        var withHem = h - partHeight + 12;
+        var top = box.Y > withHem + (partHeight * 0.15) ? withHem : middle.Y - (partHeight * 0.5);
+        var wholeHeight = h * 1.16;
+        var wholeWidth = wholeHeight / Shape;
+        return
+        [
+            new View("part", "Where it goes", middle.X - (partWidth / 2), top, partWidth, partHeight),
+            new View("whole", "The whole item", (w - wholeWidth) / 2, -h * 0.1, wholeWidth, wholeHeight),
+            new View("close", "Close to", middle.X - (near / 2), middle.Y - (tall / 2), near, tall),
+        ];
+    }
+
+    /// <summary>The drawing as SVG text. Both faces are in it; the page shows one.</summary>
+    public static string Draw(Plan plan, View view)
+    {
+        var svg = new Svg();
+        var px = view.Px;
+        svg.Open(
+            "svg",
+            ("xmlns", "http://www.w3.org/2000/svg"), ("class", "drawing"), ("role", "img"), ("aria-labelledby", "drawing-title"),
+            ("viewBox", $"{Svg.N(view.X)} {Svg.N(view.Y)} {Svg.N(view.Width)} {Svg.N(view.Height)}"), ("preserveAspectRatio", "xMinYMin meet"));
+        svg.Open("title", ("id", "drawing-title")).Text(Told(plan)).Close();
+        ItemDrawing.Draw(svg, plan, "bench", px);
+        Field(svg, plan, px);
+        svg.Open("g", ("class", "face-stitched"));
+        foreach (var element in plan.Elements)
+        {
+            ThreadDrawing.Stitched(svg, element, px);
+        }
+
+        svg.Close().Open("g", ("class", "face-marks"));
+        TackLine(svg, plan, px);
+        foreach (var element in plan.Elements)
+        {
+            ThreadDrawing.Marks(svg, plan, element, px);
+        }
+
+        svg.Close();
+        Measurements(svg, plan, view);
+        Tapes(svg, view);
+        return svg.Close().ToString();
+    }
+
+    /// <summary>A small picture of a piece, for lists.</summary>
+    public static string Small(Plan plan, string id)
+    {
+        var (w, h) = (plan.Item.OutlineMm.Max(p => p.X), plan.Item.OutlineMm.Max(p => p.Y));
+        var svg = new Svg();
+        svg.Open("svg", ("xmlns", "http://www.w3.org/2000/svg"), ("class", "small-drawing"), ("aria-hidden", "true"), ("viewBox", $"{Svg.N(w * 0.12)} {Svg.N(h * 0.5)} {Svg.N(w * 0.76)} {Svg.N(h * 0.52)}"));
+        ItemDrawing.Draw(svg, plan, id, w / 240);
+        foreach (var element in plan.Elements)
+        {
+            ThreadDrawing.Stitched(svg, element, 0.8);
+        }
+
+        return svg.Close().ToString();
+    }
+
+    private static string Told(Plan plan)
+    {
+        var e = plan.Elements[0];
+        return $"{plan.Item.FormName}, {plan.Item.SizeName}, with “{e.Text.ReplaceLineEndings(" ")}”, capitals {Say.Length(e.CapHeightMm)}, {Say.Length(e.BoxMm.Width)} wide.";
+    }
+
+    private static void Field(Svg svg, Plan plan, double px)
+    {
+        var pale = plan.Item.Cloth.Dark ? "#cfd8d0" : "#33473c";
+        svg.Open("g", ("class", "field"), ("tabindex", "-1"));
+        svg.Open("title").Text($"The field: where stitches may lie. {plan.Decision("space.zone")!.Because[0]} 8 mm are kept from hem stitching and 5 mm from the band.").Close();
+        foreach (var ring in plan.Space.FieldMm)
+        {
+            svg.Empty("path", ("d", Svg.Ring(ring)), ("fill", plan.Item.Cloth.Dark ? "#ffffff" : "#fffdf6"), ("fill-opacity", plan.Item.Cloth.Dark ? 0.05 : 0.25), ("stroke", pale), ("stroke-width", px), ("stroke-dasharray", $"{Svg.N(5 * px)} {Svg.N(4 * px)}"));
+        }
+
+        if (plan.Space.FieldMm.Count > 0)
+        {
+            var ring = plan.Space.FieldMm[0];
+            svg.Label("the field", ("x", ring.Min(p => p.X) + (6 * px)), ("y", ring.Min(p => p.Y) + (16 * px)), ("font-size", 12 * px), ("fill", pale), ("class", "drawn-words"));
+        }
+
+        var fold = plan.Space.Landmarks.First(l => l.Id == "centre-fold");
+        svg.Empty("line", ("x1", fold.From.X), ("y1", fold.From.Y), ("x2", fold.To.X), ("y2", fold.To.Y), ("stroke", pale), ("stroke-width", 0.8 * px), ("stroke-dasharray", $"{Svg.N(9 * px)} {Svg.N(5 * px)} {Svg.N(2 * px)} {Svg.N(5 * px)}"), ("opacity", 0.6));
+        svg.Close();
+    }
+
+    /// <summary>Where film is tacked on: 10 mm round the words.</summary>
+    private static void TackLine(Svg svg, Plan plan, double px)
+    {
+        if (plan.Transfer.Method.Id is not ("film-traced" or "tissue"))
+        {
+            return;
+        }
+
+        foreach (var box in plan.Elements.Select(e => e.BoxMm))
+        {
+            svg.Empty("rect", ("x", box.X - 10), ("y", box.Y - 10), ("width", box.Width + 20), ("height", box.Height + 20), ("fill", "#ffffff"), ("fill-opacity", 0.22), ("stroke", "#b0408a"), ("stroke-width", 1.3 * px), ("stroke-dasharray", $"{Svg.N(7 * px)} {Svg.N(3 * px)}"));
+        }
+    }
+
+    private static void Measurements(Svg svg, Plan plan, View view)
+    {
+        var px = view.Px;
+        var element = plan.Elements[0];
+        var hem = plan.Space.Landmarks.First(l => l.Id == "bottom-hem-stitching");
+        var box = element.BoxMm;
+        svg.Open("g", ("class", "measures"));
+
+        // How wide, under the words.
+        var below = box.Y + box.Height + (16 * px);
+        Measure(svg, new Pt(box.X, below), new Pt(box.X + box.Width, below), Say.Length(Math.Round(box.Width)), px);
+
+        // How far up from the hem, beside them.
+        var aside = Math.Min(box.X + box.Width + (34 * px), view.X + view.Width - (40 * px));
+        if (hem.From.Y < view.Y + view.Height)
+        {
+            Measure(svg, new Pt(aside, element.BaselineMm.Y), new Pt(aside, hem.From.Y), Say.Length(Math.Round(hem.From.Y - element.BaselineMm.Y, 1)), px);
+        }
+
+        svg.Close();
+    }
+
+    private static void Measure(Svg svg, Pt a, Pt b, string words, double px)
+    {
+        var level = Math.Abs(a.Y - b.Y) < Math.Abs(a.X - b.X);
+        var (ex, ey) = level ? (0.0, 5 * px) : (5 * px, 0.0);
+        svg.Empty(
+            "path",
+            ("d", $"M{Svg.N(a.X)} {Svg.N(a.Y)}L{Svg.N(b.X)} {Svg.N(b.Y)}M{Svg.N(a.X - ex)} {Svg.N(a.Y - ey)}L{Svg.N(a.X + ex)} {Svg.N(a.Y + ey)}M{Svg.N(b.X - ex)} {Svg.N(b.Y - ey)}L{Svg.N(b.X + ex)} {Svg.N(b.Y + ey)}"),
+            ("stroke", "#b98d1d"), ("stroke-width", 1.4 * px), ("fill", "none"));
+        var middle = Pt.Lerp(a, b, 0.5);
+        var width = (words.Length * 7.4 * px) + (12 * px);
+        svg.Empty("rect", ("x", middle.X - (width / 2)), ("y", middle.Y - (10 * px)), ("width", width), ("height", 20 * px), ("rx", 2 * px), ("fill", Tape));
+        svg.Label(words, ("x", middle.X), ("y", middle.Y + (4.6 * px)), ("font-size", 13 * px), ("text-anchor", "middle"), ("fill", TapeInk), ("class", "drawn-words"));
+    }
+
+    /// <summary>Tapes along the top and left edge of the view, in centimetres from the datum.</summary>
+    private static void Tapes(Svg svg, View view)
+    {
+        var px = view.Px;
+        var wide = 22 * px;
+
+        // The view keeps its shape, so that on a frame of another shape the tape must reach beyond it.
+        const double Beyond = 0.8;
+        var (x0, x1) = (view.X, view.X + (view.Width * (1 + Beyond)));
+        var (y0, y1) = (view.Y, view.Y + (view.Height * (1 + Beyond)));
+        svg.Open("g", ("class", "tape"), ("aria-hidden", "true"));
+        svg.Empty("rect", ("x", x0), ("y", view.Y), ("width", x1 - x0), ("height", wide), ("fill", Tape));
+        svg.Empty("rect", ("x", view.X), ("y", y0), ("width", wide), ("height", y1 - y0), ("fill", Tape));
+        var step = px > 0.9 ? 10 : px > 0.3 ? 5 : 1;
+        var labelEvery = px > 0.9 ? 50 : px > 0.3 ? 20 : 10;
+        var (top, left) = (new System.Text.StringBuilder(), new System.Text.StringBuilder());
+        for (var mm = (int)Math.Floor(x0 / step) * step; mm <= x1; mm += step)
+        {
+            var length = mm % labelEvery == 0 ? 0.62 : mm % 10 == 0 ? 0.4 : 0.22;
+            top.Append(CultureInfo.InvariantCulture, $"M{mm} {Svg.N(view.Y + wide)}v{Svg.N(-wide * length)}");
+            if (mm % labelEvery == 0 && mm > view.X + wide)
+            {
+                svg.Label(Cm(mm), ("x", mm + (2.5 * px)), ("y", view.Y + (12 * px)), ("font-size", 11 * px), ("fill", TapeInk), ("class", "drawn-words"));
+            }
+        }
+
+        for (var mm = (int)Math.Floor(y0 / step) * step; mm <= y1; mm += step)
+        {
+            var length = mm % labelEvery == 0 ? 0.62 : mm % 10 == 0 ? 0.4 : 0.22;
+            left.Append(CultureInfo.InvariantCulture, $"M{Svg.N(view.X + wide)} {mm}h{Svg.N(-wide * length)}");
+            if (mm % labelEvery == 0 && mm > view.Y + (1.6 * wide))
+            {
+                svg.Label(Cm(mm), ("x", view.X + (2.5 * px)), ("y", mm - (2.5 * px)), ("font-size", 11 * px), ("fill", TapeInk), ("class", "drawn-words"));
+            }
+        }
+
+        svg.Empty("path", ("d", top), ("stroke", TapeInk), ("stroke-width", 0.8 * px));
+        svg.Empty("path", ("d", left), ("stroke", TapeInk), ("stroke-width", 0.8 * px));
+        svg.Empty("rect", ("x", view.X), ("y", view.Y), ("width", wide), ("height", wide), ("fill", Tape));
+        svg.Label("cm", ("x", view.X + (wide / 2)), ("y", view.Y + (15 * px)), ("font-size", 10 * px), ("text-anchor", "middle"), ("fill", TapeInk), ("class", "drawn-words"));
+        svg.Close();
+    }
+
+    private static string Cm(int mm) => (mm / 10.0).ToString("0.#", CultureInfo.InvariantCulture);
+}

@@ -1,0 +1,64 @@
+using Dittany.Core.Geometry;
+using Dittany.Core.Hooping;
+using FsCheck.Fluent;
+using FsCheck.Xunit;
+
+namespace Dittany.Core.Tests.Hooping;
+
+public class HoopingTests
+{
+    /// <summary>Never fewer than the bound, never more than one too many against every way to divide the units (exhaustive up to six units).</summary>
+    [Property(MaxTest = 60)]
+    public FsCheck.Property Greedy_stays_near_the_exact_minimum() => Prop.ForAll(
+        FsCheck.Fluent.Arb.From(
+            from count in Gen.Choose(1, 6)
+            from xs in Gen.Choose(0, 220).ListOf(6)
+            from ys in Gen.Choose(0, 90).ListOf(6)
+            select (count, xs, ys)),
+        input =>
+        {
+            var units = Enumerable.Range(0, input.count).Select(i => UnitAt(input.xs[i], input.ys[i])).ToArray();
+            var placed = Core.Hooping.Hooping.Place(units, true, 102, null)!;
+            var least = Enumerable.Range(1, units.Length).First(n => Divisions(units.Length, n).Any(d => d.All(g => Core.Hooping.Hooping.CentreFor(g.Select(u => units[u]).ToArray(), true, 102, null) is not null)));
+            Assert.InRange(placed.Count, least, least + 1);
+            Assert.True(Core.Hooping.Hooping.LowerBound(units, true, 102) <= least);
+            Assert.Equal(Enumerable.Range(0, units.Length), placed.SelectMany(p => p.Units).Order());
+        });
+
+    [Fact]
+    public void A_unit_larger_than_the_ring_has_no_place() =>
+        Assert.Null(Core.Hooping.Hooping.Place([new Unit("W", [new Pt(0, 0), new Pt(90, 0)], 0.4)], true, 102, null));
+
+    /// <summary>The smallest circle round a right triangle has its hypotenuse as diameter (Thales).</summary>
+    [Fact]
+    public void Smallest_circle_of_a_right_triangle()
+    {
+        var circle = Circle.Round([new Pt(0, 0), new Pt(30, 0), new Pt(0, 40)]);
+        Assert.Equal(25, circle.RadiusMm, 9);
+        Assert.Equal(15, circle.Centre.X, 9);
+        Assert.Equal(20, circle.Centre.Y, 9);
+    }
+
+    /// <summary>A ring keeps five millimetres from a bulky hem: the centre stays a ring's radius and that away.</summary>
+    [Fact]
+    public void The_ring_keeps_off_the_hem()
+    {
+        var outline = new Pt[] { new(0, 0), new(500, 0), new(500, 700), new(0, 700) };
+        var hem = new Pt[] { new(0, 690), new(500, 690), new(500, 700), new(0, 700) };
+        var centres = Core.Hooping.Hooping.Clampable(outline, [hem], 102);
+        Assert.Equal(690 - 5 - Core.Materials.Hoops.RingRadiusMm(102), centres.Box.Greatest.Y, 3);
+    }
+
+    private static Unit UnitAt(double x, double y) => new("o", [new Pt(x, y), new Pt(x + 12, y), new Pt(x + 12, y + 15), new Pt(x, y + 15)], 0.4);
+
+    private static IEnumerable<List<List<int>>> Divisions(int items, int groups)
+    {
+        if (items == 0)
+        {
+            return groups == 0 ? [[]] : [];
+        }
+
+        return Divisions(items - 1, groups).SelectMany(d => Enumerable.Range(0, d.Count).Select(g => d.Select((old, i) => i == g ? [.. old, items - 1] : old).ToList()))
+            .Concat(groups > 0 ? Divisions(items - 1, groups - 1).Select(d => d.Append([items - 1]).ToList()) : []);
+    }
+}

@@ -1,0 +1,172 @@
+using System.Globalization;
+using Dittany.Core.Items;
+using Dittany.Core.Planning;
+using Dittany.Core.Telling;
+
+namespace Dittany.Core.Tests.Planning;
+
+public class DecisionTests
+{
+    private static readonly string[] AtTheLeast =
+    [
+        "fabric.kind", "space.place", "words.alphabet", "words.size", "stitch.outline", "stitch.fill", "thread.strands", "thread.colour", "thread.cut-length", "thread.start",
+        "thread.finish", "needle.size", "transfer.method", "transfer.marker", "transfer.stabiliser", "hoop.school", "hoop.size", "order.parts", "finish.press",
+    ];
+
+    [Fact]
+    public void Every_decision_of_the_contract_is_taken()
+    {
+        var ids = Jobs.Plan().Decisions.Select(d => d.Id).ToHashSet(StringComparer.Ordinal);
+        Assert.All(AtTheLeast, id => Assert.Contains(id, ids));
+    }
+
+    [Theory]
+    [InlineData("fabric.kind", "linen")]
+    [InlineData("space.place", "optical-centre")]
+    [InlineData("words.alphabet", "upright-hand")]
+    [InlineData("words.size", "17")]
+    [InlineData("stitch.outline", "backstitch")]
+    [InlineData("thread.strands", "2")]
+    [InlineData("thread.colour", "#2f3f6b")]
+    [InlineData("thread.cut-length", "600")]
+    [InlineData("thread.start", "knot")]
+    [InlineData("thread.finish", "knot-and-weave")]
+    [InlineData("needle.size", "crewel-9")]
+    [InlineData("transfer.method", "hot-iron")]
+    [InlineData("transfer.marker", "chalk")]
+    [InlineData("transfer.stabiliser", "tear-away-behind")]
+    [InlineData("hoop.school", "in-hand")]
+    [InlineData("hoop.size", "152")]
+    [InlineData("order.parts", "last-letter-first")]
+    [InlineData("finish.press", "no-press")]
+    [InlineData("item.size", "45x65")]
+    [InlineData("space.zone", "middle")]
+    public void An_overrule_stands_and_says_what_would_have_been(string id, string choice)
+    {
+        var free = Jobs.Plan().Decision(id)!;
+        var plan = Jobs.Plan(overrules: (id, choice));
+        var decision = plan.Decision(id)!;
+        Assert.True(decision.Overruled);
+        Assert.Equal(choice, decision.ChoiceId);
+        Assert.Equal(free.ChoiceId, decision.WouldHaveBeen);
+        Assert.Contains("your choice", decision.Because[0], StringComparison.Ordinal);
+        Assert.DoesNotContain(decision.Alternatives, a => a.ChoiceId == choice);
+        Assert.DoesNotContain(decision.RuledOut, r => r.ChoiceId == choice);
+        Assert.Empty(plan.SetAside);
+    }
+
+    [Fact]
+    public void An_overrule_moves_what_follows_from_it()
+    {
+        Assert.Equal(2, Jobs.Plan(overrules: ("thread.strands", "2")).Threads[0].Strands);
+        Assert.True(Jobs.Plan(overrules: ("transfer.method", "hot-iron")).Transfer.PrintMirrored);
+        Assert.Empty(Jobs.Plan(overrules: ("hoop.school", "in-hand")).Hooping.Hoops);
+        Assert.Equal(600, Jobs.Plan(overrules: ("thread.cut-length", "600")).Threads[0].CutMm);
+        Assert.True(Jobs.Plan("SS", null, ("thread.cut-length", "600")).Threads[0].Runs < Jobs.Plan("SS", null, ("thread.cut-length", "300")).Threads[0].Runs);
+        Assert.Equal("Juniper".Length - 1, Jobs.Plan(overrules: ("order.parts", "last-letter-first")).Elements[0].Parts[Jobs.Plan(overrules: ("order.parts", "last-letter-first")).Route[0].Part].LetterIndex);
+    }
+
+    /// <summary>Harm is told, not refused: a hot iron on a cloth that bears only one dot (ISO 3758).</summary>
+    [Fact]
+    public void A_harmful_overrule_is_carried_out_with_a_stop()
+    {
+        var job = Jobs.Towel(overrules: ("transfer.method", "hot-iron")) with { Fabric = new StatedFabric("satin") };
+        var plan = Jobs.Plan(job);
+        Assert.Equal("hot-iron", plan.Transfer.Method.Id);
+        Assert.Contains(plan.Cautions, c => c.Severity == Severity.Stop && c.Text.Contains("three dots", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void An_overrule_without_a_subject_is_set_aside()
+    {
+        Assert.Equal(["stitch.fill"], Jobs.Plan(overrules: ("stitch.fill", "satin")).SetAside);
+        Assert.Equal(["hoop.size"], Jobs.Plan(overrules: [("hoop.size", "127"), ("hoop.school", "in-hand")]).SetAside);
+        Assert.Equal(["words.size:other"], Jobs.Plan(overrules: ("words.size:other", "12")).SetAside);
+    }
+
+    /// <summary>Every habit changes the plan in what it says it changes.</summary>
+    [Fact]
+    public void Every_habit_really_changes_the_plan()
+    {
+        foreach (var habit in Habits.All)
+        {
+            var plans = habit.Choices.Select(c => Planner.Make(
+                Jobs.Towel("Seas", w => habit.Id == "size" ? w : w with { CapHeightMm = 11 }), Workshop.Default with { Habits = new Dictionary<string, string>(StringComparer.Ordinal) { [habit.Id] = c.ChoiceId } })).ToArray();
+            var told = plans.Select(p => string.Join('|', p.Decisions.Select(d => d.ChoiceId)) + p.Elements[0].Parts[0].Stitches[1].LengthMm.ToString(CultureInfo.InvariantCulture)).Distinct(StringComparer.Ordinal).Count();
+            Assert.True(told == plans.Length, $"{habit.Id}: {told} plans of {plans.Length}");
+        }
+    }
+
+    /// <summary>Each number a reason tells is the plan's own.</summary>
+    [Fact]
+    public void Numbers_in_reasons_are_the_plans_own()
+    {
+        var plan = Jobs.Plan();
+        var element = plan.Elements[0];
+        var size = string.Join(' ', plan.Decision("words.size")!.Because);
+        Assert.Contains($"{Core.Measures.Say.Length(Math.Round(element.LargestCapHeightMm, 1))}", size, StringComparison.Ordinal);
+        Assert.Contains(Core.Measures.Say.Length(element.LineWidthMm), size, StringComparison.Ordinal);
+        Assert.Contains(Core.Measures.Say.Length(plan.Hooping.Hoops[0].UsableRadiusMm), string.Join(' ', plan.Decision("hoop.size")!.Because), StringComparison.Ordinal);
+        Assert.Contains(Core.Measures.Say.Minutes(plan.Time.HandsOnMinutes), plan.Decision("time.ready")!.Because[0], StringComparison.Ordinal);
+        Assert.Contains($"{plan.Threads[0].Runs} threads", string.Join(' ', plan.Decision("order.parts")!.Because), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_late_piece_says_so_and_what_would_do()
+    {
+        var plan = Jobs.Plan(Jobs.Towel("Fridolin Mooshammer") with { DueOn = Jobs.Monday.AddDays(1) });
+        var ready = plan.Decision("time.ready")!;
+        Assert.Equal("late", ready.ChoiceId);
+        Assert.True(plan.Time.ReadyOn > plan.Today.AddDays(1));
+        Assert.Contains(plan.Cautions, c => c.Text.Contains("will be late", StringComparison.Ordinal));
+        Assert.Contains("would do", ready.WouldChange[0], StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_start_by_day_is_the_last_that_is_in_time()
+    {
+        var due = Jobs.Monday.AddDays(13);
+        var plan = Jobs.Plan(Jobs.Towel() with { DueOn = due });
+        Assert.True(plan.Time.ReadyOn <= due);
+        Assert.True(Jobs.Plan(Jobs.Towel() with { DueOn = due, Today = plan.Time.StartBy!.Value }).Time.ReadyOn <= due);
+        Assert.True(Jobs.Plan(Jobs.Towel() with { DueOn = due, Today = plan.Time.StartBy!.Value.AddDays(1) }).Time.ReadyOn > due);
+    }
+
+    [Theory]
+    [InlineData("tr-TR")]
+    [InlineData("de-DE")]
+    [InlineData("ar-SA")]
+    public void The_same_plan_in_every_culture(string culture)
+    {
+        var here = string.Join('|', Jobs.Plan().Decisions.SelectMany(d => d.Because));
+        var before = CultureInfo.CurrentCulture;
+        try
+        {
+            CultureInfo.CurrentCulture = CultureInfo.CurrentUICulture = new CultureInfo(culture);
+            Assert.Equal(here, string.Join('|', Jobs.Plan().Decisions.SelectMany(d => d.Because)));
+        }
+        finally
+        {
+            CultureInfo.CurrentCulture = before;
+        }
+    }
+
+    /// <summary>Contradictory facts and impossible wishes are told, never a crash.</summary>
+    [Theory]
+    [InlineData("canvas", Core.Materials.Opacity.Sheer, true, 1)]
+    [InlineData("cotton-jersey", Core.Materials.Opacity.Opaque, false, 0)]
+    public void Odd_facts_are_doubted_and_planned_with(string kind, Core.Materials.Opacity opacity, bool lined, double stretch)
+    {
+        var plan = Jobs.Plan(Jobs.Towel() with { Fabric = new StatedFabric(kind, Opacity: opacity, Lined: lined, StretchPercent: stretch) });
+        Assert.Contains(plan.Cautions, c => c.Text.StartsWith("You say", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void What_cannot_fit_is_a_concern()
+    {
+        var plan = Jobs.Plan("Bartholomäus Wetterstein-Hohenlinden", w => w with { CapHeightMm = 60 });
+        var concern = Assert.Single(plan.Elements[0].Concerns, c => c.What == "overflows");
+        Assert.True(concern.ByMm > 100);
+        Assert.NotEmpty(concern.Remedies);
+    }
+}

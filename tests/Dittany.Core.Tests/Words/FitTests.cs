@@ -1,0 +1,87 @@
+using Dittany.Core.Geometry;
+using Dittany.Core.Words;
+using FsCheck.Fluent;
+using FsCheck.Xunit;
+
+namespace Dittany.Core.Tests.Words;
+
+public class FitTests
+{
+    private static readonly Pt[] Square = [new(-0.5, -0.5), new(0.5, -0.5), new(0.5, 0.5), new(-0.5, 0.5), new(-0.5, -0.5)];
+
+    /// <summary>A square about the middle of a field of 100 × 60 grows to 60, by hand.</summary>
+    [Fact]
+    public void A_square_grows_to_the_nearer_edge() =>
+        Assert.Equal(60, Fit.LargestCapMm(Region.Rectangle(0, 0, 100, 60), new Pt(50, 30), [Square]), 6);
+
+    /// <summary>With a button of 6 mm radius 10 mm from the anchor, a square outline first meets it, then passes round it: fitting is not monotone.</summary>
+    [Fact]
+    public void A_button_inside_the_letter_is_passed_by()
+    {
+        var button = Region.Of(Enumerable.Range(0, 64).Select(i => new Pt(50 + (6 * Math.Cos(i * Math.PI / 32)), 40 + (6 * Math.Sin(i * Math.PI / 32)))).ToArray());
+        var field = Region.Rectangle(0, 0, 100, 60).Without(button);
+        Assert.Equal(60, Fit.LargestCapMm(field, new Pt(50, 30), [Square]), 6);
+
+        var lines = new[] { Square, new Pt[] { new(-0.01, 0.1), new(0.01, 0.1) } };
+        var largest = Fit.LargestCapMm(field, new Pt(50, 30), lines);
+        Assert.True(Fit.OverflowMm(field, new Pt(50, 30), lines, largest * 0.999) == 0);
+    }
+
+    [Fact]
+    public void Nothing_fits_in_nothing()
+    {
+        Assert.Equal(0, Fit.LargestCapMm(Region.Empty, default, [Square]));
+        Assert.Equal(0, Fit.LargestCapMm(Region.Rectangle(0, 0, 10, 10), new Pt(40, 40), [Square]));
+    }
+
+    /// <summary>Against a scan by brute force: random polygons with a hole, random anchors.</summary>
+    [Property(MaxTest = 150)]
+    public FsCheck.Property The_sweep_agrees_with_a_scan() => Prop.ForAll(
+        FsCheck.Fluent.Arb.From(
+            from corners in Gen.Choose(4, 9)
+            from radii in Gen.Choose(30, 90).ListOf(9)
+            from x in Gen.Choose(-15, 15)
+            from y in Gen.Choose(-15, 15)
+            from hole in Gen.Choose(0, 40)
+            select (corners, radii, x, y, hole)),
+        input =>
+        {
+            var ring = Enumerable.Range(0, input.corners).Select(i => new Pt(
+                input.radii[i] * Math.Cos(2 * Math.PI * i / input.corners), input.radii[i] * Math.Sin(2 * Math.PI * i / input.corners))).ToArray();
+            var field = Region.Of(ring);
+            if (input.hole > 8)
+            {
+                field = field.Without(Region.Rectangle(input.hole, -3, 5, 6));
+            }
+
+            var lines = UprightHand.Alphabet.Find("S")!.Lines.Select(l => (IReadOnlyList<Pt>)l.Select(p => new Pt((p.X - 30) / 100, (50 - p.Y) / 100)).ToArray()).ToArray();
+            var anchor = new Pt(input.x, input.y);
+            var largest = Fit.LargestCapMm(field, anchor, lines);
+            if (largest > 1)
+            {
+                Assert.Equal(0, Fit.OverflowMm(field, anchor, lines, largest * 0.9999), 6);
+            }
+
+            for (var cap = largest * 1.005; cap < 250; cap += 0.7)
+            {
+                var grown = lines[0].Select(p => anchor + (p * cap)).ToArray();
+                Assert.True(grown.Any(p => !field.Holds(p)) || field.Rings.Any(r => Crosses(grown, r)), $"fits at {cap}, and {largest} was said to be the largest");
+            }
+        });
+
+    private static bool Crosses(Pt[] line, IReadOnlyList<Pt> ring)
+    {
+        for (var i = 1; i < line.Length; i++)
+        {
+            for (var e = 0; e < ring.Count; e++)
+            {
+                if (Polyline.Cross(line[i - 1], line[i], ring[e], ring[(e + 1) % ring.Count]))
+                {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,175 @@
+using System.Net;
+using System.Text;
+using System.Text.Json;
+using Dittany.Web.Tests.Setup;
+
+namespace Dittany.Web.Tests.Api;
+
+public sealed class DoorTests : IDisposable
+{
+    private const string Zoe = """{"schema":"dittany.job/1","today":"2027-03-01","item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"Zoë"}]}""";
+    private readonly Site _site = new();
+    private readonly HttpClient _door;
+
+    public DoorTests() => _door = _site.Start();
+
+    public void Dispose() => _site.Dispose();
+
+    [Fact]
+    public async Task A_job_comes_in_and_its_plan_goes_out()
+    {
+        var plan = await Post(Zoe);
+        Assert.Equal("dittany.plan/1", plan.GetProperty("schema").GetString());
+        Assert.Equal("2027-03-01", plan.GetProperty("today").GetString());
+        var element = plan.GetProperty("elements")[0];
+        Assert.Equal("Zoë", element.GetProperty("text").GetString());
+        Assert.True(element.GetProperty("legibility").GetProperty("reads").GetBoolean());
+        var stitches = element.GetProperty("parts").EnumerateArray().Sum(p => p.GetProperty("stitches").GetArrayLength());
+        Assert.Equal(stitches, plan.GetProperty("route").GetArrayLength());
+    }
+
+    [Fact]
+    public async Task The_same_input_gives_the_same_bytes()
+    {
+        var one = await (await _door.PostAsync("/api/plan", Site.Json(Zoe))).Content.ReadAsByteArrayAsync();
+        var two = await (await _door.PostAsync("/api/plan", Site.Json(Zoe))).Content.ReadAsByteArrayAsync();
+        Assert.Equal(one, two);
+    }
+
+    [Fact]
+    public async Task Today_is_filled_in_where_it_is_left_out()
+    {
+        var plan = await Post(Zoe.Replace("\"today\":\"2027-03-01\",", string.Empty, StringComparison.Ordinal));
+        Assert.InRange(DateOnly.Parse(plan.GetProperty("today").GetString()!, System.Globalization.CultureInfo.InvariantCulture), DateOnly.FromDateTime(DateTime.Today.AddDays(-1)), DateOnly.FromDateTime(DateTime.Today.AddDays(1)));
+    }
+
+    [Theory]
+    [InlineData("nonsense", "#")]
+    [InlineData("[]", "#")]
+    [InlineData("{}", "#/item")]
+    [InlineData("""{"item":{"form":"tea-towel"}}""", "#/elements")]
+    [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"a","sise":3}]}""", "#/elements/0/sise")]
+    [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"a","text":"b"}]}""", "#/elements/0/text")]
+    [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"a","capHeightMm":"12"}]}""", "#/elements/0/capHeightMm")]
+    [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"a","capHeightMm":1e999}]}""", "#/elements/0/capHeightMm")]
+    [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"a","capHeightMm":301}]}""", "#/elements/0/capHeightMm")]
+    [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"a","strands":2.5}]}""", "#/elements/0/strands")]
+    [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"a\ud800"}]}""", "#/elements/0/text")]
+    [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"a\u202eb"}]}""", "#/elements/0/text")]
+    [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"a\u0007"}]}""", "#/elements/0/text")]
+    [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"motif","motif":"leaf-sprig"}]}""", "#/elements/0/motif")]
+    [InlineData("""{"item":{"form":"napkin"},"elements":[{"kind":"text","text":"a"}]}""", "#/item/form")]
+    [InlineData("""{"item":{"form":"tea-towel","fabric":{"opacity":"foggy"}},"elements":[{"kind":"text","text":"a"}]}""", "#/item/fabric/opacity")]
+    [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"a"}],"overrules":{"hoop.size":true}}""", "#/overrules/hoop.size")]
+    [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"a"}],"habits":{"hold":"tongs"}}""", "#/habits/hold")]
+    [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"a"}],"habits":{"mood":"good"}}""", "#/habits/mood")]
+    [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"a"}],"stash":{"hoopsMm":[3]}}""", "#/stash/hoopsMm/0")]
+    [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"a"}],"dueOn":"soon"}""", "#/dueOn")]
+    [InlineData("""{"schema":"dittany.job/2","item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"a"}]}""", "#/schema")]
+    [InlineData("""{"item":{"form":"tea-towel","measuredMm":{"width":500}},"elements":[{"kind":"text","text":"a"}]}""", "#/item/measuredMm")]
+    public async Task Senseless_jobs_are_problems_with_a_pointer(string json, string pointer)
+    {
+        var answer = await _door.PostAsync("/api/plan", Site.Json(json));
+        Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
+        Assert.Equal("application/problem+json", answer.Content.Headers.ContentType!.MediaType);
+        var errors = (await Site.Read(answer)).GetProperty("errors").EnumerateArray().ToArray();
+        var error = Assert.Single(errors, e => e.GetProperty("pointer").GetString() == pointer);
+        Assert.NotEmpty(error.GetProperty("detail").GetString()!);
+        Assert.NotEmpty(error.GetProperty("try").GetString()!);
+    }
+
+    [Fact]
+    public async Task All_faults_come_at_once()
+    {
+        var answer = await _door.PostAsync("/api/plan", Site.Json("""{"item":{"form":"tea-towel","size":"9"},"zone":5,"colour":"red","elements":[{"kind":"text","text":"日","strands":9}]}"""));
+        var pointers = (await Site.Read(answer)).GetProperty("errors").EnumerateArray().Select(e => e.GetProperty("pointer").GetString()).ToArray();
+        Assert.Equal(["#/colour", "#/elements/0/strands", "#/elements/0/text", "#/item/size", "#/zone"], pointers.Order(StringComparer.Ordinal));
+    }
+
+    [Fact]
+    public async Task Only_json_of_bounded_size_and_depth_is_taken()
+    {
+        Assert.Equal(HttpStatusCode.UnsupportedMediaType, (await _door.PostAsync("/api/plan", new StringContent(Zoe, Encoding.UTF8, "text/plain"))).StatusCode);
+        Assert.Equal(HttpStatusCode.RequestEntityTooLarge, (await _door.PostAsync("/api/plan", Site.Json(new string(' ', 1024 * 1024 + 1)))).StatusCode);
+        var deep = string.Concat(Enumerable.Repeat("[", 17)) + string.Concat(Enumerable.Repeat("]", 17));
+        Assert.Contains("deeper than 16", await (await _door.PostAsync("/api/plan", Site.Json(deep))).Content.ReadAsStringAsync(), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task What_does_not_fit_is_a_plan_with_a_concern()
+    {
+        var plan = await Post(Zoe.Replace("\"text\":\"Zoë\"", "\"text\":\"Zoë\",\"capHeightMm\":90", StringComparison.Ordinal));
+        Assert.Equal("overflows", plan.GetProperty("elements")[0].GetProperty("concerns")[0].GetProperty("what").GetString());
+    }
+
+    [Fact]
+    public async Task Overrules_may_be_numbers()
+    {
+        var plan = await Post(Zoe[..^1] + ",\"overrules\":{\"thread.cut-length\":600,\"hoop.size\":127,\"stitch.fill\":\"satin\"}}");
+        Assert.Equal(600, plan.GetProperty("threads")[0].GetProperty("cutMm").GetDouble());
+        Assert.Equal(127, plan.GetProperty("hooping").GetProperty("hoops")[0].GetProperty("hoopMm").GetDouble());
+        Assert.Equal("stitch.fill", plan.GetProperty("setAside")[0].GetString());
+    }
+
+    [Fact]
+    public async Task Workshop_and_habits_come_from_the_body()
+    {
+        var plan = await Post(Zoe[..^1] + ",\"workshop\":{\"skill\":\"learner\",\"equipment\":[\"light-box\",\"laser\"]},\"habits\":{\"hold\":\"in-hand\"},\"stash\":{\"hoopsMm\":[102]}}");
+        Assert.Equal("light-trace", plan.GetProperty("transfer").GetProperty("method").GetString());
+        Assert.Equal("in-hand", plan.GetProperty("hooping").GetProperty("school").GetString());
+        Assert.True(plan.GetProperty("time").GetProperty("handsOnMinutes").GetDouble() > (await Post(Zoe)).GetProperty("time").GetProperty("handsOnMinutes").GetDouble());
+    }
+
+    [Theory]
+    [InlineData("forms", "tea-towel")]
+    [InlineData("alphabets", "upright-hand")]
+    [InlineData("stitches", "backstitch")]
+    [InlineData("transfers", "hot-iron")]
+    [InlineData("habits", "stitch-length")]
+    public async Task Lists_tell_what_may_be_named(string list, string id)
+    {
+        var rows = await Site.Read(await _door.GetAsync($"/api/{list}"));
+        Assert.Contains(rows.EnumerateArray(), r => r.GetProperty("id").GetString() == id && r.GetProperty("name").GetString()!.Length > 0);
+    }
+
+    [Fact]
+    public async Task No_motifs_yet() => Assert.Equal(0, (await Site.Read(await _door.GetAsync("/api/motifs"))).GetArrayLength());
+
+    /// <summary>Every member the plan schema requires is in a real plan, all the way down, and of the type it says.</summary>
+    [Fact]
+    public async Task A_plan_keeps_its_schema()
+    {
+        var schema = await Site.Read(await _door.GetAsync("/api/schemas/plan"));
+        SchemaCheck.Holds(schema, await Post(Zoe), "#");
+        var job = await Site.Read(await _door.GetAsync("/api/schemas/job"));
+        using var zoe = JsonDocument.Parse(Zoe);
+        SchemaCheck.Holds(job, zoe.RootElement, "#");
+    }
+
+    [Fact]
+    public async Task Every_answer_carries_the_policy()
+    {
+        foreach (var path in new[] { "/", "/new", "/api/forms", "/nothing-here", "/css/dittany.css" })
+        {
+            var answer = await _door.GetAsync(path);
+            var policy = Assert.Single(answer.Headers.GetValues("Content-Security-Policy"));
+            Assert.Contains("default-src 'none'", policy, StringComparison.Ordinal);
+            Assert.DoesNotContain("unsafe", policy, StringComparison.Ordinal);
+        }
+    }
+
+    [Fact]
+    public async Task Another_host_name_is_refused()
+    {
+        using var request = new HttpRequestMessage(HttpMethod.Get, "/");
+        request.Headers.Host = "evil.example";
+        Assert.Equal(HttpStatusCode.BadRequest, (await _door.SendAsync(request)).StatusCode);
+    }
+
+    private async Task<JsonElement> Post(string json)
+    {
+        var answer = await _door.PostAsync("/api/plan", Site.Json(json));
+        Assert.True(answer.IsSuccessStatusCode, await answer.Content.ReadAsStringAsync());
+        return await Site.Read(answer);
+    }
+}

@@ -1,0 +1,129 @@
+using System.Xml.Linq;
+using Dittany.Core.Materials;
+using Dittany.Core.Planning;
+using Dittany.Formats.Template;
+using SkiaSharp;
+using UglyToad.PdfPig;
+using UglyToad.PdfPig.Graphics;
+
+namespace Dittany.Web.Tests.Template;
+
+public class TemplateTests
+{
+    private static readonly DateOnly Monday = new(2027, 3, 1);
+
+    /// <summary>The check line is read back from the file: a PDF point is 1/72 in (ISO 32000), an inch 25.4 mm.</summary>
+    [Theory]
+    [InlineData("a4", null)]
+    [InlineData("letter", null)]
+    [InlineData("a4", 120.0)]
+    public void The_check_line_measures_100_mm_in_the_file(string paper, double? cap)
+    {
+        using var pdf = PdfDocument.Open(TemplatePdf.Write(SheetOf(paper, cap)));
+        foreach (var page in pdf.GetPages())
+        {
+            var lines = page.Paths.SelectMany(p => p).SelectMany(s => s.Commands).OfType<PdfSubpath.Line>()
+                .Where(l => Math.Abs(l.From.Y - l.To.Y) < 0.01)
+                .Select(l => Math.Abs(l.From.X - l.To.X) / 72 * 25.4)
+                .ToArray();
+            Assert.Contains(lines, length => Math.Abs(length - 100) <= 0.1);
+            Assert.Contains("Check line: 100 mm", page.Text, StringComparison.Ordinal);
+        }
+    }
+
+    /// <summary>The same from pixels: the page drawn at 20 dots a millimetre, the solid line's dark pixels counted.</summary>
+    [Fact]
+    public void The_check_line_measures_100_mm_in_pixels()
+    {
+        const double DotsPerMm = 20;
+        var svg = XDocument.Parse(TemplateSvg.Write(SheetOf("a4", null)));
+        var line = svg.Descendants().Single(e => e.Attribute("class")?.Value == "check-line");
+        using var bitmap = new SKBitmap(2600, 40);
+        using var canvas = new SKCanvas(bitmap);
+        canvas.Clear(SKColors.White);
+        canvas.Scale((float)DotsPerMm);
+        using var pen = new SKPaint { Color = SKColors.Black, StrokeWidth = 0.35f, IsStroke = true };
+        canvas.DrawLine((float)N(line, "x1"), 1, (float)N(line, "x2"), 1, pen);
+        var dark = Enumerable.Range(0, bitmap.Width).Count(x => bitmap.GetPixel(x, 20).Red < 128);
+        Assert.InRange(dark / DotsPerMm, 99.9, 100.1);
+
+        // The picture's unit is the millimetre: its size in mm is its size in units.
+        var box = svg.Root!.Attribute("viewBox")!.Value.Split(' ');
+        Assert.Equal($"{box[2]}mm", svg.Root.Attribute("width")!.Value);
+        Assert.Equal($"{box[3]}mm", svg.Root.Attribute("height")!.Value);
+    }
+
+    /// <summary>Mirrored exactly when the proof says so, saying so in words: every point changes sides about the middle.</summary>
+    [Fact]
+    public void A_hot_iron_sheet_is_mirrored_and_says_so()
+    {
+        var plain = SheetOf("a4", null);
+        var turned = SheetOf("a4", null, ("transfer.method", "hot-iron"));
+        Assert.False(plain.Mirrored);
+        Assert.True(turned.Mirrored);
+        Assert.Contains("MIRRORED", turned.MirrorWords, StringComparison.Ordinal);
+        Assert.Contains("Not mirrored", plain.MirrorWords, StringComparison.Ordinal);
+        for (var i = 0; i < plain.Lines.Count; i++)
+        {
+            for (var k = 0; k < plain.Lines[i].PointsMm.Count; k++)
+            {
+                Assert.Equal(plain.WidthMm - plain.Lines[i].PointsMm[k].X, turned.Lines[i].PointsMm[k].X, 6);
+                Assert.Equal(plain.Lines[i].PointsMm[k].Y, turned.Lines[i].PointsMm[k].Y, 6);
+            }
+        }
+
+        using var pdf = PdfDocument.Open(TemplatePdf.Write(turned));
+        Assert.Contains("MIRRORED", pdf.GetPage(1).Text, StringComparison.Ordinal);
+    }
+
+    /// <summary>The lines on paper are as wide as the words on the towel.</summary>
+    [Fact]
+    public void The_words_are_one_to_one()
+    {
+        var job = JobOf(null);
+        var plan = Planner.Make(job, Workshop.Default);
+        var element = plan.Elements[0];
+        using var pdf = PdfDocument.Open(TemplatePdf.Write(TemplateSheet.Of(plan, Papers.A4)));
+        var page = pdf.GetPage(1);
+        Assert.Equal(plan.Elements.SelectMany(e => e.Parts).Count(), TemplateSheet.Of(plan, Papers.A4).Lines.Count);
+        var xs = page.Paths.SelectMany(p => p).Where(s => s.Commands.OfType<PdfSubpath.Line>().Count() > 12).SelectMany(s => s.Commands.OfType<PdfSubpath.Line>()).SelectMany(l => new[] { l.From.X, l.To.X }).ToArray();
+        var round = element.Parts.Where(p => p.LineMm.Count > 14).SelectMany(p => p.LineMm).Select(p => p.X).ToArray();
+        Assert.InRange((xs.Max() - xs.Min()) / 72 * 25.4, round.Max() - round.Min() - 0.1, round.Max() - round.Min() + 0.1);
+    }
+
+    /// <summary>A design larger than a page is tiled: the tiles cover it, neighbours share their overlap, the plan counts the same sheets.</summary>
+    [Fact]
+    public void A_large_design_is_tiled_with_overlap()
+    {
+        var plan = Planner.Make(JobOf(120), Workshop.Default);
+        var sheet = TemplateSheet.Of(plan, Papers.A4);
+        Assert.True(sheet.Tiles.Count > 1);
+        Assert.Equal(plan.Transfer.Sheets, sheet.Tiles.Count);
+        using var pdf = PdfDocument.Open(TemplatePdf.Write(sheet));
+        Assert.Equal(sheet.Tiles.Count, pdf.NumberOfPages);
+        foreach (var p in sheet.Lines.SelectMany(l => l.PointsMm))
+        {
+            Assert.Contains(sheet.Tiles, t => p.X >= t.XMm && p.X <= t.XMm + t.WidthMm && p.Y >= t.YMm && p.Y <= t.YMm + t.HeightMm);
+        }
+
+        var (left, right) = (sheet.Tiles.First(t => t.Column == 0), sheet.Tiles.First(t => t.Column == 1));
+        Assert.Equal(Core.Transfer.Sheet.OverlapMm, left.XMm + left.WidthMm - right.XMm, 6);
+    }
+
+    [Fact]
+    public void Script_in_the_words_is_text()
+    {
+        var job = JobOf(null) with { Title = "<script>alert(1)</script>\"'&" };
+        var svg = TemplateSvg.Write(TemplateSheet.Of(Planner.Make(job, Workshop.Default), Papers.A4));
+        Assert.DoesNotContain("<script", svg, StringComparison.OrdinalIgnoreCase);
+        Assert.Equal("<script>alert(1)</script>\"'&", XDocument.Parse(svg).Root!.Elements().First(e => e.Name.LocalName == "title").Value);
+    }
+
+    private static double N(XElement e, string name) => double.Parse(e.Attribute(name)!.Value, System.Globalization.CultureInfo.InvariantCulture);
+
+    private static Job JobOf(double? cap, params (string Id, string Choice)[] overrules) => new(
+        "tea-towel", [new WordingAsked("name", "Bread & Salt", CapHeightMm: cap)], Monday, Overrules: overrules.ToDictionary(o => o.Id, o => o.Choice, StringComparer.Ordinal));
+
+    private static TemplateSheet SheetOf(string paper, double? cap, params (string Id, string Choice)[] overrules) =>
+        TemplateSheet.Of(Planner.Make(JobOf(cap, overrules), Workshop.Default), Papers.Find(paper)!);
+}
