@@ -92,9 +92,12 @@ static string ContentRoot()
     var here = new DirectoryInfo(AppContext.BaseDirectory);
     for (var at = here; at is not null; at = at.Parent)
     {
-        if (File.Exists(Path.Combine(at.FullName, "Dittany.Web.csproj")))
+        foreach (var folder in new[] { at.FullName, Path.Combine(at.FullName, "src", "Dittany.Web") })
         {
-            return at.FullName;
+            if (File.Exists(Path.Combine(folder, "Dittany.Web.csproj")))
+            {
+                return folder;
+            }
         }
     }
 

@@ -4,7 +4,7 @@ using Dittany.Core.Planning;
 using Dittany.Formats.Template;
 using SkiaSharp;
 using UglyToad.PdfPig;
-using UglyToad.PdfPig.Graphics;
+using UglyToad.PdfPig.Core;
 
 namespace Dittany.Web.Tests.Template;
 

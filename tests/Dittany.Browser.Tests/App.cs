@@ -1,0 +1,119 @@
+using System.Diagnostics;
+using System.Globalization;
+using System.Net;
+using System.Net.Sockets;
+using OpenQA.Selenium;
+using OpenQA.Selenium.Chrome;
+
+namespace Dittany.Browser.Tests;
+
+/// <summary>The real program with its made-up pieces, and browsers to look at it with.</summary>
+public sealed class App : IAsyncLifetime
+{
+    private readonly string _folder = Directory.CreateTempSubdirectory("dittany-browser-").FullName;
+    private readonly List<IDisposable> _open = [];
+    private Process? _program;
+
+    public string Url { get; private set; } = string.Empty;
+
+    public async Task InitializeAsync()
+    {
+        var port = FreePort();
+        Url = $"http://localhost:{port.ToString(CultureInfo.InvariantCulture)}";
+        var start = new ProcessStartInfo("dotnet", [typeof(Program).Assembly.Location, "--demo"]) { RedirectStandardOutput = true, UseShellExecute = false };
+        start.Environment["DITTANY_DATA"] = _folder;
+        start.Environment["DITTANY_PORT"] = port.ToString(CultureInfo.InvariantCulture);
+        _program = Process.Start(start)!;
+        _program.OutputDataReceived += (_, _) => { };
+        _program.BeginOutputReadLine();
+        using var client = new HttpClient();
+        using var limit = new CancellationTokenSource(TimeSpan.FromSeconds(60));
+        using var beat = new PeriodicTimer(TimeSpan.FromMilliseconds(50));
+        while (true)
+        {
+            try
+            {
+                if ((await client.GetAsync(new Uri($"{Url}/new"), limit.Token)).IsSuccessStatusCode)
+                {
+                    return;
+                }
+            }
+            catch (HttpRequestException)
+            {
+                await beat.WaitForNextTickAsync(limit.Token);
+            }
+        }
+    }
+
+    public Task DisposeAsync()
+    {
+        foreach (var browser in _open)
+        {
+            browser.Dispose();
+        }
+
+        _program?.Kill();
+        _program?.Dispose();
+        return Task.CompletedTask;
+    }
+
+    /// <summary>A fresh browser with a viewport of exactly this size.</summary>
+    public ChromeDriver Browser(int width = 1280, int height = 800, bool scripts = true)
+    {
+        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        options.AddArguments(
+            "--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync",
+            "--hide-scrollbars", "--disable-dev-shm-usage", $"--user-data-dir={Directory.CreateTempSubdirectory("dittany-profile-").FullName}");
+        options.SetLoggingPreference(LogType.Browser, LogLevel.All);
+        if (!scripts)
+        {
+            options.AddUserProfilePreference("profile.managed_default_content_settings.javascript", 2);
+        }
+
+        var driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options, TimeSpan.FromSeconds(60));
+        _open.Add(driver);
+        driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?>(StringComparer.Ordinal)
+        {
+            ["width"] = width,
+            ["height"] = height,
+            ["deviceScaleFactor"] = 1,
+            ["mobile"] = false,
+        });
+        return driver;
+    }
+
+    /// <summary>Waits until something holds; a page that changes under the question is asked again.</summary>
+    public static void Until(Func<bool> condition, string what)
+    {
+        var limit = Stopwatch.StartNew();
+        while (limit.Elapsed < TimeSpan.FromSeconds(20))
+        {
+            try
+            {
+                if (condition())
+                {
+                    return;
+                }
+            }
+            catch (WebDriverException)
+            {
+                // Not there yet, or just replaced: ask again.
+            }
+
+            Thread.Yield();
+        }
+
+        Assert.Fail($"It never came about that {what}.");
+    }
+
+    private static int FreePort()
+    {
+        using var listener = new TcpListener(IPAddress.Loopback, 0);
+        listener.Start();
+        return ((IPEndPoint)listener.LocalEndpoint).Port;
+    }
+}
+
+/// <summary>All browser tests share one program.</summary>
+[CollectionDefinition("app")]
+public sealed class AppCollection : ICollectionFixture<App>;

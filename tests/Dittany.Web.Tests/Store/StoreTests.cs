@@ -1,0 +1,190 @@
+using Dittany.Core.Planning;
+using Dittany.Store;
+using Microsoft.EntityFrameworkCore;
+
+namespace Dittany.Web.Tests.Store;
+
+public sealed class StoreTests : IDisposable
+{
+    private readonly string _path = Directory.CreateTempSubdirectory("dittany-store-").FullName;
+    private readonly Clock _clock = new();
+    private DataFolder _folder;
+
+    public StoreTests()
+    {
+        _folder = DataFolder.Open(_path);
+        using var db = Db();
+        _folder.Migrate(db);
+    }
+
+    public void Dispose() => _folder.Dispose();
+
+    [Fact]
+    public async Task Every_change_is_a_revision_and_undo_only_moves_the_head()
+    {
+        var id = await Store().Create(Towel(), "New piece");
+        await Change(id, 1, "capHeightMm", "14");
+        var second = await Change(id, 2, "strands", "2");
+        Assert.Equal(3, second.Piece!.Head);
+        var undone = await Store().Undo(id);
+        Assert.Equal((2, true, true), (undone!.Head, undone.CanUndo, undone.CanRedo));
+        Assert.Null(undone.Job.Elements[0].Strands);
+        Assert.Equal(14, undone.Job.Elements[0].CapHeightMm);
+
+        // After a restart too.
+        Restart();
+        Assert.Equal(2, (await Store().Redo(id))!.Job.Elements[0].Strands);
+        await Store().Undo(id);
+        await Store().Undo(id);
+        var first = await Store().Undo(id);
+        Assert.Equal((1, false), (first!.Head, first.CanUndo));
+        await using var db = Db();
+        Assert.Equal(3, await db.Revisions.CountAsync());
+    }
+
+    [Fact]
+    public async Task A_change_after_undo_grows_a_new_branch_and_loses_nothing()
+    {
+        var id = await Store().Create(Towel(), "New piece");
+        await Change(id, 1, "capHeightMm", "14");
+        await Store().Undo(id);
+        await Change(id, 1, "capHeightMm", "18");
+        Assert.False((await Store().Find(id))!.CanRedo);
+        await Store().Undo(id);
+        Assert.Equal(18, (await Store().Redo(id))!.Job.Elements[0].CapHeightMm);
+        await using var db = Db();
+        Assert.Equal(3, await db.Revisions.CountAsync());
+    }
+
+    [Fact]
+    public async Task Two_tabs_keep_both_changes_of_different_members()
+    {
+        var id = await Store().Create(Towel(), "New piece");
+        await Change(id, 1, "capHeightMm", "14");
+        var other = await Change(id, 1, "strands", "2");
+        Assert.Equal(14, other.Piece!.Job.Elements[0].CapHeightMm);
+        Assert.Equal(2, other.Piece.Job.Elements[0].Strands);
+    }
+
+    [Fact]
+    public async Task Two_tabs_on_the_same_member_conflict_with_both_values()
+    {
+        var id = await Store().Create(Towel(), "New piece");
+        await Change(id, 1, "capHeightMm", "14");
+        var conflict = (await Change(id, 1, "capHeightMm", "18")).Conflict!;
+        Assert.Equal(("14", "18"), (conflict.Theirs, conflict.Yours));
+        Assert.Equal(2, (await Store().Find(id))!.Head);
+
+        // The same value in both is no conflict.
+        Assert.NotNull((await Change(id, 1, "capHeightMm", "14")).Piece);
+    }
+
+    [Fact]
+    public async Task Faults_store_nothing()
+    {
+        var id = await Store().Create(Towel(), "New piece");
+        Assert.Equal("#/elements/0/capHeightMm", Assert.Single((await Change(id, 1, "capHeightMm", "900")).Faults!).Pointer);
+        Assert.Equal("#/elements/0/text", Assert.Single((await Change(id, 1, "text", "日")).Faults!).Pointer);
+        Assert.Equal(1, (await Store().Find(id))!.Head);
+    }
+
+    [Fact]
+    public async Task Quick_nudges_undo_as_one_and_slow_ones_do_not()
+    {
+        var id = await Store().Create(Towel(), "New piece");
+        await Nudge(id, 1, "250,600");
+        _clock.Now += TimeSpan.FromMilliseconds(200);
+        await Nudge(id, 2, "251,600");
+        _clock.Now += TimeSpan.FromMilliseconds(249);
+        await Nudge(id, 3, "252,600");
+        _clock.Now += TimeSpan.FromMilliseconds(400);
+        await Nudge(id, 4, "253,600");
+        Assert.Equal(252, (await Store().Undo(id))!.Job.Elements[0].CentreMm!.Value.X);
+        Assert.Null((await Store().Undo(id))!.Job.Elements[0].CentreMm);
+    }
+
+    [Fact]
+    public async Task The_workshop_has_revisions_of_its_own()
+    {
+        Assert.Equal(60, (await Shop().Current()).MinutesPerEvening);
+        var changed = Workshop.Default with { MinutesPerEvening = 90, Habits = new Dictionary<string, string>(StringComparer.Ordinal) { ["hold"] = "in-hand" } };
+        await Shop().Save(changed, "Longer evenings");
+        await Shop().Save(changed with { EveningsPerWeek = 2 }, "Fewer evenings");
+        Restart();
+        Assert.Equal((2, 90.0, "in-hand"), ((await Shop().Current()).EveningsPerWeek, (await Shop().Current()).MinutesPerEvening, (await Shop().Current()).Habit("hold")));
+        await Shop().Undo();
+        Assert.Equal(5, (await Shop().Current()).EveningsPerWeek);
+        await Shop().Undo();
+        Assert.Equal(60, (await Shop().Current()).MinutesPerEvening);
+    }
+
+    [Fact]
+    public async Task A_plan_is_kept_as_printed_once()
+    {
+        var id = await Store().Create(Towel(), "New piece");
+        await Store().KeepPrinted(id, 1, "hash", "{}"u8.ToArray());
+        await Store().KeepPrinted(id, 1, "hash", "{\"other\":1}"u8.ToArray());
+        Assert.Equal("{}", Assert.Single(await Store().Printed(id)).PlanJson);
+    }
+
+    [Fact]
+    public void One_program_a_data_folder()
+    {
+        var refused = Assert.Throws<DataFolderException>(() => DataFolder.Open(_path));
+        Assert.Contains("in use", refused.Message, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void The_demonstration_refuses_a_folder_it_did_not_make()
+    {
+        _folder.Dispose();
+        var refused = Assert.Throws<DataFolderException>(() => DataFolder.Open(_path, demo: true));
+        Assert.Contains("not the demonstration's", refused.Message, StringComparison.Ordinal);
+        _folder = DataFolder.Open(_path);
+    }
+
+    [Fact]
+    public async Task The_database_syncs_fully_and_keeps_foreign_keys()
+    {
+        await using var db = Db();
+        await db.Database.OpenConnectionAsync();
+        Assert.Equal("wal", await Scalar(db, "PRAGMA journal_mode"));
+        Assert.Equal("2", await Scalar(db, "PRAGMA synchronous"));
+        Assert.Equal("1", await Scalar(db, "PRAGMA foreign_keys"));
+    }
+
+    private static async Task<string?> Scalar(DittanyDb db, string sql)
+    {
+        await using var command = db.Database.GetDbConnection().CreateCommand();
+#pragma warning disable CA2100 // The statements are this file's own.
+        command.CommandText = sql;
+#pragma warning restore CA2100
+        return (await command.ExecuteScalarAsync())?.ToString();
+    }
+
+    private static Job Towel() => new("tea-towel", [new WordingAsked("name", "Mimi")], new DateOnly(2027, 3, 1));
+
+    private async Task<Changed> Change(int id, int from, string member, string value) => (await Store().Change(id, from, new Change(member, value, "test"), Workshop.Default))!;
+
+    private async Task Nudge(int id, int from, string centre) => Assert.NotNull((await Store().Change(id, from, new Change("centreMm", centre, "test"), Workshop.Default, nudge: true))!.Piece);
+
+    private PieceStore Store() => new(Db(), _clock);
+
+    private WorkshopStore Shop() => new(Db(), _clock);
+
+    private DittanyDb Db() => new(new DbContextOptionsBuilder<DittanyDb>().UseSqlite(_folder.ConnectionString).AddInterceptors(new DurablePragmas()).Options);
+
+    private void Restart()
+    {
+        Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+        _folder.Dispose();
+        _folder = DataFolder.Open(_path);
+    }
+
+    private sealed class Clock : TimeProvider
+    {
+        public DateTimeOffset Now { get; set; } = new(2027, 3, 1, 19, 0, 0, TimeSpan.Zero);
+
+        public override DateTimeOffset GetUtcNow() => Now;
+    }
+}
