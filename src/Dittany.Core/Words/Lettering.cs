@@ -53,9 +53,19 @@ public static class Lettering
 
     public static LetteringAnswer Settle(LetteringQuestion q)
     {
-        var answers = Recommender.InOrder(null, q.Strands).Select(pair => Try(q, pair)).ToArray();
-        return answers.FirstOrDefault(a => a.Reads && Recommender.StrandsFor(a.CapMm) == a.Pair.Strands)
-            ?? answers.FirstOrDefault(a => a.Reads)
+        var answers = new List<LetteringAnswer>();
+        foreach (var pair in Recommender.InOrder(null, q.Strands))
+        {
+            var answer = Try(q, pair);
+            if (answer.Reads && Recommender.StrandsFor(answer.CapMm) == answer.Pair.Strands)
+            {
+                return answer;
+            }
+
+            answers.Add(answer);
+        }
+
+        return answers.FirstOrDefault(a => a.Reads)
             ?? answers.OrderBy(a => a.Faults.Count).ThenBy(a => a.Faults.Sum(f => f.ByMm)).First();
     }
 
