@@ -57,6 +57,8 @@ using (folder)
     services.AddRateLimiter(options =>
     {
         options.RejectionStatusCode = StatusCodes.Status503ServiceUnavailable;
+        options.OnRejected = (rejected, _) => new ValueTask(
+            Problems.Of(StatusCodes.Status503ServiceUnavailable, "Too many plans are being made at once: try again in a moment.", []).ExecuteAsync(rejected.HttpContext));
         options.AddPolicy(ApiDoor.FewAtOnce, _ => RateLimitPartition.GetConcurrencyLimiter(
             "plans", _ => new ConcurrencyLimiterOptions { PermitLimit = 4, QueueLimit = 64, QueueProcessingOrder = QueueProcessingOrder.OldestFirst }));
     });
@@ -73,8 +75,8 @@ using (folder)
 
     app.UseSafeHeaders();
     app.UseHostFiltering();
-    app.UseExceptionHandler("/Error");
-    app.UseStatusCodePagesWithReExecute("/Error", "?code={0}");
+    app.UseWhen(context => !context.Request.Path.StartsWithSegments("/api", StringComparison.OrdinalIgnoreCase), pages => pages.UseExceptionHandler("/Error").UseStatusCodePagesWithReExecute("/Error", "?code={0}"));
+    app.UseWhen(context => context.Request.Path.StartsWithSegments("/api", StringComparison.OrdinalIgnoreCase), door => door.UseExceptionHandler(Problems.OnException).UseStatusCodePages(Problems.OnStatus));
     app.UseResponseCompression();
     app.UseStaticFiles();
     app.UseRouting();

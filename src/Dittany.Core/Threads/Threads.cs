@@ -64,7 +64,7 @@ public static class ThreadRoom
                 Cut(habitCutMm),
                 hersCutMm is null ? null : Cut(cut),
                 [
-                    $"Of {Say.Length(cut)}, {Say.Length(start.TailMm)} go to the start and {Say.Length(finish.TailMm)} to the finish: {Say.Length(run)} are stitched.",
+                    $"Of {Say.Length(cut)}, {Say.Length(start.TailMm)} go to the start and {Say.Length(finish.TailMm)} to the finish: {Say.Length(run)} are stitched, {Say.Number((Cutting.TakeUp - 1) * 100, 0)} % of it reckoned for take-up and unpicking.",
                     cut > 500 ? "A long thread tangles and goes fuzzy, and has fewer ends to weave in." : "Longer thread tangles and goes fuzzy; shorter has more ends to weave in.",
                 ],
                 ["The habit of how long you cut."],

@@ -102,8 +102,8 @@ public static class TemplatePdf
 
     private static void Foot(SKCanvas canvas, TemplateSheet sheet, Tile tile, SKPaint ink)
     {
-        using var heading = new SKFont(Heading.Value, 5);
-        using var reading = new SKFont(Reading.Value, 3.2f);
+        using var heading = Font(Heading.Value, 5);
+        using var reading = Font(Reading.Value, 3.2f);
         using var fill = new SKPaint { Color = SKColors.Black, IsAntialias = true };
         var x = (float)Sheet.MarginMm;
         var y = (float)(sheet.Paper.HeightMm - Sheet.MarginMm - Sheet.FootMm);
@@ -130,6 +130,9 @@ public static class TemplatePdf
 
         return text;
     }
+
+    /// <summary>Sizes are in mm, so small that whole-pixel advances would close the spaces between words.</summary>
+    private static SKFont Font(SKTypeface face, float sizeMm) => new(face, sizeMm) { Subpixel = true, LinearMetrics = true, Hinting = SKFontHinting.None };
 
     private static SKPaint Pen(float widthMm, SKColor colour) =>
         new() { Color = colour, StrokeWidth = widthMm, IsStroke = true, IsAntialias = true, StrokeCap = SKStrokeCap.Butt, StrokeJoin = SKStrokeJoin.Round };

@@ -42,7 +42,7 @@ public static class TemplateSvg
                 w.WriteEndElement();
             }
 
-            Words(w, 10, sheet.HeightMm + 8, 5, sheet.Title);
+            Words(w, 10, sheet.HeightMm + 8, 5, Short(sheet.Title, width));
             Words(w, 10, sheet.HeightMm + 14, 3.2, sheet.MirrorWords);
             Line(w, "check-line", 10, sheet.HeightMm + 20, 10 + TemplateSheet.CheckLineMm, sheet.HeightMm + 20, dashed: false);
             Words(w, 10, sheet.HeightMm + 25, 2.4, TemplateSheet.CheckWords);
@@ -50,6 +50,13 @@ public static class TemplateSvg
         }
 
         return text.ToString();
+    }
+
+    /// <summary>As much of a title as goes into the width; a letter is about half its size wide.</summary>
+    private static string Short(string title, double widthMm)
+    {
+        var most = (int)((widthMm - 20) / 2.6);
+        return title.Length <= most ? title : title[..(most - 1)].TrimEnd() + "…";
     }
 
     private static string Path(TemplateLine line, double shift)

@@ -70,7 +70,6 @@ public static class ApiDoor
         })));
         api.MapGet("/schemas/job", () => Results.Text(SchemaJson.Job().ToJsonString(), "application/schema+json", Encoding.UTF8));
         api.MapGet("/schemas/plan", () => Results.Text(SchemaJson.Plan().ToJsonString(), "application/schema+json", Encoding.UTF8));
-        api.MapFallback(() => Problems.Of(StatusCodes.Status404NotFound, "There is no such door.", []));
     }
 
     internal static TemplateSheet SheetOf(Plan plan, Workshop workshop) => TemplateSheet.Of(plan, Papers.Find(workshop.Paper)!);

@@ -107,7 +107,7 @@ public static class BenchDrawing
         if (plan.Space.FieldMm.Count > 0)
         {
             var ring = plan.Space.FieldMm[0];
-            svg.Label("the field", ("x", ring.Min(p => p.X) + (6 * px)), ("y", ring.Min(p => p.Y) + (16 * px)), ("font-size", 12 * px), ("fill", pale), ("class", "drawn-words"));
+            svg.Label("the field", ("x", ring.Min(p => p.X) + (6 * px)), ("y", ring.Max(p => p.Y) - (7 * px)), ("font-size", 12 * px), ("fill", pale), ("class", "drawn-words"));
         }
 
         var fold = plan.Space.Landmarks.First(l => l.Id == "centre-fold");

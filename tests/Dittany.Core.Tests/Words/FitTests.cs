@@ -56,6 +56,12 @@ public class FitTests
 
             var lines = UprightHand.Alphabet.Find("S")!.Lines.Select(l => (IReadOnlyList<Pt>)l.Select(p => new Pt((p.X - 30) / 100, (50 - p.Y) / 100)).ToArray()).ToArray();
             var anchor = new Pt(input.x, input.y);
+            if (!field.Offset(-1).Holds(anchor))
+            {
+                // On the very edge no size fits, however small, and there is nothing to compare.
+                return;
+            }
+
             var largest = Fit.LargestCapMm(field, anchor, lines);
             if (largest > 1)
             {

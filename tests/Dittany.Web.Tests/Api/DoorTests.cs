@@ -162,6 +162,18 @@ public sealed class DoorTests : IDisposable
         }
     }
 
+    [Theory]
+    [InlineData("GET", "/api/plan", HttpStatusCode.MethodNotAllowed)]
+    [InlineData("GET", "/api/nothing", HttpStatusCode.NotFound)]
+    [InlineData("POST", "/api/forms", HttpStatusCode.MethodNotAllowed)]
+    public async Task Wrong_knocks_are_problems_too(string method, string path, HttpStatusCode status)
+    {
+        using var request = new HttpRequestMessage(new HttpMethod(method), path);
+        var answer = await _door.SendAsync(request);
+        Assert.Equal(status, answer.StatusCode);
+        Assert.Equal("application/problem+json", answer.Content.Headers.ContentType!.MediaType);
+    }
+
     [Fact]
     public async Task Another_host_name_is_refused()
     {

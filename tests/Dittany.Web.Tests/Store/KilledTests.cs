@@ -63,6 +63,19 @@ public sealed class KilledTests : IDisposable
         Assert.InRange(head, 1 + Volatile.Read(ref confirmed), 2 + Volatile.Read(ref confirmed));
     }
 
+    /// <summary>The plan made by another process, in another language and time zone, is the same to the byte.</summary>
+    [Fact]
+    public async Task The_same_bytes_in_another_process()
+    {
+        using var browser = new HttpClient { BaseAddress = new Uri($"http://localhost:{_port}") };
+        await Start(browser, ("LANG", "tr_TR.UTF-8"), ("LC_ALL", "tr_TR.UTF-8"), ("TZ", "Pacific/Kiritimati"));
+        var job = new Core.Planning.Job("tea-towel", [new Core.Planning.WordingAsked("name", "Iğdır & Jo")], new DateOnly(2027, 3, 1), DueOn: new DateOnly(2027, 3, 20));
+        using var body = Setup.Site.Json(Formats.Json.JobJson.Write(job));
+        var theirs = await (await browser.PostAsync("/api/plan", body)).Content.ReadAsByteArrayAsync();
+        var shop = Core.Planning.Workshop.Default;
+        Assert.Equal(Formats.Json.PlanJson.Write(job, shop, Core.Planning.Planner.Make(job, shop)), theirs);
+    }
+
     /// <summary>Any address but this machine's own is refused with a sentence, and nothing is served.</summary>
     [Fact]
     public async Task Another_address_is_refused_with_a_sentence()
@@ -107,10 +120,10 @@ public sealed class KilledTests : IDisposable
         return Process.Start(start)!;
     }
 
-    private async Task Start(HttpClient browser)
+    private async Task Start(HttpClient browser, params (string Name, string Value)[] environment)
     {
         _program?.Dispose();
-        _program = Run();
+        _program = Run(environment);
         _program.OutputDataReceived += (_, _) => { };
         _program.BeginOutputReadLine();
         await Until(async () =>

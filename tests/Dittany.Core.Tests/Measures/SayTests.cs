@@ -1,0 +1,34 @@
+using Dittany.Core.Measures;
+
+namespace Dittany.Core.Tests.Measures;
+
+public class SayTests
+{
+    [Theory]
+    [InlineData(14, "14 mm")]
+    [InlineData(0.77, "0.77 mm")]
+    [InlineData(0.775, "0.78 mm")]
+    [InlineData(146.667, "146.7 mm")]
+    [InlineData(1570, "1.57 m")]
+    [InlineData(-2.5, "-2.5 mm")]
+    public void Lengths(double mm, string said) => Assert.Equal(said, Say.Length(mm));
+
+    [Theory]
+    [InlineData(50.4, "50 min")]
+    [InlineData(60, "1 h")]
+    [InlineData(107, "1 h 45 min")]
+    [InlineData(118.5, "2 h")]
+    [InlineData(360, "6 h")]
+    public void Minutes(double minutes, string said) => Assert.Equal(said, Say.Minutes(minutes));
+
+    [Fact]
+    public void Lists_and_counts()
+    {
+        Assert.Equal("a, b and c", Say.List(["a", "b", "c"]));
+        Assert.Equal("a", Say.List(["a"]));
+        Assert.Equal(string.Empty, Say.List([]));
+        Assert.Equal("1 skein", Say.Count(1, "skein"));
+        Assert.Equal("2 placings", Say.Count(2, "placing"));
+        Assert.Equal("Sunday 14 March", Say.Day(new DateOnly(2027, 3, 14)));
+    }
+}

@@ -1,0 +1,71 @@
+using Dittany.Core.Geometry;
+using Dittany.Core.Items;
+using Dittany.Core.Space;
+using Dittany.Core.Tests.Planning;
+
+namespace Dittany.Core.Tests.Space;
+
+public class SpaceTests
+{
+    private static readonly Drawn Towel = TeaTowel.Form.Build(500, 700);
+
+    /// <summary>By hand: a third of the cloth less 20 mm is 146.67 mm wide; the field ends 10 mm above the band, whose top lies 50 mm from the edge.</summary>
+    [Fact]
+    public void The_field_of_a_towel_is_a_third_less_twenty()
+    {
+        var (least, greatest) = Field.Of(Towel, Towel.Zones[0]).Box;
+        Assert.Equal((500 / 3.0) - 20, greatest.X - least.X, 6);
+        Assert.Equal(640, greatest.Y, 6);
+        Assert.Equal(250, (least.X + greatest.X) / 2, 6);
+    }
+
+    /// <summary>An obstacle in the zone is cut out with its clearance: area by hand, round corners included.</summary>
+    [Fact]
+    public void An_obstacle_is_cut_out_with_its_clearance()
+    {
+        var zone = new Zone("test", "test", [new(0, 0), new(100, 0), new(100, 100), new(0, 100)], 0, "to see");
+        var print = new Obstacle("dot", "dot", ObstacleKind.Print, [new(40, 40), new(60, 40), new(60, 60), new(40, 60)], false);
+        var field = Field.Of(new Drawn(zone.Ring, [zone], [print], []), zone);
+        Assert.Equal(10_000 - (400 + (4 * 20 * 5) + (Math.PI * 25)), field.AreaMm2, 0);
+        Assert.False(field.Holds(new Pt(38, 50)));
+        Assert.True(field.Holds(new Pt(34, 50)));
+        Assert.Equal(2, field.Rings.Count);
+    }
+
+    /// <summary>The base stands 70 mm above the hem's stitching (from memory), on the fold.</summary>
+    [Fact]
+    public void The_usual_place_of_a_towel()
+    {
+        var plan = Jobs.Plan();
+        Assert.Equal(new Pt(250, 700 - TeaTowel.HemMm - 70), plan.Elements[0].BaselineMm);
+        Assert.Equal("base-above-hem", plan.Decision("space.place")!.ChoiceId);
+    }
+
+    /// <summary>Following the steps on the simulated towel ends where the plan is, within half a millimetre.</summary>
+    [Theory]
+    [InlineData(null, null)]
+    [InlineData(263.0, 571.0)]
+    [InlineData(231.4, 548.2)]
+    public void Following_the_steps_finds_the_place(double? x, double? y)
+    {
+        var plan = Jobs.Plan(with: w => w with { CentreMm = x is null ? null : new Pt(x.Value, y!.Value) });
+        var steps = plan.Space.FindIt;
+        var up = Number(steps.Single(s => s.Contains("mm up the crease", StringComparison.Ordinal)));
+        var aside = steps.FirstOrDefault(s => s.Contains("of the dot", StringComparison.Ordinal));
+        var found = new Pt(250 + (aside is null ? 0 : Number(aside) * (aside.Contains("right of", StringComparison.Ordinal) ? 1 : -1)), 690 - up);
+        Assert.True(found.To(plan.Elements[0].BaselineMm) <= 0.71, $"{found} instead of {plan.Elements[0].BaselineMm}");
+    }
+
+    [Fact]
+    public void Several_wordings_stand_below_each_other()
+    {
+        var plan = Core.Planning.Planner.Make(
+            Jobs.Towel() with { Elements = [new("one", "Bread"), new("two", "Salt"), new("three", "Thyme")] }, Core.Planning.Workshop.Default);
+        Assert.True(plan.Elements[0].BoxMm.Y + plan.Elements[0].BoxMm.Height < plan.Elements[1].BoxMm.Y);
+        Assert.True(plan.Elements[1].BoxMm.Y + plan.Elements[1].BoxMm.Height < plan.Elements[2].BoxMm.Y);
+        Assert.NotNull(plan.Decision("words.size:two"));
+        Assert.All(plan.Elements, e => Assert.Equal(0, e.OverflowsMm));
+    }
+
+    private static double Number(string step) => double.Parse(string.Concat(step.SkipWhile(c => !char.IsDigit(c)).TakeWhile(char.IsDigit)), System.Globalization.CultureInfo.InvariantCulture);
+}

@@ -1,0 +1,60 @@
+using Dittany.Core.Materials;
+using Dittany.Core.Tests.Planning;
+using Dittany.Core.Threads;
+
+namespace Dittany.Core.Tests.Threads;
+
+public class ThreadTests
+{
+    private static readonly Cutting Usual = ThreadRoom.Settle(450, "away-knot", "weave", null, null, null);
+
+    /// <summary>45 cm less an away tail of 12 and a finish of 8 leaves 25 cm to stitch (common practice).</summary>
+    [Fact]
+    public void Forty_five_leaves_twenty_five() => Assert.Equal(250, Usual.RunMm);
+
+    /// <summary>Skeins by hand: 3 strands make two bundles of a cut, so 17 runs are 9 cuts, 4.05 m: one skein; 4 strands waste two, so 17 runs are 17 cuts, 7.65 m, within 15 % of empty: two.</summary>
+    [Theory]
+    [InlineData(3, 17, 1)]
+    [InlineData(4, 17, 2)]
+    [InlineData(1, 60, 1)]
+    [InlineData(6, 18, 2)]
+    [InlineData(3, 0, 0)]
+    public void Skeins_follow_from_cuts_and_splitting(int strands, int runs, int skeins) =>
+        Assert.Equal(skeins, ThreadRoom.Sum("#000000", strands, [], runs, Usual, 0.5, "crewel-7").Skeins);
+
+    /// <summary>By hand: 10 stitches of 2.5 mm with 5 mm behind in cloth of 0.5 mm: (25 + 50 + 10) × 1.1 and two tails of one run.</summary>
+    [Fact]
+    public void A_sum_by_hand()
+    {
+        var need = ThreadRoom.Sum("#000000", 3, Enumerable.Repeat((2.5, 5.0), 10).ToArray(), 1, Usual, 0.5, "crewel-7");
+        Assert.Equal((25, 50), (need.FrontMm, need.BackMm));
+        Assert.Equal((85 * 1.1) + 200, need.LengthMm, 1);
+    }
+
+    /// <summary>A published figure of the trade's own rule: backstitch takes about 3.4 m a metre of line in cloth of 0.5 mm (from memory), tails not counted.</summary>
+    [Fact]
+    public void Backstitch_takes_about_three_point_four()
+    {
+        var plan = Jobs.Plan("mmmm", w => w with { CapHeightMm = 20 });
+        var need = plan.Threads[0];
+        var withThickness = need.FrontMm + need.BackMm + (2 * 0.5 * plan.Route.Count);
+        Assert.InRange(withThickness / need.FrontMm, 3.0, 3.7);
+    }
+
+    [Fact]
+    public void Two_thicknesses_are_two_rows_with_a_needle_each()
+    {
+        var plan = Core.Planning.Planner.Make(
+            Jobs.Towel() with { Elements = [new("one", "Bread", Strands: 3), new("two", "Salt", Strands: 1)] }, Core.Planning.Workshop.Default);
+        Assert.Equal([3, 1], plan.Threads.Select(t => t.Strands));
+        Assert.Equal(["crewel-7", "crewel-9"], plan.Threads.Select(t => t.Needle));
+        Assert.Equal(plan.Route.Max(r => r.Run), plan.Threads.Sum(t => t.Runs));
+    }
+
+    [Theory]
+    [InlineData("#c23b34", true)]
+    [InlineData("#1b2050", true)]
+    [InlineData("#f7f4ec", false)]
+    [InlineData("#dddd88", false)]
+    public void Reds_and_darks_may_run(string hex, bool runs) => Assert.Equal(runs, Palette.MayBleed(hex));
+}
