@@ -20,6 +20,7 @@ public class BenchFlowTests(App app)
         browser.ExecuteScript("document.querySelector('#slip-transfer-method details').open = true; document.querySelector('#slip-transfer-method button[value=hot-iron]').click()");
         App.Until(() => browser.FindElement(slip).Text.Contains("your choice", StringComparison.Ordinal), "the slip says that it was her choice");
         Assert.Contains("printed mirrored", browser.FindElement(slip).Text, StringComparison.Ordinal);
+        App.Until(() => browser.ExecuteScript("return document.querySelector('#slip-transfer-method details').open") is true, "the slip is still open");
         Assert.True(browser.ExecuteScript("return window.stillHere === true") is true);
 
         browser.FindElement(By.TagName("body")).SendKeys("z");

@@ -136,7 +136,7 @@ public static class Holding
             school == School.Hoop
                 ? $"Inside the ring {Say.Length(usable)} from the middle can be used, and the words go in with {Say.Count(cover.Placings.Count, "placing")}."
                 : $"Inside the frame {Say.Length(usable)} from the middle to each side can be used; {Say.Count(cover.Placings.Count, "placing")} will do.",
-            $"Fewer than {Say.Count(cover.LowerBound, "placing")} cannot be.",
+            cover.Placings.Count == cover.LowerBound ? "Fewer cannot be." : $"Fewer than {Say.Count(cover.LowerBound, "placing")} cannot be.",
         };
         if (taken > Hoops.MostInHandMm && school == School.Hoop)
         {

@@ -123,7 +123,7 @@ public static class Planner
             new PlannedItem(form.Id, form.Name, size.Id, size.Name, job.Wearer ?? "nobody", drawn.Outline, cloth),
             new PlannedSpace(
                 form.Face, zone.Id, zone.Name, zone.Ring, field.Rings, drawn.Obstacles, drawn.Landmarks,
-                FindIt.Tell(drawn, first.BaselineMm, first.BoxMm.Width, cloth.Kind.Knit)),
+                FindIt.Tell(drawn, elements.Select(e => (e.Text.ReplaceLineEndings(" "), e.BaselineMm, e.BoxMm.Width)).ToArray(), cloth.Kind.Knit)),
             elements,
             transfer,
             finished.Removal,

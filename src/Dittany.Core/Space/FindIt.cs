@@ -13,10 +13,21 @@ public static class FindIt
     public const double KnitMm = 4;
 
     /// <summary>
-    /// Steps in order for a wording whose last baseline is centred on <paramref name="baseCentre"/> and is <paramref name="widthMm"/> wide. Distances are told to
-    /// the whole millimetre, which is finer than cloth can be measured.
+    /// Steps in order for wordings, each with the middle of its last baseline and its width in mm. Distances are told to the whole millimetre, which is finer than cloth
+    /// can be measured; where there are several, each step says whose it is.
     /// </summary>
-    public static IReadOnlyList<string> Tell(Drawn item, Pt baseCentre, double widthMm, bool knit)
+    public static IReadOnlyList<string> Tell(Drawn item, IReadOnlyList<(string Words, Pt BaseCentre, double WidthMm)> wordings, bool knit)
+    {
+        var steps = new List<string> { "Fold the towel in half lengthwise, side hem on side hem, and crease: that is the centre fold." };
+        foreach (var (words, baseCentre, widthMm) in wordings)
+        {
+            steps.AddRange(Tell(item, baseCentre, widthMm, knit).Select(step => wordings.Count == 1 ? step : $"“{words}”: {step}"));
+        }
+
+        return steps;
+    }
+
+    private static List<string> Tell(Drawn item, Pt baseCentre, double widthMm, bool knit)
     {
         var hem = item.Landmarks.First(l => string.Equals(l.Id, "bottom-hem-stitching", StringComparison.Ordinal));
         var fold = item.Landmarks.First(l => string.Equals(l.Id, "centre-fold", StringComparison.Ordinal));
@@ -25,7 +36,6 @@ public static class FindIt
         var half = Math.Round(widthMm / 2, MidpointRounding.AwayFromZero);
         var steps = new List<string>
         {
-            "Fold the towel in half lengthwise, side hem on side hem, and crease: that is the centre fold.",
             $"From the stitching of the bottom hem measure {Say.Number(up, 0)} mm up the crease and mark a dot: the words stand at this height.",
         };
         if (aside != 0)

@@ -50,14 +50,21 @@ public static class Placement
             Stands.OnBaseline,
             AboveHem.ChoiceId);
 
+        // Further wordings stand higher; what is told is where this one really stands.
+        var up = hem.From.Y - aboveHem.AnchorMm.Y;
+        var here = AboveHem with { Text = $"The base of the words {Say.Length(Math.Round(up, 1))} above the hem, on the centre fold" };
+        usual = ReferenceEquals(usual, AboveHem) ? here : usual;
+        chosen = chosen.ChoiceId == here.ChoiceId ? here : chosen;
         var place = centreMm is { } centre ? new Place(centre, Stands.OnMiddle, AsGiven.ChoiceId)
-            : ReferenceEquals(chosen, AboveHem) ? aboveHem : optical;
+            : ReferenceEquals(chosen, here) ? aboveHem : optical;
         string[] because = chosen.ChoiceId switch
         {
             "as-given" => [$"You put the middle of the words {Say.Length(place.AnchorMm.X)} from the left and {Say.Length(place.AnchorMm.Y)} from the top."],
             "base-above-hem" =>
             [
-                $"{Say.Length(BaseAboveHemMm)} above the hem's stitching the words hang where the eye falls, clear of the band.",
+                part == parts - 1
+                    ? $"{Say.Length(up)} above the hem's stitching the words hang where the eye falls, clear of the band."
+                    : $"{Say.Length(Math.Round(up, 1))} above the hem's stitching they stand clear of the words below them.",
                 $"The lengthwise fold is the middle: {Say.Length(place.AnchorMm.X)} from either side.",
             ],
             _ => [$"The eye takes the middle for too low, so the words stand {Say.Number(OpticalRise * 100)} % of the height above it."],
@@ -70,7 +77,7 @@ public static class Placement
             centreMm is not null || hers is not null ? chosen : null,
             because,
             ["Another zone, or a nudge on the bench."],
-            Choices);
+            [here, Optical]);
         return (place, decision);
     }
 }

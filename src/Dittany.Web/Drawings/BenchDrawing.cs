@@ -53,7 +53,7 @@ public static class BenchDrawing
             ("viewBox", $"{Svg.N(view.X)} {Svg.N(view.Y)} {Svg.N(view.Width)} {Svg.N(view.Height)}"), ("preserveAspectRatio", "xMinYMin meet"));
         svg.Open("title", ("id", "drawing-title")).Text(Told(plan)).Close();
         ItemDrawing.Draw(svg, plan, "bench", px);
-        Field(svg, plan, px);
+        Field(svg, plan, view);
         svg.Open("g", ("class", "face-stitched"));
         foreach (var element in plan.Elements)
         {
@@ -94,8 +94,9 @@ public static class BenchDrawing
         return $"{plan.Item.FormName}, {plan.Item.SizeName}, with “{e.Text.ReplaceLineEndings(" ")}”, capitals {Say.Length(e.CapHeightMm)}, {Say.Length(e.BoxMm.Width)} wide.";
     }
 
-    private static void Field(Svg svg, Plan plan, double px)
+    private static void Field(Svg svg, Plan plan, View view)
     {
+        var px = view.Px;
         var pale = plan.Item.Cloth.Dark ? "#cfd8d0" : "#33473c";
         svg.Open("g", ("class", "field"), ("tabindex", "-1"));
         svg.Open("title").Text($"The field: where stitches may lie. {plan.Decision("space.zone")!.Because[0]} 8 mm are kept from hem stitching and 5 mm from the band.").Close();
@@ -107,7 +108,8 @@ public static class BenchDrawing
         if (plan.Space.FieldMm.Count > 0)
         {
             var ring = plan.Space.FieldMm[0];
-            svg.Label("the field", ("x", ring.Min(p => p.X) + (6 * px)), ("y", ring.Max(p => p.Y) - (7 * px)), ("font-size", 12 * px), ("fill", pale), ("class", "drawn-words"));
+            var top = ring.Min(p => p.Y) + (16 * px);
+            svg.Label("the field", ("x", ring.Min(p => p.X) + (6 * px)), ("y", top > view.Y + (40 * px) ? top : ring.Max(p => p.Y) - (7 * px)), ("font-size", 12 * px), ("fill", pale), ("class", "drawn-words"));
         }
 
         var fold = plan.Space.Landmarks.First(l => l.Id == "centre-fold");

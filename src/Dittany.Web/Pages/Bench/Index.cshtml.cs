@@ -37,7 +37,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Today
         }
 
         var changed = await pieces.Change(id, from, new Change(member ?? string.Empty, clean, $"Changed {member}"), workshop, cancel: cancel);
-        return await Answer(id, changed, workshop, view, face, clean, cancel);
+        var at = member?.StartsWith("overrules/", StringComparison.Ordinal) == true ? $"slip-{member["overrules/".Length..].Replace('.', '-')}" : null;
+        return await Answer(id, changed, workshop, view, face, clean, cancel, at);
     }
 
     /// <summary>Moves the words by millimetres from where they stand now.</summary>
@@ -93,7 +94,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Today
             : File(TemplatePdf.Write(sheet), "application/pdf");
     }
 
-    private async Task<IActionResult> Answer(int id, Changed? changed, Workshop workshop, string? view, string? face, string? typed, CancellationToken cancel)
+    private async Task<IActionResult> Answer(int id, Changed? changed, Workshop workshop, string? view, string? face, string? typed, CancellationToken cancel, string? at = null)
     {
         var piece = changed?.Piece ?? changed?.Conflict?.Piece ?? await pieces.Find(id, cancel);
         if (changed is null || piece is null)
@@ -111,7 +112,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Today
 
         if (status == StatusCodes.Status200OK)
         {
-            return RedirectToPage(new { id, view = Bench.View.Id, face = Bench.Face });
+            // Without scripts the page comes back at the slip that was changed.
+            return RedirectToPage(null, null, new { id, view = Bench.View.Id, face = Bench.Face }, at);
         }
 
         Response.StatusCode = status;

@@ -29,6 +29,9 @@
     }, 250);
   }
 
+  // Single letters can be switched off; the choice stays in this browser.
+  const lettersOff = () => { try { return localStorage.getItem('single-keys') === 'off'; } catch { return false; } };
+
   const clicks = { '+': 'larger', '=': 'larger', '-': 'smaller', z: 'undo' };
   const faces = { s: '.to-stitched', m: '.to-marks' };
 
@@ -40,6 +43,14 @@
       const by = event.shiftKey ? 5 : 1;
       nudge(moves[event.key][0] * by, moves[event.key][1] * by);
       event.preventDefault();
+    } else if (lettersOff()) {
+      return;
+    } else if (/^[0-9]$/.test(event.key)) {
+      document.querySelectorAll('.thread a')[(Number(event.key) + 9) % 10]?.click();
+    } else if (event.key === '?') {
+      document.getElementById('keys')?.scrollIntoView();
+    } else if (event.key === 'p') {
+      document.getElementById('template')?.click();
     } else if (clicks[event.key]) {
       document.getElementById(clicks[event.key])?.click();
     } else if (faces[event.key]) {
@@ -47,6 +58,35 @@
     } else if (event.key === 'n') {
       window.location.href = '/new';
     }
+  });
+
+  document.addEventListener('change', (event) => {
+    if (event.target.id === 'keys-on') {
+      try { localStorage.setItem('single-keys', event.target.checked ? 'on' : 'off'); } catch { /* no storage: the keys stay on */ }
+    }
+  });
+
+  const showKeys = () => { const box = document.getElementById('keys-on'); if (box) { box.checked = !lettersOff(); } };
+  document.addEventListener('DOMContentLoaded', showKeys);
+
+  // After a change the slips stand where they stood, opened as they were.
+  let kept = null;
+  const nameOf = (details) => {
+    const slip = details.closest('.slip');
+    return slip && slip.id ? slip.id + [...slip.querySelectorAll('details')].indexOf(details) : '';
+  };
+  document.addEventListener('htmx:beforeSwap', () => {
+    const slips = document.querySelector('.slips');
+    if (slips) { kept = { top: slips.scrollTop, open: [...slips.querySelectorAll('details[open]')].map(nameOf) }; }
+  });
+  document.addEventListener('htmx:afterSettle', () => {
+    const slips = document.querySelector('.slips');
+    if (slips && kept) {
+      slips.querySelectorAll('details').forEach((d) => { if (kept.open.includes(nameOf(d))) { d.open = true; } });
+      slips.scrollTop = kept.top;
+      kept = null;
+    }
+    showKeys();
   });
 
   // A face once chosen goes along with every change.
