@@ -60,7 +60,7 @@ public sealed class Region
 
     /// <summary>How far a point lies outside: 0 inside, infinity for an empty region.</summary>
     public double OutsideBy(Pt p) =>
-        IsEmpty ? double.PositiveInfinity : Holds(p) ? 0 : _area.Distance(Factory.CreatePoint(new Coordinate(p.X, p.Y)));
+        IsEmpty ? double.PositiveInfinity : Holds(p) ? 0 : Rings.Min(ring => ToRing(p, ring));
 
     /// <summary>The nearest point inside; the point itself when it already is.</summary>
     public Pt Nearest(Pt p)
@@ -72,6 +72,28 @@ public sealed class Region
 
         var near = NetTopologySuite.Operation.Distance.DistanceOp.NearestPoints(_area, Factory.CreatePoint(new Coordinate(p.X, p.Y)))[0];
         return new Pt(near.X, near.Y);
+    }
+
+    /// <summary>Corners of the convex hull of some points; fewer than three points are their own hull.</summary>
+    public static IReadOnlyList<Pt> HullOf(IReadOnlyList<Pt> points)
+    {
+        var hull = Factory.CreateMultiPointFromCoords(points.Select(p => new Coordinate(p.X, p.Y)).ToArray()).ConvexHull();
+        return hull.Coordinates.Select(c => new Pt(c.X, c.Y)).Distinct().ToArray();
+    }
+
+    /// <summary>Area inside a simple ring (the shoelace formula); 0 for fewer than three points.</summary>
+    public static double AreaOf(IReadOnlyList<Pt> ring) =>
+        Math.Abs(Enumerable.Range(0, ring.Count).Sum(i => Pt.Cross(ring[i], ring[(i + 1) % ring.Count]))) / 2;
+
+    private static double ToRing(Pt p, IReadOnlyList<Pt> ring)
+    {
+        var best = double.PositiveInfinity;
+        for (var i = 0; i < ring.Count; i++)
+        {
+            best = Math.Min(best, Polyline.ToSegment(p, ring[i], ring[(i + 1) % ring.Count]));
+        }
+
+        return best;
     }
 
     private static Coordinate[] Close(IReadOnlyList<Pt> ring) =>

@@ -11,7 +11,14 @@ public enum School
 }
 
 /// <summary>Something that is never broken by the edge of a hoop: a letter or a satin shape. Points are its stitched places; <paramref name="HalfMm"/> half its line width.</summary>
-public sealed record Unit(string Name, IReadOnlyList<Pt> Points, double HalfMm);
+public sealed record Unit(string Name, IReadOnlyList<Pt> Points, double HalfMm)
+{
+    /// <summary>Corners of the smallest convex outline: what lies in a hoop when they do.</summary>
+    public IReadOnlyList<Pt> Hull { get; } = Region.HullOf(Points);
+
+    /// <summary>The smallest circle round it.</summary>
+    public Circle Around { get; } = Circle.Round(Points);
+}
 
 /// <summary>One placing of one hoop or frame. <paramref name="Units"/> are indices of what is worked in it.</summary>
 public sealed record HoopPlacing(int Order, bool Round, double HoopMm, double UsableRadiusMm, IReadOnlyList<Pt> UsableMm, Pt CentreMm, IReadOnlyList<int> Units);
@@ -53,8 +60,9 @@ public static class Hooping
             }
 
             var taken = new List<int> { seed };
-            var from = Circle.Round(units[seed].Points).Centre;
-            foreach (var next in left.Skip(1).OrderBy(u => Circle.Round(units[u].Points).Centre.To(from)).ThenBy(u => u))
+            var from = units[seed].Around.Centre;
+            var widest = 2 * Reach(round, hoopMm) * (round ? 1 : Math.Sqrt(2));
+            foreach (var next in left.Skip(1).Where(u => units[u].Around.Centre.To(from) <= widest).OrderBy(u => units[u].Around.Centre.To(from)).ThenBy(u => u))
             {
                 if (Centre([.. taken, next]) is not null)
                 {
@@ -78,7 +86,7 @@ public static class Hooping
     {
         // Half a hundredth of a millimetre is kept back for rounding the centre.
         var reach = Reach(round, hoopMm) - group.Max(u => u.HalfMm) - 0.005;
-        var points = group.SelectMany(u => u.Points).ToArray();
+        var points = group.SelectMany(u => u.Hull).ToArray();
         var centre = round ? Circle.Round(points).Centre : Middle(points);
         if (centres is not null)
         {
@@ -102,11 +110,12 @@ public static class Hooping
 
         var reach = Reach(round, hoopMm);
         var one = round ? Math.PI * reach * reach : 4 * reach * reach;
-        var stitched = units.Sum(u => Extent(u.Points));
+        var widest = 2 * reach * (round ? 1 : Math.Sqrt(2));
+        var stitched = units.Sum(u => Region.AreaOf(u.Hull));
         var apart = new List<Unit>();
         foreach (var unit in units)
         {
-            if (apart.All(other => CentreFor([other, unit], round, hoopMm, null) is null))
+            if (apart.All(other => other.Around.Centre.To(unit.Around.Centre) > widest || CentreFor([other, unit], round, hoopMm, null) is null))
             {
                 apart.Add(unit);
             }
@@ -119,12 +128,6 @@ public static class Hooping
 
     private static Pt Middle(IReadOnlyList<Pt> points) =>
         new((points.Min(p => p.X) + points.Max(p => p.X)) / 2, (points.Min(p => p.Y) + points.Max(p => p.Y)) / 2);
-
-    /// <summary>Area of the convex hull of a unit.</summary>
-    private static double Extent(IReadOnlyList<Pt> points) =>
-        new NetTopologySuite.Geometries.GeometryFactory()
-            .CreateMultiPointFromCoords(points.Select(p => new NetTopologySuite.Geometries.Coordinate(p.X, p.Y)).ToArray())
-            .ConvexHull().Area;
 
     private static Pt[] Usable(bool round, double hoopMm, Pt centre)
     {

@@ -63,7 +63,7 @@ public static class Planner
 
         // Hooping, route, threads.
         var letters = elements
-            .SelectMany(e => e.Parts.GroupBy(p => p.LetterIndex).Select(g => (Element: e, Letter: g.Key, Parts: g.ToArray())))
+            .SelectMany(e => e.Parts.Select((p, i) => (Part: p, Index: i)).GroupBy(p => p.Part.LetterIndex).Select(g => new Letter(e, g.Select(p => p.Part).ToArray(), g.Select(p => p.Index).ToArray())))
             .ToArray();
         var units = letters
             .Select(l => new Unit(l.Parts[0].Letter, l.Parts.SelectMany(p => p.Stitches).SelectMany(s => new[] { s.FromMm, s.ToMm }).ToArray(), l.Parts[0].LineWidthMm / 2))
@@ -183,7 +183,7 @@ public static class Planner
         ["Letters with weight, or a motif."]);
 
     private static IReadOnlyList<RouteRow> RouteOf(
-        IReadOnlyList<(PlannedElement Element, int Letter, Part[] Parts)> letters, Held held, Cutting cutting, Cloth cloth, string? hers, List<Decision> decisions)
+        IReadOnlyList<Letter> letters, Held held, Cutting cutting, Cloth cloth, string? hers, List<Decision> decisions)
     {
         var backwards = hers == "last-letter-first";
         var order = Enumerable.Range(0, letters.Count).ToArray();
@@ -195,8 +195,8 @@ public static class Planner
         var hoopOf = held.Placings.SelectMany(h => h.Units.Select(u => (u, h.Order))).ToDictionary(p => p.u, p => p.Order);
         var shows = letters.Count > 0 && ColourDifference.Lightness(Colour.Parse(letters[0].Parts[0].Colour), cloth.Colour) >= Words.Legibility.VanishesBelowL;
         var endsEach = cloth.Opacity == Opacity.Sheer && shows;
-        var pieces = order.SelectMany(i => letters[i].Parts.Select(part => new Piece(
-            letters[i].Element.Id, IndexOf(letters[i].Element.Parts, part), i, $"{part.Colour} {part.Strands}", hoopOf.GetValueOrDefault(i), part.Stitches)));
+        var pieces = order.SelectMany(i => letters[i].Parts.Select((part, n) => new Piece(
+            letters[i].Element.Id, letters[i].Indices[n], i, $"{part.Colour} {part.Strands}", hoopOf.GetValueOrDefault(i), part.Stitches)));
         var rows = Routing.Order(pieces.ToArray(), new RouteRules(Routing.StraightNotCaughtMm, endsEach, cutting.RunMm, cloth.ThicknessMm, Cutting.TakeUp));
         var straight = rows.Where(r => r.FloatKind == FloatKind.Straight).ToArray();
         decisions.Add(Deciding.Make(
@@ -215,19 +215,6 @@ public static class Planner
             ["A left hand on chalk works the last letter first, so as not to wipe the line."],
             [new Choice("last-letter-first", "The last letter first")]));
         return rows;
-    }
-
-    private static int IndexOf(IReadOnlyList<Part> parts, Part part)
-    {
-        for (var i = 0; i < parts.Count; i++)
-        {
-            if (ReferenceEquals(parts[i], part))
-            {
-                return i;
-            }
-        }
-
-        return -1;
     }
 
     private static List<ThreadNeed> ThreadsOf(
@@ -268,6 +255,9 @@ public static class Planner
         var (x, y) = (elements.Min(e => e.BoxMm.X), elements.Min(e => e.BoxMm.Y));
         return new Box(x, y, elements.Max(e => e.BoxMm.X + e.BoxMm.Width) - x, elements.Max(e => e.BoxMm.Y + e.BoxMm.Height) - y);
     }
+
+    /// <summary>A letter as it is worked: its parts, and where they stand among its element's.</summary>
+    private sealed record Letter(PlannedElement Element, IReadOnlyList<Part> Parts, IReadOnlyList<int> Indices);
 
     private static string Upper(string text) => char.ToUpperInvariant(text[0]) + text[1..];
 }

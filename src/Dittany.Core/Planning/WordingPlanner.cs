@@ -262,10 +262,13 @@ internal sealed class WordingPlanner(Form form, Drawn drawn, Zone zone, Region f
 
         bool All(LetteringQuestion changed)
         {
-            var answer = Lettering.Settle(changed);
-            var spec = SpecFor(answer.Pair);
+            var settled = changed.CapMm is null ? Lettering.Settle(changed) : null;
+            var cap = settled?.CapMm ?? changed.CapMm!.Value;
+            var spec = SpecFor(settled?.Pair ?? Lettering.At(changed, cap).Pair);
+
+            // The same letter is stitched the same way wherever it stands, but for the grid: each place is looked at.
             return changed.Setting.Letters.Where(l => l.Letter == letter.Letter)
-                .All(l => good(LetterStitching.Stitch(l.Strokes.Select(s => s.Map(p => changed.AnchorMm + (p * answer.CapMm))).ToArray(), spec)));
+                .All(l => good(LetterStitching.Stitch(l.Strokes.Select(s => s.Map(p => changed.AnchorMm + (p * cap))).ToArray(), spec)));
         }
     }
 

@@ -41,7 +41,7 @@ public static class Routing
     public static IReadOnlyList<RouteRow> Order(IReadOnlyList<Piece> pieces, RouteRules rules)
     {
         var rows = new List<RouteRow>();
-        var done = new List<Piece>();
+        var done = new Dictionary<(string Element, int Letter), List<Piece>>();
         var (run, used) = (0, 0.0);
         Piece? before = null;
         foreach (var piece in pieces.OrderBy(p => p.Hoop))
@@ -70,7 +70,12 @@ public static class Routing
                 rows.Add(new RouteRow(piece.Element, piece.Part, i, run, piece.Hoop, Measures.Rounding.ToGrid(shown), stitchKind, stitchBack));
             }
 
-            done.Add(piece);
+            if (!done.TryGetValue((piece.Element, piece.Letter), out var ofLetter))
+            {
+                done[(piece.Element, piece.Letter)] = ofLetter = [];
+            }
+
+            ofLetter.Add(piece);
             before = piece;
         }
 
@@ -82,7 +87,7 @@ public static class Routing
     /// <summary>The way behind from one stitch of a line to the next.</summary>
     private static double Inner(Piece piece, int i) => i == 0 ? 0 : piece.Stitches[i - 1].ToMm.To(piece.Stitches[i].FromMm);
 
-    private static (FloatKind Kind, double BackMm, double StraightMm) Cross(Piece? before, Piece next, List<Piece> done, RouteRules rules)
+    private static (FloatKind Kind, double BackMm, double StraightMm) Cross(Piece? before, Piece next, Dictionary<(string Element, int Letter), List<Piece>> done, RouteRules rules)
     {
         if (before is null || before.Thread != next.Thread || before.Hoop != next.Hoop)
         {
@@ -103,7 +108,9 @@ public static class Routing
         }
 
         // Only what lies near can help: this letter and the one just left.
-        var near = done.Where(p => p.Thread == next.Thread && p.Element == next.Element && Math.Abs(p.Letter - next.Letter) <= 1).ToArray();
+        var near = new[] { next.Letter - 1, next.Letter, next.Letter + 1 }
+            .SelectMany(letter => done.GetValueOrDefault((next.Element, letter)) ?? [])
+            .Where(p => p.Thread == next.Thread);
         var carried = Carry.Shortest(from, to, near.SelectMany(p => p.Stitches), rules.StraightUpToMm, MostCarriedMm);
         return carried is { } length ? (FloatKind.Carried, length, straight) : (FloatKind.NewThread, 0, 0);
     }

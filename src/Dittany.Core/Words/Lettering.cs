@@ -53,6 +53,12 @@ public static class Lettering
 
     public static LetteringAnswer Settle(LetteringQuestion q)
     {
+        if (q.CapMm is { } stated)
+        {
+            // At a stated height only what reads decides, so one fit is enough.
+            return Try(q, At(q, stated).Pair);
+        }
+
         var answers = new List<LetteringAnswer>();
         foreach (var pair in Recommender.InOrder(null, q.Strands))
         {
@@ -67,6 +73,17 @@ public static class Lettering
 
         return answers.FirstOrDefault(a => a.Reads)
             ?? answers.OrderBy(a => a.Faults.Count).ThenBy(a => a.Faults.Sum(f => f.ByMm)).First();
+    }
+
+    /// <summary>The pair that is taken at a height, and its faults: no fitting is needed to know them.</summary>
+    public static (Pair Pair, IReadOnlyList<Fault> Faults) At(LetteringQuestion q, double capMm)
+    {
+        var tried = Recommender.InOrder(null, q.Strands)
+            .Select(pair => (Pair: pair, Faults: Legibility.Faults(q.Setting, q.Alphabet, pair, q.Cloth, capMm)))
+            .ToArray();
+        var suited = Array.Find(tried, t => t.Faults.Count == 0 && Recommender.StrandsFor(capMm) == t.Pair.Strands);
+        var reads = suited.Pair is null ? Array.Find(tried, t => t.Faults.Count == 0) : suited;
+        return reads.Pair is null ? tried.OrderBy(t => t.Faults.Count).ThenBy(t => t.Faults.Sum(f => f.ByMm)).First() : reads;
     }
 
     /// <summary>
@@ -99,7 +116,7 @@ public static class Lettering
     }
 
     private static bool Gone(LetteringQuestion q, Fault fault) =>
-        Settle(q).Faults.All(f => !string.Equals(f.What, fault.What, StringComparison.Ordinal) || !string.Equals(f.Letter, fault.Letter, StringComparison.Ordinal));
+        (q.CapMm is { } cap ? At(q, cap).Faults : Settle(q).Faults).All(f => !string.Equals(f.What, fault.What, StringComparison.Ordinal) || !string.Equals(f.Letter, fault.Letter, StringComparison.Ordinal));
 
     private static LetteringAnswer Try(LetteringQuestion q, Pair pair)
     {
