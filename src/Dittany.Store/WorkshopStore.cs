@@ -10,7 +10,7 @@ public sealed class WorkshopStore(DittanyDb db, TimeProvider time)
     /// <summary>The workshop as it stands.</summary>
     public async Task<Workshop> Current(CancellationToken cancel = default)
     {
-        var head = await db.WorkshopHeads.AsNoTracking().FirstOrDefaultAsync(cancel);
+        var head = await db.WorkshopHeads.AsNoTracking().OrderBy(h => h.Id).FirstOrDefaultAsync(cancel);
         if (head is null || head.Head == 0)
         {
             return Workshop.Default;
@@ -25,7 +25,7 @@ public sealed class WorkshopStore(DittanyDb db, TimeProvider time)
     public async Task Save(Workshop workshop, string what, CancellationToken cancel = default)
     {
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
-        var head = await db.WorkshopHeads.FirstOrDefaultAsync(cancel);
+        var head = await db.WorkshopHeads.OrderBy(h => h.Id).FirstOrDefaultAsync(cancel);
         if (head is null)
         {
             head = new WorkshopHeadRow { Id = 1 };
@@ -50,7 +50,7 @@ public sealed class WorkshopStore(DittanyDb db, TimeProvider time)
     public async Task Undo(CancellationToken cancel = default)
     {
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
-        var head = await db.WorkshopHeads.FirstOrDefaultAsync(cancel);
+        var head = await db.WorkshopHeads.OrderBy(h => h.Id).FirstOrDefaultAsync(cancel);
         if (head is { Head: > 0 })
         {
             head.Head = (await db.Workshops.AsNoTracking().FirstAsync(w => w.Number == head.Head, cancel)).Parent ?? 0;

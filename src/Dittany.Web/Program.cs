@@ -40,6 +40,7 @@ using (folder)
     builder.Host.UseSerilog((_, log) => log
         .MinimumLevel.Information()
         .MinimumLevel.Override("Microsoft", Serilog.Events.LogEventLevel.Warning)
+        .MinimumLevel.Override("Microsoft.AspNetCore.DataProtection", Serilog.Events.LogEventLevel.Error)
         .WriteTo.Console(formatProvider: CultureInfo.InvariantCulture));
 
     var services = builder.Services;
