@@ -54,7 +54,9 @@ public static class Hooping
         while (left.Count > 0)
         {
             var seed = left[0];
-            if (Centre([seed]) is null)
+            var hull = units[seed].Hull;
+            var half = units[seed].HalfMm;
+            if (CentreOf(hull, half, round, hoopMm, centres) is null)
             {
                 return null;
             }
@@ -64,29 +66,33 @@ public static class Hooping
             var widest = 2 * Reach(round, hoopMm) * (round ? 1 : Math.Sqrt(2));
             foreach (var next in left.Skip(1).Where(u => units[u].Around.Centre.To(from) <= widest).OrderBy(u => units[u].Around.Centre.To(from)).ThenBy(u => u))
             {
-                if (Centre([.. taken, next]) is not null)
+                // Only the outline of what is taken decides, so it alone is carried along.
+                var widened = Region.HullOf([.. hull, .. units[next].Hull]);
+                var thickest = Math.Max(half, units[next].HalfMm);
+                if (CentreOf(widened, thickest, round, hoopMm, centres) is not null)
                 {
+                    (hull, half) = (widened, thickest);
                     taken.Add(next);
                 }
             }
 
             taken.Sort();
             left.RemoveAll(taken.Contains);
-            var centre = Centre(taken)!.Value.OnGrid();
+            var centre = CentreOf(hull, half, round, hoopMm, centres)!.Value.OnGrid();
             placings.Add(new HoopPlacing(placings.Count + 1, round, hoopMm, Reach(round, hoopMm), Usable(round, hoopMm, centre), centre, taken));
         }
 
         return placings;
-
-        Pt? Centre(IReadOnlyList<int> group) => CentreFor(group.Select(u => units[u]).ToArray(), round, hoopMm, centres);
     }
 
     /// <summary>Where one placing that takes all these units would be centred; null where none can.</summary>
-    public static Pt? CentreFor(IReadOnlyList<Unit> group, bool round, double hoopMm, Region? centres)
+    public static Pt? CentreFor(IReadOnlyList<Unit> group, bool round, double hoopMm, Region? centres) =>
+        CentreOf(group.SelectMany(u => u.Hull).ToArray(), group.Max(u => u.HalfMm), round, hoopMm, centres);
+
+    private static Pt? CentreOf(IReadOnlyList<Pt> points, double halfMm, bool round, double hoopMm, Region? centres)
     {
         // Half a hundredth of a millimetre is kept back for rounding the centre.
-        var reach = Reach(round, hoopMm) - group.Max(u => u.HalfMm) - 0.005;
-        var points = group.SelectMany(u => u.Hull).ToArray();
+        var reach = Reach(round, hoopMm) - halfMm - 0.005;
         var centre = round ? Circle.Round(points).Centre : Middle(points);
         if (centres is not null)
         {

@@ -266,9 +266,8 @@ internal sealed class WordingPlanner(Form form, Drawn drawn, Zone zone, Region f
             var cap = settled?.CapMm ?? changed.CapMm!.Value;
             var spec = SpecFor(settled?.Pair ?? Lettering.At(changed, cap).Pair);
 
-            // The same letter is stitched the same way wherever it stands, but for the grid: each place is looked at.
-            return changed.Setting.Letters.Where(l => l.Letter == letter.Letter)
-                .All(l => good(LetterStitching.Stitch(l.Strokes.Select(s => s.Map(p => changed.AnchorMm + (p * cap))).ToArray(), spec)));
+            // The same letter is stitched the same way wherever it stands: one is enough.
+            return good(LetterStitching.Stitch(letter.Strokes.Select(s => s.Map(p => changed.AnchorMm + (p * cap))).ToArray(), spec));
         }
     }
 
