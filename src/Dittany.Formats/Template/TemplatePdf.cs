@@ -113,11 +113,12 @@ public static class TemplatePdf
         var page = sheet.Tiles.Count == 1 ? "One sheet." : $"Sheet {Say.Number(1 + (tile.Row * (1 + sheet.Tiles.Max(t => t.Column))) + tile.Column, 0)} of {sheet.Tiles.Count}, row {tile.Row + 1}, column {tile.Column + 1}: lay the crosses of neighbours on each other.";
         canvas.DrawText($"{page} Dashed: centre fold and base line.", x, y + 18, SKTextAlign.Left, reading, fill);
 
-        // The check line: solid, 100 mm from outer end to outer end, with ends to measure from.
+        // The check line: solid, 100 mm from outer edge to outer edge; its end ticks stand inside, or their thickness would be measured along.
         var line = y + 24;
+        var inside = ink.StrokeWidth / 2;
         canvas.DrawLine(x, line, x + (float)TemplateSheet.CheckLineMm, line, ink);
-        canvas.DrawLine(x, line - 2, x, line + 2, ink);
-        canvas.DrawLine(x + (float)TemplateSheet.CheckLineMm, line - 2, x + (float)TemplateSheet.CheckLineMm, line + 2, ink);
+        canvas.DrawLine(x + inside, line - 2, x + inside, line + 2, ink);
+        canvas.DrawLine(x + (float)TemplateSheet.CheckLineMm - inside, line - 2, x + (float)TemplateSheet.CheckLineMm - inside, line + 2, ink);
         canvas.DrawText(TemplateSheet.CheckWords, x, line + 6, SKTextAlign.Left, reading, fill);
     }
 

@@ -1,3 +1,5 @@
+using System.Diagnostics;
+using System.Globalization;
 using System.Xml.Linq;
 using Dittany.Core.Materials;
 using Dittany.Core.Planning;
@@ -31,23 +33,47 @@ public class TemplateTests
         }
     }
 
-    /// <summary>The same from pixels: the page drawn at 20 dots a millimetre, the solid line's dark pixels counted.</summary>
-    [Fact]
-    public void The_check_line_measures_100_mm_in_pixels()
+    /// <summary>The same from pixels: another program draws the page at 600 dots an inch, and the longest unbroken dark row is counted.</summary>
+    [Theory]
+    [InlineData("a4")]
+    [InlineData("letter")]
+    public void The_check_line_measures_100_mm_in_pixels(string paper)
     {
-        const double DotsPerMm = 20;
+        const int Dpi = 600;
+        static string Dots(double mm) => ((int)(mm / 25.4 * Dpi)).ToString(CultureInfo.InvariantCulture);
+        var folder = Directory.CreateTempSubdirectory("dittany-pdf-").FullName;
+        var file = Path.Combine(folder, "template.pdf");
+        File.WriteAllBytes(file, TemplatePdf.Write(SheetOf(paper, null)));
+        var draw = new ProcessStartInfo("pdftoppm", [
+            "-r", Dots(25.4), "-png", "-x", "0", "-y", Dots(Papers.Find(paper)!.HeightMm - 46), "-W", Dots(Papers.Find(paper)!.WidthMm), "-H", Dots(34), "-singlefile", file, Path.Combine(folder, "page")]) { UseShellExecute = false };
+        using (var program = Process.Start(draw)!)
+        {
+            program.WaitForExit();
+            Assert.Equal(0, program.ExitCode);
+        }
+
+        using var page = SKBitmap.Decode(Path.Combine(folder, "page.png"));
+        var longest = 0;
+        for (var y = 0; y < page.Height; y++)
+        {
+            var run = 0;
+            for (var x = 0; x < page.Width; x++)
+            {
+                run = page.GetPixel(x, y).Red < 128 ? run + 1 : 0;
+                longest = Math.Max(longest, run);
+            }
+        }
+
+        Assert.InRange(longest * 25.4 / Dpi, 99.9, 100.1);
+    }
+
+    /// <summary>The SVG's unit is the millimetre: its size in mm is its size in units, and its check line is 100 of them.</summary>
+    [Fact]
+    public void The_svg_is_in_millimetres()
+    {
         var svg = XDocument.Parse(TemplateSvg.Write(SheetOf("a4", null)));
         var line = svg.Descendants().Single(e => e.Attribute("class")?.Value == "check-line");
-        using var bitmap = new SKBitmap(2600, 40);
-        using var canvas = new SKCanvas(bitmap);
-        canvas.Clear(SKColors.White);
-        canvas.Scale((float)DotsPerMm);
-        using var pen = new SKPaint { Color = SKColors.Black, StrokeWidth = 0.35f, IsStroke = true };
-        canvas.DrawLine((float)N(line, "x1"), 1, (float)N(line, "x2"), 1, pen);
-        var dark = Enumerable.Range(0, bitmap.Width).Count(x => bitmap.GetPixel(x, 20).Red < 128);
-        Assert.InRange(dark / DotsPerMm, 99.9, 100.1);
-
-        // The picture's unit is the millimetre: its size in mm is its size in units.
+        Assert.Equal(100, N(line, "x2") - N(line, "x1"), 6);
         var box = svg.Root!.Attribute("viewBox")!.Value.Split(' ');
         Assert.Equal($"{box[2]}mm", svg.Root.Attribute("width")!.Value);
         Assert.Equal($"{box[3]}mm", svg.Root.Attribute("height")!.Value);
