@@ -45,7 +45,8 @@ public class TemplateTests
         var file = Path.Combine(folder, "template.pdf");
         File.WriteAllBytes(file, TemplatePdf.Write(SheetOf(paper, null)));
         var draw = new ProcessStartInfo("pdftoppm", [
-            "-r", Dots(25.4), "-png", "-x", "0", "-y", Dots(Papers.Find(paper)!.HeightMm - 46), "-W", Dots(Papers.Find(paper)!.WidthMm), "-H", Dots(34), "-singlefile", file, Path.Combine(folder, "page")]) { UseShellExecute = false };
+            "-r", Dots(25.4), "-png", "-x", "0", "-y", Dots(Papers.Find(paper)!.HeightMm - 46), "-W", Dots(Papers.Find(paper)!.WidthMm), "-H", Dots(34), "-singlefile", file, Path.Combine(folder, "page")])
+        { UseShellExecute = false };
         using (var program = Process.Start(draw)!)
         {
             program.WaitForExit();
