@@ -22,7 +22,7 @@ public sealed record Zone(string Id, string Name, IReadOnlyList<Pt> Ring, double
 public sealed record FormSize(string Id, string Name, double WidthMm, double HeightMm, string Source);
 
 /// <summary>
-/// A catalogue entry. The frame of its face is told by <paramref name="Datum"/>. <paramref name="Build"/> draws the item at a width and height.
+/// A catalogue entry. The frame of its face is told by <paramref name="Datum"/>; usual lettering on it reaches <paramref name="UsualMostCapMm"/>. <paramref name="Build"/> draws the item at a width and height.
 /// </summary>
 public sealed record Form(
     string Id,
@@ -34,6 +34,7 @@ public sealed record Form(
     IReadOnlyList<FormSize> Sizes,
     string UsualSize,
     IReadOnlyList<(string Id, string Name)> Zones,
+    double UsualMostCapMm,
     Func<double, double, Drawn> Build);
 
 /// <summary>A form at a size: outline, zones, obstacles and landmarks in millimetres, in the frame of the face.</summary>

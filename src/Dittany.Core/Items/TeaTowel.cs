@@ -22,6 +22,9 @@ public static class TeaTowel
     /// <summary>The word keeps within a third of the cloth less 20 mm (from memory): 10 mm to each fold.</summary>
     public const double FoldAllowanceMm = 10;
 
+    /// <summary>Usual capitals on a tea towel reach this, in mm (from memory: 15 to 25).</summary>
+    public const double UsualMostCapMm = 25;
+
     public static Form Form { get; } = new(
         "tea-towel",
         "tea towel",
@@ -35,6 +38,7 @@ public static class TeaTowel
         ],
         "50x70",
         [("lower", "lower middle, as it hangs"), ("middle", "middle of the cloth")],
+        UsualMostCapMm,
         Build);
 
     private static Drawn Build(double w, double h) => new(

@@ -14,9 +14,6 @@ namespace Dittany.Core.Planning;
 /// <summary>Plans one wording through Space, Words and Stitches: place, alphabet, size, stitch, strands, colour, and every stitch.</summary>
 internal sealed class WordingPlanner(Form form, Drawn drawn, Zone zone, Region field, Cloth cloth, Workshop workshop, Overrules overrules)
 {
-    /// <summary>Usual capitals on a tea towel reach this, in mm (from memory: 15 to 25).</summary>
-    private const double UsualMostCapMm = 25;
-
     public (PlannedElement Element, IReadOnlyList<Decision> Decisions) Plan(WordingAsked asked, int index, int of)
     {
         string Id(string decision) => index == 0 ? decision : $"{decision}:{asked.Id}";
@@ -85,7 +82,7 @@ internal sealed class WordingPlanner(Form form, Drawn drawn, Zone zone, Region f
         return new LetteringQuestion(
             alphabet, setting, field, slice, place.AnchorMm, cloth, cap,
             strands is null ? null : int.Parse(strands, CultureInfo.InvariantCulture),
-            wish, Lettering.ComfortableShare, UsualMostCapMm);
+            wish, Lettering.ComfortableShare, form.UsualMostCapMm);
     }
 
     private IAlphabet Alphabet(WordingAsked asked, string id, List<Decision> decisions)

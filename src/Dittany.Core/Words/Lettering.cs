@@ -125,7 +125,7 @@ public static class Lettering
         var room = q.FieldMm.Offset(-half);
         var largest = Fit.LargestCapMm(room, q.AnchorMm, lines);
         var cap = q.CapMm ?? Chosen(q, pair, largest, lines, half);
-        var overflow = cap <= largest ? Fit.OverflowMm(room, q.AnchorMm, lines, cap) : Math.Max(Fit.OverflowMm(room, q.AnchorMm, lines, cap), 0);
+        var overflow = Fit.OverflowMm(room, q.AnchorMm, lines, cap);
         return new LetteringAnswer(
             pair,
             cap,

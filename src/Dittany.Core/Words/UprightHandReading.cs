@@ -74,7 +74,7 @@ public static partial class UprightHand
     }
 
     /// <summary>The little tail grows from the last downstroke, or from the lowest point of a round letter.</summary>
-    private static double OgonekAt(char letter, Glyph glyph) => letter is 'U' or 'e' or 'E' or 'i' or 'I' && letter is not 'E'
+    private static double OgonekAt(char letter, Glyph glyph) => letter is 'U' or 'e' or 'i' or 'I'
         ? (glyph.InkFrom + glyph.InkTo) / 2
         : glyph.InkTo;
 
