@@ -25,11 +25,11 @@ public class PlanBench
     public void Warm()
     {
         _plan = Planner.Make(_job, Workshop.Default);
-        _towel = TeaTowel.Form.Build(500, 700);
+        _towel = TeaTowel.Form.At("50x70");
     }
 
     [Benchmark(Baseline = true)]
-    public Setting Shaping_alone() => Setting.Lay(UprightHand.Alphabet, ["Maximilianus"], true);
+    public Setting Shaping_alone() => Setting.Lay(UprightHand.Alphabet, ["Maximilianus"], Stands.OnBaseline);
 
     [Benchmark]
     public Region Field_alone() => Field.Of(_towel, _towel.Zones[0]);

@@ -40,7 +40,7 @@ public class BenchFlowTests(App app)
         var words = browser.FindElement(By.Id("words"));
         words.Clear();
         words.SendKeys("Tansy & Rue" + Keys.Enter);
-        App.Until(() => browser.FindElement(By.CssSelector(".proof")).Text.Contains("R · u · e", StringComparison.Ordinal), "the new words are planned");
+        App.Until(() => browser.FindElement(By.CssSelector(".proof")).Text.Contains("capital R · u · e", StringComparison.Ordinal), "the new words are planned");
 
         var before = Told(browser);
         browser.FindElement(By.Id("drawing")).SendKeys("-");

@@ -18,6 +18,9 @@ public sealed record StitchingEffort(IReadOnlyList<StepMinutes> Steps)
     public double Minutes => Steps.Sum(s => s.Minutes);
 }
 
+/// <summary>Who stitches on what: what the pace hangs on. <paramref name="Skims"/>: the needle goes in and out in one move.</summary>
+public sealed record Pace(Cloth Cloth, Skill Skill, bool Skims);
+
 /// <summary>Minutes at the needle, from counts and paces.</summary>
 public static class EffortRoom
 {
@@ -28,25 +31,37 @@ public static class EffortRoom
 
     public const double MoveHoopMinutes = 3;
 
+    /// <summary>Skimming against stabbing: faster, less exact (common practice; the figure from memory).</summary>
+    public const double SkimFactor = 0.85;
+
+    private static readonly (string Name, Func<Cloth, bool> When, double Factor, string Source)[] ClothFactors =
+    [
+        ("canvas", c => c.Kind.Id == "canvas", 1.3, "from memory"),
+        ("knit", c => c.Kind.Knit, 1.2, "from memory"),
+        ("dark cloth", c => c.Dark, 1.2, "from memory"),
+    ];
+
     /// <summary>Pace against a skilled hand (from memory).</summary>
     public static double SkillFactor(Skill skill) => skill switch { Skill.Expert => 1.0, Skill.Practised => 1.5, _ => 2.5 };
 
-    /// <summary>Pace on this cloth (from memory): jersey and dark cloth 1.2, canvas 1.3; the slower counts.</summary>
-    public static double ClothFactor(Cloth cloth) =>
-        Math.Max(cloth.Kind.Id == "canvas" ? 1.3 : 1.0, cloth.Kind.Knit || cloth.Dark ? 1.2 : 1.0);
+    /// <summary>Pace on this cloth: the slowest that holds.</summary>
+    public static double ClothFactor(Cloth cloth) => ClothFactors.Where(f => f.When(cloth)).Select(f => f.Factor).DefaultIfEmpty(1.0).Max();
 
-    /// <summary>Minutes for stitches (count and seconds each for a skilled hand), runs, and hoopings.</summary>
-    public static StitchingEffort Stitching(IReadOnlyList<(int Count, double SecondsEach)> stitches, int runs, double startMinutes, double finishMinutes, int hoopings, Cloth cloth, Skill skill)
+    /// <summary>Minutes of stitching alone: counts with seconds each for a skilled hand.</summary>
+    public static double StitchingMinutes(IReadOnlyList<(int Count, double SecondsEach)> stitches, Pace pace) =>
+        stitches.Sum(s => s.Count * s.SecondsEach) * SkillFactor(pace.Skill) * ClothFactor(pace.Cloth) * (pace.Skims ? SkimFactor : 1) / 60;
+
+    /// <summary>Minutes for stitches, threads and hoopings.</summary>
+    public static StitchingEffort Stitching(IReadOnlyList<(int Count, double SecondsEach)> stitches, int runs, double minutesEachRun, int hoopings, Pace pace)
     {
-        var factor = SkillFactor(skill) * ClothFactor(cloth);
         var steps = new List<StepMinutes>
         {
-            new("stitching", stitches.Sum(s => s.Count * s.SecondsEach) * factor / 60),
-            new("threads begun and ended", runs * (startMinutes + finishMinutes)),
+            new("stitching", StitchingMinutes(stitches, pace)),
+            new("threads begun and ended", runs * minutesEachRun),
         };
         if (hoopings > 0)
         {
-            steps.Add(new("hooping", (cloth.Kind.Knit ? FirstHoopingKnitMinutes : FirstHoopingMinutes) + ((hoopings - 1) * MoveHoopMinutes)));
+            steps.Add(new("hooping", (pace.Cloth.Kind.Knit ? FirstHoopingKnitMinutes : FirstHoopingMinutes) + ((hoopings - 1) * MoveHoopMinutes)));
         }
 
         return new StitchingEffort(steps);

@@ -4,9 +4,6 @@ using Dittany.Core.Telling;
 
 namespace Dittany.Core.Finishing;
 
-/// <summary>What the room needs to know of the transfer, by ids and inks only.</summary>
-public sealed record FinishQuestion(Cloth Cloth, Ink Marker, string MethodId, string Stabiliser, bool Hooped, bool ThreadMayBleed, string HabitPress, string? HersPress);
-
 /// <summary>How it is finished and looked after.</summary>
 public sealed record Finished(
     IReadOnlyList<string> Removal,
@@ -28,80 +25,66 @@ public static class FinishRoom
         new("no-press", "Do not press"),
     ];
 
+    public static IReadOnlyList<Choice> FilmOuts { get; } = [new("by-hand", "Soaked out by hand"), new("machine", "Machine-washed out")];
+
+    public static IReadOnlyList<Choice> Tails { get; } = [new("close", "Cut close to the stitches"), new("leave-a-little", "Cut with 5 mm left")];
+
+    /// <summary>Hands-on minutes: rinsing, a machine wash, untacking and trimming, pressing, covering the back (from memory).</summary>
+    public const double RinseMinutes = 10;
+
+    public const double MachineMinutes = 3;
+
+    public const double UntackMinutes = 4;
+
+    public const double PressMinutes = 5;
+
+    public const double CoverMinutes = 4;
+
     /// <summary>Line drying in hours (from memory): linen and woven 6, jersey 10, terry and fleece 24.</summary>
     public static double DryHours(Cloth cloth) => cloth.Pile != Pile.None ? 24 : cloth.Kind.Knit ? 10 : 6;
 
     public static Finished Settle(FinishQuestion q)
     {
-        var film = q.Stabiliser.Contains("film-on-top", StringComparison.Ordinal);
-        var sheet = q.Stabiliser.Contains("stick-on-sheet", StringComparison.Ordinal);
-        var onCloth = q.MethodId is not ("film-traced" or "stick-on-sheet" or "tissue");
-        var removal = new List<string>();
         var cautions = new List<Caution>();
-
-        // Cold water before warm, soap after that, heat last: heat, soap or sun can set a water-erasable ink.
-        if (q.MethodId is "film-traced" or "tacked-from-back")
-        {
-            removal.Add("Take the tacking out.");
-        }
-
-        if (onCloth && q.Marker.GoesBy is GoesBy.ColdWater or GoesBy.AirOrWater)
-        {
-            removal.Add("Lay it in plain cold water, up to 20 °C, right under, for 15 minutes, until no line shows; repeat if one does. Never dab, no soap yet.");
-            removal.Add("Let it dry and look at it in daylight: a line that comes back gets another cold bath.");
-        }
-
-        if (film)
-        {
-            removal.Add("Trim the spare film to 5 mm, not the cloth.");
-            removal.Add("Water of 30 °C, 10 minutes, three changes, rubbing gently, until it is no longer slippery.");
-        }
-
-        if (sheet)
-        {
-            removal.Add("Water of 35 to 40 °C, soak 20 minutes and rub; do it twice, and again if it dries stiff.");
-        }
-
-        if (q.Stabiliser.Contains("tear-away-behind", StringComparison.Ordinal))
-        {
-            removal.Add("Tear the backing away, holding the stitches with a thumb.");
-        }
-
-        if (q.Stabiliser.Contains("cut-away-behind", StringComparison.Ordinal))
-        {
-            removal.Add("Trim the backing to 10 mm round the stitches.");
-        }
-
-        if (onCloth && q.Marker.GoesBy == GoesBy.Brushing)
-        {
-            removal.Add("Brush the chalk out.");
-        }
-
-        if (onCloth && q.Marker.GoesBy == GoesBy.Heat)
-        {
-            removal.Add("The iron takes the pen line out; look again after a night in the cold.");
-        }
-
-        if (removal.Count == 0)
-        {
-            removal.Add("Nothing to take out: the line stays under the thread.");
-        }
-
-        var wet = film || sheet || (onCloth && q.Marker.GoesBy is GoesBy.ColdWater or GoesBy.AirOrWater);
-        if (wet && !q.Cloth.Washable)
+        if (q.Wet && !q.Cloth.Washable)
         {
             cautions.Add(new Caution(CautionKind.Item, Severity.Stop, "What marks or holds this work is washed out, and the cloth must not be washed."));
         }
 
-        var usual = q.Cloth.MaxIron == IronLimit.None || q.Cloth.Pile == Pile.Deep ? "no-press" : q.HabitPress;
+        var usual = q.Cloth.MaxIron == IronLimit.None || q.Cloth.Pile == Pile.Deep || !q.Iron ? "no-press" : q.PressHabit;
         var press = q.HersPress ?? usual;
         if (press != "no-press" && q.Cloth.MaxIron == IronLimit.None)
         {
             cautions.Add(new Caution(CautionKind.Item, Severity.Stop, "This cloth takes no iron at all."));
         }
 
-        var finish = new List<string>();
-        if (wet)
+        var before = new List<StepMinutes>();
+        if (q.Tacked || q.Has("film-on-top"))
+        {
+            before.Add(new("untacking and trimming", UntackMinutes));
+        }
+
+        if (q.Wet)
+        {
+            before.Add(new("rinsing out", q.FilmOutHabit == "machine" && q.Has("film-on-top") ? MachineMinutes : RinseMinutes));
+        }
+
+        var after = press == "no-press" ? new List<StepMinutes>() : [new("pressing", PressMinutes)];
+        if (q.OnSkin)
+        {
+            after.Add(new("covering the back", CoverMinutes));
+        }
+
+        return new Finished(RemovalRules.For(q), Steps(q, press), Care(q), q.Wet ? DryHours(q.Cloth) * 60 : 0, before, after, [Removing(q), Pressing(q, usual, press)], cautions);
+    }
+
+    private static List<string> Steps(FinishQuestion q, string press)
+    {
+        var finish = new List<string>
+        {
+            q.TailHabit == "close" ? "Cut woven-in ends close to the stitches, so that none shows from the front." : "Cut woven-in ends with 5 mm left, so that they hold in wear.",
+        };
+        if (q.Wet)
         {
             finish.Add("Roll it in a towel, do not wring, and dry it flat or on a line out of the sun.");
         }
@@ -117,37 +100,53 @@ public static class FinishRoom
             finish.Add("The ring of the hoop presses out now, and not before every mark and all film is gone.");
         }
 
-        var decision = Deciding.Make(
-            "finish.press",
-            Station.Finish,
-            "How it is pressed",
-            Presses.First(p => p.ChoiceId == usual),
-            q.HersPress is null ? null : Presses.First(p => p.ChoiceId == press),
-            [
-                press == "no-press"
-                    ? q.Cloth.MaxIron == IronLimit.None ? "The cloth takes no iron." : "Without the iron nothing is flattened."
-                    : "From behind, on something soft, the stitches keep their roundness.",
-                "Water first, the iron last: heat can set what water would have taken.",
-            ],
-            ["A cloth that bears less heat, or your habit of pressing."],
-            Presses);
-        var before = wet ? new List<StepMinutes> { new("rinsing out", 10) } : [];
-        if (q.MethodId == "film-traced")
+        if (q.OnSkin)
         {
-            before.Insert(0, new("untacking and trimming", 4));
+            finish.Add(q.Cloth.MaxIron is IronLimit.None or IronLimit.OneDot || !q.Iron
+                ? "Sew a soft cover over the back of the stitches, so that nothing rubs on the skin."
+                : "Fuse a soft cover over the back of the stitches, 10 mm wider all round, so that nothing rubs on the skin.");
         }
 
-        return new Finished(
-            removal, finish, Care(q), wet ? DryHours(q.Cloth) * 60 : 0, before,
-            press == "no-press" ? [] : [new StepMinutes("pressing", 5)], [decision], cautions);
+        return finish;
     }
 
-    /// <summary>The care card follows the weakest of cloth and thread.</summary>
+    private static Decision Removing(FinishQuestion q)
+    {
+        var film = q.Has("film-on-top");
+        var choice = film ? FilmOuts.First(f => f.ChoiceId == q.FilmOutHabit) : new Choice(q.Wet ? "by-hand" : "dry", q.Wet ? "Washed out by hand" : "Nothing wet");
+        return Deciding.Make(
+            "finish.removal", Station.Finish, "How marks and film come out", choice, null,
+            [
+                q.Wet ? "Threads out first, then plain cold water, then warm, soap after that: soap, heat and sun can set what cold water takes." : "Nothing here is taken out with water.",
+                Tails.First(t => t.ChoiceId == q.TailHabit).Text + ": ends are woven in before anything is washed.",
+            ],
+            ["Another marker or stabiliser, or your habit of taking film out."]);
+    }
+
+    private static Decision Pressing(FinishQuestion q, string usual, string press) => Deciding.Make(
+        "finish.press",
+        Station.Finish,
+        "How it is pressed",
+        Presses.First(p => p.ChoiceId == usual),
+        q.HersPress is null ? null : Presses.First(p => p.ChoiceId == press),
+        [
+            press != "no-press" ? "From behind, on something soft, the stitches keep their roundness."
+                : q.Cloth.MaxIron == IronLimit.None ? "The cloth takes no iron."
+                : q.Cloth.Pile == Pile.Deep ? "An iron would flatten the pile."
+                : !q.Iron ? "There is no iron."
+                : "Without the iron nothing is flattened.",
+            "Water first, the iron last: heat can set what water would have taken.",
+        ],
+        ["A cloth that bears less heat, or your habit of pressing."],
+        Presses);
+
+    /// <summary>The care card follows the weakest of cloth, thread and backing.</summary>
     private static List<string> Care(FinishQuestion q)
     {
         var care = new List<string>
         {
             !q.Cloth.Washable ? "Do not wash; have it cleaned."
+                : !q.Cloth.Kind.Soakable ? "Wash by hand, cool and quick, without soaking."
                 : q.ThreadMayBleed ? "Wash at 30 °C with like colours the first three times."
                 : "Wash at 40 °C, inside out or in a bag.",
         };
@@ -156,7 +155,12 @@ public static class FinishRoom
             care.Add("No bleach, no tumble drying on hot.");
         }
 
-        care.Add(q.Cloth.MaxIron == IronLimit.None ? "Do not iron." : $"Iron from behind, {Setting(q.Cloth)}.");
+        care.Add(q.Cloth.MaxIron == IronLimit.None || q.Cloth.Pile == Pile.Deep ? "Do not iron." : $"Iron from behind, {Setting(q.Cloth)}.");
+        if (q.OnSkin)
+        {
+            care.Add("Look at the back now and then: a loose end is cut or sewn in before it is worn again.");
+        }
+
         return care;
     }
 

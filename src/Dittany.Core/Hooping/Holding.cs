@@ -1,24 +1,32 @@
 using System.Globalization;
 using Dittany.Core.Geometry;
+using Dittany.Core.Items;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Telling;
 
 namespace Dittany.Core.Hooping;
 
-/// <summary>What the room needs to know. <paramref name="HersSchool"/> and <paramref name="HersSizeMm"/> are overrules or null.</summary>
+/// <summary>A place a ring keeps off, and by how much, mm.</summary>
+public sealed record RingFree(IReadOnlyList<Pt> Ring, double ByMm);
+
+/// <summary>What the room needs to know. <paramref name="HersSchool"/> and <paramref name="HersSizeMm"/> are overrules or null; habits are choice ids.</summary>
 public sealed record HoldingQuestion(
     IReadOnlyList<Unit> Units,
     IReadOnlyList<Pt> Outline,
-    IReadOnlyList<IReadOnlyList<Pt>> Bulky,
+    IReadOnlyList<RingFree> KeepOff,
     Cloth Cloth,
+    Opening? Opening,
+    HoopLimit? Limit,
     IReadOnlyList<double> HoopsMm,
     School Habit,
+    string TensionHabit,
+    string LayersHabit,
     string? HersSchool,
     double? HersSizeMm);
 
-/// <summary>How the cloth is held, and in which placings.</summary>
-public sealed record Held(School School, IReadOnlyList<HoopPlacing> Placings, int LowerBound, IReadOnlyList<Decision> Decisions, IReadOnlyList<Caution> Cautions);
+/// <summary>How the cloth is held, and in which placings. <paramref name="LayersThrough"/> is how many layers the needle goes through.</summary>
+public sealed record Held(School School, IReadOnlyList<HoopPlacing> Placings, int LowerBound, int LayersThrough, IReadOnlyList<Decision> Decisions, IReadOnlyList<Caution> Cautions);
 
 /// <summary>Hoop, frame or hand, and which hoop how often.</summary>
 public static class Holding
@@ -32,10 +40,15 @@ public static class Holding
 
     public static IReadOnlyList<Choice> Choices { get; } = Schools.Select(s => s.Choice).ToArray();
 
+    public static IReadOnlyList<Choice> Tensions { get; } =
+        [new("slack-on-knits", "Drum-tight on woven cloth, slack on knits"), new("drum-tight", "As tight as it goes, always"), new("slack", "A little slack, always")];
+
+    public static IReadOnlyList<Choice> Layers { get; } = [new("outer-only", "Through the outer layer only"), new("through-both", "Through lining and all")];
+
     /// <summary>Rules on how cloth may be held.</summary>
     public static IReadOnlyList<Rule<Cloth>> Rules { get; } =
     [
-        new("no ring on velvet", "hoop", Verdict.RulesOut, 0, c => c.Kind.Id == "velvet", _ => "A ring crushes velvet for good.", "common practice"),
+        new("no ring on velvet", "hoop", Verdict.RulesOut, 0, c => c.Kind.Id == "velvet", _ => "A ring crushes velvet for good: hoop a backing and tack the item on, or work in the hand.", "common practice"),
         new("no ring on deep pile", "hoop", Verdict.RulesOut, 0, c => c.Pile == Pile.Deep && c.Kind.Id != "velvet", _ => "A ring crushes deep pile: hoop a backing and tack the item on, or work in the hand.", "common practice"),
         new("no frame on velvet", "frame", Verdict.RulesOut, 0, c => c.Kind.Id == "velvet", _ => "A clamp crushes velvet for good.", "common practice"),
     ];
@@ -46,81 +59,113 @@ public static class Holding
     {
         var judged = RuleTable.Judge(Choices.Select(c => c.ChoiceId).ToArray(), Rules, q.Cloth);
         var ruledOut = judged.Where(j => j.RuledOut).Select(j => new RuledOut(j.ChoiceId, TextOf(j.ChoiceId), j.Because)).ToList();
-        var own = ruledOut.Any(r => r.ChoiceId == IdOf(q.Habit)) ? School.InHand : q.Habit;
-        var because = new List<string>();
+        var wanted = ruledOut.Any(r => r.ChoiceId == IdOf(q.Habit)) ? School.InHand : q.Habit;
         var cautions = new List<Caution>();
-        var school = q.HersSchool is null ? own : SchoolOf(q.HersSchool);
+        var because = new List<string>();
+
+        // What would be taken had she said nothing, and what is taken.
+        var own = Held(q, wanted, null);
+        var taken = q.HersSchool is null && q.HersSizeMm is null ? own : Held(q, q.HersSchool is null ? wanted : SchoolOf(q.HersSchool), q.HersSizeMm);
+        var school = taken.School;
         foreach (var harm in ruledOut.Where(r => r.ChoiceId == IdOf(school)))
         {
             cautions.Add(new Caution(CautionKind.Item, Severity.Stop, $"{harm.Text}: {harm.Because[0]}"));
         }
 
-        IReadOnlyList<HoopPlacing> placings = [];
-        var lowerBound = 0;
-        Decision? size = null;
-        if (school != School.InHand && q.Units.Count > 0)
+        if (taken.Size is { Harm: { } wrong })
         {
-            var sizes = school == School.Frame ? [Hoops.UsualFrameMm] : q.HoopsMm.Count > 0 ? q.HoopsMm : Hoops.UsualMm;
-            var covers = sizes.Order().Select(mm => (HoopMm: mm, Cover: Cover(q, school == School.Hoop, mm))).ToArray();
-            var best = covers.Where(c => c.Cover is { OffCloth: false }).OrderBy(c => c.Cover!.Placings.Count).ThenBy(c => c.HoopMm).FirstOrDefault();
-            if (best.Cover is null)
-            {
-                best = covers.Where(c => c.Cover is not null).OrderBy(c => c.Cover!.Placings.Count).ThenBy(c => c.HoopMm).FirstOrDefault();
-            }
-
-            var taken = q.HersSizeMm is { } hers ? (HoopMm: hers, Cover: Cover(q, school == School.Hoop, hers)) : best;
-            if (taken.Cover is { } cover)
-            {
-                (placings, lowerBound) = (cover.Placings, cover.LowerBound);
-                size = SizeDecision(school, best.Cover is null ? taken.HoopMm : best.HoopMm, q.HersSizeMm, taken.HoopMm, cover, covers);
-                if (cover.OffCloth)
-                {
-                    cautions.Add(new Caution(CautionKind.Item, Severity.Caution, "The ring reaches over the hem: tack a strip of scrap cloth to the edge and hoop that, so that the ring never sits on a bulky seam."));
-                }
-            }
-            else
-            {
-                because.Add(q.HersSizeMm is { } wanted
-                    ? $"No letter may be cut by the ring, and {Say.Length(wanted)} is too small for the largest: so it is worked in the hand."
-                    : "No hoop at hand takes the largest letter whole: so it is worked in the hand.");
-                school = School.InHand;
-            }
+            cautions.Add(new Caution(CautionKind.Item, Severity.Stop, $"{Name(school, taken.Size.HoopMm).Text}: {wrong}"));
+        }
+        else if (taken.Size?.Cover is { OffCloth: true })
+        {
+            cautions.Add(new Caution(CautionKind.Item, Severity.Caution, "The ring reaches over the hem: tack a strip of scrap cloth to the edge and hoop that, so that the ring never sits on a bulky seam."));
         }
 
-        because.Insert(0, school switch
+        because.Add(school switch
         {
-            School.Hoop => $"A hoop stiffens the cloth and keeps the stitches even; {Say.Count(placings.Count, "placing")} will do.",
-            School.Frame => $"A snap frame does not bunch the cloth and lets the tension be changed; {Say.Count(placings.Count, "placing")} will do.",
+            School.Hoop => $"A hoop stiffens the cloth and keeps the stitches even; {Say.Count(taken.Size!.Cover!.Placings.Count, "placing")} will do.",
+            School.Frame => $"A snap frame does not bunch the cloth and lets the tension be changed; {Say.Count(taken.Size!.Cover!.Placings.Count, "placing")} will do.",
             _ => "In the hand the cloth is free: draw the thread gently, and lay the work flat after every few stitches.",
         });
-        if (school != School.InHand)
+        because.AddRange(taken.WhyNot);
+        if (school == School.InHand && own.School == School.InHand && ruledOut.Count > 0)
         {
-            because.Add(q.Cloth.Kind.Knit
-                ? "Do not stretch it: a tacked 100 mm line must still measure 99 to 101 mm in the hoop."
-                : "Tighten it like a drum, one layer only, and take it off every evening.");
+            because.AddRange(ruledOut.Where(r => r.ChoiceId == IdOf(q.Habit)).SelectMany(r => r.Because).Take(1));
         }
 
-        var asked = q.HersSchool is null ? null : new Choice(IdOf(school), TextOf(IdOf(school)));
         var decision = Deciding.Make(
-            "hoop.school",
-            Station.Hoop,
-            "How the cloth is held",
-            new Choice(IdOf(own == School.InHand || q.HersSchool is not null ? own : school), TextOf(IdOf(own == School.InHand || q.HersSchool is not null ? own : school))),
-            asked,
-            because,
-            ["The habit of how you hold your work, or a larger hoop."],
-            Choices,
-            ruledOut);
-        size ??= Deciding.Make(
-            "hoop.size", Station.Hoop, "Which hoop", new Choice("none", "No hoop"), null, ["It is worked in the hand."], ["Holding it in a hoop or a frame."]);
-        return new Held(school, placings, lowerBound, [decision, size], cautions);
+            "hoop.school", Station.Hoop, "How the cloth is held", new Choice(IdOf(own.School), TextOf(IdOf(own.School))),
+            q.HersSchool is null ? null : new Choice(IdOf(school), TextOf(IdOf(school))), because, ["The habit of how you hold your work, or another hoop in your stash."], Choices, ruledOut);
+        var decisions = new List<Decision> { decision, SizeDecision(q, own, taken) };
+        if (school != School.InHand)
+        {
+            decisions.Add(Tension(q, cautions));
+        }
+
+        if (q.Cloth.Lined || q.Opening is not null)
+        {
+            decisions.Add(LayersOf(q));
+        }
+
+        var through = q.Cloth.Lined && q.LayersHabit == "through-both" ? 2 : 1;
+        return new Held(school, taken.Size?.Cover?.Placings ?? [], taken.Size?.Cover?.LowerBound ?? 0, through, decisions, cautions);
+    }
+
+    /// <summary>One size judged: its cover, what keeps it from being used at all, and what speaks against it.</summary>
+    private sealed record Sized(double HoopMm, Cover? Cover, string? Harm)
+    {
+        public string? Against => Harm ?? (Cover is null ? "The largest letter does not go into it whole." : Cover.OffCloth ? "Its ring would sit on a hem or off the cloth." : null);
+    }
+
+    private sealed record Way(School School, Sized? Size, IReadOnlyList<Sized> All, IReadOnlyList<string> WhyNot);
+
+    /// <summary>
+    /// Fewest placings, then the smallest hoop, each ring on cloth that can be clamped. On flat cloth scrap may be tacked to the edge when no ring finds room; a made-up tube
+    /// has no edge for that. Where none will do it is worked in the hand, with the reason.
+    /// </summary>
+    private static Way Held(HoldingQuestion q, School school, double? hersMm)
+    {
+        if (school == School.InHand || q.Units.Count == 0)
+        {
+            return new Way(School.InHand, null, [], []);
+        }
+
+        var round = school == School.Hoop;
+        var sizes = (round ? q.HoopsMm : [Hoops.UsualFrameMm]).Order().Select(mm => Judge(q, round, mm)).ToArray();
+        if (hersMm is { } hers)
+        {
+            var size = Judge(q, round, hers);
+            return size.Cover is null
+                ? new Way(School.InHand, null, sizes, [$"No letter may be cut by the ring, and {Say.Length(hers)} is too small for the largest: so it is worked in the hand."])
+                : new Way(school, size, sizes, []);
+        }
+
+        var usable = sizes.Where(s => s is { Cover: not null, Harm: null }).OrderBy(s => s.Cover!.Placings.Count).ThenBy(s => s.HoopMm).ToArray();
+        var best = Array.Find(usable, s => !s.Cover!.OffCloth) ?? (q.Opening is null ? usable.FirstOrDefault() : null);
+        if (best is not null)
+        {
+            return new Way(school, best, sizes, []);
+        }
+
+        return new Way(School.InHand, null, sizes, [sizes.Length == 0
+            ? "There is no hoop at hand: so it is worked in the hand."
+            : $"{(sizes.Length == 1 ? "The one at hand will not do" : "None of the hoops at hand will do")}: {Say.List(sizes.Select(s => LowerFirst(s.Against!).TrimEnd('.')).Distinct().ToArray())}. So it is worked in the hand."]);
+    }
+
+    private static Sized Judge(HoldingQuestion q, bool round, double mm)
+    {
+        string? harm = q.Limit is { } limit && mm > limit.MostMm ? limit.Because
+            : q.Opening is { } opening && mm > opening.FlatWidthMm - Hoops.IntoTubeMm
+                ? $"It does not go in by {opening.Name}: flat that is {Say.Length(opening.FlatWidthMm)} wide, and a ring goes in up to {Say.Length(opening.FlatWidthMm - Hoops.IntoTubeMm)}."
+                : null;
+        return new Sized(mm, Cover(q, round, mm), harm);
     }
 
     /// <summary>A cover by one size: on clampable cloth if it can be, else with the ring off the cloth, else none.</summary>
     public static Cover? Cover(HoldingQuestion q, bool round, double hoopMm)
     {
         var bound = Hooping.LowerBound(q.Units, round, hoopMm);
-        if (Hooping.Place(q.Units, round, hoopMm, Hooping.Clampable(q.Outline, q.Bulky, hoopMm)) is { } on)
+        if (Hooping.Place(q.Units, round, hoopMm, Hooping.Clampable(q.Outline, q.KeepOff, hoopMm)) is { } on)
         {
             return new Cover(on, bound, false);
         }
@@ -128,9 +173,16 @@ public static class Holding
         return Hooping.Place(q.Units, round, hoopMm, null) is { } off ? new Cover(off, bound, true) : null;
     }
 
-    private static Decision SizeDecision(School school, double own, double? hers, double taken, Cover cover, IReadOnlyList<(double HoopMm, Cover? Cover)> covers)
+    private static Decision SizeDecision(HoldingQuestion q, Way own, Way taken)
     {
-        var usable = cover.Placings[0].UsableRadiusMm;
+        if (taken.Size is not { Cover: { } cover } size)
+        {
+            return Deciding.Make(
+                "hoop.size", Station.Hoop, "Which hoop", new Choice("none", "No hoop"), null, ["It is worked in the hand."], ["Holding it in a hoop or a frame."], null,
+                taken.All.Where(s => s.Against is not null).Select(s => new RuledOut(Name(School.Hoop, s.HoopMm).ChoiceId, Name(School.Hoop, s.HoopMm).Text, [s.Against!])).ToArray());
+        }
+
+        var (school, usable) = (taken.School, cover.Placings[0].UsableRadiusMm);
         var because = new List<string>
         {
             school == School.Hoop
@@ -138,31 +190,63 @@ public static class Holding
                 : $"Inside the frame {Say.Length(usable)} from the middle to each side can be used; {Say.Count(cover.Placings.Count, "placing")} will do.",
             cover.Placings.Count == cover.LowerBound ? "Fewer cannot be." : $"Fewer than {Say.Count(cover.LowerBound, "placing")} cannot be.",
         };
-        if (taken > Hoops.MostInHandMm && school == School.Hoop)
+        if (q.Opening is { } opening && size.Harm is null)
+        {
+            because.Add($"It goes in by {opening.Name}, {Say.Length(opening.FlatWidthMm)} wide laid flat: try the ring before the first stitch.");
+        }
+
+        if (size.HoopMm > Hoops.MostInHandMm && school == School.Hoop)
         {
             because.Add("Over six inches a hoop wants a stand.");
         }
 
+        var ownMm = own.Size is { } o && own.School == school ? o.HoopMm : size.HoopMm;
         return Deciding.Make(
-            "hoop.size",
-            Station.Hoop,
-            school == School.Hoop ? "Which hoop" : "Which frame",
-            Name(school, own),
-            hers is null ? null : Name(school, taken),
-            because,
+            "hoop.size", Station.Hoop, school == School.Hoop ? "Which hoop" : "Which frame", Name(school, ownMm), q.HersSizeMm is null ? null : Name(school, size.HoopMm), because,
             ["Larger or smaller lettering, or another hoop in your stash."],
-            covers.Where(c => c.Cover is { OffCloth: false }).Select(c => Name(school, c.HoopMm)).ToArray(),
-            covers.Where(c => c.Cover is null or { OffCloth: true }).Select(c => new RuledOut(
-                Name(school, c.HoopMm).ChoiceId,
-                Name(school, c.HoopMm).Text,
-                [c.Cover is null ? "The largest letter does not go into it whole." : "Its ring would sit on a hem or off the cloth."])).ToArray());
+            taken.All.Where(s => s.Against is null).Select(s => Name(school, s.HoopMm)).ToArray(),
+            taken.All.Where(s => s.Against is not null).Select(s => new RuledOut(Name(school, s.HoopMm).ChoiceId, Name(school, s.HoopMm).Text, [s.Against!])).ToArray());
+    }
+
+    private static Decision Tension(HoldingQuestion q, List<Caution> cautions)
+    {
+        var knit = q.Cloth.Kind.Knit || q.Cloth.Stretchy;
+        var slack = q.TensionHabit == "slack" || (q.TensionHabit == "slack-on-knits" && knit);
+        if (knit && !slack)
+        {
+            cautions.Add(new Caution(CautionKind.Item, Severity.Caution, "Stretched tight in the hoop a knit springs back and puckers round the stitches: your habit of tension does harm here."));
+        }
+
+        return Deciding.Make(
+            "hoop.tension", Station.Hoop, "How tight", new Choice(slack ? "slack" : "drum-tight", slack ? "Flat but not stretched" : "Tight as a drum"), null,
+            [
+                knit
+                    ? "Do not stretch it: a tacked 100 mm line must still measure 99 to 101 mm in the hoop. Bind the inner ring; a number of screw turns is no measure."
+                    : slack ? "By your habit: it leaves room for the needle to scoop." : "Firm cloth under tension takes even stitches.",
+                "One layer only; take it off every evening, and leave its ring to be pressed out at the very end.",
+            ],
+            ["A knit, or your habit of tension."]);
+    }
+
+    private static Decision LayersOf(HoldingQuestion q)
+    {
+        var both = q.Cloth.Lined && q.LayersHabit == "through-both";
+        return Deciding.Make(
+            "hoop.layers", Station.Hoop, "Which layers", both ? Layers[1] : Layers[0], null,
+            [
+                both ? "By your habit the needle goes through the lining too: it holds both, and the back is seen inside."
+                    : q.Cloth.Lined ? "The lining stays clean and hides the back." : "Keep the layer behind out of the hoop, or the item is sewn shut.",
+            ],
+            ["A lining, or your habit of layers."]);
     }
 
     private static Choice Name(School school, double mm) => new(
         mm.ToString(CultureInfo.InvariantCulture),
-        school == School.Hoop ? $"A {Hoops.Inches(mm)} in hoop ({Say.Length(mm)})" : $"An {Hoops.Inches(mm)} in snap frame ({Say.Length(mm)})");
+        school == School.Frame ? $"An {Hoops.Inches(mm)} in snap frame ({Say.Length(mm)})" : $"A {Hoops.Inches(mm)} in hoop ({Say.Length(mm)})");
 
     private static string IdOf(School school) => Schools.First(s => s.School == school).Choice.ChoiceId;
 
     private static string TextOf(string id) => Choices.First(c => c.ChoiceId == id).Text;
+
+    private static string LowerFirst(string text) => char.ToLowerInvariant(text[0]) + text[1..];
 }

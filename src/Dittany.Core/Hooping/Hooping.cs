@@ -35,12 +35,12 @@ public static class Hooping
     /// <summary>
     /// Cloth on which the centre of a ring of this size may stand: the ring lies within the outline and keeps off bulky places.
     /// </summary>
-    public static Region Clampable(IReadOnlyList<Pt> outline, IEnumerable<IReadOnlyList<Pt>> bulky, double hoopMm)
+    public static Region Clampable(IReadOnlyList<Pt> outline, IEnumerable<RingFree> keepOff, double hoopMm)
     {
         var cloth = Region.Of(outline);
-        foreach (var place in bulky)
+        foreach (var place in keepOff)
         {
-            cloth = cloth.Without(Region.Of(place).Offset(Hoops.FromBulkySeamMm));
+            cloth = cloth.Without(Region.Of(place.Ring).Offset(place.ByMm));
         }
 
         return cloth.Offset(-Hoops.RingRadiusMm(hoopMm));
@@ -89,21 +89,82 @@ public static class Hooping
     public static Pt? CentreFor(IReadOnlyList<Unit> group, bool round, double hoopMm, Region? centres) =>
         CentreOf(group.SelectMany(u => u.Hull).ToArray(), group.Max(u => u.HalfMm), round, hoopMm, centres);
 
+    /// <summary>
+    /// A centre from which all points are within reach, or null. The farthest point is nearest from the middle of the smallest circle (or box) round them; where that middle
+    /// lies off the clampable cloth the best centre stands on the cloth's edge, and every edge that could hold it is searched.
+    /// </summary>
     private static Pt? CentreOf(IReadOnlyList<Pt> points, double halfMm, bool round, double hoopMm, Region? centres)
     {
         // Half a hundredth of a millimetre is kept back for rounding the centre.
         var reach = Reach(round, hoopMm) - halfMm - 0.005;
-        var centre = round ? Circle.Round(points).Centre : Middle(points);
-        if (centres is not null)
+        var middle = round ? Circle.Round(points).Centre : Middle(points);
+        var least = Farthest(points, middle, round);
+        if (least > reach || centres is { IsEmpty: true })
         {
-            centre = centres.Nearest(centre);
-            if (centres.IsEmpty)
+            return null;
+        }
+
+        if (centres is null || centres.Holds(middle))
+        {
+            return middle;
+        }
+
+        var best = (Far: double.PositiveInfinity, At: default(Pt));
+        foreach (var ring in centres.Rings)
+        {
+            for (var i = 0; i < ring.Count; i++)
             {
-                return null;
+                var (a, b) = (ring[i], ring[(i + 1) % ring.Count]);
+
+                // Away from the middle the farthest point is at least √(least² + distance²) off, in a circle; in a square at least as far as the distance less the half box.
+                var away = Polyline.ToSegment(middle, a, b);
+                var bound = round ? Math.Sqrt((least * least) + (away * away)) : (away / Math.Sqrt(2)) - least;
+                if (bound >= Math.Min(best.Far, reach + 1e-9))
+                {
+                    continue;
+                }
+
+                var at = OnEdge(points, a, b, round);
+                var far = Farthest(points, at, round);
+                if (far < best.Far)
+                {
+                    best = (far, at);
+                }
             }
         }
 
-        return points.All(p => round ? p.To(centre) <= reach : Math.Max(Math.Abs(p.X - centre.X), Math.Abs(p.Y - centre.Y)) <= reach) ? centre : null;
+        return best.Far <= reach ? best.At : null;
+    }
+
+    /// <summary>The place on an edge from which the farthest point is nearest: that distance is convex along the edge.</summary>
+    private static Pt OnEdge(IReadOnlyList<Pt> points, Pt a, Pt b, bool round)
+    {
+        var (low, high) = (0.0, 1.0);
+        for (var i = 0; i < 32; i++)
+        {
+            var (one, two) = (low + ((high - low) / 3), high - ((high - low) / 3));
+            if (Farthest(points, Pt.Lerp(a, b, one), round) <= Farthest(points, Pt.Lerp(a, b, two), round))
+            {
+                high = two;
+            }
+            else
+            {
+                low = one;
+            }
+        }
+
+        return Pt.Lerp(a, b, (low + high) / 2);
+    }
+
+    private static double Farthest(IReadOnlyList<Pt> points, Pt from, bool round)
+    {
+        var far = 0.0;
+        foreach (var p in points)
+        {
+            far = Math.Max(far, round ? p.To(from) : Math.Max(Math.Abs(p.X - from.X), Math.Abs(p.Y - from.Y)));
+        }
+
+        return far;
     }
 
     /// <summary>No cover can have fewer placings: the larger of area over area and a set of units no two of which go into one hoop.</summary>

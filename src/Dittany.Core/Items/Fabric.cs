@@ -24,13 +24,14 @@ public sealed record SettledFabric(Cloth Cloth, IReadOnlyList<Decision> Decision
 public static class Fabric
 {
     /// <summary>Settles every fact. <paramref name="hers"/> is her overrule of <c>fabric.kind</c>, a known kind, or null.</summary>
-    public static SettledFabric Settle(Form form, StatedFabric stated, string? hers)
+    public static SettledFabric Settle(Form form, FormSize size, StatedFabric stated, string? hers)
     {
         var usual = Cloths.Find(stated.Kind ?? form.UsualCloth)!;
         var kind = Cloths.Find(hers ?? usual.Id)!;
         var colour = Colour.Parse(stated.Colour ?? form.UsualColour);
         var light = stated.Opacity is { } opacity ? Cloths.LightOf(opacity) : Cloths.LightThrough(kind, colour);
-        if (stated.Lined == true && stated.Opacity is null)
+        var lined = stated.Lined ?? size.Lined;
+        if (lined && stated.Opacity is null)
         {
             // A lining behind halves what comes through (from memory).
             light /= 2;
@@ -47,7 +48,7 @@ public static class Fabric
             stated.MaxIron ?? kind.MaxIron,
             stated.Washable ?? kind.Washable,
             stated.Busy ?? false,
-            stated.Lined ?? false);
+            lined);
 
         var because = new List<string>
         {

@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using static Dittany.Core.Items.Shapes;
 
 namespace Dittany.Core.Items;
 
@@ -22,8 +23,10 @@ public static class TeaTowel
     /// <summary>The word keeps within a third of the cloth less 20 mm (from memory): 10 mm to each fold.</summary>
     public const double FoldAllowanceMm = 10;
 
-    /// <summary>Usual capitals on a tea towel reach this, in mm (from memory: 15 to 25).</summary>
-    public const double UsualMostCapMm = 25;
+    /// <summary>The base of the lettering stands this far above the hem (from memory).</summary>
+    public const double BaseAboveHemMm = 70;
+
+    private const string Folded = "10 mm are kept free at its edges, so that nothing disappears round the fold when it hangs folded in three.";
 
     public static Form Form { get; } = new(
         "tea-towel",
@@ -32,34 +35,49 @@ public static class TeaTowel
         "top left corner",
         "half-linen",
         "#f1ede2",
+        "nobody",
+        new FormUse(Handled: true, NextToSkin: false, SeenOutdoors: false, MadeUp: false),
         [
             new FormSize("50x70", "50 × 70 cm", 500, 700, "common practice"),
             new FormSize("45x65", "45 × 65 cm", 450, 650, "common practice"),
         ],
         "50x70",
         [("lower", "lower middle, as it hangs"), ("middle", "middle of the cloth")],
-        UsualMostCapMm,
         Build);
 
-    private static Drawn Build(double w, double h) => new(
-        Rectangle(0, 0, w, h),
-        [
-            new Zone("lower", "lower middle, as it hangs", Rectangle(w / 3, h * 0.6, w / 3, h - BandToMm - (h * 0.6)), FoldAllowanceMm, "so that nothing disappears round the fold when it hangs folded in three"),
-            new Zone("middle", "middle of the cloth", Rectangle(w / 3, h * 0.25, w / 3, h * 0.35), FoldAllowanceMm, "so that nothing disappears round the fold when it hangs folded in three"),
-        ],
-        [
-            new Obstacle("bottom-hem", "bottom hem", ObstacleKind.TopstitchedHem, Rectangle(0, h - HemMm, w, HemMm), true),
-            new Obstacle("top-hem", "top hem", ObstacleKind.TopstitchedHem, Rectangle(0, 0, w, HemMm), true),
-            new Obstacle("left-hem", "left hem", ObstacleKind.TopstitchedHem, Rectangle(0, HemMm, SideHemMm, h - (2 * HemMm)), true),
-            new Obstacle("right-hem", "right hem", ObstacleKind.TopstitchedHem, Rectangle(w - SideHemMm, HemMm, SideHemMm, h - (2 * HemMm)), true),
-            new Obstacle("band", "woven band", ObstacleKind.Print, Rectangle(SideHemMm, h - BandToMm, w - (2 * SideHemMm), BandToMm - BandFromMm), false),
-        ],
-        [
-            new Landmark("centre-fold", "lengthwise centre fold", new Pt(w / 2, 0), new Pt(w / 2, h)),
-            new Landmark("bottom-hem-stitching", "stitching of the bottom hem", new Pt(0, h - HemMm), new Pt(w, h - HemMm)),
-            new Landmark("left-third", "left third fold", new Pt(w / 3, 0), new Pt(w / 3, h)),
-            new Landmark("right-third", "right third fold", new Pt(w * 2 / 3, 0), new Pt(w * 2 / 3, h)),
-        ]);
-
-    private static Pt[] Rectangle(double x, double y, double w, double h) => [new(x, y), new(x + w, y), new(x + w, y + h), new(x, y + h)];
+    private static Drawn Build(FormSize size)
+    {
+        var (w, h) = (size.WidthMm, size.HeightMm);
+        var lettering = new UsualLettering(15, 25, 0.65, w / 3 - (2 * FoldAllowanceMm), "A third of the cloth less 20 mm is what is seen when it hangs folded in three.", "from memory");
+        var finding = new Finding(
+            ["Fold the towel in half lengthwise, side hem on side hem, and crease: that is the centre fold."],
+            "centre-fold", "bottom-hem-stitching", "both end marks must be equally far from the hem's stitching");
+        var lower = Rectangle(w / 3, h * 0.6, w / 3, h - BandToMm - (h * 0.6));
+        var middle = Rectangle(w / 3, h * 0.25, w / 3, h * 0.35);
+        return new Drawn(
+            Rectangle(0, 0, w, h),
+            [
+                new Zone(
+                    "lower", "lower middle, as it hangs", lower, FoldAllowanceMm, Folded,
+                    new UsualPlace(
+                        "base-above-hem", "The base of the words 70 mm above the hem, on the centre fold", new Pt(w / 2, h - HemMm - BaseAboveHemMm), Stands.OnBaseline,
+                        ["70 mm above the hem's stitching the words hang where the eye falls, clear of the band."], "from memory"),
+                    lettering, finding),
+                new Zone("middle", "middle of the cloth", middle, FoldAllowanceMm, Folded, OpticalPlace.In(middle), lettering, finding),
+            ],
+            [
+                new Obstacle("bottom-hem", "bottom hem", ObstacleKind.TopstitchedHem, Rectangle(0, h - HemMm, w, HemMm), [new Pt(0, h - HemMm), new Pt(w, h - HemMm)]),
+                new Obstacle("top-hem", "top hem", ObstacleKind.TopstitchedHem, Rectangle(0, 0, w, HemMm), [new Pt(0, HemMm), new Pt(w, HemMm)]),
+                new Obstacle("left-hem", "left hem", ObstacleKind.TopstitchedHem, Rectangle(0, HemMm, SideHemMm, h - (2 * HemMm)), [new Pt(SideHemMm, HemMm), new Pt(SideHemMm, h - HemMm)]),
+                new Obstacle("right-hem", "right hem", ObstacleKind.TopstitchedHem, Rectangle(w - SideHemMm, HemMm, SideHemMm, h - (2 * HemMm)), [new Pt(w - SideHemMm, HemMm), new Pt(w - SideHemMm, h - HemMm)]),
+                new Obstacle("band", "woven band", ObstacleKind.Print, Rectangle(SideHemMm, h - BandToMm, w - (2 * SideHemMm), BandToMm - BandFromMm)),
+            ],
+            [
+                new Landmark("centre-fold", "centre fold", new Pt(w / 2, 0), new Pt(w / 2, h)),
+                new Landmark("bottom-hem-stitching", "the stitching of the bottom hem", new Pt(0, h - HemMm), new Pt(w, h - HemMm)),
+                new Landmark("left-third", "left third fold", new Pt(w / 3, 0), new Pt(w / 3, h)),
+                new Landmark("right-third", "right third fold", new Pt(w * 2 / 3, 0), new Pt(w * 2 / 3, h)),
+            ],
+            [Strip(Bend(new Pt((w / 2) - 9, 4), new Pt((w / 2) - 9, -26), new Pt((w / 2) + 9, -26), new Pt((w / 2) + 9, 4)), 4)]);
+    }
 }

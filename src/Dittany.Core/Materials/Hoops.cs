@@ -12,8 +12,8 @@ public static class Hoops
     /// <summary>The outer ring stands this far beyond the nominal radius, screw not counted (from memory).</summary>
     public const double RingBeyondMm = 6;
 
-    /// <summary>A ring keeps this far from a bulky seam or hem (from memory).</summary>
-    public const double FromBulkySeamMm = 5;
+    /// <summary>A ring goes into a tube if its nominal size is at least this much less than the tube laid flat (from memory).</summary>
+    public const double IntoTubeMm = 30;
 
     /// <summary>Six inches at most when the hoop is held in the hand (common practice).</summary>
     public const double MostInHandMm = 152;

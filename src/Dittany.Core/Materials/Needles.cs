@@ -15,6 +15,14 @@ public static class Needles
 
     public static Needle? Find(string id) => All.FirstOrDefault(n => string.Equals(n.Id, id, StringComparison.Ordinal));
 
+    /// <summary>One size finer or larger; the last of the row stays itself.</summary>
+    public static Needle Beside(Needle needle, bool finer)
+    {
+        var at = All.ToList().IndexOf(needle);
+        var to = at + (finer ? 1 : -1);
+        return needle.Id.StartsWith("crewel", StringComparison.Ordinal) && to >= 0 && to < All.Count && All[to].Id.StartsWith("crewel", StringComparison.Ordinal) ? All[to] : needle;
+    }
+
     /// <summary>The needle whose eye takes the bundle and whose shaft opens this cloth enough. Six strands on canvas take a chenille 22.</summary>
     public static Needle For(int strands, Cloth cloth)
     {

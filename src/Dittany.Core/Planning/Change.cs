@@ -17,13 +17,13 @@ public static class Changes
     /// <summary>Members that settle the same thing as an overrule: setting one lets go of the other, for both at once are refused.</summary>
     private static readonly (string Member, string Decision)[] SameThing =
     [
-        ("capHeightMm", "words.size"), ("strands", "thread.strands"), ("centreMm", "space.place"), ("size", "item.size"), ("zone", "space.zone"),
+        ("capHeightMm", "words.size"), ("strands", "thread.strands"), ("stitch", "stitch.outline"), ("rows", "words.rows"), ("wearer", "item.wearer"), ("centreMm", "space.place"), ("size", "item.size"), ("zone", "space.zone"),
         ("fabric.kind", "fabric.kind"), ("colour", "thread.colour"),
     ];
 
     /// <summary>Members that can be changed, overrules apart.</summary>
     public static IReadOnlyList<string> Members { get; } =
-        ["title", "dueOn", "text", "capHeightMm", "strands", "colour", "centreMm", "size", "zone", "fabric.kind", "fabric.colour"];
+        ["title", "dueOn", "text", "capHeightMm", "strands", "stitch", "rows", "colour", "centreMm", "size", "wearer", "zone", "fabric.kind", "fabric.colour"];
 
     /// <summary>The value of a member as a change would write it; null where the job leaves it to the plan.</summary>
     public static string? Read(Job job, string member)
@@ -36,6 +36,9 @@ public static class Changes
             "text" => first.Text,
             "capHeightMm" => first.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture),
             "strands" => first.Strands?.ToString(CultureInfo.InvariantCulture),
+            "stitch" => first.Stitch,
+            "rows" => first.Rows?.ToString(CultureInfo.InvariantCulture),
+            "wearer" => job.Wearer,
             "colour" => first.Colour,
             "centreMm" => first.CentreMm is { } c ? string.Create(CultureInfo.InvariantCulture, $"{c.X:R},{c.Y:R}") : null,
             "size" => job.Size,
@@ -101,6 +104,12 @@ public static class Changes
                 return Number(member, value, out fault) ? First(job, e => e with { CapHeightMm = NumberOf(value) }) : null;
             case "strands":
                 return Number(member, value, out fault) ? First(job, e => e with { Strands = NumberOf(value) is { } n ? (int)Math.Clamp(n, -1, 99) : null }) : null;
+            case "stitch":
+                return First(job, e => e with { Stitch = value });
+            case "rows":
+                return Number(member, value, out fault) ? First(job, e => e with { Rows = NumberOf(value) is { } n ? (int)Math.Clamp(n, -1, 99) : null }) : null;
+            case "wearer":
+                return job with { Wearer = value };
             case "colour":
                 return First(job, e => e with { Colour = value });
             case "centreMm":

@@ -1,6 +1,9 @@
 using Dittany.Core.Effort;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
+using Dittany.Core.Materials;
+using Dittany.Core.StitchBook;
+using Dittany.Core.Stitches;
 
 namespace Dittany.Core.Planning;
 
@@ -48,12 +51,24 @@ public sealed record Workshop(
         60,
         0,
         "a4",
-        Materials.Hoops.UsualMm,
+        Hoops.UsualMm,
         new Dictionary<string, string>(StringComparer.Ordinal));
 
     /// <summary>Tools a plan may count on.</summary>
     public static IReadOnlyList<string> KnownEquipment { get; } = ["window", "light-box", "ink-jet", "laser", "iron"];
 
     /// <summary>Her choice for a habit, or the usual one.</summary>
-    public string Habit(string id) => Habits.TryGetValue(id, out var choice) ? choice : Planning.Habits.All.First(h => h.Id == id).Default;
+    public string Habit(string id) => Habits.TryGetValue(id, out var choice) ? choice : Planning.Habits.Find(id)!.Default;
+
+    /// <summary>How this workshop places stitches.</summary>
+    internal StitchSchools StitchSchools => new(
+        Habit("stitch-length") == "uniform" ? LengthSchool.Uniform : LengthSchool.Graded,
+        Habit("stitch-size") switch { "eighth-inch" => 3.2, "five" => 5, "ten" => 10, _ => null },
+        Habit("stem-side") == "outside-of-bend" ? SideSchool.OutsideOfBend : SideSchool.OneSide,
+        Habit("whip-side") == "outward" ? SideSchool.OutsideOfBend : SideSchool.OneSide,
+        Habit("dots") switch { "straight" => DotSchool.Straight, "knot" => DotSchool.Knot, _ => DotSchool.ByHeight },
+        int.Parse(Habit("knot-wraps"), System.Globalization.CultureInfo.InvariantCulture));
+
+    /// <summary>What the recommender of stitches goes by here.</summary>
+    internal StitchFacts StitchFacts(Cloth cloth) => StitchBook.StitchFacts.Of(cloth, Habit("letter-stitch"), Habit("split-strands"), Habit("chain-strands"));
 }

@@ -28,7 +28,7 @@ public static class JobCheck
     /// <summary>A letter averages this many capital heights of line (from memory).</summary>
     private const double LineOfALetter = 2.8;
 
-    private static readonly string[] Wearers = ["baby", "child", "adult", "nobody"];
+    private static IReadOnlyList<string> Wearers => Wearing.Ids;
 
     /// <summary>Decisions of an element whose id grows the element's own id when it is not the first.</summary>
     private static readonly (string Decision, string Member, Func<WordingAsked, bool> Stated)[] ElementMembers =
@@ -38,6 +38,7 @@ public static class JobCheck
         ("thread.strands", "strands", e => e.Strands is not null),
         ("thread.colour", "colour", e => e.Colour is not null),
         ("words.size", "capHeightMm", e => e.CapHeightMm is not null),
+        ("words.rows", "rows", e => e.Rows is not null),
         ("space.place", "centreMm", e => e.CentreMm is not null),
     ];
 
@@ -66,7 +67,7 @@ public static class JobCheck
             CheckElement(job.Elements[i], $"#/elements/{i}", faults);
         }
 
-        var stitches = job.Elements.Sum(e => e.Text.Length * LineOfALetter * Math.Clamp(e.CapHeightMm ?? 25, 0, Fit.MostCapMm) / Book.Backstitch.UsualLengthMm);
+        var stitches = job.Elements.Sum(e => e.Text.Length * LineOfALetter * Math.Clamp(e.CapHeightMm ?? 25, 0, Fit.MostCapMm) / 2);
         if (stitches > MostStitches)
         {
             faults.Add(new("#/elements", $"This would be about {Number(Math.Round(stitches / 1000) * 1000)} stitches, and {MostStitches} is the most.", "Ask for fewer letters, or smaller ones."));
@@ -130,12 +131,12 @@ public static class JobCheck
             CheckWords(element, at, faults);
         }
 
-        if (element.Stitch is { } stitch && Book.Find(stitch) is null)
+        if (element.Stitch is { } stitch && Book.Lines.All(s => s.Id != stitch))
         {
             faults.Add(new(
                 $"{at}/stitch",
-                Book.NotYetDrawn.Contains(stitch) ? $"The stitch '{stitch}' cannot be drawn yet." : $"There is no stitch '{stitch}'.",
-                $"Use {Either(Book.All.Select(s => s.Id))}, or leave it out."));
+                Book.NotYetDrawn.Contains(stitch) ? $"The stitch '{stitch}' cannot be drawn yet." : Book.Find(stitch) is null ? $"There is no stitch '{stitch}'." : $"The stitch '{stitch}' writes no lines.",
+                $"Use {Either(Book.Lines.Select(s => s.Id))}, or leave it out."));
         }
 
         if (element.Strands is < 1 or > Bundle.Most)
@@ -274,6 +275,8 @@ public static class JobCheck
         {
             switch (decision)
             {
+                case "item.wearer" when job.Wearer is not null:
+                    return "#/item/wearer";
                 case "item.size" when job.Size is not null:
                     return "#/item/size";
                 case "space.zone" when job.Zone is not null:

@@ -7,6 +7,7 @@ using Dittany.Core.Telling;
 using Dittany.Core.Threads;
 using Dittany.Core.Time;
 using Dittany.Core.Transfer;
+using Dittany.Core.Words;
 
 namespace Dittany.Core.Planning;
 
@@ -22,12 +23,15 @@ public sealed record PlannedSpace(
     IReadOnlyList<IReadOnlyList<Pt>> FieldMm,
     IReadOnlyList<Items.Obstacle> Obstacles,
     IReadOnlyList<Items.Landmark> Landmarks,
+    IReadOnlyList<IReadOnlyList<Pt>> BehindMm,
+    Items.Landmark CentreLine,
+    Items.Landmark LevelLine,
     IReadOnlyList<string> FindIt);
 
 /// <summary>A box in mm: its top left corner and size.</summary>
 public sealed record Box(double X, double Y, double Width, double Height);
 
-/// <summary>One line of an element with its stitches.</summary>
+/// <summary>One line of an element with its stitches; a dot made as a knot is a line of one point.</summary>
 public sealed record Part(
     string Role,
     string Letter,
@@ -44,6 +48,7 @@ public sealed record Part(
 public sealed record PlannedElement(
     string Id,
     string Text,
+    IReadOnlyList<string> Rows,
     string Alphabet,
     double CapHeightMm,
     Pt BaselineMm,
@@ -74,12 +79,13 @@ public sealed record Plan(
     Timed Time,
     IReadOnlyList<string> Finish,
     IReadOnlyList<string> Care,
+    IReadOnlyList<ProofLetter> Proof,
     IReadOnlyList<Decision> Decisions,
     IReadOnlyList<string> SetAside,
     IReadOnlyList<Caution> Cautions)
 {
     /// <summary>Version of the rules; it changes when the same job may come out otherwise.</summary>
-    public const string Rules = "1";
+    public const string Rules = "2";
 
     /// <summary>A decision by its id, or null.</summary>
     public Decision? Decision(string id) => Decisions.FirstOrDefault(d => d.Id == id);

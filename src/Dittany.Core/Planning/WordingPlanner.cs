@@ -11,48 +11,55 @@ using Dittany.Core.Words;
 
 namespace Dittany.Core.Planning;
 
-/// <summary>Plans one wording through Space, Words and Stitches: place, alphabet, size, stitch, strands, colour, and every stitch.</summary>
-internal sealed class WordingPlanner(Form form, Drawn drawn, Zone zone, Region field, Cloth cloth, Workshop workshop, Overrules overrules)
+/// <summary>What a wording is planned on.</summary>
+internal sealed record WordingGround(Form Form, Drawn Drawn, Zone Zone, Region Field, Cloth Cloth, Worn Worn);
+
+/// <summary>Plans one wording through Space, Words and Stitches: place, alphabet, rows, size, stitch, strands, colour, and every stitch.</summary>
+internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Overrules overrules)
 {
+    private readonly Rooms _field = new(ground.Field);
+    private readonly StitchSchools _schools = workshop.StitchSchools;
+    private readonly StitchFacts _facts = workshop.StitchFacts(ground.Cloth);
+
     public (PlannedElement Element, IReadOnlyList<Decision> Decisions) Plan(WordingAsked asked, int index, int of)
     {
         string Id(string decision) => index == 0 ? decision : $"{decision}:{asked.Id}";
         var decisions = new List<Decision>();
-
         var alphabet = Alphabet(asked, Id("words.alphabet"), decisions);
-        var (place, placeDecision) = Placement.Settle(Id("space.place"), drawn, zone, field, asked.CentreMm, overrules.For(Id("space.place")), index, of);
+        var (place, placeDecision) = Placement.Settle(Id("space.place"), ground.Drawn, ground.Zone, ground.Field, asked.CentreMm, overrules.For(Id("space.place")), index, of);
         decisions.Add(placeDecision);
 
-        var rows = Rows.Break(asked.Text, asked.Rows)!;
-        var setting = Setting.Lay(alphabet, rows, place.Stands == Stands.OnBaseline);
-        var hersSize = asked.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture) ?? overrules.For(Id("words.size"));
-        var hersStrands = asked.Strands?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(Id("thread.strands"));
-        var hersStitch = asked.Stitch ?? overrules.For(Id("stitch.outline"));
-        var question = Question(alphabet, setting, place, hersSize, hersStrands, index, of);
-        var answer = Lettering.Settle(question);
-        Sizes(Id, question, answer, hersSize, hersStrands, hersStitch, decisions);
+        var stated = new StatedLettering(
+            asked.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture) ?? overrules.For(Id("words.size")),
+            asked.Strands?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(Id("thread.strands")),
+            asked.Stitch ?? overrules.For(Id("stitch.outline")),
+            asked.Rows?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(Id("words.rows")));
+        var ways = Ways(asked, alphabet, place, stated, index, of);
+        var (question, answer, rows) = Choose(ways);
+        WordingDecisions.Tell(Id, question, answer, rows, ways.Select(w => w.Rows).ToArray(), stated, SpecFor(answer.Pair), workshop, decisions);
 
         var colour = Colours(asked, Id("thread.colour"), decisions);
-        var spec = SpecFor(answer.Pair);
-        var (parts, concerns) = Stitched(question, answer, spec, colour, place);
-        var overflow = Math.Max(answer.OverflowMm, Outside(parts, answer.Pair));
-        concerns.AddRange(FitConcerns(question, overflow));
+        var (parts, concerns) = Stitched(question, answer, colour, place);
+        var overflow = Math.Max(answer.OverflowMm, Outside(parts));
+        concerns.AddRange(FitConcerns(question, overflow, ways, rows));
         concerns.AddRange(answer.Faults.Select(f => new Concern(f.What, f.Letter, Math.Round(f.ByMm, 3), f.Text, Lettering.Remedies(question, answer, f))));
-        if (Legibility.Showing(Colour.Parse(colour), cloth) is { } hidden)
+        if (Legibility.Showing(Colour.Parse(colour), ground.Cloth) is { } hidden)
         {
             concerns.Add(hidden);
         }
 
+        var setting = answer.Setting;
         var baseline = place.AnchorMm + (setting.BaselineFromOrigin * answer.CapMm);
         var middle = (((setting.Rows - 1) * Setting.RowPitch) + (Alphabets.XUnits / Alphabets.CapUnits)) / 2;
         var element = new PlannedElement(
             asked.Id,
             asked.Text,
+            rows,
             alphabet.Id,
             answer.CapMm,
             baseline.OnGrid(),
             (baseline - new Pt(0, middle * answer.CapMm)).OnGrid(),
-            BoxOf(parts, answer.Pair.LineWidthMm / 2),
+            BoxOf(parts),
             answer.Pair.LineWidthMm,
             Math.Round(answer.LargestCapMm, 3),
             Math.Round(overflow, 3),
@@ -62,28 +69,44 @@ internal sealed class WordingPlanner(Form form, Drawn drawn, Zone zone, Region f
         return (element, decisions);
     }
 
-    private LetteringQuestion Question(IAlphabet alphabet, Setting setting, Place place, string? size, string? strands, int index, int of)
+    /// <summary>One question for each way of breaking the words into rows.</summary>
+    private IReadOnlyList<(IReadOnlyList<string> Rows, LetteringQuestion Question)> Ways(WordingAsked asked, IAlphabet alphabet, Place place, StatedLettering stated, int index, int of)
     {
-        double? cap = double.TryParse(size, NumberStyles.Float, CultureInfo.InvariantCulture, out var number) ? number : null;
-        var wish = (cap is null && size is not null ? size : workshop.Habit("size")) switch
+        int? wanted = stated.Rows is { } r && Rows.Break(asked.Text, int.Parse(r, CultureInfo.InvariantCulture)) is not null ? int.Parse(r, CultureInfo.InvariantCulture) : null;
+        var slice = _field;
+        if (of > 1 && !ground.Field.IsEmpty)
         {
-            "largest" => SizeWish.Largest,
-            "smallest" => SizeWish.Smallest,
-            _ => SizeWish.Comfortable,
-        };
-        var slice = field;
-        if (of > 1 && !field.IsEmpty)
-        {
-            var (least, greatest) = field.Box;
+            var (least, greatest) = ground.Field.Box;
             var height = (greatest.Y - least.Y) / of;
-            slice = field.Within(Region.Rectangle(least.X, place.AnchorMm.Y - height, greatest.X - least.X, height * 1.5));
+            slice = new Rooms(ground.Field.Within(Region.Rectangle(least.X, place.AnchorMm.Y - height, greatest.X - least.X, height * 1.5)));
         }
 
-        return new LetteringQuestion(
-            alphabet, setting, field, slice, place.AnchorMm, cloth, cap,
-            strands is null ? null : int.Parse(strands, CultureInfo.InvariantCulture),
-            wish, Lettering.ComfortableShare, form.UsualMostCapMm);
+        return Rows.Ways(asked.Text, wanted).Select(rows => (rows, new LetteringQuestion(
+            alphabet, Settings.Lay(alphabet, rows, place.Stands), _field, slice, place.AnchorMm, ground.Cloth, _facts, stated.CapMm,
+            stated.Strands is null ? null : int.Parse(stated.Strands, CultureInfo.InvariantCulture),
+            stated.Stitch is null ? null : Book.Find(stated.Stitch),
+            stated.Wish ?? WishOf(workshop.Habit("size")), ground.Zone.Lettering))).ToArray();
     }
+
+    /// <summary>The fewest rows at which the words read, fit, and reach the least height usual here; else the rows in which they come out best.</summary>
+    private static (LetteringQuestion Question, LetteringAnswer Answer, IReadOnlyList<string> Rows) Choose(IReadOnlyList<(IReadOnlyList<string> Rows, LetteringQuestion Question)> ways)
+    {
+        var tried = new List<(LetteringQuestion Question, LetteringAnswer Answer, IReadOnlyList<string> Rows)>();
+        foreach (var (rows, question) in ways)
+        {
+            var answer = Lettering.Settle(question);
+            if (answer.Reads && answer.OverflowMm == 0 && (question.CapMm is not null || answer.CapMm >= question.UsualLeastMm))
+            {
+                return (question, answer, rows);
+            }
+
+            tried.Add((question, answer, rows));
+        }
+
+        return tried.OrderBy(t => t.Answer.OverflowMm > 0).ThenBy(t => t.Answer.OverflowMm).ThenBy(t => !t.Answer.Reads).ThenByDescending(t => t.Answer.CapMm).First();
+    }
+
+    internal static SizeWish WishOf(string habit) => habit switch { "largest" => SizeWish.Largest, "smallest" => SizeWish.Smallest, _ => SizeWish.Comfortable };
 
     private IAlphabet Alphabet(WordingAsked asked, string id, List<Decision> decisions)
     {
@@ -102,74 +125,9 @@ internal sealed class WordingPlanner(Form form, Drawn drawn, Zone zone, Region f
         return taken;
     }
 
-    private void Sizes(Func<string, string> id, LetteringQuestion q, LetteringAnswer a, string? size, string? strands, string? stitch, List<Decision> decisions)
-    {
-        var free = Lettering.Settle(q with { CapMm = null, Wish = WishOf(workshop.Habit("size")) });
-        var width = q.Setting.Width * a.CapMm;
-        var (least, greatest) = field.Box;
-        var share = Math.Round(100 * width / Math.Max(1, greatest.X - least.X));
-        var because = new List<string>
-        {
-            $"The words are {Say.Length(width)} wide, {Say.Number(share, 0)} % of the field's width.",
-            a.LargestCapMm > 0 ? $"The largest that fits here is {Say.Length(Math.Round(a.LargestCapMm, 1))}." : "No size fits at this place.",
-            $"{Upper(a.Pair.Stitch.Name)} with {Legibility.Strands(a.Pair.Strands)} draws a line of {Say.Length(a.Pair.LineWidthMm)}: capitals are {Say.Number(a.CapMm / a.Pair.LineWidthMm)} lines high, and {Say.Number(Book.Iso3098TypeB, 0)} is the draughtsman's rule (ISO 3098, type B).",
-        };
-        decisions.Add(Deciding.Make(
-            id("words.size"),
-            Station.Words,
-            "How high the capitals",
-            SizeChoice(size is null ? a.CapMm : free.CapMm),
-            size is null ? null : SizeChoice(a.CapMm),
-            because,
-            [$"Another place or share of the space (now {Say.Number(Lettering.ComfortableShare * 100, 0)} % at most), more or fewer strands."],
-            SizeChoices(q, a)));
-
-        decisions.Add(Deciding.Make(
-            id("stitch.outline"),
-            Station.Stitches,
-            "Which stitch writes the lines",
-            new Choice(Book.Backstitch.Id, Upper(Book.Backstitch.Name)),
-            stitch is null ? null : new Choice(stitch, Upper(Book.Find(stitch)!.Name)),
-            [
-                $"It is crisp on letters of this height and shortens down to {Say.Length(a.Pair.Stitch.ShortestMm(a.Pair.Strands))} on bends.",
-                workshop.Habit("stitch-length") == "uniform" ? "By your habit one length is kept all along a stretch." : $"On straights a stitch is {Say.Length(SpecFor(a.Pair).WishedMm)} long; on a bend it leaves the line by at most {Say.Length(SpecFor(a.Pair).SagittaMm)}.",
-            ],
-            ["Larger letters, or a knitted cloth."],
-            Book.All.Select(s => new Choice(s.Id, Upper(s.Name))).ToArray()));
-
-        var freeStrands = strands is null ? a : Lettering.Settle(q with { Strands = null });
-        decisions.Add(Deciding.Make(
-            id("thread.strands"),
-            Station.Thread,
-            "How many strands",
-            StrandChoice(freeStrands.Pair.Strands),
-            strands is null ? null : StrandChoice(a.Pair.Strands),
-            strands is null && Recommender.StrandsFor(a.CapMm) == a.Pair.Strands
-                ? [Recommender.Because(a.CapMm), $"{Upper(Legibility.Strands(a.Pair.Strands))} lie {Say.Length(a.Pair.LineWidthMm)} wide."]
-                : [$"{Upper(Legibility.Strands(a.Pair.Strands))} lie {Say.Length(a.Pair.LineWidthMm)} wide; they write clean capitals from {Say.Length(a.Pair.Stitch.LeastCapMm(a.Pair.Strands))}."],
-            ["Larger or smaller capitals."],
-            new[] { 1, 2, 3, 4, 6 }.Select(StrandChoice).ToArray()));
-    }
-
-    private static Choice StrandChoice(int strands) => new(strands.ToString(CultureInfo.InvariantCulture), Upper(Say.Count(strands, "strand")));
-
-    private static Choice SizeChoice(double capMm) => new(capMm.ToString("R", CultureInfo.InvariantCulture), $"Capitals of {Say.Length(capMm)}");
-
-    private static Choice[] SizeChoices(LetteringQuestion q, LetteringAnswer a)
-    {
-        var least = Lettering.Settle(q with { CapMm = null, Wish = SizeWish.Smallest }).CapMm;
-        return new[] { a.CapMm - 1, a.CapMm + 1, Math.Floor(a.LargestCapMm), least }
-            .Where(c => c >= Lettering.LeastCapMm && c <= Fit.MostCapMm)
-            .Distinct()
-            .Order()
-            .Select(SizeChoice)
-            .ToArray();
-    }
-
-    private static SizeWish WishOf(string habit) => habit switch { "largest" => SizeWish.Largest, "smallest" => SizeWish.Smallest, _ => SizeWish.Comfortable };
-
     private string Colours(WordingAsked asked, string id, List<Decision> decisions)
     {
+        var cloth = ground.Cloth;
         var reading = Palette.Colours.Where(c => ColourDifference.Lightness(Colour.Parse(c.Hex), cloth.Colour) >= Legibility.ReadsFromL).ToArray();
         var own = reading.Length > 0 ? reading[0] : Palette.Colours.OrderByDescending(c => ColourDifference.Lightness(Colour.Parse(c.Hex), cloth.Colour)).First();
         var hers = (asked.Colour ?? overrules.For(id))?.ToLowerInvariant();
@@ -195,25 +153,32 @@ internal sealed class WordingPlanner(Form form, Drawn drawn, Zone zone, Region f
         return hex;
     }
 
-    private StitchSpec SpecFor(Pair pair) =>
-        StitchSpec.For(pair, workshop.Habit("stitch-length") == "uniform" ? LengthSchool.Uniform : LengthSchool.Graded);
+    private StitchSpec SpecFor(Pair pair) => StitchSpec.For(pair, _schools, ground.Worn.MostBehindMm);
 
-    private (List<Part> Parts, List<Concern> Concerns) Stitched(LetteringQuestion q, LetteringAnswer a, StitchSpec spec, string colour, Place place)
+    private (List<Part> Parts, List<Concern> Concerns) Stitched(LetteringQuestion q, LetteringAnswer a, string colour, Place place)
     {
+        var spec = SpecFor(a.Pair);
         var parts = new List<Part>();
         var concerns = new List<Concern>();
-        for (var i = 0; i < q.Setting.Letters.Count; i++)
+        for (var i = 0; i < a.Setting.Letters.Count; i++)
         {
-            var letter = q.Setting.Letters[i];
-            var stitched = LetterStitching.Stitch(letter.Strokes.Select(s => s.Map(p => place.AnchorMm + (p * a.CapMm))).ToArray(), spec);
+            var letter = a.Setting.Letters[i];
+            var strokes = letter.Strokes.Select(s => s.Map(p => place.AnchorMm + (p * a.CapMm))).ToArray();
+            var stitched = LetterStitching.Stitch(strokes, spec, a.CapMm);
+            if (stitched.Lines.Any(l => l.Dot && _field.For(l.WidthMm).OutsideBy(l.LineMm[0]) > 0))
+            {
+                // A knot is wider than the line: where it would reach out of the field the dot is a straight.
+                stitched = LetterStitching.Stitch(strokes, spec with { Schools = spec.Schools with { Dots = DotSchool.Straight } }, a.CapMm);
+            }
+
             parts.AddRange(stitched.Lines.Select(line => new Part(
-                "letter", letter.Letter, i, a.Pair.Stitch.Id, a.Pair.Strands, colour, a.Pair.LineWidthMm, line.LineMm, line.Closed, line.Stitches)));
+                line.Dot ? "dot" : "letter", letter.Letter, i, line.Kind.Id, a.Pair.Strands, colour, line.WidthMm, line.LineMm, line.Closed, line.Stitches)));
             if (stitched.DroppedMm.Count > 0 && concerns.All(c => c.What != "dropped" || c.Letter != letter.Letter))
             {
                 var longest = stitched.DroppedMm.Max();
                 concerns.Add(new Concern(
-                    "dropped", letter.Letter, Math.Round(StitchSpec.DroppedBelowMm - longest, 3),
-                    $"In the {letter.Letter} {Say.Count(stitched.DroppedMm.Count, "stroke")} of {Say.Length(longest)} or less cannot be stitched and is left out: a stitch is at least {Say.Length(StitchSpec.DroppedBelowMm)}.",
+                    "dropped", letter.Letter, Math.Round(Tolerance.DroppedBelowMm - longest, 3),
+                    $"In the {letter.Letter} {Say.Count(stitched.DroppedMm.Count, "stroke")} of {Say.Length(longest)} or less cannot be stitched and is left out: a stitch is at least {Say.Length(Tolerance.DroppedBelowMm)}.",
                     Cures(q, a, letter, s => s.DroppedMm.Count == 0)));
             }
 
@@ -239,7 +204,7 @@ internal sealed class WordingPlanner(Form form, Drawn drawn, Zone zone, Region f
         var remedies = new List<Remedy>();
         for (var cap = Math.Floor(a.CapMm) + 1; cap <= Math.Min(Fit.MostCapMm, (a.CapMm * 4) + 10); cap++)
         {
-            if (All(q with { CapMm = cap }))
+            if (Cured(q with { CapMm = cap }))
             {
                 remedies.Add(new Remedy(CapHeightMm: cap));
                 break;
@@ -248,36 +213,45 @@ internal sealed class WordingPlanner(Form form, Drawn drawn, Zone zone, Region f
 
         for (var strands = a.Pair.Strands - 1; strands >= 1; strands--)
         {
-            if (All(q with { Strands = strands }))
+            if (Cured(q with { Strands = strands }))
             {
                 remedies.Add(new Remedy(Strands: strands));
                 break;
             }
         }
 
+        var other = Book.Lines.Where(s => s != a.Pair.Stitch).OrderBy(s => s.Shortest(a.Pair.Strands)).ThenBy(s => s.WidthFactor).FirstOrDefault(s => Cured(q with { Stitch = s }));
+        if (other is not null)
+        {
+            remedies.Add(new Remedy(Stitch: other.Id));
+        }
+
         return remedies;
 
-        bool All(LetteringQuestion changed)
+        // The same letter is stitched the same way wherever it stands: one is enough.
+        bool Cured(LetteringQuestion changed)
         {
             var settled = changed.CapMm is null ? Lettering.Settle(changed) : null;
             var cap = settled?.CapMm ?? changed.CapMm!.Value;
             var spec = SpecFor(settled?.Pair ?? Lettering.At(changed, cap).Pair);
-
-            // The same letter is stitched the same way wherever it stands: one is enough.
-            return good(LetterStitching.Stitch(letter.Strokes.Select(s => s.Map(p => changed.AnchorMm + (p * cap))).ToArray(), spec));
+            return good(LetterStitching.Stitch(letter.Strokes.Select(s => s.Map(p => changed.AnchorMm + (p * cap))).ToArray(), spec, cap));
         }
     }
 
-    private double Outside(List<Part> parts, Pair pair)
+    /// <summary>How far the worst stitch reaches out of the field, its width included; under two thousandths it is the grid, not the place.</summary>
+    private double Outside(List<Part> parts)
     {
-        var room = field.Offset(-pair.LineWidthMm / 2);
-        var by = parts.SelectMany(p => p.Stitches).SelectMany(s => new[] { s.FromMm, s.ToMm }).Select(room.OutsideBy).DefaultIfEmpty(0).Max();
+        var worst = 0.0;
+        foreach (var part in parts)
+        {
+            var room = _field.For(part.LineWidthMm);
+            worst = Math.Max(worst, part.Stitches.SelectMany(s => new[] { s.FromMm, s.ToMm }).Select(room.OutsideBy).DefaultIfEmpty(0).Max());
+        }
 
-        // Under two thousandths it is the grid, not the place.
-        return by < 0.002 ? 0 : by;
+        return worst < 0.002 ? 0 : worst;
     }
 
-    private IEnumerable<Concern> FitConcerns(LetteringQuestion q, double overflow)
+    private IEnumerable<Concern> FitConcerns(LetteringQuestion q, double overflow, IReadOnlyList<(IReadOnlyList<string> Rows, LetteringQuestion Question)> ways, IReadOnlyList<string> rows)
     {
         if (overflow <= 0)
         {
@@ -291,23 +265,28 @@ internal sealed class WordingPlanner(Form form, Drawn drawn, Zone zone, Region f
             remedies.Add(new Remedy(CapHeightMm: fits.CapMm));
         }
 
+        if (ways.Skip(1).Where(w => w.Rows.Count > rows.Count).Select(w => (w.Rows, Answer: Lettering.Settle(w.Question))).FirstOrDefault(w => w.Answer.OverflowMm == 0) is { Rows: { } enough })
+        {
+            remedies.Add(new Remedy(Rows: enough.Count));
+        }
+
         yield return new Concern(
             "overflows", null, Math.Round(overflow, 3),
-            double.IsInfinity(overflow) ? $"There is no room at all here on the {form.Name}." : $"The words reach {Say.Length(Math.Round(overflow, 1))} beyond the room there is.",
+            double.IsInfinity(overflow) ? $"There is no room at all here on the {ground.Form.Name}." : $"The words reach {Say.Length(Math.Round(overflow, 1))} beyond the room there is.",
             remedies);
     }
 
-    private static Box BoxOf(List<Part> parts, double half)
+    private static Box BoxOf(List<Part> parts)
     {
         if (parts.Count == 0)
         {
             return new Box(0, 0, 0, 0);
         }
 
-        var points = parts.SelectMany(p => p.LineMm).Concat(parts.SelectMany(p => p.Stitches).SelectMany(s => new[] { s.FromMm, s.ToMm })).ToArray();
-        var (x, y) = (points.Min(p => p.X) - half, points.Min(p => p.Y) - half);
+        var points = parts.SelectMany(p => p.LineMm.Concat(p.Stitches.SelectMany(s => new[] { s.FromMm, s.ToMm })).Select(at => (At: at, Half: p.LineWidthMm / 2))).ToArray();
+        var (x, y) = (points.Min(p => p.At.X - p.Half), points.Min(p => p.At.Y - p.Half));
         return new Box(
-            Rounding.ToGrid(x), Rounding.ToGrid(y), Rounding.ToGrid(points.Max(p => p.X) + half - x), Rounding.ToGrid(points.Max(p => p.Y) + half - y));
+            Rounding.ToGrid(x), Rounding.ToGrid(y), Rounding.ToGrid(points.Max(p => p.At.X + p.Half) - x), Rounding.ToGrid(points.Max(p => p.At.Y + p.Half) - y));
     }
 
     private static string Upper(string text) => char.ToUpperInvariant(text[0]) + text[1..];

@@ -7,11 +7,19 @@ namespace Dittany.Core.Route;
 public static class Carry
 {
     /// <summary>The shortest such way in mm, or null where there is none up to <paramref name="mostMm"/>.</summary>
-    public static double? Shortest(Pt from, Pt to, IEnumerable<Stitch> stitches, double hopMm, double mostMm)
+    public static double? Shortest(Pt from, Pt to, IEnumerable<Stitch> stitches, double hopMm, double mostMm) => Shortest(from, [to], stitches, hopMm, mostMm)[0];
+
+    /// <summary>The shortest ways from one hole to several, each in mm or null; one search for all.</summary>
+    public static IReadOnlyList<double?> Shortest(Pt from, IReadOnlyList<Pt> targets, IEnumerable<Stitch> stitches, double hopMm, double mostMm)
     {
         var under = stitches.ToArray();
-        var holes = under.SelectMany(s => new[] { s.FromMm, s.ToMm }).Prepend(to).Prepend(from).Distinct().ToArray();
-        var index = holes.Select((p, i) => (p, i)).ToDictionary(e => e.p, e => e.i);
+        var holes = under.SelectMany(s => new[] { s.FromMm, s.ToMm }).Concat(targets).Prepend(from).Distinct().ToArray();
+        var index = new Dictionary<Pt, int>(holes.Length);
+        for (var i = 0; i < holes.Length; i++)
+        {
+            index[holes[i]] = i;
+        }
+
         var covered = new HashSet<(int, int)>();
         foreach (var stitch in under)
         {
@@ -19,33 +27,44 @@ public static class Carry
             covered.Add((index[stitch.ToMm], index[stitch.FromMm]));
         }
 
-        var best = new Dictionary<int, double> { [0] = 0 };
-        var queue = new PriorityQueue<int, (double, int)>();
-        queue.Enqueue(0, (0, 0));
-        while (queue.TryDequeue(out var at, out var rank))
+        var wanted = targets.Select(t => index[t]).ToHashSet();
+        var best = new double[holes.Length];
+        var settled = new bool[holes.Length];
+        Array.Fill(best, double.PositiveInfinity);
+        best[0] = 0;
+        while (wanted.Count > 0)
         {
-            if (rank.Item1 > best[at])
+            var at = -1;
+            for (var i = 0; i < holes.Length; i++)
             {
-                continue;
+                if (!settled[i] && best[i] <= mostMm && (at < 0 || best[i] < best[at]))
+                {
+                    at = i;
+                }
             }
 
-            if (at == index[to])
+            if (at < 0)
             {
-                return rank.Item1;
+                break;
             }
 
+            settled[at] = true;
+            wanted.Remove(at);
             for (var next = 0; next < holes.Length; next++)
             {
-                var way = holes[at].To(holes[next]);
-                var length = rank.Item1 + way;
-                if (next != at && length <= mostMm && (way <= hopMm || covered.Contains((at, next))) && (!best.TryGetValue(next, out var known) || length < known))
+                if (settled[next])
                 {
-                    best[next] = length;
-                    queue.Enqueue(next, (length, next));
+                    continue;
+                }
+
+                var way = holes[at].To(holes[next]);
+                if (best[at] + way < best[next] && (way <= hopMm || covered.Contains((at, next))))
+                {
+                    best[next] = best[at] + way;
                 }
             }
         }
 
-        return null;
+        return targets.Select(t => best[index[t]] <= mostMm ? best[index[t]] : (double?)null).ToArray();
     }
 }

@@ -11,8 +11,8 @@ public enum FloatKind
     NewThread,
 }
 
-/// <summary>One line of stitches to be worked: which element and part it is, which letter it belongs to, and the thread it takes.</summary>
-public sealed record Piece(string Element, int Part, int Letter, string Thread, int Hoop, IReadOnlyList<Stitch> Stitches);
+/// <summary>One line of stitches to be worked: which element and part it is, which letter it belongs to, the thread it takes, and whether it may be worked from either end.</summary>
+public sealed record Piece(string Element, int Part, int Letter, string Thread, int Hoop, IReadOnlyList<Stitch> Stitches, bool Reverses = false);
 
 /// <summary>One row of the route: one stitch, in working order. <paramref name="BackMm"/> is the thread that really lies behind on the way to it.</summary>
 public sealed record RouteRow(string Element, int Part, int Stitch, int Run, int Hoop, double FloatMm, FloatKind FloatKind, double BackMm);
@@ -20,43 +20,62 @@ public sealed record RouteRow(string Element, int Part, int Stitch, int Run, int
 /// <summary>What steers the route: floats in mm, thread in mm a run can stitch.</summary>
 public sealed record RouteRules(double StraightUpToMm, bool LetterEndsThread, double RunMm, double ThicknessMm, double TakeUp);
 
+/// <summary>The route, and for each line the way it is worked, in working order of lines.</summary>
+public sealed record Routed(IReadOnlyList<RouteRow> Rows, IReadOnlyList<(Piece Piece, Way Way)> Ways)
+{
+    /// <summary>Lines that are not worked from their written beginning to their end.</summary>
+    public int Turned => Ways.Count(w => w.Way.Rank > 0);
+}
+
+/// <summary>What going on from one line to the next costs: thread ends first, then thread lying free, then lines not worked as written.</summary>
+public readonly record struct RouteCost(int Ends, double FloatMm, int Turned)
+{
+    public static RouteCost operator +(RouteCost a, RouteCost b) => new(a.Ends + b.Ends, a.FloatMm + b.FloatMm, a.Turned + b.Turned);
+
+    public int Against(RouteCost other) =>
+        Ends != other.Ends ? Ends.CompareTo(other.Ends)
+        : Math.Abs(FloatMm - other.FloatMm) > 1e-9 ? FloatMm.CompareTo(other.FloatMm)
+        : Turned.CompareTo(other.Turned);
+}
+
 /// <summary>
-/// Orders stitches, settles floats and cuts runs. Lines come in their working order; hoopings in the order they are first needed. Thread ends are the first thing to
-/// save, then float length. A run ends at the end of a line; within one only where the line is longer than a whole run.
+/// Orders stitches, settles floats and cuts runs. Lines come in their written order; for each the way of working it is chosen over all lines of a hooping at once, by
+/// dynamic programming. A run ends at the end of a line; within one only where the line is longer than a whole run.
 /// </summary>
 public static class Routing
 {
     /// <summary>A thread is carried under stitches already there no further than this (from memory).</summary>
     public const double MostCarriedMm = 60;
 
-    /// <summary>Jumps that go straight: common practice elsewhere; on towels and napkins, and next to a baby's skin, only what cannot be caught (from memory).</summary>
-    public const double StraightMm = 10;
+    /// <summary>Thread one stitch takes: front, back and through the cloth.</summary>
+    public static double Use(Stitch stitch, double backMm, double thicknessMm) => stitch.ThreadMm + backMm + (stitch.Passes * thicknessMm);
 
-    public const double StraightNotCaughtMm = 5;
-
-    /// <summary>Thread one stitch takes: front, back and twice through the cloth.</summary>
-    public static double Use(Stitch stitch, double backMm, double thicknessMm) => stitch.LengthMm + backMm + (2 * thicknessMm);
+    /// <summary>The way behind from one stitch of a line to the next: none between wraps, which go on where the last one ended.</summary>
+    public static double Behind(Stitch before, Stitch next) => before.DownMm.To(next.FromMm);
 
     /// <summary>One row for each stitch, each exactly once.</summary>
-    public static IReadOnlyList<RouteRow> Order(IReadOnlyList<Piece> pieces, RouteRules rules)
+    public static Routed Order(IReadOnlyList<Piece> pieces, RouteRules rules)
     {
+        var inOrder = pieces.Where(p => p.Stitches.Count > 0).OrderBy(p => p.Hoop).ToArray();
+        var crossings = new Crossings(inOrder, rules);
+        var ways = Choose(inOrder, crossings);
         var rows = new List<RouteRow>();
-        var done = new Dictionary<(string Element, int Letter), List<Piece>>();
         var (run, used) = (0, 0.0);
-        Piece? before = null;
-        foreach (var piece in pieces.OrderBy(p => p.Hoop))
+        for (var n = 0; n < inOrder.Length; n++)
         {
-            var need = Enumerable.Range(0, piece.Stitches.Count).Sum(i => Cost(piece, i, Inner(piece, i)));
-            var (kind, back, straight) = Cross(before, piece, done, rules);
+            var (piece, way) = (inOrder[n], ways[n]);
+            var (kind, back, straight) = n == 0 ? (FloatKind.NewThread, 0.0, 0.0) : crossings.Between(n, ways[n - 1], way);
+            var need = Enumerable.Range(0, way.Order.Count).Sum(i => Cost(way.Of(piece, i), Inner(piece, way, i)));
             if (kind != FloatKind.NewThread && used + need + (back * rules.TakeUp) > rules.RunMm)
             {
                 kind = FloatKind.NewThread;
             }
 
-            for (var i = 0; i < piece.Stitches.Count; i++)
+            for (var i = 0; i < way.Order.Count; i++)
             {
-                var (stitchKind, stitchBack, shown) = i == 0 ? (kind, back, straight) : (FloatKind.None, Inner(piece, i), 0.0);
-                if (stitchKind == FloatKind.None && i > 0 && used + Cost(piece, i, stitchBack) > rules.RunMm)
+                var (stitchKind, stitchBack, shown) = i == 0 ? (kind, back, straight) : (FloatKind.None, Inner(piece, way, i), 0.0);
+                var stitch = way.Of(piece, i);
+                if (i > 0 && used + Cost(stitch, stitchBack) > rules.RunMm)
                 {
                     stitchKind = FloatKind.NewThread;
                 }
@@ -66,52 +85,137 @@ public static class Routing
                     (run, used, stitchBack, shown) = (run + 1, 0, 0, 0);
                 }
 
-                used += Cost(piece, i, stitchBack);
-                rows.Add(new RouteRow(piece.Element, piece.Part, i, run, piece.Hoop, Measures.Rounding.ToGrid(shown), stitchKind, stitchBack));
+                used += Cost(stitch, stitchBack);
+                rows.Add(new RouteRow(piece.Element, piece.Part, way.Order[i].Index, run, piece.Hoop, Measures.Rounding.ToGrid(shown), stitchKind, stitchBack));
             }
-
-            if (!done.TryGetValue((piece.Element, piece.Letter), out var ofLetter))
-            {
-                done[(piece.Element, piece.Letter)] = ofLetter = [];
-            }
-
-            ofLetter.Add(piece);
-            before = piece;
         }
 
-        return rows;
+        return new Routed(rows, inOrder.Zip(ways).ToArray());
 
-        double Cost(Piece piece, int i, double backMm) => Use(piece.Stitches[i], backMm, rules.ThicknessMm) * rules.TakeUp;
+        double Cost(Stitch stitch, double backMm) => Use(stitch, backMm, rules.ThicknessMm) * rules.TakeUp;
     }
 
-    /// <summary>The way behind from one stitch of a line to the next.</summary>
-    private static double Inner(Piece piece, int i) => i == 0 ? 0 : piece.Stitches[i - 1].ToMm.To(piece.Stitches[i].FromMm);
-
-    private static (FloatKind Kind, double BackMm, double StraightMm) Cross(Piece? before, Piece next, Dictionary<(string Element, int Letter), List<Piece>> done, RouteRules rules)
+    /// <summary>What a choice of ways costs over all lines; run lengths apart.</summary>
+    public static RouteCost CostOf(IReadOnlyList<Piece> inOrder, IReadOnlyList<Way> ways, RouteRules rules)
     {
-        if (before is null || before.Thread != next.Thread || before.Hoop != next.Hoop)
+        var crossings = new Crossings(inOrder, rules);
+        var cost = new RouteCost(0, 0, 0);
+        for (var n = 0; n < inOrder.Count; n++)
         {
-            return (FloatKind.NewThread, 0, 0);
+            cost += new RouteCost(0, 0, ways[n].Rank);
+            cost += n == 0 ? default : crossings.Cost(n, ways[n - 1], ways[n]);
         }
 
-        var sameLetter = before.Element == next.Element && before.Letter == next.Letter;
-        if (!sameLetter && rules.LetterEndsThread)
+        return cost;
+    }
+
+    private static Way[] Choose(Piece[] pieces, Crossings crossings)
+    {
+        // Only where going on as written needs more than a short jump is another way looked for.
+        var all = pieces.Select(Ways.For).ToArray();
+        var options = all.Select((ways, n) => ways.Count > 1 && (Hard(n) || Hard(n + 1)) ? ways : [ways[0]]).ToArray();
+        var best = new List<(RouteCost Cost, int From)[]>();
+        for (var n = 0; n < pieces.Length; n++)
         {
-            return (FloatKind.NewThread, 0, 0);
+            var column = new (RouteCost Cost, int From)[options[n].Count];
+            for (var o = 0; o < column.Length; o++)
+            {
+                var own = new RouteCost(0, 0, options[n][o].Rank);
+                column[o] = n == 0
+                    ? (own, -1)
+                    : Enumerable.Range(0, options[n - 1].Count)
+                        .Select(from => (Cost: best[n - 1][from].Cost + crossings.Cost(n, options[n - 1][from], options[n][o]) + own, From: from))
+                        .Aggregate((a, b) => b.Cost.Against(a.Cost) < 0 ? b : a);
+            }
+
+            best.Add(column);
         }
 
-        var (from, to) = (before.Stitches[^1].ToMm, next.Stitches[0].FromMm);
-        var straight = from.To(to);
-        if (straight <= rules.StraightUpToMm)
+        var chosen = new Way[pieces.Length];
+        var at = pieces.Length == 0 ? 0 : Enumerable.Range(0, best[^1].Length).Aggregate((a, b) => best[^1][b].Cost.Against(best[^1][a].Cost) < 0 ? b : a);
+        for (var n = pieces.Length - 1; n >= 0; n--)
         {
-            return (FloatKind.Straight, straight, straight);
+            chosen[n] = options[n][at];
+            at = best[n][at].From;
         }
 
-        // Only what lies near can help: this letter and the one just left.
-        var near = new[] { next.Letter - 1, next.Letter, next.Letter + 1 }
-            .SelectMany(letter => done.GetValueOrDefault((next.Element, letter)) ?? [])
-            .Where(p => p.Thread == next.Thread);
-        var carried = Carry.Shortest(from, to, near.SelectMany(p => p.Stitches), rules.StraightUpToMm, MostCarriedMm);
-        return carried is { } length ? (FloatKind.Carried, length, straight) : (FloatKind.NewThread, 0, 0);
+        return chosen;
+
+        bool Hard(int n) => n > 0 && n < pieces.Length && crossings.Joined(n) && crossings.Between(n, all[n - 1][0], all[n][0]).Kind != FloatKind.Straight;
+    }
+
+    private static double Inner(Piece piece, Way way, int i) => i == 0 ? 0 : Behind(way.Of(piece, i - 1), way.Of(piece, i));
+
+    /// <summary>The crossings from each line to the next, kept once found.</summary>
+    private sealed class Crossings(IReadOnlyList<Piece> pieces, RouteRules rules)
+    {
+        private readonly Dictionary<(int Piece, Pt From, Pt To), double?> _carried = [];
+        private readonly Dictionary<int, IReadOnlyList<Stitch>> _near = [];
+        private readonly ILookup<(string Element, int Letter), int> _ofLetter = Enumerable.Range(0, pieces.Count).ToLookup(i => (pieces[i].Element, pieces[i].Letter));
+
+        /// <summary>Whether one thread may go on from the line before at all.</summary>
+        public bool Joined(int n)
+        {
+            var (before, next) = (pieces[n - 1], pieces[n]);
+            return before.Thread == next.Thread && before.Hoop == next.Hoop && (!rules.LetterEndsThread || (before.Element == next.Element && before.Letter == next.Letter));
+        }
+
+        public (FloatKind Kind, double BackMm, double StraightMm) Between(int n, Way before, Way next)
+        {
+            if (!Joined(n))
+            {
+                return (FloatKind.NewThread, 0, 0);
+            }
+
+            var (from, to) = (before.End(pieces[n - 1]), next.Start(pieces[n]));
+            var straight = from.To(to);
+            if (straight <= rules.StraightUpToMm)
+            {
+                return (FloatKind.Straight, straight, straight);
+            }
+
+            return straight <= MostCarriedMm && Carried(n, from, to) is { } length ? (FloatKind.Carried, length, straight) : (FloatKind.NewThread, 0, 0);
+        }
+
+        public RouteCost Cost(int n, Way before, Way next)
+        {
+            var (kind, back, _) = Between(n, before, next);
+            return new RouteCost(kind == FloatKind.NewThread && Joined(n) ? 1 : 0, back, 0);
+        }
+
+        private double? Carried(int n, Pt from, Pt to)
+        {
+            if (!_carried.TryGetValue((n, from, to), out var known))
+            {
+                // One search tells the way to every hole the next line may begin in.
+                var starts = Ways.For(pieces[n]).Select(w => w.Start(pieces[n])).Append(to).Distinct().ToArray();
+                var ways = Carry.Shortest(from, starts, Near(n), rules.StraightUpToMm, MostCarriedMm);
+                for (var i = 0; i < starts.Length; i++)
+                {
+                    _carried[(n, from, starts[i])] = ways[i];
+                }
+
+                known = _carried[(n, from, to)];
+            }
+
+            return known;
+        }
+
+        /// <summary>Stitches done before a line that can help: those of its letter and the letters beside it, in the same thread. Whipping and knots hide nothing more.</summary>
+        private IReadOnlyList<Stitch> Near(int n)
+        {
+            if (!_near.TryGetValue(n, out var near))
+            {
+                var next = pieces[n];
+                _near[n] = near = new[] { -1, 0, 1 }
+                    .SelectMany(by => _ofLetter[(next.Element, next.Letter + by)])
+                    .Where(i => i < n && pieces[i].Thread == next.Thread)
+                    .SelectMany(i => pieces[i].Stitches)
+                    .Where(s => s.Shape is StitchShape.Straight or StitchShape.Loop)
+                    .ToArray();
+            }
+
+            return near;
+        }
     }
 }

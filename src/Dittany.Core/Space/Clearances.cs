@@ -2,15 +2,36 @@ using Dittany.Core.Items;
 
 namespace Dittany.Core.Space;
 
-/// <summary>How far stitches keep from what is in the way.</summary>
+/// <summary>How far stitches keep from what is in the way, and how far a hoop's ring keeps from it; null where a ring may lie on it.</summary>
+public sealed record Clearance(ObstacleKind Kind, double StitchMm, double? RingMm, string Source);
+
+/// <summary>Clearances by kind of obstacle.</summary>
 public static class Clearances
 {
-    /// <summary>Stitch to obstacle by kind, in mm. All from memory.</summary>
-    public static IReadOnlyDictionary<ObstacleKind, (double Mm, string Source)> Table { get; } = new Dictionary<ObstacleKind, (double, string)>
-    {
-        [ObstacleKind.TopstitchedHem] = (8, "from memory"),
-        [ObstacleKind.Print] = (5, "from memory"),
-    };
+    private const string Memory = "from memory";
 
-    public static double For(ObstacleKind kind) => Table[kind].Mm;
+    public static IReadOnlyList<Clearance> Table { get; } =
+    [
+        new(ObstacleKind.FlatSeam, 6, null, Memory),
+        new(ObstacleKind.BagSide, 15, 5, Memory),
+        new(ObstacleKind.TopstitchedHem, 8, 5, Memory),
+        new(ObstacleKind.RolledHem, 5, 5, Memory),
+        new(ObstacleKind.NeckRib, 15, 5, Memory),
+        new(ObstacleKind.ButtonEdge, 10, 15, Memory),
+        new(ObstacleKind.Popper, 15, 15, Memory),
+        new(ObstacleKind.ZipTeeth, 12, 15, Memory),
+        new(ObstacleKind.PocketEdge, 8, 5, Memory),
+        new(ObstacleKind.StrapEnd, 8, 5, Memory),
+        new(ObstacleKind.Print, 5, null, Memory),
+        new(ObstacleKind.Drawcord, 10, 5, Memory),
+        new(ObstacleKind.RawEdge, 10, null, Memory),
+    ];
+
+    /// <summary>Stitch to obstacle, mm.</summary>
+    public static double For(ObstacleKind kind) => Of(kind).StitchMm;
+
+    public static Clearance Of(ObstacleKind kind) => Table.First(c => c.Kind == kind);
+
+    /// <summary>What is told of an obstacle on pointing at it.</summary>
+    public static string Tell(Obstacle obstacle) => $"{char.ToUpperInvariant(obstacle.Name[0])}{obstacle.Name[1..]}: stitches keep {Measures.Say.Length(For(obstacle.Kind))} clear of it.";
 }

@@ -16,35 +16,43 @@ public static class FindIt
     /// Steps in order for wordings, each with the middle of its last baseline and its width in mm. Distances are told to the whole millimetre, which is finer than cloth
     /// can be measured; where there are several, each step says whose it is.
     /// </summary>
-    public static IReadOnlyList<string> Tell(Drawn item, IReadOnlyList<(string Words, Pt BaseCentre, double WidthMm)> wordings, bool knit)
+    public static IReadOnlyList<string> Tell(Drawn item, Zone zone, IReadOnlyList<(string Words, Pt BaseCentre, double WidthMm)> wordings, bool knit)
     {
-        var steps = new List<string> { "Fold the towel in half lengthwise, side hem on side hem, and crease: that is the centre fold." };
+        var steps = zone.Finding.Folds.ToList();
         foreach (var (words, baseCentre, widthMm) in wordings)
         {
-            steps.AddRange(Tell(item, baseCentre, widthMm, knit).Select(step => wordings.Count == 1 ? step : $"“{words}”: {step}"));
+            steps.AddRange(Tell(item, zone.Finding, baseCentre, widthMm, knit).Select(step => wordings.Count == 1 ? step : $"“{words}”: {step}"));
         }
 
         return steps;
     }
 
-    private static List<string> Tell(Drawn item, Pt baseCentre, double widthMm, bool knit)
+    private static List<string> Tell(Drawn item, Finding finding, Pt baseCentre, double widthMm, bool knit)
     {
-        var hem = item.Landmarks.First(l => string.Equals(l.Id, "bottom-hem-stitching", StringComparison.Ordinal));
-        var fold = item.Landmarks.First(l => string.Equals(l.Id, "centre-fold", StringComparison.Ordinal));
-        var up = Math.Round(hem.From.Y - baseCentre.Y, MidpointRounding.AwayFromZero);
-        var aside = Math.Round(baseCentre.X - fold.From.X, MidpointRounding.AwayFromZero);
+        var level = item.Landmark(finding.LevelId);
+        var centre = item.Landmark(finding.CentreId);
+        var up = Math.Round(level.From.Y - baseCentre.Y, MidpointRounding.AwayFromZero);
+        var aside = Math.Round(baseCentre.X - centre.From.X, MidpointRounding.AwayFromZero);
         var half = Math.Round(widthMm / 2, MidpointRounding.AwayFromZero);
-        var steps = new List<string>
+        var steps = new List<string>();
+        if (finding.FromEdge)
         {
-            $"From the stitching of the bottom hem measure {Say.Number(up, 0)} mm up the crease and mark a dot: the words stand at this height.",
-        };
-        if (aside != 0)
+            steps.Add($"Measure {Mm(aside)} in from {centre.Name} and {Mm(up)} {Way(up)} from {level.Name}, and mark a dot: the middle of the words stands on it.");
+        }
+        else
         {
-            steps.Add($"Measure {Say.Number(Math.Abs(aside), 0)} mm to the {(aside > 0 ? "right" : "left")} of the dot, level, and mark again: this is the middle of the words.");
+            steps.Add($"From {level.Name} measure {Mm(up)} {Way(up)} the crease and mark a dot: the words stand at this height.");
+            if (aside != 0)
+            {
+                steps.Add($"Measure {Mm(aside)} to the {(aside > 0 ? "right" : "left")} of the dot, level, and mark again: this is the middle of the words.");
+            }
         }
 
-        steps.Add($"Mark {Say.Number(half, 0)} mm to either side: the words end there.");
-        steps.Add($"Check that it is level: both end marks must be {Say.Number(up, 0)} mm from the hem's stitching, within {Say.Number(Math.Max(1, Math.Floor(widthMm / 100)), 0)} mm of each other. Level matters more than height, which is good to ± {Say.Number(knit ? KnitMm : WovenMm, 0)} mm.");
+        steps.Add($"Mark {Mm(half)} to either side: the words end there.");
+        steps.Add($"Check that it is level: {finding.LevelCheck}, within {Mm(Math.Max(1, Math.Floor(widthMm / 100)))} of each other. Level matters more than height, which is good to ± {Mm(knit ? KnitMm : WovenMm)}.");
         return steps;
+
+        static string Mm(double mm) => $"{Say.Number(Math.Abs(mm), 0)} mm";
+        static string Way(double up) => up >= 0 ? "up" : "down";
     }
 }

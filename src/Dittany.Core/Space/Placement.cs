@@ -5,79 +5,84 @@ using Dittany.Core.Telling;
 
 namespace Dittany.Core.Space;
 
-/// <summary>What of the words stands on the anchor: the last row's baseline, or the middle of the x-height band.</summary>
-public enum Stands
-{
-    OnBaseline,
-    OnMiddle,
-}
-
 /// <summary>Where an element goes: its anchor in the frame of the face, and what stands on it. Size does not move it.</summary>
 public sealed record Place(Pt AnchorMm, Stands Stands, string ChoiceId);
 
 /// <summary>Places by zone, and the maker's own.</summary>
 public static class Placement
 {
-    /// <summary>The base of the lettering stands this far above the hem (from memory).</summary>
-    public const double BaseAboveHemMm = 70;
-
-    /// <summary>The optical centre lies this share of the height above the middle (from memory).</summary>
-    public const double OpticalRise = 0.05;
-
-    private static readonly Choice AboveHem = new("base-above-hem", "The base of the words 70 mm above the hem, on the centre fold");
-    private static readonly Choice Optical = new("optical-centre", "Centred, a little above the middle");
+    private static readonly Choice Optical = new(OpticalPlace.ChoiceId, OpticalPlace.Text);
     private static readonly Choice AsGiven = new("as-given", "Where you put it");
 
-    /// <summary>The choices an overrule may name.</summary>
-    public static IReadOnlyList<Choice> Choices { get; } = [AboveHem, Optical];
+    /// <summary>The choices an overrule may name: the usual places of all zones, and the optical centre.</summary>
+    public static IReadOnlyList<Choice> Choices { get; } = Catalogue.Forms
+        .SelectMany(f => f.Build(f.Sizes[0]).Zones)
+        .Select(z => new Choice(z.Usual.ChoiceId, z.Usual.Text))
+        .Append(Optical)
+        .DistinctBy(c => c.ChoiceId, StringComparer.Ordinal)
+        .ToArray();
 
     /// <summary>
     /// Settles where an element goes. <paramref name="centreMm"/> is her own centre or null; <paramref name="hers"/> her overrule; <paramref name="part"/> of
-    /// <paramref name="parts"/> spreads several elements over the field, one below the other.
+    /// <paramref name="parts"/> spreads several elements over the field, one below the other. A usual place of another zone cannot be taken here: the zone's own stands.
     /// </summary>
     public static (Place Place, Decision Decision) Settle(string decisionId, Drawn item, Zone zone, Region field, Pt? centreMm, string? hers, int part, int parts)
     {
         var (least, greatest) = field.IsEmpty ? Region.Of(zone.Ring).Box : field.Box;
-        var usual = string.Equals(zone.Id, "lower", StringComparison.Ordinal) ? AboveHem : Optical;
-        var chosen = centreMm is not null ? AsGiven : hers is null ? usual : Choices.First(c => string.Equals(c.ChoiceId, hers, StringComparison.Ordinal));
-
         var slice = (greatest.Y - least.Y) / parts;
-        var middle = least.Y + (slice * (part + 0.5));
-        var optical = new Place(new Pt((least.X + greatest.X) / 2, middle - (slice * OpticalRise)), Stands.OnMiddle, Optical.ChoiceId);
-        var hem = item.Landmarks.First(l => string.Equals(l.Id, "bottom-hem-stitching", StringComparison.Ordinal));
-        var aboveHem = new Place(
-            new Pt((least.X + greatest.X) / 2, hem.From.Y - BaseAboveHemMm - ((parts - 1 - part) * slice)),
-            Stands.OnBaseline,
-            AboveHem.ChoiceId);
-
-        // Further wordings stand higher; what is told is where this one really stands.
-        var up = hem.From.Y - aboveHem.AnchorMm.Y;
-        var here = AboveHem with { Text = $"The base of the words {Say.Length(Math.Round(up, 1))} above the hem, on the centre fold" };
-        usual = ReferenceEquals(usual, AboveHem) ? here : usual;
-        chosen = chosen.ChoiceId == here.ChoiceId ? here : chosen;
+        var optical = new Place(
+            new Pt((least.X + greatest.X) / 2, least.Y + (slice * (part + 0.5)) - (slice * OpticalPlace.Rise)), Stands.OnMiddle, Optical.ChoiceId);
+        var own = Usual(zone, optical, slice, part, parts);
+        var ownChoice = new Choice(zone.Usual.ChoiceId, Told(item, zone, own, part, parts));
+        var known = hers is null || hers == ownChoice.ChoiceId || hers == Optical.ChoiceId;
         var place = centreMm is { } centre ? new Place(centre, Stands.OnMiddle, AsGiven.ChoiceId)
-            : ReferenceEquals(chosen, here) ? aboveHem : optical;
-        string[] because = chosen.ChoiceId switch
+            : known && hers == Optical.ChoiceId ? optical : own;
+        string[] because = place.ChoiceId switch
         {
-            "as-given" => [$"You put the middle of the words {Say.Length(place.AnchorMm.X)} from the left and {Say.Length(place.AnchorMm.Y)} from the top."],
-            "base-above-hem" =>
-            [
-                part == parts - 1
-                    ? $"{Say.Length(up)} above the hem's stitching the words hang where the eye falls, clear of the band."
-                    : $"{Say.Length(Math.Round(up, 1))} above the hem's stitching they stand clear of the words below them.",
-                $"The lengthwise fold is the middle: {Say.Length(place.AnchorMm.X)} from either side.",
-            ],
-            _ => [$"The eye takes the middle for too low, so the words stand {Say.Number(OpticalRise * 100)} % of the height above it."],
+            "as-given" => [$"You put the middle of the words {Across(item, place.AnchorMm.X)} and {Down(item, zone, place.AnchorMm.Y)}."],
+            OpticalPlace.ChoiceId => [OpticalPlace.Because],
+            _ => [.. zone.Usual.Because, parts == 1 ? $"The middle of the words is {Across(item, place.AnchorMm.X)}." : "Several wordings share the room, one below the other."],
         };
-        var decision = Deciding.Make(
-            decisionId,
-            Station.Space,
-            "Where it goes",
-            usual,
-            centreMm is not null || hers is not null ? chosen : null,
-            because,
-            ["Another zone, or a nudge on the bench."],
-            [here, Optical]);
-        return (place, decision);
+        if (!known)
+        {
+            because = [.. because, $"The place you asked for ('{hers}') belongs to another part of the item."];
+        }
+
+        var chosen = place.ChoiceId == AsGiven.ChoiceId ? AsGiven : place.ChoiceId == Optical.ChoiceId ? Optical : ownChoice;
+        return (place, Deciding.Make(
+            decisionId, Station.Space, "Where it goes", ownChoice, centreMm is not null || hers is not null ? chosen : null, because, ["Another zone, or a nudge on the bench."], [ownChoice, Optical]));
+    }
+
+    private static Place Usual(Zone zone, Place optical, double slice, int part, int parts)
+    {
+        var usual = zone.Usual;
+        var shift = usual.Stands == Stands.OnBaseline ? -(parts - 1 - part) * slice : part * slice;
+        return usual.Stands == Stands.OnMiddle && parts > 1
+            ? optical with { ChoiceId = usual.ChoiceId }
+            : new Place(usual.AnchorMm + new Pt(0, shift), usual.Stands, usual.ChoiceId);
+    }
+
+    /// <summary>Further wordings stand elsewhere; what is told is where this one really stands.</summary>
+    private static string Told(Drawn item, Zone zone, Place own, int part, int parts)
+    {
+        var level = item.Landmark(zone.Finding.LevelId);
+        var usualPart = own.Stands == Stands.OnBaseline ? parts - 1 : 0;
+        return own.Stands == Stands.OnMiddle || part == usualPart
+            ? zone.Usual.Text
+            : $"The {(own.Stands == Stands.OnTop ? "top" : "base")} of the words {Say.Length(Math.Round(Math.Abs(level.From.Y - own.AnchorMm.Y), 1))} from {level.Name}";
+    }
+
+    private static string Across(Drawn item, double x)
+    {
+        var (left, right) = (item.Outline.Min(p => p.X), item.Outline.Max(p => p.X));
+        var aside = Math.Round(x - ((left + right) / 2), 1);
+        return Math.Abs(aside) < 0.05 ? "on the middle line" : $"{Say.Length(Math.Abs(aside))} {(aside > 0 ? "right" : "left")} of the middle line";
+    }
+
+    private static string Down(Drawn item, Zone zone, double y)
+    {
+        var level = item.Landmark(zone.Finding.LevelId);
+        var by = Math.Round(y - level.From.Y, 1);
+        return $"{Say.Length(Math.Abs(by))} {(by > 0 ? "below" : "above")} {level.Name}";
     }
 }

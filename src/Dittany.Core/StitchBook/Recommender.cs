@@ -1,3 +1,4 @@
+using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 
 namespace Dittany.Core.StitchBook;
@@ -8,25 +9,136 @@ public sealed record Pair(StitchKind Stitch, int Strands)
     public double LineWidthMm => Stitch.LineWidthMm(Strands);
 }
 
+/// <summary>Plain facts the recommender goes by, and the schools of the workshop.</summary>
+public sealed record StitchFacts(bool Knit, bool Pile, bool DarkAndBusy, string LetterSchool, string SplitSchool, string ChainSchool)
+{
+    public static StitchFacts Of(Cloth cloth, string letter = "by-height", string split = "any", string chain = "two-or-three") =>
+        new(cloth.Kind.Knit, cloth.Pile != Materials.Pile.None, cloth.Dark && cloth.Busy, letter, split, chain);
+}
+
+/// <summary>Which stitches suit capitals of a height, best first, and why.</summary>
+public sealed record Preference(double FromMm, double ToMm, IReadOnlyList<string> Stitches, string Because, string Source);
+
 /// <summary>Which stitch and how many strands for lettering of a height.</summary>
 public static class Recommender
 {
-    /// <summary>Strands by capital height for backstitch (from memory): under 6 mm one, to 10 two, to 25 three, above four.</summary>
-    public static IReadOnlyList<(double BelowMm, int Strands)> ByHeight { get; } =
-        [(6, 1), (10, 2), (25.0001, 3), (double.PositiveInfinity, 4)];
+    /// <summary>At most this many pairs are tried.</summary>
+    public const int MostPairs = 12;
 
-    public static int StrandsFor(double capHeightMm) => ByHeight.First(row => capHeightMm < row.BelowMm).Strands;
+    public static IReadOnlyList<Preference> Woven { get; } =
+    [
+        new(0, 9.999, ["backstitch"], "Under 10 mm backstitch keeps letters crisp and open.", "from memory"),
+        new(10, 16, ["backstitch", "split", "stem"], "Between 10 and 16 mm backstitch is clear; split or stem would be softer.", "from memory"),
+        new(16.001, 25, ["whipped-backstitch", "chain"], "Between 16 and 25 mm a whipped line carries and hides its joints.", "from memory"),
+        new(25.001, double.PositiveInfinity, ["chain"], "Over 25 mm a chain is bold enough for the height.", "from memory"),
+    ];
 
-    /// <summary>The pairs to try, best first: never more than a dozen. Lettering is usually three strands (common practice).</summary>
-    public static IReadOnlyList<Pair> InOrder(StitchKind? stitch, int? strands) =>
-        (strands is { } only ? [only] : new[] { 3, 4, 2, 1, 6 }).Select(n => new Pair(stitch ?? Book.Backstitch, n)).ToArray();
+    public static IReadOnlyList<Preference> Knit { get; } =
+    [
+        new(0, 6.999, ["backstitch"], "Under 7 mm only backstitch stays open, worked slack on a knit.", "from memory"),
+        new(7, 16, ["split", "stem", "backstitch"], "On a knit split stitch gives with the cloth where backstitch would pucker.", "common practice"),
+        new(16.001, double.PositiveInfinity, ["chain", "split"], "On a knit chain gives most, and over 16 mm there is room for it.", "common practice"),
+    ];
 
-    /// <summary>Why this many strands at this height, in words.</summary>
-    public static string Because(double capHeightMm) => capHeightMm switch
+    public static IReadOnlyList<Preference> OnPile { get; } =
+    [
+        new(0, 9.999, ["backstitch"], "Small letters want the narrowest line, on film, so as not to sink.", "from memory"),
+        new(10, 19.999, ["stem", "backstitch"], "A raised stem line stands above the pile.", "from memory"),
+        new(20, double.PositiveInfinity, ["chain", "whipped-backstitch"], "A broad chain lies on the pile instead of in it.", "from memory"),
+    ];
+
+    /// <summary>The table that holds for these facts.</summary>
+    public static IReadOnlyList<Preference> TableFor(StitchFacts facts) => facts.Knit ? Knit : facts.Pile ? OnPile : Woven;
+
+    /// <summary>
+    /// The pairs to try, best first, never more than a dozen: a stated stitch or strands alone; else the stitch of the workshop's school, then the table from large letters to
+    /// small ones.
+    /// </summary>
+    public static IReadOnlyList<Pair> InOrder(StitchKind? stitch, int? strands, StitchFacts facts)
     {
-        < 6 => $"Capitals of {Say.Length(capHeightMm)} are under 6 mm: one strand keeps them open.",
-        < 10 => $"Capitals of {Say.Length(capHeightMm)} lie between 6 and 10 mm, where two strands write best.",
-        <= 25 => $"Capitals of {Say.Length(capHeightMm)} lie between 10 and 25 mm, where three strands write best.",
-        _ => $"Capitals of {Say.Length(capHeightMm)} are over 25 mm and can carry four strands.",
+        int[] Strands(IEnumerable<int> bundles) => strands is { } only ? [only] : bundles.ToArray();
+        if (stitch is not null)
+        {
+            return Strands(Bundles(stitch, facts).Reverse()).Select(n => new Pair(stitch, n)).ToArray();
+        }
+
+        var school = Book.Find(facts.LetterSchool);
+        var first = school is null ? [] : Strands(Bundles(school, facts).Reverse()).Select(n => new Pair(school, n));
+        var table = TableFor(facts).Reverse().SelectMany(row => row.Stitches.Select(id => Book.Find(id)!).SelectMany(s => Strands(Within(s, row, facts)), (s, n) => new Pair(s, n)));
+        var last = Strands(Bundles(Book.Backstitch, facts).Reverse()).Select(n => new Pair(Book.Backstitch, n));
+        return first.Concat(table).Concat(last).Distinct().Take(MostPairs).ToArray();
+    }
+
+    /// <summary>The bundles a stitch is written with within the heights of a row, thickest first.</summary>
+    private static IEnumerable<int> Within(StitchKind stitch, Preference row, StitchFacts facts)
+    {
+        var from = 0.0;
+        var found = new List<int>();
+        foreach (var (upTo, strands) in Rows(stitch, facts))
+        {
+            if (from < row.ToMm && upTo >= row.FromMm)
+            {
+                found.Insert(0, strands);
+            }
+
+            from = upTo;
+        }
+
+        return found.Distinct();
+    }
+
+    /// <summary>Whether a pair is what the tables would take for capitals of this height; what was stated always suits.</summary>
+    public static bool Suits(Pair pair, double capMm, StitchKind? stitch, int? strands, StitchFacts facts)
+    {
+        var hers = stitch is not null || pair.Stitch.Id == facts.LetterSchool;
+        var preferred = hers || TableFor(facts).Any(p => capMm >= p.FromMm && capMm <= p.ToMm && p.Stitches.Contains(pair.Stitch.Id, StringComparer.Ordinal));
+        return preferred && (strands is not null || StrandsFor(pair.Stitch, capMm, facts) == pair.Strands);
+    }
+
+    /// <summary>The least height at which a pair may suit: below it there is no need to try.</summary>
+    public static double SuitsFromMm(Pair pair, StitchFacts facts)
+    {
+        var hers = pair.Stitch.Id == facts.LetterSchool;
+        var from = hers ? 0 : TableFor(facts).Where(p => p.Stitches.Contains(pair.Stitch.Id, StringComparer.Ordinal)).Select(p => p.FromMm).DefaultIfEmpty(0).Min();
+        var rows = Rows(pair.Stitch, facts);
+        var index = rows.ToList().FindIndex(r => r.Strands == pair.Strands);
+        return index <= 0 ? from : Math.Max(from, rows[index - 1].UpToMm);
+    }
+
+    /// <summary>The bundle for a stitch at a height, by the workshop's schools.</summary>
+    public static int StrandsFor(StitchKind stitch, double capMm, StitchFacts facts) => Rows(stitch, facts).First(r => capMm <= r.UpToMm).Strands;
+
+    /// <summary>Why this stitch, in words.</summary>
+    public static string BecauseStitch(Pair pair, double capMm, StitchFacts facts)
+    {
+        var row = TableFor(facts).FirstOrDefault(p => capMm >= p.FromMm && capMm <= p.ToMm && p.Stitches.Contains(pair.Stitch.Id, StringComparer.Ordinal));
+        return pair.Stitch.Id == facts.LetterSchool ? $"By your habit you write in {pair.Stitch.Name}: {pair.Stitch.GoodFor}."
+            : row is not null ? row.Because
+            : $"It is good for {pair.Stitch.GoodFor}.";
+    }
+
+    /// <summary>Why this many strands, in words.</summary>
+    public static string BecauseStrands(Pair pair, double capMm, StitchFacts facts)
+    {
+        var rows = Rows(pair.Stitch, facts);
+        var index = rows.ToList().FindIndex(r => capMm <= r.UpToMm);
+        var (from, to) = (index == 0 ? 0 : rows[index - 1].UpToMm, rows[index].UpToMm);
+        var span = index == 0 ? $"up to {Say.Length(Math.Ceiling(to))}" : double.IsPositiveInfinity(to) ? $"over {Say.Length(Math.Ceiling(from))}" : $"between {Say.Length(Math.Ceiling(from))} and {Say.Length(Math.Ceiling(to))}";
+        return rows[index].Strands == pair.Strands
+            ? $"Capitals of {Say.Length(capMm)} lie {span}, where {pair.Stitch.Name} writes best with {Say.Count(pair.Strands, "strand")}."
+            : $"{char.ToUpperInvariant(pair.Stitch.Name[0])}{pair.Stitch.Name[1..]} with {Say.Count(pair.Strands, "strand")} writes clean capitals from {Say.Length(pair.Stitch.LeastCapMm(pair.Strands))}.";
+    }
+
+    private static IEnumerable<int> Bundles(StitchKind stitch, StitchFacts facts) => Rows(stitch, facts).Select(r => r.Strands).Distinct();
+
+    /// <summary>
+    /// Schools on strands. Split: an even number, four or six, so that the needle parts them in halves, or any. Chain: four in general and six where cloth is dark and
+    /// busy, or two and three. Common practice, where practitioners differ.
+    /// </summary>
+    private static IReadOnlyList<(double UpToMm, int Strands)> Rows(StitchKind stitch, StitchFacts facts) => stitch.Id switch
+    {
+        "split" when facts.SplitSchool == "even" => [(9.999, 2), (25, 4), (double.PositiveInfinity, 6)],
+        "chain" when facts.ChainSchool == "four" => facts.DarkAndBusy ? [(20.999, 3), (25.999, 4), (double.PositiveInfinity, 6)] : [(20.999, 3), (double.PositiveInfinity, 4)],
+        _ => stitch.StrandsUpTo,
     };
 }

@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.StitchBook;
 
 namespace Dittany.Core.Stitches;
 
@@ -16,8 +17,14 @@ public static class LetterStitching
 
     private const double MostTrimShare = 0.3;
 
-    /// <summary>Stitches strokes given in mm, in writing order.</summary>
-    public static StitchedLetter Stitch(IReadOnlyList<Stroke> strokesMm, StitchSpec spec)
+    /// <summary>A straight stroke up to this share of the capitals is a dot.</summary>
+    private const double DotShare = Words.Alphabets.DotUnits / Words.Alphabets.CapUnits;
+
+    /// <summary>Cloth that must show between a knot and the next line, mm (from memory).</summary>
+    private const double KnotClearMm = 0.3;
+
+    /// <summary>Stitches strokes given in mm, in writing order, of capitals this high.</summary>
+    public static StitchedLetter Stitch(IReadOnlyList<Stroke> strokesMm, StitchSpec spec, double capMm)
     {
         var lines = strokesMm.Select(s => s.Flatten(0.01)).ToArray();
         var placed = new List<PlacedLine>();
@@ -25,9 +32,15 @@ public static class LetterStitching
         for (var i = 0; i < strokesMm.Count; i++)
         {
             var stroke = strokesMm[i];
+            if (Knot(stroke, lines, i, spec, capMm) is { } knot)
+            {
+                placed.Add(knot);
+                continue;
+            }
+
             var start = stroke.Closed ? 0 : Trim(lines, i, fromStart: true, spec);
             var end = stroke.Closed ? 0 : Trim(lines, i, fromStart: false, spec);
-            if (Backstitching.Place(stroke, spec, start, end) is { } line)
+            if (LinePlacing.Place(stroke, spec, start, end) is { } line)
             {
                 placed.Add(line);
             }
@@ -38,6 +51,24 @@ public static class LetterStitching
         }
 
         return new StitchedLetter(placed, dropped);
+    }
+
+    /// <summary>A dot as a knot, where the school and the height ask for one and there is room round it; else null and it is a tiny straight.</summary>
+    private static PlacedLine? Knot(Stroke stroke, IReadOnlyList<Pt>[] lines, int index, StitchSpec spec, double capMm)
+    {
+        var schools = spec.Schools;
+        var wanted = schools.Dots == DotSchool.Knot || (schools.Dots == DotSchool.ByHeight && capMm >= Knots.FromCapMm);
+        if (!wanted || stroke.Closed || stroke.Curves.Count != 1 || !stroke.Curves[0].IsStraight || stroke.Start.To(stroke.End) > (DotShare * capMm) + 1e-6)
+        {
+            return null;
+        }
+
+        var middle = Pt.Lerp(stroke.Start, stroke.End, 0.5).OnGrid();
+        var across = Knots.AcrossMm(spec.Pair.Strands, schools.Wraps);
+        var room = lines.Where((_, i) => i != index).Select(other => Polyline.ToLine(middle, other)).DefaultIfEmpty(double.PositiveInfinity).Min();
+        return room < (across / 2) + (spec.LineWidthMm / 2) + KnotClearMm
+            ? null
+            : new PlacedLine([middle], false, [new Stitch(middle, middle, StitchShape.Knot, FrontMm: Knots.ThreadMm(spec.Pair.Strands, schools.Wraps))], 0, false, Book.FrenchKnot, across, Dot: true);
     }
 
     /// <summary>How much to take off an end so that it butts against the stroke it stands on; 0 where it stands free or meets another end.</summary>

@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.StitchBook;
 
 namespace Dittany.Core.Stitches;
 
@@ -97,7 +98,7 @@ internal sealed class Track
     }
 
     private static bool IsCorner(Curve before, Curve after) =>
-        Pt.TurnRadians(Leaving(before.P3, before.P2, before.P1, before.P0) * -1, Leaving(after.P0, after.P1, after.P2, after.P3)) > StitchSpec.CornerRadians;
+        Pt.TurnRadians(Leaving(before.P3, before.P2, before.P1, before.P0) * -1, Leaving(after.P0, after.P1, after.P2, after.P3)) > Tolerance.CornerRadians;
 
     /// <summary>Direction away from an end; a handle that stands on its end is passed over.</summary>
     private static Pt Leaving(Pt end, params ReadOnlySpan<Pt> next)

@@ -56,7 +56,7 @@ public enum Severity
 public sealed record Caution(CautionKind Kind, Severity Severity, string Text);
 
 /// <summary>One change that would cure a concern. Exactly one member is set; taking it makes the concern go away.</summary>
-public sealed record Remedy(double? CapHeightMm = null, int? Strands = null, string? Colour = null)
+public sealed record Remedy(double? CapHeightMm = null, int? Strands = null, string? Colour = null, string? Stitch = null, int? Rows = null)
 {
     /// <summary>The remedy as a maker would say it.</summary>
     public string Text => this switch
@@ -64,6 +64,8 @@ public sealed record Remedy(double? CapHeightMm = null, int? Strands = null, str
         { CapHeightMm: { } cap } => $"make the capitals {Measures.Say.Length(cap)}",
         { Strands: 1 } => "take a single strand",
         { Strands: { } strands } => $"take {strands} strands",
+        { Stitch: { } stitch } => $"stitch it in {stitch.Replace('-', ' ')}",
+        { Rows: { } rows } => $"set it in {rows} rows",
         _ => $"take {Colour}",
     };
 }

@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Items;
 using Dittany.Core.Materials;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Telling;
@@ -13,25 +14,53 @@ public enum SizeWish
     Smallest,
 }
 
+/// <summary>An area with its erosions kept: every pair of stitch and strands asks for one.</summary>
+public sealed class Rooms(Region area)
+{
+    private readonly Dictionary<double, Region> _eroded = [];
+
+    public Region Area => area;
+
+    /// <summary>The area less half a line, where a line's middle may lie.</summary>
+    public Region For(double lineWidthMm)
+    {
+        if (!_eroded.TryGetValue(lineWidthMm, out var room))
+        {
+            _eroded[lineWidthMm] = room = area.Offset(-lineWidthMm / 2);
+        }
+
+        return room;
+    }
+}
+
 /// <summary>
-/// All that settles the size of one wording. <paramref name="FieldMm"/> is the field; <paramref name="SliceMm"/> the part of it this element should keep to. Stated
-/// members are null where the plan decides.
+/// All that settles the size of one wording. <paramref name="Field"/> is the field; <paramref name="Slice"/> the part of it this element should keep to. Stated members are
+/// null where the plan decides.
 /// </summary>
 public sealed record LetteringQuestion(
     IAlphabet Alphabet,
-    Setting Setting,
-    Region FieldMm,
-    Region SliceMm,
+    Settings Settings,
+    Rooms Field,
+    Rooms Slice,
     Pt AnchorMm,
     Cloth Cloth,
+    StitchFacts Facts,
     double? CapMm,
     int? Strands,
+    StitchKind? Stitch,
     SizeWish Wish,
-    double Share,
-    double UsualMostMm);
+    UsualLettering Usual)
+{
+    /// <summary>Whether it is a monogram: up to three letters, all capitals.</summary>
+    public bool Monogram => Usual.MonogramMostMm is not null && Settings.Usual.CapitalsOnly && Settings.Usual.Letters.Count <= 3;
+
+    public double UsualLeastMm => Monogram ? Usual.MonogramLeastMm!.Value : Usual.LeastCapMm;
+
+    public double UsualMostMm => Monogram ? Usual.MonogramMostMm!.Value : Usual.MostCapMm;
+}
 
 /// <summary>What was settled: stitch and strands, height, the largest that would fit, and the faults that are left.</summary>
-public sealed record LetteringAnswer(Pair Pair, double CapMm, double LargestCapMm, double OverflowMm, IReadOnlyList<Fault> Faults)
+public sealed record LetteringAnswer(Pair Pair, Setting Setting, double CapMm, double LargestCapMm, double OverflowMm, IReadOnlyList<Fault> Faults)
 {
     public bool Reads => Faults.Count == 0;
 }
@@ -48,8 +77,11 @@ public static class Lettering
     /// <summary>Overflow under this is rounding.</summary>
     private const double OverflowFromMm = 0.0015;
 
-    /// <summary>A comfortable share of the field's width (from memory).</summary>
-    public const double ComfortableShare = 0.65;
+    /// <summary>Just under the height from which letters are spaced as usual.</summary>
+    private const double JustUnder = 1e-6;
+
+    /// <summary>What is told as the largest is exact to half a percent below: usual spacing must hold that far down.</summary>
+    private const double Exactness = 1.006;
 
     public static LetteringAnswer Settle(LetteringQuestion q)
     {
@@ -60,15 +92,24 @@ public static class Lettering
         }
 
         var answers = new List<LetteringAnswer>();
-        foreach (var pair in Recommender.InOrder(null, q.Strands))
+        var pairs = Recommender.InOrder(q.Stitch, q.Strands, q.Facts);
+        foreach (var worthwhile in new[] { true, false })
         {
-            var answer = Try(q, pair);
-            if (answer.Reads && Recommender.StrandsFor(answer.CapMm) == answer.Pair.Strands)
+            foreach (var pair in pairs.Where(p => MaySuit(q, p) == worthwhile))
             {
-                return answer;
+                var answer = Try(q, pair);
+                if (answer.Reads && Recommender.Suits(pair, answer.CapMm, q.Stitch, q.Strands, q.Facts))
+                {
+                    return answer;
+                }
+
+                answers.Add(answer);
             }
 
-            answers.Add(answer);
+            if (answers.Any(a => a.Reads))
+            {
+                break;
+            }
         }
 
         return answers.FirstOrDefault(a => a.Reads)
@@ -78,17 +119,17 @@ public static class Lettering
     /// <summary>The pair that is taken at a height, and its faults: no fitting is needed to know them.</summary>
     public static (Pair Pair, IReadOnlyList<Fault> Faults) At(LetteringQuestion q, double capMm)
     {
-        var tried = Recommender.InOrder(null, q.Strands)
-            .Select(pair => (Pair: pair, Faults: Legibility.Faults(q.Setting, q.Alphabet, pair, q.Cloth, capMm)))
+        var tried = Recommender.InOrder(q.Stitch, q.Strands, q.Facts)
+            .Select(pair => (Pair: pair, Faults: FaultsOf(q, pair, capMm)))
             .ToArray();
-        var suited = Array.Find(tried, t => t.Faults.Count == 0 && Recommender.StrandsFor(capMm) == t.Pair.Strands);
+        var suited = Array.Find(tried, t => t.Faults.Count == 0 && Recommender.Suits(t.Pair, capMm, q.Stitch, q.Strands, q.Facts));
         var reads = suited.Pair is null ? Array.Find(tried, t => t.Faults.Count == 0) : suited;
         return reads.Pair is null ? tried.OrderBy(t => t.Faults.Count).ThenBy(t => t.Faults.Sum(f => f.ByMm)).First() : reads;
     }
 
     /// <summary>
-    /// Remedies that are true: each is tried as a job that states it would be, and kept only when the fault is then gone. The least height first, then the fewest changes
-    /// of strands at this height.
+    /// Remedies that are true: each is tried as a job that states it would be, and kept only when the fault is then gone. The least height first, then the fewest strands
+    /// taken off, then another stitch, at this height.
     /// </summary>
     public static IReadOnlyList<Remedy> Remedies(LetteringQuestion q, LetteringAnswer answer, Fault fault)
     {
@@ -112,46 +153,70 @@ public static class Lettering
             }
         }
 
+        var narrower = Book.Lines.Where(s => s.WidthFactor < answer.Pair.Stitch.WidthFactor).OrderByDescending(s => s.WidthFactor).ThenBy(s => s.Id, StringComparer.Ordinal);
+        if (narrower.FirstOrDefault(s => Gone(q with { Stitch = s }, fault)) is { } stitch)
+        {
+            remedies.Add(new Remedy(Stitch: stitch.Id));
+        }
+
         return remedies;
     }
 
     private static bool Gone(LetteringQuestion q, Fault fault) =>
         (q.CapMm is { } cap ? At(q, cap).Faults : Settle(q).Faults).All(f => !string.Equals(f.What, fault.What, StringComparison.Ordinal) || !string.Equals(f.Letter, fault.Letter, StringComparison.Ordinal));
 
+    private static IReadOnlyList<Fault> FaultsOf(LetteringQuestion q, Pair pair, double capMm) =>
+        Legibility.Faults(q.Settings.At(capMm, pair.LineWidthMm), q.Alphabet, pair, q.Cloth, capMm);
+
     private static LetteringAnswer Try(LetteringQuestion q, Pair pair)
     {
-        var half = pair.LineWidthMm / 2;
-        var lines = q.Setting.Letters.SelectMany(l => l.Lines).ToArray();
-        var room = q.FieldMm.Offset(-half);
-        var largest = Fit.LargestCapMm(room, q.AnchorMm, lines);
-        var cap = q.CapMm ?? Chosen(q, pair, largest, lines, half);
-        var overflow = Fit.OverflowMm(room, q.AnchorMm, lines, cap);
-        return new LetteringAnswer(
-            pair,
-            cap,
-            largest,
-            overflow < OverflowFromMm ? 0 : overflow,
-            Legibility.Faults(q.Setting, q.Alphabet, pair, q.Cloth, cap));
+        var largest = Largest(q, q.Field, pair);
+        var cap = q.CapMm ?? Chosen(q, pair, largest);
+        var setting = q.Settings.At(cap, pair.LineWidthMm);
+        var overflow = Fit.OverflowMm(q.Field.For(pair.LineWidthMm), q.AnchorMm, LinesOf(setting), cap);
+        return new LetteringAnswer(pair, setting, cap, largest, overflow < OverflowFromMm ? 0 : overflow, FaultsOf(q, pair, cap));
     }
 
-    /// <summary>Capitals from which the tightest bend can be turned by the shortest stitch, 60° a joint; rounded up to what people say.</summary>
+    /// <summary>The largest that fits: at usual spacing if that is high enough for it, else spaced wider and kept under that height.</summary>
+    private static double Largest(LetteringQuestion q, Rooms rooms, Pair pair)
+    {
+        var room = rooms.For(pair.LineWidthMm);
+        var wideBelow = Settings.WideBelow(pair.LineWidthMm);
+        var usual = Fit.LargestCapMm(room, q.AnchorMm, LinesOf(q.Settings.Usual));
+        return usual >= wideBelow * Exactness ? usual : Math.Min(Fit.LargestCapMm(room, q.AnchorMm, LinesOf(q.Settings.Wide)), wideBelow - JustUnder);
+    }
+
+    private static IEnumerable<IReadOnlyList<Pt>> LinesOf(Setting setting) => setting.Letters.SelectMany(l => l.Lines);
+
+    /// <summary>Capitals from which the tightest bend can be followed by the shortest stitch; rounded up to what people say.</summary>
     private static double Turns(LetteringQuestion q, Pair pair)
     {
-        var tightest = q.Setting.Letters.Min(l => q.Alphabet.Measure(l.Glyph).TightestRadius) / Alphabets.CapUnits;
-        return double.IsPositiveInfinity(tightest) ? 0 : Math.Ceiling(pair.Stitch.ShortestMm(pair.Strands) / (Math.PI / 3) / tightest);
+        var tightest = q.Settings.Usual.Letters.Min(l => q.Alphabet.Measure(l.Glyph).TightestRadius) / Alphabets.CapUnits;
+        return double.IsPositiveInfinity(tightest) ? 0 : Math.Ceiling(Tolerance.LeastRadiusMm(pair) / tightest);
     }
 
-    private static double Chosen(LetteringQuestion q, Pair pair, double largest, IReadOnlyList<IReadOnlyList<Pt>> lines, double half)
+    /// <summary>Whether a pair could come to suit: the wish is the most its height can be.</summary>
+    private static bool MaySuit(LetteringQuestion q, Pair pair) =>
+        q.Stitch is not null || q.Strands is not null || q.Wish != SizeWish.Comfortable || Wished(q, pair) >= Recommender.SuitsFromMm(pair, q.Facts);
+
+    /// <summary>A comfortable height: the usual share of the width, raised where the stitch wants it, never above what is usual here.</summary>
+    private static double Wished(LetteringQuestion q, Pair pair)
     {
-        var least = pair.Stitch.LeastCapMm(pair.Strands) * (q.Setting.CapitalsOnly ? Book.CapitalsAlone : 1);
-        var within = ReferenceEquals(q.SliceMm, q.FieldMm) ? largest : Fit.LargestCapMm(q.SliceMm.Offset(-half), q.AnchorMm, lines);
-        var (from, to) = q.FieldMm.Box;
-        var shared = Math.Min(((to.X - from.X) * q.Share) / Math.Max(q.Setting.Width, 0.05), q.UsualMostMm);
+        var (from, to) = q.Field.Area.Box;
+        var width = Math.Max(q.Settings.Usual.Width, 0.05);
+        var shared = Math.Min(Math.Min((to.X - from.X) * q.Usual.Share, q.Usual.MostWidthMm) / width, q.UsualMostMm);
+        var eased = Math.Max(pair.Stitch.ComfortableCapMm(pair.Strands), Turns(q, pair));
+        return Math.Max(shared, Math.Min(Math.Min(q.UsualMostMm, q.Usual.MostWidthMm / width), eased));
+    }
+
+    private static double Chosen(LetteringQuestion q, Pair pair, double largest)
+    {
+        var within = ReferenceEquals(q.Slice, q.Field) ? largest : Largest(q, q.Slice, pair);
         var wished = q.Wish switch
         {
             SizeWish.Largest => within,
-            SizeWish.Smallest => least,
-            _ => Math.Max(shared, Math.Max(pair.Stitch.ComfortableCapMm(pair.Strands), Turns(q, pair))),
+            SizeWish.Smallest => pair.Stitch.LeastCapMm(pair.Strands) * (q.Settings.Usual.CapitalsOnly ? Book.CapitalsAlone : 1),
+            _ => Wished(q, pair),
         };
         var cap = Math.Min(wished, within);
 

@@ -70,7 +70,8 @@ public static partial class UprightHand
             top += IsAbove(below) ? AboveUnits + 16 : 0;
         }
 
-        return @base with { Letter = letter, InkTo = right, Strokes = strokes };
+        // Made anew, for what is measured of a glyph is measured when it is made.
+        return new Glyph(letter, @base.Left, @base.Right, @base.InkFrom, right, strokes);
     }
 
     /// <summary>The little tail grows from the last downstroke, or from the lowest point of a round letter.</summary>
@@ -177,7 +178,7 @@ public static partial class UprightHand
     {
         private readonly ConcurrentDictionary<string, Glyph?> _glyphs = new(StringComparer.Ordinal);
         private readonly ConcurrentDictionary<string, GlyphMeasures> _measures = new(StringComparer.Ordinal);
-        private readonly ConcurrentDictionary<(string, string), double> _gaps = new();
+        private readonly ConcurrentDictionary<(string, string), Beside> _beside = new();
 
         public string Id => "upright-hand";
 
@@ -199,11 +200,11 @@ public static partial class UprightHand
 
         public GlyphMeasures Measure(Glyph glyph) => _measures.GetOrAdd(glyph.Letter, _ => GlyphMeasures.Of(glyph));
 
-        public double Gap(Glyph left, Glyph right) => _gaps.GetOrAdd((left.Letter, right.Letter), _ =>
+        public Beside Beside(Glyph left, Glyph right) => _beside.GetOrAdd((left.Letter, right.Letter), _ =>
         {
-            var shift = new Pt(left.InkTo + left.Right + right.Left - right.InkFrom, 0);
-            var theirs = right.Lines.Select(line => line.Select(p => p + shift).ToArray()).ToArray();
-            return left.Lines.Min(a => theirs.Min(b => Polyline.Between(a, b)));
+            var kern = Spacing.Kern(left, right);
+            var shift = left.InkTo + left.Right + right.Left - right.InkFrom + kern;
+            return new Beside(kern, Spacing.Gap(left, right, shift), Spacing.Gap(left, right, shift + (Setting.WideBy * Alphabets.CapUnits)));
         });
     }
 }

@@ -54,6 +54,16 @@ public static class PlanJson
             WriteTime(w, plan);
             Texts(w, "finish", plan.Finish);
             Texts(w, "care", plan.Care);
+            w.WriteStartArray("proof");
+            foreach (var letter in plan.Proof)
+            {
+                w.WriteStartObject();
+                w.WriteString("letter", letter.Letter);
+                w.WriteString("aloud", letter.Aloud);
+                w.WriteEndObject();
+            }
+
+            w.WriteEndArray();
             w.WriteStartArray("decisions");
             foreach (var decision in plan.Decisions)
             {
@@ -121,6 +131,7 @@ public static class PlanJson
         w.WriteString("id", e.Id);
         w.WriteString("kind", "text");
         w.WriteString("text", e.Text);
+        Texts(w, "rows", e.Rows);
         w.WriteString("alphabet", e.Alphabet);
         Mm(w, "capHeightMm", e.CapHeightMm);
         Point(w, "centreMm", e.CentreMm);
@@ -157,6 +168,8 @@ public static class PlanJson
                 JobJson.Number(w, "capHeightMm", remedy.CapHeightMm);
                 JobJson.Number(w, "strands", remedy.Strands);
                 JobJson.Text(w, "colour", remedy.Colour);
+                JobJson.Text(w, "stitch", remedy.Stitch);
+                JobJson.Number(w, "rows", remedy.Rows);
                 w.WriteEndObject();
             }
 
@@ -184,6 +197,16 @@ public static class PlanJson
                 Point(w, "fromMm", stitch.FromMm);
                 Point(w, "toMm", stitch.ToMm);
                 w.WriteString("kind", Lower(stitch.Shape));
+                if (stitch.PathMm is { } path)
+                {
+                    Points(w, "pathMm", path);
+                }
+
+                if (stitch.Side != 0)
+                {
+                    w.WriteString("side", stitch.Side > 0 ? "right" : "left");
+                }
+
                 w.WriteEndObject();
             }
 

@@ -44,7 +44,7 @@ public static class SchemaJson
                     ("washable", Flag()),
                     ("busy", Flag()),
                     ("lined", Flag()))),
-                ("wearer", Enum(["baby", "child", "adult", "nobody"]))),
+                ("wearer", Enum(Wearing.Ids))),
             ["zone"] = Text(),
             ["elements"] = new JsonObject
             {
@@ -57,7 +57,7 @@ public static class SchemaJson
                     ("kind", new JsonObject { ["const"] = "text" }),
                     ("text", Text()),
                     ("alphabet", Enum(Alphabets.All.Select(a => a.Id))),
-                    ("stitch", Enum(Book.All.Select(s => s.Id))),
+                    ("stitch", Enum(Book.Lines.Select(s => s.Id))),
                     ("strands", new JsonObject { ["type"] = "integer", ["minimum"] = 1, ["maximum"] = Bundle.Most }),
                     ("colour", Text()),
                     ("arrangement", new JsonObject { ["const"] = "straight" }),
@@ -91,7 +91,7 @@ public static class SchemaJson
         ["title"] = PlanJson.Schema,
         ["type"] = "object",
         ["required"] = new JsonArray(
-            "schema", "rules", "inputHash", "today", "item", "space", "elements", "transfer", "hooping", "threads", "route", "time", "finish", "care", "decisions", "setAside", "cautions"),
+            "schema", "rules", "inputHash", "today", "item", "space", "elements", "transfer", "hooping", "threads", "route", "time", "finish", "care", "proof", "decisions", "setAside", "cautions"),
         ["properties"] = new JsonObject
         {
             ["schema"] = new JsonObject { ["const"] = PlanJson.Schema },
@@ -121,6 +121,7 @@ public static class SchemaJson
             ["time"] = Open(("handsOnMinutes", Plain()), ("lowMinutes", Plain()), ("highMinutes", Plain()), ("waitMinutes", Plain()), ("byStep", List(Open(("step", Text()), ("minutes", Plain()))))),
             ["finish"] = List(Text()),
             ["care"] = List(Text()),
+            ["proof"] = List(Open(("letter", Text()), ("aloud", Text()))),
             ["decisions"] = List(Open(
                 ("id", Text()), ("station", Enum(["item", "space", "words", "transfer", "hoop", "thread", "stitches", "order", "time", "finish"])), ("subject", Text()), ("choice", Text()), ("choiceId", Text()),
                 ("because", List(Text())), ("wouldChange", List(Text())), ("alternatives", List(Open(("choiceId", Text()), ("choice", Text())))),

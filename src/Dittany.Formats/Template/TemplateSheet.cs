@@ -40,8 +40,10 @@ public sealed record TemplateSheet(
 
         Pt OnSheet(Pt p) => mirrored ? new Pt(width - (p.X - left), p.Y - top) : new Pt(p.X - left, p.Y - top);
 
-        var fold = plan.Space.Landmarks.First(l => l.Id == "centre-fold");
-        var lines = plan.Elements.SelectMany(e => e.Parts).Select(p => new TemplateLine(p.LineMm.Select(OnSheet).ToArray(), p.Closed)).ToArray();
+        // The line to lay on the crease; where the place is found from edges, the middle of the words.
+        var fold = plan.Space.CentreLine.From.X;
+        var centre = fold > left && fold < left + width ? fold : plan.Elements[0].CentreMm.X;
+        var lines = plan.Elements.SelectMany(e => e.Parts).Select(p => new TemplateLine(Drawn(p.LineMm).Select(OnSheet).ToArray(), p.Closed)).ToArray();
         var words = mirrored
             ? "MIRRORED on purpose: it reads right once it is on the cloth."
             : plan.Transfer.PrintMirrored is null ? "Not mirrored: a guide for drawing freehand." : "Not mirrored: it reads as it will on the cloth.";
@@ -53,11 +55,14 @@ public sealed record TemplateSheet(
             width,
             height,
             lines,
-            OnSheet(fold.From).X,
+            OnSheet(new Pt(centre, 0)).X,
             plan.Elements.Select(e => e.BaselineMm.Y - top).ToArray(),
             Sheet.Tiles(width, height, paper),
             plan.Space.FindIt);
     }
+
+    /// <summary>A knot's single point is drawn as a short stroke, so that it prints.</summary>
+    private static IEnumerable<Pt> Drawn(IReadOnlyList<Pt> line) => line.Count == 1 ? [line[0] - new Pt(0, 0.4), line[0] + new Pt(0, 0.4)] : line;
 }
 
 /// <summary>One line to be marked, in mm on the sheet.</summary>

@@ -38,6 +38,9 @@ public static class ApiDoor
             ["name"] = f.Name,
             ["sizes"] = Named(f.Sizes.Select(s => (s.Id, s.Name))),
             ["zones"] = Named(f.Zones),
+            ["usualSize"] = f.UsualSize,
+            ["usualCloth"] = f.UsualCloth,
+            ["usualWearer"] = f.UsualWearer,
         })));
         api.MapGet("/alphabets", () => List(Alphabets.All.Select(a => new JsonObject
         {
@@ -52,6 +55,8 @@ public static class ApiDoor
             ["name"] = s.Name,
             ["kind"] = s.Class.ToString().ToLowerInvariant(),
             ["strands"] = new JsonArray(Enumerable.Range(1, Bundle.Most).Select(n => (JsonNode)n).ToArray()),
+            ["goodFor"] = s.GoodFor,
+            ["failsOn"] = s.FailsOn,
         })));
         api.MapGet("/transfers", () => List(Methods.All.Select(m => new JsonObject
         {
@@ -65,6 +70,7 @@ public static class ApiDoor
             ["id"] = h.Id,
             ["name"] = h.Name,
             ["changes"] = h.Changes,
+            ["toldAt"] = h.ToldAt,
             ["choices"] = Named(h.Choices.Select(c => (c.ChoiceId, c.Text))),
             ["default"] = h.Default,
         })));

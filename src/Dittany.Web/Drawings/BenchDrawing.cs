@@ -17,30 +17,47 @@ public static class BenchDrawing
     /// <summary>Ways to look at a plan: the whole item, its lower part, the words.</summary>
     public static IReadOnlyList<View> Views(Plan plan)
     {
-        var (w, h) = (plan.Item.OutlineMm.Max(p => p.X), plan.Item.OutlineMm.Max(p => p.Y));
-        var box = plan.Elements.Select(e => e.BoxMm).Aggregate((a, b) =>
-        {
-            var (x, y) = (Math.Min(a.X, b.X), Math.Min(a.Y, b.Y));
-            return new Box(x, y, Math.Max(a.X + a.Width, b.X + b.Width) - x, Math.Max(a.Y + a.Height, b.Y + b.Height) - y);
-        });
+        var (left, top, w, h) = Around(plan);
+        var box = WordsOf(plan);
         var middle = new Pt(box.X + (box.Width / 2), box.Y + (box.Height / 2));
         var near = Math.Max(box.Width, 60) * 1.3;
         var tall = near * Shape;
-        var partWidth = w * 0.37;
-        var partHeight = partWidth * Shape;
 
-        // The hem comes into the picture where the words leave room for it: it is what she measures from.
-        var withHem = h - partHeight + 12;
-        var top = box.Y > withHem + (partHeight * 0.15) ? withHem : middle.Y - (partHeight * 0.5);
-        var wholeHeight = h * 1.16;
+        // What is measured from comes into the picture where the words leave room for it.
+        var level = plan.Space.LevelLine.From.Y;
+        var partWidth = Math.Max(w * 0.37, box.Width * 1.7);
+        var partHeight = partWidth * Shape;
+        var (highest, lowest) = (Math.Min(box.Y, level) - 14, Math.Max(box.Y + box.Height, level) + 14);
+        var both = lowest - highest;
+        if (both > partHeight && both < partHeight * 1.7)
+        {
+            (partWidth, partHeight) = (both / Shape, both);
+        }
+
+        var partTop = both <= partHeight ? ((highest + lowest) / 2) - (partHeight / 2) : middle.Y - (partHeight / 2);
+        var wholeHeight = Math.Max(h * 1.16, w * 1.12 * Shape);
         var wholeWidth = wholeHeight / Shape;
         return
         [
-            new View("part", "Where it goes", middle.X - (partWidth / 2), top, partWidth, partHeight),
-            new View("whole", "The whole item", (w - wholeWidth) / 2, -h * 0.1, wholeWidth, wholeHeight),
+            new View("part", "Where it goes", middle.X - (partWidth / 2), partTop, partWidth, partHeight),
+            new View("whole", "The whole item", left + ((w - wholeWidth) / 2), top - ((wholeHeight - h) * 0.6), wholeWidth, wholeHeight),
             new View("close", "Close to", middle.X - (near / 2), middle.Y - (tall / 2), near, tall),
         ];
     }
+
+    /// <summary>The box round the item: left, top, width, height. What stands beside the face is not counted, a strap may run out of the picture.</summary>
+    private static (double Left, double Top, double Width, double Height) Around(Plan plan)
+    {
+        var outline = plan.Item.OutlineMm;
+        var (left, top) = (outline.Min(p => p.X), outline.Min(p => p.Y));
+        return (left, top, outline.Max(p => p.X) - left, outline.Max(p => p.Y) - top);
+    }
+
+    private static Box WordsOf(Plan plan) => plan.Elements.Select(e => e.BoxMm).Aggregate((a, b) =>
+    {
+        var (x, y) = (Math.Min(a.X, b.X), Math.Min(a.Y, b.Y));
+        return new Box(x, y, Math.Max(a.X + a.Width, b.X + b.Width) - x, Math.Max(a.Y + a.Height, b.Y + b.Height) - y);
+    });
 
     /// <summary>The drawing as SVG text. Both faces are in it; the page shows one.</summary>
     public static string Draw(Plan plan, View view)
@@ -52,7 +69,7 @@ public static class BenchDrawing
             ("xmlns", "http://www.w3.org/2000/svg"), ("class", "drawing"), ("role", "img"), ("aria-labelledby", "drawing-title"),
             ("viewBox", $"{Svg.N(view.X)} {Svg.N(view.Y)} {Svg.N(view.Width)} {Svg.N(view.Height)}"), ("preserveAspectRatio", "xMinYMin meet"));
         svg.Open("title", ("id", "drawing-title")).Text(Told(plan)).Close();
-        ItemDrawing.Draw(svg, plan, "bench", px);
+        ItemDrawing.Draw(svg, ItemDrawing.Of(plan), "bench", px);
         Field(svg, plan, view);
         svg.Open("g", ("class", "face-stitched"));
         foreach (var element in plan.Elements)
@@ -73,18 +90,36 @@ public static class BenchDrawing
         return svg.Close().ToString();
     }
 
-    /// <summary>A small picture of a piece, for lists.</summary>
+    /// <summary>A small picture of a piece, for lists: the words with enough of the item round them to know it by.</summary>
     public static string Small(Plan plan, string id)
     {
-        var (w, h) = (plan.Item.OutlineMm.Max(p => p.X), plan.Item.OutlineMm.Max(p => p.Y));
+        var (left, top, w, h) = Around(plan);
+        var box = WordsOf(plan);
+        var side = Math.Max(box.Width * 1.25, Math.Min(w, h) * 0.8);
+        var tall = side * 0.96;
+        var x = Math.Clamp(box.X + (box.Width / 2) - (side / 2), left - (side * 0.06), Math.Max(left - (side * 0.06), left + w - (side * 0.94)));
+        var y = Math.Clamp(box.Y + (box.Height / 2) - (tall / 2), top - (tall * 0.06), Math.Max(top - (tall * 0.06), top + h - (tall * 0.94)));
         var svg = new Svg();
-        svg.Open("svg", ("xmlns", "http://www.w3.org/2000/svg"), ("class", "small-drawing"), ("aria-hidden", "true"), ("viewBox", $"{Svg.N(w * 0.12)} {Svg.N(h * 0.5)} {Svg.N(w * 0.76)} {Svg.N(h * 0.52)}"));
-        ItemDrawing.Draw(svg, plan, id, w / 240);
+        svg.Open("svg", ("xmlns", "http://www.w3.org/2000/svg"), ("class", "small-drawing"), ("aria-hidden", "true"), ("viewBox", $"{Svg.N(x)} {Svg.N(y)} {Svg.N(side)} {Svg.N(tall)}"));
+        ItemDrawing.Draw(svg, ItemDrawing.Of(plan), id, side / 240);
         foreach (var element in plan.Elements)
         {
             ThreadDrawing.Stitched(svg, element, 0.8);
         }
 
+        return svg.Close().ToString();
+    }
+
+    /// <summary>A picture of a form with nothing on it yet.</summary>
+    public static string Bare(Core.Items.Form form)
+    {
+        var drawn = form.At(form.UsualSize);
+        var points = drawn.Outline.Concat(drawn.Behind.SelectMany(b => b)).ToArray();
+        var (x0, y0, x1, y1) = (points.Min(p => p.X), points.Min(p => p.Y), points.Max(p => p.X), points.Max(p => p.Y));
+        var side = Math.Max(x1 - x0, y1 - y0) * 1.06;
+        var svg = new Svg();
+        svg.Open("svg", ("xmlns", "http://www.w3.org/2000/svg"), ("class", "form-drawing"), ("aria-hidden", "true"), ("viewBox", $"{Svg.N(((x0 + x1) / 2) - (side / 2))} {Svg.N(((y0 + y1) / 2) - (side / 2))} {Svg.N(side)} {Svg.N(side)}"));
+        ItemDrawing.Draw(svg, ItemDrawing.Of(form, drawn), $"form-{form.Id}", side / 150);
         return svg.Close().ToString();
     }
 
@@ -99,7 +134,7 @@ public static class BenchDrawing
         var px = view.Px;
         var pale = plan.Item.Cloth.Dark ? "#cfd8d0" : "#33473c";
         svg.Open("g", ("class", "field"), ("tabindex", "-1"));
-        svg.Open("title").Text($"The field: where stitches may lie. {plan.Decision("space.zone")!.Because[0]} 8 mm are kept from hem stitching and 5 mm from the band.").Close();
+        svg.Open("title").Text($"The field: where stitches may lie. {plan.Decision("space.zone")!.Because[0]} Each seam and hem tells its own clearance.").Close();
         foreach (var ring in plan.Space.FieldMm)
         {
             svg.Empty("path", ("d", Svg.Ring(ring)), ("fill", plan.Item.Cloth.Dark ? "#ffffff" : "#fffdf6"), ("fill-opacity", plan.Item.Cloth.Dark ? 0.05 : 0.25), ("stroke", pale), ("stroke-width", px), ("stroke-dasharray", $"{Svg.N(5 * px)} {Svg.N(4 * px)}"));
@@ -112,7 +147,7 @@ public static class BenchDrawing
             svg.Label("the field", ("x", ring.Min(p => p.X) + (6 * px)), ("y", top > view.Y + (40 * px) ? top : ring.Max(p => p.Y) - (7 * px)), ("font-size", 12 * px), ("fill", pale), ("class", "drawn-words"));
         }
 
-        var fold = plan.Space.Landmarks.First(l => l.Id == "centre-fold");
+        var fold = plan.Space.CentreLine;
         svg.Empty("line", ("x1", fold.From.X), ("y1", fold.From.Y), ("x2", fold.To.X), ("y2", fold.To.Y), ("stroke", pale), ("stroke-width", 0.8 * px), ("stroke-dasharray", $"{Svg.N(9 * px)} {Svg.N(5 * px)} {Svg.N(2 * px)} {Svg.N(5 * px)}"), ("opacity", 0.6));
         svg.Close();
     }
@@ -135,7 +170,7 @@ public static class BenchDrawing
     {
         var px = view.Px;
         var element = plan.Elements[0];
-        var hem = plan.Space.Landmarks.First(l => l.Id == "bottom-hem-stitching");
+        var level = plan.Space.LevelLine.From.Y;
         var box = element.BoxMm;
         svg.Open("g", ("class", "measures"));
 
@@ -143,11 +178,11 @@ public static class BenchDrawing
         var below = box.Y + box.Height + (16 * px);
         Measure(svg, new Pt(box.X, below), new Pt(box.X + box.Width, below), Say.Length(Math.Round(box.Width)), px);
 
-        // How far up from the hem, beside them.
+        // How far from what is measured from, beside them.
         var aside = Math.Min(box.X + box.Width + (34 * px), view.X + view.Width - (40 * px));
-        if (hem.From.Y < view.Y + view.Height)
+        if (level > view.Y && level < view.Y + view.Height)
         {
-            Measure(svg, new Pt(aside, element.BaselineMm.Y), new Pt(aside, hem.From.Y), Say.Length(Math.Round(hem.From.Y - element.BaselineMm.Y, 1)), px);
+            Measure(svg, new Pt(aside, element.BaselineMm.Y), new Pt(aside, level), Say.Length(Math.Round(Math.Abs(level - element.BaselineMm.Y), 1)), px);
         }
 
         svg.Close();

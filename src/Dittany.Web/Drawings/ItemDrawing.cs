@@ -2,41 +2,43 @@ using Dittany.Core.Geometry;
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
 using Dittany.Core.Planning;
+using Dittany.Core.Space;
 
 namespace Dittany.Web.Drawings;
 
-/// <summary>The item itself: cloth with a hint of its weave, hems with their stitching, the band.</summary>
+/// <summary>The item itself: cloth with a hint of its weave, what is seen beside the face, and each seam, hem, rib, popper and band with its clearance told on pointing.</summary>
 internal static class ItemDrawing
 {
-    /// <summary>Draws into <paramref name="svg"/> in mm of the face. <paramref name="id"/> keeps pattern names apart where several items stand on one page.</summary>
-    public static void Draw(Svg svg, Plan plan, string id, double px)
+    /// <summary>What the drawing needs of an item: so that a bare form can be drawn before there is a plan.</summary>
+    public sealed record Look(IReadOnlyList<Pt> Outline, IReadOnlyList<IReadOnlyList<Pt>> Behind, IReadOnlyList<Obstacle> Obstacles, Colour Colour, bool Dark, bool Knit, Pile Pile);
+
+    public static Look Of(Plan plan) => new(
+        plan.Item.OutlineMm, plan.Space.BehindMm, plan.Space.Obstacles, plan.Item.Cloth.Colour, plan.Item.Cloth.Dark, plan.Item.Cloth.Kind.Knit, plan.Item.Cloth.Pile);
+
+    public static Look Of(Form form, Drawn drawn)
     {
-        var cloth = plan.Item.Cloth.Colour;
-        var (darker, lighter) = (Shade(cloth, plan.Item.Cloth.Dark ? 0.68 : 0.8), Shade(cloth, plan.Item.Cloth.Dark ? 1.2 : 1.6));
-        var weave = Math.Max(1.6, 3 * px);
-        svg.Open("defs")
-            .Open("pattern", ("id", $"weave-{id}"), ("width", weave), ("height", weave), ("patternUnits", "userSpaceOnUse"))
-            .Empty("rect", ("width", weave), ("height", weave), ("fill", cloth))
-            .Empty("path", ("d", $"M0 {Svg.N(weave / 4)}H{Svg.N(weave / 2)}M{Svg.N(weave / 2)} {Svg.N(weave * 3 / 4)}H{Svg.N(weave)}"), ("stroke", darker), ("stroke-width", weave / 8), ("opacity", 0.4))
-            .Empty("path", ("d", $"M{Svg.N(weave * 3 / 4)} 0V{Svg.N(weave / 2)}M{Svg.N(weave / 4)} {Svg.N(weave / 2)}V{Svg.N(weave)}"), ("stroke", lighter), ("stroke-width", weave / 8), ("opacity", 0.6))
-            .Close().Close();
+        var colour = Colour.Parse(form.UsualColour);
+        return new Look(drawn.Outline, drawn.Behind, drawn.Obstacles, colour, false, Cloths.Find(form.UsualCloth)!.Knit, Pile.None);
+    }
 
-        var (w, h) = (plan.Item.OutlineMm.Max(p => p.X), plan.Item.OutlineMm.Max(p => p.Y));
-
-        // A loop to hang it by, and a soft shadow under the cloth.
-        svg.Empty("path", ("d", $"M{Svg.N((w / 2) - 9)} 4C{Svg.N((w / 2) - 9)} -26 {Svg.N((w / 2) + 9)} -26 {Svg.N((w / 2) + 9)} 4"), ("fill", "none"), ("stroke", darker), ("stroke-width", 4));
-        svg.Empty("rect", ("x", 3 * px), ("y", 4 * px), ("width", w), ("height", h), ("fill", "#1f2a24"), ("opacity", 0.2), ("rx", 2));
-        svg.Empty("path", ("class", "cloth"), ("d", Svg.Ring(plan.Item.OutlineMm)), ("fill", $"url(#weave-{id})"), ("stroke", Shade(cloth, plan.Item.Cloth.Dark ? 0.5 : 0.62)), ("stroke-width", 1.3 * px));
-        foreach (var obstacle in plan.Space.Obstacles)
+    /// <summary>Draws into <paramref name="svg"/> in mm of the face. <paramref name="id"/> keeps pattern names apart where several items stand on one page.</summary>
+    public static void Draw(Svg svg, Look look, string id, double px)
+    {
+        var (darker, lighter) = (Shade(look.Colour, look.Dark ? 0.68 : 0.8), Shade(look.Colour, look.Dark ? 1.2 : 1.6));
+        var edge = Shade(look.Colour, look.Dark ? 0.5 : 0.62);
+        Weave(svg, look, id, darker, lighter, px);
+        foreach (var piece in look.Behind)
         {
-            if (obstacle.Kind == ObstacleKind.Print)
-            {
-                Band(svg, obstacle);
-            }
-            else
-            {
-                Hem(svg, obstacle, darker, px);
-            }
+            svg.Empty("path", ("d", Svg.Ring(piece)), ("fill", darker), ("stroke", edge), ("stroke-width", 1.1 * px));
+        }
+
+        svg.Empty("path", ("d", Svg.Ring(look.Outline)), ("transform", $"translate({Svg.N(3 * px)} {Svg.N(4 * px)})"), ("fill", "#1f2a24"), ("opacity", 0.2));
+        svg.Empty("path", ("class", "cloth"), ("d", Svg.Ring(look.Outline)), ("fill", $"url(#weave-{id})"), ("stroke", edge), ("stroke-width", 1.3 * px), ("stroke-linejoin", "round"));
+        foreach (var obstacle in look.Obstacles)
+        {
+            svg.Open("g", ("class", "obstacle")).Open("title").Text(Clearances.Tell(obstacle)).Close();
+            Obstacle(svg, obstacle, look, darker, lighter, edge, px);
+            svg.Close();
         }
     }
 
@@ -47,29 +49,88 @@ internal static class ItemDrawing
         return new Colour(Of(colour.R), Of(colour.G), Of(colour.B)).ToString();
     }
 
+    /// <summary>Woven cloth crosses, knits stand in columns of small vees, pile is flecked.</summary>
+    private static void Weave(Svg svg, Look look, string id, string darker, string lighter, double px)
+    {
+        var size = Math.Max(1.6, 3 * px);
+        var (q, h) = (size / 4, size / 2);
+        svg.Open("defs")
+            .Open("pattern", ("id", $"weave-{id}"), ("width", size), ("height", size), ("patternUnits", "userSpaceOnUse"))
+            .Empty("rect", ("width", size), ("height", size), ("fill", look.Colour));
+        if (look.Pile != Pile.None)
+        {
+            svg.Empty("path", ("d", $"M{Svg.N(q)} {Svg.N(q)}l{Svg.N(q / 2)} {Svg.N(q)}M{Svg.N(3 * q)} {Svg.N(h)}l{Svg.N(-q / 2)} {Svg.N(q)}"), ("stroke", darker), ("stroke-width", size / 7), ("stroke-linecap", "round"), ("opacity", 0.5));
+        }
+        else if (look.Knit)
+        {
+            svg.Empty("path", ("d", $"M{Svg.N(q * 0.4)} 0L{Svg.N(h)} {Svg.N(h)}L{Svg.N(size - (q * 0.4))} 0M{Svg.N(q * 0.4)} {Svg.N(h)}L{Svg.N(h)} {Svg.N(size)}L{Svg.N(size - (q * 0.4))} {Svg.N(h)}"), ("stroke", darker), ("stroke-width", size / 9), ("fill", "none"), ("opacity", 0.35));
+        }
+        else
+        {
+            svg.Empty("path", ("d", $"M0 {Svg.N(q)}H{Svg.N(h)}M{Svg.N(h)} {Svg.N(3 * q)}H{Svg.N(size)}"), ("stroke", darker), ("stroke-width", size / 8), ("opacity", 0.4));
+            svg.Empty("path", ("d", $"M{Svg.N(3 * q)} 0V{Svg.N(h)}M{Svg.N(q)} {Svg.N(h)}V{Svg.N(size)}"), ("stroke", lighter), ("stroke-width", size / 8), ("opacity", 0.6));
+        }
+
+        svg.Close().Close();
+    }
+
+    private static void Obstacle(Svg svg, Obstacle obstacle, Look look, string darker, string lighter, string edge, double px)
+    {
+        var thin = Math.Max(0.4, 0.9 * px);
+        switch (obstacle.Kind)
+        {
+            case ObstacleKind.Print:
+                Band(svg, obstacle);
+                return;
+            case ObstacleKind.Popper:
+                svg.Empty("path", ("d", Svg.Ring(obstacle.Ring)), ("fill", "#e7e4da"), ("stroke", "#7c7767"), ("stroke-width", thin));
+                var middle = new Pt(obstacle.Ring.Average(p => p.X), obstacle.Ring.Average(p => p.Y));
+                svg.Empty("circle", ("cx", middle.X), ("cy", middle.Y), ("r", 2), ("fill", "none"), ("stroke", "#7c7767"), ("stroke-width", thin));
+                return;
+            case ObstacleKind.NeckRib:
+                svg.Empty("path", ("d", Svg.Ring(obstacle.Ring)), ("fill", lighter), ("stroke", edge), ("stroke-width", thin));
+                Ribs(svg, obstacle, edge, thin);
+                break;
+            case ObstacleKind.StrapEnd:
+                svg.Empty("path", ("d", Svg.Ring(obstacle.Ring)), ("fill", darker), ("stroke", edge), ("stroke-width", thin));
+                Box(svg, obstacle, look.Dark ? lighter : edge, thin);
+                return;
+            case ObstacleKind.FlatSeam:
+                break;
+            default:
+                svg.Empty("path", ("d", Svg.Ring(obstacle.Ring)), ("fill", darker), ("opacity", 0.35));
+                break;
+        }
+
+        if (obstacle.SeenAs is { } seen)
+        {
+            var seam = obstacle.Kind is ObstacleKind.FlatSeam or ObstacleKind.NeckRib or ObstacleKind.BagSide;
+            svg.Empty("path", ("d", Svg.Path(seen)), ("stroke", seam ? edge : look.Dark ? lighter : darker), ("stroke-width", thin), ("stroke-dasharray", seam ? "none" : "2.5 1.5"), ("fill", "none"));
+        }
+    }
+
+    /// <summary>Ribs run from the seam to the edge.</summary>
+    private static void Ribs(Svg svg, Obstacle rib, string edge, double thin)
+    {
+        var n = rib.Ring.Count / 2;
+        var d = string.Concat(Enumerable.Range(0, n).Select(i => $"M{Svg.N(rib.Ring[i].X)} {Svg.N(rib.Ring[i].Y)}L{Svg.N(rib.Ring[^(i + 1)].X)} {Svg.N(rib.Ring[^(i + 1)].Y)}"));
+        svg.Empty("path", ("d", d), ("stroke", edge), ("stroke-width", thin * 0.7), ("opacity", 0.5));
+    }
+
+    /// <summary>The box with a cross that a strap is sewn down with.</summary>
+    private static void Box(Svg svg, Obstacle strap, string stroke, double thin)
+    {
+        var (x0, x1, y1) = (strap.Ring.Min(p => p.X) + 3, strap.Ring.Max(p => p.X) - 3, strap.Ring.Max(p => p.Y) - 3);
+        var y0 = y1 - (x1 - x0);
+        svg.Empty("path", ("d", $"M{Svg.N(x0)} {Svg.N(y0)}H{Svg.N(x1)}V{Svg.N(y1)}H{Svg.N(x0)}ZL{Svg.N(x1)} {Svg.N(y1)}M{Svg.N(x1)} {Svg.N(y0)}L{Svg.N(x0)} {Svg.N(y1)}"), ("stroke", stroke), ("stroke-width", thin), ("stroke-dasharray", "2.5 1.5"), ("fill", "none"));
+    }
+
     private static void Band(Svg svg, Obstacle band)
     {
         var (x, y) = (band.Ring.Min(p => p.X), band.Ring.Min(p => p.Y));
         var (w, h) = (band.Ring.Max(p => p.X) - x, band.Ring.Max(p => p.Y) - y);
-        svg.Open("g", ("class", "obstacle")).Open("title").Text($"{band.Name}: stitches keep 5 mm clear of it").Close();
         svg.Empty("rect", ("x", x), ("y", y), ("width", w), ("height", h * 0.38), ("fill", "#7d9a86"), ("opacity", 0.85));
         svg.Empty("rect", ("x", x), ("y", y + (h * 0.52)), ("width", w), ("height", h * 0.14), ("fill", "#7d9a86"), ("opacity", 0.85));
         svg.Empty("rect", ("x", x), ("y", y + (h * 0.8)), ("width", w), ("height", h * 0.2), ("fill", "#7d9a86"), ("opacity", 0.85));
-        svg.Close();
-    }
-
-    private static void Hem(Svg svg, Obstacle hem, string darker, double px)
-    {
-        var (x1, y1, x2, y2) = (hem.Ring.Min(p => p.X), hem.Ring.Min(p => p.Y), hem.Ring.Max(p => p.X), hem.Ring.Max(p => p.Y));
-        svg.Open("g", ("class", "obstacle")).Open("title").Text($"{hem.Name}: stitches keep 8 mm clear of its stitching").Close();
-        svg.Empty("rect", ("x", x1), ("y", y1), ("width", x2 - x1), ("height", y2 - y1), ("fill", darker), ("opacity", 0.35));
-        var line = hem.Id switch
-        {
-            "bottom-hem" => new[] { new Pt(x1, y1), new Pt(x2, y1) },
-            "top-hem" => [new Pt(x1, y2), new Pt(x2, y2)],
-            "left-hem" => [new Pt(x2, y1), new Pt(x2, y2)],
-            _ => [new Pt(x1, y1), new Pt(x1, y2)],
-        };
-        svg.Empty("path", ("d", Svg.Path(line)), ("stroke", darker), ("stroke-width", Math.Max(0.5, 0.9 * px)), ("stroke-dasharray", "2.5 1.5"), ("fill", "none")).Close();
     }
 }

@@ -2,35 +2,26 @@ using System.Text;
 using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
 using Dittany.Core.Planning;
+using Dittany.Core.Stitches;
 
 namespace Dittany.Web.Drawings;
 
-/// <summary>Backstitches as thread: thickness, a shadow where they lie on the cloth, sheen along the top, and the twist of the strands.</summary>
+/// <summary>Stitches as thread: thickness, a shadow where they lie on the cloth, sheen along the top, and the twist of the strands. Each kind as it lies.</summary>
 internal static class ThreadDrawing
 {
     public static void Stitched(Svg svg, PlannedElement element, double px)
     {
-        foreach (var colour in element.Parts.GroupBy(p => (p.Colour, p.LineWidthMm)))
+        foreach (var group in element.Parts.GroupBy(p => (p.Colour, p.Strands)))
         {
-            var thread = Colour.Parse(colour.Key.Colour);
-            var width = colour.Key.LineWidthMm;
-            var (bodies, twists) = (new StringBuilder(), new StringBuilder());
-            foreach (var stitch in colour.SelectMany(p => p.Stitches))
+            var thread = Colour.Parse(group.Key.Colour);
+            var width = Bundle.WidthMm(group.Key.Strands);
+            var all = group.SelectMany(p => p.Stitches).ToArray();
+            Layer(svg, all.Where(s => s.Shape is not (StitchShape.Whip or StitchShape.Knot)), thread, width, px);
+            Layer(svg, all.Where(s => s.Shape == StitchShape.Whip), thread, width, px);
+            foreach (var knot in group.Where(p => p.Stitches.Any(s => s.Shape == StitchShape.Knot)))
             {
-                var (a, b) = Inset(stitch.ToMm, stitch.FromMm, width * 0.3);
-                Segment(bodies, a, b);
-                Twist(twists, a, b, width);
+                Knot(svg, knot.Stitches[0].FromMm, knot.LineWidthMm / 2, thread, width, px);
             }
-
-            var sheen = thread.ToLab().L > 80 ? ItemDrawing.Shade(thread, 0.86) : ItemDrawing.Shade(thread, 1.4);
-            svg.Empty("path", ("d", bodies), ("stroke", "#12100d"), ("stroke-width", width + (0.9 * px)), ("stroke-linecap", "round"), ("opacity", 0.28));
-            svg.Empty("path", ("class", "thread"), ("d", bodies), ("stroke", thread), ("stroke-width", width), ("stroke-linecap", "round"), ("fill", "none"));
-            if (px < 0.6)
-            {
-                svg.Empty("path", ("d", twists), ("stroke", ItemDrawing.Shade(thread, 0.7)), ("stroke-width", width * 0.14), ("stroke-linecap", "round"), ("opacity", 0.75));
-            }
-
-            svg.Empty("path", ("d", bodies), ("stroke", sheen), ("stroke-width", width * 0.22), ("stroke-linecap", "round"), ("opacity", 0.55), ("transform", $"translate({Svg.N(-width * 0.12)} {Svg.N(-width * 0.16)})"));
         }
     }
 
@@ -40,8 +31,69 @@ internal static class ThreadDrawing
         var ink = plan.Item.Cloth.Dark ? "#f4f1e6" : "#23628f";
         foreach (var part in element.Parts)
         {
-            svg.Empty("path", ("class", "mark"), ("d", part.Closed ? Svg.Ring(part.LineMm) : Svg.Path(part.LineMm)), ("stroke", ink), ("stroke-width", Math.Max(0.35, 1.1 * px)), ("fill", "none"), ("stroke-linecap", "round"));
+            var line = part.LineMm.Count == 1 ? [part.LineMm[0], part.LineMm[0] + new Pt(0, 0.05)] : part.LineMm;
+            svg.Empty("path", ("class", "mark"), ("d", part.Closed ? Svg.Ring(line) : Svg.Path(line)), ("stroke", ink), ("stroke-width", Math.Max(0.35, 1.1 * px)), ("fill", "none"), ("stroke-linecap", "round"));
         }
+    }
+
+    private static void Layer(Svg svg, IEnumerable<Stitch> stitches, Colour thread, double width, double px)
+    {
+        var (bodies, twists) = (new StringBuilder(), new StringBuilder());
+        foreach (var stitch in stitches)
+        {
+            var line = Lies(stitch, width);
+            bodies.Append(Svg.Path(line));
+            if (px < 0.6)
+            {
+                for (var i = 1; i < line.Count; i++)
+                {
+                    Twist(twists, line[i - 1], line[i], width);
+                }
+            }
+        }
+
+        if (bodies.Length == 0)
+        {
+            return;
+        }
+
+        var sheen = thread.ToLab().L > 80 ? ItemDrawing.Shade(thread, 0.86) : ItemDrawing.Shade(thread, 1.4);
+        svg.Empty("path", ("d", bodies), ("stroke", "#12100d"), ("stroke-width", width + (0.9 * px)), ("stroke-linecap", "round"), ("stroke-linejoin", "round"), ("fill", "none"), ("opacity", 0.28));
+        svg.Empty("path", ("class", "thread"), ("d", bodies), ("stroke", thread), ("stroke-width", width), ("stroke-linecap", "round"), ("stroke-linejoin", "round"), ("fill", "none"));
+        if (twists.Length > 0)
+        {
+            svg.Empty("path", ("d", twists), ("stroke", ItemDrawing.Shade(thread, 0.7)), ("stroke-width", width * 0.14), ("stroke-linecap", "round"), ("opacity", 0.75));
+        }
+
+        svg.Empty("path", ("d", bodies), ("stroke", sheen), ("stroke-width", width * 0.22), ("stroke-linecap", "round"), ("fill", "none"), ("opacity", 0.55), ("transform", $"translate({Svg.N(-width * 0.12)} {Svg.N(-width * 0.16)})"));
+    }
+
+    /// <summary>Where the thread of a stitch lies on the face: a loop round, a rope-like one aslant, all else straight.</summary>
+    private static IReadOnlyList<Pt> Lies(Stitch stitch, double width)
+    {
+        if (stitch.PathMm is { } path)
+        {
+            return path;
+        }
+
+        if (stitch.Side != 0 && stitch.LengthMm > 0)
+        {
+            var way = stitch.ToMm - stitch.FromMm;
+            var slant = stitch.Shape == StitchShape.Whip ? 0.42 : 0.28;
+            var aside = new Pt(-way.Y, way.X) * (stitch.Side * width * slant / way.Length);
+            var (from, to) = Inset(stitch.FromMm - aside, stitch.ToMm + aside, stitch.Shape == StitchShape.Whip ? 0 : width * 0.2);
+            return [from, to];
+        }
+
+        var (a, b) = Inset(stitch.ToMm, stitch.FromMm, width * 0.3);
+        return [a, b];
+    }
+
+    private static void Knot(Svg svg, Pt at, double radius, Colour thread, double width, double px)
+    {
+        svg.Empty("circle", ("cx", at.X), ("cy", at.Y), ("r", radius + (0.45 * px)), ("fill", "#12100d"), ("opacity", 0.28));
+        svg.Empty("circle", ("class", "thread"), ("cx", at.X), ("cy", at.Y), ("r", radius), ("fill", thread));
+        svg.Empty("path", ("d", $"M{Svg.N(at.X - (radius * 0.6))} {Svg.N(at.Y)}A{Svg.N(radius * 0.6)} {Svg.N(radius * 0.6)} 0 1 1 {Svg.N(at.X)} {Svg.N(at.Y + (radius * 0.6))}"), ("stroke", ItemDrawing.Shade(thread, 0.7)), ("stroke-width", width * 0.16), ("fill", "none"));
     }
 
     private static (Pt A, Pt B) Inset(Pt a, Pt b, double by)

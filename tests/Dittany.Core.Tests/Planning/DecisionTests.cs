@@ -84,19 +84,6 @@ public class DecisionTests
         Assert.Equal(["words.size:other"], Jobs.Plan(overrules: ("words.size:other", "12")).SetAside);
     }
 
-    /// <summary>Every habit changes the plan in what it says it changes.</summary>
-    [Fact]
-    public void Every_habit_really_changes_the_plan()
-    {
-        foreach (var habit in Habits.All)
-        {
-            var plans = habit.Choices.Select(c => Planner.Make(
-                Jobs.Towel("Seas", w => habit.Id == "size" ? w : w with { CapHeightMm = 11 }), Workshop.Default with { Habits = new Dictionary<string, string>(StringComparer.Ordinal) { [habit.Id] = c.ChoiceId } })).ToArray();
-            var told = plans.Select(p => string.Join('|', p.Decisions.Select(d => d.ChoiceId)) + p.Elements[0].Parts[0].Stitches[1].LengthMm.ToString(CultureInfo.InvariantCulture)).Distinct(StringComparer.Ordinal).Count();
-            Assert.True(told == plans.Length, $"{habit.Id}: {told} plans of {plans.Length}");
-        }
-    }
-
     /// <summary>Each number a reason tells is the plan's own.</summary>
     [Fact]
     public void Numbers_in_reasons_are_the_plans_own()

@@ -8,7 +8,7 @@ public class JobCheckTests
 {
     public static TheoryData<string, Job> Senseless() => new()
     {
-        { "#/item/form", Jobs.Towel() with { Form = "napkin" } },
+        { "#/item/form", Jobs.Towel() with { Form = "dress" } },
         { "#/item/size", Jobs.Towel() with { Size = "62" } },
         { "#/zone", Jobs.Towel() with { Zone = "cuff" } },
         { "#/item/wearer", Jobs.Towel() with { Wearer = "dog" } },
@@ -28,7 +28,7 @@ public class JobCheckTests
         { "#/elements/0/capHeightMm", Jobs.Towel("Mimi", w => w with { CapHeightMm = 1.9 }) },
         { "#/elements/0/capHeightMm", Jobs.Towel("Mimi", w => w with { CapHeightMm = double.NaN }) },
         { "#/elements/0/strands", Jobs.Towel("Mimi", w => w with { Strands = 7 }) },
-        { "#/elements/0/stitch", Jobs.Towel("Mimi", w => w with { Stitch = "stem" }) },
+        { "#/elements/0/stitch", Jobs.Towel("Mimi", w => w with { Stitch = "satin" }) },
         { "#/elements/0/alphabet", Jobs.Towel("Mimi", w => w with { Alphabet = "gothic" }) },
         { "#/elements/0/arrangement", Jobs.Towel("Mimi", w => w with { Arrangement = "arc" }) },
         { "#/elements/0/colour", Jobs.Towel("Mimi", w => w with { Colour = "#12" }) },

@@ -23,30 +23,62 @@ public static class Jobs
 
     private static readonly string[] Words = ["Zoë", "Bread & Salt", "o", "I", "Łucja", "ÅNGSTRÖM", "gjpqy", "Mimi\nand Jo", "a.b:c!", "8 3 6", "Wwvxkz", "Ñandú", "Şule Çağ", "Kräuter", "Tea, 4 o'clock", "ŒUVRE", "ģirts"];
 
-    /// <summary>Random jobs: words, heights, strands, places, cloths, habits.</summary>
+    /// <summary>A job on any form, with the usual words.</summary>
+    public static Job On(string form, string text = "Juniper", Func<WordingAsked, WordingAsked>? with = null, params (string Id, string Choice)[] overrules) =>
+        Towel(text, with, overrules) with { Form = form };
+
+    /// <summary>A workshop of one habit.</summary>
+    public static Workshop With(params (string Id, string Choice)[] habits) =>
+        Workshop.Default with { Habits = habits.ToDictionary(h => h.Id, h => h.Choice, StringComparer.Ordinal) };
+
+    /// <summary>Random jobs: all items, sizes, zones and cloths, odd facts, words, heights, strands, stitches, places and habits.</summary>
     public static Arbitrary<(Job Job, Workshop Workshop)> Any() => Arb.From(
         from text in Gen.Elements(Words)
-        from size in Gen.Elements("50x70", "45x65")
+        from form in Gen.Elements<Form>(Catalogue.Forms)
+        from size in Gen.Elements<FormSize>(form.Sizes)
+        from zone in Gen.Elements<(string Id, string Name)>(form.Zones)
         from cap in Gen.Elements<double?>(null, null, 4, 6.5, 9, 12, 15, 22, 40)
-        from strands in Gen.Elements<int?>(null, null, 1, 2, 3, 4, 6)
-        from zone in Gen.Elements("lower", "middle")
-        from cloth in Gen.Elements<string?>(null, "linen", "lawn", "terry", "cotton-jersey", "denim", "velvet")
+        from strands in Gen.Elements<int?>(null, null, null, 1, 2, 3, 4, 6)
+        from stitch in Gen.Elements<string?>([null, null, .. Core.StitchBook.Book.Lines.Select(s => s.Id)])
+        from rows in Gen.Elements<int?>(null, null, 1)
+        from cloth in Gen.Elements<string?>([null, null, .. Core.Materials.Cloths.All.Select(c => c.Id)])
         from colour in Gen.Elements("#f1ede2", "#20242c", "#8fa58a")
-        from school in Gen.Elements("graded", "uniform")
-        from hold in Gen.Elements("hoop", "frame", "in-hand")
-        from cut in Gen.Elements("300", "450", "600")
-        from dx in Gen.Choose(-60, 60)
-        from nudged in Gen.Elements(false, true)
+        from facts in Facts()
+        from wearer in Gen.Elements<string?>(null, null, "baby", "child", "nobody")
+        from nudge in Gen.Elements<(double X, double Y)?>(null, null, (17, -9), (-60, 25))
+        from habits in Gen.Elements<Habit>(Habits.All).Two()
+        from choices in Gen.Choose(0, 6).Two()
+        from hoops in Gen.Elements<double[]>([102, 127, 152, 178], [102, 127, 152, 178], [76], [])
+        let centre = nudge is { } n ? At(form, size, zone.Id, n) : (Geometry.Pt?)null
         select (
             new Job(
-                "tea-towel",
-                [new WordingAsked("name", text, CapHeightMm: cap, Strands: strands, CentreMm: nudged ? new Geometry.Pt(240 + dx, 540) : null)],
+                form.Id,
+                [new WordingAsked("name", text, Stitch: stitch, CapHeightMm: cap, Strands: strands, Rows: text.Contains('\n', StringComparison.Ordinal) ? null : rows, CentreMm: centre)],
                 Monday,
-                Size: size,
-                Zone: zone,
-                Fabric: new StatedFabric(cloth, colour)),
+                Size: size.Id,
+                Zone: zone.Id,
+                Wearer: wearer,
+                Fabric: facts with { Kind = cloth, Colour = colour }),
             Workshop.Default with
             {
-                Habits = new Dictionary<string, string>(StringComparer.Ordinal) { ["stitch-length"] = school, ["hold"] = hold, ["cut-length"] = cut },
+                HoopsMm = hoops,
+                Habits = new[] { (Habit: habits.Item1, At: choices.Item1), (Habit: habits.Item2, At: choices.Item2) }
+                    .DistinctBy(h => h.Habit.Id).ToDictionary(h => h.Habit.Id, h => h.Habit.Choices[h.At % h.Habit.Choices.Count].ChoiceId, StringComparer.Ordinal),
             }));
+
+    private static Gen<StatedFabric> Facts() => Gen.Elements(
+        new StatedFabric(),
+        new StatedFabric(),
+        new StatedFabric(Busy: true),
+        new StatedFabric(Lined: true),
+        new StatedFabric(Opacity: Core.Materials.Opacity.Sheer),
+        new StatedFabric(Opacity: Core.Materials.Opacity.Sheer, Lined: true),
+        new StatedFabric(StretchPercent: 0),
+        new StatedFabric(StretchPercent: 60),
+        new StatedFabric(Pile: Core.Materials.Pile.Deep),
+        new StatedFabric(Washable: false),
+        new StatedFabric(MaxIron: Core.Materials.IronLimit.None));
+
+    private static Geometry.Pt At(Form form, FormSize size, string zone, (double X, double Y) nudge) =>
+        form.Build(size).Zones.First(z => z.Id == zone).Usual.AnchorMm + new Geometry.Pt(nudge.X, nudge.Y);
 }

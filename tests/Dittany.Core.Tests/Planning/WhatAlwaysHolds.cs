@@ -1,8 +1,9 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Hooping;
+using Dittany.Core.Items;
 using Dittany.Core.Planning;
 using Dittany.Core.Route;
-using Dittany.Core.StitchBook;
+using Dittany.Core.Space;
 using Dittany.Core.Stitches;
 using Dittany.Core.Threads;
 using Dittany.Core.Transfer;
@@ -25,7 +26,7 @@ public class WhatAlwaysHolds
             foreach (var part in element.Parts)
             {
                 var turning = element.Concerns.Any(c => c.What == "turning" && c.Letter == part.Letter);
-                Follows(part, turning);
+                LineCheck.Follows(part, input.Workshop, OnSkin(plan), turning);
             }
         }
     });
@@ -37,10 +38,13 @@ public class WhatAlwaysHolds
         var field = FieldOf(plan);
         foreach (var element in plan.Elements)
         {
-            var room = field.Offset(-element.LineWidthMm / 2);
-            var outside = element.Parts.SelectMany(p => p.Stitches).SelectMany(s => new[] { s.FromMm, s.ToMm }).Select(room.OutsideBy).DefaultIfEmpty(0).Max();
+            var outside = element.Parts.GroupBy(p => p.LineWidthMm).Select(g =>
+            {
+                var room = field.Offset(-g.Key / 2);
+                return g.SelectMany(p => p.Stitches).SelectMany(s => new[] { s.FromMm, s.ToMm }).Select(room.OutsideBy).DefaultIfEmpty(0).Max();
+            }).DefaultIfEmpty(0).Max();
             var told = element.Concerns.FirstOrDefault(c => c.What == "overflows")?.ByMm ?? 0;
-            Assert.True(outside <= told + GridMm, $"outside by {outside}, told {told}");
+            Assert.True(outside <= told + GridMm || double.IsInfinity(outside), $"outside by {outside}, told {told}");
             Assert.Equal(told > 0, element.OverflowsMm > 0);
         }
     });
@@ -52,6 +56,9 @@ public class WhatAlwaysHolds
         var all = plan.Elements.SelectMany(e => e.Parts.SelectMany((p, i) => p.Stitches.Select((_, s) => (e.Id, i, s)))).ToHashSet();
         Assert.Equal(all.Count, plan.Route.Count);
         Assert.True(all.SetEquals(plan.Route.Select(r => (r.Element, r.Part, r.Stitch))));
+
+        // Ten millimetres in general, five on skin and on what is handled and washed (common practice).
+        var limit = OnSkin(plan) || Catalogue.Find(plan.Item.Form)!.Use.Handled ? 5 : 10;
         for (var i = 0; i < plan.Route.Count; i++)
         {
             var row = plan.Route[i];
@@ -69,13 +76,14 @@ public class WhatAlwaysHolds
             {
                 Assert.Equal(plan.Route[i - 1].Part, row.Part);
                 Assert.Equal(0, row.FloatMm);
+                Assert.True(!OnSkin(plan) || row.BackMm <= 5 + GridMm, $"{row.BackMm} behind, on skin");
                 continue;
             }
 
-            Assert.Equal(StitchOf(plan, plan.Route[i - 1]).ToMm.To(stitch.FromMm), row.FloatMm, 3);
+            Assert.InRange(row.FloatMm, StitchOf(plan, plan.Route[i - 1]).DownMm.To(stitch.FromMm) - 0.001, StitchOf(plan, plan.Route[i - 1]).DownMm.To(stitch.FromMm) + 0.001);
             if (row.FloatKind == FloatKind.Straight)
             {
-                Assert.True(row.FloatMm <= Routing.StraightNotCaughtMm + 0.001);
+                Assert.True(row.FloatMm <= limit + 0.001, $"a float of {row.FloatMm}, {limit} allowed");
             }
             else
             {
@@ -94,7 +102,7 @@ public class WhatAlwaysHolds
         {
             var hoop = plan.Hooping.Hoops.Single(h => h.Order == row.Hoop);
             var stitch = StitchOf(plan, row);
-            var half = plan.Elements[0].LineWidthMm / 2;
+            var half = plan.Elements.Single(e => e.Id == row.Element).Parts[row.Part].LineWidthMm / 2;
             foreach (var p in new[] { stitch.FromMm, stitch.ToMm })
             {
                 var far = hoop.Round ? p.To(hoop.CentreMm) : Math.Max(Math.Abs(p.X - hoop.CentreMm.X), Math.Abs(p.Y - hoop.CentreMm.Y));
@@ -108,20 +116,24 @@ public class WhatAlwaysHolds
     {
         var plan = Planner.Make(input.Job, input.Workshop);
         var need = Assert.Single(plan.Threads);
-        var front = plan.Elements.SelectMany(e => e.Parts).SelectMany(p => p.Stitches).Sum(s => s.LengthMm);
+        var front = plan.Elements.SelectMany(e => e.Parts).SelectMany(p => p.Stitches).Sum(s => s.ThreadMm);
+        var thickness = ThicknessOf(plan, input.Workshop);
         Assert.InRange(need.FrontMm, front - 0.01, front + 0.01);
         Assert.InRange(need.BackMm, plan.Route.Sum(r => r.BackMm) - 0.01, plan.Route.Sum(r => r.BackMm) + 0.01);
         Assert.Equal(plan.Route.Max(r => r.Run), need.Runs);
-        var start = ThreadRoom.Starts.Single(s => s.ChoiceId == plan.Decision("thread.start")!.ChoiceId).TailMm;
-        var finish = ThreadRoom.Finishes.Single(s => s.ChoiceId == plan.Decision("thread.finish")!.ChoiceId).TailMm;
-        var length = ((need.FrontMm + need.BackMm + (2 * plan.Item.Cloth.ThicknessMm * plan.Route.Count)) * Cutting.TakeUp) + (need.Runs * (start + finish));
+        var start = CuttingRoom.Starts.Single(s => s.ChoiceId == plan.Decision("thread.start")!.ChoiceId).TailMm;
+        var finish = CuttingRoom.Finishes.Single(s => s.ChoiceId == plan.Decision("thread.finish")!.ChoiceId).TailMm;
+        var length = ((need.FrontMm + need.BackMm + (thickness * plan.Route.Sum(r => StitchOf(plan, r).Passes))) * Cutting.TakeUp) + (need.Runs * (start + finish));
         Assert.InRange(need.LengthMm, length - 0.06, length + 0.06);
+
+        // Folded double, half the cut is worked with.
+        var doubled = need.Strands % 2 == 0 && (input.Workshop.Habit("strand-use") == "doubled" || input.Workshop.Habit("cut-length") == "forearm");
 
         // No run takes more than it was cut for, so none runs dry.
         foreach (var run in plan.Route.GroupBy(r => r.Run))
         {
-            var used = run.Sum(r => (StitchOf(plan, r).LengthMm + r.BackMm + (2 * plan.Item.Cloth.ThicknessMm)) * Cutting.TakeUp);
-            Assert.True(used <= Math.Max(50, need.CutMm - start - finish) + 0.01, $"run {run.Key} takes {used}");
+            var used = run.Sum(r => Routing.Use(StitchOf(plan, r), r.BackMm, thickness) * Cutting.TakeUp);
+            Assert.True(used <= Math.Max(50, (doubled ? need.CutMm / 2 : need.CutMm) - start - finish) + 0.01, $"run {run.Key} takes {used}");
         }
     });
 
@@ -139,9 +151,11 @@ public class WhatAlwaysHolds
                     CapHeightMm = remedy.CapHeightMm ?? asked.CapHeightMm,
                     Strands = remedy.Strands ?? asked.Strands,
                     Colour = remedy.Colour ?? asked.Colour,
+                    Stitch = remedy.Stitch ?? asked.Stitch,
+                    Rows = remedy.Rows ?? asked.Rows,
                 };
                 var cured = Planner.Make(input.Job with { Elements = [taken] }, input.Workshop);
-                Assert.DoesNotContain(cured.Elements[0].Concerns, c => c.What == concern.What && c.Letter == concern.Letter);
+                Assert.False(cured.Elements[0].Concerns.Any(c => c.What == concern.What && c.Letter == concern.Letter), $"{asked}: {concern.Text} was not cured by {remedy}: {string.Join(' ', cured.Elements[0].Concerns.Select(c => c.Text))}");
             }
         }
     });
@@ -157,9 +171,10 @@ public class WhatAlwaysHolds
             return;
         }
 
-        var strands = planned.Parts[0].Strands;
-        PlannedElement At(double cap) => Planner.Make(input.Job with { Elements = [asked with { CapHeightMm = cap, Strands = strands }] }, input.Workshop).Elements[0];
-        Assert.Equal(0, At(0.995 * largest).OverflowsMm);
+        var line = planned.Parts.First(p => p.Role == "letter");
+        var (strands, stitch) = (line.Strands, line.Stitch);
+        PlannedElement At(double cap) => Planner.Make(input.Job with { Elements = [asked with { CapHeightMm = cap, Strands = strands, Stitch = stitch, Rows = asked.Text.Contains('\n', StringComparison.Ordinal) ? null : planned.Rows.Count }] }, input.Workshop).Elements[0];
+        Assert.True(At(0.995 * largest).OverflowsMm == 0, $"{asked}: {planned.Rows.Count} rows of {largest} with {strands} of {stitch}, and {At(0.995 * largest).OverflowsMm} out at 0.995 of it");
         Assert.True(At(1.01 * largest).OverflowsMm > 0);
     });
 
@@ -175,75 +190,16 @@ public class WhatAlwaysHolds
         Assert.Equal(plan.Decisions.Count, plan.Decisions.Select(d => d.Id).Distinct(StringComparer.Ordinal).Count());
     });
 
-    private static void Follows(Part part, bool turning)
-    {
-        var spec = StitchSpec.For(new Pair(Book.Find(part.Stitch)!, part.Strands), LengthSchool.Graded);
-        var line = part.Closed ? part.LineMm.Append(part.LineMm[0]).ToArray() : part.LineMm.ToArray();
-        Assert.Equal(line[0], part.Stitches[0].ToMm);
-        Assert.Equal(line[^1], part.Stitches[^1].FromMm);
-        for (var i = 1; i < part.Stitches.Count; i++)
-        {
-            Assert.Equal(part.Stitches[i - 1].FromMm, part.Stitches[i].ToMm);
-        }
-
-        foreach (var p in line)
-        {
-            var off = part.Stitches.Min(s => Polyline.ToSegment(p, s.FromMm, s.ToMm));
-            Assert.True(turning || off <= spec.SagittaMm + GridMm, $"{part.Letter}: the line is {off} from its stitches, {spec.SagittaMm} allowed");
-        }
-
-        var holes = part.Stitches.Select(s => s.FromMm).Append(part.Stitches[0].ToMm).ToArray();
-        foreach (var hole in holes)
-        {
-            Assert.True(Polyline.ToLine(hole, line) <= 0.02, $"{part.Letter}: a hole stands beside the line");
-        }
-
-        for (var i = 1; i + 1 < line.Length; i++)
-        {
-            if (Pt.TurnRadians(line[i] - line[i - 1], line[i + 1] - line[i]) > StitchSpec.CornerRadians)
-            {
-                Assert.Contains(holes, h => h.To(line[i]) < GridMm);
-            }
-        }
-
-        Assert.All(part.Stitches, s => Assert.True(s.LengthMm <= (1.05 * spec.WishedMm) + GridMm, $"{part.Letter}: a stitch of {s.LengthMm}"));
-
-        // Shorter than the shortest only where the whole stretch between corners is.
-        foreach (var s in part.Stitches.Where(s => s.LengthMm < spec.ShortestMm - GridMm))
-        {
-            var alone = IsStop(line, s.FromMm) && IsStop(line, s.ToMm);
-            Assert.True(alone || turning, $"{part.Letter}: a stub of {s.LengthMm}");
-        }
-    }
-
-    private static bool IsStop(Pt[] line, Pt hole)
-    {
-        if (hole == line[0] || hole == line[^1])
-        {
-            return true;
-        }
-
-        for (var i = 1; i + 1 < line.Length; i++)
-        {
-            if (line[i].To(hole) < GridMm && Pt.TurnRadians(line[i] - line[i - 1], line[i + 1] - line[i]) > StitchSpec.CornerRadians * 0.95)
-            {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
     private static Region FieldOf(Plan plan)
     {
-        var field = Region.Empty;
-        foreach (var ring in plan.Space.FieldMm)
-        {
-            field = Region.Of(ring);
-        }
-
-        return field;
+        var drawn = Catalogue.Find(plan.Item.Form)!.At(plan.Item.Size);
+        return Field.Of(drawn, drawn.Zones.First(z => z.Id == plan.Space.Zone));
     }
+
+    private static bool OnSkin(Plan plan) => plan.Item.Wearer == "baby" || (plan.Item.Wearer != "nobody" && Catalogue.Find(plan.Item.Form)!.Use.NextToSkin);
+
+    private static double ThicknessOf(Plan plan, Workshop workshop) =>
+        plan.Item.Cloth.ThicknessMm + (plan.Item.Cloth.Lined && workshop.Habit("layers") == "through-both" ? 0.25 : 0);
 
     private static Stitch StitchOf(Plan plan, RouteRow row) => plan.Elements.Single(e => e.Id == row.Element).Parts[row.Part].Stitches[row.Stitch];
 }

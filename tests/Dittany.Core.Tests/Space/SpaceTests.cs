@@ -7,7 +7,7 @@ namespace Dittany.Core.Tests.Space;
 
 public class SpaceTests
 {
-    private static readonly Drawn Towel = TeaTowel.Form.Build(500, 700);
+    private static readonly Drawn Towel = TeaTowel.Form.At("50x70");
 
     /// <summary>By hand: a third of the cloth less 20 mm is 146.67 mm wide; the field ends 10 mm above the band, whose top lies 50 mm from the edge.</summary>
     [Fact]
@@ -23,9 +23,9 @@ public class SpaceTests
     [Fact]
     public void An_obstacle_is_cut_out_with_its_clearance()
     {
-        var zone = new Zone("test", "test", [new(0, 0), new(100, 0), new(100, 100), new(0, 100)], 0, "to see");
-        var print = new Obstacle("dot", "dot", ObstacleKind.Print, [new(40, 40), new(60, 40), new(60, 60), new(40, 60)], false);
-        var field = Field.Of(new Drawn(zone.Ring, [zone], [print], []), zone);
+        var zone = Towel.Zones[0] with { Ring = [new(0, 0), new(100, 0), new(100, 100), new(0, 100)], EdgeAllowanceMm = 0 };
+        var print = new Obstacle("dot", "dot", ObstacleKind.Print, [new(40, 40), new(60, 40), new(60, 60), new(40, 60)]);
+        var field = Field.Of(new Drawn(zone.Ring, [zone], [print], [], []), zone);
         Assert.Equal(10_000 - (400 + (4 * 20 * 5) + (Math.PI * 25)), field.AreaMm2, 0);
         Assert.False(field.Holds(new Pt(38, 50)));
         Assert.True(field.Holds(new Pt(34, 50)));

@@ -7,7 +7,7 @@ namespace Dittany.Core.Tests.Stitches;
 
 public class BackstitchTests
 {
-    private static readonly StitchSpec Graded = StitchSpec.For(new Pair(Book.Backstitch, 3), LengthSchool.Graded);
+    private static readonly StitchSpec Graded = StitchSpec.For(new Pair(Book.Backstitch, 3), new StitchSchools());
 
     /// <summary>Sagitta of a circle: chord = 2√(2re − e²). Worked: r 2 mm gives 1.94 mm, r 5 mm 3.12 mm at e 0.25 mm.</summary>
     [Theory]
@@ -23,7 +23,7 @@ public class BackstitchTests
     [InlineData(6)]
     public void A_circle_takes_nine_stitches_or_more(double radius)
     {
-        var placed = Backstitching.Place(CircleOf(radius), Graded)!;
+        var placed = LinePlacing.Place(Strokes.Circle(radius), Graded)!;
         Assert.True(placed.Stitches.Count >= 9, $"{placed.Stitches.Count} stitches");
         Assert.False(placed.Turned);
         Assert.Equal(placed.Stitches[0].ToMm, placed.Stitches[^1].FromMm);
@@ -31,12 +31,12 @@ public class BackstitchTests
 
     /// <summary>A circle too small even for the shortest stitch says so.</summary>
     [Fact]
-    public void A_circle_too_small_to_turn_says_so() => Assert.True(Backstitching.Place(CircleOf(0.6), Graded)!.Turned);
+    public void A_circle_too_small_to_turn_says_so() => Assert.True(LinePlacing.Place(Strokes.Circle(0.6), Graded)!.Turned);
 
     [Fact]
     public void A_backstitch_points_against_its_travel()
     {
-        var placed = Backstitching.Place(LineOf(10), Graded)!;
+        var placed = LinePlacing.Place(Strokes.Line(10), Graded)!;
         Assert.Equal(new Pt(0, 0), placed.Stitches[0].ToMm);
         Assert.Equal(new Pt(2.5, 0), placed.Stitches[0].FromMm);
         Assert.Equal(new Pt(10, 0), placed.Stitches[^1].FromMm);
@@ -47,8 +47,8 @@ public class BackstitchTests
     [Fact]
     public void Backstitch_takes_three_times_its_line()
     {
-        var placed = Backstitching.Place(LineOf(1000), Graded)!;
-        var rows = Routing.Order([new Piece("line", 0, 0, "thread", 1, placed.Stitches)], new RouteRules(5, false, 1e9, 0, 1));
+        var placed = LinePlacing.Place(Strokes.Line(1000), Graded)!;
+        var rows = Routing.Order([new Piece("line", 0, 0, "thread", 1, placed.Stitches)], new RouteRules(5, false, 1e9, 0, 1)).Rows;
         var used = rows.Sum(r => Routing.Use(placed.Stitches[r.Stitch], r.BackMm, 0));
         Assert.Equal(3.0, used / 1000, 2);
     }
@@ -57,8 +57,8 @@ public class BackstitchTests
     [Fact]
     public void Lengths_grade_smoothly_into_a_bend()
     {
-        var stroke = new Stroke([Curve.Line(new Pt(0, 0), new Pt(20, 0)), .. Arc(new Pt(20, 2), 2, -90, 90), Curve.Line(new Pt(20, 4), new Pt(0, 4))], false);
-        var lengths = Backstitching.Place(stroke, Graded)!.Stitches.Select(s => s.LengthMm).ToArray();
+        var stroke = new Stroke([Curve.Line(new Pt(0, 0), new Pt(20, 0)), .. Strokes.Arc(new Pt(20, 2), 2, -90, 90), Curve.Line(new Pt(20, 4), new Pt(0, 4))], false);
+        var lengths = LinePlacing.Place(stroke, Graded)!.Stitches.Select(s => s.LengthMm).ToArray();
         Assert.True(lengths.Min() < 1.5 && lengths.Max() > 2.2);
         for (var i = 1; i < lengths.Length; i++)
         {
@@ -69,9 +69,9 @@ public class BackstitchTests
     [Fact]
     public void The_uniform_school_keeps_one_length()
     {
-        var stroke = new Stroke([Curve.Line(new Pt(0, 0), new Pt(20, 0)), .. Arc(new Pt(20, 2), 2, -90, 90)], false);
-        var uniform = Backstitching.Place(stroke, Graded with { School = LengthSchool.Uniform })!.Stitches.Select(s => s.LengthMm).ToArray();
-        var graded = Backstitching.Place(stroke, Graded)!.Stitches.Select(s => s.LengthMm).ToArray();
+        var stroke = new Stroke([Curve.Line(new Pt(0, 0), new Pt(20, 0)), .. Strokes.Arc(new Pt(20, 2), 2, -90, 90)], false);
+        var uniform = LinePlacing.Place(stroke, Graded with { Schools = new StitchSchools(LengthSchool.Uniform) })!.Stitches.Select(s => s.LengthMm).ToArray();
+        var graded = LinePlacing.Place(stroke, Graded)!.Stitches.Select(s => s.LengthMm).ToArray();
         Assert.True(uniform.Max() - uniform.Min() < 0.1);
         Assert.True(graded.Max() - graded.Min() > 0.3);
         Assert.True(uniform.Length > graded.Length);
@@ -81,7 +81,7 @@ public class BackstitchTests
     public void Corners_are_stitch_ends()
     {
         var corner = new Pt(7.3, 0);
-        var placed = Backstitching.Place(new Stroke([Curve.Line(default, corner), Curve.Line(corner, new Pt(7.3, 6.1))], false), Graded)!;
+        var placed = LinePlacing.Place(new Stroke([Curve.Line(default, corner), Curve.Line(corner, new Pt(7.3, 6.1))], false), Graded)!;
         Assert.Contains(placed.Stitches, s => s.FromMm == corner);
         Assert.Contains(placed.Stitches, s => s.ToMm == corner);
     }
@@ -93,7 +93,7 @@ public class BackstitchTests
     [InlineData(1.6, 1)]
     [InlineData(2.6, 2)]
     public void Tiny_lines_are_one_stitch_or_none(double length, int stitches) =>
-        Assert.Equal(stitches, Backstitching.Place(LineOf(length), Graded)?.Stitches.Count ?? 0);
+        Assert.Equal(stitches, LinePlacing.Place(Strokes.Line(length), Graded)?.Stitches.Count ?? 0);
 
     /// <summary>A stroke that meets another stops at its edge, half a line width off (common practice: touch, do not split).</summary>
     [Fact]
@@ -101,27 +101,9 @@ public class BackstitchTests
     {
         var stem = new Stroke([Curve.Line(new Pt(0, 0), new Pt(0, 20))], false);
         var bar = new Stroke([Curve.Line(new Pt(0, 10), new Pt(12, 10))], false);
-        var placed = LetterStitching.Stitch([stem, bar], Graded);
+        var placed = LetterStitching.Stitch([stem, bar], Graded, 20);
         Assert.Equal(Graded.LineWidthMm / 2, placed.Lines[1].LineMm[0].X, 1);
         Assert.Equal(new Pt(12, 10), placed.Lines[1].LineMm[^1]);
         Assert.Equal(new Pt(0, 0), placed.Lines[0].LineMm[0]);
-    }
-
-    private static Stroke LineOf(double length) => new([Curve.Line(default, new Pt(length, 0))], false);
-
-    private static Stroke CircleOf(double radius) => new(Arc(default, radius, 0, 360).ToArray(), true);
-
-    private static IEnumerable<Curve> Arc(Pt centre, double r, double from, double to)
-    {
-        var pieces = (int)Math.Ceiling((to - from) / 45);
-        var step = (to - from) / pieces * Math.PI / 180;
-        var k = 4.0 / 3 * Math.Tan(step / 4);
-        Pt At(double a) => new(centre.X + (r * Math.Cos(a)), centre.Y + (r * Math.Sin(a)));
-        Pt Along(double a) => new(-r * Math.Sin(a), r * Math.Cos(a));
-        for (var i = 0; i < pieces; i++)
-        {
-            var a = (from * Math.PI / 180) + (i * step);
-            yield return new Curve(At(a), At(a) + (Along(a) * k), At(a + step) - (Along(a + step) * k), At(a + step));
-        }
     }
 }

@@ -33,7 +33,7 @@ public class LegibilityTests
         var hand = UprightHand.Alphabet;
         var cloth = ThreadAndHoopTests.ClothOf("half-linen");
         var pair = new Pair(Book.Backstitch, 3);
-        var setting = Setting.Lay(hand, [letter], true);
+        var setting = Setting.Lay(hand, [letter], Core.Items.Stands.OnBaseline);
         var glyph = hand.Find(letter)!;
         var counter = hand.Measure(glyph).Counters[0];
         var opening = Legibility.LeastOpening(pair.LineWidthMm, cloth);
@@ -48,7 +48,7 @@ public class LegibilityTests
     [Fact]
     public void Heavy_thread_in_small_capitals_is_told_with_a_height_and_fewer_strands()
     {
-        var concern = Jobs.Plan("Mimi", w => w with { CapHeightMm = 5, Strands = 6 }).Elements[0].Concerns.Single(c => c.What == "too-heavy");
+        var concern = Jobs.Plan("Mimi", w => w with { CapHeightMm = 5, Strands = 6, Stitch = "backstitch" }).Elements[0].Concerns.Single(c => c.What == "too-heavy");
 
         // Six strands of backstitch write cleanly from 11 mm, and at 5 mm a single strand does (from memory).
         Assert.Equal(11, concern.Remedies.Single(r => r.CapHeightMm is not null).CapHeightMm);
@@ -60,8 +60,8 @@ public class LegibilityTests
     [Fact]
     public void Capitals_alone_may_be_lower()
     {
-        Assert.DoesNotContain(Jobs.Plan("MIMI", w => w with { CapHeightMm = 6, Strands = 3 }).Elements[0].Concerns, c => c.What == "too-heavy");
-        Assert.Contains(Jobs.Plan("Mimi", w => w with { CapHeightMm = 6, Strands = 3 }).Elements[0].Concerns, c => c.What == "too-heavy");
+        Assert.DoesNotContain(Jobs.Plan("MIMI", w => w with { CapHeightMm = 6, Strands = 3, Stitch = "backstitch" }).Elements[0].Concerns, c => c.What == "too-heavy");
+        Assert.Contains(Jobs.Plan("Mimi", w => w with { CapHeightMm = 6, Strands = 3, Stitch = "backstitch" }).Elements[0].Concerns, c => c.What == "too-heavy");
     }
 
     /// <summary>Under a lightness difference of 15 words vanish, from 30 on they read (from memory).</summary>
@@ -82,6 +82,10 @@ public class LegibilityTests
     [InlineData("a bb ccc dddd", 2, "a bb|ccc dddd")]
     [InlineData("one two three", 3, "one|two|three")]
     [InlineData("one\ntwo", null, "one|two")]
+    [InlineData("Bread and Salt", 2, "Bread|and Salt")]
+    [InlineData("Anna de la Cruz", 2, "Anna|de la Cruz")]
+    [InlineData("J. R. Fenwick", 2, "J. R.|Fenwick")]
+    [InlineData("welcome to the world little one", 3, "welcome|to the world|little one")]
     public void Rows_are_broken_where_sense_allows(string text, int? rows, string broken) => Assert.Equal(broken, string.Join('|', Rows.Break(text, rows)!));
 
     /// <summary>What is centred is the x-height band, descenders not counted; rows stand 1.7 capitals apart (from memory).</summary>

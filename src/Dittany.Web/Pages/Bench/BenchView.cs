@@ -1,7 +1,6 @@
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
 using Dittany.Core.Telling;
-using Dittany.Core.Words;
 using Dittany.Store;
 using Dittany.Web.Drawings;
 
@@ -47,7 +46,7 @@ public sealed record BenchView(Piece Piece, Plan Plan, View View, string Face, I
     public IReadOnlyList<Caution> Quiet => Plan.Cautions.Where(c => c.Severity == Severity.Note).ToArray();
 
     /// <summary>The words read back letter by letter, for proofing.</summary>
-    public string Proof => string.Join(" · ", Words.Text.Split('\n').SelectMany(Rows.Letters).Select(l => l == " " ? "space" : l));
+    public string Proof => string.Join(" · ", Plan.Proof.Select(l => l.Aloud));
 
     public IReadOnlyList<StationView> Thread => Stations.Select(s => new StationView(
         s.Station,
@@ -76,6 +75,8 @@ public sealed record BenchView(Piece Piece, Plan Plan, View View, string Face, I
     {
         { CapHeightMm: { } cap } => ("capHeightMm", cap.ToString("R", System.Globalization.CultureInfo.InvariantCulture)),
         { Strands: { } strands } => ("strands", strands.ToString(System.Globalization.CultureInfo.InvariantCulture)),
+        { Stitch: { } stitch } => ("stitch", stitch),
+        { Rows: { } rows } => ("rows", rows.ToString(System.Globalization.CultureInfo.InvariantCulture)),
         _ => ("colour", remedy.Colour!),
     };
 
@@ -90,6 +91,9 @@ public sealed record BenchView(Piece Piece, Plan Plan, View View, string Face, I
         {
             "words.size" => "capHeightMm",
             "thread.strands" => "strands",
+            "stitch.outline" => "stitch",
+            "words.rows" => "rows",
+            "item.wearer" => "wearer",
             "thread.colour" => "colour",
             "space.place" => "centreMm",
             "space.zone" => "zone",

@@ -15,19 +15,27 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Today
     public string? Words { get; set; }
 
     [BindProperty]
-    public string? Size { get; set; } = TeaTowel.Form.UsualSize;
+    public string? Form { get; set; } = TeaTowel.Form.Id;
 
+    /// <summary>The size picked for each form; only that of the form picked counts.</summary>
     [BindProperty]
-    public string? Colour { get; set; } = TeaTowel.Form.UsualColour;
+    public Dictionary<string, string> Sizes { get; set; } = [];
+
+    /// <summary>Empty means the usual colour of the item.</summary>
+    [BindProperty]
+    public string? Colour { get; set; } = string.Empty;
 
     [BindProperty]
     public string? Day { get; set; }
 
     public IReadOnlyList<JobFault> Faults { get; private set; } = [];
 
-    /// <summary>Cloth colours to pick from, under plain names.</summary>
-    public static IReadOnlyList<(string Hex, string Name)> Cloths { get; } =
-        [("#f1ede2", "unbleached"), ("#fbfaf6", "white"), ("#d9e0d2", "pale sage"), ("#b9ccd4", "washed blue"), ("#7c8f86", "grey-green"), ("#27303a", "ink")];
+    /// <summary>Cloth colours to pick from, under plain names; the first is the item's usual one.</summary>
+    public IReadOnlyList<(string Hex, string Name)> ClothColours { get; } =
+        [(string.Empty, "as it usually is"), ("#fbfaf6", "white"), ("#d9e0d2", "pale sage"), ("#b9ccd4", "washed blue"), ("#7c8f86", "grey-green"), ("#27303a", "ink")];
+
+    /// <summary>The size to show for a form: as picked, else the usual one.</summary>
+    public string SizeOf(Form form) => Sizes.TryGetValue(form.Id, out var size) ? size : form.UsualSize;
 
     public void OnGet()
     {
@@ -51,9 +59,11 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Today
         }
 
         var words = (Words ?? string.Empty).ReplaceLineEndings("\n").Trim().Normalize();
+        var form = Catalogue.Find(Form ?? string.Empty);
+        var size = form is null ? null : SizeOf(form);
         var job = new Job(
-            TeaTowel.Form.Id, [new WordingAsked("name", words)], today.Date, DueOn: due, Size: Size == TeaTowel.Form.UsualSize ? null : Size,
-            Fabric: Colour is null || Colour == TeaTowel.Form.UsualColour ? null : new StatedFabric(Colour: Colour));
+            Form ?? string.Empty, [new WordingAsked("name", words)], today.Date, DueOn: due, Size: size == form?.UsualSize ? null : size,
+            Fabric: string.IsNullOrEmpty(Colour) ? null : new StatedFabric(Colour: Colour));
         faults.AddRange(JobCheck.Faults(job, await workshops.Current(cancel)));
         if (faults.Count > 0)
         {

@@ -38,6 +38,13 @@
   document.addEventListener('keydown', (event) => {
     if (event.ctrlKey || event.metaKey || event.altKey) { return; }
     const at = event.target;
+    if (event.key === 'Enter' && !event.shiftKey && at.closest('.words-form textarea')) {
+      // Enter changes the words; Shift with it makes a new row.
+      event.preventDefault();
+      at.form.requestSubmit();
+      return;
+    }
+
     if (at.closest('input, textarea, select')) { return; }
     if (moves[event.key] && at.closest('#drawing')) {
       const by = event.shiftKey ? 5 : 1;

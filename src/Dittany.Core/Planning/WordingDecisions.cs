@@ -1,0 +1,176 @@
+using System.Globalization;
+using Dittany.Core.Measures;
+using Dittany.Core.StitchBook;
+using Dittany.Core.Stitches;
+using Dittany.Core.Telling;
+using Dittany.Core.Words;
+
+namespace Dittany.Core.Planning;
+
+/// <summary>What the maker settled of the lettering herself, as written: null where the plan decides. A size may be a height or a wish.</summary>
+internal sealed record StatedLettering(string? Size, string? Strands, string? Stitch, string? Rows)
+{
+    public double? CapMm => double.TryParse(Size, NumberStyles.Float, CultureInfo.InvariantCulture, out var number) ? number : null;
+
+    public SizeWish? Wish => CapMm is null && Size is not null ? WordingPlanner.WishOf(Size) : null;
+}
+
+/// <summary>The decisions on rows, height, stitch, lengths and strands of a wording.</summary>
+internal static class WordingDecisions
+{
+    public static void Tell(
+        Func<string, string> id, LetteringQuestion q, LetteringAnswer a, IReadOnlyList<string> rows, IReadOnlyList<IReadOnlyList<string>> ways, StatedLettering stated, StitchSpec spec,
+        Workshop workshop, List<Decision> decisions)
+    {
+        decisions.Add(Rowed(id("words.rows"), q, a, rows, ways, stated.Rows));
+        decisions.Add(Size(id("words.size"), q, a, stated.Size, workshop));
+        decisions.Add(Stitch(id("stitch.outline"), q, a, stated.Stitch, spec));
+        decisions.Add(Length(id("stitch.length"), a, spec, workshop));
+        if (a.Setting.Letters.Any(l => l.Glyph.HasDot))
+        {
+            decisions.Add(Dots(id("stitch.dots"), a, spec, workshop));
+        }
+
+        decisions.Add(Strands(id("thread.strands"), q, a, stated.Strands));
+    }
+
+    private static Decision Rowed(string id, LetteringQuestion q, LetteringAnswer a, IReadOnlyList<string> rows, IReadOnlyList<IReadOnlyList<string>> ways, string? hers)
+    {
+        var because = rows.Count == 1
+            ? $"In one row the capitals come out at {Say.Length(a.CapMm)}."
+            : $"Broken where sense allows, {string.Join(" / ", rows)}: the capitals come out at {Say.Length(a.CapMm)}.";
+        var least = hers is null && ways.Count > 1 ? $" Here they are usually {Say.Length(q.UsualLeastMm)} or more." : string.Empty;
+        return Deciding.Make(
+            id, Station.Words, "In how many rows", Choice(rows.Count), hers is null ? null : Choice(rows.Count), [because + least], ["Wider room, or fewer words."],
+            ways.Select(w => Choice(w.Count)).ToArray());
+
+        static Choice Choice(int count) => new(count.ToString(CultureInfo.InvariantCulture), Upper(Say.Count(count, "row")));
+    }
+
+    private static Decision Size(string id, LetteringQuestion q, LetteringAnswer a, string? hers, Workshop workshop)
+    {
+        var free = hers is null ? a : Lettering.Settle(q with { CapMm = null, Wish = WordingPlanner.WishOf(workshop.Habit("size")) });
+        var width = a.Setting.Width * a.CapMm;
+        var (least, greatest) = q.Field.Area.Box;
+        var share = Math.Round(100 * width / Math.Max(1, greatest.X - least.X));
+        var because = new List<string>
+        {
+            $"The words are {Say.Length(width)} wide, {Say.Number(share, 0)} % of the field's width.",
+            a.LargestCapMm > 0 ? $"The largest that fits here is {Say.Length(Math.Round(a.LargestCapMm, 1))}." : "No size fits at this place.",
+            $"{Upper(a.Pair.Stitch.Name)} with {Legibility.Strands(a.Pair.Strands)} draws a line of {Say.Length(a.Pair.LineWidthMm)}: capitals are {Say.Number(a.CapMm / a.Pair.LineWidthMm)} lines high, and {Say.Number(Book.Iso3098TypeB, 0)} is the draughtsman's rule (ISO 3098, type B).",
+            $"Usual here are {Say.Length(q.UsualLeastMm)} to {Say.Length(q.UsualMostMm)}, at most {Say.Length(Math.Round(q.Usual.MostWidthMm))} wide. {q.Usual.WidthReason}",
+        };
+        if (ReferenceEquals(a.Setting, q.Settings.Wide))
+        {
+            because.Add($"Under {Say.Length(Math.Round(Settings.WideBelow(a.Pair.LineWidthMm), 1))} letters stand {Say.Number(100 * Setting.WideBy, 0)} % of their height further apart, so that the thread does not close the gaps.");
+        }
+
+        return Deciding.Make(
+            id, Station.Words, "How high the capitals", SizeChoice(hers is null ? a.CapMm : free.CapMm), hers is null ? null : SizeChoice(a.CapMm), because,
+            ["Another place or share of the space, more or fewer strands, another stitch."], SizeChoices(q, a));
+    }
+
+    private static Decision Stitch(string id, LetteringQuestion q, LetteringAnswer a, string? hers, StitchSpec spec)
+    {
+        var own = hers is null ? a.Pair : q.CapMm is { } cap ? Lettering.At(q with { Stitch = null }, cap).Pair : Lettering.Settle(q with { Stitch = null }).Pair;
+        var least = a.Pair.Stitch.LeastCapMm(a.Pair.Strands);
+        var ruledOut = Book.Lines
+            .Where(s => s != a.Pair.Stitch && s != own.Stitch && s.LeastCapMm(Recommender.StrandsFor(s, a.CapMm, q.Facts)) > a.CapMm)
+            .Select(s => new RuledOut(s.Id, Upper(s.Name), [$"With {Legibility.Strands(Recommender.StrandsFor(s, a.CapMm, q.Facts))} it wants capitals of {Say.Length(s.LeastCapMm(Recommender.StrandsFor(s, a.CapMm, q.Facts)))} at the least: {s.FailsOn}."]))
+            .ToArray();
+        return Deciding.Make(
+            id, Station.Stitches, "Which stitch writes the lines", new Choice(own.Stitch.Id, Upper(own.Stitch.Name)), hers is null ? null : new Choice(a.Pair.Stitch.Id, Upper(a.Pair.Stitch.Name)),
+            [
+                Recommender.BecauseStitch(a.Pair, a.CapMm, q.Facts),
+                $"It is good for {a.Pair.Stitch.GoodFor}; {a.Pair.Stitch.FailsOn}. With {Legibility.Strands(a.Pair.Strands)} it wants capitals of {Say.Length(least)}, and {Say.Length(a.Pair.Stitch.ComfortableCapMm(a.Pair.Strands))} for ease.",
+                $"A bend tighter than {Say.Length(Math.Round(Tolerance.LeastRadiusMm(a.Pair), 1))} is beyond it; its shortest stitch is {Say.Length(Math.Round(spec.ShortestMm, 2))}.",
+            ],
+            ["Larger or smaller letters, a knitted cloth, your habit of lettering."],
+            Book.Lines.Select(s => new Choice(s.Id, Upper(s.Name))).ToArray(), ruledOut);
+    }
+
+    private static Decision Length(string id, LetteringAnswer a, StitchSpec spec, Workshop workshop)
+    {
+        var school = workshop.Habit("stitch-length");
+        var because = new List<string>
+        {
+            spec.Span == 2
+                ? $"On straights a stitch is {Say.Length(Math.Round(spec.WishedMm, 2))} long and goes forward by half of it, {Say.Length(Math.Round(spec.WishedMm / 2, 2))}: it comes up at the end of the one before the last."
+                : $"On straights a stitch is {Say.Length(Math.Round(spec.WishedMm, 2))} long.",
+            $"On a bend it leaves the line by at most {Say.Length(Math.Round(spec.SagittaMm, 3))}.",
+        };
+        if (a.Pair.Stitch.KeepsOneLength)
+        {
+            because.Add("A link out of measure shows at once, so one length is kept all along a stretch.");
+        }
+        else if (spec.OneLength)
+        {
+            because.Add("By your habit one length is kept all along a stretch.");
+        }
+
+        if (spec.Strict)
+        {
+            because.Add($"On skin no thread behind may be longer than {Say.Length(Items.Wearing.MostBehindOnSkinMm)}, and that limits the stitch.");
+        }
+
+        if (a.Pair.Stitch.Id == "stem")
+        {
+            because.Add(spec.Schools.Stem == SideSchool.OneSide ? "The thread stays on the right of travel throughout." : "The thread lies on the outside of each bend and changes sides only where a stroke ends.");
+        }
+
+        if (a.Pair.Stitch.Whipped)
+        {
+            because.Add(spec.Schools.Whip == SideSchool.OneSide ? "Every stitch is whipped from the same side." : "On rounds the hoop is turned, so that the wraps go outward.");
+        }
+
+        return Deciding.Make(
+            id, Station.Stitches, "How long the stitches are", new Choice(school, Upper(Habits.Find("stitch-length")!.Choices.First(c => c.ChoiceId == school).Text)), null, because,
+            ["Your habits of stitch length, or a baby's skin behind the work."]);
+    }
+
+    private static Decision Dots(string id, LetteringAnswer a, StitchSpec spec, Workshop workshop)
+    {
+        var knots = spec.Schools.Dots == DotSchool.Knot || (spec.Schools.Dots == DotSchool.ByHeight && a.CapMm >= Knots.FromCapMm);
+        var wraps = spec.Schools.Wraps;
+        var hole = workshop.Habit("knot-hole") == "beside"
+            ? "Go down beside the hole you came up by, never in it, or the knot slips through."
+            : "Go down in the very hole you came up by, holding the knot until it sits.";
+        return Deciding.Make(
+            id, Station.Stitches, "How dots are made", new Choice(knots ? "knot" : "straight", knots ? "As French knots, where there is room" : "As tiny straight stitches"), null,
+            knots
+                ? [$"From {Say.Length(Knots.FromCapMm)} capitals a knot of {Say.Count(wraps, "wrap")} has room: it lies {Say.Length(Knots.AcrossMm(a.Pair.Strands, wraps))} wide and takes {Say.Length(Knots.ThreadMm(a.Pair.Strands, wraps))} of thread.", hole]
+                : [$"Under {Say.Length(Knots.FromCapMm)} capitals a knot would crowd the stem; a tiny straight reads as a dot."],
+            ["Larger capitals, or your habit of dots."]);
+    }
+
+    private static Decision Strands(string id, LetteringQuestion q, LetteringAnswer a, string? hers)
+    {
+        var own = hers is null ? a.Pair.Strands : q.CapMm is { } cap ? Lettering.At(q with { Strands = null }, cap).Pair.Strands : Lettering.Settle(q with { Strands = null }).Pair.Strands;
+        return Deciding.Make(
+            id, Station.Thread, "How many strands", Choice(own), hers is null ? null : Choice(a.Pair.Strands),
+            [
+                Recommender.BecauseStrands(a.Pair, a.CapMm, q.Facts),
+                $"{Upper(Legibility.Strands(a.Pair.Strands))} lie {Say.Length(Materials.Bundle.WidthMm(a.Pair.Strands))} wide, and the line {Say.Length(a.Pair.LineWidthMm)}.",
+            ],
+            ["Larger or smaller capitals, or another stitch."],
+            new[] { 1, 2, 3, 4, 6 }.Select(Choice).ToArray());
+
+        static Choice Choice(int strands) => new(strands.ToString(CultureInfo.InvariantCulture), Upper(Say.Count(strands, "strand")));
+    }
+
+    private static Choice SizeChoice(double capMm) => new(capMm.ToString("R", CultureInfo.InvariantCulture), $"Capitals of {Say.Length(capMm)}");
+
+    private static Choice[] SizeChoices(LetteringQuestion q, LetteringAnswer a)
+    {
+        // The least that this very pair writes; no fitting is needed to know it.
+        var least = Math.Ceiling(a.Pair.Stitch.LeastCapMm(a.Pair.Strands) * (q.Settings.Usual.CapitalsOnly ? Book.CapitalsAlone : 1));
+        return new[] { a.CapMm - 1, a.CapMm + 1, Math.Floor(a.LargestCapMm), least }
+            .Where(c => c >= Lettering.LeastCapMm && c <= Fit.MostCapMm)
+            .Distinct()
+            .Order()
+            .Select(SizeChoice)
+            .ToArray();
+    }
+
+    private static string Upper(string text) => char.ToUpperInvariant(text[0]) + text[1..];
+}

@@ -1,0 +1,143 @@
+using System.Globalization;
+using Dittany.Core.Hooping;
+using Dittany.Core.Materials;
+using Dittany.Core.Measures;
+using Dittany.Core.Route;
+using Dittany.Core.Space;
+using Dittany.Core.StitchBook;
+using Dittany.Core.Stitches;
+using Dittany.Core.Telling;
+using Dittany.Core.Threads;
+using Dittany.Core.Words;
+
+namespace Dittany.Core.Planning;
+
+/// <summary>A letter as it is worked: its parts, and where they stand among its element's.</summary>
+internal sealed record WorkedLetter(PlannedElement Element, IReadOnlyList<Part> Parts, IReadOnlyList<int> Indices);
+
+/// <summary>The stitched letters on their way through hooping, route and threads.</summary>
+internal static class Working
+{
+    /// <summary>A lining adds this much for the needle to go through (from memory).</summary>
+    public const double LiningMm = 0.25;
+
+    public static IReadOnlyList<WorkedLetter> LettersOf(IReadOnlyList<PlannedElement> elements) => elements
+        .SelectMany(e => e.Parts.Select((p, i) => (Part: p, Index: i)).GroupBy(p => p.Part.LetterIndex).Select(g => new WorkedLetter(e, g.Select(p => p.Part).ToArray(), g.Select(p => p.Index).ToArray())))
+        .ToArray();
+
+    public static Held Hold(IReadOnlyList<WorkedLetter> letters, WordingGround ground, Workshop workshop, Overrules overrules)
+    {
+        var units = letters
+            .Select(l => new Unit(l.Parts[0].Letter, l.Parts.SelectMany(p => p.Stitches).SelectMany(s => new[] { s.FromMm, s.ToMm }).ToArray(), l.Parts.Max(p => p.LineWidthMm) / 2))
+            .ToArray();
+        var keepOff = ground.Drawn.Obstacles.Select(o => (o.Ring, By: Clearances.Of(o.Kind).RingMm)).Where(o => o.By is not null).Select(o => new RingFree(o.Ring, o.By!.Value)).ToArray();
+        var hersSchool = overrules.For("hoop.school");
+        var hersSize = (hersSchool ?? workshop.Habit("hold")) != "in-hand" && overrules.For("hoop.size") is { } size ? double.Parse(size, CultureInfo.InvariantCulture) : (double?)null;
+        return Holding.Settle(new HoldingQuestion(
+            units, ground.Drawn.Outline, keepOff, ground.Cloth, ground.Drawn.Opening, ground.Drawn.HoopLimit, workshop.HoopsMm, Holding.SchoolOf(workshop.Habit("hold")),
+            workshop.Habit("tension"), workshop.Habit("layers"), hersSchool, hersSize));
+    }
+
+    /// <summary>Skimming wants cloth that gives: in the hand, or slack in the hoop.</summary>
+    public static (bool Skims, Decision Decision) Action(Held held, Workshop workshop)
+    {
+        var wanted = workshop.Habit("needle-action") == "skim";
+        var gives = held.School == School.InHand || held.Decisions.Any(d => d.Id == "hoop.tension" && d.ChoiceId == "slack");
+        var skims = wanted && gives;
+        return (skims, Deciding.Make(
+            "stitch.action", Station.Stitches, "How the needle goes", skims ? new Choice("skim", "In and out in one move") : new Choice("stab", "Straight down and straight up"), null,
+            [
+                skims ? "The cloth gives, so the needle can scoop: faster, a little less exact; in tight places go back to stabbing."
+                    : wanted ? "The cloth is drum-tight and cannot be scooped, so the needle goes straight down and straight up."
+                    : "At a right angle through taut cloth each stitch lands where it is meant to.",
+            ],
+            ["Your habit of the needle, and how tight the cloth is held."]));
+    }
+
+    /// <summary>Thread ends to reckon with before the route is known: what all stitches take over what a run can stitch.</summary>
+    public static int ExpectedRuns(IReadOnlyList<WorkedLetter> letters, Cutting cutting, double thicknessMm)
+    {
+        var used = letters.SelectMany(l => l.Parts).Sum(p => p.Stitches.Select((s, i) => Routing.Use(s, i == 0 ? 0 : Routing.Behind(p.Stitches[i - 1], s), thicknessMm)).Sum());
+        return (int)Math.Ceiling(used * Cutting.TakeUp / cutting.RunMm);
+    }
+
+    /// <summary>The route with its decision; <paramref name="wipes"/> says that the line on the cloth can be wiped by the hand.</summary>
+    public static Routed RouteOf(
+        IReadOnlyList<WorkedLetter> letters, Held held, Cutting cutting, WordingGround ground, double thicknessMm, bool wipes, Workshop workshop, string? hers, List<Decision> decisions)
+    {
+        var left = workshop.Habit("hand") == "left";
+        var own = left && wipes ? "last-letter-first" : "writing-order";
+        var backwards = (hers ?? own) == "last-letter-first";
+        var order = Enumerable.Range(0, letters.Count).ToArray();
+        if (backwards)
+        {
+            Array.Reverse(order);
+        }
+
+        var hoopOf = held.Placings.SelectMany(h => h.Units.Select(u => (u, h.Order))).ToDictionary(p => p.u, p => p.Order);
+        var shows = letters.Count > 0 && letters.Any(l => ColourDifference.Lightness(Colour.Parse(l.Parts[0].Colour), ground.Cloth.Colour) >= Legibility.VanishesBelowL);
+        var rule = FloatRules.For(new FloatFacts(ground.Cloth, ground.Worn, ground.Form.Use, ground.Form.Name, shows, workshop.Habit("carry")));
+        var pieces = order.SelectMany(i => letters[i].Parts.Select((part, n) => new Piece(
+            letters[i].Element.Id, letters[i].Indices[n], i, $"{part.Colour} {part.Strands}", hoopOf.GetValueOrDefault(i), part.Stitches, Book.Find(part.Stitch)!.Reverses)));
+        var routed = Routing.Order(pieces.ToArray(), new RouteRules(rule.StraightUpToMm, rule.LetterEndsThread, cutting.RunMm, thicknessMm, Cutting.TakeUp));
+        var straight = routed.Rows.Where(r => r.FloatKind == FloatKind.Straight).ToArray();
+        var because = new List<string>
+        {
+            "Every letter is worked in the strokes of a hand that writes it.",
+            $"{Say.Count(routed.Rows.Count == 0 ? 0 : routed.Rows.Max(r => r.Run), "thread")}, each ending at the end of a line where its length allows.",
+        };
+        because.AddRange(rule.Because);
+        if (straight.Length > 0)
+        {
+            because.Add($"The longest jump behind is {Say.Length(Math.Round(straight.Max(r => r.FloatMm), 1))}.");
+        }
+
+        if (routed.Turned > 0)
+        {
+            because.Add($"{Say.Count(routed.Turned, "stroke")} {(routed.Turned == 1 ? "is" : "are")} worked from the far end, or out with gaps that are filled on the way back: that saves a thread end or a long jump behind.");
+        }
+
+        if (own == "last-letter-first")
+        {
+            because.Add("A left hand would wipe a chalk line on its way, so the last letter comes first.");
+        }
+
+        decisions.Add(Deciding.Make(
+            "order.parts", Station.Order, "Where to begin and go on", Order(own), hers is null ? null : Order(hers), because,
+            ["Which hand you stitch with, a line that can be wiped, or your habit between letters."], [Order("writing-order"), Order("last-letter-first")]));
+        return routed;
+
+        static Choice Order(string id) => new(id, id == "last-letter-first" ? "The last letter first" : "Letter by letter, as they are written");
+    }
+
+    /// <summary>Elements with each line's stitches as the route works them: turned where a line is run backwards or out and back.</summary>
+    public static IReadOnlyList<PlannedElement> AsWorked(IReadOnlyList<PlannedElement> elements, Routed routed)
+    {
+        var turned = routed.Ways.Where(w => w.Way.Rank > 0).ToDictionary(
+            w => (w.Piece.Element, w.Piece.Part),
+            w => w.Way.Order.Select((o, place) => (o.Index, Stitch: w.Way.Of(w.Piece, place))).OrderBy(o => o.Index).Select(o => o.Stitch).ToArray());
+        return turned.Count == 0
+            ? elements
+            : elements.Select(e => e with { Parts = e.Parts.Select((p, i) => turned.TryGetValue((e.Id, i), out var stitches) ? p with { Stitches = stitches } : p).ToArray() }).ToArray();
+    }
+
+    public static List<ThreadNeed> ThreadsOf(
+        IReadOnlyList<PlannedElement> elements, IReadOnlyList<RouteRow> route, Cutting cutting, Cloth cloth, double thicknessMm, Workshop workshop, Overrules overrules, List<Decision> decisions)
+    {
+        var byElement = elements.ToDictionary(e => e.Id, StringComparer.Ordinal);
+        var needs = new List<ThreadNeed>();
+        foreach (var group in route.GroupBy(r => (byElement[r.Element].Parts[r.Part].Colour, byElement[r.Element].Parts[r.Part].Strands)))
+        {
+            var id = needs.Count == 0 ? "needle.size" : $"needle.size:{needs.Count + 1}";
+            var whipped = group.Any(r => Book.Find(byElement[r.Element].Parts[r.Part].Stitch)!.Whipped);
+            var (needle, decision) = ThreadRoom.Needle(id, group.Key.Strands, cloth, workshop.Habit("needle"), whipped, overrules.For(id));
+            decisions.Add(decision);
+            needs.Add(ThreadRoom.Sum(
+                group.Key.Colour, group.Key.Strands,
+                group.Select(r => (Stitch: byElement[r.Element].Parts[r.Part].Stitches[r.Stitch], r.BackMm)).Select(r => (r.Stitch.ThreadMm, r.BackMm, r.Stitch.Passes)).ToArray(),
+                group.Select(r => r.Run).Distinct().Count(), cutting, thicknessMm, needle.Id));
+        }
+
+        return needs;
+    }
+}

@@ -1,0 +1,51 @@
+using Dittany.Core.Items;
+using Dittany.Core.Materials;
+using Dittany.Core.Measures;
+
+namespace Dittany.Core.Route;
+
+/// <summary>What decides how far thread may lie free behind.</summary>
+public sealed record FloatFacts(Cloth Cloth, Worn Worn, FormUse Use, string FormName, bool ThreadShows, string CarryHabit);
+
+/// <summary>How far a thread may go free, and whether every letter ends its own, with why.</summary>
+public sealed record FloatRule(double StraightUpToMm, bool LetterEndsThread, IReadOnlyList<string> Because);
+
+/// <summary>Rules for floats by cloth, wearer and use. The shortest limit that holds is taken.</summary>
+public static class FloatRules
+{
+    /// <summary>A jump may go straight up to this far (common practice).</summary>
+    public const double UsualMm = 10;
+
+    /// <summary>On napkins and towels only what cannot be caught (from memory).</summary>
+    public const double HandledMm = 5;
+
+    private static readonly (string Name, Func<FloatFacts, bool> When, double LimitMm, Func<FloatFacts, string> Because, string Source)[] Limits =
+    [
+        ("on skin", f => f.Worn.OnSkin, Wearing.MostBehindOnSkinMm, _ => "for it lies on skin, and a longer loop catches a finger or a toe", "common practice; the figure from memory"),
+        ("handled", f => f.Use.Handled, HandledMm, f => $"for a {f.FormName} is used and washed, and a longer loop is caught", "common practice; the figure from memory"),
+        ("usual", _ => true, UsualMm, _ => "for a longer one pulls and shows", "common practice"),
+    ];
+
+    public static FloatRule For(FloatFacts facts)
+    {
+        var limit = Limits.Where(l => l.When(facts)).MinBy(l => l.LimitMm);
+        var because = new List<string>();
+        var sheer = facts.Cloth.Opacity == Opacity.Sheer && facts.ThreadShows;
+        var cut = facts.CarryHabit == "cut-each-letter";
+        if (sheer)
+        {
+            because.Add("The cloth is sheer and the thread would show through, so every letter ends its own thread.");
+        }
+        else if (cut)
+        {
+            because.Add("By your habit every letter ends its own thread.");
+        }
+        else if (facts.Cloth.Opacity == Opacity.Sheer)
+        {
+            because.Add("The cloth is sheer, but the thread is so like it that it does not show through.");
+        }
+
+        because.Add($"Behind, nothing longer than {Say.Length(limit.LimitMm)} goes free, {limit.Because(facts)}. Longer ways go under stitches already there, or the thread ends.");
+        return new FloatRule(limit.LimitMm, sheer || cut, because);
+    }
+}

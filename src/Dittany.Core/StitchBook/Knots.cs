@@ -1,0 +1,25 @@
+namespace Dittany.Core.StitchBook;
+
+/// <summary>French knots by strands and wraps: how wide they lie and how much thread they take, a hop of 3 mm behind included. From memory.</summary>
+public static class Knots
+{
+    /// <summary>Dots of letters are tiny straights below this height of capitals (from memory).</summary>
+    public const double FromCapMm = 12;
+
+    private static readonly (int Strands, double[] AcrossMm, double[] ThreadMm)[] Table =
+    [
+        (1, [0.8, 1.0, 1.2], [7, 10, 13]),
+        (2, [1.2, 1.6, 1.9], [8, 12, 16]),
+        (3, [1.5, 2.0, 2.4], [9, 14, 19]),
+        (4, [1.8, 2.4, 2.8], [10, 16, 21]),
+        (6, [2.3, 3.0, 3.6], [12, 19, 26]),
+    ];
+
+    /// <summary>Across, in mm; wraps 1 to 3. Five strands count as six.</summary>
+    public static double AcrossMm(int strands, int wraps) => Row(strands).AcrossMm[wraps - 1];
+
+    /// <summary>Thread of the bundle one knot takes, in mm.</summary>
+    public static double ThreadMm(int strands, int wraps) => Row(strands).ThreadMm[wraps - 1];
+
+    private static (int Strands, double[] AcrossMm, double[] ThreadMm) Row(int strands) => Table.First(r => strands <= r.Strands || r.Strands == 6);
+}

@@ -1,0 +1,30 @@
+namespace Dittany.Core.StitchBook;
+
+/// <summary>How far stitches may leave their line, and turn from one to the next.</summary>
+public static class Tolerance
+{
+    /// <summary>A stitch may leave its line by this, or by 0.3 of the line's width where that is less (common practice).</summary>
+    public const double MostSagittaMm = 0.25;
+
+    public const double SagittaWidths = 0.3;
+
+    /// <summary>Turn at a joint on a smooth line: 40°, so nine stitches or more to a circle; 60° at the shortest stitch (common practice).</summary>
+    public const double MostTurnRadians = 40 * Math.PI / 180;
+
+    public const double MostTurnShortestRadians = 60 * Math.PI / 180;
+
+    /// <summary>A turn sharper than this is a corner and always a stitch end (common practice).</summary>
+    public const double CornerRadians = 35 * Math.PI / 180;
+
+    /// <summary>A line shorter than this is left out and said so (from memory).</summary>
+    public const double DroppedBelowMm = 0.8;
+
+    public static double SagittaMm(double lineWidthMm) => Math.Min(MostSagittaMm, SagittaWidths * lineWidthMm);
+
+    /// <summary>The tightest bend a pair can follow at its shortest stitch, by sagitta and by a turn of 60°; mm.</summary>
+    public static double LeastRadiusMm(Pair pair)
+    {
+        var (s, e) = (pair.Stitch.ShortestMm(pair.Strands), SagittaMm(pair.LineWidthMm));
+        return Math.Max(((s * s / 4) + (e * e)) / (2 * e), s / pair.Stitch.Span / MostTurnShortestRadians);
+    }
+}

@@ -1,0 +1,229 @@
+using Dittany.Core.Geometry;
+using Dittany.Core.StitchBook;
+
+namespace Dittany.Core.Stitches;
+
+/// <summary>One smooth stretch of a line with the places of its holes, by distance along the line: first and last are the stretch's own ends.</summary>
+internal sealed record Stretch(IReadOnlyList<double> Holes, bool Loop, double BeyondMm, bool OverTurned);
+
+/// <summary>
+/// Places stitches along a stroke. Corners and both ends are stitch ends. Between them holes split the integral of ds over the allowed advance into equal parts, so
+/// lengths grade smoothly, none is a stub, and both ends land exactly. Overlapping stitches span two advances and are judged by their own length. What comes out is
+/// measured against the curve; where it leaves it too far the count is raised.
+/// </summary>
+public static class LinePlacing
+{
+    /// <summary>Lengths of neighbours differ by at most this much per mm of line, so that no long stitch stands beside a short one.</summary>
+    private const double MostSlope = 0.35;
+
+    /// <summary>Room above the shortest when holes are set by arc: a chord over 60° is 0.955 of its arc.</summary>
+    private const double ChordRoom = 1.05;
+
+    /// <summary>A stitch up to this much over the shortest counts as the shortest when turns are judged.</summary>
+    private const double NearShortest = 1.1;
+
+    /// <summary>How often the count may be raised when the measured line is not good enough.</summary>
+    private const int MostRaises = 12;
+
+    /// <summary>What rounding points to the grid can add to a deviation.</summary>
+    private const double GridSlackMm = 0.0015;
+
+    /// <summary>
+    /// Stitches the part of <paramref name="stroke"/> (mm) between two distances along it; null where that is shorter than what can be stitched.
+    /// </summary>
+    public static PlacedLine? Place(Stroke stroke, StitchSpec spec, double trimStartMm = 0, double trimEndMm = 0)
+    {
+        var track = new Track(stroke);
+        var (from, to) = (trimStartMm, track.Length - trimEndMm);
+        if (to - from < Tolerance.DroppedBelowMm)
+        {
+            return null;
+        }
+
+        var stops = track.Corners.Where(c => c > from + 1e-6 && c < to - 1e-6).Prepend(from).Append(to).ToArray();
+        var closed = stroke.Closed && trimStartMm == 0 && trimEndMm == 0;
+        var loop = closed && stops.Length == 2 && !track.CornerAtStart;
+        var stretches = new List<Stretch>();
+        for (var i = 1; i < stops.Length; i++)
+        {
+            // A chain is tied down where its stretch ends: the last link stops short by the tie.
+            var tie = Sewing.TieMm(spec, stops[i] - stops[i - 1], loop);
+            stretches.Add(Along(track, stops[i - 1], stops[i] - tie, spec, loop));
+        }
+
+        var line = new List<Pt>();
+        for (var i = 1; i < stops.Length; i++)
+        {
+            line.AddRange(track.Points(stops[i - 1], stops[i], 2).Select(p => p.OnGrid()).Skip(i == 1 ? 0 : 1));
+        }
+
+        if (closed)
+        {
+            line.RemoveAt(line.Count - 1);
+        }
+
+        var stitches = Sewing.Sew(track, stretches, stops, spec, closed);
+        return new PlacedLine(line, closed, stitches, stretches.Max(s => s.BeyondMm), stretches.Any(s => s.OverTurned), spec.Pair.Stitch, spec.LineWidthMm);
+    }
+
+    private static Stretch Along(Track track, double from, double to, StitchSpec spec, bool loop)
+    {
+        var length = to - from;
+        var samples = track.Samples(from, to).ToArray();
+        var at = samples.Select(p => p.S).ToArray();
+        var allowed = Allowed(samples, at, spec);
+        var floor = spec.ShortestMm * ChordRoom / spec.Span;
+        var straight = samples.All(p => p.Curvature == 0);
+
+        // Advances: as many as stitches, and one more where they overlap and the line is open.
+        var least = spec.Span == 2 ? 2 : 1;
+        var most = Math.Max(least, (int)Math.Floor((length / (straight ? spec.ShortestMm / spec.Span : floor)) + 1e-9));
+        var count = Math.Clamp((int)Math.Ceiling(Sum(at, allowed, 1, 0) - 1e-6), least, most);
+        if (straight && spec.Span * length / count > spec.MostMm && count < most)
+        {
+            count++;
+        }
+
+        Stretch? best = null;
+        for (var raise = 0; raise <= MostRaises && count + raise <= Math.Max(most, count); raise++)
+        {
+            var holes = Split(at, allowed, count + raise, floor, straight);
+            var (beyond, turned) = Judge(track, holes, spec, loop);
+            if (best is null || (beyond, turned ? 1 : 0).CompareTo((best.BeyondMm, best.OverTurned ? 1 : 0)) < 0)
+            {
+                best = new Stretch(holes, loop, beyond, turned);
+            }
+
+            if (beyond == 0 && !turned)
+            {
+                break;
+            }
+        }
+
+        return best!;
+    }
+
+    /// <summary>Allowed advance at each sample, never rising or falling faster than a stitcher's eye accepts; one length for all where one length is kept.</summary>
+    private static double[] Allowed((double S, double Curvature)[] samples, double[] at, StitchSpec spec)
+    {
+        var allowed = samples.Select(p => spec.AllowedMm(p.Curvature < 1e-9 ? double.PositiveInfinity : 1 / p.Curvature) / spec.Span).ToArray();
+        if (spec.OneLength)
+        {
+            Array.Fill(allowed, allowed.Min());
+            return allowed;
+        }
+
+        for (var i = 1; i < allowed.Length; i++)
+        {
+            allowed[i] = Math.Min(allowed[i], allowed[i - 1] + (MostSlope * (at[i] - at[i - 1])));
+        }
+
+        for (var i = allowed.Length - 2; i >= 0; i--)
+        {
+            allowed[i] = Math.Min(allowed[i], allowed[i + 1] + (MostSlope * (at[i + 1] - at[i])));
+        }
+
+        return allowed;
+    }
+
+    /// <summary>Integral of ds over the allowed advance, scaled and never under the floor.</summary>
+    private static double Sum(double[] at, double[] allowed, double scale, double floor)
+    {
+        var sum = 0.0;
+        for (var i = 1; i < at.Length; i++)
+        {
+            sum += (at[i] - at[i - 1]) / Math.Max(floor, scale * (allowed[i] + allowed[i - 1]) / 2);
+        }
+
+        return sum;
+    }
+
+    /// <summary>Holes of <paramref name="count"/> advances: the allowed ones are scaled down until the count comes out, those at the floor stay.</summary>
+    private static double[] Split(double[] at, double[] allowed, int count, double floor, bool straight)
+    {
+        var (from, to) = (at[0], at[^1]);
+        if (count == 1 || straight)
+        {
+            return Enumerable.Range(0, count + 1).Select(i => i == count ? to : from + ((to - from) * i / count)).ToArray();
+        }
+
+        var least = Math.Min(floor, (to - from) / count);
+        var (low, high) = (0.0, 2.0);
+        for (var i = 0; i < 40; i++)
+        {
+            var middle = (low + high) / 2;
+            if (Sum(at, allowed, middle, least) > count)
+            {
+                low = middle;
+            }
+            else
+            {
+                high = middle;
+            }
+        }
+
+        var total = Sum(at, allowed, high, least);
+        var holes = new double[count + 1];
+        (holes[0], holes[count]) = (from, to);
+        var (sum, next) = (0.0, 1);
+        for (var i = 1; i < at.Length && next < count; i++)
+        {
+            var part = (at[i] - at[i - 1]) / Math.Max(least, high * (allowed[i] + allowed[i - 1]) / 2);
+            while (next < count && sum + part >= total * next / count)
+            {
+                holes[next] = at[i - 1] + ((at[i] - at[i - 1]) * (((total * next / count) - sum) / part));
+                next++;
+            }
+
+            sum += part;
+        }
+
+        return holes;
+    }
+
+    /// <summary>Measures what was placed against the curve itself.</summary>
+    private static (double BeyondMm, bool OverTurned) Judge(Track track, IReadOnlyList<double> holes, StitchSpec spec, bool loop)
+    {
+        var points = holes.Select(track.At).ToArray();
+        var spans = Spans(points.Length, spec.Span, loop);
+        var total = holes[^1] - holes[0];
+        var beyond = 0.0;
+        var turned = false;
+        for (var i = 0; i < spans.Count; i++)
+        {
+            var (a, b) = spans[i];
+            var (start, end) = (holes[a], b < a ? holes[b] + total : holes[b]);
+            for (var k = 1; k < 16; k++)
+            {
+                var s = start + ((end - start) * k / 16);
+                var p = track.At(s > holes[^1] ? s - total : s);
+                beyond = Math.Max(beyond, Polyline.ToSegment(p, points[a], points[b]) - spec.SagittaMm);
+            }
+
+            // Where the bend leaves no other way a chord can come out under the shortest; that is told like a sharp turn.
+            turned |= spans.Count > 1 && points[a].To(points[b]) < spec.ShortestMm - GridSlackMm;
+            var next = i + 1 < spans.Count ? i + 1 : loop ? 0 : -1;
+            if (next >= 0 && spans.Count > 1)
+            {
+                var (one, two) = (points[b] - points[a], points[spans[next].To] - points[spans[next].From]);
+                var shortest = Math.Min(one.Length, two.Length) <= spec.ShortestMm * NearShortest;
+                turned |= Pt.TurnRadians(one, two) > (shortest ? Tolerance.MostTurnShortestRadians : Tolerance.MostTurnRadians) + 1e-3;
+            }
+        }
+
+        return (beyond <= GridSlackMm ? 0 : beyond, turned);
+    }
+
+    /// <summary>Which holes each stitch joins: neighbours, or every second where stitches overlap; round a closed line the last goes over the start.</summary>
+    internal static IReadOnlyList<(int From, int To)> Spans(int holes, int span, bool loop)
+    {
+        var advances = holes - 1;
+        if (span == 1 || advances < 2)
+        {
+            return Enumerable.Range(0, advances).Select(i => (i, i + 1)).ToArray();
+        }
+
+        var open = Enumerable.Range(0, advances - 1).Select(i => (i, i + 2));
+        return loop && advances > 2 ? [.. open, (advances - 1, 1)] : open.ToArray();
+    }
+}

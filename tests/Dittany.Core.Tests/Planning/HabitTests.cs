@@ -1,0 +1,122 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using Dittany.Core.Items;
+using Dittany.Core.Planning;
+
+namespace Dittany.Core.Tests.Planning;
+
+/// <summary>Every school really changes the plan, and the slip that tells of it says so.</summary>
+public class HabitTests
+{
+    /// <summary>For each habit a job on which its choices matter: capitals large enough for every stitch, a knit, a lining, a dark cloth, even strands.</summary>
+    private static readonly Dictionary<string, Job> Scenes = new(StringComparer.Ordinal)
+    {
+        ["size"] = Jobs.Towel("Seas"),
+        ["letter-stitch"] = Jobs.Towel("Seas", w => w with { CapHeightMm = 22 }),
+        ["split-strands"] = Jobs.Towel("Seas", w => w with { CapHeightMm = 15, Stitch = "split" }),
+        ["chain-strands"] = Jobs.Towel("Seas", w => w with { CapHeightMm = 30, Stitch = "chain" }),
+        ["stitch-size"] = Jobs.Towel("HILT", w => w with { CapHeightMm = 40, Stitch = "backstitch" }),
+        ["stem-side"] = Jobs.Towel("Seas", w => w with { CapHeightMm = 15, Stitch = "stem" }),
+        ["whip-side"] = Jobs.Towel("Oo", w => w with { CapHeightMm = 20, Stitch = "whipped-backstitch" }),
+        ["dots"] = Jobs.Towel("iris", w => w with { CapHeightMm = 11, Strands = 2, Stitch = "backstitch" }),
+        ["knot-wraps"] = Jobs.Towel("iris", w => w with { CapHeightMm = 25, Strands = 2 }),
+        ["knot-hole"] = Jobs.Towel("iris", w => w with { CapHeightMm = 20 }),
+        ["needle-action"] = Jobs.On("baby-bodysuit"),
+        ["hand"] = Jobs.Towel(overrules: [("transfer.method", "cut-out"), ("transfer.marker", "chalk")]),
+        ["marker"] = Jobs.On("napkin"),
+        ["tension"] = Jobs.Towel(),
+        ["layers"] = Jobs.On("tote") with { Size = "38x42-lined" },
+        ["strand-use"] = Jobs.Towel(with: w => w with { Strands = 2 }),
+        ["start"] = Jobs.Towel(with: w => w with { Strands = 2 }),
+        ["cut-length"] = Jobs.Towel(with: w => w with { Strands = 2 }),
+    };
+
+    public static TheoryData<string> All() => [.. Habits.All.Select(h => h.Id)];
+
+    [Theory]
+    [MemberData(nameof(All))]
+    public void Every_choice_of_a_habit_makes_another_plan(string id)
+    {
+        var habit = Habits.Find(id)!;
+        var job = Scenes.TryGetValue(id, out var scene) ? scene : Jobs.Towel("Seas", w => w with { CapHeightMm = 11 });
+
+        // A folded start wants a folded thread, tension wants both kinds of cloth and dots both heights to tell three schools apart.
+        (string, string)[] beside = id == "start" ? [("strand-use", "doubled")] : [];
+        Job[] jobs = id switch
+        {
+            "tension" => [job, Jobs.On("baby-bodysuit")],
+            "dots" => [job, Jobs.Towel("iris", w => w with { CapHeightMm = 20, Strands = 2, Stitch = "backstitch" })],
+            _ => [job],
+        };
+        var plans = habit.Choices.Select(c => jobs.Select(j => Told(j, [.. beside, (id, c.ChoiceId)])).ToArray()).ToArray();
+        Assert.Equal(habit.Choices.Count, plans.Select(p => string.Join('|', p.Select(x => x.Body))).Distinct(StringComparer.Ordinal).Count());
+        Assert.All(plans.SelectMany(p => p), p => Assert.NotNull(p.Plan.Decision(habit.ToldAt)));
+        Assert.Contains(habit.Default, habit.Choices.Select(c => c.ChoiceId));
+    }
+
+    private static readonly JsonSerializerOptions Whole = new() { NumberHandling = JsonNumberHandling.AllowNamedFloatingPointLiterals };
+
+    /// <summary>The plan with everything in it, written out.</summary>
+    private static (Plan Plan, string Body) Told(Job job, (string, string)[] habits)
+    {
+        var plan = Planner.Make(job, Jobs.With(habits));
+        return (plan, JsonSerializer.Serialize(plan, Whole));
+    }
+
+    /// <summary>Split by halves wants an even number (a school of the trade); any number will do otherwise.</summary>
+    [Theory]
+    [InlineData("any", 3)]
+    [InlineData("even", 4)]
+    public void Split_strands_by_school(string school, int strands) =>
+        Assert.Equal(strands, Planner.Make(Scenes["split-strands"], Jobs.With(("split-strands", school))).Threads[0].Strands);
+
+    /// <summary>Chain: four in general and six on dark, busy cloth, or two and three (two schools of the trade).</summary>
+    [Theory]
+    [InlineData("two-or-three", "#f1ede2", false, 3)]
+    [InlineData("four", "#f1ede2", false, 4)]
+    [InlineData("four", "#20242c", true, 6)]
+    public void Chain_strands_by_school(string school, string colour, bool busy, int strands)
+    {
+        var job = Scenes["chain-strands"] with { Fabric = new StatedFabric(Colour: colour, Busy: busy) };
+        Assert.Equal(strands, Planner.Make(job, Jobs.With(("chain-strands", school))).Threads[0].Strands);
+    }
+
+    /// <summary>Twice the forearm folded double leaves 40 to 48 cm in use (common practice), and half the strands are cut.</summary>
+    [Fact]
+    public void Twice_the_forearm_is_folded()
+    {
+        var plan = Planner.Make(Jobs.Towel(with: w => w with { Strands = 2 }), Jobs.With(("cut-length", "forearm"), ("start", "loop")));
+        Assert.InRange(plan.Threads[0].CutMm / 2, 400, 480);
+        Assert.Equal("loop", plan.Decision("thread.start")!.ChoiceId);
+        Assert.Contains("1 strand of", string.Join(' ', plan.Decision("thread.cut-length")!.Because), StringComparison.Ordinal);
+    }
+
+    /// <summary>A loop start wants a fold there is none of with three strands: another start is taken, and it says why.</summary>
+    [Fact]
+    public void A_habit_that_cannot_be_followed_is_told()
+    {
+        var start = Planner.Make(Jobs.Towel(with: w => w with { Strands = 3 }), Jobs.With(("start", "loop"), ("strand-use", "doubled"))).Decision("thread.start")!;
+        Assert.Equal("away-knot", start.ChoiceId);
+        Assert.Contains("folded", string.Join(' ', start.Because), StringComparison.Ordinal);
+    }
+
+    /// <summary>On a baby's skin no knot is left at the back, whatever the habit (common practice); an overrule that does is carried out with a stop.</summary>
+    [Fact]
+    public void No_lump_on_skin()
+    {
+        var plan = Planner.Make(Jobs.On("baby-bodysuit"), Jobs.With(("finish", "knot"), ("start", "knot")));
+        Assert.Equal("weave", plan.Decision("thread.finish")!.ChoiceId);
+        Assert.Equal("away-knot", plan.Decision("thread.start")!.ChoiceId);
+        var stopped = Planner.Make(Jobs.On("baby-bodysuit", overrules: ("thread.finish", "knot")), Workshop.Default);
+        Assert.Equal("knot", stopped.Decision("thread.finish")!.ChoiceId);
+        Assert.Contains(stopped.Cautions, c => c.Severity == Telling.Severity.Stop && c.Text.Contains("lump", StringComparison.Ordinal));
+    }
+
+    /// <summary>A left hand on chalk works the last letter first (from memory), and only on a line that wipes.</summary>
+    [Fact]
+    public void A_left_hand_works_backwards_on_chalk_alone()
+    {
+        Assert.Equal("last-letter-first", Planner.Make(Scenes["hand"], Jobs.With(("hand", "left"))).Decision("order.parts")!.ChoiceId);
+        Assert.Equal("writing-order", Planner.Make(Jobs.Towel(), Jobs.With(("hand", "left"))).Decision("order.parts")!.ChoiceId);
+    }
+}

@@ -1,0 +1,75 @@
+using Dittany.Core.Geometry;
+using Dittany.Core.Items;
+using Dittany.Core.Planning;
+using Dittany.Core.StitchBook;
+using Dittany.Core.Stitches;
+
+namespace Dittany.Core.Tests.Planning;
+
+/// <summary>Checks the stitches of a part against its line, whatever the stitch and the way it is worked.</summary>
+internal static class LineCheck
+{
+    private const double GridMm = 0.003;
+
+    public static void Follows(Part part, Workshop workshop, bool onSkin, bool turning)
+    {
+        if (part.Role == "dot")
+        {
+            var knot = Assert.Single(part.Stitches);
+            Assert.Equal(part.LineMm.Single(), knot.FromMm);
+            Assert.Equal(knot.FromMm, knot.ToMm);
+            return;
+        }
+
+        var kind = Book.Find(part.Stitch)!;
+        double? length = workshop.Habit("stitch-size") switch { "eighth-inch" => 3.2, "five" => 5, "ten" => 10, _ => null };
+        var spec = StitchSpec.For(new Pair(kind, part.Strands), new StitchSchools(LengthMm: length), onSkin ? Wearing.MostBehindOnSkinMm : null);
+        var line = part.Closed ? part.LineMm.Append(part.LineMm[0]).ToArray() : part.LineMm.ToArray();
+        var solid = part.Stitches.Where(s => s.Shape != StitchShape.Whip).ToArray();
+        var holes = solid.SelectMany(s => new[] { s.FromMm, s.ToMm }).ToArray();
+        Assert.Contains(holes, h => h.To(line[0]) < GridMm);
+        Assert.Contains(holes, h => h.To(line[^1]) < GridMm);
+        Assert.Equal(kind.Whipped, part.Stitches.Any(s => s.Shape == StitchShape.Whip));
+        foreach (var p in line)
+        {
+            var off = solid.Min(s => Polyline.ToSegment(p, s.FromMm, s.ToMm));
+            Assert.True(turning || off <= spec.SagittaMm + GridMm, $"{part.Letter}: the line is {off} from its stitches, {spec.SagittaMm} allowed");
+        }
+
+        Assert.All(holes, h => Assert.True(Polyline.ToLine(h, line) <= 0.02, $"{part.Letter}: a hole stands beside the line"));
+        for (var i = 1; i + 1 < line.Length; i++)
+        {
+            if (Pt.TurnRadians(line[i] - line[i - 1], line[i + 1] - line[i]) > Tolerance.CornerRadians)
+            {
+                Assert.Contains(holes, h => h.To(line[i]) < GridMm);
+            }
+        }
+
+        var measured = solid.Where(s => s.Shape is StitchShape.Straight or StitchShape.Loop).ToArray();
+        Assert.All(measured, s => Assert.True(s.LengthMm <= Math.Max(spec.MostMm, spec.ShortestMm + spec.BundleMm) + GridMm, $"{part.Letter}: a stitch of {s.LengthMm}, {spec.MostMm} allowed"));
+
+        // Shorter than the shortest only where the whole stretch between corners is.
+        foreach (var s in measured.Where(s => s.LengthMm < spec.ShortestMm - GridMm))
+        {
+            Assert.True((IsStop(line, s.FromMm) && IsStop(line, s.ToMm)) || turning, $"{part.Letter}: a stub of {s.LengthMm}, {spec.ShortestMm} is the shortest");
+        }
+    }
+
+    private static bool IsStop(Pt[] line, Pt hole)
+    {
+        if (hole == line[0] || hole == line[^1])
+        {
+            return true;
+        }
+
+        for (var i = 1; i + 1 < line.Length; i++)
+        {
+            if (line[i].To(hole) < GridMm && Pt.TurnRadians(line[i] - line[i - 1], line[i + 1] - line[i]) > Tolerance.CornerRadians * 0.95)
+            {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}
