@@ -12,6 +12,8 @@ public sealed class Region
     /// <summary>Pieces a quarter circle is cut into where an offset goes round a corner: leaves the arc by under 0.02 % of its radius.</summary>
     private const int QuadrantSegments = 32;
 
+    private const int CoarseSegments = 8;
+
     private static readonly GeometryFactory Factory = new();
     private readonly NetTopologySuite.Geometries.Geometry _area;
     private readonly NetTopologySuite.Algorithm.Locate.IndexedPointInAreaLocator? _locator;
@@ -51,9 +53,27 @@ public sealed class Region
     public Region Offset(double byMm) =>
         byMm == 0 ? this : new(_area.Buffer(byMm, new BufferParameters(QuadrantSegments)));
 
+    /// <summary>Grown or eroded with corners cut into fewer pieces: leaves the arc by under half a percent of its radius. For what a tenth of a millimetre does not matter to.</summary>
+    public Region OffsetCoarsely(double byMm) => new(_area.Buffer(byMm, new BufferParameters(CoarseSegments)));
+
     public Region Without(Region other) => new(_area.Difference(other._area));
 
+    /// <summary>This region less all the others, in one overlay.</summary>
+    public Region Without(IReadOnlyCollection<Region> others) => others.Count switch
+    {
+        0 => this,
+        1 => Without(others.First()),
+        _ => new(_area.Difference(NetTopologySuite.Operation.Union.UnaryUnionOp.Union(others.Select(o => o._area).ToArray()))),
+    };
+
     public Region Within(Region other) => new(_area.Intersection(other._area));
+
+    /// <summary>Whether the box round a ring, grown by this much, reaches the box round this region: what does not can be left out of an overlay.</summary>
+    public bool Near(IReadOnlyList<Pt> ring, double byMm)
+    {
+        var e = _area.EnvelopeInternal;
+        return !e.IsNull && ring.Min(p => p.X) - byMm <= e.MaxX && ring.Max(p => p.X) + byMm >= e.MinX && ring.Min(p => p.Y) - byMm <= e.MaxY && ring.Max(p => p.Y) + byMm >= e.MinY;
+    }
 
     /// <summary>Whether the point lies inside or on the edge.</summary>
     public bool Holds(Pt p) => _locator is not null && _locator.Locate(new Coordinate(p.X, p.Y)) != Location.Exterior;

@@ -64,8 +64,9 @@ public static class Holding
         var because = new List<string>();
 
         // What would be taken had she said nothing, and what is taken.
-        var own = Held(q, wanted, null);
-        var taken = q.HersSchool is null && q.HersSizeMm is null ? own : Held(q, q.HersSchool is null ? wanted : SchoolOf(q.HersSchool), q.HersSizeMm);
+        var cloth = new Lazy<Region>(() => Hooping.Ringable(q.Outline, q.KeepOff));
+        var own = Held(q, cloth, wanted, null);
+        var taken = q.HersSchool is null && q.HersSizeMm is null ? own : Held(q, cloth, q.HersSchool is null ? wanted : SchoolOf(q.HersSchool), q.HersSizeMm);
         var school = taken.School;
         foreach (var harm in ruledOut.Where(r => r.ChoiceId == IdOf(school)))
         {
@@ -123,7 +124,7 @@ public static class Holding
     /// Fewest placings, then the smallest hoop, each ring on cloth that can be clamped. On flat cloth scrap may be tacked to the edge when no ring finds room; a made-up tube
     /// has no edge for that. Where none will do it is worked in the hand, with the reason.
     /// </summary>
-    private static Way Held(HoldingQuestion q, School school, double? hersMm)
+    private static Way Held(HoldingQuestion q, Lazy<Region> cloth, School school, double? hersMm)
     {
         if (school == School.InHand || q.Units.Count == 0)
         {
@@ -131,10 +132,11 @@ public static class Holding
         }
 
         var round = school == School.Hoop;
-        var sizes = (round ? q.HoopsMm : [Hoops.UsualFrameMm]).Order().Select(mm => Judge(q, round, mm)).ToArray();
+        var ringable = cloth.Value;
+        var sizes = (round ? q.HoopsMm : [Hoops.UsualFrameMm]).Order().Select(mm => Judge(q, ringable, round, mm)).ToArray();
         if (hersMm is { } hers)
         {
-            var size = Judge(q, round, hers);
+            var size = Judge(q, ringable, round, hers);
             return size.Cover is null
                 ? new Way(School.InHand, null, sizes, [$"No letter may be cut by the ring, and {Say.Length(hers)} is too small for the largest: so it is worked in the hand."])
                 : new Way(school, size, sizes, []);
@@ -152,20 +154,20 @@ public static class Holding
             : $"{(sizes.Length == 1 ? "The one at hand will not do" : "None of the hoops at hand will do")}: {Say.List(sizes.Select(s => LowerFirst(s.Against!).TrimEnd('.')).Distinct().ToArray())}. So it is worked in the hand."]);
     }
 
-    private static Sized Judge(HoldingQuestion q, bool round, double mm)
+    private static Sized Judge(HoldingQuestion q, Region ringable, bool round, double mm)
     {
         string? harm = q.Limit is { } limit && mm > limit.MostMm ? limit.Because
             : q.Opening is { } opening && mm > opening.FlatWidthMm - Hoops.IntoTubeMm
                 ? $"It does not go in by {opening.Name}: flat that is {Say.Length(opening.FlatWidthMm)} wide, and a ring goes in up to {Say.Length(opening.FlatWidthMm - Hoops.IntoTubeMm)}."
                 : null;
-        return new Sized(mm, Cover(q, round, mm), harm);
+        return new Sized(mm, Cover(q, ringable, round, mm), harm);
     }
 
     /// <summary>A cover by one size: on clampable cloth if it can be, else with the ring off the cloth, else none.</summary>
-    public static Cover? Cover(HoldingQuestion q, bool round, double hoopMm)
+    private static Cover? Cover(HoldingQuestion q, Region ringable, bool round, double hoopMm)
     {
         var bound = Hooping.LowerBound(q.Units, round, hoopMm);
-        if (Hooping.Place(q.Units, round, hoopMm, Hooping.Clampable(q.Outline, q.KeepOff, hoopMm)) is { } on)
+        if (Hooping.Place(q.Units, round, hoopMm, Hooping.Clampable(ringable, hoopMm)) is { } on)
         {
             return new Cover(on, bound, false);
         }

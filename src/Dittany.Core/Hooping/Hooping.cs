@@ -32,19 +32,12 @@ public static class Hooping
     /// <summary>Corners told of a round usable area: the polygon lies inside the circle.</summary>
     private const int CircleCorners = 48;
 
-    /// <summary>
-    /// Cloth on which the centre of a ring of this size may stand: the ring lies within the outline and keeps off bulky places.
-    /// </summary>
-    public static Region Clampable(IReadOnlyList<Pt> outline, IEnumerable<RingFree> keepOff, double hoopMm)
-    {
-        var cloth = Region.Of(outline);
-        foreach (var place in keepOff)
-        {
-            cloth = cloth.Without(Region.Of(place.Ring).Offset(place.ByMm));
-        }
+    /// <summary>Cloth a ring may lie on: the outline less what it keeps off.</summary>
+    public static Region Ringable(IReadOnlyList<Pt> outline, IEnumerable<RingFree> keepOff) =>
+        Region.Of(outline).Without(keepOff.Select(place => Region.Of(place.Ring).OffsetCoarsely(place.ByMm)).ToArray());
 
-        return cloth.Offset(-Hoops.RingRadiusMm(hoopMm));
-    }
+    /// <summary>Where the centre of a ring of this size may stand: the whole ring lies on cloth it may lie on.</summary>
+    public static Region Clampable(Region ringable, double hoopMm) => ringable.OffsetCoarsely(-Hoops.RingRadiusMm(hoopMm));
 
     /// <summary>Placings of this hoop that take every unit; null where a unit is too large for it or cannot be reached. <paramref name="centres"/> null lets the ring lie anywhere.</summary>
     public static IReadOnlyList<HoopPlacing>? Place(IReadOnlyList<Unit> units, bool round, double hoopMm, Region? centres)

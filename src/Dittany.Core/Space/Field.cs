@@ -13,11 +13,9 @@ public static class Field
     public static Region Of(Drawn item, Zone zone)
     {
         var field = Region.Of(zone.Ring).Offset(-zone.EdgeAllowanceMm);
-        foreach (var obstacle in item.Obstacles)
-        {
-            field = field.Without(Region.Of(obstacle.Ring).Offset(Clearances.For(obstacle.Kind)));
-        }
-
-        return field;
+        return field.Without(item.Obstacles
+            .Where(o => field.Near(o.Ring, Clearances.For(o.Kind)))
+            .Select(o => Region.Of(o.Ring).Offset(Clearances.For(o.Kind)))
+            .ToArray());
     }
 }

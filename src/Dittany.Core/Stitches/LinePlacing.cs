@@ -25,6 +25,9 @@ public static class LinePlacing
     /// <summary>How often the count may be raised when the measured line is not good enough.</summary>
     private const int MostRaises = 12;
 
+    /// <summary>Halvings of the scale that makes a count come out: to a ten-millionth, far under the grid.</summary>
+    private const int Halvings = 24;
+
     /// <summary>What rounding points to the grid can add to a deviation.</summary>
     private const double GridSlackMm = 0.0015;
 
@@ -149,7 +152,7 @@ public static class LinePlacing
 
         var least = Math.Min(floor, (to - from) / count);
         var (low, high) = (0.0, 2.0);
-        for (var i = 0; i < 40; i++)
+        for (var i = 0; i < Halvings; i++)
         {
             var middle = (low + high) / 2;
             if (Sum(at, allowed, middle, least) > count)

@@ -33,6 +33,14 @@ public sealed class Rooms(Region area)
     }
 }
 
+/// <summary>What was settled and fitted already for one wording in one way of rows: remedies ask again and again.</summary>
+public sealed class LetteringMemo
+{
+    internal Dictionary<(double? Cap, int? Strands, StitchKind? Stitch, SizeWish Wish), LetteringAnswer> Settled { get; } = [];
+
+    internal Dictionary<(Rooms Rooms, double LineWidthMm), double> Largest { get; } = [];
+}
+
 /// <summary>
 /// All that settles the size of one wording. <paramref name="Field"/> is the field; <paramref name="Slice"/> the part of it this element should keep to. Stated members are
 /// null where the plan decides.
@@ -51,6 +59,9 @@ public sealed record LetteringQuestion(
     SizeWish Wish,
     UsualLettering Usual)
 {
+    /// <summary>Shared by questions made from this one with another height, strands, stitch or wish; never with other words or another place.</summary>
+    internal LetteringMemo Memo { get; } = new();
+
     /// <summary>Whether it is a monogram: up to three letters, all capitals.</summary>
     public bool Monogram => Usual.MonogramMostMm is not null && Settings.Usual.CapitalsOnly && Settings.Usual.Letters.Count <= 3;
 
@@ -85,6 +96,17 @@ public static class Lettering
 
     public static LetteringAnswer Settle(LetteringQuestion q)
     {
+        var key = (q.CapMm, q.Strands, q.Stitch, q.Wish);
+        if (!q.Memo.Settled.TryGetValue(key, out var answer))
+        {
+            q.Memo.Settled[key] = answer = Fresh(q);
+        }
+
+        return answer;
+    }
+
+    private static LetteringAnswer Fresh(LetteringQuestion q)
+    {
         if (q.CapMm is { } stated)
         {
             // At a stated height only what reads decides, so one fit is enough.
@@ -92,7 +114,11 @@ public static class Lettering
         }
 
         var answers = new List<LetteringAnswer>();
-        var pairs = Recommender.InOrder(q.Stitch, q.Strands, q.Facts);
+
+        // What suits the height the space gives comes first: no stitch is taken because it would like larger letters.
+        var pairs = Recommender.InOrder(q.Stitch, q.Strands, q.Facts)
+            .OrderBy(p => Recommender.Suits(p, Math.Max(LeastCapMm, Math.Floor(Shared(q) + 1e-9)), q.Stitch, q.Strands, q.Facts) ? 0 : 1)
+            .ToArray();
         foreach (var worthwhile in new[] { true, false })
         {
             foreach (var pair in pairs.Where(p => MaySuit(q, p) == worthwhile))
@@ -180,6 +206,16 @@ public static class Lettering
     /// <summary>The largest that fits: at usual spacing if that is high enough for it, else spaced wider and kept under that height.</summary>
     private static double Largest(LetteringQuestion q, Rooms rooms, Pair pair)
     {
+        if (!q.Memo.Largest.TryGetValue((rooms, pair.LineWidthMm), out var largest))
+        {
+            q.Memo.Largest[(rooms, pair.LineWidthMm)] = largest = Fitted(q, rooms, pair);
+        }
+
+        return largest;
+    }
+
+    private static double Fitted(LetteringQuestion q, Rooms rooms, Pair pair)
+    {
         var room = rooms.For(pair.LineWidthMm);
         var wideBelow = Settings.WideBelow(pair.LineWidthMm);
         var usual = Fit.LargestCapMm(room, q.AnchorMm, LinesOf(q.Settings.Usual));
@@ -202,12 +238,18 @@ public static class Lettering
     /// <summary>A comfortable height: the usual share of the width, raised where the stitch wants it, never above what is usual here.</summary>
     private static double Wished(LetteringQuestion q, Pair pair)
     {
-        var (from, to) = q.Field.Area.Box;
-        var width = Math.Max(q.Settings.Usual.Width, 0.05);
-        var shared = Math.Min(Math.Min((to.X - from.X) * q.Usual.Share, q.Usual.MostWidthMm) / width, q.UsualMostMm);
         var eased = Math.Max(pair.Stitch.ComfortableCapMm(pair.Strands), Turns(q, pair));
-        return Math.Max(shared, Math.Min(Math.Min(q.UsualMostMm, q.Usual.MostWidthMm / width), eased));
+        return Math.Max(Shared(q), Math.Min(Math.Min(q.UsualMostMm, q.Usual.MostWidthMm / WidthOf(q)), eased));
     }
+
+    /// <summary>The height at which the words take their usual share of the width, and no more than is usual here.</summary>
+    private static double Shared(LetteringQuestion q)
+    {
+        var (from, to) = q.Field.Area.Box;
+        return Math.Min(Math.Min((to.X - from.X) * q.Usual.Share, q.Usual.MostWidthMm) / WidthOf(q), q.UsualMostMm);
+    }
+
+    private static double WidthOf(LetteringQuestion q) => Math.Max(q.Settings.Usual.Width, 0.05);
 
     private static double Chosen(LetteringQuestion q, Pair pair, double largest)
     {

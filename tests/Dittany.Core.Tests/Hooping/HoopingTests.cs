@@ -45,7 +45,7 @@ public class HoopingTests
     {
         var outline = new Pt[] { new(0, 0), new(500, 0), new(500, 700), new(0, 700) };
         var hem = new Pt[] { new(0, 690), new(500, 690), new(500, 700), new(0, 700) };
-        var centres = Core.Hooping.Hooping.Clampable(outline, [new RingFree(hem, 5)], 102);
+        var centres = Core.Hooping.Hooping.Clampable(Core.Hooping.Hooping.Ringable(outline, [new RingFree(hem, 5)]), 102);
         Assert.Equal(690 - 5 - Core.Materials.Hoops.RingRadiusMm(102), centres.Box.Greatest.Y, 3);
     }
 
