@@ -46,6 +46,10 @@ public sealed class Region
 
     public static Region Of(IReadOnlyList<Pt> ring) => new(Factory.CreatePolygon(Close(ring)));
 
+    /// <summary>A ring with points left out that stand less than this from the line without them.</summary>
+    public static Region Roughly(IReadOnlyList<Pt> ring, double withinMm) =>
+        new(NetTopologySuite.Simplify.TopologyPreservingSimplifier.Simplify(Factory.CreatePolygon(Close(ring)), withinMm));
+
     public static Region Rectangle(double x, double y, double width, double height) =>
         Of([new Pt(x, y), new Pt(x + width, y), new Pt(x + width, y + height), new Pt(x, y + height)]);
 

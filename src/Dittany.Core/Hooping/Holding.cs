@@ -112,10 +112,17 @@ public static class Holding
         return new Held(school, taken.Size?.Cover?.Placings ?? [], taken.Size?.Cover?.LowerBound ?? 0, through, decisions, cautions);
     }
 
+    private const int MostTedious = 3;
+
     /// <summary>One size judged: its cover, what keeps it from being used at all, and what speaks against it.</summary>
     private sealed record Sized(double HoopMm, Cover? Cover, string? Harm)
     {
-        public string? Against => Harm ?? (Cover is null ? "The largest letter does not go into it whole." : Cover.OffCloth ? "Its ring would sit on a hem or off the cloth." : null);
+        /// <summary>So many moves that the hoop is in the way: fewer than three letters a placing (from memory).</summary>
+        private bool Tedious => Cover is { } c && c.Placings.Count > MostTedious && c.Placings.Sum(p => p.Units.Count) < 3 * c.Placings.Count;
+
+        public string? Against => Harm ?? (Cover is null ? "The largest letter does not go into it whole." : Cover.OffCloth ? "Its ring would sit on a hem or off the cloth." : Tedious ? $"It would have to be moved {Cover.Placings.Count - 1} times." : null);
+
+        public bool Usable => Cover is not null && Harm is null && !Tedious;
     }
 
     private sealed record Way(School School, Sized? Size, IReadOnlyList<Sized> All, IReadOnlyList<string> WhyNot);
@@ -142,7 +149,7 @@ public static class Holding
                 : new Way(school, size, sizes, []);
         }
 
-        var usable = sizes.Where(s => s is { Cover: not null, Harm: null }).OrderBy(s => s.Cover!.Placings.Count).ThenBy(s => s.HoopMm).ToArray();
+        var usable = sizes.Where(s => s.Usable).OrderBy(s => s.Cover!.Placings.Count).ThenBy(s => s.HoopMm).ToArray();
         var best = Array.Find(usable, s => !s.Cover!.OffCloth) ?? (q.Opening is null ? usable.FirstOrDefault() : null);
         if (best is not null)
         {

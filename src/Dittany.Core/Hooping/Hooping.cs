@@ -29,12 +29,15 @@ public sealed record Cover(IReadOnlyList<HoopPlacing> Placings, int LowerBound, 
 /// <summary>Covers the stitched work with placings of one hoop. Greedy in the order of work; every unit whole in one placing.</summary>
 public static class Hooping
 {
+    /// <summary>A ring is laid by hand: seams need be no truer than this for it.</summary>
+    private const double RoughMm = 0.25;
+
     /// <summary>Corners told of a round usable area: the polygon lies inside the circle.</summary>
     private const int CircleCorners = 48;
 
     /// <summary>Cloth a ring may lie on: the outline less what it keeps off.</summary>
     public static Region Ringable(IReadOnlyList<Pt> outline, IEnumerable<RingFree> keepOff) =>
-        Region.Of(outline).Without(keepOff.Select(place => Region.Of(place.Ring).OffsetCoarsely(place.ByMm)).ToArray());
+        Region.Roughly(outline, RoughMm).Without(keepOff.Select(place => Region.Roughly(place.Ring, RoughMm).OffsetCoarsely(place.ByMm)).ToArray());
 
     /// <summary>Where the centre of a ring of this size may stand: the whole ring lies on cloth it may lie on.</summary>
     public static Region Clampable(Region ringable, double hoopMm) => ringable.OffsetCoarsely(-Hoops.RingRadiusMm(hoopMm));

@@ -14,7 +14,7 @@ internal static class Shapes
     public static Pt[] Bend(Pt from, Pt one, Pt two, Pt to)
     {
         var curve = new Curve(from, one, two, to);
-        return Enumerable.Range(0, 9).Select(i => curve.At(i / 8.0)).ToArray();
+        return Enumerable.Range(0, 17).Select(i => curve.At(i / 16.0)).ToArray();
     }
 
     /// <summary>A path seen in the mirror of the line x = 0, run the other way, so that it goes on where the first one ends.</summary>

@@ -42,6 +42,7 @@ public static class Habits
         new("tail", "How short ends are cut", "the finishing", "finish.removal", FinishRoom.Tails, "close"),
         new("needle", "Which needle", "the size of the needle", "needle.size", ThreadRoom.NeedleSchools, "by-table"),
         new("carry", "Between letters", "how many threads there are", "order.parts", [new("carry", "The thread goes on where the cloth allows"), new("cut-each-letter", "Every letter ends its thread")], "carry"),
+        new("jumps", "How far a thread jumps behind", "how many threads there are", "order.parts", [new("by-use", "5 mm on skin and on what is handled, 1 cm elsewhere"), new("ten", "Up to 1 cm everywhere, on jersey too")], "by-use"),
         new("film-out", "How film comes out", "the steps and minutes of finishing", "finish.removal", FinishRoom.FilmOuts, "by-hand"),
         new("press", "How you press", "the last step and the care of the stitches", "finish.press", FinishRoom.Presses, "face-down-steam"),
     ];

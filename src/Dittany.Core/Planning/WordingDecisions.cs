@@ -75,19 +75,25 @@ internal static class WordingDecisions
         var own = hers is null ? a.Pair : q.CapMm is { } cap ? Lettering.At(q with { Stitch = null }, cap).Pair : Lettering.Settle(q with { Stitch = null }).Pair;
         var least = a.Pair.Stitch.LeastCapMm(a.Pair.Strands);
         var ruledOut = Book.Lines
-            .Where(s => s != a.Pair.Stitch && s != own.Stitch && s.LeastCapMm(Recommender.StrandsFor(s, a.CapMm, q.Facts)) > a.CapMm)
-            .Select(s => new RuledOut(s.Id, Upper(s.Name), [$"With {Legibility.Strands(Recommender.StrandsFor(s, a.CapMm, q.Facts))} it wants capitals of {Say.Length(s.LeastCapMm(Recommender.StrandsFor(s, a.CapMm, q.Facts)))} at the least: {s.FailsOn}."]))
+            .Where(s => s != a.Pair.Stitch && s != own.Stitch)
+            .Select(s => (Stitch: s, Fault: FaultOf(q, s, a.CapMm)))
+            .Where(s => s.Fault is not null)
+            .Select(s => new RuledOut(s.Stitch.Id, Upper(s.Stitch.Name), [s.Fault!]))
             .ToArray();
         return Deciding.Make(
             id, Station.Stitches, "Which stitch writes the lines", new Choice(own.Stitch.Id, Upper(own.Stitch.Name)), hers is null ? null : new Choice(a.Pair.Stitch.Id, Upper(a.Pair.Stitch.Name)),
             [
-                Recommender.BecauseStitch(a.Pair, a.CapMm, q.Facts),
+                Recommender.BecauseStitch(a.Pair, a.CapMm, q.Facts, s => FaultOf(q, s, a.CapMm)),
                 $"It is good for {a.Pair.Stitch.GoodFor}; {a.Pair.Stitch.FailsOn}. With {Legibility.Strands(a.Pair.Strands)} it wants capitals of {Say.Length(least)}, and {Say.Length(a.Pair.Stitch.ComfortableCapMm(a.Pair.Strands))} for ease.",
                 $"A bend tighter than {Say.Length(Math.Round(Tolerance.LeastRadiusMm(a.Pair), 1))} is beyond it; its shortest stitch is {Say.Length(Math.Round(spec.ShortestMm, 2))}.",
             ],
             ["Larger or smaller letters, a knitted cloth, your habit of lettering."],
             Book.Lines.Select(s => new Choice(s.Id, Upper(s.Name))).ToArray(), ruledOut);
     }
+
+    /// <summary>What would be wrong with another stitch at this height, or null.</summary>
+    private static string? FaultOf(LetteringQuestion q, StitchKind stitch, double capMm) =>
+        Lettering.At(q with { Stitch = stitch, Strands = null }, capMm).Faults is { Count: > 0 } faults ? faults[0].Text : null;
 
     private static Decision Length(string id, LetteringAnswer a, StitchSpec spec, Workshop workshop)
     {

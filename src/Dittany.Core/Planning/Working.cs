@@ -76,7 +76,7 @@ internal static class Working
 
         var hoopOf = held.Placings.SelectMany(h => h.Units.Select(u => (u, h.Order))).ToDictionary(p => p.u, p => p.Order);
         var shows = letters.Count > 0 && letters.Any(l => ColourDifference.Lightness(Colour.Parse(l.Parts[0].Colour), ground.Cloth.Colour) >= Legibility.VanishesBelowL);
-        var rule = FloatRules.For(new FloatFacts(ground.Cloth, ground.Worn, ground.Form.Use, ground.Form.Name, shows, workshop.Habit("carry")));
+        var rule = FloatRules.For(new FloatFacts(ground.Cloth, ground.Worn, ground.Form.Use, ground.Form.Name, shows, workshop.Habit("carry"), workshop.Habit("jumps")));
         var pieces = order.SelectMany(i => letters[i].Parts.Select((part, n) => new Piece(
             letters[i].Element.Id, letters[i].Indices[n], i, $"{part.Colour} {part.Strands}", hoopOf.GetValueOrDefault(i), part.Stitches, Book.Find(part.Stitch)!.Reverses)));
         var routed = Routing.Order(pieces.ToArray(), new RouteRules(rule.StraightUpToMm, rule.LetterEndsThread, cutting.RunMm, thicknessMm, Cutting.TakeUp));

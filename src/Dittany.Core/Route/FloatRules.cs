@@ -5,7 +5,7 @@ using Dittany.Core.Measures;
 namespace Dittany.Core.Route;
 
 /// <summary>What decides how far thread may lie free behind.</summary>
-public sealed record FloatFacts(Cloth Cloth, Worn Worn, FormUse Use, string FormName, bool ThreadShows, string CarryHabit);
+public sealed record FloatFacts(Cloth Cloth, Worn Worn, FormUse Use, string FormName, bool ThreadShows, string CarryHabit, string JumpHabit);
 
 /// <summary>How far a thread may go free, and whether every letter ends its own, with why.</summary>
 public sealed record FloatRule(double StraightUpToMm, bool LetterEndsThread, IReadOnlyList<string> Because);
@@ -28,7 +28,7 @@ public static class FloatRules
 
     public static FloatRule For(FloatFacts facts)
     {
-        var limit = Limits.Where(l => l.When(facts)).MinBy(l => l.LimitMm);
+        var limit = facts.JumpHabit == "ten" ? Limits[^1] : Limits.Where(l => l.When(facts)).MinBy(l => l.LimitMm);
         var because = new List<string>();
         var sheer = facts.Cloth.Opacity == Opacity.Sheer && facts.ThreadShows;
         var cut = facts.CarryHabit == "cut-each-letter";
@@ -43,6 +43,11 @@ public static class FloatRules
         else if (facts.Cloth.Opacity == Opacity.Sheer)
         {
             because.Add("The cloth is sheer, but the thread is so like it that it does not show through.");
+        }
+
+        if (facts.JumpHabit == "ten" && Limits.Where(l => l.When(facts)).Any(l => l.LimitMm < limit.LimitMm))
+        {
+            because.Add($"By your habit jumps go up to {Say.Length(limit.LimitMm)} here too; shorter ones are kinder where they can be caught.");
         }
 
         because.Add($"Behind, nothing longer than {Say.Length(limit.LimitMm)} goes free, {limit.Because(facts)}. Longer ways go under stitches already there, or the thread ends.");

@@ -108,12 +108,26 @@ public static class Recommender
     /// <summary>The bundle for a stitch at a height, by the workshop's schools.</summary>
     public static int StrandsFor(StitchKind stitch, double capMm, StitchFacts facts) => Rows(stitch, facts).First(r => capMm <= r.UpToMm).Strands;
 
-    /// <summary>Why this stitch, in words.</summary>
-    public static string BecauseStitch(Pair pair, double capMm, StitchFacts facts)
+    /// <summary>
+    /// Why this stitch, in words. <paramref name="against"/> tells what speaks against another stitch at this height, or null: so that it can be said why one that would
+    /// come first was not taken.
+    /// </summary>
+    public static string BecauseStitch(Pair pair, double capMm, StitchFacts facts, Func<StitchKind, string?> against)
     {
+        if (pair.Stitch.Id == facts.LetterSchool)
+        {
+            return $"By your habit you write in {pair.Stitch.Name}: {pair.Stitch.GoodFor}.";
+        }
+
         var row = TableFor(facts).FirstOrDefault(p => capMm >= p.FromMm && capMm <= p.ToMm && p.Stitches.Contains(pair.Stitch.Id, StringComparer.Ordinal));
-        return pair.Stitch.Id == facts.LetterSchool ? $"By your habit you write in {pair.Stitch.Name}: {pair.Stitch.GoodFor}."
-            : row is not null ? row.Because
+        if (row is null)
+        {
+            return $"It is good for {pair.Stitch.GoodFor}.";
+        }
+
+        var first = Book.Find(row.Stitches[0])!;
+        return first == pair.Stitch ? row.Because
+            : against(first) is { } reason ? $"{row.Because} But here: {reason} So it is {pair.Stitch.Name}."
             : $"It is good for {pair.Stitch.GoodFor}.";
     }
 

@@ -23,6 +23,7 @@ public class HabitTests
         ["knot-hole"] = Jobs.Towel("iris", w => w with { CapHeightMm = 20 }),
         ["needle-action"] = Jobs.On("baby-bodysuit"),
         ["hand"] = Jobs.Towel(overrules: [("transfer.method", "cut-out"), ("transfer.marker", "chalk")]),
+        ["jumps"] = Jobs.On("baby-bodysuit", "Wilhelmina", w => w with { CapHeightMm = 15, Stitch = "split" }),
         ["marker"] = Jobs.On("napkin"),
         ["tension"] = Jobs.Towel(),
         ["layers"] = Jobs.On("tote") with { Size = "38x42-lined" },

@@ -58,7 +58,7 @@ public class WhatAlwaysHolds
         Assert.True(all.SetEquals(plan.Route.Select(r => (r.Element, r.Part, r.Stitch))));
 
         // Ten millimetres in general, five on skin and on what is handled and washed (common practice).
-        var limit = OnSkin(plan) || Catalogue.Find(plan.Item.Form)!.Use.Handled ? 5 : 10;
+        var limit = input.Workshop.Habit("jumps") == "by-use" && (OnSkin(plan) || Catalogue.Find(plan.Item.Form)!.Use.Handled) ? 5 : 10;
         for (var i = 0; i < plan.Route.Count; i++)
         {
             var row = plan.Route[i];
