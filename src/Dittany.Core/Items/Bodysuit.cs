@@ -63,7 +63,7 @@ public static class Bodysuit
             "neck-crotch-fold", "neck-seam", "both end marks must be equally far from a line between the underarm points; measure from the middle of the neck, for side seams twist");
         var below = small ? 30 : 40;
         var chest = Rectangle(-0.36 * w, 0, 0.72 * w, 0.45 * l);
-        var tummy = Rectangle(-0.4 * w, 0.45 * l, 0.8 * w, 0.25 * l);
+        var tummy = Rectangle(-0.4 * w, 0.45 * l, 0.8 * w, 0.16 * l);
         const string Edge = "5 mm are kept free at its edges, so that nothing slips under the arm.";
         return new Drawn(
             outline,

@@ -91,9 +91,9 @@ internal static class WordingDecisions
             Book.Lines.Select(s => new Choice(s.Id, Upper(s.Name))).ToArray(), ruledOut);
     }
 
-    /// <summary>What would be wrong with another stitch at this height, or null.</summary>
+    /// <summary>What would be wrong with another stitch at this height, in the bundle it is written with, or null.</summary>
     private static string? FaultOf(LetteringQuestion q, StitchKind stitch, double capMm) =>
-        Lettering.At(q with { Stitch = stitch, Strands = null }, capMm).Faults is { Count: > 0 } faults ? faults[0].Text : null;
+        Lettering.At(q with { Stitch = stitch, Strands = q.Strands ?? Recommender.StrandsFor(stitch, capMm, q.Facts) }, capMm).Faults is { Count: > 0 } faults ? faults[0].Text : null;
 
     private static Decision Length(string id, LetteringAnswer a, StitchSpec spec, Workshop workshop)
     {

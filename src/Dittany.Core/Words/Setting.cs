@@ -24,7 +24,7 @@ public sealed record Setting(IReadOnlyList<SetLetter> Letters, int Rows, double 
     /// <summary>
     /// Thick lines want it too: clear cloth of twice the line between uprights and 1.2 of it between rounds takes capitals of this many line widths at usual spacing.
     /// </summary>
-    public const double WideBelowLines = 11;
+    public const double WideBelowLines = 12;
 
     /// <summary>
     /// Lays rows out centred on each other. Every letter must be in the alphabet. The origin is put on the last baseline, in the middle

@@ -49,6 +49,47 @@ public class HoopingTests
         Assert.Equal(690 - 5 - Core.Materials.Hoops.RingRadiusMm(102), centres.Box.Greatest.Y, 3);
     }
 
+    /// <summary>Where the ring must keep to odd-shaped cloth, the centre found is as good as any on a grid of half a millimetre.</summary>
+    [Property(MaxTest = 40)]
+    public FsCheck.Property No_better_centre_on_a_grid() => Prop.ForAll(
+        FsCheck.Fluent.Arb.From(
+            from x in Gen.Choose(-30, 130)
+            from y in Gen.Choose(-30, 90)
+            from w in Gen.Choose(5, 70)
+            from notch in Gen.Choose(10, 90)
+            select (x, y, w, notch)),
+        input =>
+        {
+            var cloth = Region.Of([new Pt(0, 0), new Pt(100, 0), new Pt(100, 70), new Pt(0, 70)]).Without(Region.Of([new Pt(input.notch, 70), new Pt(input.notch + 8, 70), new Pt(input.notch + 4, 20)]));
+            var unit = new Unit("u", [new Pt(input.x, input.y), new Pt(input.x + input.w, input.y), new Pt(input.x + input.w, input.y + 12), new Pt(input.x, input.y + 12)], 0.4);
+            var found = Core.Hooping.Hooping.CentreFor([unit], true, 102, cloth);
+            double Far(Pt c) => unit.Points.Max(p => p.To(c));
+            var best = Enumerable.Range(0, 201).SelectMany(i => Enumerable.Range(0, 141).Select(j => new Pt(i / 2.0, j / 2.0))).Where(cloth.Holds).Min(Far);
+            var reach = Core.Materials.Hoops.UsableRadiusMm(102) - 0.405;
+            Assert.True(found is null ? best > reach - 0.01 : Far(found.Value) <= best + 0.01 && cloth.OutsideBy(found.Value) < 1e-6, $"{found} of {best}");
+        });
+
+    /// <summary>Against every way to divide up to five letters on cloth with a seam: never fewer than can be, at most one too many, and the bound is true.</summary>
+    [Property(MaxTest = 40)]
+    public FsCheck.Property Greedy_stays_near_the_exact_minimum_on_seamed_cloth() => Prop.ForAll(
+        FsCheck.Fluent.Arb.From(
+            from count in Gen.Choose(1, 5)
+            from xs in Gen.Choose(0, 200).ListOf(5)
+            from y in Gen.Choose(70, 100)
+            select (count, xs, y)),
+        input =>
+        {
+            var outline = new Pt[] { new(-80, 0), new(300, 0), new(300, 260), new(-80, 260) };
+            var hem = new RingFree([new(-80, 0), new(300, 0), new(300, 15), new(-80, 15)], 5);
+            var centres = Core.Hooping.Hooping.Clampable(Core.Hooping.Hooping.Ringable(outline, [hem]), 102);
+            var units = Enumerable.Range(0, input.count).Select(i => UnitAt(input.xs[i], input.y)).ToArray();
+            var placed = Core.Hooping.Hooping.Place(units, true, 102, centres)!;
+            var least = Enumerable.Range(1, units.Length).First(n => Divisions(units.Length, n).Any(d => d.All(g => Core.Hooping.Hooping.CentreFor(g.Select(u => units[u]).ToArray(), true, 102, centres) is not null)));
+            Assert.InRange(placed.Count, least, least + 1);
+            Assert.True(Core.Hooping.Hooping.LowerBound(units, true, 102) <= least);
+            Assert.All(placed, p => Assert.True(centres.OutsideBy(p.CentreMm) < 0.002));
+        });
+
     private static Unit UnitAt(double x, double y) => new("o", [new Pt(x, y), new Pt(x + 12, y), new Pt(x + 12, y + 15), new Pt(x, y + 15)], 0.4);
 
     private static IEnumerable<List<List<int>>> Divisions(int items, int groups)

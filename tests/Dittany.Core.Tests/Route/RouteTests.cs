@@ -1,0 +1,149 @@
+using Dittany.Core.Geometry;
+using Dittany.Core.Items;
+using Dittany.Core.Planning;
+using Dittany.Core.Route;
+using Dittany.Core.StitchBook;
+using Dittany.Core.Stitches;
+using Dittany.Core.Tests.Materials;
+using Dittany.Core.Tests.Planning;
+using FsCheck.Fluent;
+using FsCheck.Xunit;
+
+namespace Dittany.Core.Tests.Route;
+
+public class RouteTests
+{
+    private static readonly RouteRules Rules = new(5, false, 1e9, 0.5, 1.1);
+
+    /// <summary>Against every choice of ways for up to four lines: no cheaper route is missed, thread ends first, then thread lying free, then lines not worked as written.</summary>
+    [Property(MaxTest = 120)]
+    public FsCheck.Property The_ways_chosen_are_the_cheapest() => Prop.ForAll(
+        FsCheck.Fluent.Arb.From(
+            from count in Gen.Choose(1, 4)
+            from xs in Gen.Choose(0, 24).ListOf(8)
+            from ys in Gen.Choose(0, 24).ListOf(8)
+            from lefts in Gen.Elements(false, true).ListOf(4)
+            select (count, xs, ys, lefts)),
+        input =>
+        {
+            var pieces = Enumerable.Range(0, input.count).Select(i => Line(i, new Pt(input.xs[2 * i], input.ys[2 * i]), new Pt(input.xs[(2 * i) + 1] + 0.5, input.ys[(2 * i) + 1]), input.lefts[i])).ToArray();
+            var chosen = Routing.CostOf(pieces, Routing.Order(pieces, Rules).Ways.Select(w => w.Way).ToArray(), Rules);
+            var cheapest = Every(pieces, 0).Select(ways => Routing.CostOf(pieces, ways, Rules)).Aggregate((a, b) => b.Against(a) < 0 ? b : a);
+            Assert.True(chosen.Ends == cheapest.Ends && chosen.FloatMm <= cheapest.FloatMm + SavedByShortJumps, $"{chosen} chosen, {cheapest} is cheapest");
+        });
+
+    /// <summary>Lines that follow each other by a short jump as written are left as written, even where turning them would save a millimetre or two.</summary>
+    private const double SavedByShortJumps = 3 * 5;
+
+    /// <summary>Every way passes every stitch once, and what lies behind between two of its stitches lies under the line or is no longer than one stitch.</summary>
+    [Theory]
+    [InlineData(2)]
+    [InlineData(5)]
+    [InlineData(8)]
+    public void Every_way_passes_every_stitch_once(int stitches)
+    {
+        var piece = Line(0, default, new Pt(stitches * 2.5, 0), true);
+        Assert.Equal(6, Ways.For(piece).Count);
+        foreach (var way in Ways.For(piece))
+        {
+            Assert.Equal(Enumerable.Range(0, stitches), way.Order.Select(o => o.Index).Order());
+            var behind = Enumerable.Range(1, stitches - 1).Select(i => Routing.Behind(way.Of(piece, i - 1), way.Of(piece, i))).ToArray();
+            Assert.All(behind, b => Assert.True(b <= (way.Name == "out-and-back" ? 2.5 : 5) + 0.001, $"{way.Name}: {b}"));
+        }
+    }
+
+    /// <summary>Out with gaps and back through them ends beside its own start and takes two lengths of the line where backstitch takes three (geometry; a habit of the trade for dead ends).</summary>
+    [Fact]
+    public void Out_and_back_ends_where_it_began()
+    {
+        var piece = Line(0, default, new Pt(20, 0), true);
+        var way = Ways.For(piece).First(w => w.Name == "out-and-back");
+        Assert.True(way.Start(piece).To(way.End(piece)) <= 2.5);
+        var thread = Enumerable.Range(0, way.Order.Count).Sum(i => way.Of(piece, i).LengthMm + (i == 0 ? 0 : Routing.Behind(way.Of(piece, i - 1), way.Of(piece, i))));
+        Assert.InRange(thread / 20, 1.8, 2.0);
+    }
+
+    /// <summary>A dead-end bar is worked out and back where that saves a thread end.</summary>
+    [Fact]
+    public void A_dead_end_is_worked_out_and_back()
+    {
+        var stem = Line(0, new Pt(0, 0), new Pt(0, 30), true);
+        var bar = Line(1, new Pt(1, 30), new Pt(31, 30), true);
+        var next = Line(2, new Pt(0, 32), new Pt(0, 52), true);
+        var routed = Routing.Order([stem, bar, next], Rules);
+        Assert.Equal(1, routed.Rows.Count(r => r.FloatKind == FloatKind.NewThread));
+        Assert.Contains(routed.Ways, w => w.Way.Name == "out-and-back");
+    }
+
+    /// <summary>Stem, outline, split, chain and whipped lines cannot be run backwards without changing their look (common practice).</summary>
+    [Fact]
+    public void Only_backstitch_reverses() =>
+        Assert.Equal(["backstitch"], Book.Lines.Where(s => s.Reverses).Select(s => s.Id));
+
+    /// <summary>A thread is never begun that cannot reach the end of its line, where the line is shorter than a run; and none runs dry.</summary>
+    [Property(MaxTest = 60)]
+    public FsCheck.Property Runs_end_at_line_ends() => Prop.ForAll(
+        FsCheck.Fluent.Arb.From(
+            from count in Gen.Choose(2, 12)
+            from lengths in Gen.Choose(3, 60).ListOf(12)
+            from run in Gen.Choose(150, 500)
+            select (count, lengths, run)),
+        input =>
+        {
+            var pieces = Enumerable.Range(0, input.count).Select(i => Line(i, new Pt(0, i * 3), new Pt(input.lengths[i], i * 3), false)).ToArray();
+            var rules = Rules with { RunMm = input.run };
+            var rows = Routing.Order(pieces, rules).Rows;
+            foreach (var run in rows.GroupBy(r => r.Run))
+            {
+                Assert.True(run.Sum(r => Routing.Use(pieces[r.Part].Stitches[r.Stitch], r.BackMm, rules.ThicknessMm) * rules.TakeUp) <= input.run + 1e-6);
+            }
+
+            foreach (var line in rows.GroupBy(r => r.Part))
+            {
+                var stitches = pieces[line.Key].Stitches;
+                var need = stitches.Select((s, i) => Routing.Use(s, i == 0 ? 0 : Routing.Behind(stitches[i - 1], s), rules.ThicknessMm) * rules.TakeUp).Sum();
+                Assert.True(need > input.run || line.Select(r => r.Run).Distinct().Count() == 1, "a line was broken that one thread would have done");
+            }
+        });
+
+    /// <summary>Floats by cloth and wear (common practice, figures from memory): 5 mm on skin, on napkins and towels; 10 mm elsewhere; letters end their thread on sheer cloth that shows it.</summary>
+    [Theory]
+    [InlineData("baby-bodysuit", "baby", "cotton-jersey", true, 5, false)]
+    [InlineData("baby-bodysuit", "nobody", "cotton-jersey", true, 10, false)]
+    [InlineData("tote", "nobody", "canvas", true, 10, false)]
+    [InlineData("tote", "baby", "canvas", true, 5, false)]
+    [InlineData("napkin", "nobody", "linen", true, 5, false)]
+    [InlineData("tea-towel", "adult", "half-linen", true, 5, false)]
+    [InlineData("napkin", "nobody", "lawn", true, 5, true)]
+    [InlineData("napkin", "nobody", "lawn", false, 5, false)]
+    public void Floats_by_cloth_and_wear(string form, string wearer, string cloth, bool shows, double limit, bool ends)
+    {
+        var f = Catalogue.Find(form)!;
+        var rule = FloatRules.For(new FloatFacts(ThreadAndHoopTests.ClothOf(cloth), Wearing.Settle(f, wearer, null), f.Use, f.Name, shows, "carry", "by-use"));
+        Assert.Equal((limit, ends), (rule.StraightUpToMm, rule.LetterEndsThread));
+        Assert.NotEmpty(rule.Because);
+    }
+
+    /// <summary>On see-through cloth each letter ends its own thread, unless the thread cannot show (common practice).</summary>
+    [Fact]
+    public void On_sheer_cloth_every_letter_ends_its_thread()
+    {
+        var sheer = new StatedFabric("lawn", "#ffffff");
+        var plan = Jobs.Plan(Jobs.On("napkin", "ill") with { Fabric = sheer });
+        Assert.Equal(3, plan.Route.Max(r => r.Run));
+        var alike = Jobs.Plan(Jobs.On("napkin", "ill", w => w with { Colour = "#f7f4ec" }) with { Fabric = sheer });
+        Assert.True(alike.Route.Max(r => r.Run) < 3);
+        Assert.Contains("does not show through", string.Join(' ', alike.Decision("order.parts")!.Because), StringComparison.Ordinal);
+    }
+
+    private static Piece Line(int part, Pt from, Pt to, bool reverses)
+    {
+        var stroke = new Stroke([Curve.Line(from, to)], false);
+        var placed = LinePlacing.Place(stroke, StitchSpec.For(new Pair(Book.Backstitch, 3), new StitchSchools()));
+        return new Piece("line", part, part, "thread", 1, placed?.Stitches ?? [new Stitch(to, from)], reverses);
+    }
+
+    private static IEnumerable<Way[]> Every(Piece[] pieces, int from) => from == pieces.Length
+        ? [[]]
+        : Ways.For(pieces[from]).SelectMany(way => Every(pieces, from + 1).Select(rest => (Way[])[way, .. rest]));
+}
