@@ -53,7 +53,7 @@ public class BenchFlowTests(App app)
         browser.FindElement(By.Id("undo")).Click();
         App.Until(() => !browser.PageSource.Contains("mm to the right of the dot", StringComparison.Ordinal), "one undo takes all three back");
 
-        browser.ExecuteScript("document.querySelector('#slip-thread-strands details').open = true; document.querySelector('#slip-thread-strands button[value=\"2\"]').click()");
+        browser.ExecuteScript("document.querySelector('#slip-thread-strands details').open = true; document.querySelector('#slip-thread-strands details button[name=value]').click()");
         App.Until(() => browser.FindElement(By.Id("slip-thread-strands")).Text.Contains("your choice", StringComparison.Ordinal), "the strands are hers");
         Assert.True(browser.ExecuteScript("return window.stillHere === true") is true);
         NoComplaints(browser);

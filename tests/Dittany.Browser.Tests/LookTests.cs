@@ -16,6 +16,9 @@ public class LookTests(App app)
     [InlineData("/bench/3?face=marks&view=close", "#bench")]
     [InlineData("/bench/2", "#bench")]
     [InlineData("/bench/1", "#bench")]
+    [InlineData("/bench/9?view=whole", "#bench")]
+    [InlineData("/bench/6?view=close", "#bench")]
+    [InlineData("/bench/4", "#bench")]
     [InlineData("/bench/99", "h1")]
     public void Axe_finds_nothing(string path, string there)
     {
@@ -32,6 +35,7 @@ public class LookTests(App app)
     [InlineData("/")]
     [InlineData("/new")]
     [InlineData("/bench/5")]
+    [InlineData("/bench/9")]
     public void Nothing_sticks_out_on_a_phone(string path)
     {
         using var browser = app.Browser(390, 844);
@@ -45,10 +49,14 @@ public class LookTests(App app)
     [Trait("Category", "Shots")]
     [InlineData("pieces", "/")]
     [InlineData("new-piece", "/new")]
-    [InlineData("bench", "/bench/5")]
-    [InlineData("bench-marks-dark", "/bench/3?face=marks&view=close")]
-    [InlineData("bench-close", "/bench/1?view=close")]
-    [InlineData("bench-concerns", "/bench/2")]
+    [InlineData("bench", "/bench/10")]
+    [InlineData("bench-bodysuit", "/bench/9?view=whole")]
+    [InlineData("bench-napkin", "/bench/8")]
+    [InlineData("bench-tote-chain", "/bench/3?view=close")]
+    [InlineData("bench-marks-dark", "/bench/6?face=marks&view=close")]
+    [InlineData("bench-close", "/bench/4?view=close")]
+    [InlineData("bench-late", "/bench/5")]
+    [InlineData("bench-concerns", "/bench/1")]
     public void A_picture_of_each_main_view(string name, string path)
     {
         using var browser = app.Browser();

@@ -92,8 +92,13 @@ internal static class WordingDecisions
     }
 
     /// <summary>What would be wrong with another stitch at this height, in the bundle it is written with, or null.</summary>
-    private static string? FaultOf(LetteringQuestion q, StitchKind stitch, double capMm) =>
-        Lettering.At(q with { Stitch = stitch, Strands = q.Strands ?? Recommender.StrandsFor(stitch, capMm, q.Facts) }, capMm).Faults is { Count: > 0 } faults ? faults[0].Text : null;
+    private static string? FaultOf(LetteringQuestion q, StitchKind stitch, double capMm)
+    {
+        var pair = new Pair(stitch, q.Strands ?? Recommender.StrandsFor(stitch, capMm, q.Facts));
+        return Lettering.At(q with { Stitch = stitch, Strands = pair.Strands }, capMm).Faults is { Count: > 0 } faults ? faults[0].Text
+            : Lettering.CanTurn(q, pair, capMm) ? null
+            : $"The tightest bend here, {Say.Length(Math.Round(Lettering.TightestMm(q, capMm), 1))}, is under the {Say.Length(Math.Round(Tolerance.LeastRadiusMm(pair), 1))} that {stitch.Name} can follow.";
+    }
 
     private static Decision Length(string id, LetteringAnswer a, StitchSpec spec, Workshop workshop)
     {

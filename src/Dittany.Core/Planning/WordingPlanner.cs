@@ -17,6 +17,9 @@ internal sealed record WordingGround(Form Form, Drawn Drawn, Zone Zone, Region F
 /// <summary>Plans one wording through Space, Words and Stitches: place, alphabet, rows, size, stitch, strands, colour, and every stitch.</summary>
 internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Overrules overrules)
 {
+    /// <summary>What is told first of what may be wrong: what the rest often follows from.</summary>
+    private static readonly string[] Gravest = ["overflows", "does-not-show", "too-heavy", "closes-up", "touches", "turning", "dropped"];
+
     private readonly Rooms _field = new(ground.Field);
     private readonly StitchSchools _schools = workshop.StitchSchools;
     private readonly StitchFacts _facts = workshop.StitchFacts(ground.Cloth);
@@ -64,7 +67,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             Math.Round(answer.LargestCapMm, 3),
             Math.Round(overflow, 3),
             concerns.All(c => c.What is "overflows" or "dropped"),
-            concerns,
+            concerns.OrderBy(c => Array.IndexOf(Gravest, c.What)).ToArray(),
             parts);
         return (element, decisions);
     }

@@ -50,9 +50,15 @@ internal static class Working
                 skims ? "The cloth gives, so the needle can scoop: faster, a little less exact; in tight places go back to stabbing."
                     : wanted ? "The cloth is drum-tight and cannot be scooped, so the needle goes straight down and straight up."
                     : "At a right angle through taut cloth each stitch lands where it is meant to.",
+                Travel(skims, workshop.Habit("hand") == "left"),
             ],
-            ["Your habit of the needle, and how tight the cloth is held."]));
+            ["Your habit of the needle, which hand stitches, and how tight the cloth is held."]));
     }
+
+    /// <summary>Which way a level line is easiest (common practice): stabbing away from the free hand, skimming towards it; mirrored for a left hand.</summary>
+    private static string Travel(bool skims, bool left) => skims != left
+        ? "A level line goes easiest from right to left."
+        : "A level line goes easiest from left to right.";
 
     /// <summary>Thread ends to reckon with before the route is known: what all stitches take over what a run can stitch.</summary>
     public static int ExpectedRuns(IReadOnlyList<WorkedLetter> letters, Cutting cutting, double thicknessMm)

@@ -117,14 +117,14 @@ public static class Lettering
 
         // What suits the height the space gives comes first: no stitch is taken because it would like larger letters.
         var pairs = Recommender.InOrder(q.Stitch, q.Strands, q.Facts)
-            .OrderBy(p => Recommender.Suits(p, Math.Max(LeastCapMm, Math.Floor(Shared(q) + 1e-9)), q.Stitch, q.Strands, q.Facts) ? 0 : 1)
+            .OrderBy(p => Recommender.Suits(p, Math.Max(LeastCapMm, Math.Floor(Shared(q, p) + 1e-9)), q.Stitch, q.Strands, q.Facts) ? 0 : 1)
             .ToArray();
         foreach (var worthwhile in new[] { true, false })
         {
             foreach (var pair in pairs.Where(p => MaySuit(q, p) == worthwhile))
             {
                 var answer = Try(q, pair);
-                if (answer.Reads && Recommender.Suits(pair, answer.CapMm, q.Stitch, q.Strands, q.Facts))
+                if (Good(answer) && Recommender.Suits(pair, answer.CapMm, q.Stitch, q.Strands, q.Facts))
                 {
                     return answer;
                 }
@@ -132,15 +132,26 @@ public static class Lettering
                 answers.Add(answer);
             }
 
-            if (answers.Any(a => a.Reads))
+            if (answers.Any(Good))
             {
                 break;
             }
         }
 
-        return answers.FirstOrDefault(a => a.Reads)
+        return answers.FirstOrDefault(Good)
+            ?? answers.FirstOrDefault(a => a.Reads && Recommender.Suits(a.Pair, a.CapMm, q.Stitch, q.Strands, q.Facts))
+            ?? answers.FirstOrDefault(a => a.Reads)
             ?? answers.OrderBy(a => a.Faults.Count).ThenBy(a => a.Faults.Sum(f => f.ByMm)).First();
+
+        bool Good(LetteringAnswer a) => a.Reads && CanTurn(q, a.Pair, a.CapMm);
     }
+
+    /// <summary>Whether the tightest bend of the words can be followed by the shortest stitch at this height.</summary>
+    public static bool CanTurn(LetteringQuestion q, Pair pair, double capMm) => TightestMm(q, capMm) >= Tolerance.LeastRadiusMm(pair) - 1e-9;
+
+    /// <summary>Radius of the tightest bend at a height, mm; infinity where there is none.</summary>
+    public static double TightestMm(LetteringQuestion q, double capMm) =>
+        q.Settings.Usual.Letters.Min(l => q.Alphabet.Measure(l.Glyph).TightestRadius) / Alphabets.CapUnits * capMm;
 
     /// <summary>The pair that is taken at a height, and its faults: no fitting is needed to know them.</summary>
     public static (Pair Pair, IReadOnlyList<Fault> Faults) At(LetteringQuestion q, double capMm)
@@ -148,8 +159,11 @@ public static class Lettering
         var tried = Recommender.InOrder(q.Stitch, q.Strands, q.Facts)
             .Select(pair => (Pair: pair, Faults: FaultsOf(q, pair, capMm)))
             .ToArray();
-        var suited = Array.Find(tried, t => t.Faults.Count == 0 && Recommender.Suits(t.Pair, capMm, q.Stitch, q.Strands, q.Facts));
-        var reads = suited.Pair is null ? Array.Find(tried, t => t.Faults.Count == 0) : suited;
+        bool Suits(Pair pair) => Recommender.Suits(pair, capMm, q.Stitch, q.Strands, q.Facts);
+        var reads = Array.Find(tried, t => t.Faults.Count == 0 && Suits(t.Pair) && CanTurn(q, t.Pair, capMm));
+        reads = reads.Pair is null ? Array.Find(tried, t => t.Faults.Count == 0 && CanTurn(q, t.Pair, capMm)) : reads;
+        reads = reads.Pair is null ? Array.Find(tried, t => t.Faults.Count == 0 && Suits(t.Pair)) : reads;
+        reads = reads.Pair is null ? Array.Find(tried, t => t.Faults.Count == 0) : reads;
         return reads.Pair is null ? tried.OrderBy(t => t.Faults.Count).ThenBy(t => t.Faults.Sum(f => f.ByMm)).First() : reads;
     }
 
@@ -227,7 +241,7 @@ public static class Lettering
     /// <summary>Capitals from which the tightest bend can be followed by the shortest stitch; rounded up to what people say.</summary>
     private static double Turns(LetteringQuestion q, Pair pair)
     {
-        var tightest = q.Settings.Usual.Letters.Min(l => q.Alphabet.Measure(l.Glyph).TightestRadius) / Alphabets.CapUnits;
+        var tightest = TightestMm(q, 1);
         return double.IsPositiveInfinity(tightest) ? 0 : Math.Ceiling(Tolerance.LeastRadiusMm(pair) / tightest);
     }
 
@@ -239,17 +253,23 @@ public static class Lettering
     private static double Wished(LetteringQuestion q, Pair pair)
     {
         var eased = Math.Max(pair.Stitch.ComfortableCapMm(pair.Strands), Turns(q, pair));
-        return Math.Max(Shared(q), Math.Min(Math.Min(q.UsualMostMm, q.Usual.MostWidthMm / WidthOf(q)), eased));
+        return Math.Max(Shared(q, pair), Math.Min(Math.Min(q.UsualMostMm, Wide(q, pair, q.Usual.MostWidthMm)), eased));
     }
 
     /// <summary>The height at which the words take their usual share of the width, and no more than is usual here.</summary>
-    private static double Shared(LetteringQuestion q)
+    private static double Shared(LetteringQuestion q, Pair pair)
     {
         var (from, to) = q.Field.Area.Box;
-        return Math.Min(Math.Min((to.X - from.X) * q.Usual.Share, q.Usual.MostWidthMm) / WidthOf(q), q.UsualMostMm);
+        return Math.Min(Wide(q, pair, Math.Min((to.X - from.X) * q.Usual.Share, q.Usual.MostWidthMm)), q.UsualMostMm);
     }
 
-    private static double WidthOf(LetteringQuestion q) => Math.Max(q.Settings.Usual.Width, 0.05);
+    /// <summary>The height at which the stitched words are this wide, at the spacing that holds there.</summary>
+    private static double Wide(LetteringQuestion q, Pair pair, double widthMm)
+    {
+        var line = Math.Max(0, widthMm - pair.LineWidthMm);
+        var usual = line / Math.Max(q.Settings.Usual.Width, 0.05);
+        return usual >= Settings.WideBelow(pair.LineWidthMm) ? usual : line / Math.Max(q.Settings.Wide.Width, 0.05);
+    }
 
     private static double Chosen(LetteringQuestion q, Pair pair, double largest)
     {

@@ -185,6 +185,14 @@ public static class BenchDrawing
             Measure(svg, new Pt(aside, element.BaselineMm.Y), new Pt(aside, level), Say.Length(Math.Round(Math.Abs(level - element.BaselineMm.Y), 1)), px);
         }
 
+        // Where the place is found from an edge and not along a crease, how far the middle of the words is from it.
+        var edge = plan.Space.CentreLine.From.X;
+        if ((edge < box.X || edge > box.X + box.Width) && edge > view.X && edge < view.X + view.Width)
+        {
+            var above = box.Y - (18 * px);
+            Measure(svg, new Pt(box.X + (box.Width / 2), above), new Pt(edge, above), Say.Length(Math.Round(Math.Abs(edge - box.X - (box.Width / 2)), 1)), px);
+        }
+
         svg.Close();
     }
 

@@ -31,8 +31,13 @@ internal static class ThreadDrawing
         var ink = plan.Item.Cloth.Dark ? "#f4f1e6" : "#23628f";
         foreach (var part in element.Parts)
         {
-            var line = part.LineMm.Count == 1 ? [part.LineMm[0], part.LineMm[0] + new Pt(0, 0.05)] : part.LineMm;
-            svg.Empty("path", ("class", "mark"), ("d", part.Closed ? Svg.Ring(line) : Svg.Path(line)), ("stroke", ink), ("stroke-width", Math.Max(0.35, 1.1 * px)), ("fill", "none"), ("stroke-linecap", "round"));
+            if (part.LineMm.Count == 1)
+            {
+                svg.Empty("circle", ("class", "mark"), ("cx", part.LineMm[0].X), ("cy", part.LineMm[0].Y), ("r", Math.Max(0.5, 1.8 * px)), ("fill", ink));
+                continue;
+            }
+
+            svg.Empty("path", ("class", "mark"), ("d", part.Closed ? Svg.Ring(part.LineMm) : Svg.Path(part.LineMm)), ("stroke", ink), ("stroke-width", Math.Max(0.35, 1.1 * px)), ("fill", "none"), ("stroke-linecap", "round"));
         }
     }
 

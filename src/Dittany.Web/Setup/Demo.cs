@@ -7,7 +7,7 @@ namespace Dittany.Web.Setup;
 /// <summary>Made-up pieces of a made-up workshop, stored once in an empty demonstration folder.</summary>
 public static class Demo
 {
-    /// <summary>The pieces: four items, several cloths, short and long words, accents, two rows, dark cloth, overrules, one that will be late.</summary>
+    /// <summary>The pieces: four items, several cloths, short and long words, accents, two rows, dark cloth, overrules, one that will be late, one that does not read.</summary>
     public static IReadOnlyList<(Job Job, string What)> Pieces(DateOnly today) =>
     [
         (Piece("tea-towel", today, "Zoë", "Zoë's first kitchen", today.AddDays(12)), "New piece"),
@@ -19,6 +19,7 @@ public static class Demo
         (Piece("baby-bodysuit", today, "Juniper", "Second size up, sage", today.AddDays(30), colour: "#d9e0d2") with { Size = "68" }, "New piece"),
         (Piece("tote", today, "MÆ", "Monogram on lined canvas", today.AddDays(16), colour: "#7c8f86", overrules: new() { ["stitch.outline"] = "chain" }) with { Size = "38x42-lined" }, "New piece"),
         (Piece("tea-towel", today, "Juniper", "Juniper, ironed on", today.AddDays(16), kind: "linen", overrules: new() { ["transfer.method"] = "hot-iron" }), "New piece"),
+        (Piece("napkin", today, "Hippolyta", "Chain stitch, wished too small", today.AddDays(40), overrules: new() { ["stitch.outline"] = "chain", ["words.size"] = "9" }), "New piece"),
     ];
 
     /// <summary>Stores the pieces where none are stored.</summary>

@@ -14,7 +14,7 @@ public class HabitTests
         ["size"] = Jobs.Towel("Seas"),
         ["letter-stitch"] = Jobs.Towel("Seas", w => w with { CapHeightMm = 22 }),
         ["split-strands"] = Jobs.Towel("Seas", w => w with { CapHeightMm = 15, Stitch = "split" }),
-        ["chain-strands"] = Jobs.Towel("Seas", w => w with { CapHeightMm = 30, Stitch = "chain" }),
+        ["chain-strands"] = Jobs.Towel("HILT", w => w with { CapHeightMm = 30, Stitch = "chain" }),
         ["stitch-size"] = Jobs.Towel("HILT", w => w with { CapHeightMm = 40, Stitch = "backstitch" }),
         ["stem-side"] = Jobs.Towel("Seas", w => w with { CapHeightMm = 15, Stitch = "stem" }),
         ["whip-side"] = Jobs.Towel("Oo", w => w with { CapHeightMm = 20, Stitch = "whipped-backstitch" }),

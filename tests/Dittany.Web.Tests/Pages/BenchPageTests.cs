@@ -26,6 +26,27 @@ public sealed class BenchPageTests : IDisposable
         Assert.NotNull(bench.QuerySelector("svg .thread"));
     }
 
+    /// <summary>Each item of the cupboard is on the page with its picture and sizes, and gives a plan.</summary>
+    [Theory]
+    [InlineData("baby-bodysuit", "68", "baby bodysuit")]
+    [InlineData("napkin", "50x50", "napkin")]
+    [InlineData("tote", "38x42-lined", "tote")]
+    [InlineData("tea-towel", "45x65", "tea towel")]
+    public async Task Every_item_can_be_picked_in_its_size(string form, string size, string name)
+    {
+        var page = await Read("/new");
+        Assert.NotNull(page.QuerySelector($"input[name=Form][value={form}]"));
+        Assert.NotNull(page.QuerySelector($"select[name='Sizes[{form}]'] option[value='{size}']"));
+        var answer = await PostForm(_browser, "/new", "/new", ("Words", "Zoë\nand Jo"), ("Form", form), ($"Sizes[{form}]", size), ("Day", ""), ("Colour", ""));
+        var bench = await Read(answer.Headers.Location!.ToString());
+        Assert.Contains($"on a {name}", bench.QuerySelector("h1")!.TextContent, StringComparison.Ordinal);
+        Assert.Contains("your choice", bench.QuerySelector("#slip-item-size")!.TextContent, StringComparison.Ordinal);
+        Assert.Equal("Zoë\nand Jo", bench.QuerySelector("#words")!.TextContent);
+        Assert.Contains("2 rows", bench.QuerySelector("#slip-words-rows")!.TextContent, StringComparison.Ordinal);
+        Assert.Contains($"Find it on the real {name}", bench.Body!.TextContent, StringComparison.Ordinal);
+        Assert.NotNull(bench.QuerySelector("svg .thread"));
+    }
+
     [Fact]
     public async Task What_was_typed_is_kept_when_it_makes_no_sense()
     {
@@ -155,7 +176,7 @@ public sealed class BenchPageTests : IDisposable
 
     private async Task<string> Make(string words)
     {
-        var answer = await PostForm(_browser, "/new", "/new", ("Words", words), ("Size", "50x70"), ("Colour", "#f1ede2"));
+        var answer = await PostForm(_browser, "/new", "/new", ("Words", words), ("Form", "tea-towel"), ("Colour", ""));
         Assert.Equal(HttpStatusCode.Redirect, answer.StatusCode);
         return answer.Headers.Location!.ToString();
     }
