@@ -64,7 +64,7 @@ public static class Holding
         var because = new List<string>();
 
         // What would be taken had she said nothing, and what is taken.
-        var cloth = new Lazy<Region>(() => Hooping.Ringable(q.Outline, q.KeepOff));
+        var cloth = new Lazy<Region>(() => Hooping.Ringable(q.Outline, Near(q)));
         var own = Held(q, cloth, wanted, null);
         var taken = q.HersSchool is null && q.HersSizeMm is null ? own : Held(q, cloth, q.HersSchool is null ? wanted : SchoolOf(q.HersSchool), q.HersSizeMm);
         var school = taken.School;
@@ -114,6 +114,20 @@ public static class Holding
 
     private const int MostTedious = 3;
 
+    /// <summary>What a ring round the work could touch at all: seams far from it need no overlay.</summary>
+    private static IEnumerable<RingFree> Near(HoldingQuestion q)
+    {
+        var most = q.HoopsMm.Append(Hoops.UsualFrameMm).Append(q.HersSizeMm ?? 0).Max();
+        var points = q.Units.SelectMany(u => u.Hull).ToArray();
+        if (points.Length == 0)
+        {
+            return [];
+        }
+
+        var around = Region.Rectangle(points.Min(p => p.X), points.Min(p => p.Y), points.Max(p => p.X) - points.Min(p => p.X) + 1, points.Max(p => p.Y) - points.Min(p => p.Y) + 1);
+        return q.KeepOff.Where(k => around.Near(k.Ring, k.ByMm + (2 * Hoops.RingRadiusMm(most))));
+    }
+
     /// <summary>One size judged: its cover, what keeps it from being used at all, and what speaks against it.</summary>
     private sealed record Sized(double HoopMm, Cover? Cover, string? Harm)
     {
@@ -158,7 +172,7 @@ public static class Holding
 
         return new Way(School.InHand, null, sizes, [sizes.Length == 0
             ? "There is no hoop at hand: so it is worked in the hand."
-            : $"{(sizes.Length == 1 ? "The one at hand will not do" : "None of the hoops at hand will do")}: {Say.List(sizes.Select(s => LowerFirst(s.Against!).TrimEnd('.')).Distinct().ToArray())}. So it is worked in the hand."]);
+            : $"{(sizes.Length == 1 ? "The one at hand will not do" : "None of the hoops at hand will do")}: {Say.List(sizes.Select(s => Say.Lower(s.Against!).TrimEnd('.')).Distinct().ToArray())}. So it is worked in the hand."]);
     }
 
     private static Sized Judge(HoldingQuestion q, Region ringable, bool round, double mm)
@@ -256,6 +270,4 @@ public static class Holding
     private static string IdOf(School school) => Schools.First(s => s.School == school).Choice.ChoiceId;
 
     private static string TextOf(string id) => Choices.First(c => c.ChoiceId == id).Text;
-
-    private static string LowerFirst(string text) => char.ToLowerInvariant(text[0]) + text[1..];
 }

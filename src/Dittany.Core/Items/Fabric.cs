@@ -66,11 +66,11 @@ public static class Fabric
             "fabric.kind",
             Station.Item,
             "The cloth",
-            new Choice(usual.Id, Upper(usual.Name)),
-            hers is null ? null : new Choice(kind.Id, Upper(kind.Name)),
+            new Choice(usual.Id, Say.Upper(usual.Name)),
+            hers is null ? null : new Choice(kind.Id, Say.Upper(kind.Name)),
             because,
             ["Another cloth, or any one fact of it: stretch, colour, thickness, pile, iron, wash."],
-            Cloths.All.Select(c => new Choice(c.Id, Upper(c.Name))).ToArray());
+            Cloths.All.Select(c => new Choice(c.Id, Say.Upper(c.Name))).ToArray());
         return new SettledFabric(cloth, [decision], Doubts(cloth, kind).ToArray());
     }
 
@@ -99,6 +99,4 @@ public static class Fabric
 
         static Caution Doubt(string text) => new(CautionKind.Item, Severity.Note, text);
     }
-
-    private static string Upper(string text) => char.ToUpperInvariant(text[0]) + text[1..];
 }

@@ -63,10 +63,7 @@ public static class Napkin
                         "centre-fold", "bottom-hem-stitching", "both end marks must be equally far from the hem's stitching")),
             ],
             [
-                new Obstacle("bottom-hem", "bottom hem", ObstacleKind.TopstitchedHem, Rectangle(0, h - HemMm, w, HemMm), [new Pt(HemMm, h - HemMm), new Pt(w - HemMm, h - HemMm)]),
-                new Obstacle("top-hem", "top hem", ObstacleKind.TopstitchedHem, Rectangle(0, 0, w, HemMm), [new Pt(HemMm, HemMm), new Pt(w - HemMm, HemMm)]),
-                new Obstacle("left-hem", "left hem", ObstacleKind.TopstitchedHem, Rectangle(0, HemMm, HemMm, h - (2 * HemMm)), [new Pt(HemMm, HemMm), new Pt(HemMm, h - HemMm)]),
-                new Obstacle("right-hem", "right hem", ObstacleKind.TopstitchedHem, Rectangle(w - HemMm, HemMm, HemMm, h - (2 * HemMm)), [new Pt(w - HemMm, HemMm), new Pt(w - HemMm, h - HemMm)]),
+                .. Hems.Around(w, h, HemMm, HemMm),
             ],
             [
                 new Landmark("centre-fold", "centre fold", new Pt(w / 2, 0), new Pt(w / 2, h)),

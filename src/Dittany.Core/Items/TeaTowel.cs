@@ -66,10 +66,7 @@ public static class TeaTowel
                 new Zone("middle", "middle of the cloth", middle, FoldAllowanceMm, Folded, OpticalPlace.In(middle), lettering, finding),
             ],
             [
-                new Obstacle("bottom-hem", "bottom hem", ObstacleKind.TopstitchedHem, Rectangle(0, h - HemMm, w, HemMm), [new Pt(0, h - HemMm), new Pt(w, h - HemMm)]),
-                new Obstacle("top-hem", "top hem", ObstacleKind.TopstitchedHem, Rectangle(0, 0, w, HemMm), [new Pt(0, HemMm), new Pt(w, HemMm)]),
-                new Obstacle("left-hem", "left hem", ObstacleKind.TopstitchedHem, Rectangle(0, HemMm, SideHemMm, h - (2 * HemMm)), [new Pt(SideHemMm, HemMm), new Pt(SideHemMm, h - HemMm)]),
-                new Obstacle("right-hem", "right hem", ObstacleKind.TopstitchedHem, Rectangle(w - SideHemMm, HemMm, SideHemMm, h - (2 * HemMm)), [new Pt(w - SideHemMm, HemMm), new Pt(w - SideHemMm, h - HemMm)]),
+                .. Hems.Around(w, h, HemMm, SideHemMm),
                 new Obstacle("band", "woven band", ObstacleKind.Print, Rectangle(SideHemMm, h - BandToMm, w - (2 * SideHemMm), BandToMm - BandFromMm)),
             ],
             [

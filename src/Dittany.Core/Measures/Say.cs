@@ -39,6 +39,13 @@ public static class Say
     public static string Count(int count, string one, string? many = null) =>
         count == 1 ? $"1 {one}" : $"{count.ToString(CultureInfo.InvariantCulture)} {many ?? one + "s"}";
 
+    /// <summary>Words at the beginning of a sentence.</summary>
+    public static string Upper(string words) => char.ToUpperInvariant(words[0]) + words[1..];
+
+    /// <summary>Words within a sentence; what is written in capitals stays so.</summary>
+    public static string Lower(string words) =>
+        words.Length > 1 && char.IsUpper(words[0]) && !char.IsUpper(words[1]) ? char.ToLowerInvariant(words[0]) + words[1..] : words;
+
     /// <summary>Joins words as in speech: a, b and c. An empty list is an empty string.</summary>
     public static string List(IReadOnlyList<string> words) => words.Count switch
     {

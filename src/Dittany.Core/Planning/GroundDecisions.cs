@@ -1,4 +1,5 @@
 using Dittany.Core.Items;
+using Dittany.Core.Measures;
 using Dittany.Core.Telling;
 
 namespace Dittany.Core.Planning;
@@ -20,7 +21,7 @@ internal static class GroundDecisions
             hers is null ? null : new Choice(taken.Id, taken.Name),
             [
                 hers is not null && taken.Id != hers ? $"A {form.Name} has no size '{hers}': the usual one is taken."
-                    : stated || hers is not null ? $"You said {taken.Name}." : $"{Upper(taken.Name)} is the usual size of a {form.Name}: measure yours.",
+                    : stated || hers is not null ? $"You said {taken.Name}." : $"{Say.Upper(taken.Name)} is the usual size of a {form.Name}: measure yours.",
             ],
             ["One look at the tape."],
             form.Sizes.Select(s => new Choice(s.Id, s.Name)).ToArray()));
@@ -35,11 +36,11 @@ internal static class GroundDecisions
             "space.zone",
             Station.Space,
             "Which part of it",
-            new Choice(own.Id, Upper(own.Name)),
-            hers is null ? null : new Choice(taken.Id, Upper(taken.Name)),
+            new Choice(own.Id, Say.Upper(own.Name)),
+            hers is null ? null : new Choice(taken.Id, Say.Upper(taken.Name)),
             hers is not null && taken.Id != hers ? [taken.EdgeReason, $"A {form.Name} has no '{hers}'."] : [taken.EdgeReason],
             ["How it will hang, be worn or be folded."],
-            form.Zones.Select(z => new Choice(z.Id, Upper(z.Name))).ToArray()));
+            form.Zones.Select(z => new Choice(z.Id, Say.Upper(z.Name))).ToArray()));
         return taken;
     }
 
@@ -51,6 +52,4 @@ internal static class GroundDecisions
         null,
         ["This hand is all lines: there is no shape to fill."],
         ["Letters with weight, or a motif."]);
-
-    private static string Upper(string text) => char.ToUpperInvariant(text[0]) + text[1..];
 }

@@ -44,7 +44,7 @@ internal static class WordingDecisions
             id, Station.Words, "In how many rows", Choice(rows.Count), hers is null ? null : Choice(rows.Count), [because + least], ["Wider room, or fewer words."],
             ways.Select(w => Choice(w.Count)).ToArray());
 
-        static Choice Choice(int count) => new(count.ToString(CultureInfo.InvariantCulture), Upper(Say.Count(count, "row")));
+        static Choice Choice(int count) => new(count.ToString(CultureInfo.InvariantCulture), Say.Upper(Say.Count(count, "row")));
     }
 
     private static Decision Size(string id, LetteringQuestion q, LetteringAnswer a, string? hers, Workshop workshop)
@@ -57,7 +57,7 @@ internal static class WordingDecisions
         {
             $"The words are {Say.Length(width)} wide, {Say.Number(share, 0)} % of the field's width.",
             a.LargestCapMm > 0 ? $"The largest that fits here is {Say.Length(Math.Round(a.LargestCapMm, 1))}." : "No size fits at this place.",
-            $"{Upper(a.Pair.Stitch.Name)} with {Legibility.Strands(a.Pair.Strands)} draws a line of {Say.Length(a.Pair.LineWidthMm)}: capitals are {Say.Number(a.CapMm / a.Pair.LineWidthMm)} lines high, and {Say.Number(Book.Iso3098TypeB, 0)} is the draughtsman's rule (ISO 3098, type B).",
+            $"{Say.Upper(a.Pair.Stitch.Name)} with {Legibility.Strands(a.Pair.Strands)} draws a line of {Say.Length(a.Pair.LineWidthMm)}: capitals are {Say.Number(a.CapMm / a.Pair.LineWidthMm)} lines high, and {Say.Number(Book.Iso3098TypeB, 0)} is the draughtsman's rule (ISO 3098, type B).",
             $"Usual here are {Say.Length(q.UsualLeastMm)} to {Say.Length(q.UsualMostMm)}, at most {Say.Length(Math.Round(q.Usual.MostWidthMm))} wide. {q.Usual.WidthReason}",
         };
         if (ReferenceEquals(a.Setting, q.Settings.Wide))
@@ -78,17 +78,17 @@ internal static class WordingDecisions
             .Where(s => s != a.Pair.Stitch && s != own.Stitch)
             .Select(s => (Stitch: s, Fault: FaultOf(q, s, a.CapMm)))
             .Where(s => s.Fault is not null)
-            .Select(s => new RuledOut(s.Stitch.Id, Upper(s.Stitch.Name), [s.Fault!]))
+            .Select(s => new RuledOut(s.Stitch.Id, Say.Upper(s.Stitch.Name), [s.Fault!]))
             .ToArray();
         return Deciding.Make(
-            id, Station.Stitches, "Which stitch writes the lines", new Choice(own.Stitch.Id, Upper(own.Stitch.Name)), hers is null ? null : new Choice(a.Pair.Stitch.Id, Upper(a.Pair.Stitch.Name)),
+            id, Station.Stitches, "Which stitch writes the lines", new Choice(own.Stitch.Id, Say.Upper(own.Stitch.Name)), hers is null ? null : new Choice(a.Pair.Stitch.Id, Say.Upper(a.Pair.Stitch.Name)),
             [
                 Recommender.BecauseStitch(a.Pair, a.CapMm, q.Facts, s => FaultOf(q, s, a.CapMm)),
                 $"It is good for {a.Pair.Stitch.GoodFor}; {a.Pair.Stitch.FailsOn}. With {Legibility.Strands(a.Pair.Strands)} it wants capitals of {Say.Length(least)}, and {Say.Length(a.Pair.Stitch.ComfortableCapMm(a.Pair.Strands))} for ease.",
                 $"A bend tighter than {Say.Length(Math.Round(Tolerance.LeastRadiusMm(a.Pair), 1))} is beyond it; its shortest stitch is {Say.Length(Math.Round(spec.ShortestMm, 2))}.",
             ],
             ["Larger or smaller letters, a knitted cloth, your habit of lettering."],
-            Book.Lines.Select(s => new Choice(s.Id, Upper(s.Name))).ToArray(), ruledOut);
+            Book.Lines.Select(s => new Choice(s.Id, Say.Upper(s.Name))).ToArray(), ruledOut);
     }
 
     /// <summary>What would be wrong with another stitch at this height, in the bundle it is written with, or null.</summary>
@@ -135,7 +135,7 @@ internal static class WordingDecisions
         }
 
         return Deciding.Make(
-            id, Station.Stitches, "How long the stitches are", new Choice(school, Upper(Habits.Find("stitch-length")!.Choices.First(c => c.ChoiceId == school).Text)), null, because,
+            id, Station.Stitches, "How long the stitches are", new Choice(school, Say.Upper(Habits.Find("stitch-length")!.Choices.First(c => c.ChoiceId == school).Text)), null, because,
             ["Your habits of stitch length, or a baby's skin behind the work."]);
     }
 
@@ -161,12 +161,12 @@ internal static class WordingDecisions
             id, Station.Thread, "How many strands", Choice(own), hers is null ? null : Choice(a.Pair.Strands),
             [
                 Recommender.BecauseStrands(a.Pair, a.CapMm, q.Facts),
-                $"{Upper(Legibility.Strands(a.Pair.Strands))} lie {Say.Length(Materials.Bundle.WidthMm(a.Pair.Strands))} wide, and the line {Say.Length(a.Pair.LineWidthMm)}.",
+                $"{Say.Upper(Legibility.Strands(a.Pair.Strands))} lie {Say.Length(Materials.Bundle.WidthMm(a.Pair.Strands))} wide, and the line {Say.Length(a.Pair.LineWidthMm)}.",
             ],
             ["Larger or smaller capitals, or another stitch."],
             new[] { 1, 2, 3, 4, 6 }.Select(Choice).ToArray());
 
-        static Choice Choice(int strands) => new(strands.ToString(CultureInfo.InvariantCulture), Upper(Say.Count(strands, "strand")));
+        static Choice Choice(int strands) => new(strands.ToString(CultureInfo.InvariantCulture), Say.Upper(Say.Count(strands, "strand")));
     }
 
     private static Choice SizeChoice(double capMm) => new(capMm.ToString("R", CultureInfo.InvariantCulture), $"Capitals of {Say.Length(capMm)}");
@@ -182,6 +182,4 @@ internal static class WordingDecisions
             .Select(SizeChoice)
             .ToArray();
     }
-
-    private static string Upper(string text) => char.ToUpperInvariant(text[0]) + text[1..];
 }

@@ -141,8 +141,8 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             id,
             Station.Thread,
             "Which colour",
-            new Choice(own.Hex, Upper(own.Name)),
-            hers is null ? null : new Choice(hex, Upper(Palette.NameOf(hex))),
+            new Choice(own.Hex, Say.Upper(own.Name)),
+            hers is null ? null : new Choice(hex, Say.Upper(Palette.NameOf(hex))),
             [
                 lightness >= Legibility.ReadsFromL
                     ? $"It is {Say.Number(lightness)} lighter or darker than the cloth, and from {Say.Number(Legibility.ReadsFromL, 0)} on words read."
@@ -152,7 +152,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
                 $"The whole colour difference is {Say.Number(apart)} (CIEDE2000).",
             ],
             ["Another colour of cloth."],
-            reading.Select(c => new Choice(c.Hex, Upper(c.Name))).ToArray()));
+            reading.Select(c => new Choice(c.Hex, Say.Upper(c.Name))).ToArray()));
         return hex;
     }
 
@@ -291,6 +291,4 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         return new Box(
             Rounding.ToGrid(x), Rounding.ToGrid(y), Rounding.ToGrid(points.Max(p => p.At.X + p.Half) - x), Rounding.ToGrid(points.Max(p => p.At.Y + p.Half) - y));
     }
-
-    private static string Upper(string text) => char.ToUpperInvariant(text[0]) + text[1..];
 }

@@ -1,3 +1,5 @@
+using Dittany.Core.Measures;
+
 namespace Dittany.Core.Telling;
 
 /// <summary>Makes decision records, so that overruling is told the same way everywhere.</summary>
@@ -27,7 +29,7 @@ public static class Deciding
             ? because
             : because.Prepend(string.Equals(hers.ChoiceId, own.ChoiceId, StringComparison.Ordinal)
                 ? "It was your choice, and it would have been ours."
-                : $"It was your choice; otherwise: {LowerFirst(own.Text)}.").ToArray();
+                : $"It was your choice; otherwise: {Say.Lower(own.Text)}.").ToArray();
         return new Decision(
             id,
             station,
@@ -41,7 +43,4 @@ public static class Deciding
             hers is not null,
             hers is null ? null : own.ChoiceId);
     }
-
-    private static string LowerFirst(string text) =>
-        text.Length > 1 && char.IsUpper(text[0]) && !char.IsUpper(text[1]) ? char.ToLowerInvariant(text[0]) + text[1..] : text;
 }

@@ -65,12 +65,10 @@ public static class ThreadRoom
             decisionId,
             Station.Thread,
             "The needle",
-            new Choice(own.Id, Upper(own.Name)),
-            hers is null ? null : new Choice(taken.Id, Upper(taken.Name)),
+            new Choice(own.Id, Say.Upper(own.Name)),
+            hers is null ? null : new Choice(taken.Id, Say.Upper(taken.Name)),
             because,
             ["More or fewer strands, a heavier cloth, or your habit of needles."],
-            Needles.All.Where(n => n.Id.StartsWith("crewel", StringComparison.Ordinal)).Select(n => new Choice(n.Id, Upper(n.Name))).ToArray()));
+            Needles.All.Where(n => n.Id.StartsWith("crewel", StringComparison.Ordinal)).Select(n => new Choice(n.Id, Say.Upper(n.Name))).ToArray()));
     }
-
-    private static string Upper(string text) => char.ToUpperInvariant(text[0]) + text[1..];
 }

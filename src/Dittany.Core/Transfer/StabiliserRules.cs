@@ -76,7 +76,7 @@ public static class StabiliserRules
         cautions.AddRange(Harming.Where(h => hers is not null && chosen.Contains(h.Id) && h.When(facts)).Select(h => new Caution(CautionKind.Item, Severity.Stop, h.Because)));
         if (hers is not null && method.Stabiliser != "none" && !chosen.Contains(method.Stabiliser))
         {
-            cautions.Add(new Caution(CautionKind.Item, Severity.Stop, $"{method.Name} needs {LowerFirst(Named(method.Stabiliser))}: without it there is no line to follow."));
+            cautions.Add(new Caution(CautionKind.Item, Severity.Stop, $"{method.Name} needs {Say.Lower(Named(method.Stabiliser))}: without it there is no line to follow."));
         }
 
         if (hers is null && chosen.Contains("fusible-knit-behind") && !facts.Has("iron"))
@@ -94,8 +94,6 @@ public static class StabiliserRules
     public static string Named(string id) => string.Join(", and ", id.Split('+').Select((part, i) =>
     {
         var text = All.First(s => s.ChoiceId == part).Text;
-        return i == 0 ? text : LowerFirst(text);
+        return i == 0 ? text : Say.Lower(text);
     }));
-
-    private static string LowerFirst(string text) => char.ToLowerInvariant(text[0]) + text[1..];
 }

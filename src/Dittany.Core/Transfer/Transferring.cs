@@ -101,7 +101,7 @@ public static class TransferRoom
         var ownId = preferred.FirstOrDefault(id => reasons[id].Count == 0) ?? preferred[0];
         var own = Inks.Find(ownId)!;
         var ink = q.HersMarker is null ? own : Inks.Find(q.HersMarker)!;
-        cautions.AddRange(reasons[ink.Id].Select(r => new Caution(CautionKind.Item, q.HersMarker is null ? Severity.Caution : Severity.Stop, $"{Upper(ink.Name)}: {r}")));
+        cautions.AddRange(reasons[ink.Id].Select(r => new Caution(CautionKind.Item, q.HersMarker is null ? Severity.Caution : Severity.Stop, $"{Say.Upper(ink.Name)}: {r}")));
         if (method.Id == "stick-on-sheet" && ink.Id == "none")
         {
             cautions.Add(new Caution(CautionKind.Item, Severity.Note, "Print the sheet in pale grey, so that no ink is left in pale thread."));
@@ -129,14 +129,12 @@ public static class TransferRoom
             "transfer.marker",
             Station.Transfer,
             "What draws the line",
-            new Choice(own.Id, Upper(own.Name)),
-            q.HersMarker is null ? null : new Choice(ink.Id, Upper(ink.Name)),
+            new Choice(own.Id, Say.Upper(own.Name)),
+            q.HersMarker is null ? null : new Choice(ink.Id, Say.Upper(ink.Name)),
             because,
             ["Another method, a darker cloth, more evenings, or your habit of markers."],
-            Inks.All.Where(i => reasons[i.Id].Count == 0).Select(i => new Choice(i.Id, Upper(i.Name))).ToArray(),
-            Inks.All.Where(i => reasons[i.Id].Count > 0).Select(i => new RuledOut(i.Id, Upper(i.Name), reasons[i.Id])).ToArray());
+            Inks.All.Where(i => reasons[i.Id].Count == 0).Select(i => new Choice(i.Id, Say.Upper(i.Name))).ToArray(),
+            Inks.All.Where(i => reasons[i.Id].Count > 0).Select(i => new RuledOut(i.Id, Say.Upper(i.Name), reasons[i.Id])).ToArray());
         return (ink, decision);
     }
-
-    private static string Upper(string text) => char.ToUpperInvariant(text[0]) + text[1..];
 }

@@ -10,16 +10,52 @@ public static class Proof
 {
     private static readonly Dictionary<char, string> Marks = new()
     {
-        ['\u0300'] = "grave", ['\u0301'] = "acute", ['\u0302'] = "circumflex", ['\u0303'] = "tilde", ['\u0304'] = "macron", ['\u0306'] = "breve", ['\u0307'] = "a dot above",
-        ['\u0308'] = "two dots", ['\u030A'] = "a ring", ['\u030B'] = "two strokes", ['\u030C'] = "a caron", ['\u0326'] = "a comma below", ['\u0327'] = "a cedilla", ['\u0328'] = "an ogonek",
+        ['\u0300'] = "grave",
+        ['\u0301'] = "acute",
+        ['\u0302'] = "circumflex",
+        ['\u0303'] = "tilde",
+        ['\u0304'] = "macron",
+        ['\u0306'] = "breve",
+        ['\u0307'] = "a dot above",
+        ['\u0308'] = "two dots",
+        ['\u030A'] = "a ring",
+        ['\u030B'] = "two strokes",
+        ['\u030C'] = "a caron",
+        ['\u0326'] = "a comma below",
+        ['\u0327'] = "a cedilla",
+        ['\u0328'] = "an ogonek",
     };
 
     private static readonly Dictionary<string, string> Signs = new(StringComparer.Ordinal)
     {
-        ["&"] = "and sign", ["."] = "full stop", [","] = "comma", ["-"] = "hyphen", ["'"] = "apostrophe", ["’"] = "apostrophe", ["!"] = "exclamation mark", ["?"] = "question mark",
-        [":"] = "colon", [";"] = "semicolon", ["+"] = "plus", ["/"] = "slash", ["ß"] = "sharp s", ["ø"] = "o with a stroke", ["Ø"] = "capital O with a stroke",
-        ["ł"] = "l with a stroke", ["Ł"] = "capital L with a stroke", ["ı"] = "i without its dot", ["æ"] = "a and e joined", ["Æ"] = "capital A and E joined",
-        ["œ"] = "o and e joined", ["Œ"] = "capital O and E joined", ["đ"] = "d with a bar", ["Đ"] = "capital D with a bar", ["ð"] = "eth", ["Ð"] = "capital eth", ["þ"] = "thorn", ["Þ"] = "capital thorn",
+        ["&"] = "and sign",
+        ["."] = "full stop",
+        [","] = "comma",
+        ["-"] = "hyphen",
+        ["'"] = "apostrophe",
+        ["’"] = "apostrophe",
+        ["!"] = "exclamation mark",
+        ["?"] = "question mark",
+        [":"] = "colon",
+        [";"] = "semicolon",
+        ["+"] = "plus",
+        ["/"] = "slash",
+        ["ß"] = "sharp s",
+        ["ø"] = "o with a stroke",
+        ["Ø"] = "capital O with a stroke",
+        ["ł"] = "l with a stroke",
+        ["Ł"] = "capital L with a stroke",
+        ["ı"] = "i without its dot",
+        ["æ"] = "a and e joined",
+        ["Æ"] = "capital A and E joined",
+        ["œ"] = "o and e joined",
+        ["Œ"] = "capital O and E joined",
+        ["đ"] = "d with a bar",
+        ["Đ"] = "capital D with a bar",
+        ["ð"] = "eth",
+        ["Ð"] = "capital eth",
+        ["þ"] = "thorn",
+        ["Þ"] = "capital thorn",
     };
 
     /// <summary>All letters in order; a space and a new row are told, for they are misread too.</summary>

@@ -51,7 +51,7 @@ public sealed record BenchView(Piece Piece, Plan Plan, View View, string Face, I
     public IReadOnlyList<StationView> Thread => Stations.Select(s => new StationView(
         s.Station,
         s.Name,
-        string.Join(", ", s.Tells.Select(Plan.Decision).OfType<Decision>().Select((d, i) => i == 0 ? d.Choice : Lower(d.Choice))),
+        string.Join(", ", s.Tells.Select(Plan.Decision).OfType<Decision>().Select((d, i) => i == 0 ? d.Choice : Say.Lower(d.Choice))),
         HasCaution(s.Station) ? StationState.Caution
             : Plan.Decisions.Any(d => d.Station == s.Station && d.Overruled) ? StationState.Hers : StationState.Settled)).ToArray();
 
@@ -62,7 +62,7 @@ public sealed record BenchView(Piece Piece, Plan Plan, View View, string Face, I
         {
             var due = Piece.Job.DueOn is { } day ? $"for {Say.Day(day)} · " : string.Empty;
             var ready = Plan.Decision("time.ready")!.Choice;
-            return $"{due}{Lower(ready)} · {Say.Minutes(Plan.Time.LowMinutes)} to {Say.Minutes(Plan.Time.HighMinutes)} of work";
+            return $"{due}{Say.Lower(ready)} · {Say.Minutes(Plan.Time.LowMinutes)} to {Say.Minutes(Plan.Time.HighMinutes)} of work";
         }
     }
 
@@ -110,6 +110,4 @@ public sealed record BenchView(Piece Piece, Plan Plan, View View, string Face, I
         Station.Transfer => Plan.Transfer.Cautions.Any(c => c.Severity == Severity.Stop),
         _ => false,
     };
-
-    private static string Lower(string text) => text.Length > 1 && char.IsUpper(text[0]) && !char.IsUpper(text[1]) ? char.ToLowerInvariant(text[0]) + text[1..] : text;
 }
