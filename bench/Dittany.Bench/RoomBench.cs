@@ -98,7 +98,7 @@ public class RoomBench
 
     [Benchmark]
     public Finished Finish() => FinishRoom.Settle(new FinishQuestion(
-        _cloth, _plan.Transfer.Marker, _plan.Transfer.Method.Id, _plan.Transfer.Stabiliser, true, false, true, true, true, true, "away-knot", "by-hand", "close", "face-down-steam", null));
+        _cloth, _plan.Transfer.Marker, _plan.Transfer.Method.Id, _plan.Transfer.Stabiliser, true, false, true, true, true, true, "away-knot", "by-hand", null, "close", "face-down-steam", null));
 
     [Benchmark]
     public int Cautions() => CautionRoom.Of(new CautionFacts(

@@ -66,7 +66,7 @@ public static class FinishRoom
 
         if (q.Wet)
         {
-            before.Add(new("rinsing out", q.FilmOutHabit == "machine" && q.Has("film-on-top") ? MachineMinutes : RinseMinutes));
+            before.Add(new("rinsing out", q.ByMachine ? MachineMinutes : RinseMinutes));
         }
 
         var after = press == "no-press" ? new List<StepMinutes>() : [new("pressing", PressMinutes)];
@@ -75,7 +75,7 @@ public static class FinishRoom
             after.Add(new("covering the back", CoverMinutes));
         }
 
-        return new Finished(RemovalRules.For(q), Steps(q, press), Care(q), q.Wet ? DryHours(q.Cloth) * 60 : 0, before, after, [Removing(q), Pressing(q, usual, press)], cautions);
+        return new Finished(RemovalRules.For(q), Steps(q, press), Care(q), q.Wet ? DryHours(q.Cloth) * 60 : 0, before, after, [Deciding.ByHabit(habit => Removing(q, habit), q.FilmOutHabit, q.HersFilmOut, q.Has("film-on-top") ? FilmOuts : []), Pressing(q, usual, press)], cautions);
     }
 
     private static List<string> Steps(FinishQuestion q, string press)
@@ -110,10 +110,10 @@ public static class FinishRoom
         return finish;
     }
 
-    private static Decision Removing(FinishQuestion q)
+    private static Decision Removing(FinishQuestion q, string habit)
     {
         var film = q.Has("film-on-top");
-        var choice = film ? FilmOuts.First(f => f.ChoiceId == q.FilmOutHabit) : new Choice(q.Wet ? "by-hand" : "dry", q.Wet ? "Washed out by hand" : "Nothing wet");
+        var choice = film ? FilmOuts.First(f => f.ChoiceId == habit) : new Choice(q.Wet ? "by-hand" : "dry", q.Wet ? "Washed out by hand" : "Nothing wet");
         return Deciding.Make(
             "finish.removal", Station.Finish, "How marks and film come out", choice, null,
             [

@@ -2,11 +2,14 @@ using Dittany.Core.Materials;
 
 namespace Dittany.Core.Finishing;
 
-/// <summary>What the room needs to know of the work, by ids and inks only. Habits are choice ids; <paramref name="HersPress"/> is an overrule or null.</summary>
+/// <summary>What the room needs to know of the work, by ids and inks only. Habits are choice ids; hers are overrules or null.</summary>
 public sealed record FinishQuestion(
-    Cloth Cloth, Ink Marker, string MethodId, string Stabiliser, bool Tacked, bool MarksCloth, bool Hooped, bool ThreadMayBleed, bool OnSkin, bool Iron, string StartId, string FilmOutHabit,
+    Cloth Cloth, Ink Marker, string MethodId, string Stabiliser, bool Tacked, bool MarksCloth, bool Hooped, bool ThreadMayBleed, bool OnSkin, bool Iron, string StartId, string FilmOutHabit, string? HersFilmOut,
     string TailHabit, string PressHabit, string? HersPress)
 {
+    /// <summary>Whether film goes out in the machine.</summary>
+    public bool ByMachine => Has("film-on-top") && (HersFilmOut ?? FilmOutHabit) == "machine";
+
     public bool Has(string stabiliser) => Stabiliser.Split('+').Contains(stabiliser);
 
     /// <summary>Whether anything is taken out with water.</summary>
@@ -26,8 +29,8 @@ public static class RemovalRules
         ("film trimmed", q => q.Has("film-on-top"), "Trim the spare film to 5 mm: mind the cloth.", "from memory"),
         ("cold water", q => q.MarksCloth && q.Marker.GoesBy is GoesBy.ColdWater or GoesBy.AirOrWater, "Lay it in plain cold water, up to 20 °C, right under, for 15 minutes, until no line shows; repeat if one does. Never dab, no soap yet.", "common practice"),
         ("look again", q => q.MarksCloth && q.Marker.GoesBy is GoesBy.ColdWater or GoesBy.AirOrWater, "Let it dry and look at it in daylight: a line that comes back gets another cold bath.", "common practice"),
-        ("film by machine", q => q.Has("film-on-top") && q.FilmOutHabit == "machine", "Machine-wash it in a bag at 30 °C, without softener; wash again if it dries stiff.", "common practice"),
-        ("film by hand", q => q.Has("film-on-top") && q.FilmOutHabit != "machine", "Water of 30 °C, 10 minutes, three changes, rubbing gently, until it is no longer slippery.", "from memory"),
+        ("film by machine", q => q.ByMachine, "Machine-wash it in a bag at 30 °C, without softener; wash again if it dries stiff.", "common practice"),
+        ("film by hand", q => q.Has("film-on-top") && !q.ByMachine, "Water of 30 °C, 10 minutes, three changes, rubbing gently, until it is no longer slippery.", "from memory"),
         ("sheet", q => q.Has("stick-on-sheet"), "Water of 35 to 40 °C, soak 20 minutes and rub; do it twice, and again if it dries stiff.", "from memory"),
         ("backing trimmed", q => q.Has("cut-away-behind") || q.Has("fusible-knit-behind"), "Trim the backing to 10 mm round the stitches, corners rounded: mind the cloth.", "from memory"),
         ("chalk", q => q.MarksCloth && q.Marker.GoesBy == GoesBy.Brushing, "Brush the chalk out.", "common practice"),

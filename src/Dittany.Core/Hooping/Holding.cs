@@ -23,7 +23,9 @@ public sealed record HoldingQuestion(
     string TensionHabit,
     string LayersHabit,
     string? HersSchool,
-    double? HersSizeMm);
+    double? HersSizeMm,
+    string? HersTension = null,
+    string? HersLayers = null);
 
 /// <summary>How the cloth is held, and in which placings. <paramref name="LayersThrough"/> is how many layers the needle goes through.</summary>
 public sealed record Held(School School, IReadOnlyList<HoopPlacing> Placings, int LowerBound, int LayersThrough, IReadOnlyList<Decision> Decisions, IReadOnlyList<Caution> Cautions);
@@ -100,15 +102,19 @@ public static class Holding
         var decisions = new List<Decision> { decision, SizeDecision(q, own, taken) };
         if (school != School.InHand)
         {
-            decisions.Add(Tension(q, cautions));
+            decisions.Add(Deciding.ByHabit(habit => Tension(q, habit), q.TensionHabit, q.HersTension, [Tight, Slack]));
+            if (Knit(q.Cloth) && decisions[^1].ChoiceId == Tight.ChoiceId)
+            {
+                cautions.Add(new Caution(CautionKind.Item, Severity.Caution, "Stretched tight in the hoop a knit springs back and puckers round the stitches: drum-tight does harm here."));
+            }
         }
 
         if (q.Cloth.Lined || q.Opening is not null)
         {
-            decisions.Add(LayersOf(q));
+            decisions.Add(Deciding.ByHabit(habit => LayersOf(q, habit), q.LayersHabit, q.HersLayers, q.Cloth.Lined ? Layers : [Layers[0]]));
         }
 
-        var through = q.Cloth.Lined && q.LayersHabit == "through-both" ? 2 : 1;
+        var through = q.Cloth.Lined && (q.HersLayers ?? q.LayersHabit) == "through-both" ? 2 : 1;
         return new Held(school, taken.Size?.Cover?.Placings ?? [], taken.Size?.Cover?.LowerBound ?? 0, through, decisions, cautions);
     }
 
@@ -231,33 +237,34 @@ public static class Holding
             taken.All.Where(s => s.Against is not null).Select(s => new RuledOut(Name(school, s.HoopMm).ChoiceId, Name(school, s.HoopMm).Text, [s.Against!])).ToArray());
     }
 
-    private static Decision Tension(HoldingQuestion q, List<Caution> cautions)
-    {
-        var knit = q.Cloth.Kind.Knit || q.Cloth.Stretchy;
-        var slack = q.TensionHabit == "slack" || (q.TensionHabit == "slack-on-knits" && knit);
-        if (knit && !slack)
-        {
-            cautions.Add(new Caution(CautionKind.Item, Severity.Caution, "Stretched tight in the hoop a knit springs back and puckers round the stitches: your habit of tension does harm here."));
-        }
+    private static Choice Tight => new("drum-tight", "Tight as a drum");
 
+    private static Choice Slack => new("slack", "Flat but not stretched");
+
+    private static bool Knit(Cloth cloth) => cloth.Kind.Knit || cloth.Stretchy;
+
+    private static Decision Tension(HoldingQuestion q, string habit)
+    {
+        var knit = Knit(q.Cloth);
+        var slack = habit == "slack" || (habit == "slack-on-knits" && knit);
         return Deciding.Make(
-            "hoop.tension", Station.Hoop, "How tight", new Choice(slack ? "slack" : "drum-tight", slack ? "Flat but not stretched" : "Tight as a drum"), null,
+            "hoop.tension", Station.Hoop, "How tight", slack ? Slack : Tight, null,
             [
                 knit
                     ? "Do not stretch it: a tacked 100 mm line must still measure 99 to 101 mm in the hoop. Bind the inner ring; a number of screw turns is no measure."
-                    : slack ? "By your habit: it leaves room for the needle to scoop." : "Firm cloth under tension takes even stitches.",
+                    : slack ? "A little slack leaves room for the needle to scoop." : "Firm cloth under tension takes even stitches.",
                 "One layer only; take it off every evening, and leave its ring to be pressed out at the very end.",
             ],
             ["A knit, or your habit of tension."]);
     }
 
-    private static Decision LayersOf(HoldingQuestion q)
+    private static Decision LayersOf(HoldingQuestion q, string habit)
     {
-        var both = q.Cloth.Lined && q.LayersHabit == "through-both";
+        var both = q.Cloth.Lined && habit == "through-both";
         return Deciding.Make(
             "hoop.layers", Station.Hoop, "Which layers", both ? Layers[1] : Layers[0], null,
             [
-                both ? "By your habit the needle goes through the lining too: it holds both, and the back is seen inside."
+                both ? "The needle goes through the lining too: it holds both, and the back is seen inside."
                     : q.Cloth.Lined ? "The lining stays clean and hides the back." : "Keep the layer behind out of the hoop, or the item is sewn shut.",
             ],
             ["A lining, or your habit of layers."]);

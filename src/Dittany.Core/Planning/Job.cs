@@ -60,13 +60,13 @@ public sealed record Workshop(
     /// <summary>Her choice for a habit, or the usual one.</summary>
     public string Habit(string id) => Habits.TryGetValue(id, out var choice) ? choice : Planning.Habits.Find(id)!.Default;
 
-    /// <summary>How this workshop places stitches.</summary>
-    internal StitchSchools StitchSchools => new(
-        Habit("stitch-length") == "uniform" ? LengthSchool.Uniform : LengthSchool.Graded,
+    /// <summary>How this workshop places stitches; a school of lengths and of dots may be taken for one wording instead of its own.</summary>
+    internal StitchSchools StitchSchoolsWith(string? length, string? dots) => new(
+        (length ?? Habit("stitch-length")) == "uniform" ? LengthSchool.Uniform : LengthSchool.Graded,
         Habit("stitch-size") switch { "eighth-inch" => 3.2, "five" => 5, "ten" => 10, _ => null },
         Habit("stem-side") == "outside-of-bend" ? SideSchool.OutsideOfBend : SideSchool.OneSide,
         Habit("whip-side") == "outward" ? SideSchool.OutsideOfBend : SideSchool.OneSide,
-        Habit("dots") switch { "straight" => DotSchool.Straight, "knot" => DotSchool.Knot, _ => DotSchool.ByHeight },
+        (dots ?? Habit("dots")) switch { "straight" => DotSchool.Straight, "knot" => DotSchool.Knot, _ => DotSchool.ByHeight },
         int.Parse(Habit("knot-wraps"), System.Globalization.CultureInfo.InvariantCulture));
 
     /// <summary>What the recommender of stitches goes by here.</summary>

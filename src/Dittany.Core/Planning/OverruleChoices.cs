@@ -27,6 +27,9 @@ public static class OverruleChoices
         ["words.size"] = value => value is "comfortable" or "largest" or "smallest" ? null : Number(value, Lettering.LeastCapMm, Fit.MostCapMm, false, "comfortable, largest, smallest, or a height of 2 to 300"),
         ["words.rows"] = value => Number(value, 1, JobCheck.MostRows, true, "1 to 6"),
         ["stitch.outline"] = OneOf(() => Book.Lines.Select(s => s.Id)),
+        ["stitch.length"] = OneOf(() => Habits.Find("stitch-length")!.Choices.Select(c => c.ChoiceId)),
+        ["stitch.dots"] = OneOf(() => ["knot", "straight"]),
+        ["stitch.action"] = OneOf(() => ["skim", "stab"]),
         ["stitch.fill"] = OneOf(() => Book.NotYetDrawn.Append("none")),
         ["thread.strands"] = value => Number(value, 1, Bundle.Most, true, "1 to 6"),
         ["thread.colour"] = value => Colour.TryParse(value, out _) || Palette.Colours.Any(c => c.Id == value) ? null : ($"'{value}' is not a colour.", "Write it like #4f7358."),
@@ -39,7 +42,10 @@ public static class OverruleChoices
         ["transfer.stabiliser"] = value => StabiliserRules.IsKnown(value) ? null : ($"'{value}' is no stabiliser.", $"Use {JobCheck.Either(StabiliserRules.All.Select(s => s.ChoiceId))}, joined by +."),
         ["hoop.school"] = OneOf(() => Holding.Choices.Select(c => c.ChoiceId)),
         ["hoop.size"] = value => Number(value, 50, 400, false, "a nominal size of 50 to 400 mm"),
+        ["hoop.tension"] = OneOf(() => ["drum-tight", "slack"]),
+        ["hoop.layers"] = OneOf(() => Holding.Layers.Select(c => c.ChoiceId)),
         ["order.parts"] = OneOf(() => ["writing-order", "last-letter-first"]),
+        ["finish.removal"] = OneOf(() => FinishRoom.FilmOuts.Select(c => c.ChoiceId)),
         ["finish.press"] = OneOf(() => FinishRoom.Presses.Select(p => p.ChoiceId)),
     };
 

@@ -67,7 +67,7 @@ public static class Planner
         decisions.AddRange(held.Decisions);
         cautions.AddRange(held.Cautions);
         var thickness = cloth.ThicknessMm + (held.LayersThrough > 1 ? Working.LiningMm : 0);
-        var (skims, action) = Working.Action(held, workshop);
+        var (skims, action) = Working.Action(held, workshop, overrules.For("stitch.action"));
         decisions.Add(action);
         var cutting = CuttingRoom.Settle(new CuttingQuestion(
             workshop.Habit("cut-length"), workshop.Habit("start"), workshop.Habit("finish"), workshop.Habit("strand-use"), workshop.Habit("strip"),
@@ -102,7 +102,7 @@ public static class Planner
         // Finish and time.
         var finished = FinishRoom.Settle(new FinishQuestion(
             cloth, transfer.Marker, transfer.Method.Id, transfer.Stabiliser, transfer.Tacked, marksCloth, held.School == School.Hoop, colours.Any(Palette.MayBleed), worn.OnSkin,
-            workshop.Equipment.Contains("iron", StringComparer.Ordinal), cutting.Start.ChoiceId, workshop.Habit("film-out"), workshop.Habit("tail"), workshop.Habit("press"), overrules.For("finish.press")));
+            workshop.Equipment.Contains("iron", StringComparer.Ordinal), cutting.Start.ChoiceId, workshop.Habit("film-out"), overrules.For("finish.removal"), workshop.Habit("tail"), workshop.Habit("press"), overrules.For("finish.press")));
         decisions.AddRange(finished.Decisions);
         cautions.AddRange(finished.Cautions);
         var lineMm = elements.SelectMany(e => e.Parts).Sum(p => Polyline.Length(p.LineMm));

@@ -8,7 +8,7 @@ using Dittany.Core.Words;
 namespace Dittany.Core.Planning;
 
 /// <summary>What the maker settled of the lettering herself, as written: null where the plan decides. A size may be a height or a wish.</summary>
-internal sealed record StatedLettering(string? Size, string? Strands, string? Stitch, string? Rows)
+internal sealed record StatedLettering(string? Size, string? Strands, string? Stitch, string? Rows, string? Length, string? Dots)
 {
     public double? CapMm => double.TryParse(Size, NumberStyles.Float, CultureInfo.InvariantCulture, out var number) ? number : null;
 
@@ -19,16 +19,18 @@ internal sealed record StatedLettering(string? Size, string? Strands, string? St
 internal static class WordingDecisions
 {
     public static void Tell(
-        Func<string, string> id, LetteringQuestion q, LetteringAnswer a, IReadOnlyList<string> rows, IReadOnlyList<IReadOnlyList<string>> ways, StatedLettering stated, StitchSpec spec,
-        Workshop workshop, List<Decision> decisions)
+        Func<string, string> id, LetteringQuestion q, LetteringAnswer a, IReadOnlyList<string> rows, IReadOnlyList<IReadOnlyList<string>> ways, StatedLettering stated,
+        Func<StitchSchools, StitchSpec> specFor, Workshop workshop, List<Decision> decisions)
     {
         decisions.Add(Rowed(id("words.rows"), q, a, rows, ways, stated.Rows));
         decisions.Add(Size(id("words.size"), q, a, stated.Size, workshop));
-        decisions.Add(Stitch(id("stitch.outline"), q, a, stated.Stitch, spec));
-        decisions.Add(Length(id("stitch.length"), a, spec, workshop));
+        decisions.Add(Stitch(id("stitch.outline"), q, a, stated.Stitch, specFor(workshop.StitchSchoolsWith(stated.Length, stated.Dots))));
+        decisions.Add(Deciding.ByHabit(
+            school => Length(id("stitch.length"), a, specFor(workshop.StitchSchoolsWith(school, stated.Dots)), school), workshop.Habit("stitch-length"), stated.Length, Habits.Find("stitch-length")!.Choices));
         if (a.Setting.Letters.Any(l => l.Glyph.HasDot))
         {
-            decisions.Add(Dots(id("stitch.dots"), a, spec, workshop));
+            decisions.Add(Deciding.ByHabit(
+                school => Dots(id("stitch.dots"), a, specFor(workshop.StitchSchoolsWith(stated.Length, school)), workshop), workshop.Habit("dots"), stated.Dots, [DotKnots, DotStraights]));
         }
 
         decisions.Add(Strands(id("thread.strands"), q, a, stated.Strands));
@@ -100,9 +102,8 @@ internal static class WordingDecisions
             : $"The tightest bend here, {Say.Length(Math.Round(Lettering.TightestMm(q, capMm), 1))}, is under the {Say.Length(Math.Round(Tolerance.LeastRadiusMm(pair), 1))} that {stitch.Name} can follow.";
     }
 
-    private static Decision Length(string id, LetteringAnswer a, StitchSpec spec, Workshop workshop)
+    private static Decision Length(string id, LetteringAnswer a, StitchSpec spec, string school)
     {
-        var school = workshop.Habit("stitch-length");
         var because = new List<string>
         {
             spec.Span == 2
@@ -116,7 +117,7 @@ internal static class WordingDecisions
         }
         else if (spec.OneLength)
         {
-            because.Add("By your habit one length is kept all along a stretch.");
+            because.Add("One length is kept all along a stretch.");
         }
 
         if (spec.Strict)
@@ -139,6 +140,10 @@ internal static class WordingDecisions
             ["Your habits of stitch length, or a baby's skin behind the work."]);
     }
 
+    private static Choice DotKnots => new("knot", "As French knots, where there is room");
+
+    private static Choice DotStraights => new("straight", "As tiny straight stitches");
+
     private static Decision Dots(string id, LetteringAnswer a, StitchSpec spec, Workshop workshop)
     {
         var knots = spec.Schools.Dots == DotSchool.Knot || (spec.Schools.Dots == DotSchool.ByHeight && a.CapMm >= Knots.FromCapMm);
@@ -147,7 +152,7 @@ internal static class WordingDecisions
             ? "Go down beside the hole you came up by, never in it, or the knot slips through."
             : "Go down in the very hole you came up by, holding the knot until it sits.";
         return Deciding.Make(
-            id, Station.Stitches, "How dots are made", new Choice(knots ? "knot" : "straight", knots ? "As French knots, where there is room" : "As tiny straight stitches"), null,
+            id, Station.Stitches, "How dots are made", knots ? DotKnots : DotStraights, null,
             knots
                 ? [$"From {Say.Length(Knots.FromCapMm)} capitals a knot of {Say.Count(wraps, "wrap")} has room: it lies {Say.Length(Knots.AcrossMm(a.Pair.Strands, wraps))} wide and takes {Say.Length(Knots.ThreadMm(a.Pair.Strands, wraps))} of thread.", hole]
                 : [$"Under {Say.Length(Knots.FromCapMm)} capitals a knot would crowd the stem; a tiny straight reads as a dot."],

@@ -21,7 +21,6 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
     private static readonly string[] Gravest = ["overflows", "does-not-show", "too-heavy", "closes-up", "touches", "turning", "dropped"];
 
     private readonly Rooms _field = new(ground.Field);
-    private readonly StitchSchools _schools = workshop.StitchSchools;
     private readonly StitchFacts _facts = workshop.StitchFacts(ground.Cloth);
 
     public (PlannedElement Element, IReadOnlyList<Decision> Decisions) Plan(WordingAsked asked, int index, int of)
@@ -36,13 +35,16 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             asked.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture) ?? overrules.For(Id("words.size")),
             asked.Strands?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(Id("thread.strands")),
             asked.Stitch ?? overrules.For(Id("stitch.outline")),
-            asked.Rows?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(Id("words.rows")));
+            asked.Rows?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(Id("words.rows")),
+            overrules.For(Id("stitch.length")),
+            asked.Text.Length > 0 ? overrules.For(Id("stitch.dots")) : null);
+        var schools = workshop.StitchSchoolsWith(stated.Length, stated.Dots);
         var ways = Ways(asked, alphabet, place, stated, index, of);
         var (question, answer, rows) = Choose(ways);
-        WordingDecisions.Tell(Id, question, answer, rows, ways.Select(w => w.Rows).ToArray(), stated, SpecFor(answer.Pair), workshop, decisions);
+        WordingDecisions.Tell(Id, question, answer, rows, ways.Select(w => w.Rows).ToArray(), stated, schools => SpecFor(answer.Pair, schools), workshop, decisions);
 
         var colour = Colours(asked, Id("thread.colour"), decisions);
-        var (parts, concerns) = Stitched(question, answer, colour, place);
+        var (parts, concerns) = Stitched(question, answer, schools, colour, place);
         var overflow = Math.Max(answer.OverflowMm, Outside(parts));
         concerns.AddRange(FitConcerns(question, overflow, ways, rows));
         concerns.AddRange(answer.Faults.Select(f => new Concern(f.What, f.Letter, Math.Round(f.ByMm, 3), f.Text, Lettering.Remedies(question, answer, f))));
@@ -156,11 +158,11 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         return hex;
     }
 
-    private StitchSpec SpecFor(Pair pair) => StitchSpec.For(pair, _schools, ground.Worn.MostBehindMm);
+    private StitchSpec SpecFor(Pair pair, StitchSchools schools) => StitchSpec.For(pair, schools, ground.Worn.MostBehindMm);
 
-    private (List<Part> Parts, List<Concern> Concerns) Stitched(LetteringQuestion q, LetteringAnswer a, string colour, Place place)
+    private (List<Part> Parts, List<Concern> Concerns) Stitched(LetteringQuestion q, LetteringAnswer a, StitchSchools schools, string colour, Place place)
     {
-        var spec = SpecFor(a.Pair);
+        var spec = SpecFor(a.Pair, schools);
         var parts = new List<Part>();
         var concerns = new List<Concern>();
         for (var i = 0; i < a.Setting.Letters.Count; i++)
@@ -182,7 +184,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
                 concerns.Add(new Concern(
                     "dropped", letter.Letter, Math.Round(Tolerance.DroppedBelowMm - longest, 3),
                     $"In the {letter.Letter} {Say.Count(stitched.DroppedMm.Count, "stroke")} of {Say.Length(longest)} or less cannot be stitched and is left out: a stitch is at least {Say.Length(Tolerance.DroppedBelowMm)}.",
-                    Cures(q, a, letter, s => s.DroppedMm.Count == 0)));
+                    Cures(q, a, schools, letter, s => s.DroppedMm.Count == 0)));
             }
 
             var bent = stitched.Lines.Where(l => l.Turned).ToArray();
@@ -194,7 +196,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
                     beyond > 0
                         ? $"A bend of the {letter.Letter} is tighter than a stitch of {Say.Length(spec.ShortestMm)} can follow: the line is cut short by {Say.Length(Math.Round(beyond + spec.SagittaMm, 2))}."
                         : $"A bend of the {letter.Letter} is so tight that its stitches turn sharply and look angular.",
-                    Cures(q, a, letter, s => s.Lines.All(l => !l.Turned))));
+                    Cures(q, a, schools, letter, s => s.Lines.All(l => !l.Turned))));
             }
         }
 
@@ -202,7 +204,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
     }
 
     /// <summary>Remedies tried out: the letter is stitched again as a job that states them would be.</summary>
-    private List<Remedy> Cures(LetteringQuestion q, LetteringAnswer a, SetLetter letter, Func<StitchedLetter, bool> good)
+    private List<Remedy> Cures(LetteringQuestion q, LetteringAnswer a, StitchSchools schools, SetLetter letter, Func<StitchedLetter, bool> good)
     {
         var remedies = new List<Remedy>();
         for (var cap = Math.Floor(a.CapMm) + 1; cap <= Math.Min(Fit.MostCapMm, (a.CapMm * 4) + 10); cap++)
@@ -236,7 +238,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         {
             var settled = changed.CapMm is null ? Lettering.Settle(changed) : null;
             var cap = settled?.CapMm ?? changed.CapMm!.Value;
-            var spec = SpecFor(settled?.Pair ?? Lettering.At(changed, cap).Pair);
+            var spec = SpecFor(settled?.Pair ?? Lettering.At(changed, cap).Pair, schools);
             return good(LetterStitching.Stitch(letter.Strokes.Select(s => s.Map(p => changed.AnchorMm + (p * cap))).ToArray(), spec, cap));
         }
     }

@@ -35,25 +35,36 @@ internal static class Working
         var hersSize = (hersSchool ?? workshop.Habit("hold")) != "in-hand" && overrules.For("hoop.size") is { } size ? double.Parse(size, CultureInfo.InvariantCulture) : (double?)null;
         return Holding.Settle(new HoldingQuestion(
             units, ground.Drawn.Outline, keepOff, ground.Cloth, ground.Drawn.Opening, ground.Drawn.HoopLimit, workshop.HoopsMm, Holding.SchoolOf(workshop.Habit("hold")),
-            workshop.Habit("tension"), workshop.Habit("layers"), hersSchool, hersSize));
+            workshop.Habit("tension"), workshop.Habit("layers"), hersSchool, hersSize,
+            (hersSchool ?? workshop.Habit("hold")) != "in-hand" ? overrules.For("hoop.tension") : null,
+            ground.Cloth.Lined || ground.Drawn.Opening is not null ? overrules.For("hoop.layers") : null));
     }
 
     /// <summary>Skimming wants cloth that gives: in the hand, or slack in the hoop.</summary>
-    public static (bool Skims, Decision Decision) Action(Held held, Workshop workshop)
+    public static (bool Skims, Decision Decision) Action(Held held, Workshop workshop, string? hers)
     {
-        var wanted = workshop.Habit("needle-action") == "skim";
         var gives = held.School == School.InHand || held.Decisions.Any(d => d.Id == "hoop.tension" && d.ChoiceId == "slack");
-        var skims = wanted && gives;
-        return (skims, Deciding.Make(
-            "stitch.action", Station.Stitches, "How the needle goes", skims ? new Choice("skim", "In and out in one move") : new Choice("stab", "Straight down and straight up"), null,
-            [
-                skims ? "The cloth gives, so the needle can scoop: faster, a little less exact; in tight places go back to stabbing."
-                    : wanted ? "The cloth is drum-tight and cannot be scooped, so the needle goes straight down and straight up."
-                    : "At a right angle through taut cloth each stitch lands where it is meant to.",
-                Travel(skims, workshop.Habit("hand") == "left"),
-            ],
-            ["Your habit of the needle, which hand stitches, and how tight the cloth is held."]));
+        var decision = Deciding.ByHabit(Told, workshop.Habit("needle-action"), hers, gives ? [Stab, Skim] : [Stab]);
+        return (decision.ChoiceId == Skim.ChoiceId, decision);
+
+        Decision Told(string habit)
+        {
+            var skims = habit == Skim.ChoiceId && gives;
+            return Deciding.Make(
+                "stitch.action", Station.Stitches, "How the needle goes", skims ? Skim : Stab, null,
+                [
+                    skims ? "The cloth gives, so the needle can scoop: faster, a little less exact; in tight places go back to stabbing."
+                        : habit == Skim.ChoiceId ? "The cloth is drum-tight and cannot be scooped, so the needle goes straight down and straight up."
+                        : "At a right angle through taut cloth each stitch lands where it is meant to.",
+                    Travel(skims, workshop.Habit("hand") == "left"),
+                ],
+                ["Your habit of the needle, which hand stitches, and how tight the cloth is held."]);
+        }
     }
+
+    private static Choice Stab => new("stab", "Straight down and straight up");
+
+    private static Choice Skim => new("skim", "In and out in one move");
 
     /// <summary>Which way a level line is easiest (common practice): stabbing away from the free hand, skimming towards it; mirrored for a left hand.</summary>
     private static string Travel(bool skims, bool left) => skims != left

@@ -43,4 +43,24 @@ public static class Deciding
             hers is not null,
             hers is null ? null : own.ChoiceId);
     }
+
+    /// <summary>
+    /// A decision that follows a habit, and may be taken otherwise for one piece: <paramref name="make"/> tells it for a habit's choice; <paramref name="hers"/> is her overrule
+    /// or null. What the habit would have made of it is kept beside it.
+    /// </summary>
+    public static Decision ByHabit(Func<string, Decision> make, string habit, string? hers, IReadOnlyList<Choice> choices)
+    {
+        var own = make(habit);
+        var taken = hers is null ? own : make(hers);
+        var others = choices.Append(new Choice(own.ChoiceId, own.Choice)).Where(c => c.ChoiceId != taken.ChoiceId).DistinctBy(c => c.ChoiceId, StringComparer.Ordinal).ToArray();
+        return hers is null
+            ? own with { Alternatives = others }
+            : taken with
+            {
+                Alternatives = others,
+                Overruled = true,
+                WouldHaveBeen = own.ChoiceId,
+                Because = [own.ChoiceId == taken.ChoiceId ? "It was your choice, and it would have been ours." : $"It was your choice; otherwise: {Say.Lower(own.Choice)}.", .. taken.Because],
+            };
+    }
 }

@@ -25,7 +25,7 @@ public class DecisionTests
     [InlineData("space.place", "optical-centre")]
     [InlineData("words.alphabet", "upright-hand")]
     [InlineData("words.size", "17")]
-    [InlineData("stitch.outline", "backstitch")]
+    [InlineData("stitch.outline", "stem")]
     [InlineData("thread.strands", "2")]
     [InlineData("thread.colour", "#2f3f6b")]
     [InlineData("thread.cut-length", "600")]
@@ -41,6 +41,13 @@ public class DecisionTests
     [InlineData("finish.press", "no-press")]
     [InlineData("item.size", "45x65")]
     [InlineData("space.zone", "middle")]
+    [InlineData("item.wearer", "child")]
+    [InlineData("words.rows", "1")]
+    [InlineData("stitch.length", "uniform")]
+    [InlineData("stitch.dots", "straight")]
+    [InlineData("stitch.action", "stab")]
+    [InlineData("hoop.tension", "slack")]
+    [InlineData("finish.removal", "machine")]
     public void An_overrule_stands_and_says_what_would_have_been(string id, string choice)
     {
         var free = Jobs.Plan().Decision(id)!;

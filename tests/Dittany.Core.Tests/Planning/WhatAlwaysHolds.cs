@@ -80,7 +80,7 @@ public class WhatAlwaysHolds
                 continue;
             }
 
-            Assert.InRange(row.FloatMm, StitchOf(plan, plan.Route[i - 1]).DownMm.To(stitch.FromMm) - 0.001, StitchOf(plan, plan.Route[i - 1]).DownMm.To(stitch.FromMm) + 0.001);
+            Assert.InRange(row.FloatMm, StitchOf(plan, plan.Route[i - 1]).ToMm.To(stitch.FromMm) - 0.001, StitchOf(plan, plan.Route[i - 1]).ToMm.To(stitch.FromMm) + 0.001);
             if (row.FloatKind == FloatKind.Straight)
             {
                 Assert.True(row.FloatMm <= limit + 0.001, $"a float of {row.FloatMm}, {limit} allowed");
