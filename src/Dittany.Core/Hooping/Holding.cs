@@ -40,6 +40,9 @@ public static class Holding
         (School.InHand, new Choice("in-hand", "In the hand")),
     ];
 
+    /// <summary>Up to so many placings nobody minds the moving (from memory).</summary>
+    private const int MostEasily = 3;
+
     public static IReadOnlyList<Choice> Choices { get; } = Schools.Select(s => s.Choice).ToArray();
 
     public static IReadOnlyList<Choice> Tensions { get; } =
@@ -118,8 +121,6 @@ public static class Holding
         return new Held(school, taken.Size?.Cover?.Placings ?? [], taken.Size?.Cover?.LowerBound ?? 0, through, decisions, cautions);
     }
 
-    private const int MostTedious = 3;
-
     /// <summary>What a ring round the work could touch at all: seams far from it need no overlay.</summary>
     private static IEnumerable<RingFree> Near(HoldingQuestion q)
     {
@@ -138,7 +139,7 @@ public static class Holding
     private sealed record Sized(double HoopMm, Cover? Cover, string? Harm)
     {
         /// <summary>So many moves that the hoop is in the way: fewer than three letters a placing (from memory).</summary>
-        private bool Tedious => Cover is { } c && c.Placings.Count > MostTedious && c.Placings.Sum(p => p.Units.Count) < 3 * c.Placings.Count;
+        private bool Tedious => Cover is { } c && c.Placings.Count > MostEasily && c.Placings.Sum(p => p.Units.Count) < 3 * c.Placings.Count;
 
         public string? Against => Harm ?? (Cover is null ? "The largest letter does not go into it whole." : Cover.OffCloth ? "Its ring would sit on a hem or off the cloth." : Tedious ? $"It would have to be moved {Cover.Placings.Count - 1} times." : null);
 

@@ -85,8 +85,8 @@ internal static class WordingDecisions
         return Deciding.Make(
             id, Station.Stitches, "Which stitch writes the lines", new Choice(own.Stitch.Id, Say.Upper(own.Stitch.Name)), hers is null ? null : new Choice(a.Pair.Stitch.Id, Say.Upper(a.Pair.Stitch.Name)),
             [
-                Recommender.BecauseStitch(a.Pair, a.CapMm, q.Facts, s => FaultOf(q, s, a.CapMm)),
-                $"It is good for {a.Pair.Stitch.GoodFor}; {a.Pair.Stitch.FailsOn}. With {Legibility.Strands(a.Pair.Strands)} it wants capitals of {Say.Length(least)}, and {Say.Length(a.Pair.Stitch.ComfortableCapMm(a.Pair.Strands))} for ease.",
+                .. Recommender.BecauseStitch(a.Pair, a.CapMm, q.Facts, s => FaultOf(q, s, a.CapMm)) is { } why ? new[] { why } : [],
+                $"It is good for {a.Pair.Stitch.GoodFor}. Against it: {a.Pair.Stitch.FailsOn}. With {Legibility.Strands(a.Pair.Strands)} it wants capitals of {Say.Length(least)}, and {Say.Length(a.Pair.Stitch.ComfortableCapMm(a.Pair.Strands))} for ease.",
                 $"A bend tighter than {Say.Length(Math.Round(Tolerance.LeastRadiusMm(a.Pair), 1))} is beyond it; its shortest stitch is {Say.Length(Math.Round(spec.ShortestMm, 2))}.",
             ],
             ["Larger or smaller letters, a knitted cloth, your habit of lettering."],

@@ -110,25 +110,25 @@ public static class Recommender
 
     /// <summary>
     /// Why this stitch, in words. <paramref name="against"/> tells what speaks against another stitch at this height, or null: so that it can be said why one that would
-    /// come first was not taken.
+    /// come first was not taken; null where the tables have nothing to say.
     /// </summary>
-    public static string BecauseStitch(Pair pair, double capMm, StitchFacts facts, Func<StitchKind, string?> against)
+    public static string? BecauseStitch(Pair pair, double capMm, StitchFacts facts, Func<StitchKind, string?> against)
     {
         if (pair.Stitch.Id == facts.LetterSchool)
         {
-            return $"By your habit you write in {pair.Stitch.Name}: {pair.Stitch.GoodFor}.";
+            return $"By your habit you write in {pair.Stitch.Name}.";
         }
 
         var row = TableFor(facts).FirstOrDefault(p => capMm >= p.FromMm && capMm <= p.ToMm && p.Stitches.Contains(pair.Stitch.Id, StringComparer.Ordinal));
         if (row is null)
         {
-            return $"It is good for {pair.Stitch.GoodFor}.";
+            return null;
         }
 
         var first = Book.Find(row.Stitches[0])!;
         return first == pair.Stitch ? row.Because
             : against(first) is { } reason ? $"{row.Because} But here: {reason} So it is {pair.Stitch.Name}."
-            : $"It is good for {pair.Stitch.GoodFor}.";
+            : null;
     }
 
     /// <summary>Why this many strands, in words.</summary>

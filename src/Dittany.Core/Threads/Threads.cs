@@ -48,7 +48,7 @@ public static class ThreadRoom
         };
         if (own != usual)
         {
-            because.Add($"By your habit one size {(school == "finer" ? "finer, for precision: if the thread frays at the eye, go back" : "larger, so that the thread slides through")} than {usual.Name}.");
+            because.Add($"By your habit one size {(school == "finer" ? $"finer than {usual.Name}, for precision: if the thread frays at the eye, go back" : $"larger than {usual.Name}, so that the thread slides through")}.");
         }
 
         if (cloth.Kind.Knit)

@@ -97,7 +97,7 @@ public static class TransferRoom
     {
         var facts = q.Facts;
         var reasons = Inks.All.ToDictionary(i => i.Id, i => MarkerRules.Against(i, method, facts), StringComparer.Ordinal);
-        var preferred = facts.MarkerHabit == "permanent" ? method.Markers.OrderByDescending(id => id == "pigment-pen").ToArray() : method.Markers;
+        var preferred = facts.MarkerHabit == "permanent" && MarkerRules.OnCloth(method) ? method.Markers.OrderByDescending(id => id == "pigment-pen").ToArray() : method.Markers;
         var ownId = preferred.FirstOrDefault(id => reasons[id].Count == 0) ?? preferred[0];
         var own = Inks.Find(ownId)!;
         var ink = q.HersMarker is null ? own : Inks.Find(q.HersMarker)!;
@@ -109,10 +109,10 @@ public static class TransferRoom
 
         var because = new List<string>
         {
-            ink.GoesBy switch
+            method.Stabiliser == "film-on-top" ? "On film it draws a clear line that goes with the film: try first that it does not run in the water." : ink.GoesBy switch
             {
                 GoesBy.ColdWater => "It goes in plain cold water, and stays until then.",
-                GoesBy.Heat => method.Stabiliser == "film-on-top" ? "On film it draws a clear line that goes with the film." : "It goes with the iron, and stays until then; frost can bring it back.",
+                GoesBy.Heat => "It goes with the iron, and stays until then; frost can bring it back.",
                 GoesBy.AirOrWater => $"It fades by itself; count on {Say.Number(ink.LastsHours, 0)} hours and wash it out even when it has gone.",
                 GoesBy.Brushing => "It brushes out; it lasts one sitting.",
                 GoesBy.Never => ink.NeedsTransferHeat ? "Drawn on paper, it leaves its line on the cloth under the iron, for good." : "It stays for good: draw thin, and cover it fully. Never an alcohol marker: damp makes it spread past the thread.",
@@ -122,7 +122,7 @@ public static class TransferRoom
         };
         if (facts.MarkerHabit == "permanent")
         {
-            because.Add(ink.Id == "pigment-pen" ? "It is your habit to draw for good." : "Your habit of a permanent pen does not serve here.");
+            because.Add(ink.Id == "pigment-pen" ? "It is your habit to draw for good." : MarkerRules.OnCloth(method) ? "Your habit of a permanent pen does not serve here." : "Your habit of a permanent pen is for lines on the cloth itself.");
         }
 
         var decision = Deciding.Make(
