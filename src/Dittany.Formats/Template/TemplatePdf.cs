@@ -111,7 +111,7 @@ public static class TemplatePdf
         canvas.DrawText(Short(sheet.Title, heading, width), x, y + 8, SKTextAlign.Left, heading, fill);
         canvas.DrawText(sheet.MirrorWords, x, y + 13.5f, SKTextAlign.Left, reading, fill);
         var page = sheet.Tiles.Count == 1 ? "One sheet." : $"Sheet {Say.Number(1 + (tile.Row * (1 + sheet.Tiles.Max(t => t.Column))) + tile.Column, 0)} of {sheet.Tiles.Count}, row {tile.Row + 1}, column {tile.Column + 1}: lay the crosses of neighbours on each other.";
-        canvas.DrawText($"{page} Dashed: centre fold and base line.", x, y + 18, SKTextAlign.Left, reading, fill);
+        canvas.DrawText($"{page} Dashed: {sheet.CentreWords} and base line.", x, y + 18, SKTextAlign.Left, reading, fill);
 
         // The check line: solid, 100 mm from outer edge to outer edge; its end ticks stand inside, or their thickness would be measured along.
         var line = y + 24;

@@ -18,6 +18,7 @@ public sealed record TemplateSheet(
     double HeightMm,
     IReadOnlyList<TemplateLine> Lines,
     double CentreXMm,
+    string CentreWords,
     IReadOnlyList<double> BaselinesMm,
     IReadOnlyList<Tile> Tiles,
     IReadOnlyList<string> FindIt)
@@ -42,7 +43,8 @@ public sealed record TemplateSheet(
 
         // The line to lay on the crease; where the place is found from edges, the middle of the words.
         var fold = plan.Space.CentreLine.From.X;
-        var centre = fold > left && fold < left + width ? fold : plan.Elements[0].CentreMm.X;
+        var onCrease = fold > left && fold < left + width;
+        var centre = onCrease ? fold : plan.Elements[0].CentreMm.X;
         var lines = plan.Elements.SelectMany(e => e.Parts).Select(p => new TemplateLine(Drawn(p.LineMm).Select(OnSheet).ToArray(), p.Closed)).ToArray();
         var words = mirrored
             ? "MIRRORED on purpose: it reads right once it is on the cloth."
@@ -56,6 +58,7 @@ public sealed record TemplateSheet(
             height,
             lines,
             OnSheet(new Pt(centre, 0)).X,
+            onCrease ? plan.Space.CentreLine.Name : "the middle of the words",
             plan.Elements.Select(e => e.BaselineMm.Y - top).ToArray(),
             Sheet.Tiles(width, height, paper),
             plan.Space.FindIt);

@@ -25,7 +25,7 @@ public static class TemplateSvg
             w.WriteAttributeString("height", $"{N(height)}mm");
             w.WriteAttributeString("viewBox", $"0 0 {N(width)} {N(height)}");
             w.WriteElementString("title", "http://www.w3.org/2000/svg", sheet.Title);
-            Line(w, "centre-fold", shift + sheet.CentreXMm, 0, shift + sheet.CentreXMm, sheet.HeightMm, dashed: true);
+            Line(w, "centre-line", shift + sheet.CentreXMm, 0, shift + sheet.CentreXMm, sheet.HeightMm, dashed: true);
             foreach (var baseline in sheet.BaselinesMm)
             {
                 Line(w, "base-line", 0, baseline, width, baseline, dashed: true);

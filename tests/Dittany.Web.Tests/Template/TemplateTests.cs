@@ -14,6 +14,25 @@ public class TemplateTests
 {
     private static readonly DateOnly Monday = new(2027, 3, 1);
 
+    /// <summary>What the dashed line is laid on: a crease of the item, or the middle of the words where the place is found from the edges. The dot of the i is on the paper too.</summary>
+    [Theory]
+    [InlineData("baby-bodysuit", "the fold from neck to crotch")]
+    [InlineData("napkin", "the middle of the words")]
+    [InlineData("tote", "centre fold")]
+    [InlineData("tea-towel", "centre fold")]
+    public void Every_item_has_its_centre_line_and_its_dots(string form, string line)
+    {
+        var job = new Job(form, [new WordingAsked("name", "iris", CapHeightMm: 14)], Monday);
+        var plan = Planner.Make(job, Workshop.Default);
+        var sheet = TemplateSheet.Of(plan, Papers.A4);
+        Assert.Equal(line, sheet.CentreWords);
+        Assert.Equal(sheet.WidthMm / 2, sheet.CentreXMm, 0);
+        Assert.Equal(2, plan.Elements[0].Parts.Count(p => p.Role == "dot"));
+        Assert.All(sheet.Lines, l => Assert.True(l.PointsMm.Count >= 2));
+        using var pdf = PdfDocument.Open(TemplatePdf.Write(sheet));
+        Assert.Contains($"Dashed: {line}", pdf.GetPage(1).Text, StringComparison.Ordinal);
+    }
+
     /// <summary>The check line is read back from the file: a PDF point is 1/72 in (ISO 32000), an inch 25.4 mm.</summary>
     [Theory]
     [InlineData("a4", null)]
