@@ -42,8 +42,11 @@ internal static class WordingDecisions
             ? $"In one row the capitals come out at {Say.Length(a.CapMm)}."
             : $"Broken where sense allows, {string.Join(" / ", rows)}: the capitals come out at {Say.Length(a.CapMm)}.";
         var least = hers is null && ways.Count > 1 ? $" Here they are usually {Say.Length(q.UsualLeastMm)} or more." : string.Empty;
+        string[] told = hers is not null && hers != Choice(rows.Count).ChoiceId
+            ? [because, $"You asked for {hers} rows: the words cannot be broken into so many, for a row ends only between words."]
+            : [because + least];
         return Deciding.Make(
-            id, Station.Words, "In how many rows", Choice(rows.Count), hers is null ? null : Choice(rows.Count), [because + least], ["Wider room, or fewer words."],
+            id, Station.Words, "In how many rows", Choice(rows.Count), hers is null ? null : Choice(rows.Count), told, ["Wider room, or fewer words."],
             ways.Select(w => Choice(w.Count)).ToArray());
 
         static Choice Choice(int count) => new(count.ToString(CultureInfo.InvariantCulture), Say.Upper(Say.Count(count, "row")));

@@ -93,6 +93,15 @@ public class SpacingTests
         Assert.Equal(2, Jobs.Plan(Jobs.On("tote", "Bread & Salt", overrules: ("words.rows", "2"))).Elements[0].Rows.Count);
     }
 
+    /// <summary>More rows than there are words cannot be made, and that is told; nothing is hyphenated.</summary>
+    [Fact]
+    public void Rows_that_cannot_be_made_are_told()
+    {
+        var decision = Jobs.Plan(Jobs.On("tote", "Salt", overrules: ("words.rows", "3"))).Decision("words.rows")!;
+        Assert.Equal("1", decision.ChoiceId);
+        Assert.Contains(decision.Because, b => b.Contains("cannot be broken", StringComparison.Ordinal));
+    }
+
     /// <summary>Too heavy a stitch is cured by a narrower one, and the cure is true.</summary>
     [Fact]
     public void A_stitch_too_heavy_is_cured_by_another()
