@@ -44,10 +44,10 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         WordingDecisions.Tell(Id, question, answer, rows, ways.Select(w => w.Rows).ToArray(), stated, schools => SpecFor(answer.Pair, schools), workshop, decisions);
 
         var colour = Colours(asked, Id("thread.colour"), decisions);
-        var (parts, concerns) = Stitched(question, answer, schools, colour, place);
+        var (parts, concerns) = Stitched(question, answer, schools, colour, place, AsJob);
         var overflow = Math.Max(answer.OverflowMm, Outside(parts));
-        concerns.AddRange(FitConcerns(question, overflow, ways, rows));
-        concerns.AddRange(answer.Faults.Select(f => new Concern(f.What, f.Letter, Math.Round(f.ByMm, 3), f.Text, Lettering.Remedies(question, answer, f))));
+        concerns.AddRange(FitConcerns(question, overflow, ways, rows, AsJob));
+        concerns.AddRange(answer.Faults.Select(f => new Concern(f.What, f.Letter, Math.Round(f.ByMm, 3), f.Text, Lettering.Remedies(question, answer, f, AsJob))));
         if (Legibility.Showing(Colour.Parse(colour), ground.Cloth) is { } hidden)
         {
             concerns.Add(hidden);
@@ -72,6 +72,9 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             concerns.OrderBy(c => Array.IndexOf(Gravest, c.What)).ToArray(),
             parts);
         return (element, decisions);
+
+        // The wording as a job that states a change would have it: rows are chosen anew.
+        LetteringAnswer AsJob(Func<LetteringQuestion, LetteringQuestion> change) => Choose(ways.Select(w => (w.Rows, change(w.Question))).ToArray()).Answer;
     }
 
     /// <summary>One question for each way of breaking the words into rows.</summary>
@@ -160,7 +163,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
 
     private StitchSpec SpecFor(Pair pair, StitchSchools schools) => StitchSpec.For(pair, schools, ground.Worn.MostBehindMm);
 
-    private (List<Part> Parts, List<Concern> Concerns) Stitched(LetteringQuestion q, LetteringAnswer a, StitchSchools schools, string colour, Place place)
+    private (List<Part> Parts, List<Concern> Concerns) Stitched(LetteringQuestion q, LetteringAnswer a, StitchSchools schools, string colour, Place place, Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob)
     {
         var spec = SpecFor(a.Pair, schools);
         var parts = new List<Part>();
@@ -184,7 +187,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
                 concerns.Add(new Concern(
                     "dropped", letter.Letter, Math.Round(Tolerance.DroppedBelowMm - longest, 3),
                     $"In the {letter.Letter} {Say.Count(stitched.DroppedMm.Count, "stroke")} of {Say.Length(longest)} or less cannot be stitched and is left out: a stitch is at least {Say.Length(Tolerance.DroppedBelowMm)}.",
-                    Cures(q, a, schools, letter, s => s.DroppedMm.Count == 0)));
+                    Cures(q, a, schools, letter, asJob, s => s.DroppedMm.Count == 0)));
             }
 
             var bent = stitched.Lines.Where(l => l.Turned).ToArray();
@@ -196,7 +199,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
                     beyond > 0
                         ? $"A bend of the {letter.Letter} is tighter than a stitch of {Say.Length(spec.ShortestMm)} can follow: the line is cut short by {Say.Length(Math.Round(beyond + spec.SagittaMm, 2))}."
                         : $"A bend of the {letter.Letter} is so tight that its stitches turn sharply and look angular.",
-                    Cures(q, a, schools, letter, s => s.Lines.All(l => !l.Turned))));
+                    Cures(q, a, schools, letter, asJob, s => s.Lines.All(l => !l.Turned))));
             }
         }
 
@@ -204,12 +207,13 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
     }
 
     /// <summary>Remedies tried out: the letter is stitched again as a job that states them would be.</summary>
-    private List<Remedy> Cures(LetteringQuestion q, LetteringAnswer a, StitchSchools schools, SetLetter letter, Func<StitchedLetter, bool> good)
+    private List<Remedy> Cures(LetteringQuestion q, LetteringAnswer a, StitchSchools schools, SetLetter letter, Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob, Func<StitchedLetter, bool> good)
     {
         var remedies = new List<Remedy>();
         for (var cap = Math.Floor(a.CapMm) + 1; cap <= Math.Min(Fit.MostCapMm, (a.CapMm * 4) + 10); cap++)
         {
-            if (Cured(q with { CapMm = cap }))
+            var stated = cap;
+            if (Cured(x => x with { CapMm = stated }))
             {
                 remedies.Add(new Remedy(CapHeightMm: cap));
                 break;
@@ -218,14 +222,15 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
 
         for (var strands = a.Pair.Strands - 1; strands >= 1; strands--)
         {
-            if (Cured(q with { Strands = strands }))
+            var fewer = strands;
+            if (Cured(x => x with { Strands = fewer }))
             {
                 remedies.Add(new Remedy(Strands: strands));
                 break;
             }
         }
 
-        var other = Book.Lines.Where(s => s != a.Pair.Stitch).OrderBy(s => s.Shortest(a.Pair.Strands)).ThenBy(s => s.WidthFactor).FirstOrDefault(s => Cured(q with { Stitch = s }));
+        var other = Book.Lines.Where(s => s != a.Pair.Stitch).OrderBy(s => s.Shortest(a.Pair.Strands)).ThenBy(s => s.WidthFactor).FirstOrDefault(s => Cured(x => x with { Stitch = s }));
         if (other is not null)
         {
             remedies.Add(new Remedy(Stitch: other.Id));
@@ -233,14 +238,17 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
 
         return remedies;
 
-        // The same letter is stitched the same way wherever it stands: one is enough.
-        bool Cured(LetteringQuestion changed)
+        // On these rows first, then as the whole job would have it.
+        bool Cured(Func<LetteringQuestion, LetteringQuestion> change)
         {
-            var settled = changed.CapMm is null ? Lettering.Settle(changed) : null;
-            var cap = settled?.CapMm ?? changed.CapMm!.Value;
-            var spec = SpecFor(settled?.Pair ?? Lettering.At(changed, cap).Pair, schools);
-            return good(LetterStitching.Stitch(letter.Strokes.Select(s => s.Map(p => changed.AnchorMm + (p * cap))).ToArray(), spec, cap));
+            var changed = change(q);
+            var here = changed.CapMm is { } stated ? (Lettering.At(changed, stated).Pair, stated) : Lettering.Settle(changed) is var settled ? (settled.Pair, settled.CapMm) : default;
+            return Stitches(here) && asJob(change) is var whole && Stitches((whole.Pair, whole.CapMm));
         }
+
+        // The same letter is stitched the same way wherever it stands: one is enough.
+        bool Stitches((Pair Pair, double CapMm) by) =>
+            good(LetterStitching.Stitch(letter.Strokes.Select(s => s.Map(p => q.AnchorMm + (p * by.CapMm))).ToArray(), SpecFor(by.Pair, schools), by.CapMm));
     }
 
     /// <summary>How far the worst stitch reaches out of the field, its width included; under two thousandths it is the grid, not the place.</summary>
@@ -256,7 +264,8 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         return worst < 0.002 ? 0 : worst;
     }
 
-    private IEnumerable<Concern> FitConcerns(LetteringQuestion q, double overflow, IReadOnlyList<(IReadOnlyList<string> Rows, LetteringQuestion Question)> ways, IReadOnlyList<string> rows)
+    private IEnumerable<Concern> FitConcerns(LetteringQuestion q, double overflow, IReadOnlyList<(IReadOnlyList<string> Rows, LetteringQuestion Question)> ways, IReadOnlyList<string> rows,
+        Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob)
     {
         if (overflow <= 0)
         {
@@ -265,7 +274,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
 
         var remedies = new List<Remedy>();
         var fits = Lettering.Settle(q with { CapMm = null, Wish = SizeWish.Largest });
-        if (fits is { OverflowMm: 0, LargestCapMm: >= Lettering.LeastCapMm } && Lettering.Settle(q with { CapMm = fits.CapMm }).OverflowMm == 0)
+        if (fits is { OverflowMm: 0, LargestCapMm: >= Lettering.LeastCapMm } && asJob(x => x with { CapMm = fits.CapMm }).OverflowMm == 0)
         {
             remedies.Add(new Remedy(CapHeightMm: fits.CapMm));
         }

@@ -168,16 +168,17 @@ public static class Lettering
     }
 
     /// <summary>
-    /// Remedies that are true: each is tried as a job that states it would be, and kept only when the fault is then gone. The least height first, then the fewest strands
-    /// taken off, then another stitch, at this height.
+    /// Remedies that are true: each is tried on these rows, then as a job that states it would be, and kept only when the fault is then gone. <paramref name="asJob"/> settles
+    /// the whole wording with a change, rows chosen anew. The least height first, then the fewest strands taken off, then another stitch, at this height.
     /// </summary>
-    public static IReadOnlyList<Remedy> Remedies(LetteringQuestion q, LetteringAnswer answer, Fault fault)
+    public static IReadOnlyList<Remedy> Remedies(LetteringQuestion q, LetteringAnswer answer, Fault fault, Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob)
     {
         var remedies = new List<Remedy>();
         var cap = Math.Max(LeastCapMm, Math.Ceiling(fault.CuredAtMm * 10 - 1e-6) / 10);
         for (var tries = 0; tries < 40 && cap <= Fit.MostCapMm; tries++, cap = Math.Floor(cap) + 1)
         {
-            if (Gone(q with { CapMm = cap }, fault))
+            var stated = cap;
+            if (Gone(x => x with { CapMm = stated }))
             {
                 remedies.Add(new Remedy(CapHeightMm: cap));
                 break;
@@ -186,7 +187,8 @@ public static class Lettering
 
         for (var strands = answer.Pair.Strands - 1; strands >= 1; strands--)
         {
-            if (Gone(q with { Strands = strands }, fault))
+            var fewer = strands;
+            if (Gone(x => x with { Strands = fewer }))
             {
                 remedies.Add(new Remedy(Strands: strands));
                 break;
@@ -194,16 +196,21 @@ public static class Lettering
         }
 
         var narrower = Book.Lines.Where(s => s.WidthFactor < answer.Pair.Stitch.WidthFactor).OrderByDescending(s => s.WidthFactor).ThenBy(s => s.Id, StringComparer.Ordinal);
-        if (narrower.FirstOrDefault(s => Gone(q with { Stitch = s }, fault)) is { } stitch)
+        if (narrower.FirstOrDefault(s => Gone(x => x with { Stitch = s })) is { } stitch)
         {
             remedies.Add(new Remedy(Stitch: stitch.Id));
         }
 
         return remedies;
+
+        bool Gone(Func<LetteringQuestion, LetteringQuestion> change) => Lacks(Changed(change(q))) && Lacks(asJob(change).Faults);
+
+        bool Lacks(IReadOnlyList<Fault> faults) =>
+            faults.All(f => !string.Equals(f.What, fault.What, StringComparison.Ordinal) || !string.Equals(f.Letter, fault.Letter, StringComparison.Ordinal));
     }
 
-    private static bool Gone(LetteringQuestion q, Fault fault) =>
-        (q.CapMm is { } cap ? At(q, cap).Faults : Settle(q).Faults).All(f => !string.Equals(f.What, fault.What, StringComparison.Ordinal) || !string.Equals(f.Letter, fault.Letter, StringComparison.Ordinal));
+    /// <summary>Faults that are left in these rows; at a stated height no fitting is needed to know them.</summary>
+    private static IReadOnlyList<Fault> Changed(LetteringQuestion q) => q.CapMm is { } cap ? At(q, cap).Faults : Settle(q).Faults;
 
     private static IReadOnlyList<Fault> FaultsOf(LetteringQuestion q, Pair pair, double capMm) =>
         Legibility.Faults(q.Settings.At(capMm, pair.LineWidthMm), q.Alphabet, pair, q.Cloth, capMm);
