@@ -60,7 +60,7 @@ public sealed record Workshop(
     /// <summary>Her choice for a habit, or the usual one.</summary>
     public string Habit(string id) => Habits.TryGetValue(id, out var choice) ? choice : Planning.Habits.Find(id)!.Default;
 
-    /// <summary>How this workshop places stitches; a school of lengths and of dots may be taken for one wording instead of its own.</summary>
+    /// <summary>How this workshop places stitches; a school of lengths and of dots may be taken for one wording instead of its own. Lengths of the schools: an eighth of an inch, 5 mm and 1 cm (common practice).</summary>
     internal StitchSchools StitchSchoolsWith(string? length, string? dots) => new(
         (length ?? Habit("stitch-length")) == "uniform" ? LengthSchool.Uniform : LengthSchool.Graded,
         Habit("stitch-size") switch { "eighth-inch" => 3.2, "five" => 5, "ten" => 10, _ => null },

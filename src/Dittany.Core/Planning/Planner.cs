@@ -102,7 +102,7 @@ public static class Planner
         // Finish and time.
         var finished = FinishRoom.Settle(new FinishQuestion(
             cloth, transfer.Marker, transfer.Method.Id, transfer.Stabiliser, transfer.Tacked, marksCloth, held.School == School.Hoop, colours.Any(Palette.MayBleed), worn.OnSkin,
-            workshop.Equipment.Contains("iron", StringComparer.Ordinal), cutting.Start.ChoiceId, workshop.Habit("film-out"), overrules.For("finish.removal"), workshop.Habit("tail"), workshop.Habit("press"), overrules.For("finish.press")));
+            workshop.Equipment.Contains("iron", StringComparer.Ordinal), cutting.Start.ChoiceId, workshop.Habit("film-out"), transfer.Stabiliser.Split('+').Contains("film-on-top") ? overrules.For("finish.removal") : null, workshop.Habit("tail"), workshop.Habit("press"), overrules.For("finish.press")));
         decisions.AddRange(finished.Decisions);
         cautions.AddRange(finished.Cautions);
         var lineMm = elements.SelectMany(e => e.Parts).Sum(p => Polyline.Length(p.LineMm));

@@ -37,7 +37,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             asked.Stitch ?? overrules.For(Id("stitch.outline")),
             asked.Rows?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(Id("words.rows")),
             overrules.For(Id("stitch.length")),
-            asked.Text.Length > 0 ? overrules.For(Id("stitch.dots")) : null);
+            Rows.Letters(asked.Text.ReplaceLineEndings(" ")).Any(l => alphabet.Find(l)?.HasDot == true) ? overrules.For(Id("stitch.dots")) : null);
         var schools = workshop.StitchSchoolsWith(stated.Length, stated.Dots);
         var ways = Ways(asked, alphabet, place, stated, index, of);
         var (question, answer, rows) = Choose(ways);

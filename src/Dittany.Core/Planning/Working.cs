@@ -37,7 +37,7 @@ internal static class Working
             units, ground.Drawn.Outline, keepOff, ground.Cloth, ground.Drawn.Opening, ground.Drawn.HoopLimit, workshop.HoopsMm, Holding.SchoolOf(workshop.Habit("hold")),
             workshop.Habit("tension"), workshop.Habit("layers"), hersSchool, hersSize,
             (hersSchool ?? workshop.Habit("hold")) != "in-hand" ? overrules.For("hoop.tension") : null,
-            ground.Cloth.Lined || ground.Drawn.Opening is not null ? overrules.For("hoop.layers") : null));
+            ground.Cloth.Lined ? overrules.For("hoop.layers") : null));
     }
 
     /// <summary>Skimming wants cloth that gives: in the hand, or slack in the hoop.</summary>

@@ -60,9 +60,6 @@ public sealed record StitchKind(
     /// <summary>Comfortable capital height, mixed case; twelve line widths where the table has no row.</summary>
     public double ComfortableCapMm(int strands) => ComfortableCapsMm.TryGetValue(strands, out var cap) ? cap : UpToHalf(12 * LineWidthMm(strands));
 
-    /// <summary>The bundle that suits a height.</summary>
-    public int StrandsFor(double capHeightMm) => StrandsUpTo.First(row => capHeightMm <= row.UpToMm).Strands;
-
     private static double UpToHalf(double value) => Math.Ceiling(value * 2) / 2;
 }
 

@@ -88,6 +88,9 @@ public class DecisionTests
     {
         Assert.Equal(["stitch.fill"], Jobs.Plan(overrules: ("stitch.fill", "satin")).SetAside);
         Assert.Equal(["hoop.size"], Jobs.Plan(overrules: [("hoop.size", "127"), ("hoop.school", "in-hand")]).SetAside);
+        Assert.Equal(["stitch.dots"], Jobs.Plan("HAT", null, ("stitch.dots", "knot")).SetAside);
+        Assert.Equal(["hoop.layers"], Jobs.Plan(overrules: ("hoop.layers", "through-both")).SetAside);
+        Assert.Equal(["finish.removal"], Jobs.Plan(overrules: [("transfer.method", "hot-iron"), ("finish.removal", "machine")]).SetAside);
         Assert.Equal(["words.size:other"], Jobs.Plan(overrules: ("words.size:other", "12")).SetAside);
     }
 
