@@ -94,7 +94,11 @@ public class RoomBench
     public Transferred Transfer() => TransferRoom.Settle(_transfer);
 
     [Benchmark]
-    public Timed Time() => Timing.Settle([new("stitching", 90)], [new("pressing", 5)], 600, new Evenings(5, 60), new DateOnly(2027, 3, 1), new DateOnly(2027, 4, 1));
+    public Timed Time()
+    {
+        var phases = new Phases([], [new("stitching", 90)], [], 600, [new("pressing", 5)]);
+        return Timing.Settle(phases, phases.After(null, 4, 0, new DateOnly(2027, 3, 1)), new Evenings(5, 60), new DateOnly(2027, 3, 1), new DateOnly(2027, 4, 1));
+    }
 
     [Benchmark]
     public Finished Finish() => FinishRoom.Settle(new FinishQuestion(

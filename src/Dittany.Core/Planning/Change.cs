@@ -23,7 +23,7 @@ public static class Changes
 
     /// <summary>Members that can be changed, overrules apart.</summary>
     public static IReadOnlyList<string> Members { get; } =
-        ["title", "dueOn", "text", "capHeightMm", "strands", "stitch", "rows", "colour", "centreMm", "size", "wearer", "zone", "fabric.kind", "fabric.colour"];
+        ["title", "dueOn", "text", "capHeightMm", "strands", "stitch", "rows", "colour", "centreMm", "size", "wearer", "zone", "fabric.kind", "fabric.colour", "done"];
 
     /// <summary>The value of a member as a change would write it; null where the job leaves it to the plan.</summary>
     public static string? Read(Job job, string member)
@@ -45,6 +45,7 @@ public static class Changes
             "zone" => job.Zone,
             "fabric.kind" => job.Fabric?.Kind,
             "fabric.colour" => job.Fabric?.Colour,
+            "done" => job.Done is { } done ? WriteDone(done) : null,
             _ when member.StartsWith(OverrulePrefix, StringComparison.Ordinal) =>
                 job.Overrules is { } o && o.TryGetValue(member[OverrulePrefix.Length..], out var v) ? v : null,
             _ => null,
@@ -134,6 +135,19 @@ public static class Changes
                 return job with { Fabric = (job.Fabric ?? new StatedFabric()) with { Kind = value } };
             case "fabric.colour":
                 return job with { Fabric = (job.Fabric ?? new StatedFabric()) with { Colour = value } };
+            case "done":
+                if (value is null)
+                {
+                    return job with { Done = null };
+                }
+
+                if (ReadDone(value) is { } done)
+                {
+                    return job with { Done = done };
+                }
+
+                fault = new JobFault("#/done", $"'{value}' does not say how far it is.", "Write marked, runs=3, rinsed=2027-03-01 or finished.");
+                return null;
             default:
                 if (!member.StartsWith(OverrulePrefix, StringComparison.Ordinal))
                 {
@@ -144,6 +158,21 @@ public static class Changes
                 return value is null ? Without(job, id) : job with { Overrules = new Dictionary<string, string>(job.Overrules ?? Nothing, StringComparer.Ordinal) { [id] = value } };
         }
     }
+
+    /// <summary>How far a piece is, in one word: <c>marked</c>, <c>runs=3</c>, <c>rinsed=2027-03-01</c>, <c>finished</c>.</summary>
+    public static string WriteDone(Time.Done done) =>
+        done.Finished ? "finished"
+        : done.RinsedOn is { } day ? $"rinsed={day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}"
+        : done.Runs > 0 ? $"runs={done.Runs.ToString(CultureInfo.InvariantCulture)}" : "marked";
+
+    private static Time.Done? ReadDone(string value) => value.Split('=') switch
+    {
+        ["marked"] => new Time.Done(Marked: true),
+        ["finished"] => new Time.Done(Marked: true, Runs: JobCheck.MostRuns, Finished: true),
+        ["runs", var n] when int.TryParse(n, NumberStyles.None, CultureInfo.InvariantCulture, out var runs) => new Time.Done(Marked: true, Runs: runs),
+        ["rinsed", var d] when DateOnly.TryParseExact(d, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day) => new Time.Done(Marked: true, Runs: JobCheck.MostRuns, RinsedOn: day),
+        _ => null,
+    };
 
     private static readonly Dictionary<string, string> Nothing = new(StringComparer.Ordinal);
 

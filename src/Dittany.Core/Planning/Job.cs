@@ -20,7 +20,7 @@ public sealed record WordingAsked(
     int? Rows = null,
     Pt? CentreMm = null);
 
-/// <summary>What the maker asks for: words, item, day. Everything else is decided. <paramref name="Today"/> is filled in at the edge; the core has no clock.</summary>
+/// <summary>What the maker asks for: words, item, day, and how far it is done. Everything else is decided. <paramref name="Today"/> is filled in at the edge; the core has no clock.</summary>
 public sealed record Job(
     string Form,
     IReadOnlyList<WordingAsked> Elements,
@@ -31,7 +31,8 @@ public sealed record Job(
     StatedFabric? Fabric = null,
     string? Wearer = null,
     string? Zone = null,
-    IReadOnlyDictionary<string, string>? Overrules = null);
+    IReadOnlyDictionary<string, string>? Overrules = null,
+    Time.Done? Done = null);
 
 /// <summary>What the maker has and how she works. The shipped default is <see cref="Default"/>.</summary>
 public sealed record Workshop(
@@ -42,7 +43,8 @@ public sealed record Workshop(
     double HourlyRate,
     string Paper,
     IReadOnlyList<double> HoopsMm,
-    IReadOnlyDictionary<string, string> Habits)
+    IReadOnlyDictionary<string, string> Habits,
+    Measures.Units Units = Measures.Units.Centimetres)
 {
     public static Workshop Default { get; } = new(
         ["window", "ink-jet", "iron"],

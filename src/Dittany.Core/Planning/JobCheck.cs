@@ -25,6 +25,9 @@ public static class JobCheck
     public const int MostTitle = 200;
     public const int MostStitches = 200_000;
 
+    /// <summary>More lengths of thread than any piece takes.</summary>
+    public const int MostRuns = 100_000;
+
     /// <summary>A letter averages this many capital heights of line (from memory).</summary>
     private const double LineOfALetter = 2.8;
 
@@ -71,6 +74,11 @@ public static class JobCheck
         if (stitches > MostStitches)
         {
             faults.Add(new("#/elements", $"This would be about {Number(Math.Round(stitches / 1000) * 1000)} stitches, and {MostStitches} is the most.", "Ask for fewer letters, or smaller ones."));
+        }
+
+        if (job.Done is { } done)
+        {
+            CheckRange("#/done/runs", done.Runs, 0, MostRuns, "lengths", faults);
         }
 
         CheckOverrules(job, faults);

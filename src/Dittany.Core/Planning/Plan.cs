@@ -26,12 +26,13 @@ public sealed record PlannedSpace(
     IReadOnlyList<IReadOnlyList<Pt>> BehindMm,
     Items.Landmark CentreLine,
     Items.Landmark LevelLine,
-    IReadOnlyList<string> FindIt);
+    IReadOnlyList<string> FindIt,
+    IReadOnlyList<Space.Snap> Snaps);
 
 /// <summary>A box in mm: its top left corner and size.</summary>
 public sealed record Box(double X, double Y, double Width, double Height);
 
-/// <summary>One line of an element with its stitches; a dot made as a knot is a line of one point.</summary>
+/// <summary>One line of an element with its stitches; a dot made as a knot is a line of one point. <paramref name="WishedMm"/> is the stitch length wished for on straights.</summary>
 public sealed record Part(
     string Role,
     string Letter,
@@ -42,7 +43,8 @@ public sealed record Part(
     double LineWidthMm,
     IReadOnlyList<Pt> LineMm,
     bool Closed,
-    IReadOnlyList<Stitch> Stitches);
+    IReadOnlyList<Stitch> Stitches,
+    double WishedMm = 0);
 
 /// <summary>A wording as planned.</summary>
 public sealed record PlannedElement(
@@ -85,7 +87,7 @@ public sealed record Plan(
     IReadOnlyList<Caution> Cautions)
 {
     /// <summary>Version of the rules; it changes when the same job may come out otherwise.</summary>
-    public const string Rules = "2";
+    public const string Rules = "3";
 
     /// <summary>A decision by its id, or null.</summary>
     public Decision? Decision(string id) => Decisions.FirstOrDefault(d => d.Id == id);

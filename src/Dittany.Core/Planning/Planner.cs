@@ -46,7 +46,7 @@ public static class Planner
         decisions.Add(worn.Decision);
         var fabric = Fabric.Settle(form, size, job.Fabric ?? new StatedFabric(), overrules.For("fabric.kind"));
         decisions.AddRange(fabric.Decisions);
-        cautions.AddRange(fabric.Cautions);
+        cautions.AddRange(At(Station.Item, fabric.Cautions));
         var cloth = fabric.Cloth;
         var zone = GroundDecisions.Zone(form, drawn, job.Zone ?? overrules.For("space.zone"), decisions);
         var ground = new WordingGround(form, drawn, zone, Field.Of(drawn, zone), cloth, worn);
@@ -65,7 +65,7 @@ public static class Planner
         var letters = Working.LettersOf(elements);
         var held = Working.Hold(letters, ground, workshop, overrules);
         decisions.AddRange(held.Decisions);
-        cautions.AddRange(held.Cautions);
+        cautions.AddRange(At(Station.Hoop, held.Cautions));
         var thickness = cloth.ThicknessMm + (held.LayersThrough > 1 ? Working.LiningMm : 0);
         var (skims, action) = Working.Action(held, workshop, overrules.For("stitch.action"));
         decisions.Add(action);
@@ -74,7 +74,7 @@ public static class Planner
             elements.SelectMany(e => e.Parts).Select(p => p.Strands).ToHashSet(), worn,
             overrules.For("thread.cut-length") is { } cut ? double.Parse(cut, CultureInfo.InvariantCulture) : null, overrules.For("thread.start"), overrules.For("thread.finish")));
         decisions.AddRange(cutting.Decisions);
-        cautions.AddRange(cutting.Cautions);
+        cautions.AddRange(At(Station.Thread, cutting.Cautions));
 
         // Marks must outlast the stitching, so its hours are reckoned first; which letter comes first hangs on the mark.
         var pace = new Pace(cloth, workshop.Skill, skims);
@@ -89,7 +89,7 @@ public static class Planner
             box.Width + (2 * TransferRoom.CutMarginMm), box.Height + (2 * TransferRoom.CutMarginMm), workshop.Paper,
             overrules.For("transfer.method"), overrules.For("transfer.marker"), overrules.For("transfer.stabiliser")));
         decisions.AddRange(transfer.Decisions);
-        cautions.AddRange(transfer.Cautions);
+        cautions.AddRange(At(Station.Transfer, transfer.Cautions));
         var marksCloth = MarkerRules.OnCloth(transfer.Method);
 
         // Route and threads, and with the real thread ends the effort.
@@ -104,13 +104,16 @@ public static class Planner
             cloth, transfer.Marker, transfer.Method.Id, transfer.Stabiliser, transfer.Tacked, marksCloth, held.School == School.Hoop, colours.Any(Palette.MayBleed), worn.OnSkin,
             workshop.Equipment.Contains("iron", StringComparer.Ordinal), cutting.Start.ChoiceId, workshop.Habit("film-out"), transfer.Stabiliser.Split('+').Contains("film-on-top") ? overrules.For("finish.removal") : null, workshop.Habit("tail"), workshop.Habit("press"), overrules.For("finish.press")));
         decisions.AddRange(finished.Decisions);
-        cautions.AddRange(finished.Cautions);
+        cautions.AddRange(At(Station.Finish, finished.Cautions));
         var lineMm = elements.SelectMany(e => e.Parts).Sum(p => Polyline.Length(p.LineMm));
+        var runs = threads.Sum(t => t.Runs);
+        var phases = new Phases(
+            TransferMinutes.Of(transfer, box.Width, box.Height, lineMm, cloth.Dark), effort.Steps, finished.Before, finished.DryMinutes + transfer.Steps.Sum(s => s.WaitMinutes), finished.After);
+        var worked = routed.Rows.Count == 0 ? 0 : (double)routed.Rows.Count(r => r.Run <= (job.Done?.Runs ?? 0)) / routed.Rows.Count;
         var timed = Timing.Settle(
-            [.. TransferMinutes.Of(transfer, box.Width, box.Height, lineMm, cloth.Dark), .. effort.Steps, .. finished.Before], finished.After,
-            finished.DryMinutes + transfer.Steps.Sum(s => s.WaitMinutes), new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening), job.Today, job.DueOn);
+            phases, phases.After(job.Done, runs, worked, job.Today), new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening), job.Today, job.DueOn);
         decisions.AddRange(timed.Decisions);
-        cautions.AddRange(timed.Cautions);
+        cautions.AddRange(At(Station.Time, timed.Cautions));
         if (workshop.HourlyRate > 0)
         {
             decisions.Add(Price(workshop.HourlyRate, timed.HandsOnMinutes));
@@ -127,7 +130,8 @@ public static class Planner
             new PlannedSpace(
                 form.Face, zone.Id, zone.Name, zone.Ring, ground.Field.Rings, drawn.Obstacles, drawn.Landmarks, drawn.Behind,
                 drawn.Landmark(zone.Finding.CentreId), drawn.Landmark(zone.Finding.LevelId),
-                FindIt.Tell(drawn, zone, elements.Select(e => (e.Text.ReplaceLineEndings(" "), e.BaselineMm, e.BoxMm.Width)).ToArray(), cloth.Kind.Knit)),
+                FindIt.Tell(drawn, zone, elements.Select(e => (e.Text.ReplaceLineEndings(" "), e.BaselineMm, e.BoxMm.Width)).ToArray(), cloth.Kind.Knit),
+                Snaps.For(drawn, zone, ground.Field, StandingOf(elements[0]))),
             elements,
             transfer,
             finished.Removal,
@@ -143,6 +147,8 @@ public static class Planner
             cautions.DistinctBy(c => c.Text, StringComparer.Ordinal).OrderByDescending(c => c.Severity).ToArray());
     }
 
+    private static IEnumerable<Caution> At(Station station, IEnumerable<Caution> cautions) => cautions.Select(c => c with { At = station });
+
     private static Decision Price(double rate, double minutes)
     {
         var price = Math.Round(rate * minutes / 60, 2, MidpointRounding.AwayFromZero);
@@ -154,6 +160,12 @@ public static class Planner
             null,
             [$"{Say.Minutes(minutes)} at {Say.Number(rate, 2)} an hour; material is not in it."],
             ["Your hourly rate, or your own pace once you have logged some pieces."]);
+    }
+
+    private static Standing StandingOf(PlannedElement e)
+    {
+        var top = e.BaselineMm.Y - (((e.Rows.Count - 1) * Setting.RowPitch) + 1) * e.CapHeightMm;
+        return new Standing(e.CentreMm, top, e.BaselineMm.Y, e.BoxMm.X, e.BoxMm.Y, e.BoxMm.X + e.BoxMm.Width, e.BoxMm.Y + e.BoxMm.Height);
     }
 
     private static Box Around(IReadOnlyList<PlannedElement> elements)

@@ -180,7 +180,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             }
 
             parts.AddRange(stitched.Lines.Select(line => new Part(
-                line.Dot ? "dot" : "letter", letter.Letter, i, line.Kind.Id, a.Pair.Strands, colour, line.WidthMm, line.LineMm, line.Closed, line.Stitches)));
+                line.Dot ? "dot" : "letter", letter.Letter, i, line.Kind.Id, a.Pair.Strands, colour, line.WidthMm, line.LineMm, line.Closed, line.Stitches, line.Dot ? 0 : spec.WishedMm)));
             if (stitched.DroppedMm.Count > 0 && concerns.All(c => c.What != "dropped" || c.Letter != letter.Letter))
             {
                 var longest = stitched.DroppedMm.Max();

@@ -4,7 +4,7 @@ using Dittany.Core.Telling;
 
 namespace Dittany.Core.Time;
 
-/// <summary>Hands-on minutes, waits and days. Low and high say how sure the figure is.</summary>
+/// <summary>Hands-on minutes of the whole piece, waits and days. Low and high say how sure the figure is; what is left hangs on how far the piece is.</summary>
 public sealed record Timed(
     double HandsOnMinutes,
     double LowMinutes,
@@ -13,6 +13,8 @@ public sealed record Timed(
     IReadOnlyList<StepMinutes> ByStep,
     DateOnly? ReadyOn,
     DateOnly? StartBy,
+    Phases Phases,
+    Progress Progress,
     IReadOnlyList<Decision> Decisions,
     IReadOnlyList<Caution> Cautions);
 
@@ -41,42 +43,46 @@ public static class Timing
     ];
 
     /// <summary>
-    /// Sums steps before and after the drying wait and lays them over evenings from <paramref name="today"/>. Work that waits goes on the next evening worked. No day is
-    /// told where no evening is worked.
+    /// Sums the phases of a piece and lays what is left of them over evenings from <paramref name="today"/>, the piece having all of them to itself. Work that waits goes on
+    /// the next evening worked. No day is told where no evening is worked.
     /// </summary>
-    public static Timed Settle(IReadOnlyList<StepMinutes> before, IReadOnlyList<StepMinutes> after, double waitMinutes, Evenings evenings, DateOnly today, DateOnly? dueOn)
+    public static Timed Settle(Phases phases, Progress progress, Evenings evenings, DateOnly today, DateOnly? dueOn)
     {
-        var all = before.Concat(after).Select(s => s with { Minutes = Math.Round(s.Minutes, 1, MidpointRounding.AwayFromZero) }).ToArray();
+        var all = phases.All.Select(s => s with { Minutes = Math.Round(s.Minutes, 1, MidpointRounding.AwayFromZero) }).ToArray();
         var minutes = Math.Round(all.Sum(s => s.Minutes), 1);
-        var first = Needed(before, evenings);
-        var second = Needed(after, evenings);
-        DateOnly? ready = first is null ? null : Finish(today, first.Value, second!.Value, waitMinutes, evenings);
+        var demand = Demand.Of(0, phases, progress, dueOn);
+        var ready = progress.Stage == Stage.Finished ? today : evenings.PerWeek <= 0 || evenings.Minutes <= 0 ? (DateOnly?)null : Diary.Alone(demand, evenings, today).ReadyOn;
         DateOnly? start = null;
-        if (dueOn is { } due && first is not null)
+        if (dueOn is { } due && ready is not null)
         {
             // The latest day whose evenings still finish in time; a year back is further than any piece needs.
             start = Enumerable.Range(0, 366).Select(back => due.AddDays(-back))
                 .Where(day => Worked(day, evenings))
                 .Select(day => (DateOnly?)day)
-                .FirstOrDefault(day => Finish(day!.Value, first.Value, second!.Value, waitMinutes, evenings) <= due);
+                .FirstOrDefault(day => !Diary.Alone(demand, evenings, day!.Value).Late);
         }
 
         var cautions = new List<Caution>();
         var because = new List<string>
         {
-            $"{Say.Minutes(minutes)} of hands-on work{(waitMinutes > 0 ? $" and {Say.Minutes(waitMinutes)} of waiting" : string.Empty)}, at {Say.Number(evenings.Minutes, 0)} min an evening, {Say.Number(evenings.PerWeek, 0)} evenings a week.",
+            $"{Say.Minutes(minutes)} of hands-on work{(phases.WaitMinutes > 0 ? $" and {Say.Minutes(phases.WaitMinutes)} of waiting" : string.Empty)}, at {Say.Number(evenings.Minutes, 0)} min an evening, {Say.Number(evenings.PerWeek, 0)} evenings a week.",
         };
+        if (progress.Stage != Stage.Planned)
+        {
+            because.Add($"How far it is: {progress.Told}.");
+        }
+
         var wouldChange = new List<string> { "More evenings, longer ones, or fewer and smaller letters." };
-        var choice = new Choice("as-planned", ready is { } day ? $"Ready on {Say.Day(day)}" : "No evening to work on");
-        if (dueOn is { } wanted && ready is { } done)
+        var choice = progress.Stage == Stage.Finished ? new Choice("finished", "Finished") : new Choice("as-planned", ready is { } day ? $"Ready on {Say.Day(day)}" : "No evening to work on");
+        if (dueOn is { } wanted && ready is { } done && progress.Stage != Stage.Finished)
         {
             if (done <= wanted)
             {
-                because.Add($"It is wanted on {Say.Day(wanted)}; the last evening to begin is {Say.Day(start!.Value)}.");
+                because.Add($"It is wanted on {Say.Day(wanted)}; {(start is { } last ? $"the last evening to begin is {Say.Day(last)}" : "nothing has to be begun before")}.");
             }
             else
             {
-                var remedy = WhatWouldDo(before, after, waitMinutes, evenings, today, wanted);
+                var remedy = WhatWouldDo(demand, evenings, today);
                 because.Add($"It is wanted on {Say.Day(wanted)} and cannot be done by then. {remedy}");
                 wouldChange.Insert(0, remedy);
                 cautions.Add(new Caution(CautionKind.Item, Severity.Caution, $"Ready on {Say.Day(done)}, wanted on {Say.Day(wanted)}: it will be late. {remedy}"));
@@ -85,61 +91,36 @@ public static class Timing
         }
 
         var decision = Deciding.Make("time.ready", Station.Time, "When it can be ready", choice, null, because, wouldChange);
-        return new Timed(minutes, Math.Round(minutes * Low, 1), Math.Round(minutes * High, 1), waitMinutes, all, ready, start, [decision], cautions);
+        return new Timed(minutes, Math.Round(minutes * Low, 1), Math.Round(minutes * High, 1), phases.WaitMinutes, all, ready, start, phases, progress, [decision], cautions);
     }
 
     /// <summary>Whether this day has an evening that is worked.</summary>
     public static bool Worked(DateOnly day, Evenings evenings) => Days[Math.Clamp(evenings.PerWeek, 0, 7)].Contains(day.DayOfWeek);
 
-    private static int? Needed(IReadOnlyList<StepMinutes> steps, Evenings evenings) =>
-        evenings.PerWeek <= 0 || evenings.Minutes <= 0 ? null : (int)Math.Ceiling((steps.Sum(s => s.Minutes) / evenings.Minutes) - 1e-9);
+    /// <summary>Longest evening that is offered as a way out, and the steps it is told in, minutes.</summary>
+    public const double LongestEvening = 240;
 
-    private static DateOnly Finish(DateOnly from, int first, int second, double waitMinutes, Evenings evenings)
+    public const double EveningStep = 15;
+
+    /// <summary>The least evening, in steps of a quarter hour, with which every one of these is in time that <paramref name="inTime"/> asks for; null where none will do.</summary>
+    public static double? LeastEvening(Evenings evenings, Func<Evenings, bool> inTime)
     {
-        var day = from;
-        var last = from;
-        for (var left = first; left > 0; day = day.AddDays(1))
+        for (var minutes = Math.Ceiling(evenings.Minutes / EveningStep) * EveningStep; minutes <= LongestEvening; minutes += EveningStep)
         {
-            if (Worked(day, evenings))
+            if (inTime(evenings with { Minutes = minutes }))
             {
-                left--;
-                last = day;
+                return minutes;
             }
         }
 
-        if (waitMinutes > 0)
-        {
-            // What is hung up in the evening is dry the next day, or later for a long wait.
-            day = last.AddDays(Math.Max(1, (int)Math.Ceiling(waitMinutes / (24 * 60))));
-            last = second == 0 ? day : last;
-        }
-
-        for (var left = second; left > 0; day = day.AddDays(1))
-        {
-            if (Worked(day, evenings))
-            {
-                left--;
-                last = day;
-            }
-        }
-
-        return last;
+        return null;
     }
 
-    private static string WhatWouldDo(IReadOnlyList<StepMinutes> before, IReadOnlyList<StepMinutes> after, double waitMinutes, Evenings evenings, DateOnly today, DateOnly due)
+    private static string WhatWouldDo(Demand demand, Evenings evenings, DateOnly today)
     {
-        for (var minutes = Math.Ceiling(evenings.Minutes / 15) * 15; minutes <= 240; minutes += 15)
-        {
-            var longer = evenings with { Minutes = minutes };
-            if (Finish(today, Needed(before, longer)!.Value, Needed(after, longer)!.Value, waitMinutes, longer) <= due)
-            {
-                return $"Evenings of {Say.Minutes(minutes)} would do.";
-            }
-        }
-
-        var daily = evenings with { PerWeek = 7, Minutes = 240 };
-        return Finish(today, Needed(before, daily)!.Value, Needed(after, daily)!.Value, waitMinutes, daily) <= due
-            ? "Every evening of the week, up to 4 h, would do."
+        bool InTime(Evenings with) => !Diary.Alone(demand, with, today).Late;
+        return LeastEvening(evenings, InTime) is { } minutes ? $"Evenings of {Say.Minutes(minutes)} would do."
+            : InTime(new Evenings(7, LongestEvening)) ? "Every evening of the week, up to 4 h, would do."
             : "Not even every evening would do: a later day, or fewer letters.";
     }
 }

@@ -124,11 +124,21 @@ public static class JobJson
 
             w.WriteEndObject();
         }
+
+        if (job.Done is { } done)
+        {
+            w.WriteStartObject("done");
+            w.WriteBoolean("marked", done.Marked);
+            w.WriteNumber("runs", done.Runs);
+            Text(w, "rinsedOn", done.RinsedOn?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture));
+            w.WriteBoolean("finished", done.Finished);
+            w.WriteEndObject();
+        }
     }
 
     private static ReadJob Read(JsonElement root, DateOnly today, Workshop workshop, JsonFaults faults)
     {
-        var top = faults.Members(root, "#", "schema", "title", "dueOn", "today", "item", "zone", "elements", "overrules", "stash", "workshop", "habits");
+        var top = faults.Members(root, "#", "schema", "title", "dueOn", "today", "item", "zone", "elements", "overrules", "done", "stash", "workshop", "habits");
         if (faults.Text(top, "schema", "#") is { } schema && schema != Schema)
         {
             faults.Add("#/schema", $"'{schema}' is another schema.", $"Use {Schema}.");
@@ -167,7 +177,8 @@ public static class JobJson
             item.TryGetValue("fabric", out var f) ? FabricOf(f, faults) : null,
             faults.Text(item, "wearer", "#/item"),
             faults.Text(top, "zone", "#"),
-            overrules);
+            overrules,
+            top.TryGetValue("done", out var d) ? DoneOf(d, faults) : null);
         var shop = WorkshopJson.Read(top, workshop, faults);
         var seen = faults.Faults.Select(x => x.Pointer).ToHashSet(StringComparer.Ordinal);
 
@@ -175,6 +186,14 @@ public static class JobJson
         var unread = seen.Contains("#/item") || seen.Contains("#/item/form");
         faults.Faults.AddRange(JobCheck.Faults(job, shop).Where(x => !seen.Contains(x.Pointer) && !(unread && x.Pointer == "#/item/form") && !(seen.Any(s => s.StartsWith("#/elements", StringComparison.Ordinal)) && x.Pointer == "#/elements")));
         return faults.Faults.Count == 0 ? new ReadJob(job, shop, []) : new ReadJob(null, null, faults.Faults);
+    }
+
+    private static Core.Time.Done DoneOf(JsonElement element, JsonFaults faults)
+    {
+        const string At = "#/done";
+        var members = faults.Members(element, At, "marked", "runs", "rinsedOn", "finished");
+        return new Core.Time.Done(
+            faults.Flag(members, "marked", At) ?? false, faults.Whole(members, "runs", At) ?? 0, faults.Day(members, "rinsedOn", At), faults.Flag(members, "finished", At) ?? false);
     }
 
     private static List<WordingAsked> Elements(Dictionary<string, JsonElement> top, JsonFaults faults)

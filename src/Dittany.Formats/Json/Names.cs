@@ -8,6 +8,17 @@ namespace Dittany.Formats.Json;
 /// <summary>Names of choices as they stand in JSON.</summary>
 internal static class Names
 {
+    public static readonly Dictionary<string, Core.Measures.Units> Units = new(StringComparer.Ordinal) { ["centimetres"] = Core.Measures.Units.Centimetres, ["inches"] = Core.Measures.Units.Inches };
+    public static readonly Dictionary<string, Core.Time.Stage> Stages = new(StringComparer.Ordinal)
+    {
+        ["planned"] = Core.Time.Stage.Planned,
+        ["marked"] = Core.Time.Stage.Marked,
+        ["on-the-hoop"] = Core.Time.Stage.OnTheHoop,
+        ["stitched"] = Core.Time.Stage.Stitched,
+        ["drying"] = Core.Time.Stage.Drying,
+        ["to-finish"] = Core.Time.Stage.ToFinish,
+        ["finished"] = Core.Time.Stage.Finished,
+    };
     public static readonly Dictionary<string, Opacity> Opacities = new(StringComparer.Ordinal) { ["sheer"] = Opacity.Sheer, ["translucent"] = Opacity.Translucent, ["opaque"] = Opacity.Opaque };
     public static readonly Dictionary<string, Pile> Piles = new(StringComparer.Ordinal) { ["none"] = Pile.None, ["short"] = Pile.Short, ["deep"] = Pile.Deep };
     public static readonly Dictionary<string, IronLimit> Irons = new(StringComparer.Ordinal) { ["none"] = IronLimit.None, ["one-dot"] = IronLimit.OneDot, ["two-dots"] = IronLimit.TwoDots, ["three-dots"] = IronLimit.ThreeDots };

@@ -79,6 +79,7 @@ public static class PlanJson
                 w.WriteString("kind", Lower(caution.Kind));
                 w.WriteString("severity", Lower(caution.Severity));
                 w.WriteString("text", caution.Text);
+                JobJson.Text(w, "station", caution.At is { } at ? Lower(at) : null);
                 w.WriteEndObject();
             }
 
@@ -323,6 +324,8 @@ public static class PlanJson
         Mm(w, "lowMinutes", time.LowMinutes);
         Mm(w, "highMinutes", time.HighMinutes);
         Mm(w, "waitMinutes", time.WaitMinutes);
+        Mm(w, "leftMinutes", time.Progress.LeftMinutes);
+        w.WriteString("stage", Names.Of(Names.Stages, time.Progress.Stage));
         w.WriteStartArray("byStep");
         foreach (var step in time.ByStep)
         {

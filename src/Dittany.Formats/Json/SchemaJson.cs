@@ -71,6 +71,7 @@ public static class SchemaJson
                 ["propertyNames"] = new JsonObject { ["pattern"] = $"^({string.Join('|', OverruleChoices.Ids.Select(id => id.Replace(".", "\\.", StringComparison.Ordinal)))})(:.+)?$" },
                 ["additionalProperties"] = new JsonObject { ["type"] = new JsonArray("string", "number") },
             },
+            ["done"] = Closed([], ("marked", Flag()), ("runs", new JsonObject { ["type"] = "integer", ["minimum"] = 0, ["maximum"] = JobCheck.MostRuns }), ("rinsedOn", Day()), ("finished", Flag())),
             ["stash"] = Closed([], ("hoopsMm", List(Number(50, 400))), ("threads", List(new JsonObject()))),
             ["workshop"] = Closed(
                 [],
@@ -79,7 +80,8 @@ public static class SchemaJson
                 ("eveningsPerWeek", new JsonObject { ["type"] = "integer", ["minimum"] = 0, ["maximum"] = 7 }),
                 ("minutesPerEvening", Number(0, 1440)),
                 ("hourlyRate", Number(0, 10000)),
-                ("paper", Enum(Papers.All.Select(p => p.Id)))),
+                ("paper", Enum(Papers.All.Select(p => p.Id))),
+                ("units", Enum(Names.Units.Keys))),
             ["habits"] = Closed([], Habits.All.Select(h => (h.Id, Enum(h.Choices.Select(c => c.ChoiceId)))).ToArray()),
         },
     };

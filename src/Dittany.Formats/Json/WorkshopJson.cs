@@ -55,6 +55,7 @@ public static class WorkshopJson
         w.WriteNumber("minutesPerEvening", workshop.MinutesPerEvening);
         w.WriteNumber("hourlyRate", workshop.HourlyRate);
         w.WriteString("paper", workshop.Paper);
+        w.WriteString("units", Names.Of(Names.Units, workshop.Units));
         w.WriteEndObject();
         w.WriteStartObject("habits");
         foreach (var (id, choice) in workshop.Habits.OrderBy(h => h.Key, StringComparer.Ordinal))
@@ -88,7 +89,7 @@ public static class WorkshopJson
         if (top.TryGetValue("workshop", out var shop))
         {
             const string At = "#/workshop";
-            var members = faults.Members(shop, At, "equipment", "skill", "eveningsPerWeek", "minutesPerEvening", "hourlyRate", "paper");
+            var members = faults.Members(shop, At, "equipment", "skill", "eveningsPerWeek", "minutesPerEvening", "hourlyRate", "paper", "units");
             var tools = faults.Items(members, "equipment", At)?.Select((t, n) =>
             {
                 if (t.ValueKind == JsonValueKind.String)
@@ -107,6 +108,7 @@ public static class WorkshopJson
                 MinutesPerEvening = faults.Number(members, "minutesPerEvening", At) ?? workshop.MinutesPerEvening,
                 HourlyRate = faults.Number(members, "hourlyRate", At) ?? workshop.HourlyRate,
                 Paper = faults.Text(members, "paper", At) ?? workshop.Paper,
+                Units = faults.OneOf(members, "units", At, Names.Units) ?? workshop.Units,
             };
         }
 

@@ -10,11 +10,17 @@ public class TimingTests
     /// <summary>1 March 2027 is a Monday (proleptic Gregorian calendar).</summary>
     private static readonly DateOnly Monday = new(2027, 3, 1);
 
+    private static Timed Settle(double stitching, double wait, Evenings evenings, DateOnly today, DateOnly? due)
+    {
+        var phases = new Phases([], [new("stitching", stitching)], [], wait, [new("pressing", 5)]);
+        return Timing.Settle(phases, phases.After(null, 3, 0, today), evenings, today, due);
+    }
+
     /// <summary>Worked by hand: 150 min at 60 an evening are three evenings, Monday to Wednesday; it dries overnight; pressing is Thursday's.</summary>
     [Fact]
     public void Work_is_laid_over_evenings_and_dries_between()
     {
-        var timed = Timing.Settle([new("stitching", 150)], [new("pressing", 5)], 6 * 60, new Evenings(5, 60), Monday, null);
+        var timed = Settle(150, 6 * 60, new Evenings(5, 60), Monday, null);
         Assert.Equal(Monday.AddDays(3), timed.ReadyOn);
         Assert.Equal(155, timed.HandsOnMinutes);
         Assert.Null(timed.StartBy);
@@ -23,12 +29,12 @@ public class TimingTests
     /// <summary>From Friday with five evenings a week the weekend is free.</summary>
     [Fact]
     public void Weekends_are_free_where_five_evenings_are_worked() =>
-        Assert.Equal(Monday.AddDays(7), Timing.Settle([new("stitching", 60)], [new("pressing", 5)], 60, new Evenings(5, 60), Monday.AddDays(4), null).ReadyOn);
+        Assert.Equal(Monday.AddDays(7), Settle(60, 60, new Evenings(5, 60), Monday.AddDays(4), null).ReadyOn);
 
     [Fact]
     public void Where_no_evening_is_worked_no_day_is_told()
     {
-        var timed = Timing.Settle([new("stitching", 60)], [], 0, new Evenings(0, 60), Monday, Monday.AddDays(30));
+        var timed = Settle(60, 0, new Evenings(0, 60), Monday, Monday.AddDays(30));
         Assert.Null(timed.ReadyOn);
         Assert.Null(timed.StartBy);
         Assert.Contains("No evening", timed.Decisions[0].Choice, StringComparison.Ordinal);
@@ -38,10 +44,10 @@ public class TimingTests
     [Fact]
     public void The_longer_evenings_that_would_do_really_do()
     {
-        var late = Timing.Settle([new("stitching", 300)], [new("pressing", 5)], 360, new Evenings(5, 60), Monday, Monday.AddDays(3));
+        var late = Settle(300, 360, new Evenings(5, 60), Monday, Monday.AddDays(3));
         Assert.Contains("Evenings of 1 h 45 min would do.", late.Decisions[0].WouldChange[0], StringComparison.Ordinal);
-        Assert.True(Timing.Settle([new("stitching", 300)], [new("pressing", 5)], 360, new Evenings(5, 105), Monday, null).ReadyOn <= Monday.AddDays(3));
-        Assert.False(Timing.Settle([new("stitching", 300)], [new("pressing", 5)], 360, new Evenings(5, 90), Monday, null).ReadyOn <= Monday.AddDays(3));
+        Assert.True(Settle(300, 360, new Evenings(5, 105), Monday, null).ReadyOn <= Monday.AddDays(3));
+        Assert.False(Settle(300, 360, new Evenings(5, 90), Monday, null).ReadyOn <= Monday.AddDays(3));
     }
 
     [Property(MaxTest = 100)]
@@ -53,7 +59,7 @@ public class TimingTests
             select (minutes, wait, day)),
         input =>
         {
-            DateOnly Ready(int week) => Timing.Settle([new("stitching", input.minutes)], [new("pressing", 5)], input.wait, new Evenings(week, 60), Monday.AddDays(input.day), null).ReadyOn!.Value;
+            DateOnly Ready(int week) => Settle(input.minutes, input.wait, new Evenings(week, 60), Monday.AddDays(input.day), null).ReadyOn!.Value;
             var daily = Ready(7);
             Assert.True(daily >= Monday.AddDays(input.day));
             Assert.All(Enumerable.Range(1, 6), week => Assert.True(Ready(week) >= daily));

@@ -1,0 +1,95 @@
+using System.Globalization;
+using System.Text.RegularExpressions;
+
+namespace Dittany.Core.Measures;
+
+/// <summary>What a maker reads off her tape.</summary>
+public enum Units
+{
+    Centimetres,
+    Inches,
+}
+
+/// <summary>
+/// Lengths as a maker says them, in centimetres or in inches with fractions. Rooms write every length in millimetres with <see cref="Say.Length"/>; at the edge
+/// a whole sentence is told again in her units. Not for machine formats. What is finer than a tape can show stays in millimetres.
+/// </summary>
+public static partial class Tape
+{
+    /// <summary>An inch (international inch of 1959).</summary>
+    public const double InchMm = 25.4;
+
+    /// <summary>From here on a length is told in centimetres; below it millimetres matter.</summary>
+    public const double CentimetresFromMm = 100;
+
+    /// <summary>Below this a tape in inches has no mark that would do: the finest is a sixteenth, 1.6 mm.</summary>
+    public const double InchesFromMm = 5;
+
+    /// <summary>A tape in inches is divided into sixteenths.</summary>
+    private const int Parts = 16;
+
+    /// <summary>One length in her units: 14 mm, 11.4 cm, 2 3/8 in. Inches are rounded to the nearest sixteenth, half away from zero.</summary>
+    public static string Length(double lengthMm, Units units)
+    {
+        var size = Math.Abs(lengthMm);
+        if (units == Units.Inches && size >= InchesFromMm)
+        {
+            return $"{Inches(lengthMm)} in";
+        }
+
+        return units == Units.Centimetres && size >= CentimetresFromMm && size < 1000 ? $"{Say.Number(lengthMm / 10)} cm" : Say.Length(lengthMm);
+    }
+
+    /// <summary>Inches with a fraction in its lowest terms, without the unit: 2 3/8, 5, 7/16.</summary>
+    public static string Inches(double lengthMm)
+    {
+        var sixteenths = (int)Math.Round(Math.Abs(lengthMm) / InchMm * Parts, MidpointRounding.AwayFromZero);
+        var (whole, over) = (sixteenths / Parts, sixteenths % Parts);
+        var sign = lengthMm < 0 ? "−" : string.Empty;
+        if (over == 0)
+        {
+            return string.Create(CultureInfo.InvariantCulture, $"{sign}{whole}");
+        }
+
+        var under = Parts;
+        while (over % 2 == 0)
+        {
+            (over, under) = (over / 2, under / 2);
+        }
+
+        return string.Create(CultureInfo.InvariantCulture, $"{sign}{(whole == 0 ? string.Empty : $"{whole} ")}{over}/{under}");
+    }
+
+    /// <summary>
+    /// A sentence with its lengths in her units. Lengths of a check line and of a test line stay in millimetres, for that is what is printed or tacked; so do two
+    /// lengths that her units would make one.
+    /// </summary>
+    public static string Tell(string sentence, Units units) => Lengths().Replace(sentence, found =>
+    {
+        var per = found.Groups["unit"].Value switch { "cm" => 10.0, "m" => 1000.0, _ => 1.0 };
+        var last = per * Number(found, "b");
+        if (IsTest(sentence, found) || (per > 1 && units == Units.Centimetres))
+        {
+            return found.Value;
+        }
+
+        if (!found.Groups["a"].Success)
+        {
+            return Length(last, units);
+        }
+
+        var first = per * Number(found, "a");
+        var (from, to) = (Length(first, units), Length(last, units));
+        var (fromUnit, toUnit) = (from[(from.LastIndexOf(' ') + 1)..], to[(to.LastIndexOf(' ') + 1)..]);
+        return (first != last && from == to) || fromUnit != toUnit ? found.Value : $"{from[..from.LastIndexOf(' ')]}{found.Groups["between"].Value}{to}";
+    });
+
+    private static bool IsTest(string sentence, Match found) =>
+        sentence.Contains("100 mm line", StringComparison.Ordinal) ? found.Groups["unit"].Value == "mm" && Number(found, "b") is >= 99 and <= 101
+        : Number(found, "b") == 100 && sentence.Contains("check line", StringComparison.OrdinalIgnoreCase);
+
+    private static double Number(Match found, string group) => double.Parse(found.Groups[group].Value, CultureInfo.InvariantCulture);
+
+    [GeneratedRegex(@"(?<![\w.])(?:(?<a>\d+(?:\.\d+)?)(?<between> to | × | and | or ))?(?<b>\d+(?:\.\d+)?) (?<unit>mm|cm|m)(?![\w])", RegexOptions.ExplicitCapture, 1000)]
+    private static partial Regex Lengths();
+}

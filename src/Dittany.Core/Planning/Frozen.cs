@@ -1,0 +1,35 @@
+using Dittany.Core.Measures;
+using Dittany.Core.Stitches;
+
+namespace Dittany.Core.Planning;
+
+/// <summary>What is stitched stays: a change that would move a stitch already in the cloth is refused, and nothing of it is stored.</summary>
+public static class Frozen
+{
+    /// <summary>A hole this near its old place is the same hole (twice the grid on which points stand).</summary>
+    private const double SameMm = 2 * Rounding.GridMm;
+
+    /// <summary>What is wrong with changing <paramref name="before"/> into <paramref name="after"/>, or null. Taking lengths back is never wrong.</summary>
+    public static JobFault? Fault(Job before, Job after, Workshop workshop)
+    {
+        if (before.Done is not { Runs: > 0 } done || after.Done is not { Runs: > 0 } still)
+        {
+            return null;
+        }
+
+        var runs = Math.Min(done.Runs, still.Runs);
+        var (was, now) = (Stitched(Planner.Make(before, workshop), runs), Stitched(Planner.Make(after, workshop), runs));
+        return was.Count == now.Count && was.Zip(now).All(pair => Same(pair.First, pair.Second))
+            ? null
+            : new JobFault("#/done", $"{Say.Upper(Say.Count(runs, "length"))} of thread {(runs == 1 ? "is" : "are")} stitched already, and this would move them.", "Unpick them first and say so (“none is stitched”), or leave this as it is.");
+    }
+
+    private static List<(string Colour, Stitch Stitch)> Stitched(Plan plan, int runs) => plan.Route
+        .Where(r => r.Run <= runs)
+        .Select(r => (Part: plan.Elements.First(e => e.Id == r.Element).Parts[r.Part], r.Stitch))
+        .Select(r => (r.Part.Colour, r.Part.Stitches[r.Stitch]))
+        .ToList();
+
+    private static bool Same((string Colour, Stitch Stitch) a, (string Colour, Stitch Stitch) b) =>
+        a.Colour == b.Colour && a.Stitch.Shape == b.Stitch.Shape && a.Stitch.FromMm.To(b.Stitch.FromMm) <= SameMm && a.Stitch.ToMm.To(b.Stitch.ToMm) <= SameMm;
+}

@@ -1,0 +1,135 @@
+using System.Globalization;
+using Dittany.Core.Measures;
+using Dittany.Core.Time;
+
+namespace Dittany.Core.Planning;
+
+/// <summary>A piece as it lies on the calendar with the others.</summary>
+public sealed record OpenPiece(int Id, Job Job, Plan Plan)
+{
+    public Demand Demand => Demand.Of(Id, Plan.Time.Phases, Plan.Time.Progress, Job.DueOn);
+}
+
+/// <summary>
+/// A way to make a late piece fit, tried out before it is told: taking it, the piece is in time and none that was in time becomes late. It changes one member of the piece's job, or
+/// of the workshop.
+/// </summary>
+public sealed record FitWay(string Kind, string Text, bool OfWorkshop, IReadOnlyList<(string Member, string Value)> Changes);
+
+/// <summary>Ways out for a piece that would be late.</summary>
+public static class MakeItFit
+{
+    /// <summary>So many ways are told.</summary>
+    public const int Told = 3;
+
+    /// <summary>Pieces laid over the workshop's evenings, in the order given.</summary>
+    public static IReadOnlyList<Lain> Lay(IReadOnlyList<OpenPiece> pieces, Evenings evenings, DateOnly today) => Diary.Lay(pieces.Select(p => p.Demand).ToArray(), evenings, today);
+
+    /// <summary>At most <see cref="Told"/> ways, what costs her least first; a later day is always among them. Empty where the piece is not late.</summary>
+    public static IReadOnlyList<FitWay> Ways(IReadOnlyList<OpenPiece> pieces, int late, Workshop workshop, DateOnly today)
+    {
+        var evenings = new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening);
+        var now = Lay(pieces, evenings, today);
+        var piece = pieces.First(p => p.Id == late);
+        if (!now.First(l => l.Id == late).Late)
+        {
+            return [];
+        }
+
+        var inTime = now.Where(l => !l.Late).Select(l => l.Id).Append(late).ToHashSet();
+        bool Does(IReadOnlyList<Demand> demands, Evenings with) => Diary.Lay(demands, with, today).All(l => !inTime.Contains(l.Id) || !l.Late);
+        bool Evening(Evenings with) => Does(pieces.Select(p => p.Demand).ToArray(), with);
+        bool Planned(Job job) => Does(pieces.Select(p => p.Id == late ? (p with { Job = job, Plan = Planner.Make(job, workshop) }).Demand : p.Demand).ToArray(), evenings);
+
+        var ways = new List<FitWay>();
+        foreach (var way in OfJob(piece, workshop, Planned).Concat(OfEvenings(evenings, Evening)))
+        {
+            if (ways.Count < Told - 1)
+            {
+                ways.Add(way);
+            }
+        }
+
+        var ready = now.First(l => l.Id == late).ReadyOn;
+        if (ready is { } day)
+        {
+            ways.Add(new FitWay("later", $"Give it later: on {Say.Day(day)}.", false, [("dueOn", day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture))]));
+        }
+
+        return ways;
+    }
+
+    /// <summary>Ways that change the piece: quicker, without a wait, fewer letters. At most one of each. What is stitched already is not asked to change.</summary>
+    private static IEnumerable<FitWay> OfJob(OpenPiece piece, Workshop workshop, Func<Job, bool> does)
+    {
+        if (piece.Job.Done is { Runs: > 0 } or { RinsedOn: not null })
+        {
+            yield break;
+        }
+
+        var text = piece.Plan.Elements[0].Text;
+        var words = text.Split([' ', '\n'], StringSplitOptions.RemoveEmptyEntries);
+        var dry = piece.Plan.Transfer.Ranking.Where(m => m.Verdict == "possible").Select(m => m.Method);
+        (string Kind, Func<Plan, string> Text, (string Member, string Value)[] Changes)[] candidates =
+        [
+            ("quicker", p => $"Stitch it in backstitch: {Saved(p)} less at the needle.", [("overrules/stitch.outline", "backstitch")]),
+            ("quicker", p => $"Make the letters as small as still reads: {Saved(p)} less at the needle.", [("overrules/words.size", "smallest")]),
+            ("quicker", p => $"Backstitch, and the letters as small as still reads: {Saved(p)} less at the needle.", [("overrules/stitch.outline", "backstitch"), ("overrules/words.size", "smallest")]),
+            .. dry.Select(m => ("no-wait", (Func<Plan, string>)(p => $"{p.Transfer.Method.Name}: {(p.Time.WaitMinutes < piece.Plan.Time.WaitMinutes ? $"{Say.Minutes(piece.Plan.Time.WaitMinutes - p.Time.WaitMinutes)} less to wait" : $"{Saved(p)} less work")}."), new[] { ("overrules/transfer.method", m) })),
+            .. words.Length > 1 ? new[] { ("fewer-letters", (Func<Plan, string>)(p => $"Stitch only “{words[0]}”: {Saved(p)} less at the needle."), new[] { ("text", words[0]) }) } : [],
+            ("fewer-letters", p => $"Stitch only the initial, “{Initial(text)}”: {Saved(p)} less at the needle.", [("text", Initial(text))]),
+        ];
+        var found = new HashSet<string>(StringComparer.Ordinal);
+        foreach (var (kind, told, changes) in candidates)
+        {
+            if (!found.Contains(kind) && Changed(piece.Job, changes, workshop) is { } job && does(job))
+            {
+                found.Add(kind);
+                yield return new FitWay(kind, Say.Upper(told(Planner.Make(job, workshop))), false, changes);
+            }
+        }
+
+        string Saved(Plan plan) => Say.Minutes(Math.Max(0, piece.Plan.Time.HandsOnMinutes - plan.Time.HandsOnMinutes));
+    }
+
+    private static IEnumerable<FitWay> OfEvenings(Evenings evenings, Func<Evenings, bool> does)
+    {
+        if (Timing.LeastEvening(evenings, does) is { } minutes)
+        {
+            yield return new FitWay("longer-evenings", $"Evenings of {Say.Minutes(minutes)}.", true, [("minutesPerEvening", Written(minutes))]);
+        }
+
+        for (var more = evenings.PerWeek + 1; more <= 7; more++)
+        {
+            if (does(evenings with { PerWeek = more }))
+            {
+                yield return new FitWay("more-evenings", $"{Say.Count(more, "evening")} a week.", true, [("eveningsPerWeek", Written(more))]);
+                yield break;
+            }
+        }
+
+        if (Timing.LeastEvening(evenings with { PerWeek = 7 }, does) is { } both)
+        {
+            yield return new FitWay("every-evening", $"Every evening of the week, {Say.Minutes(both)} each.", true, [("eveningsPerWeek", "7"), ("minutesPerEvening", Written(both))]);
+        }
+    }
+
+    private static Job? Changed(Job job, IEnumerable<(string Member, string Value)> changes, Workshop workshop)
+    {
+        foreach (var (member, value) in changes)
+        {
+            if (Changes.Apply(job, new Change(member, value, string.Empty)).Job is not { } changed || JobCheck.Faults(changed, workshop).Count > 0)
+            {
+                return null;
+            }
+
+            job = changed;
+        }
+
+        return job;
+    }
+
+    private static string Initial(string text) => System.Globalization.StringInfo.GetNextTextElement(text);
+
+    private static string Written(double number) => number.ToString("R", CultureInfo.InvariantCulture);
+}

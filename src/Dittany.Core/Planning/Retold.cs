@@ -1,0 +1,34 @@
+using Dittany.Core.Measures;
+using Dittany.Core.Telling;
+
+namespace Dittany.Core.Planning;
+
+/// <summary>A plan with every sentence told in the maker's own units. Numbers, ids and drawings stay as they are; the plan itself is kept in millimetres.</summary>
+public static class Retold
+{
+    public static Plan In(Plan plan, Units units)
+    {
+        string Told(string text) => Tape.Tell(text, units);
+        IReadOnlyList<string> All(IReadOnlyList<string> texts) => texts.Select(Told).ToArray();
+        Choice Chosen(Choice c) => c with { Text = Told(c.Text) };
+        return plan with
+        {
+            Item = plan.Item with { SizeName = Told(plan.Item.SizeName) },
+            Space = plan.Space with { FindIt = All(plan.Space.FindIt) },
+            Elements = plan.Elements.Select(e => e with { Concerns = e.Concerns.Select(c => c with { Text = Told(c.Text) }).ToArray() }).ToArray(),
+            Transfer = plan.Transfer with { Steps = plan.Transfer.Steps.Select(s => s with { Do = Told(s.Do) }).ToArray() },
+            Removal = All(plan.Removal),
+            Finish = All(plan.Finish),
+            Care = All(plan.Care),
+            Decisions = plan.Decisions.Select(d => d with
+            {
+                Choice = Told(d.Choice),
+                Because = All(d.Because),
+                WouldChange = All(d.WouldChange),
+                Alternatives = d.Alternatives.Select(Chosen).ToArray(),
+                RuledOut = d.RuledOut.Select(r => r with { Text = Told(r.Text), Because = All(r.Because) }).ToArray(),
+            }).ToArray(),
+            Cautions = plan.Cautions.Select(c => c with { Text = Told(c.Text) }).ToArray(),
+        };
+    }
+}

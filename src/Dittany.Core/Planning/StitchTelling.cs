@@ -1,0 +1,97 @@
+using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
+using Dittany.Core.Route;
+using Dittany.Core.StitchBook;
+using Dittany.Core.Stitches;
+
+namespace Dittany.Core.Planning;
+
+/// <summary>What one stitch says of itself on pointing at it: its place in the work, its length, its thread, and why it is as long as it is.</summary>
+public static class StitchTelling
+{
+    /// <summary>From this share of the wish on a stitch is told as full.</summary>
+    private const double Full = 0.95;
+
+    /// <summary>Bends wider than this many stitches are told as straight.</summary>
+    private const double StraightFrom = 12;
+
+    /// <summary>Tells the stitch in a row of the route.</summary>
+    public static string Tell(Plan plan, int row)
+    {
+        var at = plan.Route[row];
+        var part = plan.Elements.First(e => e.Id == at.Element).Parts[at.Part];
+        var stitch = part.Stitches[at.Stitch];
+        var hoop = plan.Hooping.Hoops.Count > 1 ? $", hooping {at.Hoop}" : string.Empty;
+        var leap = at.FloatKind switch
+        {
+            FloatKind.NewThread => " A new thread begins here.",
+            FloatKind.Straight when at.FloatMm > 0 => $" Before it the thread jumps {Say.Length(Math.Round(at.FloatMm, 1))} behind.",
+            FloatKind.Carried => $" Before it the thread is carried {Say.Length(Math.Round(at.BackMm, 1))} behind, under stitches already there.",
+            _ => string.Empty,
+        };
+        return $"Stitch {row + 1} of {plan.Route.Count}, in the {part.Letter}: {Length(stitch)}, thread {at.Run}{hoop}. {Why(part, stitch)}{leap}";
+    }
+
+    private static string Length(Stitch stitch) => stitch.Shape switch
+    {
+        StitchShape.Knot => "a knot",
+        StitchShape.Whip => $"a wrap of {Say.Length(Math.Round(stitch.LengthMm, 1))}",
+        StitchShape.Tie => "a small stitch that ties the last link down",
+        StitchShape.Loop => $"a loop of {Say.Length(Math.Round(stitch.LengthMm, 1))}",
+        _ => Say.Length(Math.Round(stitch.LengthMm, 1)),
+    };
+
+    private static string Why(Part part, Stitch stitch)
+    {
+        var kind = Book.Find(part.Stitch)!;
+        if (stitch.Shape == StitchShape.Knot)
+        {
+            return "It makes the dot.";
+        }
+
+        if (stitch.Shape is StitchShape.Whip or StitchShape.Tie)
+        {
+            return stitch.Shape == StitchShape.Whip ? "It goes under the stitch below and never through the cloth." : "It ends the chain.";
+        }
+
+        var radius = Radius(part.LineMm, stitch);
+        if (part.Role == "dot")
+        {
+            return "It makes the dot.";
+        }
+
+        var straight = radius > StraightFrom * Math.Max(stitch.LengthMm, 1);
+        if (stitch.LengthMm >= part.WishedMm * Full)
+        {
+            return straight ? $"Full length: {kind.Name} is usually {Say.Length(Math.Round(part.WishedMm, 2))} here." : "Full length: the bend is wide enough for it.";
+        }
+
+        if (part.Stitches.Count(s => s.Shape == stitch.Shape) <= kind.Span)
+        {
+            return "The stroke is no longer, so it is one short stitch.";
+        }
+
+        return straight
+            ? $"Shorter than {Say.Length(Math.Round(part.WishedMm, 2))}, so that the stitches of this stretch come out alike and none is a stub at the end."
+            : $"Shorter than {Say.Length(Math.Round(part.WishedMm, 2))}, for the bend here has a radius of about {Say.Length(Math.Round(radius, 1))} and the stitch may leave the line by {Say.Length(Math.Round(Tolerance.SagittaMm(part.LineWidthMm), 2))} at most.";
+    }
+
+    /// <summary>Radius of the line under a stitch, from its chord and how far the line stands off it: r = c² / 8s + s / 2.</summary>
+    private static double Radius(IReadOnlyList<Pt> line, Stitch stitch)
+    {
+        var chord = stitch.LengthMm;
+        var (a, b) = (stitch.FromMm, stitch.ToMm);
+        var way = b - a;
+        var off = 0.0;
+        foreach (var p in line)
+        {
+            var along = Pt.Dot(p - a, way) / Math.Max(Pt.Dot(way, way), 1e-9);
+            if (along is > 0 and < 1 && Polyline.ToSegment(p, a, b) is var away && away < chord)
+            {
+                off = Math.Max(off, away);
+            }
+        }
+
+        return off < 1e-3 ? double.PositiveInfinity : (chord * chord / (8 * off)) + (off / 2);
+    }
+}

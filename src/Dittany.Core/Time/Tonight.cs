@@ -1,0 +1,73 @@
+using Dittany.Core.Measures;
+
+namespace Dittany.Core.Time;
+
+/// <summary>A piece as the calendar speaks of it.</summary>
+public sealed record Laid(string Name, Demand Demand, Progress Progress, Lain Lain);
+
+/// <summary>Words of a sentence; with a piece's number where they name it.</summary>
+public sealed record Spoken(string Text, int? Piece = null);
+
+/// <summary>What to do tonight, in one breath: what to work at with its minutes, and what can be done beside it.</summary>
+public static class Tonight
+{
+    /// <summary>The sentence, in pieces of text. Never empty.</summary>
+    public static IReadOnlyList<Spoken> Tell(IReadOnlyList<Laid> pieces, Evenings evenings, DateOnly today)
+    {
+        var open = pieces.Where(p => p.Progress.Stage != Stage.Finished).ToArray();
+        if (open.Length == 0)
+        {
+            return [new Spoken("Nothing waits for the needle tonight.")];
+        }
+
+        var said = new List<Spoken>();
+        var day = open.SelectMany(p => p.Lain.Stints).Select(s => (DateOnly?)s.Day).Min();
+        if (day is null)
+        {
+            return [new Spoken(evenings.PerWeek <= 0 || evenings.Minutes <= 0 ? "There is no evening to work on: say in the workshop which there are." : "Nothing waits for the needle tonight.")];
+        }
+
+        var toWork = open.Where(p => p.Lain.Stints.Any(s => s.Day == day && !s.AfterWait)).OrderBy(p => p.Lain.DueOn ?? DateOnly.MaxValue).ToArray();
+        var toFinish = open.Where(p => p.Lain.Stints.Any(s => s.Day == day && s.AfterWait) && !toWork.Contains(p)).ToArray();
+        said.Add(new Spoken(day == today ? "Tonight: " : $"No evening at the needle today. On {Say.Day(day.Value)}: "));
+        for (var i = 0; i < toWork.Length; i++)
+        {
+            var piece = toWork[i];
+            var minutes = piece.Lain.Stints.Where(s => s.Day == day && !s.AfterWait).Sum(s => s.Minutes);
+            var all = minutes >= piece.Demand.BeforeMinutes - 0.5;
+            said.Add(new Spoken($"{(i == 0 ? string.Empty : i == toWork.Length - 1 ? ", then " : ", ")}{Verb(piece.Progress.Stage, all)} "));
+            said.Add(new Spoken(piece.Name, piece.Demand.Id));
+            said.Add(new Spoken($", {Say.Minutes(minutes)}"));
+        }
+
+        if (toWork.Length > 0)
+        {
+            said.Add(new Spoken("."));
+        }
+
+        for (var i = 0; i < toFinish.Length; i++)
+        {
+            var piece = toFinish[i];
+            var dry = piece.Progress.Stage is Stage.Drying or Stage.ToFinish;
+            said.Add(new Spoken(toWork.Length > 0 || i > 0 ? " " : string.Empty));
+            said.Add(new Spoken(piece.Name, piece.Demand.Id));
+            said.Add(new Spoken(dry ? " has dried and can be finished." : " can be finished."));
+        }
+
+        foreach (var late in open.Where(p => p.Lain.Late).Take(1))
+        {
+            said.Add(new Spoken(" "));
+            said.Add(new Spoken(late.Name, late.Demand.Id));
+            said.Add(new Spoken(open.Count(p => p.Lain.Late) is > 1 and var n ? $" and {Say.Count(n - 1, "other")} will be late as planned." : " will be late as planned."));
+        }
+
+        return said;
+    }
+
+    private static string Verb(Stage stage, bool all) => stage switch
+    {
+        Stage.Planned => all ? "make" : "begin",
+        Stage.Stitched => "rinse",
+        _ => all ? "finish stitching" : "go on with",
+    };
+}

@@ -1,0 +1,120 @@
+using Dittany.Core.Planning;
+using Dittany.Core.Time;
+
+namespace Dittany.Core.Tests.Planning;
+
+/// <summary>What is done of a piece stays done, and the rest of the plan reckons with it.</summary>
+public class ProgressTests
+{
+    [Fact]
+    public void What_is_left_shrinks_with_every_length_and_the_whole_stays()
+    {
+        var job = Jobs.Towel("Bread & Salt");
+        var fresh = Jobs.Plan(job);
+        var runs = fresh.Threads.Sum(t => t.Runs);
+        var left = Enumerable.Range(0, runs + 1).Select(n => Jobs.Plan(job with { Done = new Done(true, n) })).ToArray();
+        Assert.True(left.Zip(left.Skip(1)).All(p => p.Second.Time.Progress.LeftMinutes < p.First.Time.Progress.LeftMinutes));
+        Assert.All(left, p => Assert.Equal(fresh.Time.HandsOnMinutes, p.Time.HandsOnMinutes));
+        Assert.Equal(fresh.Time.HandsOnMinutes, fresh.Time.Progress.LeftMinutes);
+        Assert.Equal(Stage.Stitched, left[^1].Time.Progress.Stage);
+        Assert.Equal((Stage.Marked, Stage.OnTheHoop), (left[0].Time.Progress.Stage, left[1].Time.Progress.Stage));
+        Assert.True(left[^1].Time.ReadyOn <= fresh.Time.ReadyOn);
+    }
+
+    [Fact]
+    public void Hung_up_today_it_dries_and_then_only_the_iron_is_left()
+    {
+        var job = Jobs.Towel() with { Done = new Done(true, 99, Jobs.Monday) };
+        Assert.Equal(Stage.Drying, Jobs.Plan(job).Time.Progress.Stage);
+        Assert.Contains("Tuesday 2 March", Jobs.Plan(job).Time.Progress.Told, StringComparison.Ordinal);
+        var next = Jobs.Plan(job with { Today = Jobs.Monday.AddDays(1) }).Time.Progress;
+        Assert.Equal((Stage.ToFinish, 5.0), (next.Stage, next.LeftMinutes));
+        Assert.Equal(Stage.Finished, Jobs.Plan(job with { Done = new Done(Finished: true) }).Time.Progress.Stage);
+        Assert.Empty(Next.Of(Jobs.Plan(job with { Done = new Done(Finished: true) }), proofed: true, printed: true));
+    }
+
+    /// <summary>A change that would move a stitch already in the cloth is refused; one that leaves them where they are is not.</summary>
+    [Theory]
+    [InlineData("text", "Junipers", true)]
+    [InlineData("capHeightMm", "17", true)]
+    [InlineData("centreMm", "251,600", true)]
+    [InlineData("overrules/stitch.outline", "chain", true)]
+    [InlineData("colour", "#2f3f6b", true)]
+    [InlineData("title", "Another title", false)]
+    [InlineData("dueOn", "2027-05-01", false)]
+    [InlineData("overrules/finish.press", "no-press", false)]
+    [InlineData("done", null, false)]
+    public void Stitched_stitches_do_not_move(string member, string? value, bool refused)
+    {
+        var job = Jobs.Towel() with { Done = new Done(true, 2) };
+        var changed = Changes.Apply(job, new Change(member, value, string.Empty)).Job!;
+        var fault = Frozen.Fault(job, changed, Workshop.Default);
+        Assert.Equal(refused, fault is not null);
+        if (refused)
+        {
+            Assert.Contains("2 lengths of thread are stitched already", fault!.Detail, StringComparison.Ordinal);
+        }
+    }
+
+    [Theory]
+    [InlineData("marked")]
+    [InlineData("runs=3")]
+    [InlineData("rinsed=2027-03-01")]
+    [InlineData("finished")]
+    public void How_far_it_is_is_written_as_it_is_read(string said) =>
+        Assert.Equal(said, Changes.Read(Changes.Apply(Jobs.Towel(), new Change("done", said, string.Empty)).Job!, "done"));
+
+    [Theory]
+    [InlineData("half")]
+    [InlineData("runs=-1")]
+    [InlineData("rinsed=someday")]
+    public void What_does_not_say_how_far_is_told(string said) =>
+        Assert.Equal("#/done", Changes.Apply(Jobs.Towel(), new Change("done", said, string.Empty)).Fault!.Pointer);
+
+    /// <summary>Every way that is told is tried out: taking it, the late piece is in time, and none other became late.</summary>
+    [Theory]
+    [InlineData("Fridolin Mooshammer", 1)]
+    [InlineData("Fridolin Mooshammer", 0)]
+    [InlineData("Bread & Salt", 2)]
+    [InlineData("Zoë", 0)]
+    public void Ways_to_make_it_fit_are_true(string words, int days)
+    {
+        var late = new OpenPiece(1, Jobs.Towel(words) with { DueOn = Jobs.Monday.AddDays(days) }, null!);
+        var other = new OpenPiece(2, Jobs.On("napkin", "Odalys") with { DueOn = Jobs.Monday.AddDays(12) }, null!);
+        OpenPiece[] pieces = [late with { Plan = Jobs.Plan(late.Job) }, other with { Plan = Jobs.Plan(other.Job) }];
+        var ways = MakeItFit.Ways(pieces, 1, Workshop.Default, Jobs.Monday);
+        Assert.InRange(ways.Count, 1, 3);
+        Assert.Equal("later", ways[^1].Kind);
+        Assert.Equal(ways.Count, ways.Select(w => w.Text).Distinct().Count());
+        foreach (var way in ways)
+        {
+            var (job, workshop) = (pieces[0].Job, Workshop.Default);
+            foreach (var (member, value) in way.Changes)
+            {
+                if (way.OfWorkshop)
+                {
+                    workshop = WorkshopChanges.Apply(workshop, member, value).Workshop!;
+                }
+                else
+                {
+                    job = Changes.Apply(job, new Change(member, value, string.Empty)).Job!;
+                }
+            }
+
+            var laid = MakeItFit.Lay([new OpenPiece(1, job, Planner.Make(job, workshop)), pieces[1]], new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening), Jobs.Monday);
+            Assert.All(laid, l => Assert.False(l.Late, way.Text));
+        }
+    }
+
+    /// <summary>Alone on the calendar a piece is ready on the day its own plan tells.</summary>
+    [Fact]
+    public void The_calendar_and_the_plan_tell_the_same_day()
+    {
+        foreach (var form in Core.Items.Catalogue.Forms)
+        {
+            var job = Jobs.On(form.Id, "Bread & Salt");
+            var plan = Jobs.Plan(job);
+            Assert.Equal(plan.Time.ReadyOn, MakeItFit.Lay([new OpenPiece(7, job, plan)], new Evenings(5, 60), Jobs.Monday)[0].ReadyOn);
+        }
+    }
+}

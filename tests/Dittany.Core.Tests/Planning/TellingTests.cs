@@ -1,0 +1,107 @@
+using Dittany.Core.Measures;
+using Dittany.Core.Planning;
+using Dittany.Core.Space;
+using Dittany.Core.Telling;
+using FsCheck;
+using FsCheck.Fluent;
+using FsCheck.Xunit;
+
+namespace Dittany.Core.Tests.Planning;
+
+/// <summary>What the plan says of itself besides its decisions: each stitch, what moved, what is next, the lines to lay words on, and all of it in her units.</summary>
+public class TellingTests
+{
+    [Property(MaxTest = 40)]
+    public Property Every_stitch_tells_its_own_length_and_thread() => Prop.ForAll(Jobs.Any(), input =>
+    {
+        var plan = Planner.Make(input.Job, input.Workshop);
+        for (var row = 0; row < plan.Route.Count; row++)
+        {
+            var told = StitchTelling.Tell(plan, row);
+            var at = plan.Route[row];
+            var stitch = plan.Elements.First(e => e.Id == at.Element).Parts[at.Part].Stitches[at.Stitch];
+            Assert.StartsWith($"Stitch {row + 1} of {plan.Route.Count}, in the ", told, StringComparison.Ordinal);
+            Assert.Contains($"thread {at.Run}", told, StringComparison.Ordinal);
+            if (stitch.Shape == Core.Stitches.StitchShape.Straight)
+            {
+                Assert.Contains(Say.Length(Math.Round(stitch.LengthMm, 1)), told, StringComparison.Ordinal);
+            }
+        }
+    });
+
+    /// <summary>Stitches of an I are full or evened, those of a tight o are shortened for the bend, and their lengths say the same.</summary>
+    [Fact]
+    public void Why_a_stitch_is_short_hangs_on_the_line_under_it()
+    {
+        string[] Told(string text) => Jobs.Plan(text, e => e with { CapHeightMm = 12 }) is var plan ? Enumerable.Range(0, plan.Route.Count).Select(r => StitchTelling.Tell(plan, r)).ToArray() : [];
+        Assert.All(Told("I"), t => Assert.DoesNotContain("bend", t, StringComparison.Ordinal));
+        Assert.Contains(Told("o"), t => t.Contains("for the bend here has a radius of about", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void What_an_overrule_moved_elsewhere_is_listed_and_the_overrule_itself_is_not()
+    {
+        var (before, after) = (Jobs.Plan("Juniper"), Jobs.Plan("Juniper", null, ("stitch.outline", "chain")));
+        var moved = Moved.Between(before, after);
+        Assert.Contains(moved, m => m.Subject == "The work");
+        Assert.DoesNotContain(moved, m => m.DecisionId == "stitch.outline");
+        Assert.All(moved, m => Assert.NotEqual(m.Was, m.Now));
+        Assert.Equal(moved.Select(m => m.Station).Order(), moved.Select(m => m.Station));
+        Assert.All(after.Decisions.Where(d => !d.Overruled && before.Decision(d.Id) is { } was && was.Choice != d.Choice), d => Assert.Contains(moved, m => m.DecisionId == d.Id && m.Now == d.Choice));
+        Assert.Empty(Moved.Between(before, before));
+    }
+
+    [Fact]
+    public void What_is_wrong_comes_first_then_the_proof_then_the_print()
+    {
+        var good = Jobs.Plan();
+        Assert.Equal(["proof", "work"], Next.Of(good, proofed: false, printed: false).Select(w => w.Kind));
+        Assert.Equal(["print", "work"], Next.Of(good, proofed: true, printed: false).Select(w => w.Kind));
+        Assert.Equal(["work"], Next.Of(good, proofed: true, printed: true).Select(w => w.Kind));
+        var small = Jobs.Plan("Hippolyta", e => e with { CapHeightMm = 5 }, ("stitch.outline", "chain"));
+        Assert.Equal("concern", Next.Of(small, proofed: true, printed: true)[0].Kind);
+        var late = Jobs.Plan(Jobs.Towel() with { DueOn = Jobs.Monday });
+        Assert.Equal(("late", Station.Time), (Next.Of(late, proofed: true, printed: true)[0].Kind, Next.Of(late, proofed: true, printed: true)[0].Station));
+    }
+
+    [Fact]
+    public void A_plan_told_in_inches_has_no_centimetre_left_and_its_numbers_unchanged()
+    {
+        var plan = Jobs.Plan(Jobs.On("baby-bodysuit", "Little\nPebble"));
+        var inches = Retold.In(plan, Units.Inches);
+        Assert.Contains(inches.Space.FindIt, s => s.Contains(" in ", StringComparison.Ordinal));
+        Assert.All(inches.Decisions.SelectMany(d => d.Because.Append(d.Choice)), s => Assert.DoesNotMatch(@"\d cm\b", s.Replace("cm body height", string.Empty, StringComparison.Ordinal)));
+        Assert.Equal(plan.Elements[0].BoxMm, inches.Elements[0].BoxMm);
+        Assert.Equal(plan.Decisions.Select(d => d.ChoiceId), inches.Decisions.Select(d => d.ChoiceId));
+        Assert.Contains(inches.Transfer.Steps, s => s.Do.Contains("check line (100 mm)", StringComparison.Ordinal));
+    }
+
+    /// <summary>The lines to lay words on are the item's own: the fold of a towel is half its width, and no line lies outside the field.</summary>
+    [Fact]
+    public void Words_snap_to_the_items_own_lines()
+    {
+        var plan = Jobs.Plan();
+        var fold = plan.Space.Snaps.First(s => s.Axis == SnapAxis.Across);
+        Assert.Equal(("centre-fold", 250.0), (fold.Id, fold.AtMm));
+        var usual = plan.Space.Snaps.First(s => s.Id == "usual-height");
+        Assert.Equal(plan.Elements[0].CentreMm.Y, usual.AtMm, 0.01);
+        Assert.Equal(new Geometry.Pt(250, usual.AtMm), Snaps.Apply(plan.Space.Snaps, new Geometry.Pt(251.5, usual.AtMm - 1.5), 2));
+        Assert.Equal(new Geometry.Pt(254, usual.AtMm - 5), Snaps.Apply(plan.Space.Snaps.Take(2).Where(s => s.Id is "centre-fold").ToArray(), new Geometry.Pt(254, usual.AtMm - 5), 2));
+    }
+
+    /// <summary>As low as stitches may go really is: there it fits, a millimetre lower it does not.</summary>
+    [Theory]
+    [InlineData("tea-towel", "lowest", 1)]
+    [InlineData("tea-towel", "highest", -1)]
+    [InlineData("baby-bodysuit", "highest", -1)]
+    [InlineData("tote", "lowest", 1)]
+    public void The_last_free_height_is_the_last(string form, string id, int way)
+    {
+        var job = Jobs.On(form, "Mimi", e => e with { CapHeightMm = 12 });
+        var plan = Jobs.Plan(job);
+        var snap = plan.Space.Snaps.First(s => s.Id == id);
+        double Overflow(double y) => Jobs.Plan(job with { Elements = [job.Elements[0] with { CentreMm = new Geometry.Pt(plan.Elements[0].CentreMm.X, y) }] }).Elements[0].OverflowsMm;
+        Assert.Equal(0, Overflow(snap.AtMm - (0.1 * way)));
+        Assert.True(Overflow(snap.AtMm + (1.0 * way)) > 0);
+    }
+}
