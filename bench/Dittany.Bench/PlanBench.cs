@@ -4,6 +4,7 @@ using Dittany.Core.Materials;
 using Dittany.Core.Planning;
 using Dittany.Core.Words;
 using Dittany.Formats.Json;
+using Dittany.Formats.Sheets;
 using Dittany.Formats.Template;
 
 namespace Dittany.Bench;
@@ -38,5 +39,5 @@ public class PlanBench
     public byte[] Plan_json() => PlanJson.Write(_job, Workshop.Default, _plan);
 
     [Benchmark]
-    public byte[] Template_pdf() => TemplatePdf.Write(TemplateSheet.Of(_plan, Papers.A4));
+    public byte[] Template_pdf() => LeafPdf.Write(TemplateLeaves.Of(TemplateSheet.Of(_plan, Papers.A4)));
 }

@@ -16,12 +16,22 @@ public sealed class DittanyDb(DbContextOptions<DittanyDb> options) : DbContext(o
 
     public DbSet<PrintedRow> Printed => Set<PrintedRow>();
 
+    public DbSet<ProofRow> Proofs => Set<ProofRow>();
+
+    public DbSet<BegunRow> Begun => Set<BegunRow>();
+
+    public DbSet<PrinterRow> Printers => Set<PrinterRow>();
+
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
         modelBuilder.Entity<PieceRow>().HasMany(p => p.Revisions).WithOne().HasForeignKey(r => r.PieceId).OnDelete(DeleteBehavior.Restrict);
         modelBuilder.Entity<RevisionRow>().HasKey(r => new { r.PieceId, r.Number });
         modelBuilder.Entity<WorkshopRow>().HasKey(w => w.Number);
         modelBuilder.Entity<WorkshopRow>().Property(w => w.Number).ValueGeneratedNever();
+        modelBuilder.Entity<ProofRow>().HasIndex(p => p.PieceId);
+        modelBuilder.Entity<BegunRow>().HasKey(b => b.PieceId);
+        modelBuilder.Entity<BegunRow>().Property(b => b.PieceId).ValueGeneratedNever();
+        modelBuilder.Entity<PrinterRow>().HasKey(p => p.Name);
         modelBuilder.Entity<PrintedRow>().HasIndex(p => new { p.PieceId, p.Revision });
     }
 }

@@ -5,8 +5,17 @@ using Microsoft.EntityFrameworkCore;
 
 namespace Dittany.Store;
 
-/// <summary>A piece as it stands.</summary>
-public sealed record Piece(int Id, int Head, Job Job, string What, bool CanUndo, bool CanRedo);
+/// <summary>
+/// A piece as it stands. <paramref name="Before"/> is the job it was changed from, null for the first revision; <paramref name="BegunWith"/> the workshop as it was when work
+/// began, null before that.
+/// </summary>
+public sealed record Piece(int Id, int Head, Job Job, string What, bool CanUndo, bool CanRedo, Job? Before = null, Workshop? BegunWith = null)
+{
+    /// <summary>The workshop this piece is planned with: once begun, how the work is done stays as it was; the evenings and units are those of today.</summary>
+    public Workshop In(Workshop now) => BegunWith is null
+        ? now
+        : BegunWith with { EveningsPerWeek = now.EveningsPerWeek, MinutesPerEvening = now.MinutesPerEvening, HourlyRate = now.HourlyRate, Units = now.Units, Paper = now.Paper };
+}
 
 /// <summary>What became of a change. Exactly one of the members is set.</summary>
 public sealed record Changed(Piece? Piece = null, IReadOnlyList<JobFault>? Faults = null, Conflict? Conflict = null);
@@ -57,7 +66,10 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time)
 
         var head = await Revision(id, row.Head, cancel);
         var redo = await db.Revisions.AsNoTracking().AnyAsync(r => r.PieceId == id && r.Parent == row.Head, cancel);
-        return new Piece(id, row.Head, JobOf(head!), head!.What, head.Parent is not null, redo);
+        var before = head!.Parent is { } parent ? JobOf((await Revision(id, parent, cancel))!) : null;
+        var begun = await db.Begun.AsNoTracking().FirstOrDefaultAsync(b => b.PieceId == id, cancel);
+        var job = JobOf(head);
+        return new Piece(id, row.Head, job, head.What, head.Parent is not null, redo, before, job.Done is null || begun is null ? null : WorkshopOf(begun));
     }
 
     /// <summary>
@@ -87,8 +99,15 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time)
             return new Changed(Conflict: new Conflict(change.Member, now, change.Value, (await Find(id, cancel))!));
         }
 
+        var begun = await db.Begun.FirstOrDefaultAsync(b => b.PieceId == id, cancel);
+        var working = job.Done is null || begun is null ? workshop : WorkshopOf(begun);
         var (changed, fault) = Changes.Apply(job, change);
-        var faults = fault is not null ? [fault] : JobCheck.Faults(changed!, workshop);
+        IReadOnlyList<JobFault> faults = fault is not null ? [fault] : JobCheck.Faults(changed!, working);
+        if (faults.Count == 0 && Frozen.Fault(job, changed!, working) is { } frozen)
+        {
+            faults = [frozen];
+        }
+
         if (faults.Count > 0)
         {
             return new Changed(Faults: faults);
@@ -100,6 +119,18 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time)
         }
 
         var at = time.GetUtcNow().UtcDateTime;
+        if (job.Done is null && changed!.Done is not null)
+        {
+            // From here on the work is done as the workshop works now.
+            if (begun is not null)
+            {
+                db.Begun.Remove(begun);
+                await db.SaveChangesAsync(cancel);
+            }
+
+            db.Begun.Add(new BegunRow { PieceId = id, WorkshopJson = WorkshopJson.Write(workshop), At = at });
+        }
+
         var gather = nudge && head.Nudge && at - head.At <= NudgesGather;
         var number = await db.Revisions.Where(r => r.PieceId == id).MaxAsync(r => r.Number, cancel) + 1;
         db.Revisions.Add(new RevisionRow
@@ -127,29 +158,6 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time)
         async head => await db.Revisions.Where(r => r.PieceId == id && r.Parent == head.Number).MaxAsync(r => (int?)r.Number, cancel),
         cancel);
 
-    /// <summary>Keeps the plan as printed, once for each revision and input.</summary>
-    public async Task KeepPrinted(int id, int revision, string inputHash, byte[] planJson, CancellationToken cancel = default)
-    {
-        if (await db.Printed.AnyAsync(p => p.PieceId == id && p.Revision == revision && p.InputHash == inputHash, cancel))
-        {
-            return;
-        }
-
-        db.Printed.Add(new PrintedRow
-        {
-            PieceId = id,
-            Revision = revision,
-            InputHash = inputHash,
-            PlanJson = Encoding.UTF8.GetString(planJson),
-            At = time.GetUtcNow().UtcDateTime,
-        });
-        await db.SaveChangesAsync(cancel);
-    }
-
-    /// <summary>Plans of a piece as they were printed, oldest first.</summary>
-    public async Task<IReadOnlyList<PrintedRow>> Printed(int id, CancellationToken cancel = default) =>
-        await db.Printed.AsNoTracking().Where(p => p.PieceId == id).OrderBy(p => p.Id).ToArrayAsync(cancel);
-
     private async Task<Piece?> Move(int id, Func<RevisionRow, Task<int?>> to, CancellationToken cancel)
     {
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
@@ -171,6 +179,12 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time)
 
     private Task<RevisionRow?> Revision(int id, int number, CancellationToken cancel) =>
         db.Revisions.AsNoTracking().FirstOrDefaultAsync(r => r.PieceId == id && r.Number == number, cancel);
+
+    private static Workshop WorkshopOf(BegunRow row)
+    {
+        var (workshop, faults) = WorkshopJson.Read(row.WorkshopJson);
+        return workshop ?? throw new InvalidDataException($"The workshop piece {row.PieceId} was begun with cannot be read: {faults[0].Pointer} {faults[0].Detail}");
+    }
 
     /// <summary>A stored job was checked when it came in; if it cannot be read now the data are damaged, and that is said.</summary>
     private static Job JobOf(RevisionRow row)

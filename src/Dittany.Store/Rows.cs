@@ -54,7 +54,7 @@ public sealed class WorkshopHeadRow
     public int Head { get; set; }
 }
 
-/// <summary>A plan as printed: what is on paper does not change with the rules.</summary>
+/// <summary>A sheet that went out: what is on paper does not change with the rules. Its number stands on it. A sheet whose check line was measured otherwise is void.</summary>
 public sealed class PrintedRow
 {
     public int Id { get; set; }
@@ -66,6 +66,56 @@ public sealed class PrintedRow
     public required string InputHash { get; set; }
 
     public required string PlanJson { get; set; }
+
+    public DateTime At { get; set; }
+
+    /// <summary>Which sheet: template, placement, work, care or tag.</summary>
+    public required string Kind { get; set; }
+
+    /// <summary>The printer it went to, by its name.</summary>
+    public required string Printer { get; set; }
+
+    /// <summary>What the sheet was enlarged by, against that printer's error.</summary>
+    public double Enlarged { get; set; } = 1;
+
+    /// <summary>What she measured of its check line, mm; null while she has not.</summary>
+    public double? MeasuredMm { get; set; }
+
+    /// <summary>Set where the measure says that the sheet must not be used.</summary>
+    public bool Void { get; set; }
+}
+
+/// <summary>Words read back letter by letter and found right, with whose yes it was.</summary>
+public sealed class ProofRow
+{
+    public int Id { get; set; }
+
+    public int PieceId { get; set; }
+
+    /// <summary>The very words that were read back; other words want another proof.</summary>
+    public required string Words { get; set; }
+
+    public required string Who { get; set; }
+
+    public DateTime At { get; set; }
+}
+
+/// <summary>The habits and equipment a piece was begun with: later changes of the workshop do not move what is stitched.</summary>
+public sealed class BegunRow
+{
+    public int PieceId { get; set; }
+
+    public required string WorkshopJson { get; set; }
+
+    public DateTime At { get; set; }
+}
+
+/// <summary>A printer and what it does to a length: 0.97 prints 97 mm where 100 were asked.</summary>
+public sealed class PrinterRow
+{
+    public required string Name { get; set; }
+
+    public double Scale { get; set; } = 1;
 
     public DateTime At { get; set; }
 }

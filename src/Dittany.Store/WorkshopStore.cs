@@ -4,6 +4,15 @@ using Microsoft.EntityFrameworkCore;
 
 namespace Dittany.Store;
 
+/// <summary>Two tabs changed the same member of the workshop.</summary>
+public sealed record WorkshopConflict(string Member, string Theirs, string Yours);
+
+/// <summary>What became of a change: the workshop as it stands, and why it was not taken where it was not.</summary>
+public sealed record WorkshopChanged(Workshop Workshop, IReadOnlyList<JobFault> Faults, IReadOnlyList<WorkshopConflict> Conflicts)
+{
+    public bool Taken => Faults.Count == 0 && Conflicts.Count == 0;
+}
+
 /// <summary>The workshop with its habits, in revisions like a piece. Before anything is stored it is the shipped default.</summary>
 public sealed class WorkshopStore(DittanyDb db, TimeProvider time)
 {
@@ -21,10 +30,75 @@ public sealed class WorkshopStore(DittanyDb db, TimeProvider time)
         return workshop ?? throw new InvalidDataException($"Revision {row.Number} of the workshop cannot be read: {faults[0].Pointer} {faults[0].Detail}");
     }
 
+    /// <summary>The number of the revision that stands, and whether there is one to go back to; 0 is the shipped default.</summary>
+    public async Task<int> Head(CancellationToken cancel = default) =>
+        await db.WorkshopHeads.AsNoTracking().OrderBy(h => h.Id).Select(h => (int?)h.Head).FirstOrDefaultAsync(cancel) ?? 0;
+
+    /// <summary>
+    /// Makes changes that were decided on looking at revision <paramref name="from"/>. What others changed in other members since then is kept; a different change to the same
+    /// member is a conflict, and nothing is stored. Faults store nothing. Members whose value is as it was seen are no change.
+    /// </summary>
+    public async Task<WorkshopChanged> Change(int from, IReadOnlyList<(string Member, string Value)> changes, string what, CancellationToken cancel = default)
+    {
+        await using var transaction = await db.Database.BeginTransactionAsync(cancel);
+        var now = await Current(cancel);
+        var seen = from == 0 ? Workshop.Default : await At(from, cancel);
+        if (seen is null)
+        {
+            return new WorkshopChanged(now, [new JobFault("#/from", $"There is no revision {from} of the workshop.", "Load the page again.")], []);
+        }
+
+        var (changed, faults, conflicts) = (now, new List<JobFault>(), new List<WorkshopConflict>());
+        foreach (var (member, value) in changes)
+        {
+            var (was, stands) = (WorkshopChanges.Read(seen, member), WorkshopChanges.Read(now, member));
+            if (value == was || value == stands)
+            {
+                continue;
+            }
+
+            if (was != stands)
+            {
+                conflicts.Add(new WorkshopConflict(member, stands, value));
+                continue;
+            }
+
+            var (applied, fault) = WorkshopChanges.Apply(changed, member, value);
+            changed = applied ?? changed;
+            if (fault is not null)
+            {
+                faults.Add(fault);
+            }
+        }
+
+        faults.AddRange(JobCheck.Faults(changed));
+        if (faults.Count > 0 || conflicts.Count > 0)
+        {
+            return new WorkshopChanged(now, faults, conflicts);
+        }
+
+        if (WorkshopJson.Write(changed) != WorkshopJson.Write(now))
+        {
+            await Append(changed, what, cancel);
+            await transaction.CommitAsync(cancel);
+        }
+
+        return new WorkshopChanged(changed, [], []);
+    }
+
     /// <summary>Appends a revision and makes it stand.</summary>
     public async Task Save(Workshop workshop, string what, CancellationToken cancel = default)
     {
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
+        await Append(workshop, what, cancel);
+        await transaction.CommitAsync(cancel);
+    }
+
+    private async Task<Workshop?> At(int number, CancellationToken cancel) =>
+        await db.Workshops.AsNoTracking().FirstOrDefaultAsync(w => w.Number == number, cancel) is { } row ? WorkshopJson.Read(row.Json).Workshop : null;
+
+    private async Task Append(Workshop workshop, string what, CancellationToken cancel)
+    {
         var head = await db.WorkshopHeads.OrderBy(h => h.Id).FirstOrDefaultAsync(cancel);
         if (head is null)
         {
@@ -43,7 +117,6 @@ public sealed class WorkshopStore(DittanyDb db, TimeProvider time)
         });
         head.Head = number;
         await db.SaveChangesAsync(cancel);
-        await transaction.CommitAsync(cancel);
     }
 
     /// <summary>Moves back one revision; the first goes back to the shipped default.</summary>

@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Threading.RateLimiting;
+using Dittany.Formats.Sheets;
 using Dittany.Store;
 using Dittany.Web.Api;
 using Dittany.Web.Setup;
@@ -50,6 +51,11 @@ using (folder)
     services.AddDbContext<DittanyDb>((_, options) => options.UseSqlite(folder.ConnectionString).AddInterceptors(new DurablePragmas()));
     services.AddScoped<PieceStore>();
     services.AddScoped<WorkshopStore>();
+    services.AddScoped<SheetStore>();
+    services.AddSingleton<PlanCache>();
+    services.AddScoped<Desk>();
+    services.AddSingleton(new FolderPrinter(Path.Combine(folder.Path, "printed")));
+    services.AddSingleton<IPrinter>(provider => provider.GetRequiredService<FolderPrinter>());
     services.AddRazorPages();
     services.AddAntiforgery(options => options.Cookie.SameSite = SameSiteMode.Strict);
     services.AddDataProtection().SetApplicationName("Dittany").PersistKeysToFileSystem(new DirectoryInfo(folder.KeysPath));
@@ -70,7 +76,7 @@ using (folder)
         folder.Migrate(scope.ServiceProvider.GetRequiredService<DittanyDb>());
         if (demo)
         {
-            await Demo.Fill(scope.ServiceProvider.GetRequiredService<PieceStore>(), app.Services.GetRequiredService<Today>().Date);
+            await Demo.Fill(scope.ServiceProvider.GetRequiredService<PieceStore>(), scope.ServiceProvider.GetRequiredService<SheetStore>(), app.Services.GetRequiredService<Today>().Date);
         }
     }
 

@@ -84,11 +84,40 @@ public static partial class Tape
         return (first != last && from == to) || fromUnit != toUnit ? found.Value : $"{from[..from.LastIndexOf(' ')]}{found.Groups["between"].Value}{to}";
     });
 
+    /// <summary>
+    /// A length as someone writes it down: 97, 97 mm, 9.7 cm, 3 13/16 in, 3/4". A comma may stand for the point. A bare number is millimetres. Null where it is no length.
+    /// </summary>
+    public static double? Read(string? written)
+    {
+        var found = Written().Match((written ?? string.Empty).Trim().Replace(',', '.').ToLowerInvariant());
+        if (!found.Success || !(found.Groups["n"].Success || found.Groups["over"].Success))
+        {
+            return null;
+        }
+
+        var value = found.Groups["n"].Success ? Number(found, "n") : 0;
+        if (found.Groups["over"].Success)
+        {
+            var under = Number(found, "under");
+            if (under == 0)
+            {
+                return null;
+            }
+
+            value += Number(found, "over") / under;
+        }
+
+        return value * found.Groups["unit"].Value switch { "cm" => 10, "m" => 1000, "in" or "inch" or "inches" or "\"" or "″" => InchMm, _ => 1 };
+    }
+
     private static bool IsTest(string sentence, Match found) =>
         sentence.Contains("100 mm line", StringComparison.Ordinal) ? found.Groups["unit"].Value == "mm" && Number(found, "b") is >= 99 and <= 101
         : Number(found, "b") == 100 && sentence.Contains("check line", StringComparison.OrdinalIgnoreCase);
 
     private static double Number(Match found, string group) => double.Parse(found.Groups[group].Value, CultureInfo.InvariantCulture);
+
+    [GeneratedRegex(@"^(?<n>\d{1,6}(?:\.\d{1,6})?)?(?:(?:^|\s+)(?<over>\d{1,3})/(?<under>\d{1,3}))?\s*(?<unit>mm|cm|m|in|inch|inches|""|″)?$", RegexOptions.ExplicitCapture, 1000)]
+    private static partial Regex Written();
 
     [GeneratedRegex(@"(?<![\w.])(?:(?<a>\d+(?:\.\d+)?)(?<between> to | × | and | or ))?(?<b>\d+(?:\.\d+)?) (?<unit>mm|cm|m)(?![\w])", RegexOptions.ExplicitCapture, 1000)]
     private static partial Regex Lengths();

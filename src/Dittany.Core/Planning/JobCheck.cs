@@ -309,6 +309,14 @@ public static class JobCheck
         return null;
     }
 
+    /// <summary>All faults of a workshop alone.</summary>
+    public static IReadOnlyList<JobFault> Faults(Workshop workshop)
+    {
+        var faults = new List<JobFault>();
+        CheckWorkshop(workshop, faults);
+        return faults;
+    }
+
     private static void CheckWorkshop(Workshop workshop, List<JobFault> faults)
     {
         for (var i = 0; i < workshop.Equipment.Count; i++)

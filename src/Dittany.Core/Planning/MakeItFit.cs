@@ -25,9 +25,11 @@ public static class MakeItFit
     /// <summary>Pieces laid over the workshop's evenings, in the order given.</summary>
     public static IReadOnlyList<Lain> Lay(IReadOnlyList<OpenPiece> pieces, Evenings evenings, DateOnly today) => Diary.Lay(pieces.Select(p => p.Demand).ToArray(), evenings, today);
 
-    /// <summary>At most <see cref="Told"/> ways, what costs her least first; a later day is always among them. Empty where the piece is not late.</summary>
-    public static IReadOnlyList<FitWay> Ways(IReadOnlyList<OpenPiece> pieces, int late, Workshop workshop, DateOnly today)
+    /// <summary>At most <see cref="Told"/> ways, what costs her least first; a later day is always among them. Empty where the piece is not late. Plans are asked of
+    /// <paramref name="planner"/>, which may know them already.</summary>
+    public static IReadOnlyList<FitWay> Ways(IReadOnlyList<OpenPiece> pieces, int late, Workshop workshop, DateOnly today, Func<Job, Workshop, Plan>? planner = null)
     {
+        var make = planner ?? Planner.Make;
         var evenings = new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening);
         var now = Lay(pieces, evenings, today);
         var piece = pieces.First(p => p.Id == late);
@@ -39,10 +41,10 @@ public static class MakeItFit
         var inTime = now.Where(l => !l.Late).Select(l => l.Id).Append(late).ToHashSet();
         bool Does(IReadOnlyList<Demand> demands, Evenings with) => Diary.Lay(demands, with, today).All(l => !inTime.Contains(l.Id) || !l.Late);
         bool Evening(Evenings with) => Does(pieces.Select(p => p.Demand).ToArray(), with);
-        bool Planned(Job job) => Does(pieces.Select(p => p.Id == late ? (p with { Job = job, Plan = Planner.Make(job, workshop) }).Demand : p.Demand).ToArray(), evenings);
+        bool Planned(Job job) => Does(pieces.Select(p => p.Id == late ? (p with { Job = job, Plan = make(job, workshop) }).Demand : p.Demand).ToArray(), evenings);
 
         var ways = new List<FitWay>();
-        foreach (var way in OfJob(piece, workshop, Planned).Concat(OfEvenings(evenings, Evening)))
+        foreach (var way in OfJob(piece, workshop, Planned, make).Concat(OfEvenings(evenings, Evening)))
         {
             if (ways.Count < Told - 1)
             {
@@ -60,7 +62,7 @@ public static class MakeItFit
     }
 
     /// <summary>Ways that change the piece: quicker, without a wait, fewer letters. At most one of each. What is stitched already is not asked to change.</summary>
-    private static IEnumerable<FitWay> OfJob(OpenPiece piece, Workshop workshop, Func<Job, bool> does)
+    private static IEnumerable<FitWay> OfJob(OpenPiece piece, Workshop workshop, Func<Job, bool> does, Func<Job, Workshop, Plan> make)
     {
         if (piece.Job.Done is { Runs: > 0 } or { RinsedOn: not null })
         {
@@ -85,7 +87,7 @@ public static class MakeItFit
             if (!found.Contains(kind) && Changed(piece.Job, changes, workshop) is { } job && does(job))
             {
                 found.Add(kind);
-                yield return new FitWay(kind, Say.Upper(told(Planner.Make(job, workshop))), false, changes);
+                yield return new FitWay(kind, Say.Upper(told(make(job, workshop))), false, changes);
             }
         }
 

@@ -26,8 +26,12 @@ public sealed record PlannedSpace(
     IReadOnlyList<IReadOnlyList<Pt>> BehindMm,
     Items.Landmark CentreLine,
     Items.Landmark LevelLine,
-    IReadOnlyList<string> FindIt,
-    IReadOnlyList<Space.Snap> Snaps);
+    IReadOnlyList<Space.FindStep> Finding,
+    IReadOnlyList<Space.Snap> Snaps)
+{
+    /// <summary>How to find the place again, in sentences.</summary>
+    public IReadOnlyList<string> FindIt => Finding.Select(s => s.Text).ToArray();
+}
 
 /// <summary>A box in mm: its top left corner and size.</summary>
 public sealed record Box(double X, double Y, double Width, double Height);

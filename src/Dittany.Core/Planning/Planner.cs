@@ -130,7 +130,7 @@ public static class Planner
             new PlannedSpace(
                 form.Face, zone.Id, zone.Name, zone.Ring, ground.Field.Rings, drawn.Obstacles, drawn.Landmarks, drawn.Behind,
                 drawn.Landmark(zone.Finding.CentreId), drawn.Landmark(zone.Finding.LevelId),
-                FindIt.Tell(drawn, zone, elements.Select(e => (e.Text.ReplaceLineEndings(" "), e.BaselineMm, e.BoxMm.Width)).ToArray(), cloth.Kind.Knit),
+                FindIt.Steps(drawn, zone, elements.Select(e => (e.Text.ReplaceLineEndings(" "), e.BaselineMm, e.BoxMm.Width)).ToArray(), cloth.Kind.Knit),
                 Snaps.For(drawn, zone, ground.Field, StandingOf(elements[0]))),
             elements,
             transfer,

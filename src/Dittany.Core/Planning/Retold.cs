@@ -14,7 +14,10 @@ public static class Retold
         return plan with
         {
             Item = plan.Item with { SizeName = Told(plan.Item.SizeName) },
-            Space = plan.Space with { FindIt = All(plan.Space.FindIt) },
+            Space = plan.Space with
+            {
+                Finding = plan.Space.Finding.Select(s => new Space.FindStep(Told(s.Text), s.Figures.Select(f => f with { Label = Told(f.Label) }).ToArray())).ToArray(),
+            },
             Elements = plan.Elements.Select(e => e with { Concerns = e.Concerns.Select(c => c with { Text = Told(c.Text) }).ToArray() }).ToArray(),
             Transfer = plan.Transfer with { Steps = plan.Transfer.Steps.Select(s => s with { Do = Told(s.Do) }).ToArray() },
             Removal = All(plan.Removal),

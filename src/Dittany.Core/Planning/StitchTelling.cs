@@ -15,6 +15,19 @@ public static class StitchTelling
     /// <summary>Bends wider than this many stitches are told as straight.</summary>
     private const double StraightFrom = 12;
 
+    /// <summary>All stitches in working order, each with the minutes of stitching up to the end of its length.</summary>
+    public static IReadOnlyList<string> All(Plan plan)
+    {
+        var ends = RunTelling.Of(plan).ToDictionary(r => r.Run);
+        return Enumerable.Range(0, plan.Route.Count).Select(row => $"{Tell(plan, row)} {Minutes(ends[plan.Route[row].Run], row)}").ToArray();
+
+        static string Minutes(RunTold run, int row)
+        {
+            var share = (double)(row - run.FirstRow + 1) / run.Stitches;
+            return $"{Say.Upper(Say.Minutes(run.MinutesSoFar - (run.Minutes * (1 - share))))} at the needle by then.";
+        }
+    }
+
     /// <summary>Tells the stitch in a row of the route.</summary>
     public static string Tell(Plan plan, int row)
     {

@@ -18,4 +18,7 @@ public static class Field
             .Select(o => Region.Of(o.Ring).Offset(Clearances.For(o.Kind)))
             .ToArray());
     }
+
+    /// <summary>What an obstacle keeps free round itself: rings in the frame of its face, mm. For drawing, so corners are as coarse as a hand's.</summary>
+    public static IReadOnlyList<IReadOnlyList<Pt>> ClearanceOf(Obstacle obstacle) => Region.Roughly(obstacle.Ring, 0.25).OffsetCoarsely(Clearances.For(obstacle.Kind)).Rings;
 }

@@ -25,7 +25,7 @@ public sealed record Lain(int Id, IReadOnlyList<Stint> Stints, DateOnly? WaitFro
 
 /// <summary>
 /// Lays pieces over the evenings there are. Each evening goes to what is wanted first and can be worked; what hangs to dry lets others in. What could not be in time
-/// even if nothing else were there gives way to what can. Deterministic: ties go to what is begun, then to the lower number.
+/// even if nothing else were there gives way to what can, but no further than that needs. Deterministic: ties go to what is begun, then to the lower number.
 /// </summary>
 public static class Diary
 {
@@ -38,14 +38,24 @@ public static class Diary
     /// <summary>All pieces laid, in the order they were given.</summary>
     public static IReadOnlyList<Lain> Lay(IReadOnlyList<Demand> demands, Evenings evenings, DateOnly today)
     {
-        var hopeless = demands.Count < 2 ? [] : demands.Where(d => Alone(d, evenings, today).Late).Select(d => d.Id).ToHashSet();
-        var laying = demands
-            .OrderBy(d => hopeless.Contains(d.Id))
-            .ThenBy(d => d.DueOn ?? DateOnly.MaxValue)
-            .ThenByDescending(d => d.Begun)
-            .ThenBy(d => d.Id)
-            .Select(d => new Laying(d, today))
-            .ToArray();
+        var wanted = demands.OrderBy(d => d.DueOn ?? DateOnly.MaxValue).ThenByDescending(d => d.Begun).ThenBy(d => d.Id).ToArray();
+        var hopeless = demands.Count < 2 ? [] : wanted.Where(d => InOrder([d], evenings, today)[0].Late).ToArray();
+        var order = wanted.Except(hopeless).ToList();
+        foreach (var late in hopeless)
+        {
+            // As early as it can be without making any other late that is in time.
+            var inTime = InOrder(order, evenings, today).Where(l => !l.Late).Select(l => l.Id).ToHashSet();
+            var at = Enumerable.Range(0, order.Count).FirstOrDefault(n => InOrder([.. order.Take(n), late, .. order.Skip(n)], evenings, today).All(l => !inTime.Contains(l.Id) || !l.Late), order.Count);
+            order.Insert(at, late);
+        }
+
+        var byId = InOrder(order, evenings, today).ToDictionary(l => l.Id);
+        return demands.Select(d => byId[d.Id]).ToArray();
+    }
+
+    private static Lain[] InOrder(IReadOnlyList<Demand> order, Evenings evenings, DateOnly today)
+    {
+        var laying = order.Select(d => new Laying(d, today)).ToArray();
         for (var n = 0; n < MostDays && laying.Any(l => l.Ready is null); n++)
         {
             var day = today.AddDays(n);
@@ -56,8 +66,7 @@ public static class Diary
             }
         }
 
-        var byId = laying.ToDictionary(l => l.Demand.Id, l => l.Done());
-        return demands.Select(d => byId[d.Id]).ToArray();
+        return laying.Select(l => l.Done()).ToArray();
     }
 
     /// <summary>One piece with every evening to itself.</summary>

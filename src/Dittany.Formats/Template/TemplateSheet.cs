@@ -24,7 +24,7 @@ public sealed record TemplateSheet(
     IReadOnlyList<string> FindIt)
 {
     /// <summary>The check line on every page: printed true, it measures this.</summary>
-    public const double CheckLineMm = 100;
+    public const double CheckLineMm = CheckLine.LengthMm;
 
     /// <summary>Words beside the check line.</summary>
     public const string CheckWords = "Check line: 100 mm. If it measures anything else, do not use this sheet; print at 100 %, no fitting to the page.";

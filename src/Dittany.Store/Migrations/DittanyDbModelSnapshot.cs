@@ -17,6 +17,23 @@ namespace Dittany.Store.Migrations
 #pragma warning disable 612, 618
             modelBuilder.HasAnnotation("ProductVersion", "10.0.15");
 
+            modelBuilder.Entity("Dittany.Store.BegunRow", b =>
+                {
+                    b.Property<int>("PieceId")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateTime>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("WorkshopJson")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("PieceId");
+
+                    b.ToTable("Begun");
+                });
+
             modelBuilder.Entity("Dittany.Store.PieceRow", b =>
                 {
                     b.Property<int>("Id")
@@ -43,9 +60,19 @@ namespace Dittany.Store.Migrations
                     b.Property<DateTime>("At")
                         .HasColumnType("TEXT");
 
+                    b.Property<double>("Enlarged")
+                        .HasColumnType("REAL");
+
                     b.Property<string>("InputHash")
                         .IsRequired()
                         .HasColumnType("TEXT");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("MeasuredMm")
+                        .HasColumnType("REAL");
 
                     b.Property<int>("PieceId")
                         .HasColumnType("INTEGER");
@@ -54,7 +81,14 @@ namespace Dittany.Store.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("Printer")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
                     b.Property<int>("Revision")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<bool>("Void")
                         .HasColumnType("INTEGER");
 
                     b.HasKey("Id");
@@ -62,6 +96,49 @@ namespace Dittany.Store.Migrations
                     b.HasIndex("PieceId", "Revision");
 
                     b.ToTable("Printed");
+                });
+
+            modelBuilder.Entity("Dittany.Store.PrinterRow", b =>
+                {
+                    b.Property<string>("Name")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<double>("Scale")
+                        .HasColumnType("REAL");
+
+                    b.HasKey("Name");
+
+                    b.ToTable("Printers");
+                });
+
+            modelBuilder.Entity("Dittany.Store.ProofRow", b =>
+                {
+                    b.Property<int>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateTime>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("PieceId")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Who")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Words")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("PieceId");
+
+                    b.ToTable("Proofs");
                 });
 
             modelBuilder.Entity("Dittany.Store.RevisionRow", b =>

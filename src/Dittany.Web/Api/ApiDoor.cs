@@ -8,6 +8,7 @@ using Dittany.Core.StitchBook;
 using Dittany.Core.Transfer;
 using Dittany.Core.Words;
 using Dittany.Formats.Json;
+using Dittany.Formats.Sheets;
 using Dittany.Formats.Template;
 using Dittany.Store;
 using Dittany.Web.Setup;
@@ -27,7 +28,7 @@ public static class ApiDoor
         heavy.MapPost("/plan", (HttpContext context, Today today) => WithJob(context, today, (job, workshop) =>
             Results.Bytes(PlanJson.Write(job, workshop, Planner.Make(job, workshop)), "application/json")));
         heavy.MapPost("/template.pdf", (HttpContext context, Today today) => WithJob(context, today, (job, workshop) =>
-            Results.Bytes(TemplatePdf.Write(SheetOf(Planner.Make(job, workshop), workshop)), "application/pdf")));
+            Results.Bytes(LeafPdf.Write(TemplateLeaves.Of(SheetOf(Planner.Make(job, workshop), workshop))), "application/pdf")));
         heavy.MapPost("/template.svg", (HttpContext context, Today today) => WithJob(context, today, (job, workshop) =>
             Results.Text(TemplateSvg.Write(SheetOf(Planner.Make(job, workshop), workshop)), "image/svg+xml", Encoding.UTF8)));
         heavy.MapGet("/pieces/{id:int}/plan", StoredPlan);
@@ -88,7 +89,7 @@ public static class ApiDoor
             return Problems.Of(StatusCodes.Status404NotFound, $"There is no piece {id}.", []);
         }
 
-        var workshop = await workshops.Current(cancel);
+        var workshop = piece.In(await workshops.Current(cancel));
         var job = piece.Job with { Today = today.Date };
         return Results.Bytes(PlanJson.Write(job, workshop, Planner.Make(job, workshop)), "application/json");
     }

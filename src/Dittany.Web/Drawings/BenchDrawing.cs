@@ -8,11 +8,11 @@ namespace Dittany.Web.Drawings;
 /// <summary>The drawing in the middle of the bench: item, field, words on both faces, tapes along its edges, measurements from landmarks.</summary>
 public static class BenchDrawing
 {
-    private const string Tape = "#e6bd4f";
+    private const string TapeYellow = "#e6bd4f";
     private const string TapeInk = "#3d3206";
 
     /// <summary>Height over width of the frame on a screen of 1280 × 800. On other screens the drawing keeps its top left corner, where the tapes meet.</summary>
-    private const double Shape = 0.95;
+    public const double Shape = 0.95;
 
     /// <summary>Ways to look at a plan: the whole item, its lower part, the words.</summary>
     public static IReadOnlyList<View> Views(Plan plan)
@@ -59,18 +59,29 @@ public static class BenchDrawing
         return new Box(x, y, Math.Max(a.X + a.Width, b.X + b.Width) - x, Math.Max(a.Y + a.Height, b.Y + b.Height) - y);
     });
 
-    /// <summary>The drawing as SVG text. Both faces are in it; the page shows one.</summary>
-    public static string Draw(Plan plan, View view)
+    /// <summary>How a drawing is looked at: which part, in which units, how many stitches are worked on the face that works the piece, how many lengths are in the cloth.</summary>
+    public sealed record Look(View View, Units Units, int At, int Done);
+
+    /// <summary>
+    /// The drawing as SVG text. All faces are in it; the page shows one. What turns over for the back of the work hangs in a group about the middle of the words.
+    /// </summary>
+    public static string Draw(Plan plan, Look look)
     {
         var svg = new Svg();
-        var px = view.Px;
+        var (view, px) = (look.View, look.View.Px);
+        var middle = plan.Elements[0].CentreMm.X;
         svg.Open(
             "svg",
-            ("xmlns", "http://www.w3.org/2000/svg"), ("class", "drawing"), ("role", "img"), ("aria-labelledby", "drawing-title"),
+            ("xmlns", "http://www.w3.org/2000/svg"), ("class", plan.Item.Cloth.Dark ? "drawing on-dark" : "drawing"), ("role", "img"), ("aria-labelledby", "drawing-title"),
             ("viewBox", $"{Svg.N(view.X)} {Svg.N(view.Y)} {Svg.N(view.Width)} {Svg.N(view.Height)}"), ("preserveAspectRatio", "xMinYMin meet"));
-        svg.Open("title", ("id", "drawing-title")).Text(Told(plan)).Close();
-        ItemDrawing.Draw(svg, ItemDrawing.Of(plan), "bench", px);
-        Field(svg, plan, view);
+        svg.Open("title", ("id", "drawing-title")).Text(Told(plan, look.Units)).Close();
+        svg.Open("g", ("transform", $"translate({Svg.N(middle)} 0)")).Open("g", ("class", "turns")).Open("g", ("transform", $"translate({Svg.N(-middle)} 0)"));
+        ItemDrawing.Draw(svg, ItemDrawing.Of(plan), "bench", px, look.Units);
+        Field(svg, plan, view, look.Units);
+        SnapLines(svg, plan, px);
+        svg.Open("g", ("class", "face-hoops"));
+        FaceDrawing.Hoops(svg, plan, px);
+        svg.Close().Open("g", ("class", "words"), ("data-x", plan.Elements[0].CentreMm.X), ("data-y", plan.Elements[0].CentreMm.Y));
         svg.Open("g", ("class", "face-stitched"));
         foreach (var element in plan.Elements)
         {
@@ -84,9 +95,13 @@ public static class BenchDrawing
             ThreadDrawing.Marks(svg, plan, element, px);
         }
 
-        svg.Close();
-        Measurements(svg, plan, view);
-        Tapes(svg, view);
+        svg.Close().Open("g", ("class", "face-order"));
+        FaceDrawing.Stitches(svg, plan, look.At, look.Done, px);
+        svg.Close().Close().Open("g", ("class", "face-back"));
+        FaceDrawing.Back(svg, plan, px);
+        svg.Close().Close().Close().Close();
+        Measurements(svg, plan, view, look.Units);
+        Tapes(svg, view, look.Units);
         return svg.Close().ToString();
     }
 
@@ -123,18 +138,39 @@ public static class BenchDrawing
         return svg.Close().ToString();
     }
 
-    private static string Told(Plan plan)
+    private static string Told(Plan plan, Units units)
     {
         var e = plan.Elements[0];
-        return $"{plan.Item.FormName}, {plan.Item.SizeName}, with “{e.Text.ReplaceLineEndings(" ")}”, capitals {Say.Length(e.CapHeightMm)}, {Say.Length(e.BoxMm.Width)} wide.";
+        return $"{plan.Item.FormName}, {plan.Item.SizeName}, with “{e.Text.ReplaceLineEndings(" ")}”, capitals {Tape.Length(e.CapHeightMm, units)}, {Tape.Length(e.BoxMm.Width, units)} wide.";
     }
 
-    private static void Field(Svg svg, Plan plan, View view)
+    /// <summary>The item's own lines that words can be laid on; they are seen while the words are moved.</summary>
+    private static void SnapLines(Svg svg, Plan plan, double px)
+    {
+        var (left, top, w, h) = Around(plan);
+        svg.Open("g", ("class", "snaps"), ("aria-hidden", "true"));
+        foreach (var snap in plan.Space.Snaps)
+        {
+            var across = snap.Axis == Core.Space.SnapAxis.Across;
+            svg.Open("g", ("class", "snap"), ("data-axis", across ? "x" : "y"), ("data-at", snap.AtMm));
+            svg.Empty(
+                "line", ("x1", across ? snap.AtMm : left), ("y1", across ? top : snap.AtMm), ("x2", across ? snap.AtMm : left + w), ("y2", across ? top + h : snap.AtMm),
+                ("stroke", "#b0408a"), ("stroke-width", 1.2 * px), ("stroke-dasharray", $"{Svg.N(6 * px)} {Svg.N(3 * px)}"));
+            var box = WordsOf(plan);
+            svg.Label(
+                snap.Name, ("x", across ? snap.AtMm + (5 * px) : box.X + box.Width + (8 * px)), ("y", across ? box.Y - (10 * px) : snap.AtMm - (4 * px)), ("font-size", 12 * px), ("fill", plan.Item.Cloth.Dark ? "#ffd9f0" : "#8f3a67"), ("class", "drawn-words"));
+            svg.Close();
+        }
+
+        svg.Close();
+    }
+
+    private static void Field(Svg svg, Plan plan, View view, Units units)
     {
         var px = view.Px;
         var pale = plan.Item.Cloth.Dark ? "#cfd8d0" : "#33473c";
-        svg.Open("g", ("class", "field"), ("tabindex", "-1"));
-        svg.Open("title").Text($"The field: where stitches may lie. {plan.Decision("space.zone")!.Because[0]} Each seam and hem tells its own clearance.").Close();
+        svg.Open("g", ("class", "field"));
+        svg.Open("title").Text(Tape.Tell($"The field: where stitches may lie. {plan.Decision("space.zone")!.Because[0]} Each seam and hem tells its own clearance.", units)).Close();
         foreach (var ring in plan.Space.FieldMm)
         {
             svg.Empty("path", ("d", Svg.Ring(ring)), ("fill", plan.Item.Cloth.Dark ? "#ffffff" : "#fffdf6"), ("fill-opacity", plan.Item.Cloth.Dark ? 0.05 : 0.25), ("stroke", pale), ("stroke-width", px), ("stroke-dasharray", $"{Svg.N(5 * px)} {Svg.N(4 * px)}"));
@@ -166,7 +202,7 @@ public static class BenchDrawing
         }
     }
 
-    private static void Measurements(Svg svg, Plan plan, View view)
+    private static void Measurements(Svg svg, Plan plan, View view, Units units)
     {
         var px = view.Px;
         var element = plan.Elements[0];
@@ -176,13 +212,13 @@ public static class BenchDrawing
 
         // How wide, under the words.
         var below = box.Y + box.Height + (16 * px);
-        Measure(svg, new Pt(box.X, below), new Pt(box.X + box.Width, below), Say.Length(Math.Round(box.Width)), px);
+        Measure(svg, new Pt(box.X, below), new Pt(box.X + box.Width, below), Tape.Length(Math.Round(box.Width), units), px);
 
         // How far from what is measured from, beside them.
         var aside = Math.Min(box.X + box.Width + (34 * px), view.X + view.Width - (40 * px));
         if (level > view.Y && level < view.Y + view.Height)
         {
-            Measure(svg, new Pt(aside, element.BaselineMm.Y), new Pt(aside, level), Say.Length(Math.Round(Math.Abs(level - element.BaselineMm.Y), 1)), px);
+            Measure(svg, new Pt(aside, element.BaselineMm.Y), new Pt(aside, level), Tape.Length(Math.Round(Math.Abs(level - element.BaselineMm.Y), 1), units), px);
         }
 
         // Where the place is found from an edge and not along a crease, how far the middle of the words is from it.
@@ -190,7 +226,7 @@ public static class BenchDrawing
         if ((edge < box.X || edge > box.X + box.Width) && edge > view.X && edge < view.X + view.Width)
         {
             var above = box.Y - (18 * px);
-            Measure(svg, new Pt(box.X + (box.Width / 2), above), new Pt(edge, above), Say.Length(Math.Round(Math.Abs(edge - box.X - (box.Width / 2)), 1)), px);
+            Measure(svg, new Pt(box.X + (box.Width / 2), above), new Pt(edge, above), Tape.Length(Math.Round(Math.Abs(edge - box.X - (box.Width / 2)), 1), units), px);
         }
 
         svg.Close();
@@ -206,12 +242,12 @@ public static class BenchDrawing
             ("stroke", "#b98d1d"), ("stroke-width", 1.4 * px), ("fill", "none"));
         var middle = Pt.Lerp(a, b, 0.5);
         var width = (words.Length * 7.4 * px) + (12 * px);
-        svg.Empty("rect", ("x", middle.X - (width / 2)), ("y", middle.Y - (10 * px)), ("width", width), ("height", 20 * px), ("rx", 2 * px), ("fill", Tape));
+        svg.Empty("rect", ("x", middle.X - (width / 2)), ("y", middle.Y - (10 * px)), ("width", width), ("height", 20 * px), ("rx", 2 * px), ("fill", TapeYellow));
         svg.Label(words, ("x", middle.X), ("y", middle.Y + (4.6 * px)), ("font-size", 13 * px), ("text-anchor", "middle"), ("fill", TapeInk), ("class", "drawn-words"));
     }
 
-    /// <summary>Tapes along the top and left edge of the view, in centimetres from the datum.</summary>
-    private static void Tapes(Svg svg, View view)
+    /// <summary>Tapes along the top and left edge of the view, from the datum, in centimetres or in inches with their eighths.</summary>
+    private static void Tapes(Svg svg, View view, Units units)
     {
         var px = view.Px;
         var wide = 22 * px;
@@ -221,37 +257,45 @@ public static class BenchDrawing
         var (x0, x1) = (view.X, view.X + (view.Width * (1 + Beyond)));
         var (y0, y1) = (view.Y, view.Y + (view.Height * (1 + Beyond)));
         svg.Open("g", ("class", "tape"), ("aria-hidden", "true"));
-        svg.Empty("rect", ("x", x0), ("y", view.Y), ("width", x1 - x0), ("height", wide), ("fill", Tape));
-        svg.Empty("rect", ("x", view.X), ("y", y0), ("width", wide), ("height", y1 - y0), ("fill", Tape));
-        var step = px > 0.9 ? 10 : px > 0.3 ? 5 : 1;
-        var labelEvery = px > 0.9 ? 50 : px > 0.3 ? 20 : 10;
+        svg.Empty("rect", ("x", x0), ("y", view.Y), ("width", x1 - x0), ("height", wide), ("fill", TapeYellow));
+        svg.Empty("rect", ("x", view.X), ("y", y0), ("width", wide), ("height", y1 - y0), ("fill", TapeYellow));
+        var (tick, half, label, unitMm) = Divided(units, px);
         var (top, left) = (new System.Text.StringBuilder(), new System.Text.StringBuilder());
-        for (var mm = (int)Math.Floor(x0 / step) * step; mm <= x1; mm += step)
+        for (var n = (int)Math.Floor(x0 / tick); n * tick <= x1; n++)
         {
-            var length = mm % labelEvery == 0 ? 0.62 : mm % 10 == 0 ? 0.4 : 0.22;
-            top.Append(CultureInfo.InvariantCulture, $"M{mm} {Svg.N(view.Y + wide)}v{Svg.N(-wide * length)}");
-            if (mm % labelEvery == 0 && mm > view.X + wide)
+            var mm = n * tick;
+            top.Append(CultureInfo.InvariantCulture, $"M{Svg.N(mm)} {Svg.N(view.Y + wide)}v{Svg.N(-wide * (n % label == 0 ? 0.62 : n % half == 0 ? 0.4 : 0.22))}");
+            if (n % label == 0 && mm > view.X + wide)
             {
-                svg.Label(Cm(mm), ("x", mm + (2.5 * px)), ("y", view.Y + (12 * px)), ("font-size", 11 * px), ("fill", TapeInk), ("class", "drawn-words"));
+                svg.Label(Figure(mm / unitMm), ("x", mm + (2.5 * px)), ("y", view.Y + (12 * px)), ("font-size", 11 * px), ("fill", TapeInk), ("class", "drawn-words"));
             }
         }
 
-        for (var mm = (int)Math.Floor(y0 / step) * step; mm <= y1; mm += step)
+        for (var n = (int)Math.Floor(y0 / tick); n * tick <= y1; n++)
         {
-            var length = mm % labelEvery == 0 ? 0.62 : mm % 10 == 0 ? 0.4 : 0.22;
-            left.Append(CultureInfo.InvariantCulture, $"M{Svg.N(view.X + wide)} {mm}h{Svg.N(-wide * length)}");
-            if (mm % labelEvery == 0 && mm > view.Y + (1.6 * wide))
+            var mm = n * tick;
+            left.Append(CultureInfo.InvariantCulture, $"M{Svg.N(view.X + wide)} {Svg.N(mm)}h{Svg.N(-wide * (n % label == 0 ? 0.62 : n % half == 0 ? 0.4 : 0.22))}");
+            if (n % label == 0 && mm > view.Y + (1.6 * wide))
             {
-                svg.Label(Cm(mm), ("x", view.X + (2.5 * px)), ("y", mm - (2.5 * px)), ("font-size", 11 * px), ("fill", TapeInk), ("class", "drawn-words"));
+                svg.Label(Figure(mm / unitMm), ("x", view.X + (2.5 * px)), ("y", mm - (2.5 * px)), ("font-size", 11 * px), ("fill", TapeInk), ("class", "drawn-words"));
             }
         }
 
         svg.Empty("path", ("d", top), ("stroke", TapeInk), ("stroke-width", 0.8 * px));
         svg.Empty("path", ("d", left), ("stroke", TapeInk), ("stroke-width", 0.8 * px));
-        svg.Empty("rect", ("x", view.X), ("y", view.Y), ("width", wide), ("height", wide), ("fill", Tape));
-        svg.Label("cm", ("x", view.X + (wide / 2)), ("y", view.Y + (15 * px)), ("font-size", 10 * px), ("text-anchor", "middle"), ("fill", TapeInk), ("class", "drawn-words"));
+        svg.Empty("rect", ("x", view.X), ("y", view.Y), ("width", wide), ("height", wide), ("fill", TapeYellow));
+        svg.Label(units == Units.Inches ? "in" : "cm", ("x", view.X + (wide / 2)), ("y", view.Y + (15 * px)), ("font-size", 10 * px), ("text-anchor", "middle"), ("fill", TapeInk), ("class", "drawn-words"));
         svg.Close();
     }
 
-    private static string Cm(int mm) => (mm / 10.0).ToString("0.#", CultureInfo.InvariantCulture);
+    /// <summary>How a tape is divided at a nearness: mm of a tick, ticks of a middling one, ticks of a labelled one, mm of the unit.</summary>
+    private static (double TickMm, int Half, int Label, double UnitMm) Divided(Units units, double px)
+    {
+        const double Inch = Tape.InchMm;
+        return units == Units.Inches
+            ? px > 0.9 ? (Inch / 2, 2, 4, Inch) : px > 0.3 ? (Inch / 4, 2, 4, Inch) : px > 0.1 ? (Inch / 8, 4, 8, Inch) : (Inch / 16, 2, 4, Inch)
+            : px > 0.9 ? (10, 1, 5, 10) : px > 0.3 ? (5, 2, 4, 10) : px > 0.1 ? (1, 5, 10, 10) : (0.5, 2, 10, 10);
+    }
+
+    private static string Figure(double unit) => unit.ToString("0.##", CultureInfo.InvariantCulture);
 }

@@ -1,6 +1,7 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
+using Dittany.Core.Measures;
 using Dittany.Core.Planning;
 using Dittany.Core.Space;
 
@@ -21,8 +22,11 @@ internal static class ItemDrawing
         return new Look(drawn.Outline, drawn.Behind, drawn.Obstacles, colour, false, Cloths.Find(form.UsualCloth)!.Knit, Pile.None);
     }
 
-    /// <summary>Draws into <paramref name="svg"/> in mm of the face. <paramref name="id"/> keeps pattern names apart where several items stand on one page.</summary>
-    public static void Draw(Svg svg, Look look, string id, double px)
+    /// <summary>
+    /// Draws into <paramref name="svg"/> in mm of the face. <paramref name="id"/> keeps pattern names apart where several items stand on one page; with units given each obstacle tells
+    /// its clearance and shows it on pointing.
+    /// </summary>
+    public static void Draw(Svg svg, Look look, string id, double px, Units? explained = null)
     {
         var (darker, lighter) = (Shade(look.Colour, look.Dark ? 0.68 : 0.8), Shade(look.Colour, look.Dark ? 1.2 : 1.6));
         var edge = Shade(look.Colour, look.Dark ? 0.5 : 0.62);
@@ -36,7 +40,13 @@ internal static class ItemDrawing
         svg.Empty("path", ("class", "cloth"), ("d", Svg.Ring(look.Outline)), ("fill", $"url(#weave-{id})"), ("stroke", edge), ("stroke-width", 1.3 * px), ("stroke-linejoin", "round"));
         foreach (var obstacle in look.Obstacles)
         {
-            svg.Open("g", ("class", "obstacle")).Open("title").Text(Clearances.Tell(obstacle)).Close();
+            svg.Open("g", ("class", "obstacle"));
+            if (explained is { } units)
+            {
+                svg.Open("title").Text(Tape.Tell(Clearances.Tell(obstacle), units)).Close();
+                svg.Empty("path", ("class", "clear"), ("d", string.Concat(Field.ClearanceOf(obstacle).Select(Svg.Ring))), ("fill-rule", "evenodd"), ("stroke-width", 1.2 * px), ("stroke-dasharray", $"{Svg.N(4 * px)} {Svg.N(3 * px)}"));
+            }
+
             Obstacle(svg, obstacle, look, darker, lighter, edge, px);
             svg.Close();
         }

@@ -74,7 +74,7 @@ internal static class ThreadDrawing
     }
 
     /// <summary>Where the thread of a stitch lies on the face: a loop round, a rope-like one aslant, all else straight.</summary>
-    private static IReadOnlyList<Pt> Lies(Stitch stitch, double width)
+    public static IReadOnlyList<Pt> Lies(Stitch stitch, double width)
     {
         if (stitch.PathMm is { } path)
         {

@@ -1,30 +1,117 @@
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
+using Dittany.Core.Time;
 using Dittany.Store;
 using Dittany.Web.Drawings;
+using Dittany.Web.Pages.Bench;
 using Dittany.Web.Setup;
+using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Dittany.Web.Pages;
 
-/// <summary>A piece in the list.</summary>
-public sealed record ListedPiece(int Id, string Title, string Picture, string Told, bool Late);
+/// <summary>A piece as it lies on the bench's shelf.</summary>
+public sealed record ShelvedPiece(int Id, int Head, string Title, string Picture, string Told, bool Late, StepOn? Step);
 
-/// <summary>All pieces as themselves.</summary>
-public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Today today) : PageModel
+/// <summary>A piece that will be late, and ways to make it fit.</summary>
+public sealed record LatePiece(int Id, string Title, string Told, IReadOnlyList<FitWay> Ways);
+
+/// <summary>Today: what to do tonight, the days with the work on them, what will be late, and the pieces as themselves.</summary>
+public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk desk) : PageModel
 {
-    public DateOnly Today => today.Date;
+    /// <summary>Days on the tape.</summary>
+    public const int Days = 14;
 
-    public IReadOnlyList<ListedPiece> Pieces { get; private set; } = [];
+    public DateOnly Today => desk.Today;
 
-    public async Task OnGet(CancellationToken cancel)
+    public IReadOnlyList<ShelvedPiece> Pieces { get; private set; } = [];
+
+    public IReadOnlyList<Spoken> Tonight { get; private set; } = [];
+
+    public IReadOnlyList<LatePiece> Late { get; private set; } = [];
+
+    public string Tape { get; private set; } = string.Empty;
+
+    /// <summary>Pieces that are begun after the tape's end.</summary>
+    public int Later { get; private set; }
+
+    public string? Fault { get; private set; }
+
+    public Task OnGet(CancellationToken cancel) => Load(cancel);
+
+    /// <summary>Takes one of the ways that were told; it is tried out again before.</summary>
+    public async Task<IActionResult> OnPostFit(int piece, string kind, CancellationToken cancel)
     {
         var workshop = await workshops.Current(cancel);
-        Pieces = (await pieces.All(cancel)).Select(p =>
+        var all = (await desk.All(workshop, cancel)).Select(p => p.Piece).ToArray();
+        if (all.FirstOrDefault(p => p.Piece.Id == piece) is not { } late || desk.Ways(all, piece, workshop).FirstOrDefault(w => w.Kind == kind) is not { } way)
         {
-            var plan = Planner.Make(p.Job with { Today = today.Date }, workshop);
-            var ready = plan.Decision("time.ready")!;
-            return new ListedPiece(p.Id, plan.Title, BenchDrawing.Small(plan, $"p{p.Id}"), $"{ready.Choice} · {Say.Minutes(plan.Time.HandsOnMinutes)}", ready.ChoiceId == "late");
-        }).ToArray();
+            return await Again("That way is no longer needed, or no longer does it: look again.", cancel);
+        }
+
+        if (way.OfWorkshop)
+        {
+            var changed = await workshops.Change(await workshops.Head(cancel), way.Changes, way.Text, cancel);
+            return changed.Taken ? RedirectToPage() : await Again(changed.Faults.Count > 0 ? changed.Faults[0].Detail : "The workshop was changed in the meantime: look again.", cancel);
+        }
+
+        var from = late.Piece.Head;
+        foreach (var (member, value) in way.Changes)
+        {
+            var changed = await pieces.Change(piece, from, new Change(member, value, way.Text), workshop, cancel: cancel);
+            if (changed?.Piece is not { } now)
+            {
+                return await Again(changed?.Faults is { Count: > 0 } faults ? faults[0].Detail : "The piece was changed in the meantime: look again.", cancel);
+            }
+
+            from = now.Head;
+        }
+
+        return RedirectToPage();
+    }
+
+    /// <summary>Says that the next step of a piece is done.</summary>
+    public async Task<IActionResult> OnPostStep(int piece, int from, string done, CancellationToken cancel)
+    {
+        var changed = await pieces.Change(piece, from, new Change("done", done, "One step on"), await workshops.Current(cancel), cancel: cancel);
+        return changed?.Piece is not null ? RedirectToPage() : await Again(changed?.Faults is { Count: > 0 } faults ? $"{faults[0].Detail} {faults[0].Try}" : "The piece was changed somewhere else in the meantime: look again.", cancel);
+    }
+
+    private async Task<IActionResult> Again(string fault, CancellationToken cancel)
+    {
+        Fault = fault;
+        await Load(cancel);
+        Response.StatusCode = StatusCodes.Status409Conflict;
+        return Page();
+    }
+
+    private async Task Load(CancellationToken cancel)
+    {
+        var workshop = await workshops.Current(cancel);
+        var evenings = Desk.EveningsOf(workshop);
+        var all = await desk.All(workshop, cancel);
+        var laid = all.Select(p => p.Laid).ToArray();
+        Tonight = Core.Time.Tonight.Tell(laid, evenings, Today);
+        Tape = laid.All(l => l.Progress.Stage == Stage.Finished) ? string.Empty : DaysDrawing.Draw(laid, evenings, Today, Days);
+        Later = laid.Count(l => l.Progress.Stage == Stage.Planned && !l.Lain.Late && l.Lain.Stints.Count > 0 && l.Lain.Stints[0].Day.DayNumber - Today.DayNumber >= Days);
+        Late = laid.Where(l => l.Lain.Late).OrderBy(l => l.Lain.DueOn).Select(l => new LatePiece(
+            l.Demand.Id,
+            l.Name,
+            $"Wanted {Say.Day(l.Lain.DueOn!.Value)}{(l.Lain.ReadyOn is { } ready ? $", ready {Say.Day(ready)} as things lie" : ", and no evening to work on it")}: {Say.Minutes(l.Progress.LeftMinutes)} of work are left.",
+            desk.Ways(all.Select(p => p.Piece).ToArray(), l.Demand.Id, workshop))).ToArray();
+        Pieces = all
+            .OrderBy(p => p.Laid.Progress.Stage == Stage.Finished)
+            .ThenByDescending(p => p.Laid.Progress.Stage is not Stage.Planned)
+            .ThenBy(p => p.Laid.Lain.DueOn ?? DateOnly.MaxValue)
+            .Select(p =>
+            {
+                var plan = p.Piece.Plan;
+                var concern = plan.Elements.SelectMany(e => e.Concerns).FirstOrDefault();
+                var told = p.Laid.Lain.Late ? "too late as planned" : concern is not null && p.Laid.Progress.Stage == Stage.Planned ? Say.Lower(concern.Text).TrimEnd('.') : p.Laid.Progress.Told;
+                return new ShelvedPiece(
+                    p.Piece.Piece.Id, p.Piece.Piece.Head, plan.Title, BenchDrawing.Small(plan, $"p{p.Piece.Piece.Id}"), told, p.Laid.Lain.Late || (concern is not null && p.Laid.Progress.Stage == Stage.Planned),
+                    p.Laid.Progress.Stage is Stage.Planned or Stage.Finished ? null : StepOn.After(plan, Today));
+            })
+            .ToArray();
     }
 }

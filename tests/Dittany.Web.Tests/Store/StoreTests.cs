@@ -119,12 +119,85 @@ public sealed class StoreTests : IDisposable
     }
 
     [Fact]
-    public async Task A_plan_is_kept_as_printed_once()
+    public async Task A_sheet_keeps_its_plan_and_its_number()
     {
         var id = await Store().Create(Towel(), "New piece");
-        await Store().KeepPrinted(id, 1, "hash", "{}"u8.ToArray());
-        await Store().KeepPrinted(id, 1, "hash", "{\"other\":1}"u8.ToArray());
-        Assert.Equal("{}", Assert.Single(await Store().Printed(id)).PlanJson);
+        var first = await Sheets().Printed(id, 1, "hash", "{}"u8.ToArray(), "template", "mine");
+        Assert.Equal(first.Id, (await Sheets().Printed(id, 1, "hash", "{\"other\":1}"u8.ToArray(), "template", "mine")).Id);
+        Restart();
+        Assert.Equal(("{}", 1.0, false), (await Sheets().All(id)).Select(p => (p.PlanJson, p.Enlarged, p.Void)).Single());
+        Assert.NotEqual(first.Id, (await Sheets().Printed(id, 1, "hash", "{}"u8.ToArray(), "care", "mine")).Id);
+    }
+
+    /// <summary>A printer that makes 97 of 100 needs 100/97; measured 98 on the corrected sheet it makes 98 × 97/100.</summary>
+    [Fact]
+    public async Task A_check_line_measured_otherwise_voids_the_sheet_and_corrects_the_next()
+    {
+        var id = await Store().Create(Towel(), "New piece");
+        var first = await Sheets().Printed(id, 1, "hash", "{}"u8.ToArray(), "template", "mine");
+        var twin = await Sheets().Printed(id, 1, "other", "{}"u8.ToArray(), "template", "mine");
+        var elsewhere = await Sheets().Printed(id, 1, "hash", "{}"u8.ToArray(), "template", "another");
+        var measured = await Sheets().Measure(id, first.Id, 97);
+        Assert.True(measured!.Sheet.Void);
+        Assert.Equal(0.97, measured.PrinterScale, 9);
+        Restart();
+        Assert.Equal([true, true, false], (await Sheets().All(id)).Select(p => p.Void));
+        Assert.Equal([twin.Id, elsewhere.Id], (await Sheets().All(id)).Skip(1).Select(p => p.Id));
+
+        var second = await Sheets().Printed(id, 1, "hash", "{}"u8.ToArray(), "template", "mine");
+        Assert.NotEqual(first.Id, second.Id);
+        Assert.Equal(1 / 0.97, second.Enlarged, 9);
+        Assert.Equal(0.98 * 0.97, (await Sheets().Measure(id, second.Id, 98))!.PrinterScale, 9);
+        var third = await Sheets().Printed(id, 1, "hash", "{}"u8.ToArray(), "template", "mine");
+        Assert.False((await Sheets().Measure(id, third.Id, 100.4))!.Sheet.Void);
+        Assert.Equal(0.98 * 0.97, await Sheets().ScaleOf("mine"), 9);
+        Assert.Equal(1, await Sheets().ScaleOf("another"));
+        Assert.Null(await Sheets().Measure(id + 1, third.Id, 100));
+    }
+
+    [Fact]
+    public async Task A_proof_holds_for_its_very_words()
+    {
+        var id = await Store().Create(Towel(), "New piece");
+        await Sheets().Proof(id, "Zoë", "Ada, by letter");
+        Restart();
+        Assert.Equal("Ada, by letter", (await Sheets().ProofOf(id, "Zoë"))!.Who);
+        Assert.Null(await Sheets().ProofOf(id, "Zoe"));
+        Assert.Null(await Sheets().ProofOf(id + 1, "Zoë"));
+    }
+
+    /// <summary>Once begun, a piece is worked with the habits it was begun with; evenings are those of today. What is stitched does not move.</summary>
+    [Fact]
+    public async Task What_is_begun_keeps_its_habits_and_its_stitches()
+    {
+        var id = await Store().Create(Towel(), "New piece");
+        await Store().Change(id, 1, new Change("done", "runs=1", "One length"), await Shop().Current());
+        await Shop().Change(0, [("habits/letter-stitch", "chain"), ("minutesPerEvening", "90")], "Habits");
+        Restart();
+        var (piece, workshop) = ((await Store().Find(id))!, await Shop().Current());
+        Assert.Equal(("by-height", 90.0), (piece.In(workshop).Habit("letter-stitch"), piece.In(workshop).MinutesPerEvening));
+        var moved = await Store().Change(id, piece.Head, new Change("capHeightMm", "11", "Smaller"), workshop);
+        Assert.Equal("#/done", Assert.Single(moved!.Faults!).Pointer);
+        Assert.Equal(piece.Head, (await Store().Find(id))!.Head);
+        var free = await Store().Change(id, piece.Head, new Change("done", null, "Unpicked"), workshop);
+        Assert.Equal("chain", free!.Piece!.In(workshop).Habit("letter-stitch"));
+    }
+
+    /// <summary>Two tabs: changes of different members are both kept, the same member is a conflict that stores nothing.</summary>
+    [Fact]
+    public async Task Two_tabs_on_the_workshop_do_not_lose_each_others_changes()
+    {
+        Assert.True((await Shop().Change(0, [("habits/hand", "left")], "Hand")).Taken);
+        Assert.True((await Shop().Change(0, [("eveningsPerWeek", "3")], "Evenings")).Taken);
+        var workshop = await Shop().Current();
+        Assert.Equal(("left", 3), (workshop.Habit("hand"), workshop.EveningsPerWeek));
+        var head = await Shop().Head();
+        var conflict = await Shop().Change(0, [("eveningsPerWeek", "6"), ("paper", "letter")], "Evenings");
+        Assert.Equal(new WorkshopConflict("eveningsPerWeek", "3", "6"), Assert.Single(conflict.Conflicts));
+        Assert.Equal(head, await Shop().Head());
+        Assert.Equal("#/workshop/eveningsPerWeek", (await Shop().Change(head, [("eveningsPerWeek", "9")], "Evenings")).Faults[0].Pointer);
+        Assert.Equal("#/workshop/hourlyRate", (await Shop().Change(head, [("hourlyRate", "much")], "Rate")).Faults[0].Pointer);
+        Assert.Equal("a4", (await Shop().Current()).Paper);
     }
 
     [Fact]
@@ -171,6 +244,8 @@ public sealed class StoreTests : IDisposable
     private PieceStore Store() => new(Db(), _clock);
 
     private WorkshopStore Shop() => new(Db(), _clock);
+
+    private SheetStore Sheets() => new(Db(), _clock);
 
     private DittanyDb Db() => new(new DbContextOptionsBuilder<DittanyDb>().UseSqlite(_folder.ConnectionString).AddInterceptors(new DurablePragmas()).Options);
 

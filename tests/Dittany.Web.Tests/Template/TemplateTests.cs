@@ -3,6 +3,7 @@ using System.Globalization;
 using System.Xml.Linq;
 using Dittany.Core.Materials;
 using Dittany.Core.Planning;
+using Dittany.Formats.Sheets;
 using Dittany.Formats.Template;
 using SkiaSharp;
 using UglyToad.PdfPig;
@@ -29,7 +30,7 @@ public class TemplateTests
         Assert.Equal(sheet.WidthMm / 2, sheet.CentreXMm, 0);
         Assert.Equal(2, plan.Elements[0].Parts.Count(p => p.Role == "dot"));
         Assert.All(sheet.Lines, l => Assert.True(l.PointsMm.Count >= 2));
-        using var pdf = PdfDocument.Open(TemplatePdf.Write(sheet));
+        using var pdf = PdfDocument.Open(LeafPdf.Write(TemplateLeaves.Of(sheet)));
         Assert.Contains($"Dashed: {line}", pdf.GetPage(1).Text, StringComparison.Ordinal);
     }
 
@@ -40,7 +41,7 @@ public class TemplateTests
     [InlineData("a4", 120.0)]
     public void The_check_line_measures_100_mm_in_the_file(string paper, double? cap)
     {
-        using var pdf = PdfDocument.Open(TemplatePdf.Write(SheetOf(paper, cap)));
+        using var pdf = PdfDocument.Open(LeafPdf.Write(TemplateLeaves.Of(SheetOf(paper, cap))));
         foreach (var page in pdf.GetPages())
         {
             var lines = page.Paths.SelectMany(p => p).SelectMany(s => s.Commands).OfType<PdfSubpath.Line>()
@@ -62,7 +63,7 @@ public class TemplateTests
         static string Dots(double mm) => ((int)(mm / 25.4 * Dpi)).ToString(CultureInfo.InvariantCulture);
         var folder = Directory.CreateTempSubdirectory("dittany-pdf-").FullName;
         var file = Path.Combine(folder, "template.pdf");
-        File.WriteAllBytes(file, TemplatePdf.Write(SheetOf(paper, null)));
+        File.WriteAllBytes(file, LeafPdf.Write(TemplateLeaves.Of(SheetOf(paper, null))));
         var draw = new ProcessStartInfo("pdftoppm", [
             "-r", Dots(25.4), "-png", "-x", "0", "-y", Dots(Papers.Find(paper)!.HeightMm - 46), "-W", Dots(Papers.Find(paper)!.WidthMm), "-H", Dots(34), "-singlefile", file, Path.Combine(folder, "page")])
         { UseShellExecute = false };
@@ -118,7 +119,7 @@ public class TemplateTests
             }
         }
 
-        using var pdf = PdfDocument.Open(TemplatePdf.Write(turned));
+        using var pdf = PdfDocument.Open(LeafPdf.Write(TemplateLeaves.Of(turned)));
         Assert.Contains("MIRRORED", pdf.GetPage(1).Text, StringComparison.Ordinal);
     }
 
@@ -129,7 +130,7 @@ public class TemplateTests
         var job = JobOf(null);
         var plan = Planner.Make(job, Workshop.Default);
         var element = plan.Elements[0];
-        using var pdf = PdfDocument.Open(TemplatePdf.Write(TemplateSheet.Of(plan, Papers.A4)));
+        using var pdf = PdfDocument.Open(LeafPdf.Write(TemplateLeaves.Of(TemplateSheet.Of(plan, Papers.A4))));
         var page = pdf.GetPage(1);
         Assert.Equal(plan.Elements.SelectMany(e => e.Parts).Count(), TemplateSheet.Of(plan, Papers.A4).Lines.Count);
         var xs = page.Paths.SelectMany(p => p).Where(s => s.Commands.OfType<PdfSubpath.Line>().Count() > 12).SelectMany(s => s.Commands.OfType<PdfSubpath.Line>()).SelectMany(l => new[] { l.From.X, l.To.X }).ToArray();
@@ -145,7 +146,7 @@ public class TemplateTests
         var sheet = TemplateSheet.Of(plan, Papers.A4);
         Assert.True(sheet.Tiles.Count > 1);
         Assert.Equal(plan.Transfer.Sheets, sheet.Tiles.Count);
-        using var pdf = PdfDocument.Open(TemplatePdf.Write(sheet));
+        using var pdf = PdfDocument.Open(LeafPdf.Write(TemplateLeaves.Of(sheet)));
         Assert.Equal(sheet.Tiles.Count, pdf.NumberOfPages);
         foreach (var p in sheet.Lines.SelectMany(l => l.PointsMm))
         {

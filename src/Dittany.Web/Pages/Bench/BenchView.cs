@@ -1,24 +1,53 @@
+using System.Globalization;
+using Dittany.Core.Items;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
+using Dittany.Core.Space;
 using Dittany.Core.Telling;
+using Dittany.Core.Time;
 using Dittany.Store;
 using Dittany.Web.Drawings;
+using Dittany.Web.Setup;
 
 namespace Dittany.Web.Pages.Bench;
 
-/// <summary>How a station stands: settled, hers, or with a caution.</summary>
+/// <summary>How a station stands: settled, hers by overrule, with a caution, or where the needle waits.</summary>
 public enum StationState
 {
     Settled,
     Hers,
     Caution,
+    Needle,
 }
 
 /// <summary>A station on the thread.</summary>
-public sealed record StationView(Station Station, string Name, string Told, StationState State);
+public sealed record StationView(Station Station, string Name, string Told, StationState State)
+{
+    public string Id => Station.ToString().ToLowerInvariant();
+}
+
+/// <summary>How the bench is looked at: what stays the same over a change.</summary>
+public sealed record BenchLook(string? View = null, string? Face = null, string? Station = null, int? At = null);
+
+/// <summary>Something done next to the piece itself, for a button: what it says and how far the piece is then.</summary>
+public sealed record StepOn(string Text, string Done)
+{
+    public static StepOn? After(Plan plan, DateOnly today)
+    {
+        var progress = plan.Time.Progress;
+        return progress.Stage switch
+        {
+            Stage.Planned => new StepOn("The lines are on the cloth", "marked"),
+            Stage.Marked or Stage.OnTheHoop when progress.Runs > 0 => new StepOn($"Length {progress.RunsDone + 1} is stitched", $"runs={(progress.RunsDone + 1).ToString(CultureInfo.InvariantCulture)}"),
+            Stage.Stitched when plan.Time.WaitMinutes > 0 => new StepOn("Rinsed and hung up today", $"rinsed={today:yyyy-MM-dd}"),
+            Stage.Finished => null,
+            _ => new StepOn("It is finished", "finished"),
+        };
+    }
+}
 
 /// <summary>Everything the bench shows of a piece: its plan, told from the decision records, and how it is looked at.</summary>
-public sealed record BenchView(Piece Piece, Plan Plan, View View, string Face, IReadOnlyList<JobFault> Faults, Conflict? Conflict, string? Typed)
+public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, ProofRow? Proof, bool Printed, BenchLook Look, DateOnly Today, IReadOnlyList<JobFault> Faults, Conflict? Conflict, string? Typed)
 {
     private static readonly (Station Station, string Name, string[] Tells)[] Stations =
     [
@@ -34,25 +63,57 @@ public sealed record BenchView(Piece Piece, Plan Plan, View View, string Face, I
         (Station.Finish, "Finish", ["finish.press"]),
     ];
 
-    public IReadOnlyList<View> Views => BenchDrawing.Views(Plan);
+    /// <summary>Faces with the key that shows them.</summary>
+    public static IReadOnlyList<(string Id, string Name, string Key, string Told)> Faces { get; } =
+    [
+        ("stitched", "Stitched", "s", "Point at a stitch, a seam or the field, and it tells of itself. The words can be dragged."),
+        ("marks", "Marks", "m", "What is transferred onto the cloth: one line for each stroke."),
+        ("hoops", "Hoops", "h", "Rings in the order they are placed; stitches may go as far as the dashes."),
+        ("back", "Back", "b", "The work turned over. Green: a length begins. White: it ends. Rust: a jump. Green dashes: carried under stitches."),
+        ("order", "Order", "o", string.Empty),
+    ];
 
-    public string Drawing => BenchDrawing.Draw(Plan, View);
+    public Piece Piece => Planned.Piece;
+
+    public Plan Plan => Planned.Plan;
+
+    public Units Units => Planned.Workshop.Units;
+
+    public IReadOnlyList<View> Views { get; } = BenchDrawing.Views(Planned.Plan);
+
+    public View View => Views.FirstOrDefault(v => v.Id == Look.View) ?? View.Read(Look.View, BenchDrawing.Shape) ?? Views[0];
+
+    public string Face => Faces.Any(f => f.Id == Look.Face) ? Look.Face! : "stitched";
+
+    /// <summary>Stitches worked on the face that works the piece: all of them, or what is in the cloth where some is, until she moves the slider.</summary>
+    public int At => Math.Clamp(Look.At ?? (Runs.LastOrDefault(r => r.Run <= Plan.Time.Progress.RunsDone) is { } done ? done.LastRow + 1 : Plan.Route.Count), 0, Plan.Route.Count);
+
+    public IReadOnlyList<RunTold> Runs { get; } = RunTelling.Of(Planned.Plan);
+
+    /// <summary>What the last of the worked stitches says of itself.</summary>
+    public string AtTold => At == 0 ? "Nothing is stitched yet." : StitchTelling.All(Plan)[At - 1];
+
+    public string Drawing => BenchDrawing.Draw(Plan, new BenchDrawing.Look(View, Units, At, Plan.Time.Progress.Stage == Stage.OnTheHoop ? Plan.Time.Progress.RunsDone : 0));
 
     public PlannedElement Words => Plan.Elements[0];
 
-    /// <summary>Cautions that must be seen, before anything else.</summary>
-    public IReadOnlyList<Caution> Loud => Plan.Cautions.Where(c => c.Severity != Severity.Note).ToArray();
+    /// <summary>What is said below the drawing before she points at anything.</summary>
+    public string Readout => Face == "order" ? AtTold : Faces.First(f => f.Id == Face).Told;
 
-    public IReadOnlyList<Caution> Quiet => Plan.Cautions.Where(c => c.Severity == Severity.Note).ToArray();
+    public string Length(double mm) => Tape.Length(mm, Units);
 
-    /// <summary>The words read back letter by letter, for proofing.</summary>
-    public string Proof => string.Join(" · ", Plan.Proof.Select(l => l.Aloud));
+    /// <summary>What waits for her, the first where the needle is.</summary>
+    public IReadOnlyList<Waiting> Next { get; } = Core.Planning.Next.Of(Planned.Plan, Proof is not null, Printed);
+
+    /// <summary>The station whose slips are shown.</summary>
+    public StationView Shown => Thread.FirstOrDefault(s => s.Id == Look.Station) ?? Thread.First(s => s.Station == (Next.Count > 0 ? Next[0].Station : Station.Finish));
 
     public IReadOnlyList<StationView> Thread => Stations.Select(s => new StationView(
         s.Station,
         s.Name,
         string.Join(", ", s.Tells.Select(Plan.Decision).OfType<Decision>().Select((d, i) => i == 0 ? d.Choice : Say.Lower(d.Choice))),
-        HasCaution(s.Station) ? StationState.Caution
+        Next.Count > 0 && Next[0].Station == s.Station ? StationState.Needle
+            : HasCaution(s.Station) ? StationState.Caution
             : Plan.Decisions.Any(d => d.Station == s.Station && d.Overruled) ? StationState.Hers : StationState.Settled)).ToArray();
 
     /// <summary>One line under the title.</summary>
@@ -62,26 +123,42 @@ public sealed record BenchView(Piece Piece, Plan Plan, View View, string Face, I
         {
             var due = Piece.Job.DueOn is { } day ? $"for {Say.Day(day)} · " : string.Empty;
             var ready = Plan.Decision("time.ready")!.Choice;
-            return $"{due}{Say.Lower(ready)} · {Say.Minutes(Plan.Time.LowMinutes)} to {Say.Minutes(Plan.Time.HighMinutes)} of work";
+            var progress = Plan.Time.Progress;
+            return progress.Stage is Stage.Planned or Stage.Finished
+                ? $"{due}{Say.Lower(ready)} · {Say.Minutes(Plan.Time.LowMinutes)} to {Say.Minutes(Plan.Time.HighMinutes)} of work"
+                : $"{due}{Say.Lower(ready)} · {progress.Told}";
         }
     }
 
-    /// <summary>Slips by station, in the order of the thread.</summary>
-    public IEnumerable<(StationView Station, IReadOnlyList<Decision> Slips)> Slips =>
-        Thread.Select(s => (s, (IReadOnlyList<Decision>)Plan.Decisions.Where(d => d.Station == s.Station).ToArray()));
+    public bool Late => Plan.Decision("time.ready")!.ChoiceId == "late";
+
+    public IReadOnlyList<Decision> SlipsOf(Station station) => Plan.Decisions.Where(d => d.Station == station).ToArray();
+
+    public IReadOnlyList<Concern> ConcernsOf(Station station) => Plan.Elements.SelectMany(e => e.Concerns).Where(c => Core.Planning.Next.StationOf(c) == station).ToArray();
+
+    /// <summary>Cautions that must be seen at a station; those of no station stand at the first.</summary>
+    public IReadOnlyList<Caution> LoudOf(Station station) => Plan.Cautions.Where(c => c.Severity != Severity.Note && (c.At ?? Station.Item) == station).ToArray();
+
+    public IReadOnlyList<Caution> QuietOf(Station station) => Plan.Cautions.Where(c => c.Severity == Severity.Note && (c.At ?? Station.Finish) == station).ToArray();
+
+    /// <summary>What every seam and hem asks to be kept free: the drawing tells it on pointing, this to those who do not point.</summary>
+    public IReadOnlyList<string> Clearances => Plan.Space.Obstacles.Select(o => Tape.Tell(Core.Space.Clearances.Tell(o), Units)).Distinct().ToArray();
+
+    /// <summary>The next step of the work itself, or none where it is finished.</summary>
+    public StepOn? StepOn => StepOn.After(Plan, Today);
 
     /// <summary>The member a remedy changes, and to what.</summary>
     public static (string Member, string Value) Remedy(Remedy remedy) => remedy switch
     {
-        { CapHeightMm: { } cap } => ("capHeightMm", cap.ToString("R", System.Globalization.CultureInfo.InvariantCulture)),
-        { Strands: { } strands } => ("strands", strands.ToString(System.Globalization.CultureInfo.InvariantCulture)),
+        { CapHeightMm: { } cap } => ("capHeightMm", cap.ToString("R", CultureInfo.InvariantCulture)),
+        { Strands: { } strands } => ("strands", strands.ToString(CultureInfo.InvariantCulture)),
         { Stitch: { } stitch } => ("stitch", stitch),
-        { Rows: { } rows } => ("rows", rows.ToString(System.Globalization.CultureInfo.InvariantCulture)),
+        { Rows: { } rows } => ("rows", rows.ToString(CultureInfo.InvariantCulture)),
         _ => ("colour", remedy.Colour!),
     };
 
     /// <summary>The remedy on a button.</summary>
-    public static string RemedyText(Remedy remedy) => remedy.Colour is { } hex ? $"take {Core.Materials.Palette.NameOf(hex)}" : remedy.Text;
+    public string RemedyText(Remedy remedy) => Tape.Tell(remedy.Colour is { } hex ? $"take {Core.Materials.Palette.NameOf(hex)}" : remedy.Text, Units);
 
     /// <summary>The member that holds her choice of an overruled decision: an overrule, or a stated member.</summary>
     public string HersIn(Decision decision)
@@ -102,12 +179,9 @@ public sealed record BenchView(Piece Piece, Plan Plan, View View, string Face, I
         };
     }
 
-    private bool HasCaution(Station station) => station switch
-    {
-        Station.Words => Plan.Elements.Any(e => e.Concerns.Any(c => c.What != "does-not-show")),
-        Station.Thread => Plan.Elements.Any(e => e.Concerns.Any(c => c.What == "does-not-show")),
-        Station.Time => Plan.Decision("time.ready")!.ChoiceId == "late",
-        Station.Transfer => Plan.Transfer.Cautions.Any(c => c.Severity == Severity.Stop),
-        _ => false,
-    };
+    private bool HasCaution(Station station) =>
+        ConcernsOf(station).Count > 0 || (station == Station.Time && Late) || Plan.Cautions.Any(c => c.Severity != Severity.Note && c.At == station);
 }
+
+/// <summary>One slip of the bench.</summary>
+public sealed record SlipView(BenchView Bench, Decision Slip);

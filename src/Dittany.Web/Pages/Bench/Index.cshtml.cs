@@ -1,10 +1,9 @@
 using System.Globalization;
+using Dittany.Core.Geometry;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
-using Dittany.Formats.Json;
-using Dittany.Formats.Template;
+using Dittany.Core.Space;
 using Dittany.Store;
-using Dittany.Web.Drawings;
 using Dittany.Web.Setup;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
@@ -12,22 +11,38 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Dittany.Web.Pages.Bench;
 
 /// <summary>The bench of one piece. Every change is a revision; the answer is the bench again, as a part for htmx or by redirect without scripts.</summary>
-public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Today today) : PageModel
+public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, SheetStore sheets, Desk desk) : PageModel
 {
+    /// <summary>The furthest a drop may be pulled onto a line, mm, whatever the nearness of the drawing says.</summary>
+    private const double MostPullMm = 20;
+
     public BenchView Bench { get; private set; } = null!;
 
-    public async Task<IActionResult> OnGet(int id, string? view, string? face, CancellationToken cancel)
+    /// <summary>How the bench is looked at, from address or form.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? View { get; set; }
+
+    [BindProperty(SupportsGet = true)]
+    public string? Face { get; set; }
+
+    [BindProperty(SupportsGet = true)]
+    public string? Station { get; set; }
+
+    [BindProperty(SupportsGet = true)]
+    public int? At { get; set; }
+
+    public async Task<IActionResult> OnGet(int id, CancellationToken cancel)
     {
         if (await pieces.Find(id, cancel) is not { } piece)
         {
             return NotFound();
         }
 
-        Bench = ViewOf(piece, await workshops.Current(cancel), view, face);
-        return Page();
+        Bench = await ViewOf(piece, await workshops.Current(cancel), cancel);
+        return Request.Headers.ContainsKey("HX-Request") ? Partial("_Bench", Bench) : Page();
     }
 
-    public async Task<IActionResult> OnPostChange(int id, int from, string member, string? value, string? view, string? face, CancellationToken cancel)
+    public async Task<IActionResult> OnPostChange(int id, int from, string member, string? value, CancellationToken cancel)
     {
         var workshop = await workshops.Current(cancel);
         var clean = string.IsNullOrWhiteSpace(value) ? null : value.ReplaceLineEndings("\n").Trim();
@@ -38,26 +53,25 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Today
 
         var changed = await pieces.Change(id, from, new Change(member ?? string.Empty, clean, $"Changed {member}"), workshop, cancel: cancel);
         var at = member?.StartsWith("overrules/", StringComparison.Ordinal) == true ? $"slip-{member["overrules/".Length..].Replace('.', '-')}" : null;
-        return await Answer(id, changed, workshop, view, face, clean, cancel, at);
+        return await Answer(id, changed, workshop, clean, cancel, at);
     }
 
     /// <summary>Moves the words by millimetres from where they stand now.</summary>
-    public async Task<IActionResult> OnPostNudge(int id, double dx, double dy, string? view, string? face, CancellationToken cancel)
-    {
-        var workshop = await workshops.Current(cancel);
-        if (await pieces.Find(id, cancel) is not { } piece)
-        {
-            return NotFound();
-        }
+    public Task<IActionResult> OnPostNudge(int id, double dx, double dy, CancellationToken cancel) =>
+        Move(id, (plan, centre) => centre + new Pt(dx, dy), cancel);
 
-        var centre = Planner.Make(piece.Job with { Today = today.Date }, workshop).Elements[0].CentreMm;
-        var to = string.Create(CultureInfo.InvariantCulture, $"{Rounding.ToGrid(centre.X + dx):R},{Rounding.ToGrid(centre.Y + dy):R}");
-        var changed = await pieces.Change(id, piece.Head, new Change("centreMm", to, "Moved the words"), workshop, nudge: true, cancel: cancel);
-        return await Answer(id, changed, workshop, view, face, null, cancel);
-    }
+    /// <summary>Puts the middle of the words to a place, pulled onto the item's own lines that are nearer than <paramref name="within"/> mm.</summary>
+    public Task<IActionResult> OnPostPut(int id, double x, double y, double within, CancellationToken cancel) =>
+        Move(id, (plan, centre) => Snaps.Apply(plan.Space.Snaps, new Pt(x, y), Math.Clamp(within, 0, MostPullMm)), cancel);
+
+    /// <summary>Lays the words on one of the item's own lines.</summary>
+    public Task<IActionResult> OnPostSnap(int id, string line, CancellationToken cancel) => Move(
+        id,
+        (plan, centre) => plan.Space.Snaps.FirstOrDefault(s => s.Id == line) is not { } snap ? centre : snap.Axis == SnapAxis.Across ? centre with { X = snap.AtMm } : centre with { Y = snap.AtMm },
+        cancel);
 
     /// <summary>Makes the capitals higher or lower by whole millimetres.</summary>
-    public async Task<IActionResult> OnPostGrow(int id, double by, string? view, string? face, CancellationToken cancel)
+    public async Task<IActionResult> OnPostGrow(int id, double by, CancellationToken cancel)
     {
         var workshop = await workshops.Current(cancel);
         if (await pieces.Find(id, cancel) is not { } piece)
@@ -65,36 +79,33 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Today
             return NotFound();
         }
 
-        var cap = Planner.Make(piece.Job with { Today = today.Date }, workshop).Elements[0].CapHeightMm + by;
+        var cap = desk.Plan(piece, workshop).Plan.Elements[0].CapHeightMm + by;
         var changed = await pieces.Change(id, piece.Head, new Change("capHeightMm", cap.ToString("R", CultureInfo.InvariantCulture), "Changed the height"), workshop, nudge: true, cancel: cancel);
-        return await Answer(id, changed, workshop, view, face, null, cancel);
+        return await Answer(id, changed, workshop, null, cancel);
     }
 
-    public async Task<IActionResult> OnPostUndo(int id, string? view, string? face, CancellationToken cancel) =>
-        await Answer(id, new Changed(await pieces.Undo(id, cancel)), await workshops.Current(cancel), view, face, null, cancel);
+    public async Task<IActionResult> OnPostUndo(int id, CancellationToken cancel) =>
+        await Answer(id, new Changed(await pieces.Undo(id, cancel)), await workshops.Current(cancel), null, cancel);
 
-    public async Task<IActionResult> OnPostRedo(int id, string? view, string? face, CancellationToken cancel) =>
-        await Answer(id, new Changed(await pieces.Redo(id, cancel)), await workshops.Current(cancel), view, face, null, cancel);
+    public async Task<IActionResult> OnPostRedo(int id, CancellationToken cancel) =>
+        await Answer(id, new Changed(await pieces.Redo(id, cancel)), await workshops.Current(cancel), null, cancel);
 
-    /// <summary>The 1:1 template; the plan is kept as printed.</summary>
-    public async Task<IActionResult> OnGetTemplate(int id, string? kind, CancellationToken cancel)
+    private async Task<IActionResult> Move(int id, Func<Plan, Pt, Pt> to, CancellationToken cancel)
     {
+        var workshop = await workshops.Current(cancel);
         if (await pieces.Find(id, cancel) is not { } piece)
         {
             return NotFound();
         }
 
-        var workshop = await workshops.Current(cancel);
-        var job = piece.Job with { Today = today.Date };
-        var plan = Planner.Make(job, workshop);
-        await pieces.KeepPrinted(id, piece.Head, PlanJson.InputHash(job, workshop), PlanJson.Write(job, workshop, plan), cancel);
-        var sheet = TemplateSheet.Of(plan, Core.Materials.Papers.Find(workshop.Paper)!);
-        return kind == "svg"
-            ? Content(TemplateSvg.Write(sheet), "image/svg+xml", System.Text.Encoding.UTF8)
-            : File(TemplatePdf.Write(sheet), "application/pdf");
+        var plan = desk.Plan(piece, workshop).Plan;
+        var at = to(plan, plan.Elements[0].CentreMm);
+        var written = string.Create(CultureInfo.InvariantCulture, $"{Rounding.ToGrid(at.X):R},{Rounding.ToGrid(at.Y):R}");
+        var changed = await pieces.Change(id, piece.Head, new Change("centreMm", written, "Moved the words"), workshop, nudge: true, cancel: cancel);
+        return await Answer(id, changed, workshop, null, cancel);
     }
 
-    private async Task<IActionResult> Answer(int id, Changed? changed, Workshop workshop, string? view, string? face, string? typed, CancellationToken cancel, string? at = null)
+    private async Task<IActionResult> Answer(int id, Changed? changed, Workshop workshop, string? typed, CancellationToken cancel, string? at = null)
     {
         var piece = changed?.Piece ?? changed?.Conflict?.Piece ?? await pieces.Find(id, cancel);
         if (changed is null || piece is null)
@@ -102,7 +113,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Today
             return NotFound();
         }
 
-        Bench = ViewOf(piece, workshop, view, face) with { Faults = changed.Faults ?? [], Conflict = changed.Conflict, Typed = typed };
+        Bench = await ViewOf(piece, workshop, cancel) with { Faults = changed.Faults ?? [], Conflict = changed.Conflict, Typed = typed };
         var status = changed.Conflict is not null ? StatusCodes.Status409Conflict : changed.Faults is not null ? StatusCodes.Status422UnprocessableEntity : StatusCodes.Status200OK;
         if (Request.Headers.ContainsKey("HX-Request"))
         {
@@ -113,17 +124,20 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Today
         if (status == StatusCodes.Status200OK)
         {
             // Without scripts the page comes back at the slip that was changed.
-            return RedirectToPage(null, null, new { id, view = Bench.View.Id, face = Bench.Face }, at);
+            return RedirectToPage(null, null, new { id, view = Bench.View.Id, face = Bench.Face, station = Station }, at);
         }
 
         Response.StatusCode = status;
         return Page();
     }
 
-    private BenchView ViewOf(Piece piece, Workshop workshop, string? view, string? face)
+    private async Task<BenchView> ViewOf(Piece piece, Workshop workshop, CancellationToken cancel)
     {
-        var plan = Planner.Make(piece.Job with { Today = today.Date }, workshop);
-        var views = BenchDrawing.Views(plan);
-        return new BenchView(piece, plan, views.FirstOrDefault(v => v.Id == view) ?? views[0], face == "marks" ? "marks" : "stitched", [], null, null);
+        var planned = desk.Plan(piece, workshop);
+        var moved = piece.Before is null ? [] : Moved.Between(desk.Plan(piece, workshop, piece.Before).Plan, planned.Plan);
+        var proof = await sheets.ProofOf(piece.Id, Sheets.IndexModel.WordsOf(planned.Plan), cancel);
+        var hash = Formats.Json.PlanJson.InputHash(planned.Job, planned.Workshop);
+        var printed = (await sheets.All(piece.Id, cancel)).Any(p => p.InputHash == hash && !p.Void && p.Kind is "template" or "work");
+        return new BenchView(planned, moved, proof, printed, new BenchLook(View, Face, Station, At), desk.Today, [], null, null);
     }
 }

@@ -1,70 +1,103 @@
-using System.Globalization;
 using Dittany.Core.Items;
+using Dittany.Core.Materials;
+using Dittany.Core.Measures;
 using Dittany.Core.Planning;
+using Dittany.Core.Time;
 using Dittany.Store;
+using Dittany.Web.Drawings;
 using Dittany.Web.Setup;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Dittany.Web.Pages.New;
 
-/// <summary>Three answers: the words, the item, the day.</summary>
-public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Today today) : PageModel
+/// <summary>A plan shown while she still types: nothing is stored.</summary>
+public sealed record Glimpse(string Picture, string Title, IReadOnlyList<string> Told, IReadOnlyList<string> Concerns);
+
+/// <summary>
+/// Three answers: the words, the item, the day. They are understood from one saying, or given one by one; what was given by itself stands against what was said. The
+/// hidden <c>Heard</c> members hold what an answer was filled with from the saying, so that it follows the saying until it is given by itself.
+/// </summary>
+public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk desk) : PageModel
 {
+    [BindProperty]
+    public string? Said { get; set; }
+
     [BindProperty]
     public string? Words { get; set; }
 
     [BindProperty]
-    public string? Form { get; set; } = TeaTowel.Form.Id;
+    public string? HeardWords { get; set; }
+
+    [BindProperty]
+    public string? Form { get; set; }
+
+    [BindProperty]
+    public string? HeardForm { get; set; }
 
     /// <summary>The size picked for each form; only that of the form picked counts.</summary>
     [BindProperty]
     public Dictionary<string, string> Sizes { get; set; } = [];
 
+    [BindProperty]
+    public string? HeardSize { get; set; }
+
     /// <summary>Empty means the usual colour of the item.</summary>
     [BindProperty]
-    public string? Colour { get; set; } = string.Empty;
+    public string? Colour { get; set; }
+
+    [BindProperty]
+    public string? HeardColour { get; set; }
 
     [BindProperty]
     public string? Day { get; set; }
 
+    [BindProperty]
+    public string? HeardDay { get; set; }
+
     public IReadOnlyList<JobFault> Faults { get; private set; } = [];
 
-    /// <summary>Cloth colours to pick from, under plain names; the first is the item's usual one.</summary>
-    public IReadOnlyList<(string Hex, string Name)> ClothColours { get; } =
-        [(string.Empty, "as it usually is"), ("#fbfaf6", "white"), ("#d9e0d2", "pale sage"), ("#b9ccd4", "washed blue"), ("#7c8f86", "grey-green"), ("#27303a", "ink")];
+    /// <summary>What the saying was taken for; null where nothing was said.</summary>
+    public Understood? Heard { get; private set; }
+
+    public Glimpse? Glimpse { get; private set; }
+
+    /// <summary>The day as it will be kept.</summary>
+    public DateOnly? Due { get; private set; }
 
     /// <summary>The size to show for a form: as picked, else the usual one.</summary>
     public string SizeOf(Form form) => Sizes.TryGetValue(form.Id, out var size) ? size : form.UsualSize;
 
-    public void OnGet()
+    public void OnGet(string? said)
     {
-        // Nothing to prepare: the three questions are the page.
+        Said = said;
+        if (!string.IsNullOrWhiteSpace(said))
+        {
+            Listen();
+        }
+    }
+
+    /// <summary>The three answers as understood, and a glimpse of the plan; for a page with scripts, while she types.</summary>
+    public async Task<IActionResult> OnPostUnderstand(CancellationToken cancel)
+    {
+        Listen();
+        Look(await workshops.Current(cancel));
+        return Partial("_Answers", this);
+    }
+
+    /// <summary>A glimpse of the plan by the answers as they stand.</summary>
+    public async Task<IActionResult> OnPostGlimpse(CancellationToken cancel)
+    {
+        Listen();
+        Look(await workshops.Current(cancel));
+        return Partial("_Glimpse", this);
     }
 
     public async Task<IActionResult> OnPost(CancellationToken cancel)
     {
-        var faults = new List<JobFault>();
-        DateOnly? due = null;
-        if (!string.IsNullOrWhiteSpace(Day))
-        {
-            if (DateOnly.TryParseExact(Day.Trim(), ["yyyy-MM-dd", "d.M.yyyy", "d/M/yyyy"], CultureInfo.InvariantCulture, DateTimeStyles.None, out var day))
-            {
-                due = day;
-            }
-            else
-            {
-                faults.Add(new JobFault("#/dueOn", $"'{Day}' is not a day.", "Write it like 2027-03-14, or leave it empty."));
-            }
-        }
-
-        var words = (Words ?? string.Empty).ReplaceLineEndings("\n").Trim().Normalize();
-        var form = Catalogue.Find(Form ?? string.Empty);
-        var size = form is null ? null : SizeOf(form);
-        var job = new Job(
-            Form ?? string.Empty, [new WordingAsked("name", words)], today.Date, DueOn: due, Size: size == form?.UsualSize ? null : size,
-            Fabric: string.IsNullOrEmpty(Colour) ? null : new StatedFabric(Colour: Colour));
-        faults.AddRange(JobCheck.Faults(job, await workshops.Current(cancel)));
+        Listen();
+        var workshop = await workshops.Current(cancel);
+        var (job, faults) = Asked(workshop);
         if (faults.Count > 0)
         {
             Faults = faults;
@@ -79,4 +112,72 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Today
     /// <summary>What is wrong with one answer, by where its faults point.</summary>
     public string? FaultAt(params string[] pointers) =>
         Faults.FirstOrDefault(f => pointers.Any(p => f.Pointer.StartsWith(p, StringComparison.Ordinal))) is { } fault ? $"{fault.Detail} {fault.Try}" : null;
+
+    /// <summary>Fills every answer that was not given by itself from what was said.</summary>
+    private void Listen()
+    {
+        Heard = string.IsNullOrWhiteSpace(Said) ? null : Asking.Of(Said, desk.Today);
+        (Words, HeardWords) = Filled(Words, HeardWords, Heard?.Words);
+        (Form, HeardForm) = Filled(Form, HeardForm, Heard?.Form);
+        (Colour, HeardColour) = Filled(Colour, HeardColour, Heard?.Colour);
+        (Day, HeardDay) = Filled(Day, HeardDay, Heard?.DueOn?.ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture));
+        if (Catalogue.Find(Form ?? string.Empty) is { } form)
+        {
+            var (size, heard) = Filled(Sizes.GetValueOrDefault(form.Id) is { } picked && picked != form.UsualSize ? picked : null, HeardSize, Form == Heard?.Form ? Heard?.Size : null);
+            HeardSize = heard;
+            Sizes[form.Id] = size ?? form.UsualSize;
+        }
+
+        Due = string.IsNullOrWhiteSpace(Day) ? null : SaidDay.Read(Day, desk.Today);
+
+        // What is written back to the page is what was understood, not what was posted.
+        ModelState.Clear();
+
+        static (string? Value, string? Heard) Filled(string? value, string? was, string? now) =>
+            string.IsNullOrWhiteSpace(value) || value.ReplaceLineEndings("\n") == was?.ReplaceLineEndings("\n") ? (now ?? (was is null ? value : null), now) : (value, null);
+    }
+
+    private (Job Job, IReadOnlyList<JobFault> Faults) Asked(Workshop workshop)
+    {
+        var faults = new List<JobFault>();
+        if (!string.IsNullOrWhiteSpace(Day) && Due is null)
+        {
+            faults.Add(new JobFault("#/dueOn", $"“{Day}” is not a day.", "Say it like “Sunday week”, “14 March” or 2027-03-14, or leave it empty."));
+        }
+
+        if (string.IsNullOrEmpty(Form))
+        {
+            faults.Add(new JobFault("#/item/form", "Nothing to put it on was picked.", "Pick one of the items, or say “on a tea towel”."));
+        }
+
+        var words = (Words ?? string.Empty).ReplaceLineEndings("\n").Trim().Normalize();
+        var form = Catalogue.Find(Form ?? string.Empty);
+        var size = form is null ? null : SizeOf(form);
+        var cloth = Form is not null && Form == Heard?.Form ? Heard?.Cloth : null;
+        var job = new Job(
+            Form ?? string.Empty, [new WordingAsked("name", words)], desk.Today, DueOn: Due, Size: size == form?.UsualSize ? null : size,
+            Fabric: string.IsNullOrEmpty(Colour) && cloth is null ? null : new StatedFabric(cloth, string.IsNullOrEmpty(Colour) ? null : Colour));
+        faults.AddRange(JobCheck.Faults(job, workshop).Where(f => Form is { Length: > 0 } || !f.Pointer.StartsWith("#/item", StringComparison.Ordinal)));
+        return (job, faults);
+    }
+
+    private void Look(Workshop workshop)
+    {
+        var (job, faults) = Asked(workshop);
+        Faults = string.IsNullOrWhiteSpace(Words) || string.IsNullOrEmpty(Form) ? [] : faults;
+        if (faults.Count > 0)
+        {
+            return;
+        }
+
+        var plan = desk.Plan(job, workshop);
+        Glimpse = new Glimpse(
+            BenchDrawing.Small(plan, "glimpse"),
+            plan.Title,
+            [
+                .. new[] { "words.size", "stitch.outline", "transfer.method", "time.ready" }.Select(plan.Decision).OfType<Core.Telling.Decision>().Select(d => d.Choice),
+                $"{Say.Minutes(plan.Time.LowMinutes)} to {Say.Minutes(plan.Time.HighMinutes)} of work",
+            ],
+            plan.Elements.SelectMany(e => e.Concerns).Select(c => c.Text).ToArray());
+    }
 }

@@ -1,108 +1,230 @@
-// What never leaves the page: which face is shown, keys, and the word that the connection is gone.
+// The bench: faces and stations that never leave the page, pointing, dragging, zooming, and the slider that works the piece.
 (() => {
   'use strict';
+
+  const bench = () => document.getElementById('bench');
+  const drawing = () => document.querySelector('#drawing svg');
+  const swap = { target: '#bench', swap: 'outerHTML' };
 
   document.addEventListener('alpine:init', () => {
     window.Alpine.data('bench', () => ({
       face: 'stitched',
-      init() { this.face = this.$el.dataset.startFace || 'stitched'; },
-      stitched() { this.face = 'stitched'; },
-      marks() { this.face = 'marks'; },
+      station: 'item',
+      init() { this.face = this.$el.dataset.face; this.station = this.$el.dataset.station; },
+      pick() {
+        const link = this.$event.target.closest('a[data-face], a[data-station], a[data-at]');
+        if (!link || this.$event.ctrlKey || this.$event.metaKey || this.$event.shiftKey) { return; }
+        this.$event.preventDefault();
+        if (link.dataset.face) {
+          this.face = link.dataset.face;
+          if (this.face === 'order') { work(Number(document.getElementById('order-at').value)); } else { say(link.dataset.told); }
+        }
+        if (link.dataset.station) {
+          this.station = link.dataset.station;
+          const slips = document.querySelector('.slips');
+          slips.scrollTop = 0;
+          if (window.innerWidth <= 1000) { document.getElementById(`station-${this.station}`)?.scrollIntoView(); }
+        }
+        if (link.dataset.at) { this.face = 'order'; work(Number(link.dataset.at)); }
+        this.$nextTick(() => { mark(); below(); });
+      },
     }));
+  });
+
+  const frame = () => document.querySelector('.bench-frame');
+
+  /** The chosen face and station are said to be so. */
+  function mark() {
+    const { face, station } = frame().dataset;
+    document.querySelectorAll('.face-link').forEach((a) => a.toggleAttribute('aria-current', false) || (a.dataset.face === face && a.setAttribute('aria-current', 'true')));
+    document.querySelectorAll('.thread a').forEach((a) => a.toggleAttribute('aria-current', false) || (a.dataset.station === station && a.setAttribute('aria-current', 'true')));
+  }
+
+  // What goes along with every change: the face and station she looks at.
+  document.addEventListener('htmx:configRequest', (event) => {
+    if (!frame()) { return; }
+    const put = (name, value) => { event.detail.parameters[name] = value; };
+    put('Face', frame().dataset.face);
+    put('Station', frame().dataset.station);
+    if (event.detail.path.includes('?') && event.detail.verb === 'get') {
+      // The address says both already: the newer word counts.
+      const url = new URL(event.detail.path, window.location.href);
+      url.searchParams.delete('Face');
+      url.searchParams.delete('Station');
+      event.detail.path = url.pathname + url.search;
+    }
+  });
+
+  // Pointing: what is under the pointer tells of itself below the drawing.
+  const say = (words) => { const out = document.getElementById('readout'); if (out && words) { out.textContent = words; } };
+  document.addEventListener('pointerover', (event) => {
+    const told = event.target.closest('#drawing svg :is(.st, .obstacle, .hooping, .thread-end, .field, .face-back g, .so-far)');
+    if (told) { say(told.querySelector(':scope > title')?.textContent); }
+  });
+
+  // The slider works the piece from its first stitch to its last.
+  function work(at) {
+    const slider = document.getElementById('order-at');
+    if (!slider) { return; }
+    const n = Math.max(0, Math.min(Number(slider.max), at));
+    slider.value = String(n);
+    let last = null;
+    document.querySelectorAll('.st').forEach((stitch) => {
+      const i = Number(stitch.dataset.i);
+      stitch.classList.toggle('yet', i >= n);
+      if (i === n - 1) { last = stitch; }
+    });
+    document.querySelectorAll('.st.at').forEach((s) => s.classList.remove('at'));
+    last?.classList.add('at');
+    say(last ? last.querySelector('title')?.textContent ?? `Stitch ${n} of ${slider.max}.` : 'Nothing is stitched yet.');
+    document.querySelectorAll('.runs li').forEach((li) => li.classList.toggle('at', last !== null && li.querySelector('a').textContent.startsWith(`Length ${last.dataset.run}:`)));
+  }
+  document.addEventListener('input', (event) => { if (event.target.id === 'order-at') { work(Number(event.target.value)); } });
+  document.addEventListener('click', (event) => {
+    const by = event.target.id === 'step-back' ? -1 : event.target.id === 'step-on-one' ? 1 : 0;
+    if (by === 0) { return; }
+    if (frame().dataset.face !== 'order') { document.querySelector('.face-link[data-face="order"]').click(); }
+    work(Number(document.getElementById('order-at').value) + by);
   });
 
   // Nudges of the keys are gathered for a moment and sent as one.
   const gathered = { dx: 0, dy: 0, timer: 0 };
   const moves = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
-
-  function nudge(dx, dy) {
-    gathered.dx += dx;
-    gathered.dy += dy;
+  const send = (id, values) => {
+    const form = document.getElementById(id);
+    const all = { ...Object.fromEntries(new FormData(form)), ...values };
+    window.htmx.ajax('POST', form.getAttribute('action'), { ...swap, values: all });
+  };
+  document.addEventListener('keydown', (event) => {
+    if (!moves[event.key] || !event.target.closest('#drawing') || event.ctrlKey || event.metaKey || event.altKey) { return; }
+    event.preventDefault();
+    const by = event.shiftKey ? 5 : 1;
+    gathered.dx += moves[event.key][0] * by;
+    gathered.dy += moves[event.key][1] * by;
+    shift(gathered.dx, gathered.dy);
     clearTimeout(gathered.timer);
     gathered.timer = setTimeout(() => {
-      const form = document.getElementById('nudge');
-      const values = Object.fromEntries(new FormData(form));
-      values.dx = gathered.dx;
-      values.dy = gathered.dy;
+      send('nudge', { dx: gathered.dx, dy: gathered.dy });
       gathered.dx = gathered.dy = 0;
-      window.htmx.ajax('POST', form.getAttribute('hx-post'), { target: '#bench', swap: 'outerHTML', values });
     }, 250);
+  });
+
+  const shift = (dx, dy) => document.querySelector('.words')?.setAttribute('transform', dx || dy ? `translate(${dx} ${dy})` : '');
+
+  // Dragging: the words go with the pointer and are pulled onto the item's own lines; beside them the view goes along.
+  const Pull = 7;
+  let drag = null;
+  const scale = (svg) => { const box = svg.viewBox.baseVal; const at = svg.getBoundingClientRect(); return Math.max(box.width / at.width, box.height / at.height); };
+  document.addEventListener('pointerdown', (event) => {
+    const svg = event.button === 0 && event.target.closest('#drawing svg');
+    if (!svg) { return; }
+    const words = frame().dataset.face !== 'back' && event.target.closest('.words');
+    if (!words && event.pointerType === 'touch') { return; }
+    const box = svg.viewBox.baseVal;
+    drag = { svg, words, per: scale(svg), x: event.clientX, y: event.clientY, box: { x: box.x, y: box.y }, dx: 0, dy: 0, moved: false };
+    if (words) { svg.setPointerCapture(event.pointerId); }
+  });
+  document.addEventListener('pointermove', (event) => {
+    if (!drag) { return; }
+    drag.dx = (event.clientX - drag.x) * drag.per;
+    drag.dy = (event.clientY - drag.y) * drag.per;
+    if (!drag.moved && Math.hypot(event.clientX - drag.x, event.clientY - drag.y) < 3) { return; }
+    drag.moved = true;
+    if (!drag.words) {
+      drag.svg.viewBox.baseVal.x = drag.box.x - drag.dx;
+      drag.svg.viewBox.baseVal.y = drag.box.y - drag.dy;
+      return;
+    }
+
+    drag.svg.classList.add('moving');
+    const from = { x: Number(drag.words.dataset.x), y: Number(drag.words.dataset.y) };
+    const by = { x: drag.dx, y: drag.dy };
+    drag.svg.querySelectorAll('.snap').forEach((snap) => {
+      const axis = snap.dataset.axis;
+      const at = Number(snap.dataset.at);
+      const near = Math.abs(from[axis] + by[axis] - at) <= Pull * drag.per;
+      snap.classList.toggle('near', near);
+      if (near) { by[axis] = at - from[axis]; }
+    });
+    shift(by.x, by.y);
+  });
+  const drop = (event) => {
+    if (!drag) { return; }
+    const was = drag;
+    drag = null;
+    was.svg.classList.remove('moving');
+    if (!was.moved) { return; }
+    if (event.type === 'pointercancel') { shift(0, 0); return; }
+    if (was.words) {
+      send('put', { x: Number(was.words.dataset.x) + was.dx, y: Number(was.words.dataset.y) + was.dy, within: Pull * was.per });
+    } else {
+      look(was.svg, 1);
+    }
+  };
+  document.addEventListener('pointerup', drop);
+  document.addEventListener('pointercancel', drop);
+
+  // A view of her own: its middle and width in the address, the tapes drawn for it.
+  let looking = 0;
+  function look(svg, by) {
+    const box = svg.viewBox.baseVal;
+    box.x += box.width * (1 - by) / 2;
+    box.y += box.height * (1 - by) / 2;
+    box.width *= by;
+    box.height *= by;
+    clearTimeout(looking);
+    looking = setTimeout(() => {
+      const middle = [box.x + box.width / 2, box.y + box.height / 2, box.width].map((n) => n.toFixed(2)).join('_');
+      window.htmx.ajax('GET', `/bench/${bench().dataset.piece}?View=at_${middle}`, swap);
+    }, by === 1 ? 0 : 180);
   }
+  document.addEventListener('wheel', (event) => {
+    const svg = event.target.closest?.('#drawing svg');
+    if (!svg || !(event.ctrlKey || document.activeElement?.id === 'drawing')) { return; }
+    event.preventDefault();
+    look(svg, event.deltaY > 0 ? 1.25 : 0.8);
+  }, { passive: false });
 
-  // Single letters can be switched off; the choice stays in this browser.
-  const lettersOff = () => { try { return localStorage.getItem('single-keys') === 'off'; } catch { return false; } };
+  // Slips below the edge are counted, so that none is lost unseen.
+  function below() {
+    const [slips, told] = [document.querySelector('.slips'), document.getElementById('below')];
+    if (!slips || !told) { return; }
+    const edge = slips.getBoundingClientRect().bottom + 1;
+    const hidden = slips.scrollHeight > slips.clientHeight + 4 ? [...slips.querySelectorAll('.slip')].filter((s) => s.offsetParent !== null && s.getBoundingClientRect().bottom > edge).length : 0;
+    told.hidden = hidden === 0;
+    told.textContent = hidden === 1 ? '1 slip goes on below' : `${hidden} slips go on below`;
+  }
+  document.addEventListener('scroll', below, true);
+  window.addEventListener('resize', below);
+  document.addEventListener('toggle', below, true);
+  document.addEventListener('DOMContentLoaded', below);
 
-  const clicks = { '+': 'larger', '=': 'larger', '-': 'smaller', z: 'undo' };
-  const faces = { s: '.to-stitched', m: '.to-marks' };
-
-  document.addEventListener('keydown', (event) => {
-    if (event.ctrlKey || event.metaKey || event.altKey) { return; }
-    const at = event.target;
-    if (event.key === 'Enter' && !event.shiftKey && at.closest('.words-form textarea')) {
-      // Enter changes the words; Shift with it makes a new row.
-      event.preventDefault();
-      at.form.requestSubmit();
-      return;
-    }
-
-    if (at.closest('input, textarea, select')) { return; }
-    if (moves[event.key] && at.closest('#drawing')) {
-      const by = event.shiftKey ? 5 : 1;
-      nudge(moves[event.key][0] * by, moves[event.key][1] * by);
-      event.preventDefault();
-    } else if (lettersOff()) {
-      return;
-    } else if (/^[0-9]$/.test(event.key)) {
-      document.querySelectorAll('.thread a')[(Number(event.key) + 9) % 10]?.click();
-    } else if (event.key === '?') {
-      document.getElementById('keys')?.scrollIntoView();
-    } else if (event.key === 'p') {
-      document.getElementById('template')?.click();
-    } else if (clicks[event.key]) {
-      document.getElementById(clicks[event.key])?.click();
-    } else if (faces[event.key]) {
-      document.querySelector(faces[event.key])?.click();
-    } else if (event.key === 'n') {
-      window.location.href = '/new';
-    }
-  });
-
-  document.addEventListener('change', (event) => {
-    if (event.target.id === 'keys-on') {
-      try { localStorage.setItem('single-keys', event.target.checked ? 'on' : 'off'); } catch { /* no storage: the keys stay on */ }
-    }
-  });
-
-  const showKeys = () => { const box = document.getElementById('keys-on'); if (box) { box.checked = !lettersOff(); } };
-  document.addEventListener('DOMContentLoaded', showKeys);
-
-  // After a change the slips stand where they stood, opened as they were.
+  // After a change the slips stand where they stood, opened as they were, and the focus is where it was.
   let kept = null;
   const nameOf = (details) => {
-    const slip = details.closest('.slip');
+    const slip = details.closest('.slip, .moved, .next');
     return slip && slip.id ? slip.id + [...slip.querySelectorAll('details')].indexOf(details) : '';
   };
   document.addEventListener('htmx:beforeSwap', () => {
     const slips = document.querySelector('.slips');
-    if (slips) { kept = { top: slips.scrollTop, open: [...slips.querySelectorAll('details[open]')].map(nameOf) }; }
+    if (slips) {
+      const at = document.getElementById('order-at');
+      kept = { top: slips.scrollTop, open: [...document.querySelectorAll('.bench details[open]')].map(nameOf), focus: document.activeElement?.id, at: at && at.value !== at.defaultValue ? Number(at.value) : null };
+    }
   });
   document.addEventListener('htmx:afterSettle', () => {
     const slips = document.querySelector('.slips');
     if (slips && kept) {
-      slips.querySelectorAll('details').forEach((d) => { if (kept.open.includes(nameOf(d))) { d.open = true; } });
+      document.querySelectorAll('.bench details').forEach((d) => { if (kept.open.includes(nameOf(d))) { d.open = true; } });
       slips.scrollTop = kept.top;
+      if (kept.focus) { document.getElementById(kept.focus)?.focus({ preventScroll: true }); }
+      if (kept.at !== null) { work(kept.at); }
       kept = null;
+      mark();
+      below();
     }
-    showKeys();
   });
 
-  // A face once chosen goes along with every change.
-  document.addEventListener('htmx:configRequest', (event) => {
-    const frame = document.querySelector('.bench-frame');
-    if (frame) { event.detail.parameters.face = frame.dataset.face; }
-  });
-
-  const offline = (gone) => { const told = document.getElementById('offline'); if (told) { told.hidden = !gone; } };
-  document.addEventListener('htmx:sendError', () => offline(true));
-  document.addEventListener('htmx:afterOnLoad', () => offline(false));
+  // What could not be sent goes back to where it was.
+  document.addEventListener('htmx:sendError', () => shift(0, 0));
 })();

@@ -1,0 +1,32 @@
+using Dittany.Core.Materials;
+using Dittany.Core.Planning;
+using Dittany.Formats.Template;
+
+namespace Dittany.Formats.Sheets;
+
+/// <summary>A sheet that can be printed of a plan: its id, its name, and what it is for.</summary>
+public sealed record SheetKind(string Id, string Name, string For);
+
+/// <summary>The sheets of a piece.</summary>
+public static class PieceSheets
+{
+    public static IReadOnlyList<SheetKind> Kinds { get; } =
+    [
+        new("template", "Template", "The lines at 1:1, mirrored where the transfer asks for it, with a check line."),
+        new("placement", "Placement card", "Where the words go on the real item: numbered folds and distances."),
+        new("work", "Work sheet", "The order of work with its lengths of thread, strands, needle, minutes and cautions."),
+        new("care", "Care card", "For whoever gets it: how it is washed and ironed."),
+        new("tag", "Gift tag", "A small tag with the words, to cut out and tie on."),
+    ];
+
+    /// <summary>The leaves of one sheet. The plan's sentences are printed as they are: tell them in her units before. <paramref name="note"/> names the sheet; it may be empty.</summary>
+    public static IReadOnlyList<Leaf> Of(string kind, Plan plan, Paper paper, string note) => kind switch
+    {
+        "template" => TemplateLeaves.Of(TemplateSheet.Of(plan, paper), note.Length == 0 ? null : note),
+        "placement" => PlacementCard.Of(plan, paper, note),
+        "work" => WorkSheet.Of(plan, paper, note),
+        "care" => CareCard.Of(plan, paper),
+        "tag" => GiftTag.Of(plan, paper),
+        _ => throw new ArgumentException($"There is no sheet '{kind}'.", nameof(kind)),
+    };
+}

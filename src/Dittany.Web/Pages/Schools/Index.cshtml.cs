@@ -1,0 +1,99 @@
+using Dittany.Core.Planning;
+using Dittany.Core.Telling;
+using Dittany.Store;
+using Dittany.Web.Setup;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace Dittany.Web.Pages.Schools;
+
+/// <summary>A habit with the choice that stands, and what another would make of the pieces, where that was asked.</summary>
+public sealed record HabitView(Habit Habit, string Chosen, int From, IReadOnlyList<(Choice Choice, IReadOnlyList<Effect> Effects)>? Tried);
+
+/// <summary>The schools: each choice with what it changes, tried on the maker's own pieces.</summary>
+public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
+{
+    private static readonly (Station Station, string Name)[] Groups =
+    [
+        (Station.Words, "The words"), (Station.Transfer, "Marking and transfer"), (Station.Hoop, "Holding the work"), (Station.Thread, "Thread and needle"), (Station.Stitches, "Stitching"),
+        (Station.Order, "The order of work"), (Station.Finish, "Finishing"),
+    ];
+
+    /// <summary>Decisions tell where a habit is told; the plan knows their stations.</summary>
+    private static readonly Dictionary<string, Station> StationOf = new(StringComparer.Ordinal)
+    {
+        ["words"] = Station.Words, ["transfer"] = Station.Transfer, ["hoop"] = Station.Hoop, ["thread"] = Station.Thread, ["needle"] = Station.Thread, ["stitch"] = Station.Stitches, ["order"] = Station.Order,
+        ["finish"] = Station.Finish,
+    };
+
+    public IReadOnlyList<(string Name, IReadOnlyList<HabitView> Habits)> Shelves { get; private set; } = [];
+
+    public bool CanUndo { get; private set; }
+
+    public string? Kept { get; private set; }
+
+    public IReadOnlyList<Effect>? Effects { get; private set; }
+
+    public string? Trouble { get; private set; }
+
+    public async Task<IActionResult> OnGet(string? @try, string? kept, CancellationToken cancel)
+    {
+        Kept = kept;
+        await Load(@try, cancel);
+        return Page();
+    }
+
+    /// <summary>Keeps a choice; by htmx the answer is the page's main part with what came out otherwise.</summary>
+    public async Task<IActionResult> OnPost(int from, string habit, string choice, CancellationToken cancel)
+    {
+        var before = await workshops.Current(cancel);
+        var changed = await workshops.Change(from, [($"{WorkshopChanges.HabitPrefix}{habit}", choice ?? string.Empty)], $"Habit: {habit}", cancel);
+        if (changed.Taken)
+        {
+            Effects = await desk.Effects(before, changed.Workshop, cancel);
+            Kept = $"{Habits.Find(habit)?.Name}: kept.";
+        }
+        else
+        {
+            Trouble = changed.Conflicts.Count > 0
+                ? $"This habit was changed somewhere else in the meantime: there it is now “{Habits.Find(habit)?.Choices.FirstOrDefault(c => c.ChoiceId == changed.Conflicts[0].Theirs)?.Text}”. Nothing was changed; choose again."
+                : $"{changed.Faults[0].Detail} {changed.Faults[0].Try} Nothing was changed.";
+            Response.StatusCode = changed.Conflicts.Count > 0 ? StatusCodes.Status409Conflict : StatusCodes.Status422UnprocessableEntity;
+        }
+
+        await Load(null, cancel);
+        return Page();
+    }
+
+    public async Task<IActionResult> OnPostUndo(CancellationToken cancel)
+    {
+        await workshops.Undo(cancel);
+        return RedirectToPage();
+    }
+
+    private async Task Load(string? tried, CancellationToken cancel)
+    {
+        var workshop = await workshops.Current(cancel);
+        var head = await workshops.Head(cancel);
+        CanUndo = head > 0;
+        var views = new List<HabitView>();
+        foreach (var habit in Habits.All)
+        {
+            views.Add(new HabitView(habit, workshop.Habit(habit.Id), head, habit.Id == tried ? await Try(habit, workshop, cancel) : null));
+        }
+
+        Shelves = Groups.Select(g => (g.Name, (IReadOnlyList<HabitView>)views.Where(v => StationOf[v.Habit.ToldAt.Split('.')[0]] == g.Station).ToArray())).Where(g => g.Item2.Count > 0).ToArray();
+    }
+
+    private async Task<IReadOnlyList<(Choice, IReadOnlyList<Effect>)>> Try(Habit habit, Workshop workshop, CancellationToken cancel)
+    {
+        var tried = new List<(Choice, IReadOnlyList<Effect>)>();
+        foreach (var choice in habit.Choices.Where(c => c.ChoiceId != workshop.Habit(habit.Id)))
+        {
+            var other = WorkshopChanges.Apply(workshop, $"{WorkshopChanges.HabitPrefix}{habit.Id}", choice.ChoiceId).Workshop!;
+            tried.Add((choice, await desk.Effects(workshop, other, cancel)));
+        }
+
+        return tried;
+    }
+}
