@@ -17,8 +17,9 @@ public static class Moved
 
     /// <summary>
     /// Decisions whose choice differs, in the order of the stations, but for those she made herself by this change; then the words' box, the lengths of thread and the work.
+    /// Plans are told in <paramref name="units"/> already.
     /// </summary>
-    public static IReadOnlyList<MovedOn> Between(Plan before, Plan after)
+    public static IReadOnlyList<MovedOn> Between(Plan before, Plan after, Units units = Units.Centimetres)
     {
         var was = before.Decisions.ToDictionary(d => d.Id, StringComparer.Ordinal);
         var moved = new List<MovedOn>();
@@ -38,7 +39,7 @@ public static class Moved
         var (a, b) = (before.Elements[0].BoxMm, after.Elements[0].BoxMm);
         if (Math.Abs(a.Width - b.Width) > StillMm)
         {
-            moved.Add(new MovedOn(null, Station.Words, "How wide the words are", Say.Length(Math.Round(a.Width)), Say.Length(Math.Round(b.Width))));
+            moved.Add(new MovedOn(null, Station.Words, "How wide the words are", Tape.Length(Math.Round(a.Width), units), Tape.Length(Math.Round(b.Width), units)));
         }
 
         var (runsWere, runs) = (before.Threads.Sum(t => t.Runs), after.Threads.Sum(t => t.Runs));

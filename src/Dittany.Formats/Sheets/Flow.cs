@@ -65,7 +65,7 @@ internal sealed class Flow(Paper paper, string title, string note)
     /// <summary>A name and what is said of it, side by side.</summary>
     public Flow Fact(string name, string text)
     {
-        const double Column = 36;
+        const double Column = 58;
         var lines = Typesetting.Wrap(text, BodyMm, WidthMm - Column);
         for (var i = 0; i < lines.Count; i++)
         {

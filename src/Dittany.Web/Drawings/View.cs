@@ -2,11 +2,13 @@ using System.Globalization;
 
 namespace Dittany.Web.Drawings;
 
-/// <summary>What part of the item the drawing shows, in mm of its face, and how many mm a screen pixel is at the usual width.</summary>
-public sealed record View(string Id, string Name, double X, double Y, double Width, double Height)
+/// <summary>What part of the item the drawing shows, in mm of its face, and about how many pixels wide it is shown.</summary>
+public sealed record View(string Id, string Name, double X, double Y, double Width, double Height, double Pixels = View.UsualPixels)
 {
-    /// <summary>The drawing is about this wide on a screen of 1280.</summary>
-    private const double UsualPixels = 700;
+    /// <summary>The drawing is about this wide on a screen of 1280, and on a phone.</summary>
+    public const double UsualPixels = 700;
+
+    public const double NarrowPixels = 380;
 
     /// <summary>Nearer than this a stitch fills the picture; further than this the largest item is a stamp. mm across.</summary>
     public const double LeastWidthMm = 8;
@@ -14,7 +16,7 @@ public sealed record View(string Id, string Name, double X, double Y, double Wid
     public const double MostWidthMm = 3000;
 
     /// <summary>Millimetres a pixel covers: sizes of tape and labels follow it.</summary>
-    public double Px => Math.Max(Width / UsualPixels, Height / 660);
+    public double Px => Math.Max(Width / Pixels, Height / (Pixels * 0.943));
 
     /// <summary>A view of her own, by its middle and width.</summary>
     public static View Free(double middleX, double middleY, double width, double shape)

@@ -65,7 +65,7 @@ public sealed class Desk(PieceStore pieces, WorkshopStore workshops, PlanCache p
         (await pieces.All(cancel))
             .Where(p => p.Job.Done is not { Finished: true })
             .Select(p => (Before: Plan(p, before), After: Plan(p, after)))
-            .Select(p => new Effect(p.After.Piece.Id, p.After.Plan.Title, Moved.Between(p.Before.Plan, p.After.Plan)))
+            .Select(p => new Effect(p.After.Piece.Id, p.After.Plan.Title, Moved.Between(p.Before.Plan, p.After.Plan, after.Units)))
             .Where(e => e.Moved.Count > 0)
             .ToArray();
 

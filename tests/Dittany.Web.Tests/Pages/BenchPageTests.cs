@@ -140,20 +140,28 @@ public sealed class BenchPageTests : IDisposable
         Assert.Equal(HttpStatusCode.BadRequest, (await _browser.PostAsync($"{path}?handler=Grow", content)).StatusCode);
     }
 
+    /// <summary>Script in words or title is text on every page, drawing and sheet.</summary>
     [Fact]
-    public async Task Script_in_a_title_is_shown_as_text()
+    public async Task Script_in_a_name_is_shown_as_text_everywhere()
     {
-        var path = await Make("Mimi");
-        await PostForm(_browser, path, $"{path}?handler=Change", ("from", "1"), ("member", "title"), ("value", "<script>alert(1)</script>"));
-        var html = await _browser.GetStringAsync(path);
-        Assert.DoesNotContain("<script>alert", html, StringComparison.Ordinal);
-        Assert.Equal("<script>alert(1)</script>", (await Read(path)).QuerySelector("h1")!.TextContent);
+        const string Evil = "<script>alert(1)</script>";
+        var path = await Make("B & Jo");
+        await PostForm(_browser, path, $"{path}?handler=Change", ("from", "1"), ("member", "title"), ("value", Evil));
+        await PostForm(_browser, path, "/sheets/1?handler=Proof", ("words", "B & Jo"), ("who", Evil));
+        foreach (var page in new[] { path, $"{path}?Face=order", "/", "/sheets/1", "/sheets/1?kind=placement", "/sheets/1?kind=work", "/sheets/1?kind=care", "/sheets/1?kind=tag", "/habits?try=size", "/new?said=" + Uri.EscapeDataString($"{Evil} on a tote") })
+        {
+            var html = await _browser.GetStringAsync(page);
+            Assert.DoesNotContain("<script>alert", html, StringComparison.Ordinal);
+            Assert.Contains("alert(1)", html, StringComparison.Ordinal);
+        }
+
+        Assert.Equal(Evil, (await Read(path)).QuerySelector("h1")!.TextContent);
     }
 
     [Fact]
     public async Task No_page_has_inline_script_style_or_handlers()
     {
-        foreach (var path in new[] { "/", "/new", await Make("Mimi") })
+        foreach (var path in new[] { "/", "/new", "/habits", "/habits?try=hand", "/workshop", await Make("Mimi"), "/sheets/1" })
         {
             var page = await Read(path);
             Assert.All(page.Scripts, s => Assert.False(string.IsNullOrEmpty(s.GetAttribute("src"))));
@@ -162,16 +170,99 @@ public sealed class BenchPageTests : IDisposable
     }
 
     [Fact]
-    public async Task The_template_opens_and_the_plan_is_kept()
+    public async Task Pieces_that_are_not_there_are_said_not_to_be()
+    {
+        await Make("Mimi");
+        Assert.Equal(HttpStatusCode.OK, (await _browser.GetAsync("/api/pieces/1/plan")).StatusCode);
+        Assert.All(["/api/pieces/99/plan", "/bench/99", "/sheets/99"], path => Assert.Equal(HttpStatusCode.NotFound, _browser.GetAsync(path).GetAwaiter().GetResult().StatusCode));
+    }
+
+    /// <summary>Laid on the centre fold of a towel 500 mm wide, the words stand at 250 mm, wherever they were.</summary>
+    [Fact]
+    public async Task Words_are_laid_on_the_items_own_lines_by_button_and_by_a_drop_near_them()
     {
         var path = await Make("Mimi");
-        var pdf = await _browser.GetAsync($"{path}?handler=Template");
-        Assert.Equal("application/pdf", pdf.Content.Headers.ContentType!.MediaType);
-        Assert.Equal("%PDF"u8.ToArray(), (await pdf.Content.ReadAsByteArrayAsync())[..4]);
-        Assert.Contains("<svg", await _browser.GetStringAsync($"{path}?handler=Template&kind=svg"), StringComparison.Ordinal);
-        Assert.Equal(HttpStatusCode.OK, (await _browser.GetAsync("/api/pieces/1/plan")).StatusCode);
-        Assert.Equal(HttpStatusCode.NotFound, (await _browser.GetAsync("/api/pieces/99/plan")).StatusCode);
-        Assert.Equal(HttpStatusCode.NotFound, (await _browser.GetAsync("/bench/99")).StatusCode);
+        await PostForm(_browser, path, $"{path}?handler=Nudge", ("dx", "17"), ("dy", "-3"));
+        await PostForm(_browser, path, $"{path}?handler=Snap", ("line", "centre-fold"));
+        Assert.Contains("on the middle line", (await Read(path)).QuerySelector("#slip-space-place")!.TextContent, StringComparison.Ordinal);
+        await PostForm(_browser, path, $"{path}?handler=Put", ("x", "251.4"), ("y", "590"), ("within", "2"));
+        Assert.Contains("on the middle line", (await Read(path)).QuerySelector("#slip-space-place")!.TextContent, StringComparison.Ordinal);
+        await PostForm(_browser, path, $"{path}?handler=Put", ("x", "253"), ("y", "590"), ("within", "2"));
+        Assert.Contains("3 mm right of the middle line", (await Read(path)).QuerySelector("#slip-space-place")!.TextContent, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task What_an_overrule_moved_elsewhere_is_listed_and_one_step_back_is_there()
+    {
+        var path = await Make("Juniper");
+        Assert.Null((await Read(path)).QuerySelector("#moved"));
+        await PostForm(_browser, path, $"{path}?handler=Change", ("from", "1"), ("member", "overrules/stitch.outline"), ("value", "chain"));
+        var moved = (await Read(path)).QuerySelector("#moved")!;
+        Assert.Contains("The work:", moved.TextContent, StringComparison.Ordinal);
+        Assert.DoesNotContain("Which stitch writes the lines", moved.TextContent, StringComparison.Ordinal);
+        Assert.NotNull(moved.QuerySelector("form[action$='handler=Undo'] button"));
+    }
+
+    /// <summary>Without scripts every face, the slider and every nearness is an address; the slips of all stations stand in the page.</summary>
+    [Fact]
+    public async Task Faces_slider_and_nearness_are_addresses()
+    {
+        var path = await Make("Mimi");
+        foreach (var face in new[] { "stitched", "marks", "hoops", "back", "order" })
+        {
+            var page = await Read($"{path}?Face={face}");
+            Assert.Equal(face, page.QuerySelector(".bench-frame")!.GetAttribute("data-face"));
+            Assert.Equal(face, page.QuerySelector(".face-link[aria-current]")!.GetAttribute("data-face"));
+        }
+
+        var order = await Read($"{path}?Face=order&At=7");
+        Assert.Equal(7, order.QuerySelectorAll(".st:not(.yet)").Length);
+        Assert.StartsWith("Stitch 7 of", order.QuerySelector("#readout")!.TextContent, StringComparison.Ordinal);
+        Assert.Equal(10, order.QuerySelectorAll(".station-slips").Length);
+        var near = order.QuerySelector("#nearer")!.GetAttribute("href")!;
+        var wide = Width(order);
+        Assert.Equal(0.6 * wide, Width(await Read(near)), 1.0);
+        Assert.Equal(Width(await Read($"{path}?View=at_nonsense")), wide, 0.01);
+        Assert.True(Width(await Read($"{path}?View=at_0_0_0.001")) >= 8);
+
+        static double Width(IDocument page) => double.Parse(page.QuerySelector("svg.drawing")!.GetAttribute("viewBox")!.Split(' ')[2], System.Globalization.CultureInfo.InvariantCulture);
+    }
+
+    /// <summary>Every stitch of the route can be pointed at, tells its length and run, and the drawing has both ends of every length on its back.</summary>
+    [Fact]
+    public async Task Every_stitch_can_be_pointed_at_and_every_length_begins_and_ends_behind()
+    {
+        var page = await Read(await Make("Mimi"));
+        var plan = await Site.Read(await _browser.GetAsync("/api/pieces/1/plan"));
+        var rows = plan.GetProperty("route").GetArrayLength();
+        var stitches = page.QuerySelectorAll(".face-order .st");
+        Assert.Equal(rows, stitches.Length);
+        Assert.All(stitches, s => Assert.Matches(@"^Stitch \d+ of \d+, in the ., ?|^Stitch \d+ of \d+, in the .: .*thread \d+", s.QuerySelector("title")!.TextContent));
+        var runs = plan.GetProperty("threads").EnumerateArray().Sum(t => t.GetProperty("runs").GetInt32());
+        Assert.Equal(2 * runs, page.QuerySelectorAll(".face-back .thread-end").Length);
+        Assert.All(page.QuerySelectorAll(".obstacle"), o => Assert.Contains("clear of it", o.QuerySelector("title")!.TextContent, StringComparison.Ordinal));
+        Assert.All(page.QuerySelectorAll(".obstacle .clear"), c => Assert.StartsWith("M", c.GetAttribute("d"), StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public async Task How_far_it_is_goes_step_by_step_and_what_is_stitched_stays()
+    {
+        var path = await Make("Mimi");
+        var head = 1;
+        async Task<IDocument> Step()
+        {
+            var page = await Read(path);
+            await PostForm(_browser, path, $"{path}?handler=Change", ("from", $"{head++}"), ("member", "done"), ("value", page.QuerySelector("#step-on")!.GetAttribute("value")!));
+            return await Read(path);
+        }
+
+        Assert.Contains("The lines are on", (await Step()).QuerySelector("#how-far")!.TextContent, StringComparison.Ordinal);
+        var one = await Step();
+        Assert.Contains("length 2 of", one.QuerySelector("#how-far")!.TextContent, StringComparison.Ordinal);
+        Assert.NotNull(one.QuerySelector(".so-far"));
+        var refused = await PostForm(_browser, path, $"{path}?handler=Grow", ("by", "1"));
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, refused.StatusCode);
+        Assert.Contains("stitched already", new HtmlParser().ParseDocument(await refused.Content.ReadAsStringAsync()).QuerySelector(".trouble")!.TextContent, StringComparison.Ordinal);
     }
 
     private async Task<string> Make(string words)

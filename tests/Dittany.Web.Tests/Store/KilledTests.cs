@@ -28,7 +28,7 @@ public sealed class KilledTests : IDisposable
     {
         using var browser = new HttpClient(new HttpClientHandler { AllowAutoRedirect = false }) { BaseAddress = new Uri($"http://localhost:{_port}") };
         await Start(browser);
-        var made = await PostForm(browser, "/new", "/new", ("Words", "Mimi"), ("Size", "50x70"), ("Colour", "#f1ede2"));
+        var made = await PostForm(browser, "/new", "/new", ("Words", "Mimi"), ("Form", "tea-towel"), ("Colour", "#f1ede2"));
         Assert.Equal(HttpStatusCode.Redirect, made.StatusCode);
         var bench = made.Headers.Location!.ToString();
 
@@ -101,8 +101,7 @@ public sealed class KilledTests : IDisposable
     internal static async Task<HttpResponseMessage> PostForm(HttpClient browser, string page, string to, params (string Name, string Value)[] answers)
     {
         var form = new HtmlParser().ParseDocument(await browser.GetStringAsync(page));
-        var fields = answers.ToDictionary(a => a.Name, a => a.Value, StringComparer.Ordinal);
-        fields["__RequestVerificationToken"] = form.QuerySelector("input[name=__RequestVerificationToken]")!.GetAttribute("value")!;
+        var fields = answers.Append(("__RequestVerificationToken", form.QuerySelector("input[name=__RequestVerificationToken]")!.GetAttribute("value")!)).Select(a => KeyValuePair.Create(a.Item1, a.Item2));
         using var content = new FormUrlEncodedContent(fields);
         return await browser.PostAsync(to, content);
     }

@@ -27,7 +27,7 @@ public sealed record StationView(Station Station, string Name, string Told, Stat
 }
 
 /// <summary>How the bench is looked at: what stays the same over a change.</summary>
-public sealed record BenchLook(string? View = null, string? Face = null, string? Station = null, int? At = null);
+public sealed record BenchLook(string? View = null, string? Face = null, string? Station = null, int? At = null, bool Narrow = false);
 
 /// <summary>Something done next to the piece itself, for a button: what it says and how far the piece is then.</summary>
 public sealed record StepOn(string Text, string Done)
@@ -81,7 +81,7 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
 
     public IReadOnlyList<View> Views { get; } = BenchDrawing.Views(Planned.Plan);
 
-    public View View => Views.FirstOrDefault(v => v.Id == Look.View) ?? View.Read(Look.View, BenchDrawing.Shape) ?? Views[0];
+    public View View => (Views.FirstOrDefault(v => v.Id == Look.View) ?? Drawings.View.Read(Look.View, BenchDrawing.Shape) ?? Views[0]) with { Pixels = Look.Narrow ? Drawings.View.NarrowPixels : Drawings.View.UsualPixels };
 
     public string Face => Faces.Any(f => f.Id == Look.Face) ? Look.Face! : "stitched";
 

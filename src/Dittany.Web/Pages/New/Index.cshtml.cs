@@ -68,12 +68,13 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
     /// <summary>The size to show for a form: as picked, else the usual one.</summary>
     public string SizeOf(Form form) => Sizes.TryGetValue(form.Id, out var size) ? size : form.UsualSize;
 
-    public void OnGet(string? said)
+    public async Task OnGet(string? said, CancellationToken cancel)
     {
         Said = said;
         if (!string.IsNullOrWhiteSpace(said))
         {
             Listen();
+            Look(await workshops.Current(cancel));
         }
     }
 
@@ -120,7 +121,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
         (Words, HeardWords) = Filled(Words, HeardWords, Heard?.Words);
         (Form, HeardForm) = Filled(Form, HeardForm, Heard?.Form);
         (Colour, HeardColour) = Filled(Colour, HeardColour, Heard?.Colour);
-        (Day, HeardDay) = Filled(Day, HeardDay, Heard?.DueOn?.ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture));
+        (Day, HeardDay) = Filled(Day, HeardDay, Heard?.DueOn?.ToString("d MMMM yyyy", System.Globalization.CultureInfo.InvariantCulture));
         if (Catalogue.Find(Form ?? string.Empty) is { } form)
         {
             var (size, heard) = Filled(Sizes.GetValueOrDefault(form.Id) is { } picked && picked != form.UsualSize ? picked : null, HeardSize, Form == Heard?.Form ? Heard?.Size : null);

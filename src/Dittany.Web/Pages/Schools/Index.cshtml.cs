@@ -22,7 +22,13 @@ public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
     /// <summary>Decisions tell where a habit is told; the plan knows their stations.</summary>
     private static readonly Dictionary<string, Station> StationOf = new(StringComparer.Ordinal)
     {
-        ["words"] = Station.Words, ["transfer"] = Station.Transfer, ["hoop"] = Station.Hoop, ["thread"] = Station.Thread, ["needle"] = Station.Thread, ["stitch"] = Station.Stitches, ["order"] = Station.Order,
+        ["words"] = Station.Words,
+        ["transfer"] = Station.Transfer,
+        ["hoop"] = Station.Hoop,
+        ["thread"] = Station.Thread,
+        ["needle"] = Station.Thread,
+        ["stitch"] = Station.Stitches,
+        ["order"] = Station.Order,
         ["finish"] = Station.Finish,
     };
 
