@@ -79,7 +79,37 @@ public sealed class App : IAsyncLifetime
             ["deviceScaleFactor"] = 1,
             ["mobile"] = false,
         });
+        if (width < 1000)
+        {
+            driver.ExecuteCdpCommand("Emulation.setTouchEmulationEnabled", new Dictionary<string, object?>(StringComparer.Ordinal) { ["enabled"] = true, ["maxTouchPoints"] = 2 });
+        }
+
         return driver;
+    }
+
+    /// <summary>Cuts the connection of a browser, or gives it back.</summary>
+    public static void Offline(ChromeDriver browser, bool gone)
+    {
+        browser.ExecuteCdpCommand("Network.enable", []);
+        browser.ExecuteCdpCommand("Network.emulateNetworkConditions", new Dictionary<string, object?>(StringComparer.Ordinal) { ["offline"] = gone, ["latency"] = 0, ["downloadThroughput"] = -1, ["uploadThroughput"] = -1 });
+    }
+
+    /// <summary>A finger put down, moved and lifted, in pixels of the page's window.</summary>
+    public static void Touch(ChromeDriver browser, (double X, double Y) from, (double X, double Y) to)
+    {
+        Send("touchStart", from);
+        for (var i = 1; i <= 8; i++)
+        {
+            Send("touchMove", (from.X + ((to.X - from.X) * i / 8), from.Y + ((to.Y - from.Y) * i / 8)));
+        }
+
+        Send("touchEnd", null);
+
+        void Send(string type, (double X, double Y)? at) => browser.ExecuteCdpCommand("Input.dispatchTouchEvent", new Dictionary<string, object?>(StringComparer.Ordinal)
+        {
+            ["type"] = type,
+            ["touchPoints"] = at is { } p ? new object[] { new Dictionary<string, object>(StringComparer.Ordinal) { ["x"] = p.X, ["y"] = p.Y } } : [],
+        });
     }
 
     /// <summary>Waits until something holds; a page that changes under the question is asked again.</summary>

@@ -16,7 +16,9 @@ public class BenchFlowTests(App app)
 
         // Were the page loaded anew, this mark would be gone.
         browser.ExecuteScript("window.stillHere = true");
+        browser.FindElement(By.TagName("body")).SendKeys("4");
         var slip = By.Id("slip-transfer-method");
+        App.Until(() => browser.FindElement(slip).Displayed, "the slips of the fourth station are shown");
         browser.ExecuteScript("document.querySelector('#slip-transfer-method details').open = true; document.querySelector('#slip-transfer-method button[value=hot-iron]').click()");
         App.Until(() => browser.FindElement(slip).Text.Contains("your choice", StringComparison.Ordinal), "the slip says that it was her choice");
         Assert.Contains("printed mirrored", browser.FindElement(slip).Text, StringComparison.Ordinal);
@@ -40,7 +42,7 @@ public class BenchFlowTests(App app)
         var words = browser.FindElement(By.Id("words"));
         words.Clear();
         words.SendKeys("Tansy & Rue" + Keys.Enter);
-        App.Until(() => browser.FindElement(By.CssSelector(".proof")).Text.Contains("capital R · u · e", StringComparison.Ordinal), "the new words are planned");
+        App.Until(() => browser.FindElement(By.CssSelector(".proof")).GetAttribute("textContent")!.Contains("capital R · u · e", StringComparison.Ordinal), "the new words are planned");
 
         var before = Told(browser);
         browser.FindElement(By.Id("drawing")).SendKeys("-");
@@ -54,7 +56,7 @@ public class BenchFlowTests(App app)
         App.Until(() => !browser.PageSource.Contains("mm to the right of the dot", StringComparison.Ordinal), "one undo takes all three back");
 
         browser.ExecuteScript("document.querySelector('#slip-thread-strands details').open = true; document.querySelector('#slip-thread-strands details button[name=value]').click()");
-        App.Until(() => browser.FindElement(By.Id("slip-thread-strands")).Text.Contains("your choice", StringComparison.Ordinal), "the strands are hers");
+        App.Until(() => browser.FindElement(By.Id("slip-thread-strands")).GetAttribute("textContent")!.Contains("your choice", StringComparison.Ordinal), "the strands are hers");
         Assert.True(browser.ExecuteScript("return window.stillHere === true") is true);
         NoComplaints(browser);
     }
@@ -93,6 +95,7 @@ public class BenchFlowTests(App app)
     {
         using var browser = app.Browser(scripts: false);
         Make(browser, "Comfrey");
+        Assert.True(browser.FindElement(By.Id("slip-transfer-method")).Displayed);
         browser.FindElement(By.CssSelector("#slip-transfer-method summary")).Click();
         browser.FindElement(By.CssSelector("#slip-transfer-method button[value=hot-iron]")).Click();
         App.Until(() => browser.FindElement(By.Id("slip-transfer-method")).Text.Contains("your choice", StringComparison.Ordinal), "the overrule stands");
@@ -100,25 +103,205 @@ public class BenchFlowTests(App app)
         App.Until(() => !browser.FindElement(By.Id("slip-transfer-method")).Text.Contains("your choice", StringComparison.Ordinal), "it is undone");
         browser.FindElement(By.Id("move-right")).Click();
         App.Until(() => browser.PageSource.Contains("1 mm to the right of the dot", StringComparison.Ordinal), "the words have moved");
-        browser.FindElement(By.CssSelector(".to-marks")).Click();
-        App.Until(() => browser.FindElement(By.CssSelector(".face-marks .mark")).Displayed, "the marks are shown");
+        browser.FindElement(By.CssSelector("button[name=line][value=centre-fold]")).Click();
+        App.Until(() => !browser.PageSource.Contains("to the right of the dot", StringComparison.Ordinal), "the words lie on the fold");
+        foreach (var (face, shown) in new[] { ("marks", ".face-marks .mark"), ("hoops", ".face-hoops circle"), ("back", ".face-back .behind"), ("order", ".face-order .st") })
+        {
+            browser.FindElement(By.CssSelector($".face-link[data-face={face}]")).Click();
+            App.Until(() => browser.FindElement(By.CssSelector(shown)).Displayed, $"the face '{face}' is shown");
+        }
+
+        browser.FindElement(By.CssSelector(".runs a")).Click();
+        App.Until(() => browser.FindElements(By.CssSelector(".st.yet")).Count > 0, "the piece is worked up to the end of the first length");
     }
 
+    /// <summary>Dragged near the fold and let go, the words lie on it: a towel 500 mm wide has it at 250.</summary>
     [Fact]
-    public void The_template_opens_as_a_pdf()
+    public void Words_are_dragged_and_pulled_onto_the_fold()
     {
         using var browser = app.Browser();
-        Make(browser, "Borage");
-        var link = browser.FindElement(By.Id("template")).GetAttribute("href");
-        var told = (string?)browser.ExecuteAsyncScript(
-            "const done = arguments[arguments.length - 1]; fetch(arguments[0]).then(async r => done(r.headers.get('content-type') + ' ' + new TextDecoder().decode((await r.arrayBuffer()).slice(0, 5))));", link);
-        Assert.Equal("application/pdf %PDF-", told);
+        Make(browser, "Lovage");
+        browser.FindElement(By.Id("drawing")).SendKeys(Keys.Shift + Keys.ArrowRight + Keys.ArrowRight + Keys.ArrowRight + Keys.ArrowRight);
+        App.Until(() => browser.PageSource.Contains("20 mm to the right of the dot", StringComparison.Ordinal), "the words stand 20 mm aside");
+
+        // 20 mm to the left, less five pixels: near enough to be pulled.
+        Drag(browser, PixelsOf(browser, -20) + 5, 0);
+        App.Until(() => !browser.PageSource.Contains("to the right of the dot", StringComparison.Ordinal) && browser.PageSource.Contains("on the middle line", StringComparison.Ordinal), "the words lie on the fold");
+        Drag(browser, PixelsOf(browser, 30), PixelsOf(browser, -12));
+        App.Until(() => browser.PageSource.Contains("30 mm to the right of the dot", StringComparison.Ordinal) || browser.PageSource.Contains("30.", StringComparison.Ordinal), "further off they stay where they were put");
+        browser.FindElement(By.TagName("body")).SendKeys("z");
+        App.Until(() => !browser.PageSource.Contains("to the right of the dot", StringComparison.Ordinal), "one drag is one step back");
+        NoComplaints(browser);
+    }
+
+    /// <summary>Pointing tells of a stitch, a hem and the field; the slider and the bracket keys work the piece.</summary>
+    [Fact]
+    public void What_is_pointed_at_tells_of_itself_and_the_piece_is_worked_stitch_by_stitch()
+    {
+        using var browser = app.Browser();
+        Make(browser, "Sage");
+        string Readout() => browser.FindElement(By.Id("readout")).Text;
+        new OpenQA.Selenium.Interactions.Actions(browser).MoveToElement(browser.FindElement(By.CssSelector(".st[data-i='3']"))).Perform();
+        App.Until(() => Readout().StartsWith("Stitch ", StringComparison.Ordinal) && Readout().Contains("thread", StringComparison.Ordinal), "the stitch tells of itself");
+        browser.ExecuteScript("document.querySelector('.obstacle path:last-child').dispatchEvent(new PointerEvent('pointerover', { bubbles: true }))");
+        App.Until(() => Readout().Contains("clear of it", StringComparison.Ordinal), "the hem tells its clearance");
+        browser.ExecuteScript("document.querySelector('.field path').dispatchEvent(new PointerEvent('pointerover', { bubbles: true }))");
+        App.Until(() => Readout().StartsWith("The field", StringComparison.Ordinal), "the field tells of itself");
+
+        new OpenQA.Selenium.Interactions.Actions(browser).MoveToElement(browser.FindElement(By.TagName("h1"))).Perform();
+        var body = browser.FindElement(By.TagName("body"));
+        body.SendKeys("o");
+        var all = browser.FindElements(By.CssSelector(".st")).Count;
+        App.Until(() => Readout().StartsWith($"Stitch {all} of {all}", StringComparison.Ordinal), "the piece is worked to its end");
+        body.SendKeys("[[");
+        App.Until(() => Readout().StartsWith($"Stitch {all - 2} of", StringComparison.Ordinal) && browser.FindElements(By.CssSelector(".st.yet")).Count == 2, "two stitches are taken back");
+        body.SendKeys("]");
+        App.Until(() => browser.FindElements(By.CssSelector(".st.yet")).Count == 1, "one is made again");
+        browser.ExecuteScript("const at = document.getElementById('order-at'); at.value = 1; at.dispatchEvent(new Event('input', { bubbles: true }))");
+        App.Until(() => Readout().StartsWith("Stitch 1 of", StringComparison.Ordinal) && Readout().Contains("A new thread begins here", StringComparison.Ordinal), "the slider goes to the first stitch");
+        NoComplaints(browser);
+    }
+
+    /// <summary>No mouse: a piece is said, planned, overruled, worked and proofed with the keyboard alone.</summary>
+    [Fact]
+    public void Everything_goes_with_the_keyboard_alone()
+    {
+        using var browser = app.Browser();
+        browser.Navigate().GoToUrl(new Uri(app.Url + "/"));
+        browser.FindElement(By.TagName("body")).SendKeys("n");
+        App.Until(() => browser.SwitchTo().ActiveElement().GetAttribute("id") == "said", "the saying has the focus");
+        browser.SwitchTo().ActiveElement().SendKeys("Chervil on a tea towel for Sunday week" + Keys.Enter);
+        App.Until(() => browser.FindElement(By.Id("bench")).Displayed, "the bench is there");
+        browser.FindElement(By.TagName("body")).SendKeys("6");
+        App.Until(() => browser.FindElement(By.Id("slip-thread-strands")).Displayed, "the sixth station is shown");
+        Tab(browser, "#slip-thread-strands summary");
+        browser.SwitchTo().ActiveElement().SendKeys(Keys.Enter);
+        Tab(browser, "#slip-thread-strands button[name=value]");
+        browser.SwitchTo().ActiveElement().SendKeys(Keys.Enter);
+        App.Until(() => browser.FindElement(By.Id("slip-thread-strands")).Text.Contains("your choice", StringComparison.Ordinal), "the strands are hers");
+        browser.FindElement(By.TagName("body")).SendKeys("?");
+        App.Until(() => browser.FindElement(By.Id("keys")).Displayed, "the keys are told");
+        browser.SwitchTo().ActiveElement().SendKeys(Keys.Escape);
+        browser.FindElement(By.TagName("body")).SendKeys("/");
+        App.Until(() => browser.SwitchTo().ActiveElement().GetAttribute("id") == "find", "finding has the focus");
+        browser.SwitchTo().ActiveElement().SendKeys("iron");
+        App.Until(() => browser.FindElements(By.CssSelector("#found button")).Count > 0, "slips are found");
+        browser.SwitchTo().ActiveElement().SendKeys(Keys.Tab + Keys.Enter);
+        App.Until(() => !browser.FindElement(By.Id("keys")).Displayed, "it goes to the slip");
+        browser.FindElement(By.TagName("body")).SendKeys("p");
+        App.Until(() => browser.FindElement(By.Id("proofed")).Displayed, "the sheets ask for the proof");
+        Tab(browser, "#proofed");
+        browser.SwitchTo().ActiveElement().SendKeys(Keys.Enter);
+        App.Until(() => browser.FindElements(By.CssSelector(".leaf")).Count > 0, "the template is shown");
+    }
+
+    /// <summary>The connection goes: it is said, what was typed is still there, and once it is back the same change is taken.</summary>
+    [Fact]
+    public void A_lost_connection_is_said_and_nothing_is_lost()
+    {
+        using var browser = app.Browser();
+        Make(browser, "Dill");
+        App.Offline(browser, true);
+        var words = browser.FindElement(By.Id("words"));
+        words.Clear();
+        words.SendKeys("Dill & Fennel" + Keys.Enter);
+        App.Until(() => browser.FindElement(By.Id("offline")).Displayed, "it is said that the connection is gone");
+        Assert.Equal("Dill & Fennel", browser.FindElement(By.Id("words")).GetAttribute("value"));
+        Drag(browser, 60, 0);
+        App.Until(() => string.IsNullOrEmpty(browser.FindElement(By.CssSelector(".words")).GetAttribute("transform")), "words that could not be moved go back");
+        App.Offline(browser, false);
+        browser.FindElement(By.Id("words")).SendKeys(Keys.Enter);
+        App.Until(() => browser.FindElement(By.CssSelector(".proof")).GetAttribute("textContent")!.Contains("capital F", StringComparison.Ordinal), "the change is taken");
+        App.Until(() => !browser.FindElement(By.Id("offline")).Displayed, "nothing is said any more");
+    }
+
+    /// <summary>Two tabs: changes to different things are both kept; of the same thing both values are shown, and she chooses.</summary>
+    [Fact]
+    public void Two_tabs_do_not_lose_each_others_changes_silently()
+    {
+        using var one = app.Browser();
+        using var two = app.Browser();
+        Make(one, "Bay");
+        two.Navigate().GoToUrl(new Uri(one.Url));
+        Say(one, "Bay leaf");
+        App.Until(() => one.FindElement(By.CssSelector(".proof")).GetAttribute("textContent")!.Contains("capital B · a · y · space", StringComparison.Ordinal), "the first tab has its words");
+        two.ExecuteScript("document.querySelector('#slip-transfer-method button[value=hot-iron]').click()");
+        App.Until(() => two.FindElement(By.Id("slip-transfer-method")).GetAttribute("textContent")!.Contains("your choice", StringComparison.Ordinal), "the second tab's other change is taken");
+        Assert.Equal("Bay leaf", two.FindElement(By.Id("words")).GetAttribute("value"));
+        Say(two, "Bay rum");
+        App.Until(() => two.FindElement(By.CssSelector(".proof")).GetAttribute("textContent")!.Contains("r · u · m", StringComparison.Ordinal), "the second tab has its words");
+        Say(one, "Bay tree");
+        App.Until(() => one.FindElements(By.CssSelector(".trouble")).Count > 0, "the first is told");
+        Assert.Contains("Bay rum", one.FindElement(By.CssSelector(".trouble")).Text, StringComparison.Ordinal);
+        Assert.Contains("Bay tree", one.FindElement(By.CssSelector(".trouble")).Text, StringComparison.Ordinal);
+        one.FindElement(By.CssSelector(".trouble button")).Click();
+        App.Until(() => one.FindElement(By.CssSelector(".proof")).GetAttribute("textContent")!.Contains("t · r · e · e", StringComparison.Ordinal), "hers is taken");
+
+        static void Say(ChromeDriver browser, string words)
+        {
+            var field = browser.FindElement(By.Id("words"));
+            field.Clear();
+            field.SendKeys(words + Keys.Enter);
+        }
+    }
+
+    /// <summary>On a phone the words are moved with a finger, and every button is large enough for one (24 px, WCAG 2.2, 2.5.8).</summary>
+    [Theory]
+    [InlineData(390, 844)]
+    [InlineData(820, 1180)]
+    public void On_phone_and_tablet_words_are_moved_with_a_finger(int width, int height)
+    {
+        using var browser = app.Browser(width, height);
+        Make(browser, "Rosemary");
+        browser.ExecuteScript("document.getElementById('drawing').scrollIntoView({ block: 'center' })");
+        var at = Middle(browser);
+        App.Touch(browser, at, (at.X + 40, at.Y));
+        App.Until(() => browser.PageSource.Contains("to the right of the dot", StringComparison.Ordinal), "the words have moved");
+        var small = (IReadOnlyCollection<object>?)browser.ExecuteScript(
+            "return [...document.querySelectorAll('.bench button, .bench summary, .under a')].filter(b => b.offsetParent && (b.getBoundingClientRect().height < 24 || b.getBoundingClientRect().width < 24)).map(b => b.outerHTML.slice(0, 80))");
+        Assert.Empty(small!);
+        Assert.InRange(Convert.ToInt32(browser.ExecuteScript("return document.documentElement.scrollWidth"), System.Globalization.CultureInfo.InvariantCulture), 1, width);
+        browser.ExecuteScript("document.querySelector('.thread a[data-station=hoop]').click()");
+        App.Until(() => browser.FindElement(By.Id("slip-hoop-size")).Displayed, "the hoop's slips are shown");
+    }
+
+    private static void Tab(ChromeDriver browser, string to)
+    {
+        for (var i = 0; i < 150; i++)
+        {
+            if (browser.ExecuteScript("return document.activeElement.matches(arguments[0])", to) is true)
+            {
+                return;
+            }
+
+            browser.SwitchTo().ActiveElement().SendKeys(Keys.Tab);
+        }
+
+        Assert.Fail($"The keyboard never came to {to}.");
+    }
+
+    /// <summary>The middle of the first letter's first stitch, in pixels of the window.</summary>
+    private static (double X, double Y) Middle(ChromeDriver browser)
+    {
+        var at = (IReadOnlyList<object>)browser.ExecuteScript("const p = document.querySelector('.st'); const m = p.getPointAtLength(p.getTotalLength() / 2).matrixTransform(p.getScreenCTM()); return [m.x, m.y]")!;
+        return (Convert.ToDouble(at[0], System.Globalization.CultureInfo.InvariantCulture), Convert.ToDouble(at[1], System.Globalization.CultureInfo.InvariantCulture));
+    }
+
+    private static double PixelsOf(ChromeDriver browser, double mm) =>
+        mm * Convert.ToDouble(browser.ExecuteScript("const s = document.querySelector('svg.drawing'); return s.getScreenCTM().a"), System.Globalization.CultureInfo.InvariantCulture);
+
+    private static void Drag(ChromeDriver browser, double dx, double dy)
+    {
+        var (x, y) = Middle(browser);
+        new OpenQA.Selenium.Interactions.Actions(browser)
+            .MoveToLocation((int)x, (int)y).ClickAndHold().MoveByOffset((int)Math.Round(dx / 2), (int)Math.Round(dy / 2)).MoveByOffset((int)Math.Round(dx) - (int)Math.Round(dx / 2), (int)Math.Round(dy) - (int)Math.Round(dy / 2)).Release().Perform();
     }
 
     internal static void Make(ChromeDriver browser, string words, string url)
     {
         browser.Navigate().GoToUrl(new Uri($"{url}/new"));
         browser.FindElement(By.Id("words")).SendKeys(words);
+        browser.FindElement(By.CssSelector("input[name=Form][value=tea-towel]")).Click();
         browser.FindElement(By.Id("plan")).Click();
         App.Until(() => browser.FindElement(By.Id("bench")).Displayed, "the bench is there");
     }

@@ -54,11 +54,16 @@ public static class Tonight
             said.Add(new Spoken(dry ? " has dried and can be finished." : " can be finished."));
         }
 
-        foreach (var late in open.Where(p => p.Lain.Late).Take(1))
+        var late = open.Where(p => p.Lain.Late).OrderBy(p => p.Lain.DueOn).ToArray();
+        if (late.Length == 1 && toWork.Length == 1 && toFinish.Length == 0 && toWork[0] == late[0])
+        {
+            said.Add(new Spoken(" It will be late as planned."));
+        }
+        else if (late.Length > 0)
         {
             said.Add(new Spoken(" "));
-            said.Add(new Spoken(late.Name, late.Demand.Id));
-            said.Add(new Spoken(open.Count(p => p.Lain.Late) is > 1 and var n ? $" and {Say.Count(n - 1, "other")} will be late as planned." : " will be late as planned."));
+            said.Add(new Spoken(late[0].Name, late[0].Demand.Id));
+            said.Add(new Spoken(late.Length > 1 ? $" and {Say.Count(late.Length - 1, "other")} will be late as planned." : " will be late as planned."));
         }
 
         return said;

@@ -82,6 +82,8 @@ public static class BenchDrawing
         svg.Open("g", ("class", "face-hoops"));
         FaceDrawing.Hoops(svg, plan, px);
         svg.Close().Open("g", ("class", "words"), ("data-x", plan.Elements[0].CentreMm.X), ("data-y", plan.Elements[0].CentreMm.Y));
+        var grab = WordsOf(plan);
+        svg.Empty("rect", ("class", "grab"), ("x", grab.X - (6 * px)), ("y", grab.Y - (6 * px)), ("width", grab.Width + (12 * px)), ("height", grab.Height + (12 * px)), ("fill", "#ffffff"), ("fill-opacity", 0));
         svg.Open("g", ("class", "face-stitched"));
         foreach (var element in plan.Elements)
         {

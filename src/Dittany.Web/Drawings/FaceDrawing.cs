@@ -116,13 +116,14 @@ internal static class FaceDrawing
         foreach (var (group, index) in plan.Route.Select((row, i) => (row, i)).GroupBy(r => (parts[r.row.Element][r.row.Part].Colour, parts[r.row.Element][r.row.Part].Strands)).Select((g, i) => (g, i)))
         {
             var width = Bundle.WidthMm(group.Key.Strands);
-            svg.Open("g", ("class", "one-by-one"), ("stroke", group.Key.Colour), ("stroke-width", Svg.N(width)), ("stroke-linecap", "round"), ("stroke-linejoin", "round"), ("fill", "none"));
+            svg.Open("g", ("class", "one-by-one"), ("stroke", group.Key.Colour), ("stroke-linecap", "round"), ("stroke-linejoin", "round"), ("fill", "none"));
             foreach (var (row, i) in group)
             {
                 var stitch = parts[row.Element][row.Part].Stitches[row.Stitch];
                 var line = ThreadDrawing.Lies(stitch, width);
                 var d = stitch.Shape == StitchShape.Knot || line.All(p => p == line[0]) ? $"{Svg.Path([stitch.FromMm])}h0.01" : Svg.Path(line);
-                svg.Open("path", ("class", i < at ? "st" : "st yet"), ("d", d), ("data-i", i), ("data-run", row.Run));
+                var own = stitch.Shape == StitchShape.Knot ? parts[row.Element][row.Part].LineWidthMm : width;
+                svg.Open("path", ("class", i < at ? "st" : "st yet"), ("d", d), ("data-i", i), ("data-run", row.Run), ("stroke-width", own));
                 if (told.Count > 0)
                 {
                     svg.Open("title").Text(told[i]).Close();

@@ -166,6 +166,7 @@ public sealed class BenchPageTests : IDisposable
             var page = await Read(path);
             Assert.All(page.Scripts, s => Assert.False(string.IsNullOrEmpty(s.GetAttribute("src"))));
             Assert.Empty(page.QuerySelectorAll("style, [style], [onclick], [onload], [onchange], [oninput]"));
+            Assert.All(page.QuerySelectorAll("form[method=post]"), f => Assert.NotNull(f.QuerySelector("input[name=__RequestVerificationToken]")));
         }
     }
 

@@ -124,6 +124,10 @@
     drag = { svg, words, per: scale(svg), x: event.clientX, y: event.clientY, box: { x: box.x, y: box.y }, dx: 0, dy: 0, moved: false };
     if (words) { svg.setPointerCapture(event.pointerId); }
   });
+  // A finger on the words moves them and not the page.
+  document.addEventListener('touchstart', (event) => {
+    if (frame()?.dataset.face !== 'back' && event.touches.length === 1 && event.target.closest('#drawing .words')) { event.preventDefault(); }
+  }, { passive: false });
   document.addEventListener('pointermove', (event) => {
     if (!drag) { return; }
     drag.dx = (event.clientX - drag.x) * drag.per;

@@ -1,0 +1,129 @@
+using OpenQA.Selenium;
+using OpenQA.Selenium.Chrome;
+
+namespace Dittany.Browser.Tests;
+
+/// <summary>The pages round the bench in a real browser: a saying, today, the sheets, habits and workshop. On a program of their own, for they change the workshop.</summary>
+public sealed class PageFlowTests(App app) : IClassFixture<App>
+{
+    /// <summary>While she types, the answers fill themselves and the plan shows itself; a picked item stands against the saying.</summary>
+    [Fact]
+    public void A_saying_is_understood_while_it_is_typed()
+    {
+        using var browser = app.Browser();
+        browser.Navigate().GoToUrl(new Uri($"{app.Url}/new"));
+        browser.FindElement(By.Id("said")).SendKeys("Zoë on a bodysuit for Sunday week");
+        App.Until(() => browser.FindElement(By.Id("glimpse")).Text.Contains("Zoë, on a baby bodysuit", StringComparison.Ordinal) && browser.FindElement(By.CssSelector("#glimpse svg .thread")).Displayed, "the plan shows itself");
+        Assert.Equal("Zoë", browser.FindElement(By.Id("words")).GetAttribute("value"));
+        Assert.True(browser.FindElement(By.CssSelector("input[name=Form][value=baby-bodysuit]")).Selected);
+        Assert.Contains("That is Sunday", browser.FindElement(By.Id("day-help")).Text, StringComparison.Ordinal);
+        Assert.Equal("said", browser.SwitchTo().ActiveElement().GetAttribute("id"));
+        browser.FindElement(By.CssSelector("input[name=Form][value=tote]")).Click();
+        App.Until(() => browser.FindElement(By.Id("glimpse")).Text.Contains("Zoë, on a tote", StringComparison.Ordinal), "the picked item counts");
+        browser.FindElement(By.Id("said")).SendKeys(" ");
+        browser.FindElement(By.Id("words")).SendKeys(" & Jo");
+        App.Until(() => browser.FindElement(By.Id("glimpse")).Text.Contains("Zoë & Jo, on a tote", StringComparison.Ordinal), "changed words count");
+        browser.FindElement(By.Id("plan")).Click();
+        App.Until(() => browser.FindElement(By.TagName("h1")).Text.Contains("Zoë & Jo, on a tote", StringComparison.Ordinal), "the plan is there");
+        NoComplaints(browser);
+    }
+
+    [Fact]
+    public void A_late_piece_is_made_to_fit_with_one_click_and_tonight_leads_to_the_bench()
+    {
+        using var browser = app.Browser();
+        browser.Navigate().GoToUrl(new Uri($"{app.Url}/new?said={Uri.EscapeDataString("Fridolin Mooshammer on a tea towel for tomorrow")}"));
+        browser.FindElement(By.Id("plan")).Click();
+        App.Until(() => browser.FindElement(By.Id("bench")).Displayed, "the bench is there");
+        var id = browser.FindElement(By.Id("bench")).GetAttribute("data-piece");
+        browser.Navigate().GoToUrl(new Uri($"{app.Url}/"));
+        var late = By.CssSelector($"section.late[aria-labelledby='late-{id}']");
+        Assert.Equal(3, browser.FindElement(late).FindElements(By.TagName("button")).Count);
+        browser.FindElement(late).FindElement(By.CssSelector("button[value=later]")).Click();
+        App.Until(() => browser.FindElements(late).Count == 0 && browser.FindElement(By.Id("tonight")).Displayed, "it is no longer late");
+        browser.FindElement(By.CssSelector("#tonight a")).Click();
+        App.Until(() => browser.FindElement(By.Id("bench")).Displayed, "tonight's piece is on the bench");
+    }
+
+    /// <summary>From the proof to a printer that prints too small, and to a sheet that is true.</summary>
+    [Theory]
+    [InlineData(true)]
+    [InlineData(false)]
+    public void The_words_are_proofed_the_sheet_is_measured_and_corrected(bool scripts)
+    {
+        using var browser = app.Browser(scripts: scripts);
+        browser.Navigate().GoToUrl(new Uri($"{app.Url}/new?said={Uri.EscapeDataString("Yarrow on a napkin")}"));
+        browser.FindElement(By.Id("plan")).Click();
+        App.Until(() => browser.FindElement(By.Id("to-sheets")).Displayed, "the bench is there");
+        browser.FindElement(By.Id("to-sheets")).Click();
+        App.Until(() => browser.FindElements(By.CssSelector(".letters li")).Count == 6, "the letters are read back");
+        Assert.Empty(browser.FindElements(By.CssSelector(".leaf, #pdf")));
+        browser.FindElement(By.Id("who")).SendKeys("Ada");
+        browser.FindElement(By.Id("proofed")).Click();
+        App.Until(() => browser.FindElement(By.CssSelector(".leaf")).Displayed, "the template is shown");
+        foreach (var kind in new[] { "placement", "work", "care", "tag", "template" })
+        {
+            browser.FindElement(By.CssSelector($".sheet-kinds a[href$='kind={kind}']")).Click();
+            App.Until(() => browser.FindElement(By.CssSelector($".sheet-kinds a[href$='kind={kind}']")).GetAttribute("aria-current") == "true" && browser.FindElement(By.CssSelector(".leaf")).Displayed, $"the sheet '{kind}' is shown");
+        }
+
+        browser.FindElement(By.CssSelector(".stand-in summary")).Click();
+        var percent = browser.FindElement(By.Name("percent"));
+        percent.Clear();
+        percent.SendKeys("97" + Keys.Enter);
+        App.Until(() => browser.FindElement(By.Name("percent")).GetAttribute("value") == "97", "the printer prints too small");
+        browser.FindElement(By.CssSelector(".stand-in summary")).Click();
+        browser.FindElement(By.Id("stand-in-print")).Click();
+        App.Until(() => browser.FindElements(By.Name("measured")).Count == 1, "a sheet went out");
+        browser.FindElement(By.Name("measured")).SendKeys("97 mm" + Keys.Enter);
+        App.Until(() => browser.FindElements(By.CssSelector(".printed .void")).Count == 1, "the sheet is void");
+        Assert.Contains("too small", browser.FindElement(By.CssSelector(".told-back")).Text, StringComparison.Ordinal);
+        browser.FindElement(By.CssSelector(".stand-in summary")).Click();
+        browser.FindElement(By.Id("stand-in-print")).Click();
+        App.Until(() => browser.FindElement(By.CssSelector(".printed li:not(.void)")).Text.Contains("corrected to 103.09 %", StringComparison.Ordinal), "the next sheet makes up for it");
+        browser.FindElement(By.Name("measured")).SendKeys("100" + Keys.Enter);
+        App.Until(() => browser.FindElement(By.CssSelector(".printed li:not(.void)")).Text.Contains("true", StringComparison.Ordinal), "it is true");
+        browser.FindElement(By.CssSelector(".printed form button[name=name]")).Click();
+        App.Until(() => browser.FindElements(By.CssSelector(".printed form button[name=name]")).Count == 0, "the printer is as new");
+    }
+
+    [Fact]
+    public void A_habit_is_kept_by_a_click_and_says_what_it_did()
+    {
+        using var browser = app.Browser();
+        browser.Navigate().GoToUrl(new Uri($"{app.Url}/habits"));
+        browser.FindElement(By.CssSelector("#habit-strand-use a")).Click();
+        App.Until(() => browser.FindElement(By.CssSelector("#habit-strand-use .tried")).Text.Contains("come out otherwise", StringComparison.Ordinal), "it is tried on her pieces");
+        browser.FindElement(By.CssSelector("#habit-press input[value=no-press]")).Click();
+        App.Until(() => browser.FindElement(By.Id("kept")).Text.Contains("do not press", StringComparison.Ordinal), "it says what it did");
+        browser.FindElement(By.CssSelector("#kept button")).Click();
+        App.Until(() => browser.FindElement(By.CssSelector("#habit-press input[value=face-down-steam]")).Selected, "one step back");
+        NoComplaints(browser);
+    }
+
+    [Fact]
+    public void With_scripts_off_a_saying_a_habit_and_the_workshop_work_too()
+    {
+        using var browser = app.Browser(scripts: false);
+        browser.Navigate().GoToUrl(new Uri($"{app.Url}/new"));
+        browser.FindElement(By.Id("said")).SendKeys("Anise on a tote for Friday" + Keys.Enter);
+        App.Until(() => browser.FindElement(By.TagName("h1")).Text.Contains("Anise, on a tote", StringComparison.Ordinal), "the plan is there");
+        browser.Navigate().GoToUrl(new Uri($"{app.Url}/habits"));
+        browser.FindElement(By.CssSelector("#habit-hand input[value=left]")).Click();
+        browser.FindElement(By.CssSelector("#habit-hand button")).Click();
+        App.Until(() => browser.FindElement(By.Id("kept")).Displayed, "it is kept");
+        browser.Navigate().GoToUrl(new Uri($"{app.Url}/workshop"));
+        Assert.True(browser.FindElement(By.CssSelector("input[name=hand][value=left]")).Selected);
+        browser.FindElement(By.CssSelector("input[name=units][value=inches]")).Click();
+        browser.FindElement(By.Id("keep")).Click();
+        App.Until(() => browser.FindElement(By.Id("kept")).Displayed, "the workshop is kept");
+        browser.Navigate().GoToUrl(new Uri($"{app.Url}/bench/10"));
+        Assert.Contains("2 3/4 in", browser.FindElement(By.Id("slip-space-place")).Text, StringComparison.Ordinal);
+        browser.Navigate().GoToUrl(new Uri($"{app.Url}/workshop"));
+        browser.FindElement(By.CssSelector("form[action$='handler=Undo'] button")).Click();
+        App.Until(() => browser.FindElement(By.CssSelector("input[name=units][value=centimetres]")).Selected, "one step back");
+    }
+
+    private static void NoComplaints(ChromeDriver browser) =>
+        Assert.Empty(browser.Manage().Logs.GetLog(LogType.Browser).Where(l => l.Level >= LogLevel.Warning).Select(l => l.Message));
+}
