@@ -143,7 +143,3 @@ public sealed class App : IAsyncLifetime
         return ((IPEndPoint)listener.LocalEndpoint).Port;
     }
 }
-
-/// <summary>All browser tests share one program.</summary>
-[CollectionDefinition("app")]
-public sealed class AppCollection : ICollectionFixture<App>;

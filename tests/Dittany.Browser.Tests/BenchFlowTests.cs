@@ -4,8 +4,7 @@ using OpenQA.Selenium.Chrome;
 namespace Dittany.Browser.Tests;
 
 /// <summary>A maker at the bench, in a real browser.</summary>
-[Collection("app")]
-public class BenchFlowTests(App app)
+public sealed class BenchFlowTests(App app) : IClassFixture<App>
 {
     [Fact]
     public void Three_answers_give_a_plan_that_is_overruled_and_undone_without_a_reload()

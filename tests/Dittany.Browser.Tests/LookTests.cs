@@ -1,61 +1,63 @@
 using OpenQA.Selenium;
-using OpenQA.Selenium.Chrome;
 
 namespace Dittany.Browser.Tests;
 
 /// <summary>What the pages look like: to a screen reader, on a phone, and in pictures.</summary>
-[Collection("app")]
-public class LookTests(App app)
+public sealed class LookTests(App app) : IClassFixture<App>
 {
     private static readonly string Axe = File.ReadAllText(Path.Combine(Root(), "node_modules", "axe-core", "axe.min.js"));
 
-    [Theory]
-    [InlineData("/", "h1")]
-    [InlineData("/new", "#words")]
-    [InlineData("/new?said=Zo%C3%AB%20on%20a%20dark%20tote%20for%20Sunday", "#glimpse svg")]
-    [InlineData("/habits?try=size", "#habits")]
-    [InlineData("/workshop", "#keep")]
-    [InlineData("/sheets/10", "#proofed")]
-    [InlineData("/sheets/11?kind=work", ".leaf")]
-    [InlineData("/sheets/13?kind=placement", ".leaf")]
-    [InlineData("/bench/5?Station=time", "#bench")]
-    [InlineData("/bench/3?Face=marks&View=close&Station=stitches", "#bench")]
-    [InlineData("/bench/2?Face=hoops&Station=transfer", "#bench")]
-    [InlineData("/bench/1", "#bench")]
-    [InlineData("/bench/9?View=whole&Face=back&Station=space", "#bench")]
-    [InlineData("/bench/6?View=close&Face=order&Station=order", "#bench")]
-    [InlineData("/bench/6?Station=finish", "#bench")]
-    [InlineData("/bench/11?Station=thread", "#bench")]
-    [InlineData("/bench/12?Station=item", "#bench")]
-    [InlineData("/bench/99", "h1")]
-    public void Axe_finds_nothing(string path, string there)
+    /// <summary>Pages as a screen reader meets them, on light and on dark cloth, with everything opened.</summary>
+    private static readonly (string Path, string There)[] Pages =
+    [
+        ("/", "h1"),
+        ("/new", "#words"),
+        ("/new?said=Zo%C3%AB%20on%20a%20dark%20tote%20for%20Sunday", "#glimpse svg"),
+        ("/habits?try=size", "#habits"),
+        ("/workshop", "#keep"),
+        ("/sheets/10", "#proofed"),
+        ("/sheets/11?kind=work", ".leaf"),
+        ("/sheets/13?kind=placement", ".leaf"),
+        ("/bench/5?Station=time", "#bench"),
+        ("/bench/3?Face=marks&View=close&Station=stitches", "#bench"),
+        ("/bench/2?Face=hoops&Station=transfer", "#bench"),
+        ("/bench/1", "#bench"),
+        ("/bench/9?View=whole&Face=back&Station=space", "#bench"),
+        ("/bench/6?View=close&Face=order&Station=order", "#bench"),
+        ("/bench/6?Station=finish", "#bench"),
+        ("/bench/11?Station=thread", "#bench"),
+        ("/bench/12?Station=item", "#bench"),
+        ("/bench/99", "h1"),
+    ];
+
+    [Fact]
+    public void Axe_finds_nothing()
     {
         using var browser = app.Browser();
-        browser.Navigate().GoToUrl(new Uri(app.Url + path));
-        App.Until(() => browser.FindElement(By.CssSelector(there)).Displayed, "the page is there");
-        browser.ExecuteScript("document.querySelectorAll('details').forEach(d => d.open = true)");
-        browser.ExecuteScript(Axe);
-        var found = browser.ExecuteAsyncScript("const done = arguments[arguments.length - 1]; axe.run().then(r => done(r.violations.map(v => v.id + ': ' + v.nodes.map(n => n.target).slice(0, 3).join(' | '))));");
-        Assert.Empty(((IReadOnlyCollection<object>)found!).Select(f => f.ToString()));
+        var all = new List<string>();
+        foreach (var (path, there) in Pages)
+        {
+            browser.Navigate().GoToUrl(new Uri(app.Url + path));
+            App.Until(() => browser.FindElement(By.CssSelector(there)).Displayed, $"{path} is there");
+            browser.ExecuteScript("document.querySelectorAll('details').forEach(d => d.open = true)");
+            browser.ExecuteScript(Axe);
+            var found = browser.ExecuteAsyncScript("const done = arguments[arguments.length - 1]; axe.run().then(r => done(r.violations.map(v => v.id + ': ' + v.nodes.map(n => n.target).slice(0, 3).join(' | '))));");
+            all.AddRange(((IReadOnlyCollection<object>)found!).Select(f => $"{path} {f}"));
+        }
+
+        Assert.Empty(all);
     }
 
     [Theory]
-    [InlineData("/")]
-    [InlineData("/new")]
-    [InlineData("/bench/5")]
-    [InlineData("/bench/9?Face=order&Station=order")]
-    [InlineData("/bench/1")]
-    [InlineData("/sheets/11")]
-    [InlineData("/habits")]
-    [InlineData("/workshop")]
-    public void Nothing_sticks_out_on_phone_or_tablet(string path)
+    [InlineData(390, 844)]
+    [InlineData(820, 1180)]
+    public void Nothing_sticks_out_on_phone_or_tablet(int width, int height)
     {
-        foreach (var (width, height) in new[] { (390, 844), (820, 1180) })
+        using var browser = app.Browser(width, height);
+        foreach (var path in new[] { "/", "/new", "/bench/5", "/bench/9?Face=order&Station=order", "/bench/1", "/sheets/11", "/habits", "/workshop" })
         {
-            using var browser = app.Browser(width, height);
             browser.Navigate().GoToUrl(new Uri(app.Url + path));
-            var wide = Convert.ToInt32(browser.ExecuteScript("return document.documentElement.scrollWidth"), System.Globalization.CultureInfo.InvariantCulture);
-            Assert.InRange(wide, 1, width);
+            Assert.InRange(Convert.ToInt32(browser.ExecuteScript("return document.documentElement.scrollWidth"), System.Globalization.CultureInfo.InvariantCulture), 1, width);
         }
     }
 
@@ -76,44 +78,51 @@ public class LookTests(App app)
         Assert.InRange((await page.Content.ReadAsByteArrayAsync()).Length, 1_000, 250_000);
     }
 
+    private static readonly (string Name, string Path)[] Views =
+    [
+        ("today", "/"),
+        ("new-piece", "/new"),
+        ("bench", "/bench/10"),
+        ("bench-bodysuit", "/bench/9?View=whole&Station=space"),
+        ("bench-napkin", "/bench/8?Station=space"),
+        ("bench-hoops", "/bench/7?Face=hoops&View=whole&Station=hoop"),
+        ("bench-back", "/bench/4?Face=back&View=close&Station=order"),
+        ("bench-order", "/bench/11?Face=order&View=close&Station=order"),
+        ("bench-tote-chain", "/bench/3?View=close&Station=stitches"),
+        ("bench-marks-dark", "/bench/6?Face=marks&View=close&Station=transfer"),
+        ("bench-close", "/bench/4?View=at_95_70_34&Station=stitches"),
+        ("bench-late", "/bench/5?Station=time"),
+        ("bench-concerns", "/bench/1"),
+        ("sheets-proof", "/sheets/6"),
+        ("sheets", "/sheets/11?kind=placement"),
+        ("habits", "/habits?try=letter-stitch"),
+        ("workshop", "/workshop"),
+    ];
+
     /// <summary>A picture of each main view at 1280 × 800, in DITTANY_SHOTS where that is set: of that size, and not blank.</summary>
-    [Theory]
+    [Fact]
     [Trait("Category", "Shots")]
-    [InlineData("today", "/")]
-    [InlineData("new-piece", "/new")]
-    [InlineData("bench", "/bench/10")]
-    [InlineData("bench-bodysuit", "/bench/9?View=whole&Station=space")]
-    [InlineData("bench-napkin", "/bench/8?Station=space")]
-    [InlineData("bench-hoops", "/bench/7?Face=hoops&View=whole&Station=hoop")]
-    [InlineData("bench-back", "/bench/4?Face=back&View=close&Station=order")]
-    [InlineData("bench-order", "/bench/11?Face=order&View=close&Station=order")]
-    [InlineData("bench-tote-chain", "/bench/3?View=close&Station=stitches")]
-    [InlineData("bench-marks-dark", "/bench/6?Face=marks&View=close&Station=transfer")]
-    [InlineData("bench-close", "/bench/4?View=at_95_70_34&Station=stitches")]
-    [InlineData("bench-late", "/bench/5?Station=time")]
-    [InlineData("bench-concerns", "/bench/1")]
-    [InlineData("sheets-proof", "/sheets/6")]
-    [InlineData("sheets", "/sheets/11?kind=placement")]
-    [InlineData("habits", "/habits?try=letter-stitch")]
-    [InlineData("workshop", "/workshop")]
-    public void A_picture_of_each_main_view(string name, string path)
+    public void A_picture_of_each_main_view()
     {
         using var browser = app.Browser();
-        browser.Navigate().GoToUrl(new Uri(app.Url + path));
-        if (name == "new-piece")
+        foreach (var (name, path) in Views)
         {
-            browser.FindElement(By.Id("said")).SendKeys("Oda & Bertil on a mustard tote for Sunday week");
-            App.Until(() => browser.FindElement(By.CssSelector("#glimpse svg")).Displayed && browser.FindElement(By.Id("glimpse")).Text.Contains("Oda & Bertil", StringComparison.Ordinal), "the plan shows itself");
-        }
+            browser.Navigate().GoToUrl(new Uri(app.Url + path));
+            if (name == "new-piece")
+            {
+                browser.FindElement(By.Id("said")).SendKeys("Oda & Bertil on a mustard tote for Sunday week");
+                App.Until(() => browser.FindElement(By.CssSelector("#glimpse svg")).Displayed && browser.FindElement(By.Id("glimpse")).Text.Contains("Oda & Bertil", StringComparison.Ordinal), "the plan shows itself");
+            }
 
-        App.Until(() => browser.ExecuteScript("return document.fonts.status === 'loaded' && document.readyState === 'complete'") is true, "the fonts are there");
-        var png = browser.GetScreenshot().AsByteArray;
-        Assert.Equal((1280, 800), (Number(png, 16), Number(png, 20)));
-        Assert.True(png.Length > 25_000, "the picture is nearly blank");
-        if (Environment.GetEnvironmentVariable("DITTANY_SHOTS") is { Length: > 0 } folder)
-        {
-            Directory.CreateDirectory(folder);
-            File.WriteAllBytes(Path.Combine(folder, $"{name}.png"), png);
+            App.Until(() => browser.ExecuteScript("return document.fonts.status === 'loaded' && document.readyState === 'complete'") is true, "the fonts are there");
+            var png = browser.GetScreenshot().AsByteArray;
+            Assert.Equal((1280, 800), (Number(png, 16), Number(png, 20)));
+            Assert.True(png.Length > 25_000, $"the picture '{name}' is nearly blank");
+            if (Environment.GetEnvironmentVariable("DITTANY_SHOTS") is { Length: > 0 } folder)
+            {
+                Directory.CreateDirectory(folder);
+                File.WriteAllBytes(Path.Combine(folder, $"{name}.png"), png);
+            }
         }
     }
 
