@@ -90,7 +90,7 @@ public sealed class LookTests(App app) : IClassFixture<App>
         ("bench-order", "/bench/11?Face=order&View=close&Station=order"),
         ("bench-tote-chain", "/bench/3?View=close&Station=stitches"),
         ("bench-marks-dark", "/bench/6?Face=marks&View=close&Station=transfer"),
-        ("bench-close", "/bench/4?View=at_95_70_34&Station=stitches"),
+        ("bench-close", "/bench/4?View=at_0_50_34&Station=stitches"),
         ("bench-late", "/bench/5?Station=time"),
         ("bench-concerns", "/bench/1"),
         ("sheets-proof", "/sheets/6"),

@@ -220,7 +220,7 @@ public static class BenchDrawing
         var aside = Math.Min(box.X + box.Width + (34 * px), view.X + view.Width - (40 * px));
         if (level > view.Y && level < view.Y + view.Height)
         {
-            Measure(svg, new Pt(aside, element.BaselineMm.Y), new Pt(aside, level), Tape.Length(Math.Round(Math.Abs(level - element.BaselineMm.Y), 1), units), px);
+            Measure(svg, new Pt(aside, element.BaselineMm.Y), new Pt(aside, level), Tape.Length(Math.Round(Math.Abs(level - element.BaselineMm.Y), MidpointRounding.AwayFromZero), units), px);
         }
 
         // Where the place is found from an edge and not along a crease, how far the middle of the words is from it.
@@ -228,7 +228,7 @@ public static class BenchDrawing
         if ((edge < box.X || edge > box.X + box.Width) && edge > view.X && edge < view.X + view.Width)
         {
             var above = box.Y - (18 * px);
-            Measure(svg, new Pt(box.X + (box.Width / 2), above), new Pt(edge, above), Tape.Length(Math.Round(Math.Abs(edge - box.X - (box.Width / 2)), 1), units), px);
+            Measure(svg, new Pt(box.X + (box.Width / 2), above), new Pt(edge, above), Tape.Length(Math.Round(Math.Abs(edge - element.BaselineMm.X), MidpointRounding.AwayFromZero), units), px);
         }
 
         svg.Close();

@@ -46,4 +46,36 @@ public class TapeTests
             Assert.InRange((inches * 25.4) - mm, -0.794, 0.794);
         }
     }
+
+    /// <summary>A length written down by hand, the way it is read off.</summary>
+    [Theory]
+    [InlineData("97", 97.0)]
+    [InlineData("97 mm", 97.0)]
+    [InlineData("9,7 cm", 97.0)]
+    [InlineData("3 13/16 in", 96.8375)]
+    [InlineData("3/4\"", 19.05)]
+    [InlineData("0.1 m", 100.0)]
+    [InlineData("4 in", 101.6)]
+    [InlineData("", null)]
+    [InlineData("mm", null)]
+    [InlineData("-97", null)]
+    [InlineData("1/0 in", null)]
+    [InlineData("9 7", null)]
+    [InlineData("a hand", null)]
+    public void A_written_length_is_read(string written, double? mm)
+    {
+        var read = Tape.Read(written);
+        Assert.Equal(mm is null, read is null);
+        Assert.Equal(mm ?? 0, read ?? 0, 6);
+    }
+
+    [Fact]
+    public void What_is_told_in_inches_is_read_back_to_half_a_sixteenth()
+    {
+        for (var mm = 6.0; mm < 400; mm += 3.3)
+        {
+            Assert.InRange(Tape.Read(Tape.Length(mm, Units.Inches))!.Value - mm, -0.794, 0.794);
+            Assert.Equal(mm, Tape.Read(Tape.Length(mm, Units.Centimetres))!.Value, 0.51);
+        }
+    }
 }

@@ -28,6 +28,18 @@ public sealed class DoorTests : IDisposable
         Assert.Equal(stitches, plan.GetProperty("route").GetArrayLength());
     }
 
+    /// <summary>How far a piece is comes in with the job and goes out with its plan; what is left shrinks, the whole stays. Her units change nothing at the door: it speaks millimetres.</summary>
+    [Fact]
+    public async Task What_is_done_is_reckoned_with()
+    {
+        var (fresh, begun) = (await Post(Zoe), await Post(Zoe.Replace("\"item\"", "\"done\":{\"marked\":true,\"runs\":1},\"workshop\":{\"units\":\"inches\"},\"item\"", StringComparison.Ordinal)));
+        Assert.Equal(("planned", "on-the-hoop"), (fresh.GetProperty("time").GetProperty("stage").GetString(), begun.GetProperty("time").GetProperty("stage").GetString()));
+        Assert.True(begun.GetProperty("time").GetProperty("leftMinutes").GetDouble() < fresh.GetProperty("time").GetProperty("leftMinutes").GetDouble());
+        Assert.Equal(fresh.GetProperty("time").GetProperty("handsOnMinutes").GetDouble(), begun.GetProperty("time").GetProperty("handsOnMinutes").GetDouble());
+        Assert.Equal(fresh.GetProperty("space").GetRawText(), begun.GetProperty("space").GetRawText());
+        Assert.Contains("mm", begun.GetProperty("space").GetProperty("findIt")[1].GetString(), StringComparison.Ordinal);
+    }
+
     [Fact]
     public async Task The_same_input_gives_the_same_bytes()
     {
@@ -66,6 +78,10 @@ public sealed class DoorTests : IDisposable
     [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"a"}],"stash":{"hoopsMm":[3]}}""", "#/stash/hoopsMm/0")]
     [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"a"}],"dueOn":"soon"}""", "#/dueOn")]
     [InlineData("""{"schema":"dittany.job/2","item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"a"}]}""", "#/schema")]
+    [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"Z"}],"done":{"runs":-1}}""", "#/done/runs")]
+    [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"Z"}],"done":{"rinsedOn":"soon"}}""", "#/done/rinsedOn")]
+    [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"Z"}],"done":{"half":true}}""", "#/done/half")]
+    [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"Z"}],"workshop":{"units":"cubits"}}""", "#/workshop/units")]
     [InlineData("""{"item":{"form":"tea-towel","measuredMm":{"width":500}},"elements":[{"kind":"text","text":"a"}]}""", "#/item/measuredMm")]
     public async Task Senseless_jobs_are_problems_with_a_pointer(string json, string pointer)
     {

@@ -3,6 +3,7 @@ using Dittany.Core.Geometry;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
 using Dittany.Core.Space;
+using Dittany.Core.Time;
 using Dittany.Store;
 using Dittany.Web.Setup;
 using Microsoft.AspNetCore.Mvc;
@@ -15,6 +16,9 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
 {
     /// <summary>The furthest a drop may be pulled onto a line, mm, whatever the nearness of the drawing says.</summary>
     private const double MostPullMm = 20;
+
+    /// <summary>A nudge goes by whole millimetres: what comes nearer than this to a line was meant for it.</summary>
+    private const double NudgePullMm = 0.5;
 
     public BenchView Bench { get; private set; } = null!;
 
@@ -51,22 +55,32 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
             clean = string.Empty;
         }
 
+        var typed = clean;
+        if (member == "dueOn" && clean is not null && SaidDay.Read(clean, desk.Today) is { } day)
+        {
+            clean = day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+        }
+
         var changed = await pieces.Change(id, from, new Change(member ?? string.Empty, clean, $"Changed {member}"), workshop, cancel: cancel);
         var at = member?.StartsWith("overrules/", StringComparison.Ordinal) == true ? $"slip-{member["overrules/".Length..].Replace('.', '-')}" : null;
-        return await Answer(id, changed, workshop, clean, cancel, at);
+        return await Answer(id, changed, workshop, typed, cancel, at);
     }
 
-    /// <summary>Moves the words by millimetres from where they stand now.</summary>
-    public Task<IActionResult> OnPostNudge(int id, double dx, double dy, CancellationToken cancel) =>
-        Move(id, (plan, centre) => centre + new Pt(dx, dy), cancel);
+    /// <summary>Moves the words by millimetres from where they stand now; what comes within half a millimetre of one of the item's own lines lies on it.</summary>
+    public Task<IActionResult> OnPostNudge(int id, double dx, double dy, CancellationToken cancel) => Move(
+        id,
+        null,
+        (plan, centre) => Snaps.Apply(plan.Space.Snaps.Where(s => s.Axis == SnapAxis.Across ? dx != 0 : dy != 0).ToArray(), centre + new Pt(dx, dy), NudgePullMm),
+        cancel);
 
     /// <summary>Puts the middle of the words to a place, pulled onto the item's own lines that are nearer than <paramref name="within"/> mm.</summary>
-    public Task<IActionResult> OnPostPut(int id, double x, double y, double within, CancellationToken cancel) =>
-        Move(id, (plan, centre) => Snaps.Apply(plan.Space.Snaps, new Pt(x, y), Math.Clamp(within, 0, MostPullMm)), cancel);
+    public Task<IActionResult> OnPostPut(int id, int from, double x, double y, double within, CancellationToken cancel) =>
+        Move(id, from, (plan, centre) => Snaps.Apply(plan.Space.Snaps, new Pt(x, y), Math.Clamp(within, 0, MostPullMm)), cancel);
 
     /// <summary>Lays the words on one of the item's own lines.</summary>
-    public Task<IActionResult> OnPostSnap(int id, string line, CancellationToken cancel) => Move(
+    public Task<IActionResult> OnPostSnap(int id, int from, string line, CancellationToken cancel) => Move(
         id,
+        from,
         (plan, centre) => plan.Space.Snaps.FirstOrDefault(s => s.Id == line) is not { } snap ? centre : snap.Axis == SnapAxis.Across ? centre with { X = snap.AtMm } : centre with { Y = snap.AtMm },
         cancel);
 
@@ -90,7 +104,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     public async Task<IActionResult> OnPostRedo(int id, CancellationToken cancel) =>
         await Answer(id, new Changed(await pieces.Redo(id, cancel)), await workshops.Current(cancel), null, cancel);
 
-    private async Task<IActionResult> Move(int id, Func<Plan, Pt, Pt> to, CancellationToken cancel)
+    private async Task<IActionResult> Move(int id, int? from, Func<Plan, Pt, Pt> to, CancellationToken cancel)
     {
         var workshop = await workshops.Current(cancel);
         if (await pieces.Find(id, cancel) is not { } piece)
@@ -101,7 +115,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         var plan = desk.Plan(piece, workshop).Plan;
         var at = to(plan, plan.Elements[0].CentreMm);
         var written = string.Create(CultureInfo.InvariantCulture, $"{Rounding.ToGrid(at.X):R},{Rounding.ToGrid(at.Y):R}");
-        var changed = await pieces.Change(id, piece.Head, new Change("centreMm", written, "Moved the words"), workshop, nudge: true, cancel: cancel);
+        var changed = await pieces.Change(id, from is null or 0 ? piece.Head : from.Value, new Change("centreMm", written, "Moved the words"), workshop, nudge: true, cancel: cancel);
         return await Answer(id, changed, workshop, null, cancel);
     }
 

@@ -12,6 +12,7 @@
     '=': () => press('larger'),
     '-': () => press('smaller'),
     z: () => press('undo'),
+    Z: () => press('redo'),
     p: () => press('to-sheets'),
     n: () => press('new-piece'),
     '[': () => press('step-back'),
