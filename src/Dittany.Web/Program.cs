@@ -54,6 +54,11 @@ using (folder)
     services.AddScoped<SheetStore>();
     services.AddSingleton<PlanCache>();
     services.AddScoped<Desk>();
+    if (WarmUp.Wanted)
+    {
+        services.AddHostedService<WarmUp>();
+    }
+
     services.AddSingleton(new FolderPrinter(Path.Combine(folder.Path, "printed")));
     services.AddSingleton<IPrinter>(provider => provider.GetRequiredService<FolderPrinter>());
     services.AddRazorPages();

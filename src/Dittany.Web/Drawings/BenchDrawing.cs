@@ -87,7 +87,7 @@ public static class BenchDrawing
         svg.Open("g", ("class", "face-stitched"));
         foreach (var element in plan.Elements)
         {
-            ThreadDrawing.Stitched(svg, element, px);
+            ThreadDrawing.Stitched(svg, element, px, "thread");
         }
 
         svg.Close().Open("g", ("class", "face-marks"));
@@ -121,7 +121,7 @@ public static class BenchDrawing
         ItemDrawing.Draw(svg, ItemDrawing.Of(plan), id, side / 240);
         foreach (var element in plan.Elements)
         {
-            ThreadDrawing.Stitched(svg, element, 0.8);
+            ThreadDrawing.Stitched(svg, element, 0.8, $"thread-{id}");
         }
 
         return svg.Close().ToString();

@@ -10,9 +10,6 @@ namespace Dittany.Web.Drawings;
 /// <summary>The faces beside the stitched one: rings and what they reach, the back of the work, and the stitches one by one in the order of work.</summary>
 internal static class FaceDrawing
 {
-    /// <summary>More stitches than this are drawn without a word each, so that a page stays small.</summary>
-    private const int MostTold = 1500;
-
     /// <summary>Numbered rings with their usable area, one after the other.</summary>
     public static void Hoops(Svg svg, Plan plan, double px)
     {
@@ -108,11 +105,10 @@ internal static class FaceDrawing
         }
     }
 
-    /// <summary>Every stitch by itself, in working order; each tells of itself. The first <paramref name="at"/> of them are worked. <paramref name="done"/> lengths are in the cloth already.</summary>
+    /// <summary>Every stitch by itself, numbered in working order; what each tells stands beside the drawing. The first <paramref name="at"/> of them are worked. <paramref name="done"/> lengths are in the cloth already.</summary>
     public static void Stitches(Svg svg, Plan plan, int at, int done, double px)
     {
         var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
-        var told = plan.Route.Count <= MostTold ? StitchTelling.All(plan) : [];
         foreach (var (group, index) in plan.Route.Select((row, i) => (row, i)).GroupBy(r => (parts[r.row.Element][r.row.Part].Colour, parts[r.row.Element][r.row.Part].Strands)).Select((g, i) => (g, i)))
         {
             var width = Bundle.WidthMm(group.Key.Strands);
@@ -123,13 +119,7 @@ internal static class FaceDrawing
                 var line = ThreadDrawing.Lies(stitch, width);
                 var d = stitch.Shape == StitchShape.Knot || line.All(p => p == line[0]) ? $"{Svg.Path([stitch.FromMm])}h0.01" : Svg.Path(line);
                 var own = stitch.Shape == StitchShape.Knot ? parts[row.Element][row.Part].LineWidthMm : width;
-                svg.Open("path", ("class", i < at ? "st" : "st yet"), ("d", d), ("data-i", i), ("data-run", row.Run), ("stroke-width", own));
-                if (told.Count > 0)
-                {
-                    svg.Open("title").Text(told[i]).Close();
-                }
-
-                svg.Close();
+                svg.Empty("path", ("class", i < at ? "st" : "st yet"), ("d", d), ("data-i", i), ("data-run", row.Run), ("stroke-width", own));
             }
 
             svg.Close();

@@ -11,6 +11,11 @@ public sealed class Svg
     private readonly StringBuilder _text = new();
     private readonly Stack<string> _open = new();
 
+    private int _count;
+
+    /// <summary>A number not given before in this drawing.</summary>
+    public int Count() => ++_count;
+
     public Svg Open(string name, params (string Name, object Value)[] attributes)
     {
         Tag(name, attributes);

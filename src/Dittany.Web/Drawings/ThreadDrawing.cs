@@ -9,15 +9,16 @@ namespace Dittany.Web.Drawings;
 /// <summary>Stitches as thread: thickness, a shadow where they lie on the cloth, sheen along the top, and the twist of the strands. Each kind as it lies.</summary>
 internal static class ThreadDrawing
 {
-    public static void Stitched(Svg svg, PlannedElement element, double px)
+    /// <summary>Draws the stitches of an element; <paramref name="name"/> keeps names apart where several drawings stand on one page.</summary>
+    public static void Stitched(Svg svg, PlannedElement element, double px, string name)
     {
         foreach (var group in element.Parts.GroupBy(p => (p.Colour, p.Strands)))
         {
             var thread = Colour.Parse(group.Key.Colour);
             var width = Bundle.WidthMm(group.Key.Strands);
             var all = group.SelectMany(p => p.Stitches).ToArray();
-            Layer(svg, all.Where(s => s.Shape is not (StitchShape.Whip or StitchShape.Knot)), thread, width, px);
-            Layer(svg, all.Where(s => s.Shape == StitchShape.Whip), thread, width, px);
+            Layer(svg, all.Where(s => s.Shape is not (StitchShape.Whip or StitchShape.Knot)), thread, width, px, name);
+            Layer(svg, all.Where(s => s.Shape == StitchShape.Whip), thread, width, px, name);
             foreach (var knot in group.Where(p => p.Stitches.Any(s => s.Shape == StitchShape.Knot)))
             {
                 Knot(svg, knot.Stitches[0].FromMm, knot.LineWidthMm / 2, thread, width, px);
@@ -41,7 +42,7 @@ internal static class ThreadDrawing
         }
     }
 
-    private static void Layer(Svg svg, IEnumerable<Stitch> stitches, Colour thread, double width, double px)
+    private static void Layer(Svg svg, IEnumerable<Stitch> stitches, Colour thread, double width, double px, string name)
     {
         var (bodies, twists) = (new StringBuilder(), new StringBuilder());
         foreach (var stitch in stitches)
@@ -63,14 +64,17 @@ internal static class ThreadDrawing
         }
 
         var sheen = thread.ToLab().L > 80 ? ItemDrawing.Shade(thread, 0.86) : ItemDrawing.Shade(thread, 1.4);
-        svg.Empty("path", ("d", bodies), ("stroke", "#12100d"), ("stroke-width", width + (0.9 * px)), ("stroke-linecap", "round"), ("stroke-linejoin", "round"), ("fill", "none"), ("opacity", 0.28));
-        svg.Empty("path", ("class", "thread"), ("d", bodies), ("stroke", thread), ("stroke-width", width), ("stroke-linecap", "round"), ("stroke-linejoin", "round"), ("fill", "none"));
+        // The lines are written once and drawn three times: as shadow, thread and sheen.
+        var id = $"{name}-{svg.Count()}";
+        svg.Open("defs").Empty("path", ("id", id), ("d", bodies), ("stroke-linecap", "round"), ("stroke-linejoin", "round"), ("fill", "none")).Close();
+        svg.Empty("use", ("href", $"#{id}"), ("stroke", "#12100d"), ("stroke-width", width + (0.9 * px)), ("opacity", 0.28));
+        svg.Empty("use", ("class", "thread"), ("href", $"#{id}"), ("stroke", thread), ("stroke-width", width));
         if (twists.Length > 0)
         {
             svg.Empty("path", ("d", twists), ("stroke", ItemDrawing.Shade(thread, 0.7)), ("stroke-width", width * 0.14), ("stroke-linecap", "round"), ("opacity", 0.75));
         }
 
-        svg.Empty("path", ("d", bodies), ("stroke", sheen), ("stroke-width", width * 0.22), ("stroke-linecap", "round"), ("fill", "none"), ("opacity", 0.55), ("transform", $"translate({Svg.N(-width * 0.12)} {Svg.N(-width * 0.16)})"));
+        svg.Empty("use", ("href", $"#{id}"), ("stroke", sheen), ("stroke-width", width * 0.22), ("opacity", 0.55), ("transform", $"translate({Svg.N(-width * 0.12)} {Svg.N(-width * 0.16)})"));
     }
 
     /// <summary>Where the thread of a stitch lies on the face: a loop round, a rope-like one aslant, all else straight.</summary>

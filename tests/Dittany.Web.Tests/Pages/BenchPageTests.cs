@@ -201,7 +201,7 @@ public sealed class BenchPageTests : IDisposable
         var moved = (await Read(path)).QuerySelector("#moved")!;
         Assert.Contains("The work:", moved.TextContent, StringComparison.Ordinal);
         Assert.DoesNotContain("Which stitch writes the lines", moved.TextContent, StringComparison.Ordinal);
-        Assert.NotNull(moved.QuerySelector("form[action$='handler=Undo'] button"));
+        Assert.NotNull(moved.QuerySelector("button[formaction$='handler=Undo']"));
     }
 
     /// <summary>Without scripts every face, the slider and every nearness is an address; the slips of all stations stand in the page.</summary>
@@ -238,7 +238,10 @@ public sealed class BenchPageTests : IDisposable
         var rows = plan.GetProperty("route").GetArrayLength();
         var stitches = page.QuerySelectorAll(".face-order .st");
         Assert.Equal(rows, stitches.Length);
-        Assert.All(stitches, s => Assert.Matches(@"^Stitch \d+ of \d+, in the ., ?|^Stitch \d+ of \d+, in the .: .*thread \d+", s.QuerySelector("title")!.TextContent));
+        var told = page.QuerySelector("#tellings")!.TextContent.Split('\n');
+        Assert.Equal(Enumerable.Range(0, rows).Select(i => $"{i}"), stitches.Select(s => s.GetAttribute("data-i")!).OrderBy(i => int.Parse(i, System.Globalization.CultureInfo.InvariantCulture)));
+        Assert.Equal(rows, told.Length);
+        Assert.All(told, t => Assert.Matches(@"^Stitch \d+ of \d+, in the .: .*thread \d+", t));
         var runs = plan.GetProperty("threads").EnumerateArray().Sum(t => t.GetProperty("runs").GetInt32());
         Assert.Equal(2 * runs, page.QuerySelectorAll(".face-back .thread-end").Length);
         Assert.All(page.QuerySelectorAll(".obstacle"), o => Assert.Contains("clear of it", o.QuerySelector("title")!.TextContent, StringComparison.Ordinal));

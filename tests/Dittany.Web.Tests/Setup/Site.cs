@@ -20,6 +20,7 @@ public sealed class Site : WebApplicationFactory<Program>
         {
             // The folder is named by the environment, so only one application starts at a time.
             Environment.SetEnvironmentVariable("DITTANY_DATA", _folder);
+            Environment.SetEnvironmentVariable("DITTANY_WARM_UP", "no");
             return CreateClient(new WebApplicationFactoryClientOptions { AllowAutoRedirect = false, BaseAddress = new Uri("http://localhost") });
         }
     }

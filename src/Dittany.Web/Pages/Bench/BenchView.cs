@@ -90,8 +90,14 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
 
     public IReadOnlyList<RunTold> Runs { get; } = RunTelling.Of(Planned.Plan);
 
+    /// <summary>More stitches than this have no word each in the page, so that it stays small.</summary>
+    private const int MostTold = 3000;
+
+    /// <summary>What each stitch says of itself, in working order; empty where there are too many for a page.</summary>
+    public IReadOnlyList<string> Tellings { get; } = Planned.Plan.Route.Count <= MostTold ? StitchTelling.All(Planned.Plan) : [];
+
     /// <summary>What the last of the worked stitches says of itself.</summary>
-    public string AtTold => At == 0 ? "Nothing is stitched yet." : StitchTelling.All(Plan)[At - 1];
+    public string AtTold => At == 0 ? "Nothing is stitched yet." : Tellings.Count > 0 ? Tellings[At - 1] : StitchTelling.Tell(Plan, At - 1);
 
     public string Drawing => BenchDrawing.Draw(Plan, new BenchDrawing.Look(View, Units, At, Plan.Time.Progress.Stage == Stage.OnTheHoop ? Plan.Time.Progress.RunsDone : 0));
 

@@ -31,6 +31,21 @@
     }));
   });
 
+  // Every form and every nearness of the bench answers with the bench again: one way in for all of them.
+  document.addEventListener('submit', (event) => {
+    const form = event.target.closest('.bench-frame form[method="post"]');
+    if (!form) { return; }
+    event.preventDefault();
+    const values = Object.fromEntries(new FormData(form, event.submitter));
+    window.htmx.ajax('POST', event.submitter?.getAttribute('formaction') ?? form.getAttribute('action'), { ...swap, values });
+  });
+  document.addEventListener('click', (event) => {
+    const look = event.target.closest('.views a');
+    if (!look || event.ctrlKey || event.metaKey || event.shiftKey) { return; }
+    event.preventDefault();
+    window.htmx.ajax('GET', look.getAttribute('href'), swap);
+  });
+
   const frame = () => document.querySelector('.bench-frame');
 
   /** The chosen face and station are said to be so. */
@@ -57,9 +72,10 @@
 
   // Pointing: what is under the pointer tells of itself below the drawing.
   const say = (words) => { const out = document.getElementById('readout'); if (out && words) { out.textContent = words; } };
+  const telling = (i) => document.getElementById('tellings')?.textContent.split('\n')[i] || `Stitch ${i + 1}.`;
   document.addEventListener('pointerover', (event) => {
     const told = event.target.closest('#drawing svg :is(.st, .obstacle, .hooping, .thread-end, .field, .face-back g, .so-far)');
-    if (told) { say(told.querySelector(':scope > title')?.textContent); }
+    if (told) { say(told.dataset.i === undefined ? told.querySelector(':scope > title')?.textContent : telling(Number(told.dataset.i))); }
   });
 
   // The slider works the piece from its first stitch to its last.
@@ -76,7 +92,7 @@
     });
     document.querySelectorAll('.st.at').forEach((s) => s.classList.remove('at'));
     last?.classList.add('at');
-    say(last ? last.querySelector('title')?.textContent ?? `Stitch ${n} of ${slider.max}.` : 'Nothing is stitched yet.');
+    say(last ? telling(n - 1) : 'Nothing is stitched yet.');
     document.querySelectorAll('.runs li').forEach((li) => li.classList.toggle('at', last !== null && li.querySelector('a').textContent.startsWith(`Length ${last.dataset.run}:`)));
   }
   document.addEventListener('input', (event) => { if (event.target.id === 'order-at') { work(Number(event.target.value)); } });
@@ -90,10 +106,9 @@
   // Nudges of the keys are gathered for a moment and sent as one.
   const gathered = { dx: 0, dy: 0, timer: 0 };
   const moves = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
-  const send = (id, values) => {
-    const form = document.getElementById(id);
-    const all = { ...Object.fromEntries(new FormData(form)), ...values };
-    window.htmx.ajax('POST', form.getAttribute('action'), { ...swap, values: all });
+  const send = (handler, values) => {
+    const all = { ...Object.fromEntries(new FormData(document.getElementById('change'))), ...values };
+    window.htmx.ajax('POST', `/bench/${bench().dataset.piece}?handler=${handler}`, { ...swap, values: all });
   };
   document.addEventListener('keydown', (event) => {
     if (!moves[event.key] || !event.target.closest('#drawing') || event.ctrlKey || event.metaKey || event.altKey) { return; }
@@ -104,7 +119,7 @@
     shift(gathered.dx, gathered.dy);
     clearTimeout(gathered.timer);
     gathered.timer = setTimeout(() => {
-      send('nudge', { dx: gathered.dx, dy: gathered.dy });
+      send('Nudge', { dx: gathered.dx, dy: gathered.dy });
       gathered.dx = gathered.dy = 0;
     }, 250);
   });
@@ -160,7 +175,7 @@
     if (!was.moved) { return; }
     if (event.type === 'pointercancel') { shift(0, 0); return; }
     if (was.words) {
-      send('put', { x: Number(was.words.dataset.x) + was.dx, y: Number(was.words.dataset.y) + was.dy, within: Pull * was.per });
+      send('Put', { x: Number(was.words.dataset.x) + was.dx, y: Number(was.words.dataset.y) + was.dy, within: Pull * was.per });
     } else {
       look(was.svg, 1);
     }
@@ -203,30 +218,25 @@
   document.addEventListener('toggle', below, true);
   document.addEventListener('DOMContentLoaded', below);
 
-  // After a change the slips stand where they stood, opened as they were, and the focus is where it was.
-  let kept = null;
-  const nameOf = (details) => {
-    const slip = details.closest('.slip, .moved, .next');
-    return slip && slip.id ? slip.id + [...slip.querySelectorAll('details')].indexOf(details) : '';
-  };
-  document.addEventListener('htmx:beforeSwap', () => {
-    const slips = document.querySelector('.slips');
-    if (slips) {
-      const at = document.getElementById('order-at');
-      kept = { top: slips.scrollTop, open: [...document.querySelectorAll('.bench details[open]')].map(nameOf), focus: document.activeElement?.id, at: at && at.value !== at.defaultValue ? Number(at.value) : null };
-    }
-  });
-  document.addEventListener('htmx:afterSettle', () => {
-    const slips = document.querySelector('.slips');
-    if (slips && kept) {
-      document.querySelectorAll('.bench details').forEach((d) => { if (kept.open.includes(nameOf(d))) { d.open = true; } });
-      slips.scrollTop = kept.top;
-      if (kept.focus) { document.getElementById(kept.focus)?.focus({ preventScroll: true }); }
-      if (kept.at !== null) { work(kept.at); }
-      kept = null;
-      mark();
-      below();
-    }
+  // After a change the slips stand where they stood, opened as they were, and the focus is where it was. Nothing on the bench is htmx's own, so its answer is put in place here:
+  // looking through every element for attributes that are not there would take longer than the plan.
+  const opened = () => new Set([...document.querySelectorAll('.bench details[open]')].map(nameOf));
+  const nameOf = (details) => `${details.closest('[id]').id} ${details.querySelector('summary')?.textContent}`;
+  document.addEventListener('htmx:beforeSwap', (event) => {
+    if (event.detail.target.id !== 'bench' || !event.detail.shouldSwap) { return; }
+    event.detail.shouldSwap = false;
+    const at = document.getElementById('order-at');
+    const kept = { top: document.querySelector('.slips').scrollTop, open: opened(), focus: document.activeElement?.id, at: at.value !== at.defaultValue ? Number(at.value) : null };
+    const fresh = document.createElement('template');
+    fresh.innerHTML = event.detail.serverResponse;
+    bench().replaceWith(fresh.content);
+    if (kept.open.size > 0) { document.querySelectorAll('.bench details').forEach((d) => { d.open = kept.open.has(nameOf(d)); }); }
+    if (kept.focus) { document.getElementById(kept.focus)?.focus({ preventScroll: true }); }
+    if (kept.at !== null) { work(kept.at); }
+    mark();
+    if (kept.top > 0) { document.querySelector('.slips').scrollTop = kept.top; }
+    requestAnimationFrame(below);
+    document.dispatchEvent(new CustomEvent('bench:shown'));
   });
 
   // What could not be sent goes back to where it was.

@@ -77,7 +77,4 @@
   const offline = (gone) => { const told = document.getElementById('offline'); if (told) { told.hidden = !gone; } };
   document.addEventListener('htmx:sendError', () => offline(true));
   document.addEventListener('htmx:afterOnLoad', () => offline(false));
-
-  // What comes back after another change was begun is not shown over it: the newest answer wins.
-  document.addEventListener('htmx:afterSettle', () => { document.documentElement.dataset.settled = String(Number(document.documentElement.dataset.settled ?? 0) + 1); });
 })();

@@ -1,0 +1,35 @@
+using Dittany.Core.Items;
+using Dittany.Core.Measures;
+using Dittany.Core.Planning;
+using Dittany.Web.Drawings;
+
+namespace Dittany.Web.Setup;
+
+/// <summary>
+/// Plans and draws one piece of every form a few times after the program has started and stores nothing, so that her first changes come as quickly as the later ones: the code is compiled
+/// for speed only once it has run a while. Leaves room for requests between any two plans. Switched off by DITTANY_WARM_UP=no.
+/// </summary>
+public sealed class WarmUp(Today today) : BackgroundService
+{
+    /// <summary>After so many calls a method is compiled for speed; what is above is to spare.</summary>
+    private const int Rounds = 40;
+
+    private static readonly TimeSpan Pause = TimeSpan.FromMilliseconds(5);
+
+    public static bool Wanted => Environment.GetEnvironmentVariable("DITTANY_WARM_UP") != "no";
+
+    protected override async Task ExecuteAsync(CancellationToken stoppingToken)
+    {
+        for (var round = 0; round < Rounds; round++)
+        {
+            foreach (var form in Catalogue.Forms)
+            {
+                await Task.Delay(Pause, stoppingToken);
+                var job = new Job(form.Id, [new WordingAsked("name", "Little Pebble")], today.Date);
+                var plan = Retold.In(Planner.Make(job, Workshop.Default), Units.Centimetres);
+                _ = BenchDrawing.Draw(plan, new BenchDrawing.Look(BenchDrawing.Views(plan)[0], Units.Centimetres, 0, 0));
+                _ = StitchTelling.All(plan);
+            }
+        }
+    }
+}
