@@ -16,6 +16,7 @@ namespace Dittany.Bench;
 [System.Diagnostics.CodeAnalysis.SuppressMessage("Design", "CA1001", Justification = "The clean-up of the bench disposes them.")]
 public class PixelsBench
 {
+    private const string WarmSaid = "Warmed up";
     private const string Painted = "requestAnimationFrame(() => requestAnimationFrame(() => done()))";
     private Process _program = null!;
     private ChromeDriver _browser = null!;
@@ -41,7 +42,14 @@ public class PixelsBench
         start.Environment["DITTANY_DATA"] = Directory.CreateTempSubdirectory("dittany-bench-").FullName;
         start.Environment["DITTANY_PORT"] = port;
         _program = Process.Start(start)!;
-        _program.OutputDataReceived += (_, _) => { };
+        using var warm = new ManualResetEventSlim();
+        _program.OutputDataReceived += (_, line) =>
+        {
+            if (line.Data?.Contains(WarmSaid, StringComparison.Ordinal) == true)
+            {
+                warm.Set();
+            }
+        };
         _program.BeginOutputReadLine();
         using var client = new HttpClient();
         var limit = Stopwatch.StartNew();
@@ -58,8 +66,11 @@ public class PixelsBench
         _browser = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options, TimeSpan.FromSeconds(60));
         _browser.Navigate().GoToUrl(new Uri($"http://localhost:{port}/bench/{Piece.ToString(CultureInfo.InvariantCulture)}"));
 
-        // The program has been up for a while when she works: what it compiles after its start is done.
-        Thread.Sleep(TimeSpan.FromSeconds(15));
+        // What the program compiles for speed after its start is done before she works.
+        if (!warm.Wait(TimeSpan.FromSeconds(90)))
+        {
+            throw new TimeoutException("The program never said that it was warm.");
+        }
     }
 
     [GlobalCleanup]

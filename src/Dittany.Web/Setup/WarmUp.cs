@@ -31,5 +31,7 @@ public sealed class WarmUp(Today today) : BackgroundService
                 _ = StitchTelling.All(plan);
             }
         }
+
+        Serilog.Log.Information("Warmed up");
     }
 }

@@ -74,6 +74,12 @@
     }
   });
 
+  // What is understood of a saying is not put over an answer she is giving by herself at this moment.
+  document.addEventListener('htmx:beforeSwap', (event) => {
+    const answers = event.detail.target;
+    if (answers.id === 'answers' && answers.contains(document.activeElement)) { event.detail.shouldSwap = false; }
+  });
+
   const offline = (gone) => { const told = document.getElementById('offline'); if (told) { told.hidden = !gone; } };
   document.addEventListener('htmx:sendError', () => offline(true));
   document.addEventListener('htmx:afterOnLoad', () => offline(false));
