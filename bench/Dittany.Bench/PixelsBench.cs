@@ -12,7 +12,7 @@ namespace Dittany.Bench;
 /// From a click on the bench to the pixels of the new plan, in a real browser on the published program: server, network, swap, layout and two frames. Every change is to a
 /// state not planned before, so that no kept plan helps. Wants <c>.dittany-app</c> and Debian's chromium with its driver.
 /// </summary>
-[SimpleJob(RunStrategy.Monitoring, launchCount: 1, warmupCount: 4, iterationCount: 16)]
+[SimpleJob(RunStrategy.Monitoring, launchCount: 1, warmupCount: 8, iterationCount: 14)]
 [System.Diagnostics.CodeAnalysis.SuppressMessage("Design", "CA1001", Justification = "The clean-up of the bench disposes them.")]
 public class PixelsBench
 {

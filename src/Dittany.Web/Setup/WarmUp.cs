@@ -1,7 +1,10 @@
 using Dittany.Core.Items;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
+using Dittany.Store;
 using Dittany.Web.Drawings;
+using Microsoft.AspNetCore.Hosting.Server;
+using Microsoft.AspNetCore.Hosting.Server.Features;
 
 namespace Dittany.Web.Setup;
 
@@ -9,7 +12,7 @@ namespace Dittany.Web.Setup;
 /// Plans and draws one piece of every form a few times after the program has started and stores nothing, so that her first changes come as quickly as the later ones: the code is compiled
 /// for speed only once it has run a while. Leaves room for requests between any two plans. Switched off by DITTANY_WARM_UP=no.
 /// </summary>
-public sealed class WarmUp(Today today) : BackgroundService
+public sealed class WarmUp(Today today, IServer server, IServiceScopeFactory scopes, IHostApplicationLifetime lifetime) : BackgroundService
 {
     /// <summary>After so many calls a method is compiled for speed; what is above is to spare.</summary>
     private const int Rounds = 40;
@@ -32,6 +35,36 @@ public sealed class WarmUp(Today today) : BackgroundService
             }
         }
 
+        await LookAtTheBench(stoppingToken);
         Serilog.Log.Information("Warmed up");
+    }
+
+    /// <summary>Asks the program itself for the newest piece, so that pages and store are warm too. Only looks; where nothing is stored, or the program does not answer itself, nothing is lost.</summary>
+    private async Task LookAtTheBench(CancellationToken stop)
+    {
+        using var scope = scopes.CreateScope();
+        var newest = (await scope.ServiceProvider.GetRequiredService<PieceStore>().All(stop)).Select(p => (int?)p.Id).FirstOrDefault();
+        var address = server.Features.Get<IServerAddressesFeature>()?.Addresses.FirstOrDefault();
+        if (newest is null || address is null || !lifetime.ApplicationStarted.IsCancellationRequested)
+        {
+            return;
+        }
+
+        using var client = new HttpClient();
+        client.DefaultRequestHeaders.AcceptEncoding.ParseAdd("gzip");
+        for (var round = 0; round < Rounds; round++)
+        {
+            try
+            {
+                using var answer = await client.GetAsync(new Uri($"{address}/bench/{newest}?station=words"), stop);
+                await answer.Content.CopyToAsync(Stream.Null, stop);
+            }
+            catch (HttpRequestException)
+            {
+                return;
+            }
+
+            await Task.Delay(Pause, stop);
+        }
     }
 }
