@@ -86,12 +86,19 @@ public static class DaysDrawing
         var flagAt = piece.Lain.DueOn is { } due ? due.DayNumber - today.DayNumber : -1;
         var label = $"{piece.Name}";
         var x = Math.Min(x0 + 4, WidthPx - (label.Length * 8.2) - 10);
+        var pole = (flagAt * day) + (day * 0.78);
+        if (flagAt >= 0 && flagAt < days && pole > x - 50 && pole < x + (label.Length * 8.6))
+        {
+            // The name gives way to its flag.
+            x = pole + 54;
+        }
+
         svg.Label(label, ("x", Math.Max(4, x)), ("y", top + 16), ("font-size", 16), ("fill", piece.Lain.Late ? "#9a3d17" : "#1c2b23"), ("class", "drawn-name"));
         if (flagAt >= 0 && flagAt < days)
         {
             var fx = (flagAt * day) + (day * 0.78);
-            svg.Empty("path", ("d", $"M{Svg.N(fx)} {Svg.N(line - 8)}V{Svg.N(line + 18)}h46l-6 -6.5l6 -6.5h-46"), ("fill", colour), ("stroke", colour), ("stroke-width", 2), ("stroke-linejoin", "round"), ("transform", fx + 48 > WidthPx ? $"translate({Svg.N(2 * fx)} 0) scale(-1 1)" : "translate(0 0)"));
-            svg.Label("given", ("x", fx + 48 > WidthPx ? fx - 23 : fx + 20), ("y", line + 15.5), ("font-size", 11.5), ("text-anchor", "middle"), ("fill", "#ffffff"), ("class", "drawn-words"));
+            svg.Empty("path", ("d", $"M{Svg.N(fx)} {Svg.N(line + 9)}V{Svg.N(line - 13)}h46l-6 6.5l6 6.5h-46"), ("fill", colour), ("stroke", colour), ("stroke-width", 2), ("stroke-linejoin", "round"), ("transform", fx + 48 > WidthPx ? $"translate({Svg.N(2 * fx)} 0) scale(-1 1)" : "translate(0 0)"));
+            svg.Label("given", ("x", fx + 48 > WidthPx ? fx - 23 : fx + 20), ("y", line - 2.5), ("font-size", 11.5), ("text-anchor", "middle"), ("fill", "#ffffff"), ("class", "drawn-words"));
         }
         else if (flagAt >= days && x1 < WidthPx - 150)
         {
