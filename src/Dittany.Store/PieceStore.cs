@@ -128,7 +128,7 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time)
                 await db.SaveChangesAsync(cancel);
             }
 
-            db.Begun.Add(new BegunRow { PieceId = id, WorkshopJson = WorkshopJson.Write(workshop), At = at });
+            db.Begun.Add(new BegunRow { PieceId = id, WorkshopJson = WorkshopJson.Write(workshop), PlanJson = Encoding.UTF8.GetString(PlanJson.Write(job, workshop, Planner.Make(job, workshop))), At = at });
         }
 
         var gather = nudge && head.Nudge && at - head.At <= NudgesGather;

@@ -100,12 +100,14 @@ public sealed class ProofRow
     public DateTime At { get; set; }
 }
 
-/// <summary>The habits and equipment a piece was begun with: later changes of the workshop do not move what is stitched.</summary>
+/// <summary>The habits and equipment a piece was begun with, and its plan as made then: later changes of workshop or rules do not move what is stitched.</summary>
 public sealed class BegunRow
 {
     public int PieceId { get; set; }
 
     public required string WorkshopJson { get; set; }
+
+    public required string PlanJson { get; set; }
 
     public DateTime At { get; set; }
 }

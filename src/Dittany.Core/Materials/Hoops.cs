@@ -31,5 +31,11 @@ public static class Hoops
 
     public static double RingRadiusMm(double hoopMm) => (hoopMm / 2) + RingBeyondMm;
 
+    /// <summary>Hoops that are usual to own, nominal inches (common practice).</summary>
+    public static IReadOnlyList<int> SoldInches { get; } = [3, 4, 5, 6, 7, 8, 9, 10, 12];
+
+    /// <summary>Nominal size of a hoop named in inches, to the whole millimetre.</summary>
+    public static double NominalMm(int inches) => Math.Round(inches * Measures.Tape.InchMm, MidpointRounding.AwayFromZero);
+
     public static int Inches(double hoopMm) => (int)Math.Round(hoopMm / 25.4, MidpointRounding.AwayFromZero);
 }

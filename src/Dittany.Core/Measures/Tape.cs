@@ -62,13 +62,13 @@ public static partial class Tape
 
     /// <summary>
     /// A sentence with its lengths in her units. Lengths of a check line and of a test line stay in millimetres, for that is what is printed or tacked; so do two
-    /// lengths that her units would make one.
+    /// lengths that her units would make one, and the nominal size of a hoop, which is a name.
     /// </summary>
     public static string Tell(string sentence, Units units) => Lengths().Replace(sentence, found =>
     {
         var per = found.Groups["unit"].Value switch { "cm" => 10.0, "m" => 1000.0, _ => 1.0 };
         var last = per * Number(found, "b");
-        if (IsTest(sentence, found) || (per > 1 && units == Units.Centimetres))
+        if (IsName(sentence, found) || (per > 1 && units == Units.Centimetres))
         {
             return found.Value;
         }
@@ -110,9 +110,15 @@ public static partial class Tape
         return value * found.Groups["unit"].Value switch { "cm" => 10, "m" => 1000, "in" or "inch" or "inches" or "\"" or "″" => InchMm, _ => 1 };
     }
 
-    private static bool IsTest(string sentence, Match found) =>
-        sentence.Contains("100 mm line", StringComparison.Ordinal) ? found.Groups["unit"].Value == "mm" && Number(found, "b") is >= 99 and <= 101
-        : Number(found, "b") == 100 && sentence.Contains("check line", StringComparison.OrdinalIgnoreCase);
+    /// <summary>A figure that names something made in that measure: a line that is printed or tacked, a hoop.</summary>
+    private static bool IsName(string sentence, Match found)
+    {
+        var before = sentence.AsSpan(0, found.Index);
+        var mm = Number(found, "b");
+        return before.EndsWith(" hoop (", StringComparison.Ordinal) || before.EndsWith(" frame (", StringComparison.Ordinal)
+            || (mm is >= 99 and <= 101 && sentence.Contains("100 mm line", StringComparison.Ordinal))
+            || (mm == 100 && sentence.Contains("check line", StringComparison.OrdinalIgnoreCase));
+    }
 
     private static double Number(Match found, string group) => double.Parse(found.Groups[group].Value, CultureInfo.InvariantCulture);
 

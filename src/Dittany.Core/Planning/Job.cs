@@ -56,9 +56,6 @@ public sealed record Workshop(
         Hoops.UsualMm,
         new Dictionary<string, string>(StringComparer.Ordinal));
 
-    /// <summary>Tools a plan may count on.</summary>
-    public static IReadOnlyList<string> KnownEquipment { get; } = ["window", "light-box", "ink-jet", "laser", "iron"];
-
     /// <summary>Her choice for a habit, or the usual one.</summary>
     public string Habit(string id) => Habits.TryGetValue(id, out var choice) ? choice : Planning.Habits.Find(id)!.Default;
 

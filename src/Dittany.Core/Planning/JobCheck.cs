@@ -321,9 +321,9 @@ public static class JobCheck
     {
         for (var i = 0; i < workshop.Equipment.Count; i++)
         {
-            if (!Workshop.KnownEquipment.Contains(workshop.Equipment[i]))
+            if (!Equipment.Ids.Contains(workshop.Equipment[i]))
             {
-                faults.Add(new($"#/workshop/equipment/{i}", $"There is no tool '{workshop.Equipment[i]}'.", $"Use {Either(Workshop.KnownEquipment)}."));
+                faults.Add(new($"#/workshop/equipment/{i}", $"There is no tool '{workshop.Equipment[i]}'.", $"Use {Either(Equipment.Ids)}."));
             }
         }
 

@@ -9,10 +9,10 @@ public sealed record MovedOn(string? DecisionId, Station Station, string Subject
 /// <summary>What a change moved elsewhere in the plan, so that nothing follows unseen.</summary>
 public static class Moved
 {
-    /// <summary>Under this a place has not moved for the hand that marks it.</summary>
+    /// <summary>Under this a width has not changed for the hand that marks it (from memory).</summary>
     private const double StillMm = 0.5;
 
-    /// <summary>Minutes of work that are worth telling.</summary>
+    /// <summary>Minutes of work from which a change is worth telling (from memory).</summary>
     private const double StillMinutes = 2;
 
     /// <summary>

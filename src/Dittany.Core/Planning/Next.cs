@@ -33,7 +33,7 @@ public static class Next
         }
         else if (!printed && !begun)
         {
-            waiting.Add(new Waiting("print", Station.Transfer, plan.Transfer.PrintMirrored is null ? "Print the work sheet, and draw." : "Print the template, and measure its check line."));
+            waiting.Add(new Waiting("print", Station.Transfer, SheetFor(plan) == "work" ? "Print the work sheet, and draw." : "Print the template, and measure its check line."));
         }
 
         if (plan.SetAside.Count > 0)
@@ -45,6 +45,9 @@ public static class Next
         return waiting;
     }
 
+    /// <summary>The sheet that has to be out before she begins: the template, or the work sheet where nothing is transferred.</summary>
+    public static string SheetFor(Plan plan) => plan.Transfer.PrintMirrored is null ? "work" : "template";
+
     /// <summary>The station a concern is seen at.</summary>
     public static Station StationOf(Concern concern) => concern.What switch
     {
@@ -52,4 +55,24 @@ public static class Next
         "turning" or "dropped" => Station.Stitches,
         _ => Station.Words,
     };
+}
+
+/// <summary>The next step of the work itself, for a button: what she says by pressing it, and how far the piece is then, as <see cref="Changes.WriteDone"/> writes it.</summary>
+public sealed record StepOn(string Text, string Done)
+{
+    /// <summary>The step after how far a piece is; null where it is finished.</summary>
+    public static StepOn? After(Plan plan, DateOnly today)
+    {
+        var progress = plan.Time.Progress;
+        return progress.Stage switch
+        {
+            Stage.Planned => Said("The lines are on the cloth", new Done(Marked: true)),
+            Stage.Marked or Stage.OnTheHoop when progress.Runs > 0 => Said($"Length {progress.RunsDone + 1} is stitched", new Done(true, progress.RunsDone + 1)),
+            Stage.Stitched when plan.Time.WaitMinutes > 0 => Said("Rinsed and hung up today", new Done(true, progress.Runs, today)),
+            Stage.Finished => null,
+            _ => Said("It is finished", new Done(true, progress.Runs, Finished: true)),
+        };
+
+        static StepOn Said(string text, Done done) => new(text, Changes.WriteDone(done));
+    }
 }

@@ -9,10 +9,10 @@ namespace Dittany.Core.Planning;
 /// <summary>What one stitch says of itself on pointing at it: its place in the work, its length, its thread, and why it is as long as it is.</summary>
 public static class StitchTelling
 {
-    /// <summary>From this share of the wish on a stitch is told as full.</summary>
+    /// <summary>From this share of the wish on a stitch is told as full: as far below it as a stitch may be above (StitchSpec.Slack).</summary>
     private const double Full = 0.95;
 
-    /// <summary>Bends wider than this many stitches are told as straight.</summary>
+    /// <summary>Bends wider than this many stitches are told as straight (from memory).</summary>
     private const double StraightFrom = 12;
 
     /// <summary>All stitches in working order, each with the minutes of stitching up to the end of its length.</summary>

@@ -19,7 +19,7 @@ public sealed record Standing(Pt CentreMm, double TopMm, double BaselineMm, doub
 /// <summary>The item's own lines to lay words on: its middle, folds, the usual height, and as near each hem as stitches may come.</summary>
 public static class Snaps
 {
-    /// <summary>Two lines nearer than this are one to the hand.</summary>
+    /// <summary>Two lines nearer than this are one to the hand (from memory).</summary>
     private const double SameMm = 0.5;
 
     /// <summary>How finely the last free height is found.</summary>

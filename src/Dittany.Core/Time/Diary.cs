@@ -6,11 +6,11 @@ namespace Dittany.Core.Time;
 /// </summary>
 public sealed record Demand(int Id, double BeforeMinutes, double WaitMinutes, double AfterMinutes, DateOnly? DueOn, DateOnly? DryOn = null, bool Begun = false)
 {
-    /// <summary>What a piece still asks for, from how far it is.</summary>
+    /// <summary>What a piece still asks for, from how far it is. A finished one asks for nothing and is wanted on no day.</summary>
     public static Demand Of(int id, Phases phases, Progress progress, DateOnly? dueOn)
     {
         var after = progress.Stage == Stage.Finished ? 0 : Math.Round(phases.Finish.Sum(s => Math.Round(s.Minutes, 1, MidpointRounding.AwayFromZero)), 1);
-        return new Demand(id, Math.Max(0, Math.Round(progress.LeftMinutes - after, 1)), phases.WaitMinutes, after, dueOn, progress.DryOn, progress.Stage != Stage.Planned);
+        return new Demand(id, Math.Max(0, Math.Round(progress.LeftMinutes - after, 1)), phases.WaitMinutes, after, progress.Stage == Stage.Finished ? null : dueOn, progress.DryOn, progress.Stage != Stage.Planned);
     }
 }
 
@@ -29,7 +29,7 @@ public sealed record Lain(int Id, IReadOnlyList<Stint> Stints, DateOnly? WaitFro
 /// </summary>
 public static class Diary
 {
-    /// <summary>Further than this no plan is laid; what is not done by then has no day.</summary>
+    /// <summary>Further than this no plan is laid; what is not done by then has no day (from memory: two years are further than any order).</summary>
     public const int MostDays = 730;
 
     /// <summary>What is hung up in the evening is dry the next day, or later for a long wait; 0 where nothing waits.</summary>

@@ -27,8 +27,7 @@ public static partial class SaidDay
     /// <summary>The day said, or null. Case, a leading “on”, “by”, “for” or “until” and a final full stop do not matter.</summary>
     public static DateOnly? Read(string said, DateOnly today)
     {
-        var words = Spaces().Replace(said.Trim().ToLowerInvariant().TrimEnd('.', '!', ',') + (said.TrimEnd().EndsWith('.') && Dotted().IsMatch(said.Trim()) ? "." : string.Empty), " ");
-        words = Lead().Replace(words, string.Empty);
+        var words = Lead().Replace(Spaces().Replace(said.Trim().ToLowerInvariant().TrimEnd('.', '!', ','), " "), string.Empty);
         return words.Length == 0 ? null : Ways.Select(way => way.Read(words, today)).FirstOrDefault(day => day is not null);
     }
 
@@ -168,9 +167,6 @@ public static partial class SaidDay
 
     [GeneratedRegex(@"\s+", Plain, 1000)]
     private static partial Regex Spaces();
-
-    [GeneratedRegex(@"^\d{1,2}\.\d{1,2}\.$", Plain, 1000)]
-    private static partial Regex Dotted();
 
     [GeneratedRegex(@"^(?:(?:due|wanted|needed|ready|given)\s+)?(?:(?:on|by|for|until|till|before)\s+)?(?=\S)", Plain, 1000)]
     private static partial Regex Lead();

@@ -97,7 +97,7 @@ public static class Timing
     /// <summary>Whether this day has an evening that is worked.</summary>
     public static bool Worked(DateOnly day, Evenings evenings) => Days[Math.Clamp(evenings.PerWeek, 0, 7)].Contains(day.DayOfWeek);
 
-    /// <summary>Longest evening that is offered as a way out, and the steps it is told in, minutes.</summary>
+    /// <summary>Longest evening that is offered as a way out, and the steps it is told in, minutes (from memory).</summary>
     public const double LongestEvening = 240;
 
     public const double EveningStep = 15;

@@ -13,6 +13,14 @@ public static class PlanJson
 {
     public const string Schema = "dittany.plan/1";
 
+    /// <summary>
+    /// Names what a sheet is of: <see cref="InputHash"/> of what is put on the cloth, whatever day it is looked at, however far the piece is, whenever it is wanted and however many evenings
+    /// there are. A sheet stays true while this stays.
+    /// </summary>
+    public static string SheetHash(Job job, Workshop workshop) => InputHash(
+        job with { Today = DateOnly.MinValue, DueOn = null, Done = null },
+        workshop with { EveningsPerWeek = 0, MinutesPerEvening = 0, HourlyRate = 0, Units = Workshop.Default.Units });
+
     /// <summary>SHA-256 over job, workshop and the version of the rules, in hexadecimal: names the input of a plan.</summary>
     public static string InputHash(Job job, Workshop workshop)
     {

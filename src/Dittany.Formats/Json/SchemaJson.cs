@@ -75,7 +75,7 @@ public static class SchemaJson
             ["stash"] = Closed([], ("hoopsMm", List(Number(50, 400))), ("threads", List(new JsonObject()))),
             ["workshop"] = Closed(
                 [],
-                ("equipment", List(Enum(Workshop.KnownEquipment))),
+                ("equipment", List(Enum(Equipment.Ids))),
                 ("skill", Enum(Names.Skills.Keys)),
                 ("eveningsPerWeek", new JsonObject { ["type"] = "integer", ["minimum"] = 0, ["maximum"] = 7 }),
                 ("minutesPerEvening", Number(0, 1440)),

@@ -16,8 +16,6 @@ internal sealed class Flow(Paper paper, string title, string note)
 
     public double WidthMm => paper.WidthMm - (2 * MarginMm);
 
-    public double Y => _y;
-
     private double Bottom => paper.HeightMm - MarginMm - FootMm;
 
     public Flow Heading(string text, double sizeMm = 7)

@@ -1,6 +1,7 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
 using Dittany.Core.Planning;
+using Dittany.Core.Words;
 
 namespace Dittany.Formats.Sheets;
 
@@ -50,5 +51,5 @@ internal static class GiftTag
     }
 
     /// <summary>Pale thread would vanish on white paper: it is printed in black.</summary>
-    private static string Shown(string colour) => ColourDifference.Lightness(Colour.Parse(colour), Colour.Parse("#ffffff")) < 30 ? "#1c2b23" : colour;
+    private static string Shown(string colour) => ColourDifference.Lightness(Colour.Parse(colour), Colour.Parse("#ffffff")) < Legibility.ReadsFromL ? "#1c2b23" : colour;
 }

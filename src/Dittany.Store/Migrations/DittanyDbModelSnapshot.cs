@@ -25,6 +25,10 @@ namespace Dittany.Store.Migrations
                     b.Property<DateTime>("At")
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("PlanJson")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("WorkshopJson")
                         .IsRequired()
                         .HasColumnType("TEXT");

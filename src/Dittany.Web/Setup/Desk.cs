@@ -30,7 +30,7 @@ public sealed class PlanCache : IDisposable
 }
 
 /// <summary>Plans of stored pieces on today's date, each with the workshop it was begun with, and all of them laid over the evenings there are.</summary>
-public sealed class Desk(PieceStore pieces, WorkshopStore workshops, PlanCache plans, Today today)
+public sealed class Desk(PieceStore pieces, PlanCache plans, Today today)
 {
     public DateOnly Today => today.Date;
 
@@ -43,10 +43,6 @@ public sealed class Desk(PieceStore pieces, WorkshopStore workshops, PlanCache p
 
     /// <summary>The plan of a job that is not stored, in the units of a workshop. The job must have no fault.</summary>
     public Plan Plan(Job job, Workshop workshop) => Retold.In(plans.Make(job, workshop), workshop.Units);
-
-    /// <summary>One piece with its plan, or null.</summary>
-    public async Task<Planned?> Find(int id, CancellationToken cancel) =>
-        await pieces.Find(id, cancel) is { } piece ? Plan(piece, await workshops.Current(cancel)) : null;
 
     /// <summary>All pieces with their plans, newest first, laid over the evenings.</summary>
     public async Task<IReadOnlyList<(Planned Piece, Laid Laid)>> All(Workshop workshop, CancellationToken cancel)

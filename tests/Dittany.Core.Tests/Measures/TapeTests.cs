@@ -21,6 +21,7 @@ public class TapeTests
     [InlineData("A line of 0.77 mm leaves it by 0.23 mm.", "A line of 0.77 mm leaves it by 0.23 mm.", "A line of 0.77 mm leaves it by 0.23 mm.")]
     [InlineData("50 × 70 cm", "50 × 70 cm", "19 11/16 × 27 9/16 in")]
     [InlineData("1.2 m of thread in 45 cm lengths", "1.2 m of thread in 45 cm lengths", "47 1/4 in of thread in 17 11/16 in lengths")]
+    [InlineData("A 4 in hoop (102 mm)", "A 4 in hoop (102 mm)", "A 4 in hoop (102 mm)")]
     [InlineData("12 min, 40 mmHg, 3 marks", "12 min, 40 mmHg, 3 marks", "12 min, 40 mmHg, 3 marks")]
     public void A_sentence_is_told_again_in_her_units(string sentence, string centimetres, string inches)
     {

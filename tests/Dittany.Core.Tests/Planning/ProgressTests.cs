@@ -56,6 +56,32 @@ public class ProgressTests
         }
     }
 
+    /// <summary>What was given last week and is finished is not late today.</summary>
+    [Fact]
+    public void A_finished_piece_is_never_late()
+    {
+        var job = Jobs.Towel() with { DueOn = Jobs.Monday.AddDays(-7), Done = new Done(Finished: true) };
+        var plan = Jobs.Plan(job);
+        Assert.Equal("finished", plan.Decision("time.ready")!.ChoiceId);
+        Assert.False(MakeItFit.Lay([new OpenPiece(1, job, plan)], new Evenings(5, 60), Jobs.Monday)[0].Late);
+    }
+
+    /// <summary>Pressing the next step again and again ends with a finished piece, in the order the work is done.</summary>
+    [Fact]
+    public void Step_after_step_a_piece_comes_to_its_end()
+    {
+        var (job, stages) = (Jobs.Towel(), new List<Stage>());
+        for (var n = 0; n < 100 && StepOn.After(Jobs.Plan(job), Jobs.Monday) is { } step; n++)
+        {
+            job = Changes.Apply(job, new Change("done", step.Done, step.Text)).Job!;
+            stages.Add(Jobs.Plan(job).Time.Progress.Stage);
+        }
+
+        Assert.Equal(Stage.Finished, stages[^1]);
+        Assert.Equal(stages.Order(), stages);
+        Assert.Equal([Stage.Marked, Stage.OnTheHoop, Stage.Stitched, Stage.Drying, Stage.Finished], stages.Distinct());
+    }
+
     [Theory]
     [InlineData("marked")]
     [InlineData("runs=3")]

@@ -174,6 +174,7 @@ public sealed class StoreTests : IDisposable
         await Store().Change(id, 1, new Change("done", "runs=1", "One length"), await Shop().Current());
         await Shop().Change(0, [("habits/letter-stitch", "chain"), ("minutesPerEvening", "90")], "Habits");
         Restart();
+        Assert.Contains("dittany.plan/1", Assert.Single(Db().Begun).PlanJson, StringComparison.Ordinal);
         var (piece, workshop) = ((await Store().Find(id))!, await Shop().Current());
         Assert.Equal(("by-height", 90.0), (piece.In(workshop).Habit("letter-stitch"), piece.In(workshop).MinutesPerEvening));
         var moved = await Store().Change(id, piece.Head, new Change("capHeightMm", "11", "Smaller"), workshop);

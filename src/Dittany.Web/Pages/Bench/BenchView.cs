@@ -29,23 +29,6 @@ public sealed record StationView(Station Station, string Name, string Told, Stat
 /// <summary>How the bench is looked at: what stays the same over a change.</summary>
 public sealed record BenchLook(string? View = null, string? Face = null, string? Station = null, int? At = null, bool Narrow = false);
 
-/// <summary>Something done next to the piece itself, for a button: what it says and how far the piece is then.</summary>
-public sealed record StepOn(string Text, string Done)
-{
-    public static StepOn? After(Plan plan, DateOnly today)
-    {
-        var progress = plan.Time.Progress;
-        return progress.Stage switch
-        {
-            Stage.Planned => new StepOn("The lines are on the cloth", "marked"),
-            Stage.Marked or Stage.OnTheHoop when progress.Runs > 0 => new StepOn($"Length {progress.RunsDone + 1} is stitched", $"runs={(progress.RunsDone + 1).ToString(CultureInfo.InvariantCulture)}"),
-            Stage.Stitched when plan.Time.WaitMinutes > 0 => new StepOn("Rinsed and hung up today", $"rinsed={today:yyyy-MM-dd}"),
-            Stage.Finished => null,
-            _ => new StepOn("It is finished", "finished"),
-        };
-    }
-}
-
 /// <summary>Everything the bench shows of a piece: its plan, told from the decision records, and how it is looked at.</summary>
 public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, ProofRow? Proof, bool Printed, BenchLook Look, DateOnly Today, IReadOnlyList<JobFault> Faults, Conflict? Conflict, string? Typed)
 {

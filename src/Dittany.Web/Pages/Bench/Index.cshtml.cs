@@ -150,8 +150,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         var planned = desk.Plan(piece, workshop);
         var moved = piece.Before is null ? [] : Moved.Between(desk.Plan(piece, workshop, piece.Before).Plan, planned.Plan, workshop.Units);
         var proof = await sheets.ProofOf(piece.Id, Sheets.IndexModel.WordsOf(planned.Plan), cancel);
-        var hash = Formats.Json.PlanJson.InputHash(planned.Job, planned.Workshop);
-        var printed = (await sheets.All(piece.Id, cancel)).Any(p => p.InputHash == hash && !p.Void && p.Kind is "template" or "work");
+        var hash = Formats.Json.PlanJson.SheetHash(planned.Job, planned.Workshop);
+        var printed = (await sheets.All(piece.Id, cancel)).Any(p => p.InputHash == hash && !p.Void && p.Kind == Next.SheetFor(planned.Plan));
         return new BenchView(planned, moved, proof, printed, new BenchLook(View, Face, Station, At, Request.Cookies["narrow"] == "1"), desk.Today, [], null, null);
     }
 }

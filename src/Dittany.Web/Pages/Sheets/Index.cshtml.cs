@@ -46,7 +46,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     public static string WordsOf(Plan plan) => string.Join("\n\n", plan.Elements.Select(e => e.Text));
 
     /// <summary>Whether a sheet was printed of the plan as it stands now.</summary>
-    public bool IsOfNow(PrintedRow row) => row.InputHash == PlanJson.InputHash(Planned.Job, Planned.Workshop);
+    public bool IsOfNow(PrintedRow row) => row.InputHash == PlanJson.SheetHash(Planned.Job, Planned.Workshop);
 
     public async Task<IActionResult> OnGet(int id, string? kind, string? said, CancellationToken cancel)
     {
@@ -169,7 +169,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     private async Task<(IReadOnlyList<Leaf> Leaves, PrintedRow Row)> Print(string to, CancellationToken cancel)
     {
         var (job, workshop) = (Planned.Job, Planned.Workshop);
-        var row = await sheets.Printed(Planned.Piece.Id, Planned.Piece.Head, PlanJson.InputHash(job, workshop), PlanJson.Write(job, workshop, Planner.Make(job, workshop)), Kind.Id, to, cancel);
+        var row = await sheets.Printed(Planned.Piece.Id, Planned.Piece.Head, PlanJson.SheetHash(job, workshop), PlanJson.Write(job, workshop, Planner.Make(job, workshop)), Kind.Id, to, cancel);
         var note = Math.Abs(row.Enlarged - 1) < 1e-6 ? $"Sheet {row.Id}" : $"Sheet {row.Id}, corrected for {Typesetting.Short(to, 3, 40)} ({Say.Number(row.Enlarged * 100, 2)} %)";
         return (PieceSheets.Of(Kind.Id, Plan, Papers.Find(workshop.Paper)!, note), row);
     }

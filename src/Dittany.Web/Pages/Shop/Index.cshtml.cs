@@ -12,18 +12,6 @@ namespace Dittany.Web.Pages.Shop;
 /// <summary>What the maker has and how much time: equipment, hoops, evenings, rates, units, which hand.</summary>
 public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
 {
-    /// <summary>Hoops that are usual to own, nominal inches.</summary>
-    public static IReadOnlyList<int> HoopInches { get; } = [3, 4, 5, 6, 7, 8, 9, 10, 12];
-
-    public static IReadOnlyList<(string Id, string Name, string Changes)> Tools { get; } =
-    [
-        ("window", "A bright window", "tracing by daylight on thin, pale cloth"),
-        ("light-box", "A light box", "tracing on somewhat thicker cloth, and in the evening"),
-        ("ink-jet", "An ink-jet printer", "stick-on sheets, hot-iron prints, coated paper"),
-        ("laser", "A laser printer", "templates, but never coated paper"),
-        ("iron", "An iron", "fusing, hot-iron transfer, pressing"),
-    ];
-
     public int From { get; private set; }
 
     public bool CanUndo => From > 0;
@@ -41,9 +29,6 @@ public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
 
     public IReadOnlySet<double> OwnHoops => Shown["hoopsMm"].Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(h => double.Parse(h, CultureInfo.InvariantCulture)).ToHashSet();
 
-    /// <summary>Nominal millimetres of a hoop that is named in inches.</summary>
-    public static double HoopMm(int inches) => Math.Round(inches * Tape.InchMm);
-
     public string? FaultAt(string pointer) => Faults.FirstOrDefault(f => f.Pointer.StartsWith(pointer, StringComparison.Ordinal)) is { } fault ? $"{fault.Detail} {fault.Try}" : null;
 
     public async Task OnGet(CancellationToken cancel) => await Load(null, cancel);
@@ -55,9 +40,9 @@ public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
         var others = (otherHoops ?? string.Empty).Split([' ', ',', ';'], StringSplitOptions.RemoveEmptyEntries);
         (string Member, string Value)[] posted =
         [
-            ("equipment", string.Join(' ', Tools.Select(t => t.Id).Where(equipment.Contains))),
+            ("equipment", string.Join(' ', Equipment.Ids.Where(equipment.Contains))),
             ("skill", skill), ("eveningsPerWeek", eveningsPerWeek ?? string.Empty), ("minutesPerEvening", minutesPerEvening ?? string.Empty), ("hourlyRate", (hourlyRate ?? string.Empty).Replace(',', '.')), ("paper", paper),
-            ("hoopsMm", string.Join(' ', hoops.Select(HoopMm).Select(h => h.ToString(CultureInfo.InvariantCulture)).Concat(others))),
+            ("hoopsMm", string.Join(' ', hoops.Select(Hoops.NominalMm).Select(h => h.ToString(CultureInfo.InvariantCulture)).Concat(others))),
             ("units", units), ($"{WorkshopChanges.HabitPrefix}hand", hand),
         ];
         var changed = await workshops.Change(from, posted.Select(p => (p.Member, Same(before, p.Member, p.Value))).ToArray(), "Workshop", cancel);
@@ -100,7 +85,5 @@ public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
     }
 
     /// <summary>Sizes she owns that are not among the usual ones, as written.</summary>
-    public string OtherHoops => Shown.TryGetValue("otherHoops", out var odd) ? odd : string.Join(' ', OwnHoops.Where(h => HoopInches.All(i => HoopMm(i) != h)).Select(h => h.ToString(CultureInfo.InvariantCulture)));
-
-    public static IReadOnlyList<Paper> AllPapers => Papers.All;
+    public string OtherHoops => Shown.TryGetValue("otherHoops", out var odd) ? odd : string.Join(' ', OwnHoops.Where(h => Hoops.SoldInches.All(i => Hoops.NominalMm(i) != h)).Select(h => h.ToString(CultureInfo.InvariantCulture)));
 }
