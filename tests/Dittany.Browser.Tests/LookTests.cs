@@ -95,7 +95,7 @@ public sealed class LookTests(App app) : IClassFixture<App>
         ("bench-concerns", "/bench/1"),
         ("sheets-proof", "/sheets/6"),
         ("sheets", "/sheets/11?kind=placement"),
-        ("habits", "/habits?try=letter-stitch"),
+        ("habits", "/habits?try=size"),
         ("workshop", "/workshop"),
     ];
 

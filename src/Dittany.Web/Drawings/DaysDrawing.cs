@@ -97,8 +97,8 @@ public static class DaysDrawing
         if (flagAt >= 0 && flagAt < days)
         {
             var fx = (flagAt * day) + (day * 0.78);
-            svg.Empty("path", ("d", $"M{Svg.N(fx)} {Svg.N(line + 9)}V{Svg.N(line - 13)}h46l-6 6.5l6 6.5h-46"), ("fill", colour), ("stroke", colour), ("stroke-width", 2), ("stroke-linejoin", "round"), ("transform", fx + 48 > WidthPx ? $"translate({Svg.N(2 * fx)} 0) scale(-1 1)" : "translate(0 0)"));
-            svg.Label("given", ("x", fx + 48 > WidthPx ? fx - 23 : fx + 20), ("y", line - 2.5), ("font-size", 11.5), ("text-anchor", "middle"), ("fill", "#ffffff"), ("class", "drawn-words"));
+            svg.Empty("path", ("d", $"M{Svg.N(fx)} {Svg.N(line + 7)}V{Svg.N(line - 19)}h46l-6 6.5l6 6.5h-46"), ("fill", colour), ("stroke", colour), ("stroke-width", 2), ("stroke-linejoin", "round"), ("transform", fx + 48 > WidthPx ? $"translate({Svg.N(2 * fx)} 0) scale(-1 1)" : "translate(0 0)"));
+            svg.Label("given", ("x", fx + 48 > WidthPx ? fx - 23 : fx + 20), ("y", line - 8.5), ("font-size", 11.5), ("text-anchor", "middle"), ("fill", "#ffffff"), ("class", "drawn-words"));
         }
         else if (flagAt >= days && x1 < WidthPx - 150)
         {

@@ -81,9 +81,9 @@ internal static class FaceDrawing
         }
 
         var (colour, width) = (Colour.Parse(plan.Threads.Count > 0 ? plan.Threads[0].Colour : "#333333"), Bundle.WidthMm(plan.Threads.Count > 0 ? plan.Threads[0].Strands : 2));
-        Line(thread, "lies between stitches", colour.ToString(), width, null);
-        Line(carried, "carried under stitches already there", "#3f7d52", width * 0.9, $"{Svg.N(3 * px)} {Svg.N(2 * px)}");
-        Line(jumps, "jumps straight from one line to the next", "#d0561f", width, null);
+        Line(thread, "lies between stitches", colour.ToString(), width);
+        Thin(carried);
+        Line(jumps, "jumps straight from one line to the next", "#d0561f", width);
         foreach (var (at, start, run) in ends)
         {
             svg.Open("g", ("class", "thread-end")).Open("title").Text($"Length {run} {(start ? "begins" : "ends")} here.").Close();
@@ -91,7 +91,18 @@ internal static class FaceDrawing
             svg.Close();
         }
 
-        void Line(System.Text.StringBuilder d, string told, string stroke, double wide, string? dashes)
+        // The way under the stitches is not told by the route, only from where to where: thin and broken, so that nobody takes it for thread lying free.
+        void Thin(System.Text.StringBuilder d)
+        {
+            if (d.Length > 0)
+            {
+                svg.Open("g").Open("title").Text("The thread goes on from here to there, carried under stitches already there.").Close();
+                svg.Empty("path", ("d", d), ("stroke", plan.Item.Cloth.Dark ? "#a8d3b4" : "#2c6b40"), ("stroke-width", 1.3 * px), ("fill", "none"), ("stroke-dasharray", $"{Svg.N(4 * px)} {Svg.N(4 * px)}"));
+                svg.Close();
+            }
+        }
+
+        void Line(System.Text.StringBuilder d, string told, string stroke, double wide)
         {
             if (d.Length == 0)
             {
@@ -100,7 +111,7 @@ internal static class FaceDrawing
 
             svg.Open("g").Open("title").Text($"Thread that {told}.").Close();
             svg.Empty("path", ("d", d), ("stroke", "#12100d"), ("stroke-width", wide + (0.9 * px)), ("stroke-linecap", "round"), ("fill", "none"), ("opacity", 0.3));
-            svg.Empty("path", ("class", "behind"), ("d", d), ("stroke", stroke), ("stroke-width", wide), ("stroke-linecap", "round"), ("fill", "none"), ("stroke-dasharray", dashes ?? "none"));
+            svg.Empty("path", ("class", "behind"), ("d", d), ("stroke", stroke), ("stroke-width", wide), ("stroke-linecap", "round"), ("fill", "none"));
             svg.Close();
         }
     }

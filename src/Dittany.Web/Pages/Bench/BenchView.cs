@@ -52,7 +52,7 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
         ("stitched", "Stitched", "s", "Point at a stitch, a seam or the field, and it tells of itself. The words can be dragged."),
         ("marks", "Marks", "m", "What is transferred onto the cloth: one line for each stroke."),
         ("hoops", "Hoops", "h", "Rings in the order they are placed; stitches may go as far as the dashes."),
-        ("back", "Back", "b", "The work turned over. Green: a length begins. White: it ends. Rust: a jump. Green dashes: carried under stitches."),
+        ("back", "Back", "b", "The work turned over. Green: a length begins. White: it ends. Rust: a jump. Thin dashes: on to there, under stitches."),
         ("order", "Order", "o", string.Empty),
     ];
 
