@@ -44,7 +44,7 @@ public class RoomBench
         _zone = _drawn.Zones[0];
         _field = Field.Of(_drawn, _zone);
         _cloth = _plan.Item.Cloth;
-        _worn = Wearing.Settle(form, null, null);
+        _worn = Wearing.Settle(form, new StatedUse(), true, false, _ => null);
         _cutting = Cutting();
         var parts = _plan.Elements[0].Parts;
         var units = parts.GroupBy(p => p.LetterIndex).Select(g => new Unit(g.First().Letter, g.SelectMany(p => p.Stitches).SelectMany(s => new[] { s.FromMm, s.ToMm }).ToArray(), g.Max(p => p.LineWidthMm) / 2)).ToArray();
@@ -102,11 +102,11 @@ public class RoomBench
 
     [Benchmark]
     public Finished Finish() => FinishRoom.Settle(new FinishQuestion(
-        _cloth, _plan.Transfer.Marker, _plan.Transfer.Method.Id, _plan.Transfer.Stabiliser, true, false, true, true, true, true, "away-knot", "by-hand", null, "close", "face-down-steam", null));
+        _cloth, _plan.Transfer.Marker, _plan.Transfer.Method.Id, _plan.Transfer.Stabiliser, true, false, true, true, true, "often", true, "away-knot", "by-hand", null, "close", "face-down-steam", null));
 
     [Benchmark]
     public int Cautions() => CautionRoom.Of(new CautionFacts(
-        _cloth, ["#8f3a67"], _plan.Transfer.Marker, false, _plan.Transfer.Method.Id, _plan.Transfer.Stabiliser, _worn, Bodysuit.Form.Use, [Words], true, 1)).Count;
+        _cloth, ["#8f3a67"], _plan.Transfer.Marker, false, _plan.Transfer.Method.Id, _plan.Transfer.Stabiliser, _worn, false, [Words], true, 1)).Count;
 
     private Cutting Cutting() => CuttingRoom.Settle(new CuttingQuestion("450", "away-knot", "weave", "single", "halves", [3], _worn, null, null, null));
 }

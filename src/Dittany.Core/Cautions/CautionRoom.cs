@@ -6,7 +6,7 @@ namespace Dittany.Core.Cautions;
 
 /// <summary>What the rules across rooms look at.</summary>
 public sealed record CautionFacts(
-    Cloth Cloth, IReadOnlyList<string> ThreadColours, Ink Marker, bool MarksCloth, string MethodId, string Stabiliser, Worn Worn, FormUse Use, IReadOnlyList<string> Texts, bool IronUsed, double StitchingHours);
+    Cloth Cloth, IReadOnlyList<string> ThreadColours, Ink Marker, bool MarksCloth, string MethodId, string Stabiliser, Worn Worn, bool SeenOutdoors, IReadOnlyList<string> Texts, bool IronUsed, double StitchingHours);
 
 /// <summary>The usual cautions, each where it arises. They do not replace a maker's instructions, local rules or licensed practice.</summary>
 public static class CautionRoom
@@ -26,7 +26,11 @@ public static class CautionRoom
         ("no iron before the marks are out", Station.Finish, f => f.MarksCloth && f.Marker.GoesBy is GoesBy.ColdWater or GoesBy.AirOrWater, _ => Item(Severity.Caution, "No iron, steam or hot car until every mark and all film is out: heat sets the line for good."), "common practice"),
         ("cannot be undone", Station.Transfer, f => f.MethodId == "hot-iron", _ => Item(Severity.Caution, "A hot-iron line cannot be undone: read the words on the print in a mirror before it touches the cloth."), "common practice"),
         ("frost", Station.Transfer, f => f.MarksCloth && f.Marker.Id == "heat-erasable", _ => Item(Severity.Note, "A heat-erased line can come back in freezing cold and leave a pale ghost on dark cloth."), "common practice"),
-        ("shrinking", Station.Item, f => f.Cloth.Washable && f.Cloth.Kind.ShrinkPercent >= 5, f => Item(Severity.Note, $"Unwashed {f.Cloth.Kind.Name} shrinks about {Measures.Say.Number(f.Cloth.Kind.ShrinkPercent)} %: wash it first as it will be washed later, without softener. Ask before washing a present with tags."), "common practice"),
+        ("shrinking", Station.Item, f => f.Cloth.Washable && f.Cloth.ShrinkPercent >= 5, f => Item(Severity.Note, $"Unwashed {f.Cloth.Kind.Name} shrinks about {Measures.Say.Number(f.Cloth.ShrinkPercent)} %: wash it first as it will be washed later, at up to {f.Cloth.WashC} °C, without softener. Ask before washing a present with tags."), "common practice"),
+        ("coating leaks", Station.Item, f => f.Cloth.Coated, _ => Item(Severity.Caution, "A coating leaks at every needle hole: nothing that must keep water out is stitched, and a wrong hole stays. Seal the back by the coating maker's instructions."), "common practice"),
+        ("a scrap first", Station.Item, f => !f.Cloth.Kind.Soakable || f.Cloth.Kind.Structure is Structure.Velvet or Structure.Felt, f => Item(Severity.Caution, $"{Measures.Say.Upper(f.Cloth.Kind.Name)} bears no soaking unless a scrap of it survives: try water, heat and pen on a scrap or a hidden seam first."), "common practice"),
+        ("kept for long", Station.Finish, f => f.Worn.Lasts == "keepsake", _ => Item(Severity.Note, "Meant to be kept: acid-free tissue or board behind it, out of the sun, and no adhesive left in the cloth."), "common practice"),
+        ("small parts", Station.Item, f => f.Worn.Wearer == "child", _ => Person(Severity.Note, "What is sewn on must not come off: pull hard at every bead or button, and leave them off anything for children under three."), "16 CFR 1501, EN 71-1 for small parts"),
         ("for a baby", Station.Finish, f => f.Worn.Baby, _ => Person(Severity.Caution, "For a baby or a child under three: nothing loose or long behind, no beads, buttons or anything that could come off and be swallowed, and a soft cover behind the stitches. Selling things for children has legal duties of its own."), "16 CFR 1501, EN 71-1 for small parts"),
         ("a child's full name", Station.Words, FullNameOutside, _ => Person(Severity.Caution, "A child's full name on the outside tells it to every stranger: put it inside, or take the first name or an initial."), "common practice"),
     ];
@@ -35,7 +39,7 @@ public static class CautionRoom
 
     /// <summary>Two words or more, each with a capital, on something a child carries or wears outdoors.</summary>
     private static bool FullNameOutside(CautionFacts f) =>
-        f.Use.SeenOutdoors && f.Worn.Wearer is "baby" or "child" &&
+        f.SeenOutdoors && f.Worn.Wearer is "baby" or "child" &&
         f.Texts.Any(t => t.Split([' ', '\n'], StringSplitOptions.RemoveEmptyEntries) is { Length: >= 2 } words && words.All(w => char.IsUpper(w[0])));
 
     private static Caution Person(Severity severity, string text) => new(CautionKind.Person, severity, text);

@@ -36,7 +36,8 @@ public static class EffortRoom
 
     private static readonly (string Name, Func<Cloth, bool> When, double Factor, string Source)[] ClothFactors =
     [
-        ("canvas", c => c.Kind.Id == "canvas", 1.3, "from memory"),
+        ("coated cloth, as backpacks are", c => c.Coated, 1.6, "from memory"),
+        ("canvas", c => c.Kind.Structure == Structure.Canvas, 1.3, "from memory"),
         ("knit", c => c.Kind.Knit, 1.2, "from memory"),
         ("dark cloth", c => c.Dark, 1.2, "from memory"),
     ];

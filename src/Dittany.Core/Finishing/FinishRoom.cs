@@ -146,9 +146,11 @@ public static class FinishRoom
         var care = new List<string>
         {
             !q.Cloth.Washable ? "Do not wash; have it cleaned."
+                : q.Washed == "never" ? "Not meant to be washed: brush the dust off, and take spots out with a damp cloth."
                 : !q.Cloth.Kind.Soakable ? "Wash by hand, cool and quick, without soaking."
+                : q.Washed == "by-hand" ? "Wash by hand at up to 30 °C, and dry it lying flat."
                 : q.ThreadMayBleed ? "Wash at 30 °C with like colours the first three times."
-                : "Wash at 40 °C, inside out or in a bag.",
+                : $"Wash at {Math.Min(40, q.Cloth.WashC)} °C, inside out or in a bag.",
         };
         if (q.Cloth.Washable)
         {

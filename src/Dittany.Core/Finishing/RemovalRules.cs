@@ -4,7 +4,7 @@ namespace Dittany.Core.Finishing;
 
 /// <summary>What the room needs to know of the work, by ids and inks only. Habits are choice ids; hers are overrules or null.</summary>
 public sealed record FinishQuestion(
-    Cloth Cloth, Ink Marker, string MethodId, string Stabiliser, bool Tacked, bool MarksCloth, bool Hooped, bool ThreadMayBleed, bool OnSkin, bool Iron, string StartId, string FilmOutHabit, string? HersFilmOut,
+    Cloth Cloth, Ink Marker, string MethodId, string Stabiliser, bool Tacked, bool MarksCloth, bool Hooped, bool ThreadMayBleed, bool OnSkin, string Washed, bool Iron, string StartId, string FilmOutHabit, string? HersFilmOut,
     string TailHabit, string PressHabit, string? HersPress)
 {
     /// <summary>Whether film goes out in the machine.</summary>

@@ -109,6 +109,13 @@ public sealed class Region
     public static double AreaOf(IReadOnlyList<Pt> ring) =>
         Math.Abs(Enumerable.Range(0, ring.Count).Sum(i => Pt.Cross(ring[i], ring[(i + 1) % ring.Count]))) / 2;
 
+    /// <summary>Where a ring crosses or touches itself; null for a simple one.</summary>
+    public static Pt? CrossingOf(IReadOnlyList<Pt> ring)
+    {
+        var check = new NetTopologySuite.Operation.Valid.IsValidOp(Factory.CreatePolygon(Close(ring)));
+        return check.IsValid ? null : check.ValidationError.Coordinate is { } at ? new Pt(at.X, at.Y) : ring[0];
+    }
+
     private static double ToRing(Pt p, IReadOnlyList<Pt> ring)
     {
         var best = double.PositiveInfinity;

@@ -55,6 +55,8 @@ public static class Holding
     [
         new("no ring on velvet", "hoop", Verdict.RulesOut, 0, c => c.Kind.Id == "velvet", _ => "A ring crushes velvet for good: hoop a backing and tack the item on, or work in the hand.", "common practice"),
         new("no ring on deep pile", "hoop", Verdict.RulesOut, 0, c => c.Pile == Pile.Deep && c.Kind.Id != "velvet", _ => "A ring crushes deep pile: hoop a backing and tack the item on, or work in the hand.", "common practice"),
+        new("no ring on coated cloth", "hoop", Verdict.RulesOut, 0, c => c.Coated, _ => "A ring cracks a coating and leaves its mark for good: work it in the hand.", "common practice"),
+        new("no frame on coated cloth", "frame", Verdict.RulesOut, 0, c => c.Coated, _ => "A clamp cracks a coating and leaves its mark for good.", "common practice"),
         new("no frame on velvet", "frame", Verdict.RulesOut, 0, c => c.Kind.Id == "velvet", _ => "A clamp crushes velvet for good.", "common practice"),
     ];
 

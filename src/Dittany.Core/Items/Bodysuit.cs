@@ -19,8 +19,7 @@ public static class Bodysuit
     public static Form Form { get; } = new(
         "baby-bodysuit",
         "baby bodysuit",
-        "front",
-        "centre front at the neck seam",
+        Shelf.Wear,
         "baby-interlock",
         "#f4f2ec",
         "baby",
@@ -29,13 +28,17 @@ public static class Bodysuit
             Size(50, 185, 330), Size(56, 195, 350), Size(62, 205, 375), Size(68, 215, 400), Size(74, 225, 420), Size(80, 235, 440),
         ],
         "62",
-        [("chest", "chest"), ("tummy", "tummy")],
-        Build);
+        new Measure("chest", "Chest laid flat", "From underarm to underarm, lying flat and not stretched.", 120, 320),
+        new Measure("length", "Neck seam to crotch", "Down the middle of the front.", 200, 600),
+        size => [Front(size)])
+    {
+        AlsoCalled = ["baby body suit", "baby vest", "baby body", "bodysuit", "body suit", "romper"],
+    };
 
     private static FormSize Size(int bodyHeight, double chest, double length) =>
         new($"{bodyHeight}", $"size {bodyHeight}, for {bodyHeight} cm body height", chest, length, "ISO 8559, EN 13402; flat measures common practice");
 
-    private static Drawn Build(FormSize size)
+    private static Drawn Front(FormSize size)
     {
         var (w, l) = (size.WidthMm, size.HeightMm);
         var small = int.Parse(size.Id, System.Globalization.CultureInfo.InvariantCulture) <= SmallUpTo;
@@ -58,14 +61,13 @@ public static class Bodysuit
         var between = 2 * armhole.Min(p => p.X);
         var mostWidth = Math.Min(small ? 85 : 105, Math.Round(0.6 * between));
         var lettering = new UsualLettering(small ? 9 : 11, small ? 12 : 16, 0.6, mostWidth, "On a small chest words stay within 60 % of the way between the armholes.", "from memory");
-        var finding = new Finding(
-            ["Fold the bodysuit in half lengthwise, shoulder on shoulder and side on side, and crease lightly: that is the fold from neck to crotch."],
-            "neck-crotch-fold", "neck-seam", "both end marks must be equally far from a line between the underarm points; measure from the middle of the neck, for side seams twist");
+        const string Note = "Measure from the middle of the neck: side seams twist.";
         var below = small ? 30 : 40;
         var chest = Rectangle(-0.36 * w, 0, 0.72 * w, 0.45 * l);
         var tummy = Rectangle(-0.4 * w, 0.45 * l, 0.8 * w, 0.16 * l);
         const string Edge = "5 mm are kept free at its edges, so that nothing slips under the arm.";
         return new Drawn(
+            new Face("front", "front", "centre front at the neck seam"),
             outline,
             [
                 new Zone(
@@ -73,8 +75,8 @@ public static class Bodysuit
                     new UsualPlace(
                         "below-neck-seam", $"The top of the words {below} mm below the neck seam, on the fold", new Pt(0, below), Stands.OnTop,
                         [$"{below} mm below the neck seam the words stand clear of the rib and above a bib's stain."], "from memory"),
-                    lettering, finding),
-                new Zone("tummy", "tummy", tummy, 5, Edge, OpticalPlace.In(tummy), lettering, finding),
+                    lettering, FindNote: Note),
+                new Zone("tummy", "tummy", tummy, 5, Edge, OpticalPlace.In(tummy), lettering, FindNote: Note),
             ],
             [
                 new Obstacle("neck-rib", "neck rib", ObstacleKind.NeckRib, [.. fullSeam, .. fullEdge.Reverse()], fullSeam),
@@ -88,9 +90,9 @@ public static class Bodysuit
                 new Obstacle("left-sleeve-hem", "left sleeve hem", ObstacleKind.TopstitchedHem, Strip(Mirrored(sleeveHem), 3), Mirrored(sleeveHem)),
             ],
             [
-                new Landmark("neck-crotch-fold", "the fold from neck to crotch", new Pt(0, 0), new Pt(0, l)),
-                new Landmark("neck-seam", "the neck seam at the fold", new Pt(-neck, 0), new Pt(neck, 0)),
-                new Landmark("underarm-line", "the line between the underarm points", new Pt(-underarm.X, underarm.Y), underarm),
+                Parts.MiddleFold("neck-crotch-fold", "the fold from neck to crotch", 0, l, "Fold the bodysuit in half lengthwise, shoulder on shoulder and side on side, and crease lightly: that is the fold from neck to crotch."),
+                Parts.Level("neck-seam", "the neck seam at the fold", neck, 0, Found.Stitching),
+                Parts.Level("underarm-line", "a line between the underarm points", underarm.X, underarm.Y, Found.Seam),
             ],
             [],
             new Opening("the open crotch", w),

@@ -3,15 +3,27 @@ namespace Dittany.Core.Items;
 /// <summary>The forms a maker may name.</summary>
 public static class Catalogue
 {
-    public static IReadOnlyList<Form> Forms { get; } = [Bodysuit.Form, Napkin.Form, Tote.Form, TeaTowel.Form];
-
-    /// <summary>Forms whose names are settled and that cannot be drawn yet: a job that names one is told so.</summary>
-    public static IReadOnlyList<string> NotYetDrawn { get; } =
+    public static IReadOnlyList<Form> Forms { get; } =
     [
-        "t-shirt-child", "t-shirt-adult", "dress", "denim-jacket", "shirt", "apron", "backpack", "drawstring-bag", "hand-towel", "pillowcase", "cushion-cover",
-        "tablecloth", "handkerchief", "quilt-block", "baby-blanket", "christmas-stocking", "toy-face", "cap", "scarf", "felt-ornament", "badge", "pin-cushion-round",
-        "hoop-picture", "framed-sampler",
+        Bodysuit.Form, TShirt.Child, TShirt.Adult, Dress.Form, DenimJacket.Form, Shirt.Form, Cap.Form, Scarf.Form,
+        Backpack.Form, Tote.Form, DrawstringBag.Form,
+        Napkin.Form, TeaTowel.Form, Tablecloth.Form,
+        Apron.Form, HandTowel.Form, Pillowcase.Form, CushionCover.Form,
+        BabyBlanket.Form, ToyFace.Form,
+        Handkerchief.Form, QuiltBlock.Form, ChristmasStocking.Form, Rounds.Ornament, Rounds.Badge, Rounds.PinCushion, Rounds.HoopPicture, FramedSampler.Form,
     ];
+
+    /// <summary>What the shelves of the cupboard are called.</summary>
+    public static string NameOf(Shelf shelf) => shelf switch
+    {
+        Shelf.Own => "Your own",
+        Shelf.Wear => "To wear",
+        Shelf.Carry => "To carry",
+        Shelf.Table => "For the table",
+        Shelf.House => "About the house",
+        Shelf.Child => "For a child",
+        _ => "Keepsakes",
+    };
 
     public static Form? Find(string id) => Forms.FirstOrDefault(f => string.Equals(f.Id, id, StringComparison.Ordinal));
 }

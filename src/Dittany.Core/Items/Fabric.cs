@@ -15,7 +15,11 @@ public sealed record StatedFabric(
     IronLimit? MaxIron = null,
     bool? Washable = null,
     bool? Busy = null,
-    bool? Lined = null);
+    bool? Lined = null,
+    bool? Prewashed = null,
+    bool? Coated = null,
+    int? WashC = null,
+    string? Fibre = null);
 
 /// <summary>The cloth settled, with its decision and what seems odd about the facts stated.</summary>
 public sealed record SettledFabric(Cloth Cloth, IReadOnlyList<Decision> Decisions, IReadOnlyList<Caution> Cautions);
@@ -48,16 +52,26 @@ public static class Fabric
             stated.MaxIron ?? kind.MaxIron,
             stated.Washable ?? kind.Washable,
             stated.Busy ?? false,
-            lined);
+            lined,
+            stated.Prewashed ?? false,
+            stated.Coated,
+            stated.WashC,
+            stated.Fibre);
 
         var because = new List<string>
         {
             stated.Kind is null
-                ? $"A {form.Name} is usually {usual.Name}: {Say.Length(cloth.ThicknessMm)} thick, with {Say.Number(cloth.StretchPercent)} % stretch."
+                ? $"{Say.Upper(Say.A(form.Name))} is usually {usual.Name}: {Say.Length(cloth.ThicknessMm)} thick, with {Say.Number(cloth.StretchPercent)} % stretch."
                 : $"You said {usual.Name}: {Say.Length(cloth.ThicknessMm)} thick, with {Say.Number(cloth.StretchPercent)} % stretch.",
             $"In this colour {Say.Number(cloth.LightPercent)} % of the light comes through.",
         };
-        if (kind.ShrinkPercent >= 3)
+        because.Add(cloth.MaxIron == IronLimit.None ? "It bears no iron at all." : $"Its iron goes to {Cloths.NameOf(cloth.MaxIron)}{(cloth.WashC > 0 ? $", its wash to {cloth.WashC} °C" : ", and it is not washed")}.");
+        if (cloth.Coated)
+        {
+            because.Add("It is coated: every needle hole stays, and lets water in.");
+        }
+
+        if (cloth.ShrinkPercent >= 3)
         {
             because.Add($"New, it shrinks about {Say.Number(kind.ShrinkPercent)} % in the first wash.");
         }

@@ -31,8 +31,7 @@ public static class TeaTowel
     public static Form Form { get; } = new(
         "tea-towel",
         "tea towel",
-        "front",
-        "top left corner",
+        Shelf.Table,
         "half-linen",
         "#f1ede2",
         "nobody",
@@ -42,38 +41,39 @@ public static class TeaTowel
             new FormSize("45x65", "45 × 65 cm", 450, 650, "common practice"),
         ],
         "50x70",
-        [("lower", "lower middle, as it hangs"), ("middle", "middle of the cloth")],
-        Build);
+        new Measure("width", "Width of the cloth", "From side to side, along the hem.", 250, 900),
+        new Measure("height", "Length of the cloth", "From top to bottom.", 250, 1200),
+        size => [Build(size)])
+    {
+        AlsoCalled = ["kitchen towel", "tea-towel", "dish towel", "drying-up cloth", "dishcloth", "towel"],
+    };
 
     private static Drawn Build(FormSize size)
     {
         var (w, h) = (size.WidthMm, size.HeightMm);
         var lettering = new UsualLettering(15, 25, 0.65, w / 3 - (2 * FoldAllowanceMm), "A third of the cloth less 20 mm is what is seen when it hangs folded in three.", "from memory");
-        var finding = new Finding(
-            ["Fold the towel in half lengthwise, side hem on side hem, and crease: that is the centre fold."],
-            "centre-fold", "bottom-hem-stitching", "both end marks must be equally far from the hem's stitching");
         var lower = Rectangle(w / 3, h * 0.6, w / 3, h - BandToMm - (h * 0.6));
         var middle = Rectangle(w / 3, h * 0.25, w / 3, h * 0.35);
         return new Drawn(
+            new Face("front", "front", "top left corner"),
             Rectangle(0, 0, w, h),
             [
                 new Zone(
                     "lower", "lower middle, as it hangs", lower, FoldAllowanceMm, Folded,
                     new UsualPlace(
                         "base-above-hem", "The base of the words 70 mm above the hem, on the centre fold", new Pt(w / 2, h - HemMm - BaseAboveHemMm), Stands.OnBaseline,
-                        ["70 mm above the hem's stitching the words hang where the eye falls, clear of the band."], "from memory"),
-                    lettering, finding),
-                new Zone("middle", "middle of the cloth", middle, FoldAllowanceMm, Folded, OpticalPlace.In(middle), lettering, finding),
+                        ["70 mm above the hem's stitching the words hang where the eye falls, clear of the band."], "from memory", "bottom-hem-stitching"),
+                    lettering),
+                new Zone("middle", "middle of the cloth", middle, FoldAllowanceMm, Folded, OpticalPlace.In(middle), lettering),
             ],
             [
                 .. Hems.Around(w, h, HemMm, SideHemMm),
                 new Obstacle("band", "woven band", ObstacleKind.Print, Rectangle(SideHemMm, h - BandToMm, w - (2 * SideHemMm), BandToMm - BandFromMm)),
             ],
             [
-                new Landmark("centre-fold", "centre fold", new Pt(w / 2, 0), new Pt(w / 2, h)),
-                new Landmark("bottom-hem-stitching", "the stitching of the bottom hem", new Pt(0, h - HemMm), new Pt(w, h - HemMm)),
-                new Landmark("left-third", "left third fold", new Pt(w / 3, 0), new Pt(w / 3, h)),
-                new Landmark("right-third", "right third fold", new Pt(w * 2 / 3, 0), new Pt(w * 2 / 3, h)),
+                .. Parts.Flat(w, h, "towel", HemMm, SideHemMm),
+                new Landmark("left-third", "the left third fold", new Pt(w / 3, 0), new Pt(w / 3, h), Found.Fold, new Folding("Fold the towel in three lengthwise, as it hangs, and crease: that gives both third folds.", string.Empty, string.Empty, 2)),
+                new Landmark("right-third", "the right third fold", new Pt(w * 2 / 3, 0), new Pt(w * 2 / 3, h), Found.Fold, new Folding("Fold the towel in three lengthwise, as it hangs, and crease: that gives both third folds.", string.Empty, string.Empty, 2)),
             ],
             [Strip(Bend(new Pt((w / 2) - 9, 4), new Pt((w / 2) - 9, -26), new Pt((w / 2) + 9, -26), new Pt((w / 2) + 9, 4)), 4)]);
     }

@@ -24,8 +24,7 @@ public static class Tote
     public static Form Form { get; } = new(
         "tote",
         "tote",
-        "front",
-        "top left corner of the panel",
+        Shelf.Carry,
         "canvas",
         "#e9e1cd",
         "nobody",
@@ -36,8 +35,12 @@ public static class Tote
             new FormSize("30x35", "30 × 35 cm", 300, 350, "common practice"),
         ],
         "38x42",
-        [("panel", "middle of the panel"), ("lower", "lower part of the panel")],
-        Build);
+        new Measure("width", "Width of the panel", "From side seam to side seam, lying flat.", 150, 700),
+        new Measure("height", "Height of the panel", "From the top hem to the base seam.", 150, 700),
+        size => [Build(size)])
+    {
+        AlsoCalled = ["tote bag", "canvas bag", "shopping bag", "bag"],
+    };
 
     private static Drawn Build(FormSize size)
     {
@@ -47,14 +50,12 @@ public static class Tote
         var lower = Rectangle(0, h * 0.55, w, h - AboveBaseMm - (h * 0.55));
         const string Edge = "70 mm are kept free below the top hem and 90 mm above the base, where the bag bends when it is full.";
         var lettering = new UsualLettering(20, 35, 0.65, w * 0.7, "Words as wide as the bag go round its sides when it is full.", "from memory");
-        var finding = new Finding(
-            ["Fold the bag in half lengthwise, side seam on side seam and strap on strap, and crease: that is the centre fold."],
-            "centre-fold", "top-hem-stitching", "both end marks must be equally far from the stitching of the top hem");
         return new Drawn(
+            new Face("front", "front", "top left corner of the panel"),
             Rectangle(0, 0, w, h),
             [
-                new Zone("panel", "middle of the panel", panel, 0, Edge, OpticalPlace.In(panel), lettering, finding),
-                new Zone("lower", "lower part of the panel", lower, 0, Edge, OpticalPlace.In(lower), lettering, finding),
+                new Zone("panel", "middle of the panel", panel, 0, Edge, OpticalPlace.In(panel), lettering),
+                new Zone("lower", "lower part of the panel", lower, 0, Edge, OpticalPlace.In(lower), lettering),
             ],
             [
                 new Obstacle("top-hem", "top hem", ObstacleKind.TopstitchedHem, Rectangle(0, 0, w, HemMm), [new Pt(0, HemMm), new Pt(w, HemMm)]),
@@ -65,9 +66,16 @@ public static class Tote
                 new Obstacle("right-strap", "right strap end", ObstacleKind.StrapEnd, Rectangle(right - (StrapWidthMm / 2), 0, StrapWidthMm, StrapToMm)),
             ],
             [
-                new Landmark("centre-fold", "centre fold", new Pt(w / 2, 0), new Pt(w / 2, h)),
-                new Landmark("top-hem-stitching", "the stitching of the top hem", new Pt(0, HemMm), new Pt(w, HemMm)),
-                new Landmark("base-seam", "the base seam", new Pt(0, h), new Pt(w, h)),
+                .. Parts.Flat(w, h, "bag").Where(l => l.Id is not "top-edge" and not "cross-fold" and not "upper-quarter" and not "lower-quarter").Select(l => l.Id switch
+                {
+                    "left-edge" => l with { Id = "left-seam", Name = "the left side seam", Found = Found.Seam },
+                    "right-edge" => l with { Id = "right-seam", Name = "the right side seam", Found = Found.Seam },
+                    "bottom-edge" => l with { Id = "base-seam", Name = "the base seam", Found = Found.Seam },
+                    "centre-fold" => l with { Folding = new Folding("Fold the bag in half lengthwise, side seam on side seam and strap on strap, and crease: that is the centre fold.", "left-seam", "right-seam") },
+                    "left-quarter" => l with { Folding = l.Folding! with { OneId = "left-seam" } },
+                    _ => l with { Folding = l.Folding! with { OtherId = "right-seam" } },
+                }),
+                new Landmark("top-hem-stitching", "the stitching of the top hem", new Pt(0, HemMm), new Pt(w, HemMm), Found.Stitching),
             ],
             [Strip(Bend(new Pt(left, 4), new Pt(left + 6, -h * 0.42), new Pt(right - 6, -h * 0.42), new Pt(right, 4)), StrapWidthMm)],
             new Opening("the top of the bag", w));

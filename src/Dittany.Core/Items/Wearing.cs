@@ -2,20 +2,37 @@ using Dittany.Core.Telling;
 
 namespace Dittany.Core.Items;
 
-/// <summary>Who wears or uses the item, and what follows for the work.</summary>
-public sealed record Worn(string Wearer, bool OnSkin, Decision Decision)
+/// <summary>What the maker stated of wearer and use; null where she left it to the form.</summary>
+public sealed record StatedUse(string? Wearer = null, bool? NextToSkin = null, string? Washed = null, string? Lasts = null);
+
+/// <summary>
+/// Who wears or uses the item and how, and what follows for the work. <paramref name="Washed"/> is often, sometimes, by-hand or never; <paramref name="Lasts"/> is day, years or
+/// keepsake.
+/// </summary>
+public sealed record Worn(string Wearer, bool OnSkin, string Washed, string Lasts, IReadOnlyList<Decision> Decisions)
 {
     /// <summary>The longest thread that may lie behind, mm, or null where nothing is worn on the skin.</summary>
     public double? MostBehindMm => OnSkin ? Wearing.MostBehindOnSkinMm : null;
 
     public bool Baby => Wearer == "baby";
+
+    /// <summary>Whether ends must hold for good: many washes, rough hands, or a long life.</summary>
+    public bool Firm => Lasts != "day" && (Washed == "often" || Wearer is "baby" or "child" || Lasts == "keepsake");
+
+    /// <summary>Why ends must be firm, as it stands after “and”.</summary>
+    public string FirmBecause => Wearer is "baby" or "child" ? "children pull at it" : Washed == "often" ? "it is washed often" : "it is meant to be kept";
 }
 
-/// <summary>Wearers and the rules that hang on them.</summary>
+/// <summary>Wearers, uses, and the rules that hang on them.</summary>
 public static class Wearing
 {
     /// <summary>On skin nothing behind, stitch or jump, is longer than this: a tiny finger or toe is caught in it (common practice; the figure from memory).</summary>
     public const double MostBehindOnSkinMm = 5;
+
+    /// <summary>What goes into this cylinder is a small part, mm across and deep (16 CFR 1501, EN 71-1).</summary>
+    public const double SmallPartAcrossMm = 31.7;
+
+    public const double SmallPartDeepMm = 57.1;
 
     private static readonly (string Id, string Name, string Because)[] Known =
     [
@@ -25,23 +42,77 @@ public static class Wearing
         ("nobody", "Nobody wears it", "No skin lies on the back of the work."),
     ];
 
+    /// <summary>How often it is washed.</summary>
+    public static IReadOnlyList<Choice> Washings { get; } =
+        [new("often", "Washed often, in the machine"), new("sometimes", "Washed now and then"), new("by-hand", "Washed by hand only"), new("never", "Never washed")];
+
+    /// <summary>How long it should last.</summary>
+    public static IReadOnlyList<Choice> Lastings { get; } =
+        [new("day", "For the day itself"), new("years", "For years of use"), new("keepsake", "To be kept for good")];
+
     public static IReadOnlyList<string> Ids { get; } = Known.Select(k => k.Id).ToArray();
 
-    /// <summary>The wearer as stated, or the form's usual one; on skin where the form is worn on it, or for a baby.</summary>
-    public static Worn Settle(Form form, string? stated, string? overruled)
-    {
-        var hers = stated ?? overruled;
-        var taken = Known.First(k => k.Id == (hers ?? form.UsualWearer));
-        var own = Known.First(k => k.Id == form.UsualWearer);
-        var onSkin = taken.Id == "baby" || (form.Use.NextToSkin && taken.Id != "nobody");
-        var because = new List<string> { taken.Because };
-        if (onSkin)
-        {
-            because.Add($"Behind, no thread is longer than {Measures.Say.Length(MostBehindOnSkinMm)}, and a soft cover goes over the back at the end.");
-        }
+    private static readonly Choice OnSkinChoice = new("next-to-skin", "Worn next to the skin");
+    private static readonly Choice OffSkinChoice = new("not-on-skin", "Not on the skin");
 
-        return new Worn(taken.Id, onSkin, Deciding.Make(
-            "item.wearer", Station.Item, "Who wears or uses it", new Choice(own.Id, own.Name), hers is null ? null : new Choice(taken.Id, taken.Name), because,
-            ["Another wearer."], Known.Select(k => new Choice(k.Id, k.Name)).ToArray()));
+    public static IReadOnlyList<Choice> Skins { get; } = [OnSkinChoice, OffSkinChoice];
+
+    /// <summary>
+    /// Wearer and use as stated or overruled, or the form's usual ones. On skin where the form is worn on it, or for a baby; <paramref name="hers"/> gives her overrule of a
+    /// decision, or null. Cloth that is not washable is never washed.
+    /// </summary>
+    public static Worn Settle(Form form, StatedUse stated, bool washable, bool hidden, Func<string, string?> hers)
+    {
+        var hersWearer = stated.Wearer ?? hers("item.wearer");
+        var taken = Known.First(k => k.Id == (hersWearer ?? form.UsualWearer));
+        var own = Known.First(k => k.Id == form.UsualWearer);
+
+        var usuallyOn = taken.Id == "baby" || (form.Use.NextToSkin && taken.Id != "nobody");
+        var hersSkin = stated.NextToSkin is { } said ? (said ? OnSkinChoice : OffSkinChoice).ChoiceId : hers("item.skin");
+        var onSkin = hersSkin is null ? usuallyOn : hersSkin == OnSkinChoice.ChoiceId;
+        var skin = onSkin
+            ? new[] { $"Behind, no thread is longer than {Measures.Say.Length(MostBehindOnSkinMm)}, and a soft cover goes over the back at the end." }
+            : [usuallyOn ? "You say it is not worn on the skin: threads behind may be as long as elsewhere." : hidden ? "It lies inside, and what is behind it is outside." : "No skin lies on the back of the work."];
+
+        var ownWashed = !washable ? "never" : form.Use.Handled || taken.Id is "baby" or "child" ? "often" : form.Shelf == Shelf.Keepsake ? "by-hand" : "sometimes";
+        var hersWashed = stated.Washed ?? hers("item.washing");
+        var washed = hersWashed ?? ownWashed;
+        var ownLasts = form.Shelf == Shelf.Keepsake ? "keepsake" : "years";
+        var hersLasts = stated.Lasts ?? hers("item.lasting");
+        var lasts = hersLasts ?? ownLasts;
+        var worn = new Worn(taken.Id, onSkin, washed, lasts, []);
+        return worn with
+        {
+            Decisions =
+            [
+                Deciding.Make(
+                    "item.wearer", Station.Item, "Who wears or uses it", new Choice(own.Id, own.Name), hersWearer is null ? null : new Choice(taken.Id, taken.Name), [taken.Because],
+                    ["Another wearer."], Known.Select(k => new Choice(k.Id, k.Name)).ToArray()),
+                Deciding.Make(
+                    "item.skin", Station.Item, "Whether it is worn on the skin", usuallyOn ? OnSkinChoice : OffSkinChoice, hersSkin is null ? null : onSkin ? OnSkinChoice : OffSkinChoice, skin,
+                    ["Who wears it, and what is worn under it."], Skins),
+                Deciding.Make(
+                    "item.washing", Station.Item, "How it is washed", Of(Washings, ownWashed), hersWashed is null ? null : Of(Washings, washed),
+                    [
+                        washed == "never" ? washable ? "Nothing is washed out of it later: what holds dry will do." : "The cloth is not washed." : washed == "by-hand" ? "By hand, thread and cloth last longest." : "Ends are woven in, and colours must be fast.",
+                        worn.Firm ? $"Ends must be firm: {worn.FirmBecause}." : "Ends need be no firmer than usual.",
+                    ],
+                    ["How it will be used."], Washings),
+                Deciding.Make(
+                    "item.lasting", Station.Item, "How long it should last", Of(Lastings, ownLasts), hersLasts is null ? null : Of(Lastings, lasts),
+                    [lasts switch { "day" => "For one day the quickest honest way will do.", "keepsake" => "What is kept for good is finished for good: no glue, no knots that bulge.", _ => "As usual." }],
+                    ["How it will be used."], Lastings),
+                Deciding.Make(
+                    "item.small-parts", Station.Item, "What may be sewn on", taken.Id == "baby" ? new Choice("nothing", "Nothing that could come off") : new Choice("firmly", "What is sewn on is sewn on firmly"), null,
+                    [
+                        taken.Id == "baby"
+                            ? $"Under three years no bead, button or bell: what goes into a cylinder {SmallPartAcrossMm.ToString(System.Globalization.CultureInfo.InvariantCulture)} mm across can be choked on."
+                            : taken.Id == "child" ? "A child pulls at it: each bead by its own knot." : "Beads and buttons are for you to choose.",
+                    ],
+                    ["Who wears it."]),
+            ],
+        };
+
+        static Choice Of(IReadOnlyList<Choice> all, string id) => all.First(c => c.ChoiceId == id);
     }
 }

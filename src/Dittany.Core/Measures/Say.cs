@@ -46,6 +46,9 @@ public static class Say
     public static string Lower(string words) =>
         words.Length > 1 && char.IsUpper(words[0]) && !char.IsUpper(words[1]) ? char.ToLowerInvariant(words[0]) + words[1..] : words;
 
+    /// <summary>A thing with its article: a tote, an apron. By its first letter, which is right for the names used here.</summary>
+    public static string A(string thing) => $"{("aeiou".Contains(char.ToLowerInvariant(thing[0]), StringComparison.Ordinal) ? "an" : "a")} {thing}";
+
     /// <summary>Joins words as in speech: a, b and c. An empty list is an empty string.</summary>
     public static string List(IReadOnlyList<string> words) => words.Count switch
     {

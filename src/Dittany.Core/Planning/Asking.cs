@@ -16,18 +16,12 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
 /// </summary>
 public static partial class Asking
 {
-    /// <summary>What people call the forms, the longest names first within each.</summary>
-    private static readonly (string Form, string[] Called)[] Names =
-    [
-        ("baby-bodysuit", ["baby bodysuit", "baby body suit", "baby vest", "baby body", "bodysuit", "body suit", "romper"]),
-        ("napkin", ["table napkin", "napkin", "serviette"]),
-        ("tote", ["tote bag", "canvas bag", "shopping bag", "tote", "bag"]),
-        ("tea-towel", ["kitchen towel", "tea towel", "tea-towel", "dish towel", "drying-up cloth", "dishcloth", "towel"]),
-    ];
-
-    private static readonly (string Word, string Form)[] Called = Names
-        .SelectMany(n => n.Called.Select(word => (word, n.Form)))
-        .OrderByDescending(n => n.word.Length)
+    /// <summary>What people call the forms, the longest names first.</summary>
+    private static readonly (string Word, string Form)[] Called = Catalogue.Forms
+        .SelectMany(f => f.AlsoCalled.Append(f.Name).Select(word => (Word: word, f.Id)))
+        .DistinctBy(n => n.Word, StringComparer.OrdinalIgnoreCase)
+        .OrderByDescending(n => n.Word.Length)
+        .ThenBy(n => n.Word, StringComparer.Ordinal)
         .ToArray();
 
     private static readonly string AnyItem = string.Join('|', Called.Select(c => Regex.Escape(c.Word)));

@@ -1,6 +1,7 @@
 using System.Globalization;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
+using Dittany.Core.Materials;
 
 namespace Dittany.Core.Planning;
 
@@ -19,11 +20,34 @@ public static class Changes
     [
         ("capHeightMm", "words.size"), ("strands", "thread.strands"), ("stitch", "stitch.outline"), ("rows", "words.rows"), ("wearer", "item.wearer"), ("centreMm", "space.place"), ("size", "item.size"), ("zone", "space.zone"),
         ("fabric.kind", "fabric.kind"), ("colour", "thread.colour"),
+        ("nextToSkin", "item.skin"), ("washed", "item.washing"), ("lasts", "item.lasting"),
     ];
+
+    /// <summary>Facts of the cloth and of its use: how each is written, and how it is set. A value that is not its kind gives null.</summary>
+    private static readonly Dictionary<string, (Func<Job, string?> Read, Func<Job, string?, Job?> Set)> Facts = new(StringComparer.Ordinal)
+    {
+        ["fabric.stretchPercent"] = Cloth(f => Written(f.StretchPercent), (f, v) => Double(v, n => f with { StretchPercent = n })),
+        ["fabric.thicknessMm"] = Cloth(f => Written(f.ThicknessMm), (f, v) => Double(v, n => f with { ThicknessMm = n })),
+        ["fabric.washC"] = Cloth(f => Written(f.WashC), (f, v) => Double(v, n => f with { WashC = n is null ? null : (int)Math.Clamp(n.Value, -1, 999) })),
+        ["fabric.opacity"] = Cloth(f => f.Opacity?.ToString(), (f, v) => Enumerated<Opacity>(v, n => f with { Opacity = n })),
+        ["fabric.pile"] = Cloth(f => f.Pile?.ToString(), (f, v) => Enumerated<Pile>(v, n => f with { Pile = n })),
+        ["fabric.maxIron"] = Cloth(f => f.MaxIron?.ToString(), (f, v) => Enumerated<IronLimit>(v, n => f with { MaxIron = n })),
+        ["fabric.washable"] = Cloth(f => Written(f.Washable), (f, v) => Flag(v, n => f with { Washable = n })),
+        ["fabric.busy"] = Cloth(f => Written(f.Busy), (f, v) => Flag(v, n => f with { Busy = n })),
+        ["fabric.lined"] = Cloth(f => Written(f.Lined), (f, v) => Flag(v, n => f with { Lined = n })),
+        ["fabric.prewashed"] = Cloth(f => Written(f.Prewashed), (f, v) => Flag(v, n => f with { Prewashed = n })),
+        ["fabric.coated"] = Cloth(f => Written(f.Coated), (f, v) => Flag(v, n => f with { Coated = n })),
+        ["fabric.fibre"] = Cloth(f => f.Fibre, (f, v) => f with { Fibre = v }),
+        ["nextToSkin"] = (j => Written(j.Use?.NextToSkin), (j, v) => Flag(v, n => (j.Use ?? new StatedUse()) with { NextToSkin = n }) is { } use ? j with { Use = use } : null),
+        ["washed"] = (j => j.Use?.Washed, (j, v) => j with { Use = (j.Use ?? new StatedUse()) with { Washed = v } }),
+        ["lasts"] = (j => j.Use?.Lasts, (j, v) => j with { Use = (j.Use ?? new StatedUse()) with { Lasts = v } }),
+    };
+
+    private const string MeasuredPrefix = "measuredMm/";
 
     /// <summary>Members that can be changed, overrules apart.</summary>
     public static IReadOnlyList<string> Members { get; } =
-        ["title", "dueOn", "text", "capHeightMm", "strands", "stitch", "rows", "colour", "centreMm", "size", "wearer", "zone", "fabric.kind", "fabric.colour", "done"];
+        ["title", "dueOn", "text", "capHeightMm", "strands", "stitch", "rows", "colour", "centreMm", "size", "wearer", "zone", "fabric.kind", "fabric.colour", "done", .. Facts.Keys];
 
     /// <summary>The value of a member as a change would write it; null where the job leaves it to the plan.</summary>
     public static string? Read(Job job, string member)
@@ -46,6 +70,8 @@ public static class Changes
             "fabric.kind" => job.Fabric?.Kind,
             "fabric.colour" => job.Fabric?.Colour,
             "done" => job.Done is { } done ? WriteDone(done) : null,
+            _ when Facts.TryGetValue(member, out var fact) => fact.Read(job),
+            _ when member.StartsWith(MeasuredPrefix, StringComparison.Ordinal) => job.MeasuredMm is { } m && m.TryGetValue(member[MeasuredPrefix.Length..], out var mm) ? Written(mm) : null,
             _ when member.StartsWith(OverrulePrefix, StringComparison.Ordinal) =>
                 job.Overrules is { } o && o.TryGetValue(member[OverrulePrefix.Length..], out var v) ? v : null,
             _ => null,
@@ -148,6 +174,12 @@ public static class Changes
 
                 fault = new JobFault("#/done", $"'{value}' does not say how far it is.", "Write marked, runs=3, rinsed=2027-03-01 or finished.");
                 return null;
+            case var _ when Facts.TryGetValue(member, out var fact):
+                var stated = fact.Set(job, value);
+                fault = stated is null ? new JobFault($"#/item/{member.Replace('.', '/')}", $"'{value}' is not what this fact can be.", "Take one of those offered.") : null;
+                return stated;
+            case var _ when member.StartsWith(MeasuredPrefix, StringComparison.Ordinal):
+                return WithMeasured(job, member[MeasuredPrefix.Length..], value, out fault);
             default:
                 if (!member.StartsWith(OverrulePrefix, StringComparison.Ordinal))
                 {
@@ -158,6 +190,40 @@ public static class Changes
                 return value is null ? Without(job, id) : job with { Overrules = new Dictionary<string, string>(job.Overrules ?? Nothing, StringComparer.Ordinal) { [id] = value } };
         }
     }
+
+    private static Job? WithMeasured(Job job, string id, string? value, out JobFault? fault)
+    {
+        fault = value is null || NumberOf(value) is not null ? null : new JobFault($"#/item/measuredMm/{id}", $"'{value}' is not a length.", "Write millimetres, such as 212.");
+        if (fault is not null)
+        {
+            return null;
+        }
+
+        var measured = new Dictionary<string, double>(job.MeasuredMm ?? new Dictionary<string, double>(StringComparer.Ordinal), StringComparer.Ordinal);
+        measured.Remove(id);
+        if (NumberOf(value) is { } mm)
+        {
+            measured[id] = mm;
+        }
+
+        return job with { MeasuredMm = measured.Count == 0 ? null : measured };
+    }
+
+    private static (Func<Job, string?> Read, Func<Job, string?, Job?> Set) Cloth(Func<StatedFabric, string?> read, Func<StatedFabric, string?, StatedFabric?> set) =>
+        (j => read(j.Fabric ?? new StatedFabric()), (j, v) => set(j.Fabric ?? new StatedFabric(), v) is { } fabric ? j with { Fabric = fabric } : null);
+
+    private static string? Written(double? n) => n?.ToString("R", CultureInfo.InvariantCulture);
+
+    private static string? Written(bool? yes) => yes is { } y ? (y ? "true" : "false") : null;
+
+    private static T? Double<T>(string? value, Func<double?, T> set)
+        where T : class => value is null ? set(null) : NumberOf(value) is { } n ? set(n) : null;
+
+    private static T? Flag<T>(string? value, Func<bool?, T> set)
+        where T : class => value switch { null => set(null), "true" => set(true), "false" => set(false), _ => null };
+
+    private static StatedFabric? Enumerated<T>(string? value, Func<T?, StatedFabric> set)
+        where T : struct, Enum => value is null ? set(null) : Enum.TryParse<T>(value, out var one) && Enum.IsDefined(one) ? set(one) : null;
 
     /// <summary>How far a piece is, in one word: <c>marked</c>, <c>runs=3</c>, <c>rinsed=2027-03-01</c>, <c>finished</c>.</summary>
     public static string WriteDone(Time.Done done) =>

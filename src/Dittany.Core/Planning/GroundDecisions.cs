@@ -1,15 +1,29 @@
 using Dittany.Core.Items;
 using Dittany.Core.Measures;
 using Dittany.Core.Telling;
+using Dittany.Core.Transfer;
 
 namespace Dittany.Core.Planning;
 
 /// <summary>The decisions on size and zone of the item, and what fills shapes.</summary>
 internal static class GroundDecisions
 {
-    public static FormSize Size(Form form, string? hers, bool stated, List<Decision> decisions)
+    public static FormSize Size(Form form, Job job, Overrules overrules, List<Decision> decisions)
     {
         var own = form.Sizes.First(s => s.Id == form.UsualSize);
+        var hers = job.Size ?? overrules.For("item.size");
+        if (form.Scaled(job.MeasuredMm, hers) is { } measured)
+        {
+            var said = new[] { form.Width, form.Height }.Where(m => job.MeasuredMm!.ContainsKey(m.Id)).Select(m => $"{Say.Lower(m.Name)} {Say.Length(job.MeasuredMm![m.Id])}").ToArray();
+            decisions.Add(Deciding.Make(
+                "item.size", Station.Item, "The size", new Choice(own.Id, own.Name), new Choice("measured", Say.Upper(measured.Name)),
+                [
+                    $"You measured {Say.List(said)}: the drawing is scaled to it, from {form.Sizes.First(s => s.Id == measured.Id).Name}.",
+                    "Print the paper cut-out of the design and lay it on before anything is marked: that is the last check.",
+                ],
+                ["One look at the tape."], form.Sizes.Select(s => new Choice(s.Id, s.Name)).ToArray()));
+            return measured;
+        }
 
         // An overrule may name a size of another form: then this form's usual one stands, and is told so.
         var taken = form.Sizes.FirstOrDefault(s => s.Id == hers) ?? own;
@@ -20,13 +34,24 @@ internal static class GroundDecisions
             new Choice(own.Id, own.Name),
             hers is null ? null : new Choice(taken.Id, taken.Name),
             [
-                hers is not null && taken.Id != hers ? $"A {form.Name} has no size '{hers}': the usual one is taken."
-                    : stated || hers is not null ? $"You said {taken.Name}." : $"{Say.Upper(taken.Name)} is the usual size of a {form.Name}: measure yours.",
+                hers is not null && taken.Id != hers ? $"{Say.Upper(Say.A(form.Name))} has no size '{hers}': the usual one is taken."
+                    : form.Measured is { } how ? $"It is {how}."
+                    : hers is not null ? $"You said {taken.Name}." : $"{Say.Upper(taken.Name)} is the usual size of {Say.A(form.Name)}: measure yours.",
             ],
-            ["One look at the tape."],
+            [$"One look at the tape: {Say.Lower(form.Width.Name)}."],
             form.Sizes.Select(s => new Choice(s.Id, s.Name)).ToArray()));
         return taken;
     }
+
+    /// <summary>Which side is seen of something that is turned over, and how it lies to be stitched.</summary>
+    public static Decision Fold(Face face) => Deciding.Make(
+        "space.fold", Station.Space, "Which side is seen", new Choice("as-worn", "Planned as it is worn, folded over"), null,
+        [
+            face.Fold!.AsWorn,
+            face.Fold.Flat,
+            MirrorProof.UpsideDown(MirrorProof.Folding) ? "Laid flat the words stand upside down." : "Turned over and folded down again the words end the right way up, and are not mirrored.",
+        ],
+        ["Another part of the item."]);
 
     public static Zone Zone(Form form, Drawn drawn, string? hers, List<Decision> decisions)
     {
@@ -38,7 +63,7 @@ internal static class GroundDecisions
             "Which part of it",
             new Choice(own.Id, Say.Upper(own.Name)),
             hers is null ? null : new Choice(taken.Id, Say.Upper(taken.Name)),
-            hers is not null && taken.Id != hers ? [taken.EdgeReason, $"A {form.Name} has no '{hers}'."] : [taken.EdgeReason],
+            hers is not null && taken.Id != hers ? [taken.EdgeReason, $"{Say.Upper(Say.A(form.Name))} has no '{hers}'."] : [taken.EdgeReason],
             ["How it will hang, be worn or be folded."],
             form.Zones.Select(z => new Choice(z.Id, Say.Upper(z.Name))).ToArray()));
         return taken;

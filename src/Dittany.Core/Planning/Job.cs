@@ -32,7 +32,17 @@ public sealed record Job(
     string? Wearer = null,
     string? Zone = null,
     IReadOnlyDictionary<string, string>? Overrules = null,
-    Time.Done? Done = null);
+    Time.Done? Done = null,
+    IReadOnlyDictionary<string, double>? MeasuredMm = null,
+    OwnForm? Own = null,
+    StatedUse? Use = null)
+{
+    /// <summary>The form it is put on: her own, kept in the job, or one of the catalogue; null where there is none of that name.</summary>
+    public Form? FormUsed => Own is null ? Catalogue.Find(Form) : OwnForms.AsForm(Own);
+
+    /// <summary>Wearer and use as stated.</summary>
+    internal StatedUse UseStated => (Use ?? new StatedUse()) with { Wearer = Wearer };
+}
 
 /// <summary>What the maker has and how she works. The shipped default is <see cref="Default"/>.</summary>
 public sealed record Workshop(

@@ -5,6 +5,7 @@ using Dittany.Core.Geometry;
 using Dittany.Core.Hooping;
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
+using Dittany.Core.Measures;
 using Dittany.Core.Space;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Threads;
@@ -30,6 +31,9 @@ public static class JobCheck
 
     /// <summary>A letter averages this many capital heights of line (from memory).</summary>
     private const double LineOfALetter = 2.8;
+
+    /// <summary>How far width to height may be from any size of the form: beyond that one of the two was misread (from memory).</summary>
+    private const double MostOutOfShape = 1.9;
 
     private static IReadOnlyList<string> Wearers => Wearing.Ids;
 
@@ -88,24 +92,37 @@ public static class JobCheck
 
     private static void CheckItem(Job job, List<JobFault> faults)
     {
-        var form = Catalogue.Find(job.Form);
+        if (job.Own is { } own)
+        {
+            var wrong = OwnForms.Faults(own);
+            faults.AddRange(wrong.Select(f => new JobFault($"#/item/own/{f.Member}", f.Detail, f.Try)));
+            if (own.Id != job.Form)
+            {
+                faults.Add(new("#/item/form", $"The form is '{job.Form}', and the own form with it is '{own.Id}'.", "Name the own form."));
+            }
+
+            if (wrong.Count > 0)
+            {
+                return;
+            }
+        }
+
+        var form = job.FormUsed;
         if (form is null)
         {
-            faults.Add(new(
-                "#/item/form",
-                Catalogue.NotYetDrawn.Contains(job.Form) ? $"The form '{job.Form}' is not in the cupboard yet." : $"There is no form '{job.Form}'.",
-                $"Use {Either(Catalogue.Forms.Select(f => f.Id))}."));
+            faults.Add(new("#/item/form", $"There is no form '{job.Form}'.", $"Use {Either(Catalogue.Forms.Select(f => f.Id))}, or send your own form with it."));
             return;
         }
 
         if (job.Size is { } size && form.Sizes.All(s => s.Id != size))
         {
-            faults.Add(new("#/item/size", $"A {form.Name} has no size '{size}'.", $"Use {Either(form.Sizes.Select(s => s.Id))}."));
+            faults.Add(new("#/item/size", $"{Say.Upper(Say.A(form.Name))} has no size '{size}'.", $"Use {Either(form.Sizes.Select(s => s.Id))}."));
         }
 
+        CheckMeasured(job, form, faults);
         if (job.Zone is { } zone && form.Zones.All(z => z.Id != zone))
         {
-            faults.Add(new("#/zone", $"A {form.Name} has no zone '{zone}'.", $"Use {Either(form.Zones.Select(z => z.Id))}."));
+            faults.Add(new("#/zone", $"{Say.Upper(Say.A(form.Name))} has no zone '{zone}'.", $"Use {Either(form.Zones.Select(z => z.Id))}."));
         }
 
         if (job.Wearer is { } wearer && !Wearers.Contains(wearer))
@@ -113,6 +130,8 @@ public static class JobCheck
             faults.Add(new("#/item/wearer", $"'{wearer}' is no wearer.", $"Use {Either(Wearers)}."));
         }
 
+        CheckChoice("#/item/washed", job.Use?.Washed, Wearing.Washings, faults);
+        CheckChoice("#/item/lasts", job.Use?.Lasts, Wearing.Lastings, faults);
         if (job.Fabric is { } fabric)
         {
             if (fabric.Kind is { } kind && Cloths.Find(kind) is null)
@@ -123,6 +142,47 @@ public static class JobCheck
             CheckColour("#/item/fabric/colour", fabric.Colour, false, faults);
             CheckRange("#/item/fabric/stretchPercent", fabric.StretchPercent, 0, 200, "%", faults);
             CheckRange("#/item/fabric/thicknessMm", fabric.ThicknessMm, 0.05, 20, "mm", faults);
+            CheckRange("#/item/fabric/washC", fabric.WashC, 20, 95, "°C", faults);
+            if (fabric.Fibre is { } fibre)
+            {
+                CheckText("#/item/fabric/fibre", fibre, 60, faults);
+            }
+        }
+    }
+
+    private static void CheckChoice(string at, string? value, IReadOnlyList<Telling.Choice> choices, List<JobFault> faults)
+    {
+        if (value is not null && choices.All(c => c.ChoiceId != value))
+        {
+            faults.Add(new(at, $"'{value}' is not known here.", $"Use {Either(choices.Select(c => c.ChoiceId))}."));
+        }
+    }
+
+    /// <summary>Her numbers are ones the form asks for, within what such a thing can be, and go together.</summary>
+    private static void CheckMeasured(Job job, Form form, List<JobFault> faults)
+    {
+        var asked = new[] { form.Width, form.Height };
+        var sound = true;
+        foreach (var (id, mm) in job.MeasuredMm ?? new Dictionary<string, double>(StringComparer.Ordinal))
+        {
+            var pointer = $"#/item/measuredMm/{id}";
+            var measure = Array.Find(asked, m => m.Id == id);
+            if (measure is null)
+            {
+                faults.Add(new(pointer, $"{Say.Upper(Say.A(form.Name))} is not measured by '{id}'.", $"Use {Either(asked.Select(m => m.Id))}."));
+                sound = false;
+            }
+            else if (!(mm >= measure.LeastMm && mm <= measure.MostMm))
+            {
+                faults.Add(new(pointer, $"{measure.Name}: {Number(mm)} mm is out of reach for {Say.A(form.Name)}.", $"Use {Number(measure.LeastMm)} to {Number(measure.MostMm)} mm. {measure.How}"));
+                sound = false;
+            }
+        }
+
+        if (sound && form.Shelf != Shelf.Own && form.Scaled(job.MeasuredMm, job.Size) is { } scaled && job.MeasuredMm!.Count == 2
+            && form.Sizes.Min(s => Math.Abs(Math.Log(scaled.WidthMm / scaled.HeightMm * s.HeightMm / s.WidthMm))) > Math.Log(MostOutOfShape))
+        {
+            faults.Add(new($"#/item/measuredMm/{form.Height.Id}", $"{Say.Upper(Say.A(form.Name))} {Say.Length(scaled.WidthMm)} by {Say.Length(scaled.HeightMm)} is no shape for one.", $"Measure once more: {Say.Lower(form.Width.Name)} and {Say.Lower(form.Height.Name)}. A shape of its own is measured by hand."));
         }
     }
 
@@ -270,7 +330,8 @@ public static class JobCheck
                 faults.Add(new(pointer, $"'{id}' is settled twice: here and by {member}.", "Keep one of the two."));
             }
 
-            if (OverruleChoices.Check(decision, value) is { } wrong)
+            var ofOwn = job.Own is { } own && ((decision == "space.zone" && own.Zones.Any(z => z.Id == value)) || (decision == "item.size" && value == "own"));
+            if (!ofOwn && OverruleChoices.Check(decision, value) is { } wrong)
             {
                 faults.Add(new(pointer, wrong.Detail, wrong.Try));
             }
@@ -285,6 +346,12 @@ public static class JobCheck
             {
                 case "item.wearer" when job.Wearer is not null:
                     return "#/item/wearer";
+                case "item.skin" when job.Use?.NextToSkin is not null:
+                    return "#/item/nextToSkin";
+                case "item.washing" when job.Use?.Washed is not null:
+                    return "#/item/washed";
+                case "item.lasting" when job.Use?.Lasts is not null:
+                    return "#/item/lasts";
                 case "item.size" when job.Size is not null:
                     return "#/item/size";
                 case "space.zone" when job.Zone is not null:

@@ -16,7 +16,7 @@ public sealed record PlannedItem(string Form, string FormName, string Size, stri
 
 /// <summary>The space as planned for.</summary>
 public sealed record PlannedSpace(
-    string Face,
+    Items.Face Face,
     string Zone,
     string ZoneName,
     IReadOnlyList<Pt> ZoneMm,
@@ -24,6 +24,8 @@ public sealed record PlannedSpace(
     IReadOnlyList<Items.Obstacle> Obstacles,
     IReadOnlyList<Items.Landmark> Landmarks,
     IReadOnlyList<IReadOnlyList<Pt>> BehindMm,
+    IReadOnlyList<IReadOnlyList<Pt>> OverMm,
+    Items.Picture? Picture,
     Items.Landmark CentreLine,
     Items.Landmark LevelLine,
     IReadOnlyList<Space.FindStep> Finding,
@@ -91,7 +93,7 @@ public sealed record Plan(
     IReadOnlyList<Caution> Cautions)
 {
     /// <summary>Version of the rules; it changes when the same job may come out otherwise.</summary>
-    public const string Rules = "3";
+    public const string Rules = "4";
 
     /// <summary>A decision by its id, or null.</summary>
     public Decision? Decision(string id) => Decisions.FirstOrDefault(d => d.Id == id);

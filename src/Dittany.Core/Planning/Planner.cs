@@ -39,16 +39,27 @@ public static class Planner
         var cautions = new List<Caution>();
 
         // Item and space.
-        var form = Catalogue.Find(job.Form)!;
-        var size = GroundDecisions.Size(form, job.Size ?? overrules.For("item.size"), job.Size is not null, decisions);
-        var drawn = form.Build(size);
-        var worn = Wearing.Settle(form, job.Wearer, job.Wearer is null ? overrules.For("item.wearer") : null);
-        decisions.Add(worn.Decision);
+        var form = job.FormUsed!;
+        var size = GroundDecisions.Size(form, job, overrules, decisions);
         var fabric = Fabric.Settle(form, size, job.Fabric ?? new StatedFabric(), overrules.For("fabric.kind"));
+        var cloth = fabric.Cloth;
+        var zoneWished = job.Zone ?? overrules.For("space.zone");
+        var drawn = form.At(size, zoneWished);
+        var zone = GroundDecisions.Zone(form, drawn, zoneWished, decisions);
+        if (drawn.Face.Fold is not null)
+        {
+            decisions.Add(GroundDecisions.Fold(drawn.Face));
+        }
+
+        var worn = Wearing.Settle(form, job.UseStated, cloth.Washable, zone.Hidden, overrules.For);
+        decisions.AddRange(worn.Decisions);
         decisions.AddRange(fabric.Decisions);
         cautions.AddRange(At(Station.Item, fabric.Cautions));
-        var cloth = fabric.Cloth;
-        var zone = GroundDecisions.Zone(form, drawn, job.Zone ?? overrules.For("space.zone"), decisions);
+        if (ClothAllowance.Decide(form, size, cloth.ShrinkPercent) is { } allowance)
+        {
+            decisions.Add(allowance);
+        }
+
         var ground = new WordingGround(form, drawn, zone, Field.Of(drawn, zone), cloth, worn);
 
         // Words and stitches.
@@ -85,7 +96,7 @@ public static class Planner
         var transfer = TransferRoom.Settle(new TransferQuestion(
             new TransferFacts(
                 cloth, workshop.Equipment.ToArray(), elements.Min(e => e.CapHeightMm), Math.Round(hours, 1), form.Use.MadeUp, elements.Min(e => e.LineWidthMm),
-                colours.Select(c => Colour.Parse(c).ToLab().L).DefaultIfEmpty(0).Max(), held.School != School.InHand, workshop.Habit("draw"), workshop.Habit("marker"), workshop.Habit("hold-film")),
+                colours.Select(c => Colour.Parse(c).ToLab().L).DefaultIfEmpty(0).Max(), held.School != School.InHand, workshop.Habit("draw"), workshop.Habit("marker"), workshop.Habit("hold-film"), drawn.Face.Fold is not null),
             box.Width + (2 * TransferRoom.CutMarginMm), box.Height + (2 * TransferRoom.CutMarginMm), workshop.Paper,
             overrules.For("transfer.method"), overrules.For("transfer.marker"), overrules.For("transfer.stabiliser")));
         decisions.AddRange(transfer.Decisions);
@@ -101,7 +112,7 @@ public static class Planner
 
         // Finish and time.
         var finished = FinishRoom.Settle(new FinishQuestion(
-            cloth, transfer.Marker, transfer.Method.Id, transfer.Stabiliser, transfer.Tacked, marksCloth, held.School == School.Hoop, colours.Any(Palette.MayBleed), worn.OnSkin,
+            cloth, transfer.Marker, transfer.Method.Id, transfer.Stabiliser, transfer.Tacked, marksCloth, held.School == School.Hoop, colours.Any(Palette.MayBleed), worn.OnSkin, worn.Washed,
             workshop.Equipment.Contains("iron", StringComparer.Ordinal), cutting.Start.ChoiceId, workshop.Habit("film-out"), transfer.Stabiliser.Split('+').Contains("film-on-top") ? overrules.For("finish.removal") : null, workshop.Habit("tail"), workshop.Habit("press"), overrules.For("finish.press")));
         decisions.AddRange(finished.Decisions);
         cautions.AddRange(At(Station.Finish, finished.Cautions));
@@ -120,16 +131,17 @@ public static class Planner
         }
 
         cautions.AddRange(CautionRoom.Of(new CautionFacts(
-            cloth, colours, transfer.Marker, marksCloth, transfer.Method.Id, transfer.Stabiliser, worn, form.Use, elements.Select(e => e.Text).ToArray(),
+            cloth, colours, transfer.Marker, marksCloth, transfer.Method.Id, transfer.Stabiliser, worn, form.Use.SeenOutdoors && !zone.Hidden, elements.Select(e => e.Text).ToArray(),
             finished.After.Count > 0 || transfer.Method.Id is "hot-iron" or "coated-paper", effort.Minutes / 60)));
 
+        var found = FindIt.Choose(drawn, zone, elements[0].BaselineMm);
         return new Plan(
             job.Today,
-            job.Title ?? $"{elements[0].Text.ReplaceLineEndings(" ")}, on a {form.Name}",
+            job.Title ?? $"{elements[0].Text.ReplaceLineEndings(" ")}, on {Say.A(form.Name)}",
             new PlannedItem(form.Id, form.Name, size.Id, size.Name, worn.Wearer, drawn.Outline, cloth),
             new PlannedSpace(
-                form.Face, zone.Id, zone.Name, zone.Ring, ground.Field.Rings, drawn.Obstacles, drawn.Landmarks, drawn.Behind,
-                drawn.Landmark(zone.Finding.CentreId), drawn.Landmark(zone.Finding.LevelId),
+                drawn.Face, zone.Id, zone.Name, zone.Ring, ground.Field.Rings, drawn.Obstacles, drawn.Landmarks, drawn.Behind, drawn.Over ?? [], drawn.Picture,
+                found.Across, found.Level,
                 FindIt.Steps(drawn, zone, elements.Select(e => (e.Text.ReplaceLineEndings(" "), e.BaselineMm, e.BoxMm.Width)).ToArray(), cloth.Kind.Knit),
                 Snaps.For(drawn, zone, ground.Field, StandingOf(elements[0]))),
             elements,

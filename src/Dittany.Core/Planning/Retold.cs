@@ -16,7 +16,7 @@ public static class Retold
             Item = plan.Item with { SizeName = Told(plan.Item.SizeName) },
             Space = plan.Space with
             {
-                Finding = plan.Space.Finding.Select(s => new Space.FindStep(Told(s.Text), s.Figures.Select(f => f with { Label = Told(f.Label) }).ToArray())).ToArray(),
+                Finding = plan.Space.Finding.Select(s => s with { Text = Told(s.Text), Figures = s.Figures.Select(f => f with { Label = Told(f.Label) }).ToArray() }).ToArray(),
             },
             Elements = plan.Elements.Select(e => e with { Concerns = e.Concerns.Select(c => c with { Text = Told(c.Text) }).ToArray() }).ToArray(),
             Transfer = plan.Transfer with { Steps = plan.Transfer.Steps.Select(s => s with { Do = Told(s.Do) }).ToArray() },

@@ -30,11 +30,11 @@ internal static class Working
         var units = letters
             .Select(l => new Unit(l.Parts[0].Letter, l.Parts.SelectMany(p => p.Stitches).SelectMany(s => new[] { s.FromMm, s.ToMm }).ToArray(), l.Parts.Max(p => p.LineWidthMm) / 2))
             .ToArray();
-        var keepOff = ground.Drawn.Obstacles.Select(o => (o.Ring, By: Clearances.Of(o.Kind).RingMm)).Where(o => o.By is not null).Select(o => new RingFree(o.Ring, o.By!.Value)).ToArray();
+        var keepOff = ground.Drawn.Obstacles.Where(o => ground.Zone.Ignores?.Contains(o.Id, StringComparer.Ordinal) != true).Select(o => (o.Ring, By: Clearances.Of(o.Kind).RingMm)).Where(o => o.By is not null).Select(o => new RingFree(o.Ring, o.By!.Value)).ToArray();
         var hersSchool = overrules.For("hoop.school");
         var hersSize = (hersSchool ?? workshop.Habit("hold")) != "in-hand" && overrules.For("hoop.size") is { } size ? double.Parse(size, CultureInfo.InvariantCulture) : (double?)null;
         return Holding.Settle(new HoldingQuestion(
-            units, ground.Drawn.Outline, keepOff, ground.Cloth, ground.Drawn.Opening, ground.Drawn.HoopLimit, workshop.HoopsMm, Holding.SchoolOf(workshop.Habit("hold")),
+            units, ground.Drawn.Outline, keepOff, ground.Cloth, ground.Zone.Opening ?? ground.Drawn.Opening, ground.Zone.HoopLimit ?? ground.Drawn.HoopLimit, workshop.HoopsMm, Holding.SchoolOf(workshop.Habit("hold")),
             workshop.Habit("tension"), workshop.Habit("layers"), hersSchool, hersSize,
             (hersSchool ?? workshop.Habit("hold")) != "in-hand" ? overrules.For("hoop.tension") : null,
             ground.Cloth.Lined ? overrules.For("hoop.layers") : null));

@@ -22,7 +22,7 @@ public static class FloatRules
     private static readonly (string Name, Func<FloatFacts, bool> When, double LimitMm, Func<FloatFacts, string> Because, string Source)[] Limits =
     [
         ("on skin", f => f.Worn.OnSkin, Wearing.MostBehindOnSkinMm, _ => "for it lies on skin, and a longer loop catches a finger or a toe", "common practice; the figure from memory"),
-        ("handled", f => f.Use.Handled, HandledMm, f => $"for a {f.FormName} is used and washed, and a longer loop is caught", "common practice; the figure from memory"),
+        ("handled", f => f.Use.Handled, HandledMm, f => $"for {Say.A(f.FormName)} is used and washed, and a longer loop is caught", "common practice; the figure from memory"),
         ("usual", _ => true, UsualMm, _ => "for a longer one pulls and shows", "common practice"),
     ];
 

@@ -14,7 +14,7 @@ public static class Field
     {
         var field = Region.Of(zone.Ring).Offset(-zone.EdgeAllowanceMm);
         return field.Without(item.Obstacles
-            .Where(o => field.Near(o.Ring, Clearances.For(o.Kind)))
+            .Where(o => zone.Ignores?.Contains(o.Id, StringComparer.Ordinal) != true && field.Near(o.Ring, Clearances.For(o.Kind)))
             .Select(o => Region.Of(o.Ring).Offset(Clearances.For(o.Kind)))
             .ToArray());
     }

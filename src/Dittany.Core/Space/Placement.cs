@@ -16,7 +16,8 @@ public static class Placement
 
     /// <summary>The choices an overrule may name: the usual places of all zones, and the optical centre.</summary>
     public static IReadOnlyList<Choice> Choices { get; } = Catalogue.Forms
-        .SelectMany(f => f.Build(f.Sizes[0]).Zones)
+        .SelectMany(f => f.Sizes.SelectMany(s => f.Build(s)))
+        .SelectMany(d => d.Zones)
         .Select(z => new Choice(z.Usual.ChoiceId, z.Usual.Text))
         .Append(Optical)
         .DistinctBy(c => c.ChoiceId, StringComparer.Ordinal)
@@ -39,7 +40,7 @@ public static class Placement
             : known && hers == Optical.ChoiceId ? optical : own;
         string[] because = place.ChoiceId switch
         {
-            "as-given" => [$"You put the middle of the words {Across(item, place.AnchorMm.X)} and {Down(item, zone, place.AnchorMm.Y)}."],
+            "as-given" => [$"You put the middle of the words {Across(item, place.AnchorMm.X)} and {Down(item, zone, place.AnchorMm)}."],
             OpticalPlace.ChoiceId => [OpticalPlace.Because],
             _ => [.. zone.Usual.Because, parts == 1 ? $"The middle of the words is {Across(item, place.AnchorMm.X)}." : "Several wordings share the room, one below the other."],
         };
@@ -65,7 +66,7 @@ public static class Placement
     /// <summary>Further wordings stand elsewhere; what is told is where this one really stands.</summary>
     private static string Told(Drawn item, Zone zone, Place own, int part, int parts)
     {
-        var level = item.Landmark(zone.Finding.LevelId);
+        var level = FindIt.Choose(item, zone, own.AnchorMm).Level;
         var usualPart = own.Stands == Stands.OnBaseline ? parts - 1 : 0;
         return own.Stands == Stands.OnMiddle || part == usualPart
             ? zone.Usual.Text
@@ -79,10 +80,10 @@ public static class Placement
         return Math.Abs(aside) < 0.05 ? "on the middle line" : $"{Say.Length(Math.Abs(aside))} {(aside > 0 ? "right" : "left")} of the middle line";
     }
 
-    private static string Down(Drawn item, Zone zone, double y)
+    private static string Down(Drawn item, Zone zone, Pt at)
     {
-        var level = item.Landmark(zone.Finding.LevelId);
-        var by = Math.Round(y - level.From.Y, 1);
-        return $"{Say.Length(Math.Abs(by))} {(by > 0 ? "below" : "above")} {level.Name}";
+        var level = FindIt.Choose(item, zone, at).Level;
+        var by = Math.Round(at.Y - level.From.Y, 1);
+        return Math.Abs(by) < 0.05 ? $"on {level.Name}" : $"{Say.Length(Math.Abs(by))} {(by > 0 ? "below" : "above")} {level.Name}";
     }
 }

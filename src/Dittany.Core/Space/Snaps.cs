@@ -44,9 +44,9 @@ public static class Snaps
             }
         }
 
-        foreach (var fold in item.Landmarks.Where(l => l.Id.Contains("fold", StringComparison.Ordinal) && Math.Abs(l.From.X - l.To.X) < SameMm))
+        foreach (var fold in item.Landmarks.Where(l => l.Found == Found.Fold && Math.Abs(l.From.X - l.To.X) < SameMm))
         {
-            Add(fold.Id, fold.Name.StartsWith("the ", StringComparison.Ordinal) ? fold.Name : $"the {fold.Name}", SnapAxis.Across, fold.From.X);
+            Add(fold.Id, fold.Name, SnapAxis.Across, fold.From.X);
         }
 
         Add("item-middle", $"the middle of the item", SnapAxis.Across, (item.Outline.Min(p => p.X) + item.Outline.Max(p => p.X)) / 2);
@@ -61,6 +61,11 @@ public static class Snaps
             _ => zone.Usual.AnchorMm.Y,
         });
         Add("optical-height", "a little above the middle of the field", SnapAxis.Down, ((least.Y + greatest.Y) / 2) - ((greatest.Y - least.Y) * OpticalPlace.Rise));
+        foreach (var fold in item.Landmarks.Where(l => l.Found == Found.Fold && Math.Abs(l.From.Y - l.To.Y) < SameMm))
+        {
+            Add(fold.Id, fold.Name, SnapAxis.Down, fold.From.Y);
+        }
+
         if (Furthest(field, words, down: true) is { } lowest)
         {
             Add("lowest", "as low as stitches may go", SnapAxis.Down, lowest);

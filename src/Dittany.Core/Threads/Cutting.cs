@@ -111,6 +111,8 @@ public static class CuttingRoom
         string id, string subject, IReadOnlyList<Ending> all, string habit, string? hers, bool doubled, Worn worn, List<Caution> cautions)
     {
         string? Against(Ending e) => e.Lump && worn.OnSkin ? "It leaves a lump, and it would lie on skin."
+            : e.ChoiceId == "bow" && worn.Washed != "never" ? "It opens in the wash."
+            : e.ChoiceId == "knot" && id == "thread.finish" && worn.Firm ? $"A knot alone works loose, and {worn.FirmBecause}."
             : e.ChoiceId == "loop" && !doubled ? "It wants a folded strand, and this thread is cut single."
             : null;
         var usual = all.First(e => e.ChoiceId == habit);

@@ -10,7 +10,7 @@ namespace Dittany.Core.Transfer;
 /// </summary>
 public sealed record TransferFacts(
     Cloth Cloth, IReadOnlyCollection<string> Equipment, double SmallestCapMm, double StitchingHours, bool MadeUp = false, double LineWidthMm = 0.77, double PalestThreadL = 40,
-    bool Hooped = true, string DrawHabit = "transferred", string MarkerHabit = "erasable", string HoldFilmHabit = "pin-and-tack")
+    bool Hooped = true, string DrawHabit = "transferred", string MarkerHabit = "erasable", string HoldFilmHabit = "pin-and-tack", bool Folded = false)
 {
     /// <summary>Light a light box needs, and a window, in percent (from memory).</summary>
     public const double LightBoxPercent = 10;
@@ -81,6 +81,7 @@ public static class MethodRules
 
         .. DrawnOnCloth("cut-out"),
         Out("cut-out", "small letters", f => f.SmallestCapMm < 40, f => $"Capitals of {Say.Length(f.SmallestCapMm)} are too small to cut out and draw round.", Memory),
+        Out("hot-iron", "coating", f => f.Cloth.Coated, _ => "A coating melts under the iron.", Practice),
         For("cut-out", "where no light helps", 30, _ => true, _ => "It works on thick and dark things.", Practice),
 
         Out("carbon", "pile", f => f.Cloth.Pile != Pile.None, _ => "Its line is lost in pile.", Practice),

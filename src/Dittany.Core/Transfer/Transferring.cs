@@ -56,6 +56,11 @@ public static class TransferRoom
 
         var (marker, markerDecision) = Marker(q, method, cautions);
         var chain = Methods.ChainWith(method, marker.Id);
+        if (facts.Folded && chain.Count > 0)
+        {
+            chain = [.. chain, .. MirrorProof.Folding];
+        }
+
         bool? mirrored = chain.Count == 0 ? null : MirrorProof.PrintMirrored(chain);
         var sheets = chain.Count == 0 ? 0 : Sheet.Tiles(q.WidthMm, q.HeightMm, Papers.Find(q.Paper)!).Count;
         var (stabiliser, stabiliserDecision) = StabiliserRules.Settle(facts, method, q.HersStabiliser, cautions);

@@ -69,6 +69,23 @@ public static class JobJson
         w.WriteStartObject("item");
         w.WriteString("form", job.Form);
         Text(w, "size", job.Size);
+        if (job.MeasuredMm is { Count: > 0 } measured)
+        {
+            w.WriteStartObject("measuredMm");
+            foreach (var (id, mm) in measured.OrderBy(m => m.Key, StringComparer.Ordinal))
+            {
+                w.WriteNumber(id, mm);
+            }
+
+            w.WriteEndObject();
+        }
+
+        if (job.Own is { } own)
+        {
+            w.WritePropertyName("own");
+            FormJson.Write(w, own);
+        }
+
         if (job.Fabric is { } fabric)
         {
             w.WriteStartObject("fabric");
@@ -82,10 +99,17 @@ public static class JobJson
             Flag(w, "washable", fabric.Washable);
             Flag(w, "busy", fabric.Busy);
             Flag(w, "lined", fabric.Lined);
+            Flag(w, "prewashed", fabric.Prewashed);
+            Flag(w, "coated", fabric.Coated);
+            Number(w, "washC", fabric.WashC);
+            Text(w, "fibre", fabric.Fibre);
             w.WriteEndObject();
         }
 
         Text(w, "wearer", job.Wearer);
+        Flag(w, "nextToSkin", job.Use?.NextToSkin);
+        Text(w, "washed", job.Use?.Washed);
+        Text(w, "lasts", job.Use?.Lasts);
         w.WriteEndObject();
         Text(w, "zone", job.Zone);
         w.WriteStartArray("elements");
@@ -144,17 +168,26 @@ public static class JobJson
             faults.Add("#/schema", $"'{schema}' is another schema.", $"Use {Schema}.");
         }
 
-        var item = top.TryGetValue("item", out var i) ? faults.Members(i, "#/item", "form", "size", "measuredMm", "fabric", "wearer") : [];
+        var item = top.TryGetValue("item", out var i) ? faults.Members(i, "#/item", "form", "size", "measuredMm", "own", "fabric", "wearer", "nextToSkin", "washed", "lasts") : [];
         if (!top.ContainsKey("item") && root.ValueKind == JsonValueKind.Object)
         {
             faults.Add("#/item", "'item' is missing.", "Add \"item\": { \"form\": \"tea-towel\" }.");
         }
 
-        if (item.ContainsKey("measuredMm"))
+        Dictionary<string, double>? measured = null;
+        if (item.TryGetValue("measuredMm", out var numbers))
         {
-            faults.Add("#/item/measuredMm", "Items cannot be measured by hand yet.", "Name one of the form's sizes instead.");
+            measured = new Dictionary<string, double>(StringComparer.Ordinal);
+            foreach (var (id, value) in faults.Members(numbers, "#/item/measuredMm"))
+            {
+                if (faults.Number(value, JsonFaults.Join("#/item/measuredMm", id)) is { } mm)
+                {
+                    measured[id] = mm;
+                }
+            }
         }
 
+        var use = new StatedUse(null, faults.Flag(item, "nextToSkin", "#/item"), faults.Text(item, "washed", "#/item"), faults.Text(item, "lasts", "#/item"));
         var overrules = new Dictionary<string, string>(StringComparer.Ordinal);
         if (top.TryGetValue("overrules", out var o))
         {
@@ -178,13 +211,17 @@ public static class JobJson
             faults.Text(item, "wearer", "#/item"),
             faults.Text(top, "zone", "#"),
             overrules,
-            top.TryGetValue("done", out var d) ? DoneOf(d, faults) : null);
+            top.TryGetValue("done", out var d) ? DoneOf(d, faults) : null,
+            measured is { Count: > 0 } ? measured : null,
+            item.TryGetValue("own", out var own) ? FormJson.Read(own, "#/item/own", faults) : null,
+            use == new StatedUse() ? null : use);
         var shop = WorkshopJson.Read(top, workshop, faults);
         var seen = faults.Faults.Select(x => x.Pointer).ToHashSet(StringComparer.Ordinal);
 
         // What could not be read at all is not told of twice.
         var unread = seen.Contains("#/item") || seen.Contains("#/item/form");
-        faults.Faults.AddRange(JobCheck.Faults(job, shop).Where(x => !seen.Contains(x.Pointer) && !(unread && x.Pointer == "#/item/form") && !(seen.Any(s => s.StartsWith("#/elements", StringComparison.Ordinal)) && x.Pointer == "#/elements")));
+        var ownUnread = seen.Any(s => s.StartsWith("#/item/own", StringComparison.Ordinal));
+        faults.Faults.AddRange(JobCheck.Faults(job, shop).Where(x => !seen.Contains(x.Pointer) && !(unread && x.Pointer == "#/item/form") && !(ownUnread && x.Pointer.StartsWith("#/item", StringComparison.Ordinal)) && !(seen.Any(s => s.StartsWith("#/elements", StringComparison.Ordinal)) && x.Pointer == "#/elements")));
         return faults.Faults.Count == 0 ? new ReadJob(job, shop, []) : new ReadJob(null, null, faults.Faults);
     }
 
@@ -282,7 +319,7 @@ public static class JobJson
     private static StatedFabric FabricOf(JsonElement element, JsonFaults faults)
     {
         const string At = "#/item/fabric";
-        var members = faults.Members(element, At, "kind", "colour", "stretchPercent", "opacity", "thicknessMm", "pile", "maxIron", "washable", "busy", "lined");
+        var members = faults.Members(element, At, "kind", "colour", "stretchPercent", "opacity", "thicknessMm", "pile", "maxIron", "washable", "busy", "lined", "prewashed", "coated", "washC", "fibre");
         return new StatedFabric(
             faults.Text(members, "kind", At),
             faults.Text(members, "colour", At),
@@ -293,7 +330,11 @@ public static class JobJson
             faults.OneOf(members, "maxIron", At, Names.Irons),
             faults.Flag(members, "washable", At),
             faults.Flag(members, "busy", At),
-            faults.Flag(members, "lined", At));
+            faults.Flag(members, "lined", At),
+            faults.Flag(members, "prewashed", At),
+            faults.Flag(members, "coated", At),
+            faults.Whole(members, "washC", At),
+            faults.Text(members, "fibre", At));
     }
 
     private static string? Value(JsonElement value, string pointer, JsonFaults faults)

@@ -26,6 +26,6 @@ internal static class Names
     public static readonly Dictionary<string, School> Schools = new(StringComparer.Ordinal) { ["hoop"] = School.Hoop, ["frame"] = School.Frame, ["in-hand"] = School.InHand };
     public static readonly Dictionary<string, FloatKind> Floats = new(StringComparer.Ordinal) { ["none"] = FloatKind.None, ["straight"] = FloatKind.Straight, ["carried"] = FloatKind.Carried, ["new-thread"] = FloatKind.NewThread };
 
-    public static string Of<T>(Dictionary<string, T> names, T value)
+    public static string Of<T>(IReadOnlyDictionary<string, T> names, T value)
         where T : struct => names.First(n => EqualityComparer<T>.Default.Equals(n.Value, value)).Key;
 }

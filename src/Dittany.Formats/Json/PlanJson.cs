@@ -118,6 +118,11 @@ public static class PlanJson
         w.WriteBoolean("washable", cloth.Washable);
         w.WriteBoolean("busy", cloth.Busy);
         w.WriteBoolean("lined", cloth.Lined);
+        w.WriteBoolean("prewashed", cloth.Prewashed);
+        w.WriteBoolean("coated", cloth.Coated);
+        w.WriteNumber("washC", cloth.WashC);
+        w.WriteString("fibre", cloth.Fibre);
+        w.WriteString("structure", Core.Materials.Cloths.NameOf(cloth.Kind.Structure));
         w.WriteEndObject();
         w.WriteEndObject();
     }
@@ -125,12 +130,22 @@ public static class PlanJson
     private static void WriteSpace(Utf8JsonWriter w, Plan plan)
     {
         w.WriteStartObject("space");
-        w.WriteString("face", plan.Space.Face);
+        w.WriteString("face", plan.Space.Face.Id);
         w.WriteString("zone", plan.Space.Zone);
         Points(w, "zoneMm", plan.Space.ZoneMm);
         Rings(w, "fieldMm", plan.Space.FieldMm);
         Rings(w, "obstaclesMm", plan.Space.Obstacles.Select(o => o.Ring));
         Texts(w, "findIt", plan.Space.FindIt);
+        if (plan.Space.Face.Fold is { } fold)
+        {
+            w.WriteStartObject("fold");
+            w.WriteString("asWorn", fold.AsWorn);
+            w.WriteString("flat", fold.Flat);
+            Points(w, "lineMm", [fold.From, fold.To]);
+            Points(w, "flatOutlineMm", fold.FlatOutline);
+            w.WriteEndObject();
+        }
+
         w.WriteEndObject();
     }
 

@@ -30,8 +30,10 @@ public static class SchemaJson
             ["today"] = Day(),
             ["item"] = Closed(
                 ["form"],
-                ("form", Enum(Catalogue.Forms.Select(f => f.Id))),
+                ("form", Text()),
                 ("size", Text()),
+                ("measuredMm", new JsonObject { ["type"] = "object", ["additionalProperties"] = Number(0, OwnForm.MostMm) }),
+                ("own", OwnFormSchema()),
                 ("fabric", Closed(
                     [],
                     ("kind", Enum(Cloths.All.Select(c => c.Id))),
@@ -43,8 +45,15 @@ public static class SchemaJson
                     ("maxIron", Enum(Names.Irons.Keys)),
                     ("washable", Flag()),
                     ("busy", Flag()),
-                    ("lined", Flag()))),
-                ("wearer", Enum(Wearing.Ids))),
+                    ("lined", Flag()),
+                    ("prewashed", Flag()),
+                    ("coated", Flag()),
+                    ("washC", new JsonObject { ["type"] = "integer", ["minimum"] = 20, ["maximum"] = 95 }),
+                    ("fibre", Text()))),
+                ("wearer", Enum(Wearing.Ids)),
+                ("nextToSkin", Flag()),
+                ("washed", Enum(Wearing.Washings.Select(c => c.ChoiceId))),
+                ("lasts", Enum(Wearing.Lastings.Select(c => c.ChoiceId)))),
             ["zone"] = Text(),
             ["elements"] = new JsonObject
             {
@@ -85,6 +94,34 @@ public static class SchemaJson
             ["habits"] = Closed([], Habits.All.Select(h => (h.Id, Enum(h.Choices.Select(c => c.ChoiceId)))).ToArray()),
         },
     };
+
+    /// <summary>Schema of <c>dittany.form/1</c>.</summary>
+    public static JsonObject Form()
+    {
+        var form = OwnFormSchema();
+        form["$schema"] = Dialect;
+        form["title"] = FormJson.Schema;
+        return form;
+    }
+
+    private static JsonObject OwnFormSchema() => Closed(
+        ["id", "name", "outlineMm", "zones"],
+        ("schema", new JsonObject { ["const"] = FormJson.Schema }),
+        ("id", Text()),
+        ("name", Text()),
+        ("shape", Text()),
+        ("measuredMm", new JsonObject { ["type"] = "object" }),
+        ("outlineMm", List(Point())),
+        ("zones", List(Closed(["name", "ringMm"], ("id", Text()), ("name", Text()), ("edgeMm", Number(0, 200)), ("ringMm", List(Point()))))),
+        ("obstacles", List(Closed(["name", "ringMm"], ("id", Text()), ("name", Text()), ("kind", Enum(FormJson.Kinds.Keys)), ("ringMm", List(Point()))))),
+        ("cloth", Enum(Cloths.All.Select(c => c.Id))),
+        ("colour", Colour()),
+        ("wearer", Enum(Wearing.Ids)),
+        ("use", Closed([], ("handled", Flag()), ("nextToSkin", Flag()), ("seenOutdoors", Flag()), ("madeUp", Flag()))),
+        ("openingMm", Number(OwnForm.LeastMm, OwnForm.MostMm)),
+        ("lined", Flag()),
+        ("picture", Closed(["id"], ("id", Text()), ("xMm", Plain()), ("yMm", Plain()), ("widthMm", Plain()), ("heightMm", Plain()))),
+        ("withinMm", Plain()));
 
     /// <summary>Schema of <c>dittany.plan/1</c>. It may grow, so members it does not know are not refused.</summary>
     public static JsonObject Plan() => new()

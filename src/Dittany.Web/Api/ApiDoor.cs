@@ -39,6 +39,9 @@ public static class ApiDoor
             ["name"] = f.Name,
             ["sizes"] = Named(f.Sizes.Select(s => (s.Id, s.Name))),
             ["zones"] = Named(f.Zones),
+            ["shelf"] = Catalogue.NameOf(f.Shelf),
+            ["faces"] = Named(f.Build(f.Sizes[0]).Select(d => (d.Face.Id, d.Face.Name))),
+            ["measures"] = new JsonArray(new[] { f.Width, f.Height }.Select(m => (JsonNode)new JsonObject { ["id"] = m.Id, ["name"] = m.Name, ["how"] = m.How, ["leastMm"] = m.LeastMm, ["mostMm"] = m.MostMm }).ToArray()),
             ["usualSize"] = f.UsualSize,
             ["usualCloth"] = f.UsualCloth,
             ["usualWearer"] = f.UsualWearer,
@@ -76,6 +79,7 @@ public static class ApiDoor
             ["default"] = h.Default,
         })));
         api.MapGet("/schemas/job", () => Results.Text(SchemaJson.Job().ToJsonString(), "application/schema+json", Encoding.UTF8));
+        api.MapGet("/schemas/form", () => Results.Text(SchemaJson.Form().ToJsonString(), "application/schema+json", Encoding.UTF8));
         api.MapGet("/schemas/plan", () => Results.Text(SchemaJson.Plan().ToJsonString(), "application/schema+json", Encoding.UTF8));
     }
 

@@ -8,13 +8,23 @@ public class JobCheckTests
 {
     public static TheoryData<string, Job> Senseless() => new()
     {
-        { "#/item/form", Jobs.Towel() with { Form = "dress" } },
+        { "#/item/form", Jobs.Towel() with { Form = "hammock" } },
         { "#/item/size", Jobs.Towel() with { Size = "62" } },
         { "#/zone", Jobs.Towel() with { Zone = "cuff" } },
         { "#/item/wearer", Jobs.Towel() with { Wearer = "dog" } },
         { "#/item/fabric/kind", Jobs.Towel() with { Fabric = new StatedFabric("paper") } },
         { "#/item/fabric/colour", Jobs.Towel() with { Fabric = new StatedFabric(Colour: "red") } },
         { "#/item/fabric/thicknessMm", Jobs.Towel() with { Fabric = new StatedFabric(ThicknessMm: 400) } },
+        { "#/item/fabric/washC", Jobs.Towel() with { Fabric = new StatedFabric(WashC: 5) } },
+        { "#/item/washed", Jobs.Towel() with { Use = new StatedUse(Washed: "daily") } },
+        { "#/item/lasts", Jobs.Towel() with { Use = new StatedUse(Lasts: "forever") } },
+        { "#/overrules/item.washing", Jobs.Towel(overrules: ("item.washing", "often")) with { Use = new StatedUse(Washed: "never") } },
+        { "#/item/measuredMm/chest", Jobs.Towel() with { MeasuredMm = Measured(("chest", 300)) } },
+        { "#/item/measuredMm/chest", Jobs.On("t-shirt-adult") with { MeasuredMm = Measured(("chest", 3000)) } },
+        { "#/item/measuredMm/chest", Jobs.On("t-shirt-adult") with { MeasuredMm = Measured(("chest", double.NaN)) } },
+        { "#/item/measuredMm/length", Jobs.On("t-shirt-adult") with { MeasuredMm = Measured(("chest", 700), ("length", 300)) } },
+        { "#/item/own/zones/0/ringMm", Jobs.On("mine") with { Own = new OwnForm("mine", "cloth", "rectangle", Measured(), [new(0, 0), new(200, 0), new(200, 200), new(0, 200)], [new("all", "all", [new(0, 0), new(240, 0), new(240, 100)])], []) } },
+        { "#/item/form", Jobs.Towel() with { Own = new OwnForm("mine", "cloth", "rectangle", Measured(), [new(0, 0), new(200, 0), new(200, 200), new(0, 200)], [new("all", "all", [new(0, 0), new(100, 0), new(100, 100)])], []) } },
         { "#/elements", Jobs.Towel() with { Elements = [] } },
         { "#/elements/0/text", Jobs.Towel(" \n ") },
         { "#/elements/0/text", Jobs.Towel("日本") },
@@ -40,6 +50,8 @@ public class JobCheckTests
         { "#/overrules/space.place", Jobs.Towel("Mimi", w => w with { CentreMm = new Pt(250, 600) }, ("space.place", "optical-centre")) },
         { "#/overrules/fabric.kind", Jobs.Towel(overrules: ("fabric.kind", "linen")) with { Fabric = new StatedFabric("lawn") } },
     };
+
+    private static Dictionary<string, double> Measured(params (string Id, double Mm)[] numbers) => numbers.ToDictionary(n => n.Id, n => n.Mm, StringComparer.Ordinal);
 
     [Theory]
     [MemberData(nameof(Senseless))]

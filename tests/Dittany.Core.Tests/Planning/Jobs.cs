@@ -80,5 +80,5 @@ public static class Jobs
         new StatedFabric(MaxIron: Core.Materials.IronLimit.None));
 
     private static Geometry.Pt At(Form form, FormSize size, string zone, (double X, double Y) nudge) =>
-        form.Build(size).Zones.First(z => z.Id == zone).Usual.AnchorMm + new Geometry.Pt(nudge.X, nudge.Y);
+        form.At(size, zone).Zones.First(z => z.Id == zone).Usual.AnchorMm + new Geometry.Pt(nudge.X, nudge.Y);
 }

@@ -192,7 +192,7 @@ public class WhatAlwaysHolds
 
     private static Region FieldOf(Plan plan)
     {
-        var drawn = Catalogue.Find(plan.Item.Form)!.At(plan.Item.Size);
+        var drawn = Catalogue.Find(plan.Item.Form)!.At(plan.Item.Size, plan.Space.Zone);
         return Field.Of(drawn, drawn.Zones.First(z => z.Id == plan.Space.Zone));
     }
 

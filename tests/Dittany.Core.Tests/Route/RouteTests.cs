@@ -119,7 +119,7 @@ public class RouteTests
     public void Floats_by_cloth_and_wear(string form, string wearer, string cloth, bool shows, double limit, bool ends)
     {
         var f = Catalogue.Find(form)!;
-        var rule = FloatRules.For(new FloatFacts(ThreadAndHoopTests.ClothOf(cloth), Wearing.Settle(f, wearer, null), f.Use, f.Name, shows, "carry", "by-use"));
+        var rule = FloatRules.For(new FloatFacts(ThreadAndHoopTests.ClothOf(cloth), Wearing.Settle(f, new StatedUse(wearer), true, false, _ => null), f.Use, f.Name, shows, "carry", "by-use"));
         Assert.Equal((limit, ends), (rule.StraightUpToMm, rule.LetterEndsThread));
         Assert.NotEmpty(rule.Because);
     }

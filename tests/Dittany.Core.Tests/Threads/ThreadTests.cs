@@ -7,7 +7,7 @@ namespace Dittany.Core.Tests.Threads;
 
 public class ThreadTests
 {
-    private static readonly Worn Nobody = Wearing.Settle(TeaTowel.Form, null, null);
+    private static readonly Worn Nobody = Wearing.Settle(TeaTowel.Form, new StatedUse(null), true, false, _ => null);
     private static readonly Cutting Usual = Cut();
 
     private static Cutting Cut(string cut = "450", string start = "away-knot", string use = "single", int strands = 3, Worn? worn = null) =>

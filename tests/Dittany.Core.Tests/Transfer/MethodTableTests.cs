@@ -32,6 +32,10 @@ public class MethodTableTests
     [InlineData("wool-felt", ". . . . . . + + + + + +")]
     [InlineData("velvet", ". . . . . . . . . + + .")]
     [InlineData("satin", "+ . + + . . + + + + + +")]
+    [InlineData("poplin", "+ . + + + + + + + + + +")]
+    [InlineData("twill", ". . + + + . + + + + + +")]
+    [InlineData("wool", ". . . . . . + + + + + +")]
+    [InlineData("coated-canvas", ". . + + . . + + + + + +")]
     public void White_cloth(string cloth, string row) => Assert.Equal(row, Row(Facts(cloth, "#ffffff")));
 
     /// <summary>The same cloths nearly black: no light comes through and no ironed line shows; all else is as before.</summary>
@@ -51,6 +55,10 @@ public class MethodTableTests
     [InlineData("wool-felt", ". . . . . . + + + + + +")]
     [InlineData("velvet", ". . . . . . . . . + + .")]
     [InlineData("satin", ". . + + . . + + + + + +")]
+    [InlineData("poplin", ". . + + . . + + + + + +")]
+    [InlineData("twill", ". . + + . . + + + + + +")]
+    [InlineData("wool", ". . . . . . + + + + + +")]
+    [InlineData("coated-canvas", ". . + + . . + + + + + +")]
     public void Dark_cloth(string cloth, string row) => Assert.Equal(row, Row(Facts(cloth, "#121212")));
 
     /// <summary>Every method and every cloth stands in the tables above.</summary>

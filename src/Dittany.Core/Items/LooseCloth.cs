@@ -1,0 +1,76 @@
+using Dittany.Core.Measures;
+using Dittany.Core.Telling;
+
+namespace Dittany.Core.Items;
+
+/// <summary>How a piece of loose cloth is held and made up, which settles how large it is cut.</summary>
+public enum LooseCloth
+{
+    Hooped,
+    Framed,
+    GatheredRound,
+    Badge,
+    SewnIn,
+    Felt,
+}
+
+/// <summary>What loose cloth is cut to, by how it will be held and made up.</summary>
+public static class ClothAllowance
+{
+    /// <summary>Cloth to be hooped or framed is cut this much larger than the design all round: two inches (common practice).</summary>
+    public const double HoopedMm = 50;
+
+    /// <summary>A gathered round is cut this far beyond its edge all round (common practice).</summary>
+    public const double GatheredMm = 35;
+
+    /// <summary>A badge's blank is larger than the hoop that holds it by this much all round (from memory: to be gripped and to be drawn tight).</summary>
+    public const double BadgeMm = 40;
+
+    /// <summary>A patchwork seam: a quarter of an inch (common practice).</summary>
+    public const double PatchworkMm = 6.35;
+
+    /// <summary>Felt is cut after it is stitched; this much is left to hold it by (from memory).</summary>
+    public const double FeltMm = 40;
+
+    /// <summary>Cloth is cut to whole fives of a millimetre, never smaller.</summary>
+    private const double StepMm = 5;
+
+    private static readonly (LooseCloth Kind, double AroundMm, string Because, string RawEdge, string Source)[] Table =
+    [
+        (LooseCloth.Hooped, HoopedMm, "50 mm all round go over the edge of the hoop and are laced or folded behind.", "Raw edges fray while you work: overcast them by hand, or fold a strip of tape over them.", "common practice"),
+        (LooseCloth.Framed, HoopedMm, "50 mm all round go round the board and are laced behind.", "Raw edges fray while you work: overcast them by hand, or fold a strip of tape over them.", "common practice"),
+        (LooseCloth.GatheredRound, GatheredMm, "35 mm beyond the edge all round are gathered under. Cut the round only when the stitching is done: a square holds better in the frame.", "The gathering thread runs 5 mm inside the raw edge: close stitches, or it frays out.", "common practice"),
+        (LooseCloth.Badge, BadgeMm, "40 mm all round are there to be gripped by the ring. The badge is cut out when it is stitched, and its rim overcast.", "The rim is overcast over the raw edge, so leave it be until then.", "from memory"),
+        (LooseCloth.SewnIn, PatchworkMm + HoopedMm, "A quarter of an inch of seam (6.35 mm) and 50 mm to be hooped by; it is trimmed to its seam when the stitching is done.", "Overcast the edges: a trimmed block keeps its true size.", "common practice"),
+        (LooseCloth.Felt, FeltMm, "40 mm all round are there to hold it by; the shape is cut out when the stitching is done.", "Felt does not fray: no edge to see to.", "from memory"),
+    ];
+
+    /// <summary>How large loose cloth is cut for a shape this wide and high: the cut in mm, rounded up to fives.</summary>
+    public static (double WidthMm, double HeightMm) Cut(LooseCloth kind, double widthMm, double heightMm)
+    {
+        var around = Table.First(t => t.Kind == kind).AroundMm;
+        return (Up(widthMm + (2 * around)), Up(heightMm + (2 * around)));
+
+        static double Up(double mm) => Math.Ceiling(Math.Round(mm / StepMm, 6)) * StepMm;
+    }
+
+    /// <summary>The decision on the cut, or null for what is bought ready made. <paramref name="shrinkPercent"/> is what the cloth loses where it was not washed before.</summary>
+    public static Decision? Decide(Form form, FormSize size, double shrinkPercent)
+    {
+        if (form.Loose is not { } kind)
+        {
+            return null;
+        }
+
+        var row = Table.First(t => t.Kind == kind);
+        var (w, h) = Cut(kind, size.WidthMm, size.HeightMm);
+        var because = new List<string> { row.Because, row.RawEdge };
+        if (shrinkPercent >= 1)
+        {
+            because.Add($"Wash it before you cut: it loses about {Say.Number(shrinkPercent)} %, and cut to size it would end up {Say.Length(Math.Round(w * shrinkPercent / 100))} too narrow.");
+        }
+
+        return Deciding.Make(
+            "item.cloth-cut", Station.Item, "How large the cloth is cut", new Choice("cut", $"Cut the cloth {Say.Length(w)} × {Say.Length(h)}"), null, because, ["Another size, or another way of making it up."]);
+    }
+}
