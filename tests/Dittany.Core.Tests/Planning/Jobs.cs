@@ -49,7 +49,7 @@ public static class Jobs
         from habits in Gen.Elements<Habit>(Habits.All).Two()
         from choices in Gen.Choose(0, 6).Two()
         from hoops in Gen.Elements<double[]>([102, 127, 152, 178], [102, 127, 152, 178], [76], [])
-        let centre = nudge is { } n ? At(form, size, zone.Id, n) : (Geometry.Pt?)null
+        let centre = nudge is { } n ? At(form, size, zone.Id, n) : (Core.Geometry.Pt?)null
         select (
             new Job(
                 form.Id,
@@ -79,6 +79,6 @@ public static class Jobs
         new StatedFabric(Washable: false),
         new StatedFabric(MaxIron: Core.Materials.IronLimit.None));
 
-    private static Geometry.Pt At(Form form, FormSize size, string zone, (double X, double Y) nudge) =>
-        form.At(size, zone).Zones.First(z => z.Id == zone).Usual.AnchorMm + new Geometry.Pt(nudge.X, nudge.Y);
+    private static Core.Geometry.Pt At(Form form, FormSize size, string zone, (double X, double Y) nudge) =>
+        form.At(size, zone).Zones.First(z => z.Id == zone).Usual.AnchorMm + new Core.Geometry.Pt(nudge.X, nudge.Y);
 }

@@ -85,8 +85,8 @@ public class TellingTests
         Assert.Equal(("centre-fold", 250.0), (fold.Id, fold.AtMm));
         var usual = plan.Space.Snaps.First(s => s.Id == "usual-height");
         Assert.Equal(plan.Elements[0].CentreMm.Y, usual.AtMm, 0.01);
-        Assert.Equal(new Geometry.Pt(250, usual.AtMm), Snaps.Apply(plan.Space.Snaps, new Geometry.Pt(251.5, usual.AtMm - 1.5), 2));
-        Assert.Equal(new Geometry.Pt(254, usual.AtMm - 5), Snaps.Apply(plan.Space.Snaps.Take(2).Where(s => s.Id is "centre-fold").ToArray(), new Geometry.Pt(254, usual.AtMm - 5), 2));
+        Assert.Equal(new Core.Geometry.Pt(250, usual.AtMm), Snaps.Apply(plan.Space.Snaps, new Core.Geometry.Pt(251.5, usual.AtMm - 1.5), 2));
+        Assert.Equal(new Core.Geometry.Pt(254, usual.AtMm - 5), Snaps.Apply(plan.Space.Snaps.Take(2).Where(s => s.Id is "centre-fold").ToArray(), new Core.Geometry.Pt(254, usual.AtMm - 5), 2));
     }
 
     /// <summary>As low as stitches may go really is: there it fits, a millimetre lower it does not.</summary>
@@ -100,7 +100,7 @@ public class TellingTests
         var job = Jobs.On(form, "Mimi", e => e with { CapHeightMm = 12 });
         var plan = Jobs.Plan(job);
         var snap = plan.Space.Snaps.First(s => s.Id == id);
-        double Overflow(double y) => Jobs.Plan(job with { Elements = [job.Elements[0] with { CentreMm = new Geometry.Pt(plan.Elements[0].CentreMm.X, y) }] }).Elements[0].OverflowsMm;
+        double Overflow(double y) => Jobs.Plan(job with { Elements = [job.Elements[0] with { CentreMm = new Core.Geometry.Pt(plan.Elements[0].CentreMm.X, y) }] }).Elements[0].OverflowsMm;
         Assert.Equal(0, Overflow(snap.AtMm - (0.1 * way)));
         Assert.True(Overflow(snap.AtMm + (1.0 * way)) > 0);
     }

@@ -1,0 +1,90 @@
+using SkiaSharp;
+
+namespace Dittany.Formats.Pictures;
+
+/// <summary>A picture as taken in: the right way up, as JPEG or PNG bytes, with its size in px.</summary>
+public sealed record TakenPicture(byte[] Bytes, int WidthPx, int HeightPx, string ContentType);
+
+/// <summary>Takes pictures in: PNG and JPEG only, by what they are and not by what they are called, under limits, turned as the camera held them (EXIF). Keeps no other data of theirs.</summary>
+public static class PictureFile
+{
+    public const int MostBytes = 25 * 1024 * 1024;
+
+    public const int LeastSidePx = 200;
+
+    public const int MostSidePx = 12_000;
+
+    public const long MostPx = 60_000_000;
+
+    /// <summary>Larger pictures are kept at this many px: more shows nothing more of a weave.</summary>
+    public const long KeptPx = 16_000_000;
+
+    private const int Quality = 90;
+
+    /// <summary>The picture, or why it is not taken: what is wrong, and what would do.</summary>
+    public static (TakenPicture? Picture, string? Detail, string? Try) Take(ReadOnlyMemory<byte> bytes)
+    {
+        if (bytes.Length == 0)
+        {
+            return (null, "No picture was chosen.", "Choose a photograph, PNG or JPEG.");
+        }
+
+        if (bytes.Length > MostBytes)
+        {
+            return (null, $"The picture is {bytes.Length / 1024 / 1024} MB, and 25 MB is the most.", "Take it at a smaller size, or cut it down.");
+        }
+
+        using var data = SKData.CreateCopy(bytes.Span);
+        using var codec = SKCodec.Create(data);
+        if (codec is null || codec.EncodedFormat is not (SKEncodedImageFormat.Jpeg or SKEncodedImageFormat.Png))
+        {
+            return (null, "This is no picture we can read.", "Choose a PNG or a JPEG.");
+        }
+
+        var (w, h) = (codec.Info.Width, codec.Info.Height);
+        if (Math.Max(w, h) > MostSidePx || (long)w * h > MostPx)
+        {
+            return (null, $"The picture is {w} × {h} px, and {MostSidePx} px a side or 60 million in all are the most.", "Take it at a smaller size.");
+        }
+
+        if (Math.Min(w, h) < LeastSidePx)
+        {
+            return (null, $"The picture is only {w} × {h} px.", $"Take one with at least {LeastSidePx} px a side.");
+        }
+
+        using var raw = new SKBitmap(new SKImageInfo(w, h, SKColorType.Rgba8888, SKAlphaType.Premul));
+        if (codec.GetPixels(raw.Info, raw.GetPixels()) != SKCodecResult.Success)
+        {
+            return (null, "The picture is damaged: it breaks off in the middle.", "Save or send it once more.");
+        }
+
+        using var upright = Upright(raw, codec.EncodedOrigin);
+        var encoded = upright.Encode(SKEncodedImageFormat.Jpeg, Quality).ToArray();
+        return (new TakenPicture(encoded, upright.Width, upright.Height, "image/jpeg"), null, null);
+    }
+
+    /// <summary>Turned as EXIF says, on white, no larger than is kept.</summary>
+    private static SKImage Upright(SKBitmap raw, SKEncodedOrigin origin)
+    {
+        var turned = origin is SKEncodedOrigin.LeftTop or SKEncodedOrigin.RightTop or SKEncodedOrigin.RightBottom or SKEncodedOrigin.LeftBottom;
+        var shrink = Math.Min(1, Math.Sqrt((double)KeptPx / ((long)raw.Width * raw.Height)));
+        var (w, h) = ((int)Math.Round(raw.Width * shrink), (int)Math.Round(raw.Height * shrink));
+        using var surface = SKSurface.Create(new SKImageInfo(turned ? h : w, turned ? w : h, SKColorType.Rgba8888, SKAlphaType.Opaque));
+        var canvas = surface.Canvas;
+        canvas.Clear(SKColors.White);
+        canvas.Concat(origin switch
+        {
+            SKEncodedOrigin.TopRight => new SKMatrix(-1, 0, w, 0, 1, 0, 0, 0, 1),
+            SKEncodedOrigin.BottomRight => new SKMatrix(-1, 0, w, 0, -1, h, 0, 0, 1),
+            SKEncodedOrigin.BottomLeft => new SKMatrix(1, 0, 0, 0, -1, h, 0, 0, 1),
+            SKEncodedOrigin.LeftTop => new SKMatrix(0, 1, 0, 1, 0, 0, 0, 0, 1),
+            SKEncodedOrigin.RightTop => new SKMatrix(0, -1, h, 1, 0, 0, 0, 0, 1),
+            SKEncodedOrigin.RightBottom => new SKMatrix(0, -1, h, -1, 0, w, 0, 0, 1),
+            SKEncodedOrigin.LeftBottom => new SKMatrix(0, 1, 0, -1, 0, w, 0, 0, 1),
+            _ => SKMatrix.Identity,
+        });
+        using var image = SKImage.FromBitmap(raw);
+        canvas.DrawImage(image, new SKRect(0, 0, w, h), new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
+        return surface.Snapshot();
+    }
+}
