@@ -22,6 +22,14 @@ public sealed class DittanyDb(DbContextOptions<DittanyDb> options) : DbContext(o
 
     public DbSet<PrinterRow> Printers => Set<PrinterRow>();
 
+    public DbSet<FormRow> Forms => Set<FormRow>();
+
+    public DbSet<FormRevisionRow> FormRevisions => Set<FormRevisionRow>();
+
+    public DbSet<PictureRow> Pictures => Set<PictureRow>();
+
+    public DbSet<PhotographRow> Photographs => Set<PhotographRow>();
+
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
         modelBuilder.Entity<PieceRow>().HasMany(p => p.Revisions).WithOne().HasForeignKey(r => r.PieceId).OnDelete(DeleteBehavior.Restrict);
@@ -31,6 +39,11 @@ public sealed class DittanyDb(DbContextOptions<DittanyDb> options) : DbContext(o
         modelBuilder.Entity<ProofRow>().HasIndex(p => p.PieceId);
         modelBuilder.Entity<BegunRow>().HasKey(b => b.PieceId);
         modelBuilder.Entity<BegunRow>().Property(b => b.PieceId).ValueGeneratedNever();
+        modelBuilder.Entity<FormRow>().HasKey(f => f.Id);
+        modelBuilder.Entity<FormRevisionRow>().HasKey(r => new { r.FormId, r.Number });
+        modelBuilder.Entity<FormRevisionRow>().HasOne<FormRow>().WithMany().HasForeignKey(r => r.FormId).OnDelete(DeleteBehavior.Restrict);
+        modelBuilder.Entity<PictureRow>().HasKey(p => p.Id);
+        modelBuilder.Entity<PhotographRow>().HasOne<PictureRow>().WithMany().HasForeignKey(p => p.PictureId).OnDelete(DeleteBehavior.Restrict);
         modelBuilder.Entity<PrinterRow>().HasKey(p => p.Name);
         modelBuilder.Entity<PrintedRow>().HasIndex(p => new { p.PieceId, p.Revision });
     }

@@ -121,3 +121,66 @@ public sealed class PrinterRow
 
     public DateTime At { get; set; }
 }
+
+/// <summary>An own form: its head says which revision stands.</summary>
+public sealed class FormRow
+{
+    public required string Id { get; set; }
+
+    public int Head { get; set; }
+
+    public bool Archived { get; set; }
+}
+
+/// <summary>One state of an own form, as <c>dittany.form/1</c>. Never changed, never removed.</summary>
+public sealed class FormRevisionRow
+{
+    public required string FormId { get; set; }
+
+    public int Number { get; set; }
+
+    public required string Json { get; set; }
+
+    public required string What { get; set; }
+
+    public DateTime At { get; set; }
+}
+
+/// <summary>A picture under the hash of its bytes.</summary>
+public sealed class PictureRow
+{
+    public required string Id { get; set; }
+
+    public required byte[] Bytes { get; set; }
+
+    public required string ContentType { get; set; }
+
+    public int WidthPx { get; set; }
+
+    public int HeightPx { get; set; }
+
+    public DateTime At { get; set; }
+}
+
+/// <summary>A photograph on its way to a form: the picture, what lies beside the item and where its corners were pointed at, and the straightened view once there is one.</summary>
+public sealed class PhotographRow
+{
+    public int Id { get; set; }
+
+    public required string PictureId { get; set; }
+
+    /// <summary>Where it came from, in words.</summary>
+    public required string Note { get; set; }
+
+    public string? Reference { get; set; }
+
+    /// <summary>Corners as pointed at, px: x,y pairs divided by blanks.</summary>
+    public string? Corners { get; set; }
+
+    /// <summary>What the view is turned by, degrees clockwise.</summary>
+    public double TurnDegrees { get; set; }
+
+    public string? ViewId { get; set; }
+
+    public DateTime At { get; set; }
+}

@@ -52,6 +52,9 @@ using (folder)
     services.AddScoped<PieceStore>();
     services.AddScoped<WorkshopStore>();
     services.AddScoped<SheetStore>();
+    services.AddScoped<CupboardStore>();
+    services.AddSingleton<Dittany.Formats.Pictures.IPhoneCamera, Dittany.Formats.Pictures.MadeUpCamera>();
+    services.AddSingleton<Straightening>();
     services.AddSingleton<PlanCache>();
     services.AddScoped<Desk>();
     if (WarmUp.Wanted)
@@ -81,7 +84,7 @@ using (folder)
         folder.Migrate(scope.ServiceProvider.GetRequiredService<DittanyDb>());
         if (demo)
         {
-            await Demo.Fill(scope.ServiceProvider.GetRequiredService<PieceStore>(), scope.ServiceProvider.GetRequiredService<SheetStore>(), app.Services.GetRequiredService<Today>().Date);
+            await Demo.Fill(scope.ServiceProvider.GetRequiredService<PieceStore>(), scope.ServiceProvider.GetRequiredService<SheetStore>(), scope.ServiceProvider.GetRequiredService<CupboardStore>(), app.Services.GetRequiredService<Today>().Date);
         }
     }
 
@@ -95,6 +98,7 @@ using (folder)
     app.UseRateLimiter();
     app.MapRazorPages();
     app.MapApi();
+    app.MapPictures();
     app.Lifetime.ApplicationStarted.Register(() => Log.Information("Dittany is served at {Addresses}", string.Join(", ", app.Urls)));
     await app.RunAsync();
     return 0;

@@ -70,6 +70,9 @@ public sealed class Region
         _ => new(_area.Difference(NetTopologySuite.Operation.Union.UnaryUnionOp.Union(others.Select(o => o._area).ToArray()))),
     };
 
+    /// <summary>This region and another together.</summary>
+    public Region With(Region other) => new(_area.Union(other._area));
+
     public Region Within(Region other) => new(_area.Intersection(other._area));
 
     /// <summary>Whether the box round a ring, grown by this much, reaches the box round this region: what does not can be left out of an overlay.</summary>

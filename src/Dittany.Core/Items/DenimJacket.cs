@@ -58,9 +58,12 @@ public static class DenimJacket
                     MiddleFold("back-fold", "the middle fold of the back", 0, l, "Fold the jacket in half lengthwise, shoulder on shoulder and side on side, and crease the back: that is the middle fold of the back."),
                     Level("yoke-line", "the yoke seam", 0.46 * w, yoke, Found.Seam), Level("collar-seam", "the collar seam in the middle", neck, 0, Found.Seam), Level("waistband-line", "the waistband's seam", 0.47 * w, waist, Found.Seam),
                 ],
-                [],
+                [Sleeve(w, l), Mirrored(Sleeve(w, l)), [new(-neck - 14, 6), new(neck + 14, 6), new(neck + 4, -46), new(-neck - 4, -46)]],
                 new Opening("the open front", 2 * w)),
             Folded.Collar("collar", half, neck, CollarMm, "the jacket"),
         ];
     }
+
+    /// <summary>A sleeve hanging beside the back; nothing is worked on it here.</summary>
+    private static Pt[] Sleeve(double w, double l) => [new(0.44 * w, 0.06 * l), new(0.58 * w, 0.2 * l), new(0.68 * w, 0.94 * l), new(0.55 * w, 0.96 * l), new(0.48 * w, 0.4 * l)];
 }

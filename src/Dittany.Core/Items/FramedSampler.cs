@@ -44,6 +44,6 @@ public static class FramedSampler
                 Seam("frame-left", "edge of the frame", [new(3, RebateMm), new(3, h - RebateMm)], ObstacleKind.Print, RebateMm), Seam("frame-right", "edge of the frame", [new(w - 3, RebateMm), new(w - 3, h - RebateMm)], ObstacleKind.Print, RebateMm),
             ],
             [.. Flat(w, h, "cloth")],
-            []);
+            [Rectangle(-18, -18, w + 36, h + 36), Rectangle(-6, -6, w + 12, h + 12)]);
     }
 }

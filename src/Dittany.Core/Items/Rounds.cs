@@ -26,12 +26,12 @@ public static class Rounds
     public static Form PinCushion { get; } = Make(
         "pin-cushion-round", "pin-cushion round", Shelf.Keepsake, "linen", "#f1ede2", "nobody", Kept,
         [Round("80", "80 mm across", 80), Round("60", "60 mm across", 60), Round("100", "100 mm across", 100)], "80", 40, 200,
-        size => Shape("top", size, Ellipse(size), BowlMm, "4 mm are kept free to the tacked line, where the cushion turns into its bowl.", Caps(7, 15, 0.75, 0.75 * size.WidthMm, "The cushion is round: its rim turns away."), []), LooseCloth.GatheredRound, ["pincushion", "pin cushion"]);
+        size => Shape("top", size, Ellipse(size), BowlMm, "4 mm are kept free to the tacked line, where the cushion turns into its bowl.", Caps(7, 15, 0.75, 0.75 * size.WidthMm, "The cushion is round: its rim turns away."), [], Wider(size, 10)), LooseCloth.GatheredRound, ["pincushion", "pin cushion"]);
 
     public static Form HoopPicture { get; } = Make(
         "hoop-picture", "hoop picture", Shelf.Keepsake, "linen", "#f1ede2", "nobody", Kept,
         [.. new[] { 4, 5, 6, 7, 8 }.Select(n => new FormSize($"{n}in", $"{n} in hoop", n * Tape.InchMm, n * Tape.InchMm, "common practice: hoops by nominal inches"))], "6in", 60, 400,
-        size => Shape("front", size, Ellipse(size), 10, "10 mm are kept free to the ring.", Caps(10, 28, 0.8, 0.78 * size.WidthMm, "A round narrows above and below."), [0.25]), LooseCloth.Hooped, ["hoop", "wall hoop", "hoop art", "embroidery hoop"]);
+        size => Shape("front", size, Ellipse(size), 10, "10 mm are kept free to the ring.", Caps(10, 28, 0.8, 0.78 * size.WidthMm, "A round narrows above and below."), [0.25], [Shapes.Rectangle(-9, (-size.HeightMm / 2) - 24, 18, 20), .. Wider(size, 9)]), LooseCloth.Hooped, ["hoop", "wall hoop", "hoop art", "embroidery hoop"]);
 
     public static Form Ornament { get; } = Make(
         "felt-ornament", "felt ornament", Shelf.Keepsake, "wool-felt", "#8d4a3c", "nobody", Kept,
@@ -48,7 +48,7 @@ public static class Rounds
         Loose = loose,
     };
 
-    private static Drawn Shape(string face, FormSize size, Pt[] ring, double edge, string reason, UsualLettering lettering, double[] below)
+    private static Drawn Shape(string face, FormSize size, Pt[] ring, double edge, string reason, UsualLettering lettering, double[] below, IReadOnlyList<IReadOnlyList<Pt>>? round = null)
     {
         var (w, h) = (size.WidthMm, size.HeightMm);
         return new Drawn(
@@ -64,8 +64,11 @@ public static class Rounds
                 new Landmark("cross-fold", "the cross fold", new(-w / 2, 0), new(w / 2, 0), Found.Fold, new Folding("Fold the cloth in half, top on bottom, and crease lightly: that is the cross fold.", string.Empty, string.Empty)),
                 Level("lowest", "the lowest point of the shape", w / 4, ring.Max(p => p.Y), Found.Edge),
             ],
-            []);
+            round ?? []);
     }
+
+    /// <summary>What stands round it when it is made up: the ring, the bowl.</summary>
+    private static Pt[][] Wider(FormSize size, double by) => [Ellipse(size with { WidthMm = size.WidthMm + (2 * by), HeightMm = size.HeightMm + (2 * by) })];
 
     private static Pt[] Ellipse(FormSize size) => Enumerable.Range(0, 72).Select(i => new Pt(size.WidthMm / 2 * Math.Cos(Math.PI * i / 36), size.HeightMm / 2 * Math.Sin(Math.PI * i / 36))).ToArray();
 

@@ -55,9 +55,9 @@ public static class Shirt
                     new Landmark("pocket-left", "the pocket's edge nearest the buttons", new(px, py), new(px, py + ph), Found.Edge), new Landmark("pocket-right", "the pocket's edge nearest the arm", new(px + pw, py), new(px + pw, py + ph), Found.Edge),
                     new Landmark("pocket-fold", "the middle fold of the pocket", new(px + (pw / 2), py), new(px + (pw / 2), py + ph), Found.Fold, new Folding("Bring one side edge of the pocket to the other, pocket only, and crease lightly: that is the middle fold of the pocket.", "pocket-left", "pocket-right")),
                 ],
-                [],
+                [Sleeve(w), Mirrored(Sleeve(w)), Rectangle(-neck, -92, 2 * neck, 30)],
                 new Opening("the open front", 2 * w),
-                Over: [[new(px, py), new(px + pw, py), new(px + pw, py + ph - 12), new(px + (pw / 2), py + ph), new(px, py + ph - 12)]]),
+                Over: [[new(-neck, -75), new(-neck * 0.2, 4), new(-neck * 0.9, 42), new(-neck * 1.25, -58)], [new(neck, -75), new(neck * 0.2, 4), new(neck * 0.9, 42), new(neck * 1.25, -58)], [new(px, py), new(px + pw, py), new(px + pw, py + ph - 12), new(px + (pw / 2), py + ph), new(px, py + ph - 12)]]),
             new Drawn(
                 new Face("cuff", "cuff, laid open", "top left corner of the cuff"),
                 [new(8, 0), new(CuffW - 8, 0), new(CuffW, 8), new(CuffW, CuffH), new(0, CuffH), new(0, 8)],
@@ -78,6 +78,9 @@ public static class Shirt
             Folded.Collar("collar", 118, neck + 8, 62, "the shirt"),
         ];
     }
+
+    /// <summary>A long sleeve hanging beside the body; nothing is worked on it here.</summary>
+    private static Pt[] Sleeve(double w) => [new(0.42 * w, -48), new(0.56 * w, 60), new(0.66 * w, 440), new(0.54 * w, 452), new(0.46 * w, 190)];
 
     private static UsualPlace Base2(double above, Pt anchor) => new(
         "above-pocket-usual", $"The base of the words {Measures.Say.Number(above)} mm above the pocket, over its middle", anchor, Stands.OnBaseline, ["Standing on the pocket's edge, as if it were a line."], Memory);

@@ -110,6 +110,13 @@ public static partial class Tape
         return value * found.Groups["unit"].Value switch { "cm" => 10, "m" => 1000, "in" or "inch" or "inches" or "\"" or "″" => InchMm, _ => 1 };
     }
 
+    /// <summary>A length read off a tape: as above, but a bare number is centimetres, or inches on a tape of inches.</summary>
+    public static double? Read(string? written, Units units)
+    {
+        var said = (written ?? string.Empty).Trim();
+        return said.Length > 0 && char.IsAsciiDigit(said[^1]) ? Read($"{said} {(units == Units.Inches ? "in" : "cm")}") : Read(said);
+    }
+
     /// <summary>A figure that names something made in that measure: a line that is printed or tacked, a hoop.</summary>
     private static bool IsName(string sentence, Match found)
     {

@@ -13,6 +13,7 @@ public static class PieceSheets
     public static IReadOnlyList<SheetKind> Kinds { get; } =
     [
         new("template", "Template", "The lines at 1:1, mirrored where the transfer asks for it, with a check line."),
+        new("cut-out", "Paper cut-out", "The words at 1:1 to cut out and lay on the item before anything is marked."),
         new("placement", "Placement card", "Where the words go on the real item: numbered folds and distances."),
         new("work", "Work sheet", "The order of work with its lengths of thread, strands, needle, minutes and cautions."),
         new("care", "Care card", "For whoever gets it: how it is washed and ironed."),
@@ -23,6 +24,7 @@ public static class PieceSheets
     public static IReadOnlyList<Leaf> Of(string kind, Plan plan, Paper paper, string note) => kind switch
     {
         "template" => TemplateLeaves.Of(TemplateSheet.Of(plan, paper), note.Length == 0 ? null : note),
+        "cut-out" => TemplateLeaves.Of(TemplateSheet.CutOut(plan, paper), note.Length == 0 ? null : note),
         "placement" => PlacementCard.Of(plan, paper, note),
         "work" => WorkSheet.Of(plan, paper, note),
         "care" => CareCard.Of(plan, paper),

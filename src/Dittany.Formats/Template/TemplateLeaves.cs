@@ -8,7 +8,7 @@ namespace Dittany.Formats.Template;
 /// <summary>A template laid on leaves at 1:1: one leaf a tile, a solid check line on each, joining marks where leaves overlap.</summary>
 public static class TemplateLeaves
 {
-    private const double InkMm = 0.35;
+    private const double InkMm = TemplateSheet.ThinMm;
     private const string Grey = "#6e6e6e";
 
     /// <summary>All leaves, by rows. <paramref name="note"/> says which sheet it is, and for which printer; null where it goes to none in particular.</summary>
@@ -17,7 +17,8 @@ public static class TemplateLeaves
         var shift = new Pt(Sheet.MarginMm - tile.XMm, Sheet.MarginMm - tile.YMm);
         var design = new List<Mark> { new LineMark([new Pt(sheet.CentreXMm, tile.YMm) + shift, new Pt(sheet.CentreXMm, tile.YMm + tile.HeightMm) + shift], 0.2, Grey, Dashed: true) };
         design.AddRange(sheet.BaselinesMm.Select(y => new LineMark([new Pt(tile.XMm, y) + shift, new Pt(tile.XMm + tile.WidthMm, y) + shift], 0.2, Grey, Dashed: true)));
-        design.AddRange(sheet.Lines.Select(line => new LineMark(line.PointsMm.Select(p => p + shift).ToArray(), InkMm, Closed: line.Closed)));
+        design.AddRange(sheet.Lines.Select(line => new LineMark(line.PointsMm.Select(p => p + shift).ToArray(), sheet.InkMm, Closed: line.Closed)));
+        design.AddRange((sheet.CutMm ?? []).Select(ring => new LineMark(ring.Select(p => p + shift).ToArray(), 0.3, Grey, Closed: true)));
         var marks = new List<Mark> { new ClipMark(Sheet.MarginMm, Sheet.MarginMm, tile.WidthMm, tile.HeightMm, design) };
         marks.AddRange(JoiningMarks(sheet, tile));
         marks.AddRange(Foot(sheet, tile, note));

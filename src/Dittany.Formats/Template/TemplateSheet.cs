@@ -21,8 +21,17 @@ public sealed record TemplateSheet(
     string CentreWords,
     IReadOnlyList<double> BaselinesMm,
     IReadOnlyList<Tile> Tiles,
-    IReadOnlyList<string> FindIt)
+    IReadOnlyList<string> FindIt,
+    double InkMm = TemplateSheet.ThinMm,
+    IReadOnlyList<IReadOnlyList<Pt>>? CutMm = null)
 {
+    /// <summary>A line to be traced is drawn thin.</summary>
+    public const double ThinMm = 0.35;
+
+    /// <summary>Paper left round the words of a cut-out (from memory).</summary>
+    private const double CutOutMm = 6;
+
+
     /// <summary>The check line on every page: printed true, it measures this.</summary>
     public const double CheckLineMm = CheckLine.LengthMm;
 
@@ -46,12 +55,13 @@ public sealed record TemplateSheet(
         var onCrease = fold > left && fold < left + width;
         var centre = onCrease ? fold : plan.Elements[0].CentreMm.X;
         var lines = plan.Elements.SelectMany(e => e.Parts).Select(p => new TemplateLine(Drawn(p.LineMm).Select(OnSheet).ToArray(), p.Closed)).ToArray();
+        var towards = plan.Space.Face.Fold is null ? string.Empty : " Its top goes towards the fold.";
         var words = mirrored
             ? "MIRRORED on purpose: it reads right once it is on the cloth."
             : plan.Transfer.PrintMirrored is null ? "Not mirrored: a guide for drawing freehand." : "Not mirrored: it reads as it will on the cloth.";
         return new TemplateSheet(
             plan.Title,
-            words,
+            words + towards,
             mirrored,
             paper,
             width,
@@ -62,6 +72,33 @@ public sealed record TemplateSheet(
             plan.Elements.Select(e => e.BaselineMm.Y - top).ToArray(),
             Sheet.Tiles(width, height, paper),
             plan.Space.FindIt);
+    }
+
+    /// <summary>
+    /// A paper cut-out to try on the item before anything is marked: the words as wide as their thread, as they will read, with a line to cut along.
+    /// </summary>
+    public static TemplateSheet CutOut(Plan plan, Paper paper)
+    {
+        var sheet = Of(plan with { Transfer = plan.Transfer with { PrintMirrored = false } }, paper);
+        var boxes = plan.Elements.Select(e => e.BoxMm).ToArray();
+        var (left, top) = (boxes.Min(b => b.X) - TransferRoom.CutMarginMm, boxes.Min(b => b.Y) - TransferRoom.CutMarginMm);
+        var words = plan.Elements.SelectMany(e => e.Parts.GroupBy(p => p.LetterIndex)).Select(letter =>
+        {
+            var points = letter.SelectMany(p => p.LineMm).ToArray();
+            var (x0, y0, x1, y1) = (points.Min(p => p.X) - left, points.Min(p => p.Y) - top, points.Max(p => p.X) - left, points.Max(p => p.Y) - top);
+            return Region.Rectangle(x0, y0, Math.Max(0.1, x1 - x0), Math.Max(0.1, y1 - y0));
+        }).Aggregate((a, b) => a.With(b));
+
+        // Grown far enough that the letters hang together, then drawn in again.
+        var joined = words.Offset(3 * CutOutMm).Offset(-2 * CutOutMm);
+        var fold = plan.Space.Face.Fold is null ? string.Empty : " Its top goes towards the fold.";
+        return sheet with
+        {
+            Title = $"Try it on: {plan.Title}",
+            MirrorWords = $"Cut along the grey line and lay it on before anything is marked: it reads as it will on the cloth.{fold}",
+            InkMm = plan.Elements.Min(e => e.LineWidthMm),
+            CutMm = joined.Rings,
+        };
     }
 
     /// <summary>A knot's single point is drawn as a short stroke, so that it prints.</summary>

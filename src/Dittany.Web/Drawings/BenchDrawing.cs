@@ -77,6 +77,7 @@ public static class BenchDrawing
         svg.Open("title", ("id", "drawing-title")).Text(Told(plan, look.Units)).Close();
         svg.Open("g", ("transform", $"translate({Svg.N(middle)} 0)")).Open("g", ("class", "turns")).Open("g", ("transform", $"translate({Svg.N(-middle)} 0)"));
         ItemDrawing.Draw(svg, ItemDrawing.Of(plan), "bench", px, look.Units);
+        LaidFlat(svg, plan, px);
         Field(svg, plan, view, look.Units);
         SnapLines(svg, plan, px);
         svg.Open("g", ("class", "face-hoops"));
@@ -127,8 +128,12 @@ public static class BenchDrawing
         return svg.Close().ToString();
     }
 
-    /// <summary>A picture of a form with nothing on it yet.</summary>
-    public static string Bare(Core.Items.Form form)
+    /// <summary>A picture of a form with nothing on it yet; those of the catalogue are drawn once.</summary>
+    public static string Bare(Core.Items.Form form) => form.Shelf == Core.Items.Shelf.Own ? DrawBare(form) : Drawn.GetOrAdd(form.Id, _ => DrawBare(form));
+
+    private static readonly System.Collections.Concurrent.ConcurrentDictionary<string, string> Drawn = new(StringComparer.Ordinal);
+
+    private static string DrawBare(Core.Items.Form form)
     {
         var drawn = form.At(form.UsualSize);
         var points = drawn.Outline.Concat(drawn.Behind.SelectMany(b => b)).ToArray();
@@ -164,6 +169,23 @@ public static class BenchDrawing
             svg.Close();
         }
 
+        svg.Close();
+    }
+
+    /// <summary>What is folded over when worn, laid flat as it is marked and stitched: the fold, and the cloth above it that lies behind when worn.</summary>
+    private static void LaidFlat(Svg svg, Plan plan, double px)
+    {
+        if (plan.Space.Face.Fold is not { } fold)
+        {
+            return;
+        }
+
+        var ink = plan.Item.Cloth.Dark ? "#ffd9f0" : "#8f3a67";
+        svg.Open("g", ("class", "laid-flat"));
+        svg.Open("title").Text(fold.Flat).Close();
+        svg.Empty("path", ("d", Svg.Ring(fold.FlatOutline)), ("fill", "url(#weave-bench)"), ("stroke", ItemDrawing.Shade(plan.Item.Cloth.Colour, 0.6)), ("stroke-width", 1.3 * px), ("stroke-dasharray", $"{Svg.N(2 * px)} {Svg.N(3 * px)}"));
+        svg.Empty("line", ("x1", fold.From.X), ("y1", fold.From.Y), ("x2", fold.To.X), ("y2", fold.To.Y), ("stroke", ink), ("stroke-width", 1.6 * px), ("stroke-dasharray", $"{Svg.N(9 * px)} {Svg.N(5 * px)}"));
+        svg.Label("laid flat: the fold; above it lies what is behind when worn", ("x", (fold.From.X + fold.To.X) / 2), ("y", fold.From.Y - (6 * px)), ("text-anchor", "middle"), ("font-size", 12 * px), ("fill", ink), ("class", "drawn-words"));
         svg.Close();
     }
 

@@ -1,6 +1,8 @@
+using Dittany.Core.Geometry;
 using Dittany.Core.Items;
 using Dittany.Core.Planning;
 using Dittany.Core.Time;
+using Dittany.Formats.Pictures;
 using Dittany.Store;
 
 namespace Dittany.Web.Setup;
@@ -14,6 +16,8 @@ public static class Demo
     /// </summary>
     public static IReadOnlyList<(Job Job, string What)> Pieces(DateOnly today) =>
     [
+        (Piece("christmas-stocking", today, "Marigold", "Marigold’s stocking", today.AddDays(22)), "New piece"),
+        (Piece("backpack", today, "Otto", "Otto’s backpack", today.AddDays(17)) with { Wearer = "child" }, "New piece"),
         (Piece("napkin", today, "Ottokar", "Wedding napkin", today.AddDays(2)) with { Done = new Done(true, 99, today.AddDays(-2), true) }, "Finished"),
         (Piece("tea-towel", today, "Thyme", "Towel with thyme", today.AddDays(5)) with { Done = new Done(true, 99, today.AddDays(-1)) }, "Rinsed and hung up"),
         (Piece("napkin", today, "Great-aunt Philomena", "A whole name in a corner", today.AddDays(33), overrules: new() { ["words.size"] = "14", ["words.rows"] = "1" }), "New piece"),
@@ -30,14 +34,52 @@ public static class Demo
         (Piece("napkin", today, "Hippolyta", "Hippolyta in chain", today.AddDays(40), overrules: new() { ["stitch.outline"] = "chain", ["words.size"] = "9" }), "New piece"),
     ];
 
+    /// <summary>Own forms of the demonstration: one measured by hand with a button in the way, one traced from a photograph of the made-up camera.</summary>
+    private static async Task Cupboard(CupboardStore cupboard)
+    {
+        var (pinafore, _) = HandMeasured.Measure(
+            "new", "Ida’s pinafore", "trapezoid", new Dictionary<string, double>(StringComparer.Ordinal) { ["top"] = 190, ["bottom"] = 420, ["height"] = 460, ["hem"] = 14 });
+        Pt[] bib = [new(135, 20), new(285, 20), new(320, 150), new(100, 150)];
+        Pt[] skirt = [new(80, 200), new(340, 200), new(370, 420), new(50, 420)];
+        await cupboard.Add(
+            pinafore! with
+            {
+                Cloth = "twill",
+                Colour = "#b9ccd4",
+                Wearer = "child",
+                Zones = [new OwnZone("bib", "bib", bib), new OwnZone("skirt", "front of the skirt", skirt)],
+                Obstacles = [.. pinafore.Obstacles, new OwnObstacle("button-1", "button", ObstacleKind.ButtonEdge, Dot(new Pt(160, 34), 7)), new OwnObstacle("button-2", "button", ObstacleKind.ButtonEdge, Dot(new Pt(260, 34), 7)), new OwnObstacle("waist", "waist seam", ObstacleKind.FlatSeam, [new(88, 168), new(332, 168), new(333, 172), new(87, 172)])],
+            },
+            "Measured by hand");
+
+        var scene = MadeUpCamera.All[0];
+        var photo = PictureFile.Take(MadeUpCamera.Render(scene)).Picture!;
+        var found = CornerFinder.Find(photo.Bytes, MadeUpCamera.CornersOf(scene), 3);
+        var view = Photographed.Straighten(scene.Reference, found.Corners, photo.WidthPx, photo.HeightPx, found.WithinPx).View!;
+        var outline = scene.Item.Select(p => view.ToMm.Map(MadeUpCamera.Seen(scene.Pose, p, 0))).ToArray();
+        var picture = await cupboard.Keep(Rectifier.Draw(photo.Bytes, view));
+        var photograph = await cupboard.Begin(await cupboard.Keep(photo), "The made-up camera: a cotton bag with a bank card beside it");
+        await cupboard.Remember(photograph, row => (row.Corners, row.Reference, row.ViewId) = (Straightening.Write(view.Corners), scene.Reference.Id, picture));
+        Pt At(double x, double y) => Pt.Lerp(Pt.Lerp(outline[0], outline[1], x), Pt.Lerp(outline[3], outline[2], x), y);
+        await cupboard.Add(
+            new OwnForm(
+                "new", "Cotton bag from a photograph", "photograph", new Dictionary<string, double>(StringComparer.Ordinal), outline, [new OwnZone("middle", "middle", [At(0.1, 0.25), At(0.9, 0.25), At(0.9, 0.85), At(0.1, 0.85)])],
+                [new OwnObstacle("top-hem", "top hem", ObstacleKind.TopstitchedHem, [At(0, 0), At(1, 0), At(1, 0.08), At(0, 0.08)])], "canvas", "#c9b48a", "child", new FormUse(false, false, true, true), 300,
+                Picture: new Picture(picture, 0, 0, view.WidthMm, view.HeightMm), WithinMm: Math.Round(Photographed.WithinMm(view, outline), 2)),
+            "Traced from a photograph");
+
+        static Pt[] Dot(Pt at, double radius) => Enumerable.Range(0, 16).Select(i => at + new Pt(radius * Math.Cos(Math.PI * i / 8), radius * Math.Sin(Math.PI * i / 8))).ToArray();
+    }
+
     /// <summary>Stores the pieces where none are stored; what is begun was read back first.</summary>
-    public static async Task Fill(PieceStore store, SheetStore sheets, DateOnly today)
+    public static async Task Fill(PieceStore store, SheetStore sheets, CupboardStore cupboard, DateOnly today)
     {
         if ((await store.All()).Count > 0)
         {
             return;
         }
 
+        await Cupboard(cupboard);
         foreach (var (job, what) in Pieces(today).Reverse())
         {
             var id = await store.Create(job with { Done = null }, "New piece");
@@ -47,6 +89,9 @@ public static class Demo
                 await store.Change(id, 1, new Change("done", Changes.WriteDone(done), what), Workshop.Default);
             }
         }
+
+        var bag = (await cupboard.All()).First(k => k.Form.Picture is not null).Form;
+        await store.Create(new Job(bag.Id, [new WordingAsked("name", "Tilda")], today, "Tilda’s bag, photographed", today.AddDays(27), Own: bag), "New piece");
     }
 
     private static Job Piece(

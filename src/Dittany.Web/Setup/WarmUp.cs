@@ -17,13 +17,16 @@ public sealed class WarmUp(Today today, IServer server, IServiceScopeFactory sco
     /// <summary>After so many calls a method is compiled for speed; what is above is to spare.</summary>
     private const int Rounds = 40;
 
+    /// <summary>So many plans are made: each form a few times.</summary>
+    private const int PlansMade = 160;
+
     private static readonly TimeSpan Pause = TimeSpan.FromMilliseconds(5);
 
     public static bool Wanted => Environment.GetEnvironmentVariable("DITTANY_WARM_UP") != "no";
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
-        for (var round = 0; round < Rounds; round++)
+        for (var round = 0; round * Catalogue.Forms.Count < PlansMade; round++)
         {
             foreach (var form in Catalogue.Forms)
             {

@@ -20,7 +20,8 @@ public class PictureTests
         var corners = CornerFinder.Find(photo, pointed, 4);
         Assert.True(corners.Found);
         Assert.All(corners.Corners.Zip(MadeUpCamera.CornersOf(scene)), p => Assert.InRange(p.First.To(p.Second), 0, 2 * corners.WithinPx));
-        var view = Photographed.Straighten(scene.Reference, corners.Corners, scene.Pose.WidthPx, scene.Pose.HeightPx, corners.WithinPx).View!;
+        var view = Photographed.Straighten(scene.Reference, corners.Corners, scene.Pose.WidthPx, scene.Pose.HeightPx, corners.WithinPx, turnDegrees: scene.CardTurnDegrees).View!;
+        Assert.InRange(OutlineIn(scene, view) is var o ? Math.Abs(o[0].Y - o[1].Y) : 1, 0, 0.5);
         Assert.Equal(PictureWorth.Good, Photographed.WorthOf(view, OutlineIn(scene, view)));
         Assert.Empty(Photographed.Warnings(view, OutlineIn(scene, view)));
 

@@ -86,6 +86,15 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
 
     public PlannedElement Words => Plan.Elements[0];
 
+    /// <summary>Facts of the cloth, each with what it steers.</summary>
+    public IReadOnlyList<FactTold> Facts => FactTelling.Of(Plan, Piece.Job).Select(f => f with { Now = Tape.Tell(f.Now, Units) }).ToArray();
+
+    /// <summary>The form it is put on.</summary>
+    public Form? FormUsed => Piece.Job.FormUsed;
+
+    /// <summary>Her own measure, as she would write it; null where she took none.</summary>
+    public string? MeasuredOf(string measure) => Piece.Job.MeasuredMm is { } m && m.TryGetValue(measure, out var mm) ? Tape.Length(mm, Units) : null;
+
     /// <summary>What is said below the drawing before she points at anything.</summary>
     public string Readout => Face == "order" ? AtTold : Faces.First(f => f.Id == Face).Told;
 
@@ -163,7 +172,11 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
             "thread.colour" => "colour",
             "space.place" => "centreMm",
             "space.zone" => "zone",
-            "item.size" => "size",
+            "item.size" => Piece.Job.MeasuredMm is { Count: > 0 } m ? $"measuredMm/{m.Keys.Order(StringComparer.Ordinal).First()}" : "size",
+            "item.skin" => "nextToSkin",
+            "item.washing" => "washed",
+            "item.lasting" => "lasts",
+            "fabric.kind" => "fabric.kind",
             _ => overrule,
         };
     }

@@ -61,6 +61,11 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
             clean = day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
         }
 
+        if (member?.StartsWith("measuredMm/", StringComparison.Ordinal) == true && clean is not null && Tape.Read(clean, workshop.Units) is { } mm)
+        {
+            clean = Math.Round(mm, 1).ToString("R", CultureInfo.InvariantCulture);
+        }
+
         var changed = await pieces.Change(id, from, new Change(member ?? string.Empty, clean, $"Changed {member}"), workshop, cancel: cancel);
         var at = member?.StartsWith("overrules/", StringComparison.Ordinal) == true ? $"slip-{member["overrules/".Length..].Replace('.', '-')}" : null;
         return await Answer(id, changed, workshop, typed, cancel, at);

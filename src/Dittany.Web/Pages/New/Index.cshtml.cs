@@ -18,7 +18,7 @@ public sealed record Glimpse(string Picture, string Title, IReadOnlyList<string>
 /// Three answers: the words, the item, the day. They are understood from one saying, or given one by one; what was given by itself stands against what was said. The
 /// hidden <c>Heard</c> members hold what an answer was filled with from the saying, so that it follows the saying until it is given by itself.
 /// </summary>
-public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk desk) : PageModel
+public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, CupboardStore cupboard, Desk desk) : PageModel
 {
     [BindProperty]
     public string? Said { get; set; }
@@ -55,7 +55,26 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
     [BindProperty]
     public string? HeardDay { get; set; }
 
+    /// <summary>Her own numbers of the item, as typed: its width and height by the form's measures.</summary>
+    [BindProperty]
+    public string? Wide { get; set; }
+
+    [BindProperty]
+    public string? High { get; set; }
+
+    /// <summary>The form the numbers were typed for; for another they count for nothing.</summary>
+    [BindProperty]
+    public string? MeasuredOf { get; set; }
+
     public IReadOnlyList<JobFault> Faults { get; private set; } = [];
+
+    private IReadOnlyList<Kept> _own = [];
+
+    /// <summary>Forms to pick from: her own first.</summary>
+    public IReadOnlyList<Form> Offered { get; private set; } = [];
+
+    /// <summary>The form picked.</summary>
+    public Form? Picked => Offered.FirstOrDefault(f => f.Id == Form);
 
     /// <summary>What the saying was taken for; null where nothing was said.</summary>
     public Understood? Heard { get; private set; }
@@ -68,9 +87,21 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
     /// <summary>The size to show for a form: as picked, else the usual one.</summary>
     public string SizeOf(Form form) => Sizes.TryGetValue(form.Id, out var size) ? size : form.UsualSize;
 
-    public async Task OnGet(string? said, CancellationToken cancel)
+    /// <summary>May begin with an item taken from the cupboard, at a size or scaled to numbers of hers, mm.</summary>
+    public async Task OnGet(string? said, string? form, string? size, double? width, double? height, CancellationToken cancel)
     {
         Said = said;
+        await Offer(cancel);
+        if (form is not null && Offered.FirstOrDefault(f => f.Id == form) is { } taken)
+        {
+            (Form, MeasuredOf) = (taken.Id, taken.Id);
+            (Wide, High) = (Mm(width), Mm(height));
+            if (taken.Sizes.Any(s => s.Id == size))
+            {
+                Sizes[taken.Id] = size!;
+            }
+        }
+
         if (!string.IsNullOrWhiteSpace(said))
         {
             Listen();
@@ -81,6 +112,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
     /// <summary>The three answers as understood, and a glimpse of the plan; for a page with scripts, while she types.</summary>
     public async Task<IActionResult> OnPostUnderstand(CancellationToken cancel)
     {
+        await Offer(cancel);
         Listen();
         Look(await workshops.Current(cancel));
         return Partial("_Answers", this);
@@ -89,6 +121,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
     /// <summary>A glimpse of the plan by the answers as they stand.</summary>
     public async Task<IActionResult> OnPostGlimpse(CancellationToken cancel)
     {
+        await Offer(cancel);
         Listen();
         Look(await workshops.Current(cancel));
         return Partial("_Glimpse", this);
@@ -96,6 +129,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
 
     public async Task<IActionResult> OnPost(CancellationToken cancel)
     {
+        await Offer(cancel);
         Listen();
         var workshop = await workshops.Current(cancel);
         var (job, faults) = Asked(workshop);
@@ -122,7 +156,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
         (Form, HeardForm) = Filled(Form, HeardForm, Heard?.Form);
         (Colour, HeardColour) = Filled(Colour, HeardColour, Heard?.Colour);
         (Day, HeardDay) = Filled(Day, HeardDay, Heard?.DueOn?.ToString("d MMMM yyyy", System.Globalization.CultureInfo.InvariantCulture));
-        if (Catalogue.Find(Form ?? string.Empty) is { } form)
+        if (Picked is { } form)
         {
             var (size, heard) = Filled(Sizes.GetValueOrDefault(form.Id) is { } picked && picked != form.UsualSize ? picked : null, HeardSize, Form == Heard?.Form ? Heard?.Size : null);
             HeardSize = heard;
@@ -146,21 +180,46 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
             faults.Add(new JobFault("#/dueOn", $"“{Day}” is not a day.", "Say it like “Sunday week”, “14 March” or 2027-03-14, or leave it empty."));
         }
 
+        Dictionary<string, double>? measured = null;
+        if (Picked is { } picked && MeasuredOf == picked.Id)
+        {
+            foreach (var (measure, typed) in new[] { (picked.Width, Wide), (picked.Height, High) }.Where(m => !string.IsNullOrWhiteSpace(m.Item2)))
+            {
+                if (Core.Measures.Tape.Read(typed, workshop.Units) is { } mm)
+                {
+                    (measured ??= new(StringComparer.Ordinal))[measure.Id] = mm;
+                }
+                else
+                {
+                    faults.Add(new JobFault($"#/item/measuredMm/{measure.Id}", $"{measure.Name}: “{typed}” is not a length.", "Write it like 37.5 cm, or leave it empty."));
+                }
+            }
+        }
+
         if (string.IsNullOrEmpty(Form))
         {
             faults.Add(new JobFault("#/item/form", "Nothing to put it on was picked.", "Pick one of the items, or say “on a tea towel”."));
         }
 
         var words = (Words ?? string.Empty).ReplaceLineEndings("\n").Trim().Normalize();
-        var form = Catalogue.Find(Form ?? string.Empty);
+        var form = Picked;
         var size = form is null ? null : SizeOf(form);
         var cloth = Form is not null && Form == Heard?.Form ? Heard?.Cloth : null;
         var job = new Job(
             Form ?? string.Empty, [new WordingAsked("name", words)], desk.Today, DueOn: Due, Size: size == form?.UsualSize ? null : size,
-            Fabric: string.IsNullOrEmpty(Colour) && cloth is null ? null : new StatedFabric(cloth, string.IsNullOrEmpty(Colour) ? null : Colour));
+            Fabric: string.IsNullOrEmpty(Colour) && cloth is null ? null : new StatedFabric(cloth, string.IsNullOrEmpty(Colour) ? null : Colour),
+            MeasuredMm: measured, Own: _own.FirstOrDefault(k => k.Form.Id == Form)?.Form);
         faults.AddRange(JobCheck.Faults(job, workshop).Where(f => Form is { Length: > 0 } || !f.Pointer.StartsWith("#/item", StringComparison.Ordinal)));
         return (job, faults);
     }
+
+    private async Task Offer(CancellationToken cancel)
+    {
+        _own = await cupboard.All(cancel: cancel);
+        Offered = [.. _own.Select(k => OwnForms.AsForm(k.Form)), .. Catalogue.Forms];
+    }
+
+    private static string? Mm(double? mm) => mm is { } n && double.IsFinite(n) ? $"{Say.Number(n)} mm" : null;
 
     private void Look(Workshop workshop)
     {

@@ -1,0 +1,52 @@
+using Dittany.Formats.Pictures;
+using Dittany.Store;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace Dittany.Web.Pages.Cupboard;
+
+/// <summary>A photograph taken in: from a file, or from the made-up camera that stands in for a phone.</summary>
+[RequestSizeLimit(MostRequest)]
+[RequestFormLimits(MultipartBodyLengthLimit = MostRequest)]
+public sealed class PhotographModel(CupboardStore cupboard, IPhoneCamera camera) : PageModel
+{
+    /// <summary>A little more than the largest picture, so that one too large is told of and not cut off.</summary>
+    public const int MostRequest = PictureFile.MostBytes + (4 * 1024 * 1024);
+
+    public string? Fault { get; private set; }
+
+    public IReadOnlyList<(string Id, string Name)> Scenes => camera.Scenes;
+
+    public void OnGet()
+    {
+    }
+
+    public async Task<IActionResult> OnPost(IFormFile? picture, CancellationToken cancel)
+    {
+        using var bytes = new MemoryStream();
+        if (picture is not null)
+        {
+            await picture.CopyToAsync(bytes, cancel);
+        }
+
+        return await Taken(bytes.GetBuffer().AsMemory(0, (int)bytes.Length), "From a file", cancel);
+    }
+
+    /// <summary>A picture of the made-up camera.</summary>
+    public async Task<IActionResult> OnPostMadeUp(string scene, CancellationToken cancel) =>
+        camera.Take(scene) is { } bytes ? await Taken(bytes, camera.Scenes.First(s => s.Id == scene).Name, cancel) : NotFound();
+
+    private async Task<IActionResult> Taken(ReadOnlyMemory<byte> bytes, string note, CancellationToken cancel)
+    {
+        var (picture, detail, @try) = PictureFile.Take(bytes);
+        if (picture is null)
+        {
+            Fault = $"{detail} {@try}";
+            Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
+            return Page();
+        }
+
+        var id = await cupboard.Begin(await cupboard.Keep(picture, cancel), note, cancel);
+        return RedirectToPage("Straighten", new { id });
+    }
+}

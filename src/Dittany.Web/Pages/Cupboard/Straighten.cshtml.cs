@@ -1,0 +1,243 @@
+using System.Globalization;
+using Dittany.Core.Geometry;
+using Dittany.Core.Items;
+using Dittany.Core.Measures;
+using Dittany.Formats.Pictures;
+using Dittany.Store;
+using Dittany.Web.Setup;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace Dittany.Web.Pages.Cupboard;
+
+/// <summary>A photograph on its way: the four corners pointed at, the picture straightened, what to expect of it; then the item is traced on it.</summary>
+public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore workshops, Straightening straightening) : PageModel
+{
+    public const int ShownPx = Straightening.ShownPx;
+
+    /// <summary>Corners in px of the whole picture, as typed.</summary>
+    [BindProperty]
+    public List<string?> X { get; set; } = [];
+
+    [BindProperty]
+    public List<string?> Y { get; set; } = [];
+
+    [BindProperty]
+    public string Reference { get; set; } = "id-1";
+
+    [BindProperty]
+    public string? Turn { get; set; }
+
+    public PhotographRow Row { get; private set; } = null!;
+
+    public PictureRow Picture { get; private set; } = null!;
+
+    public FormFault? Fault { get; private set; }
+
+    public StraighteningState? State { get; private set; }
+
+    public Straightened? View { get; private set; }
+
+    public bool Found { get; private set; }
+
+    public Units Units { get; private set; }
+
+    /// <summary>What is to be expected where the whole view is the item, and what speaks against the picture.</summary>
+    public IReadOnlyList<string> Warnings { get; private set; } = [];
+
+    public PictureWorth Worth { get; private set; }
+
+    public double WithinMm { get; private set; }
+
+    /// <summary>The size of thing the error is told for, mm.</summary>
+    public (double WidthMm, double HeightMm) Likely { get; private set; }
+
+    public int ShownHeightPx => (int)Math.Round((double)Picture.HeightPx * ShownPx / Picture.WidthPx);
+
+    public async Task<IActionResult> OnGet(int id, CancellationToken cancel)
+    {
+        if (!await Load(id, cancel))
+        {
+            return NotFound();
+        }
+
+        Fill(Straightening.Read(Row.Corners));
+        if (Row.ViewId is not null && Row.Corners is not null)
+        {
+            Judge();
+        }
+
+        return Page();
+    }
+
+    /// <summary>How far the straightening is: a part for htmx, which asks again until it is done.</summary>
+    public async Task<IActionResult> OnGetProgress(int id, CancellationToken cancel)
+    {
+        if (!await Load(id, cancel))
+        {
+            return NotFound();
+        }
+
+        if (State is { Done: true } or null)
+        {
+            Response.Headers["HX-Redirect"] = $"/cupboard/photograph/{id.ToString(CultureInfo.InvariantCulture)}";
+        }
+
+        return Partial("_Progress", this);
+    }
+
+    /// <summary>A click on the picture sets the next corner; without scripts the picture itself is the button.</summary>
+    public async Task<IActionResult> OnPostPoint(int id, CancellationToken cancel)
+    {
+        if (!await Load(id, cancel))
+        {
+            return NotFound();
+        }
+
+        if (double.TryParse(Request.Form["at.x"], NumberStyles.Float, CultureInfo.InvariantCulture, out var x) && double.TryParse(Request.Form["at.y"], NumberStyles.Float, CultureInfo.InvariantCulture, out var y))
+        {
+            var scale = (double)Picture.WidthPx / ShownPx;
+            var corners = Corners().Corners.Take(3).Append(new Pt(x * scale, y * scale)).ToArray();
+            await cupboard.Remember(id, row => (row.Corners, row.Reference, row.ViewId) = (Straightening.Write(corners), Reference, null), cancel);
+        }
+
+        return RedirectToPage(new { id });
+    }
+
+    /// <summary>Forgets the corners.</summary>
+    public async Task<IActionResult> OnPostAgain(int id, CancellationToken cancel)
+    {
+        await cupboard.Remember(id, row => (row.Corners, row.ViewId) = (null, null), cancel);
+        return RedirectToPage(new { id });
+    }
+
+    /// <summary>Straightens by the four corners: they are made exact by the edges of the card first.</summary>
+    public async Task<IActionResult> OnPost(int id, CancellationToken cancel)
+    {
+        if (!await Load(id, cancel))
+        {
+            return NotFound();
+        }
+
+        var (pointed, wrong) = Corners();
+        var turn = 0.0;
+        Fault = wrong ?? (!string.IsNullOrWhiteSpace(Turn) && !(double.TryParse(Turn, NumberStyles.Float, CultureInfo.InvariantCulture, out turn) && Math.Abs(turn) <= 180)
+            ? new FormFault("turn", $"“{Turn}” is no number of degrees.", "Write a number from -180 to 180, or leave it empty.") : null);
+        var reference = Photographed.References.FirstOrDefault(r => r.Id == Reference) ?? Photographed.References[0];
+        if (Fault is null)
+        {
+            var rough = Straightening.RoughPx(Picture.WidthPx);
+            var (first, fault) = Photographed.Straighten(reference, pointed, Picture.WidthPx, Picture.HeightPx, rough, turnDegrees: turn);
+            Fault = fault;
+            if (first is not null)
+            {
+                var found = CornerFinder.Find(Picture.Bytes, first.Corners, 3 * rough);
+                var (view, trouble) = Photographed.Straighten(reference, found.Corners, Picture.WidthPx, Picture.HeightPx, found.Found ? found.WithinPx : rough, turnDegrees: turn);
+                Fault = trouble;
+                if (view is not null)
+                {
+                    await cupboard.Remember(id, row => (row.Corners, row.Reference, row.TurnDegrees, row.ViewId) = (Straightening.Write(view.Corners), reference.Id, turn, null), cancel);
+                    straightening.Begin(id, Picture.Bytes, view);
+                    return RedirectToPage(new { id });
+                }
+            }
+        }
+
+        Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
+        return Page();
+    }
+
+    /// <summary>Begins an own form on the straightened picture: an outline to be pulled into place.</summary>
+    public async Task<IActionResult> OnPostTrace(int id, CancellationToken cancel)
+    {
+        if (!await Load(id, cancel) || Row.ViewId is null)
+        {
+            return NotFound();
+        }
+
+        Judge();
+        var view = View!;
+        var (w, h) = (view.WidthMm, view.HeightMm);
+        var card = view.Corners.Select(view.ToMm.Map).ToArray();
+        var right = card.Average(p => p.X) > w / 2;
+        Pt[] outline = right ? Box(w * 0.08, h * 0.1, card.Min(p => p.X) - (w * 0.03), h * 0.9) : Box(card.Max(p => p.X) + (w * 0.03), h * 0.1, w * 0.92, h * 0.9);
+        if (Region.AreaOf(outline) < 0.05 * w * h)
+        {
+            outline = Box(w * 0.1, h * 0.1, w * 0.9, h * 0.9);
+        }
+
+        var saved = await cupboard.Add(
+            new OwnForm(
+                "new", "From a photograph", "photograph", new Dictionary<string, double>(StringComparer.Ordinal), outline, [new OwnZone("zone-1", "place 1", Inset(outline, 0.12))], [],
+                Picture: new Picture(Row.ViewId, 0, 0, w, h), WithinMm: Math.Round(WithinMm, 2)),
+            $"Traced from a photograph: {Row.Note}", cancel);
+        return saved.Kept is { } kept ? RedirectToPage("Own", new { id = kept.Form.Id }) : NotFound();
+
+        static Pt[] Box(double x0, double y0, double x1, double y1) => [new(x0, y0), new(x1, y0), new(x1, y1), new(x0, y1)];
+        static Pt[] Inset(Pt[] ring, double by)
+        {
+            var middle = new Pt(ring.Average(p => p.X), ring.Average(p => p.Y));
+            return ring.Select(p => Pt.Lerp(p, middle, by)).ToArray();
+        }
+    }
+
+    private async Task<bool> Load(int id, CancellationToken cancel)
+    {
+        if (await cupboard.Photograph(id, cancel) is not { } row || await cupboard.Picture(row.PictureId, cancel) is not { } picture)
+        {
+            return false;
+        }
+
+        (Row, Picture) = (row, picture);
+        State = straightening.Of(id);
+        Units = (await workshops.Current(cancel)).Units;
+        if (Request.Method == "GET")
+        {
+            Reference = row.Reference ?? Reference;
+            Turn = row.TurnDegrees == 0 ? null : row.TurnDegrees.ToString("0.##", CultureInfo.InvariantCulture);
+        }
+
+        return true;
+    }
+
+    private void Judge()
+    {
+        (View, Found) = Straightening.ViewOf(Row, Picture)!.Value;
+
+        // How large the item is is not known before it is traced.
+        var guess = Photographed.LikelyItem(View);
+        Likely = (guess[2].X - guess[0].X, guess[2].Y - guess[0].Y);
+        WithinMm = Photographed.WithinMm(View, guess);
+        Worth = Photographed.WorthOf(View, guess);
+        Warnings = Photographed.Warnings(View, guess).Select(t => Tape.Tell(t, Units)).ToArray();
+    }
+
+    private void Fill(IReadOnlyList<Pt> corners)
+    {
+        X = Enumerable.Range(0, 4).Select(i => i < corners.Count ? Text(corners[i].X) : null).ToList();
+        Y = Enumerable.Range(0, 4).Select(i => i < corners.Count ? Text(corners[i].Y) : null).ToList();
+
+        static string Text(double v) => v.ToString("0.#", CultureInfo.InvariantCulture);
+    }
+
+    private (IReadOnlyList<Pt> Corners, FormFault? Fault) Corners()
+    {
+        var corners = new List<Pt>();
+        for (var i = 0; i < Math.Min(4, Math.Min(X.Count, Y.Count)); i++)
+        {
+            if (string.IsNullOrWhiteSpace(X[i]) && string.IsNullOrWhiteSpace(Y[i]))
+            {
+                continue;
+            }
+
+            if (!double.TryParse(X[i], NumberStyles.Float, CultureInfo.InvariantCulture, out var x) || !double.TryParse(Y[i], NumberStyles.Float, CultureInfo.InvariantCulture, out var y))
+            {
+                return (corners, new FormFault("corners", $"Corner {(i + 1).ToString(CultureInfo.InvariantCulture)} is no place: “{X[i]}, {Y[i]}”.", "Point at it in the picture, or write two numbers of px."));
+            }
+
+            corners.Add(new Pt(x, y));
+        }
+
+        return (corners, null);
+    }
+}
