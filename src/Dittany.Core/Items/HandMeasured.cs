@@ -53,7 +53,7 @@ public static class HandMeasured
             }
             else if (!(mm >= ask.LeastMm && mm <= ask.MostMm))
             {
-                faults.Add(new(ask.Id, $"{ask.Name}: {Say.Length(mm)} is out of reach.", $"Use {Say.Length(ask.LeastMm)} to {Say.Length(ask.MostMm)}."));
+                faults.Add(new(ask.Id, $"{ask.Name}: {(double.IsFinite(mm) && Math.Abs(mm) < 1e9 ? Say.Length(mm) : "that")} is out of reach.", $"Use {Say.Length(ask.LeastMm)} to {Say.Length(ask.MostMm)}."));
             }
         }
 

@@ -19,8 +19,8 @@ public class TemplateTests
     [Theory]
     [InlineData("baby-bodysuit", "the fold from neck to crotch")]
     [InlineData("napkin", "the middle of the words")]
-    [InlineData("tote", "centre fold")]
-    [InlineData("tea-towel", "centre fold")]
+    [InlineData("tote", "the centre fold")]
+    [InlineData("tea-towel", "the centre fold")]
     public void Every_item_has_its_centre_line_and_its_dots(string form, string line)
     {
         var job = new Job(form, [new WordingAsked("name", "iris", CapHeightMm: 14)], Monday);
