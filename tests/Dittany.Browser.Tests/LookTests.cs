@@ -28,6 +28,17 @@ public sealed class LookTests(App app) : IClassFixture<App>
         ("/bench/11?Station=thread", "#bench"),
         ("/bench/12?Station=item", "#bench"),
         ("/bench/99", "h1"),
+        ("/bench/15?Station=item", "#bench"),
+        ("/bench/16?Face=marks&View=whole&Station=space", "#bench"),
+        ("/bench/17?Station=space", "#bench"),
+        ("/cupboard", "#shelves"),
+        ("/cupboard/form/t-shirt-adult", "#scale"),
+        ("/cupboard/form/backpack?TrueSize=true", "#scale"),
+        ("/cupboard/measure?Shape=trapezoid", "#measured"),
+        ("/cupboard/photograph", "#take-in"),
+        ("/cupboard/photograph/1", "#trace"),
+        ("/cupboard/own/own-ida-s-pinafore", ".handle"),
+        ("/cupboard/cloth?A[stretch]=some", "#guesses"),
     ];
 
     [Fact]
@@ -54,7 +65,7 @@ public sealed class LookTests(App app) : IClassFixture<App>
     public void Nothing_sticks_out_on_phone_or_tablet(int width, int height)
     {
         using var browser = app.Browser(width, height);
-        foreach (var path in new[] { "/", "/new", "/bench/5", "/bench/9?Face=order&Station=order", "/bench/1", "/sheets/11", "/habits", "/workshop" })
+        foreach (var path in new[] { "/", "/new", "/bench/5", "/bench/9?Face=order&Station=order", "/bench/1", "/sheets/11", "/habits", "/workshop", "/cupboard", "/cupboard/form/shirt", "/cupboard/measure", "/cupboard/photograph/1", "/cupboard/own/own-ida-s-pinafore" })
         {
             browser.Navigate().GoToUrl(new Uri(app.Url + path));
             Assert.InRange(Convert.ToInt32(browser.ExecuteScript("return document.documentElement.scrollWidth"), System.Globalization.CultureInfo.InvariantCulture), 1, width);
@@ -69,6 +80,8 @@ public sealed class LookTests(App app) : IClassFixture<App>
     [InlineData("/bench/5")]
     [InlineData("/habits?try=size")]
     [InlineData("/sheets/11?kind=work")]
+    [InlineData("/cupboard")]
+    [InlineData("/cupboard/form/t-shirt-adult")]
     public async Task A_page_is_small_as_it_travels(string path)
     {
         using var client = new HttpClient();
@@ -83,15 +96,17 @@ public sealed class LookTests(App app) : IClassFixture<App>
         ("today", "/"),
         ("new-piece", "/new"),
         ("bench", "/bench/10"),
-        ("bench-bodysuit", "/bench/9?View=whole&Station=space"),
         ("bench-napkin", "/bench/8?Station=space"),
         ("bench-hoops", "/bench/7?Face=hoops&View=whole&Station=hoop"),
         ("bench-back", "/bench/4?Face=back&View=close&Station=order"),
         ("bench-order", "/bench/11?Face=order&View=close&Station=order"),
-        ("bench-tote-chain", "/bench/3?View=close&Station=stitches"),
+        ("bench-cuff", "/bench/16?Face=marks&View=whole&Station=space"),
+        ("cupboard", "/cupboard"),
+        ("cupboard-form", "/cupboard/form/backpack"),
+        ("photograph", "/cupboard/photograph/1"),
+        ("tracing", "/cupboard/own/own-cotton-bag-from-a-photograph"),
         ("bench-marks-dark", "/bench/6?Face=marks&View=close&Station=transfer"),
         ("bench-close", "/bench/4?View=at_0_50_34&Station=stitches"),
-        ("bench-late", "/bench/5?Station=time"),
         ("bench-concerns", "/bench/1"),
         ("sheets-proof", "/sheets/6"),
         ("sheets", "/sheets/11?kind=placement"),

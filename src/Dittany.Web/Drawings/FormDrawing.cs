@@ -26,7 +26,7 @@ public static class FormDrawing
         (string, object)[] size = trueSize ? [("width", $"{Svg.N(width)}mm"), ("height", $"{Svg.N(height)}mm")] : [];
         svg.Open(
             "svg",
-            [("xmlns", "http://www.w3.org/2000/svg"), ("class", "face-drawing"), ("role", "img"), ("aria-label", Told(form, drawn, units)), ("viewBox", box), .. size]);
+            [("xmlns", "http://www.w3.org/2000/svg"), ("class", "face-drawing"), ("role", trace ? "group" : "img"), ("aria-label", Told(form, drawn, units)), ("viewBox", box), .. size]);
         if (trace && drawn.Picture is { } picture)
         {
             svg.Empty("image", ("href", $"/pictures/{picture.Id}"), ("x", picture.XMm), ("y", picture.YMm), ("width", picture.WidthMm), ("height", picture.HeightMm), ("preserveAspectRatio", "none"), ("opacity", 0.55));

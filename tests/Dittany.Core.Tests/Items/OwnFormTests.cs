@@ -117,7 +117,7 @@ public class OwnFormTests
     /// On any simple polygon with any obstacles: the field lies in the zone, keeps every clearance, and loses no more than zone and obstacles take; what is put outside is told
     /// by how many millimetres, which is how far it really is.
     /// </summary>
-    [Property(MaxTest = 60)]
+    [Property(MaxTest = 20)]
     public Property Fields_of_any_shape() => Prop.ForAll(Shapes(), form =>
     {
         var drawn = OwnForms.AsForm(form).At("own");

@@ -234,7 +234,7 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
         (Handled, NextToSkin, SeenOutdoors, MadeUp) = (use.Handled, use.NextToSkin, use.SeenOutdoors, use.MadeUp);
         Opening = form.OpeningMm is { } mm ? mm.ToString("0.#", CultureInfo.InvariantCulture) + " mm" : null;
         Outline = RingText.Write(form.OutlineMm);
-        Zones = form.Zones.Select(z => new RingEdit { Id = z.Id, Name = z.Name, Edge = z.EdgeAllowanceMm.ToString("0.#", CultureInfo.InvariantCulture), Points = RingText.Write(z.RingMm) }).ToList();
+        Zones = form.Zones.Select(z => new RingEdit { Id = z.Id, Name = z.Name, Edge = z.EdgeAllowanceMm.ToString("0.#", CultureInfo.InvariantCulture), Points = z.RingMm.SequenceEqual(form.OutlineMm) ? string.Empty : RingText.Write(z.RingMm) }).ToList();
         Obstacles = form.Obstacles.Select(o => new RingEdit { Id = o.Id, Name = o.Name, Kind = FormJson.Kinds.First(k => k.Value == o.Kind).Key, Points = RingText.Write(o.RingMm) }).ToList();
     }
 
@@ -261,7 +261,7 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
                 faults.Add(new FormFault($"{at}/edgeMm", $"“{z.Edge}” is no number of mm.", "Write a number, 0 or more."));
             }
 
-            return new OwnZone(z.Id, (z.Name ?? string.Empty).Trim().Normalize(), Ring($"{at}/ringMm", z.Points), edge);
+            return new OwnZone(z.Id, (z.Name ?? string.Empty).Trim().Normalize(), string.IsNullOrWhiteSpace(z.Points) ? outline : Ring($"{at}/ringMm", z.Points), edge);
         }).ToArray();
         var obstacles = Obstacles.Where(o => !o.Out).Select((o, i) =>
             new OwnObstacle(o.Id, (o.Name ?? string.Empty).Trim().Normalize(), FormJson.Kinds.GetValueOrDefault(o.Kind ?? string.Empty), Ring($"obstacles/{i.ToString(CultureInfo.InvariantCulture)}/ringMm", o.Points))).ToArray();

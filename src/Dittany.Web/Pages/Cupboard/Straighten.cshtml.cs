@@ -168,17 +168,12 @@ public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore worksh
 
         var saved = await cupboard.Add(
             new OwnForm(
-                "new", "From a photograph", "photograph", new Dictionary<string, double>(StringComparer.Ordinal), outline, [new OwnZone("zone-1", "place 1", Inset(outline, 0.12))], [],
+                "new", "From a photograph", "photograph", new Dictionary<string, double>(StringComparer.Ordinal), outline, [new OwnZone("zone-1", "all of it", outline, 10)], [],
                 Picture: new Picture(Row.ViewId, 0, 0, w, h), WithinMm: Math.Round(WithinMm, 2)),
             $"Traced from a photograph: {Row.Note}", cancel);
         return saved.Kept is { } kept ? RedirectToPage("Own", new { id = kept.Form.Id }) : NotFound();
 
         static Pt[] Box(double x0, double y0, double x1, double y1) => [new(x0, y0), new(x1, y0), new(x1, y1), new(x0, y1)];
-        static Pt[] Inset(Pt[] ring, double by)
-        {
-            var middle = new Pt(ring.Average(p => p.X), ring.Average(p => p.Y));
-            return ring.Select(p => Pt.Lerp(p, middle, by)).ToArray();
-        }
     }
 
     private async Task<bool> Load(int id, CancellationToken cancel)
@@ -206,7 +201,7 @@ public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore worksh
 
         // How large the item is is not known before it is traced.
         var guess = Photographed.LikelyItem(View);
-        Likely = (guess[2].X - guess[0].X, guess[2].Y - guess[0].Y);
+        Likely = (Math.Round((guess[2].X - guess[0].X) / 10) * 10, Math.Round((guess[2].Y - guess[0].Y) / 10) * 10);
         WithinMm = Photographed.WithinMm(View, guess);
         Worth = Photographed.WorthOf(View, guess);
         Warnings = Photographed.Warnings(View, guess).Select(t => Tape.Tell(t, Units)).ToArray();
