@@ -206,7 +206,7 @@ public static class OwnForms
             return false;
         }
 
-        if (Region.AreaOf(ring) < 1)
+        if (Region.AreaOf(Region.HullOf(ring)) < 1)
         {
             faults.Add(new(member, $"The {what} has no area: its points lie in one line.", "Give points that go round it."));
             return false;
