@@ -54,6 +54,13 @@ public static class FindIt
     /// <summary>What a millimetre of doubt weighs against one fold or measurement more (from memory).</summary>
     private const double DoubtWeight = 0.7;
 
+    /// <summary>A fold is made without reading anything, and so is half the work of a distance laid with a tape; a distance up to 30 mm is laid with a thumb on the dot (from memory).</summary>
+    private const double FoldWork = 0.5;
+
+    private const double ShortWork = 0.5;
+
+    private const double ShortMm = 30;
+
     /// <summary>What it is worth that card and slip measure from the same line (from memory).</summary>
     private const double ToldFrom = 0.3;
 
@@ -77,7 +84,7 @@ public static class FindIt
             select new FoundFrom(v, h, 2 * Math.Max(aside, up));
         return ways.First();
 
-        static double Doing(Landmark l, double off) => (l.Found == Found.Fold ? l.Folding!.Folds : 0) + (Math.Abs(off) < OnLineMm ? 0 : 1);
+        static double Doing(Landmark l, double off) => (l.Found == Found.Fold ? l.Folding!.Folds * FoldWork : 0) + (Math.Abs(off) < OnLineMm ? 0 : Math.Abs(off) <= ShortMm ? ShortWork : 1);
         static double Doubt(Landmark l, double off) => Math.Sqrt(
             Square(Truth[l.Found] * Math.Sqrt(l.Found == Found.Fold ? l.Folding!.Folds : 1)) + (Math.Abs(off) < OnLineMm ? 0 : Square(TapeMm) + Square(TapeShare * off)));
         static bool Spans(double a, double b, double at) => at >= Math.Min(a, b) - BeyondMm && at <= Math.Max(a, b) + BeyondMm;

@@ -12,7 +12,7 @@ public static class PieceSheets
 {
     public static IReadOnlyList<SheetKind> Kinds { get; } =
     [
-        new("template", "Template", "The lines at 1:1, mirrored where the transfer asks for it, with a check line."),
+        new("template", "Template", "The lines at 1:1, mirrored where the transfer asks for it, with a check line; the placement card goes with it."),
         new("cut-out", "Paper cut-out", "The words at 1:1 to cut out and lay on the item before anything is marked."),
         new("placement", "Placement card", "Where the words go on the real item: numbered folds and distances."),
         new("work", "Work sheet", "The order of work with its lengths of thread, strands, needle, minutes and cautions."),
@@ -23,7 +23,7 @@ public static class PieceSheets
     /// <summary>The leaves of one sheet. The plan's sentences are printed as they are: tell them in her units before. <paramref name="note"/> names the sheet; it may be empty.</summary>
     public static IReadOnlyList<Leaf> Of(string kind, Plan plan, Paper paper, string note) => kind switch
     {
-        "template" => TemplateLeaves.Of(TemplateSheet.Of(plan, paper), note.Length == 0 ? null : note),
+        "template" => [.. TemplateLeaves.Of(TemplateSheet.Of(plan, paper), note.Length == 0 ? null : note), .. PlacementCard.Of(plan, paper, note)],
         "cut-out" => TemplateLeaves.Of(TemplateSheet.CutOut(plan, paper), note.Length == 0 ? null : note),
         "placement" => PlacementCard.Of(plan, paper, note),
         "work" => WorkSheet.Of(plan, paper, note),

@@ -97,6 +97,13 @@ internal static class PlacementCard
             yield return mark;
         }
 
+        if (Math.Abs(figure.From.Y - figure.To.Y) < Math.Abs(figure.From.X - figure.To.X))
+        {
+            // A level crease comes in at the side of the place.
+            yield return new LineMark([new Pt(near.X, near.On(figure.From).Y), new Pt(near.X + 12, near.On(figure.From).Y)], 0.35, Strong, Dashed: true);
+            yield break;
+        }
+
         yield return new LineMark([near.On(new Pt(figure.From.X, Math.Max(up, figure.From.Y))), near.On(new Pt(figure.From.X, Math.Max(up, figure.From.Y))) + new Pt(0, 12)], 0.35, Strong, Dashed: true);
     }
 

@@ -52,7 +52,8 @@ public static class Demo
             },
             "Measured by hand");
 
-        var scene = MadeUpCamera.All[0];
+        // Taken smaller than a phone would, so that the demonstration is there at once.
+        var scene = MadeUpCamera.All[0] with { Pose = MadeUpCamera.All[0].Pose with { FocalPx = 1200, WidthPx = 1600, HeightPx = 1200 } };
         var photo = PictureFile.Take(MadeUpCamera.Render(scene)).Picture!;
         var found = CornerFinder.Find(photo.Bytes, MadeUpCamera.CornersOf(scene), 3);
         var view = Photographed.Straighten(scene.Reference, found.Corners, photo.WidthPx, photo.HeightPx, found.WithinPx).View!;

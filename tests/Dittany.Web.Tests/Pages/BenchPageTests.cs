@@ -107,7 +107,7 @@ public sealed class BenchPageTests : IDisposable
         var path = await Make("Mimi");
         await PostForm(_browser, path, $"{path}?handler=Nudge", ("dx", "5"), ("dy", "0"));
         Assert.Contains("5 mm right of the middle line", (await Read(path)).QuerySelector("#slip-space-place")!.TextContent, StringComparison.Ordinal);
-        Assert.Contains("24.5 cm in from the right edge", (await Read(path)).TextContent(), StringComparison.Ordinal);
+        Assert.Contains("5 mm to the right", (await Read(path)).TextContent(), StringComparison.Ordinal);
         var before = (await Read(path)).QuerySelector(".grow-form .told")!.TextContent;
         await PostForm(_browser, path, $"{path}?handler=Grow", ("by", "-1"));
         Assert.NotEqual(before, (await Read(path)).QuerySelector(".grow-form .told")!.TextContent);

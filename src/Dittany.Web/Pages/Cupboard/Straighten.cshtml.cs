@@ -28,6 +28,9 @@ public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore worksh
     [BindProperty]
     public string? Turn { get; set; }
 
+    [BindProperty(SupportsGet = true)]
+    public int Id { get; set; }
+
     public PhotographRow Row { get; private set; } = null!;
 
     public PictureRow Picture { get; private set; } = null!;
@@ -71,14 +74,11 @@ public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore worksh
     }
 
     /// <summary>How far the straightening is: a part for htmx, which asks again until it is done.</summary>
-    public async Task<IActionResult> OnGetProgress(int id, CancellationToken cancel)
+    public IActionResult OnGetProgress(int id)
     {
-        if (!await Load(id, cancel))
-        {
-            return NotFound();
-        }
-
-        if (State is { Done: true } or null)
+        // Asked for many times a second: nothing is read from the store for it.
+        State = straightening.Of(id);
+        if (State is { Done: true } or { Trouble: not null } or null)
         {
             Response.Headers["HX-Redirect"] = $"/cupboard/photograph/{id.ToString(CultureInfo.InvariantCulture)}";
         }
@@ -94,8 +94,9 @@ public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore worksh
             return NotFound();
         }
 
-        if (double.TryParse(Request.Form["at.x"], NumberStyles.Float, CultureInfo.InvariantCulture, out var x) && double.TryParse(Request.Form["at.y"], NumberStyles.Float, CultureInfo.InvariantCulture, out var y))
+        if (double.TryParse(Request.Form["at.x"], NumberStyles.Float, CultureInfo.InvariantCulture, out var x) && double.TryParse(Request.Form["at.y"], NumberStyles.Float, CultureInfo.InvariantCulture, out var y) && (x, y) != (0, 0))
         {
+            // A key pressed on the picture points nowhere: it comes as 0, 0.
             var scale = (double)Picture.WidthPx / ShownPx;
             var corners = Corners().Corners.Take(3).Append(new Pt(x * scale, y * scale)).ToArray();
             await cupboard.Remember(id, row => (row.Corners, row.Reference, row.ViewId) = (Straightening.Write(corners), Reference, null), cancel);

@@ -152,8 +152,9 @@
     });
   }
   document.addEventListener('click', (event) => {
-    if (event.target.id !== 'photo' || event.detail === 0) { return; }
+    if (event.target.id !== 'photo') { return; }
     event.preventDefault();
+    if (event.detail === 0) { return; }
     const all = corners();
     const scale = Number(all.dataset.scale);
     const box = event.target.getBoundingClientRect();
