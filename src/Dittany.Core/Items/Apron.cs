@@ -39,7 +39,7 @@ public static class Apron
             [
                 new Zone(
                     "bib", "bib", Rectangle(-bib, HemMm, 2 * bib, 0.26 * l), 0, "60 % of the bib's width is what stays flat on the chest.",
-                    Top(BelowBibMm, "the bib's top edge", new Pt(0, BelowBibMm), "80 mm below the edge the words lie on the chest, not under the chin."), Caps(20, 30, BibShare, BibShare * 2 * bib, "Words take 60 % of the bib at most.")),
+                    Top(BelowBibMm, "the bib's top edge", new Pt(0, BelowBibMm), "80 mm below the edge the words lie on the chest, not under the chin.", "bib-edge"), Caps(20, 30, BibShare, BibShare * 2 * bib, "Words take 60 % of the bib at most.")),
                 new Zone(
                     "pocket", "left half of the pocket", Rectangle(px + 3, py + 25, (pw / 2) - 6, ph - 28), 3, "Work the pocket by itself: stitches through it would sew it shut.",
                     Middle("pocket-middle", "In the middle of the pocket, a little high", new Pt(px + (pw / 4), py + 25 + ((ph - 28) * 0.42)), "A little above the middle it is seen over what is in the pocket."), Caps(12, 20, 0.75, (pw / 2) - 30, "Wider words touch the pocket's edges."), HoopLimit: new HoopLimit(0, "A pocket is worked in the hand, a card inside it.")),

@@ -61,7 +61,7 @@ public static class Bodysuit
         var between = 2 * armhole.Min(p => p.X);
         var mostWidth = Math.Min(small ? 85 : 105, Math.Round(0.6 * between));
         var lettering = new UsualLettering(small ? 9 : 11, small ? 12 : 16, 0.6, mostWidth, "On a small chest words stay within 60 % of the way between the armholes.", "from memory");
-        const string Note = "Measure from the middle of the neck: side seams twist.";
+        const string Note = "Keep to the middle of the neck: side seams twist.";
         var below = small ? 30 : 40;
         var chest = Rectangle(-0.36 * w, 0, 0.72 * w, 0.45 * l);
         var tummy = Rectangle(-0.4 * w, 0.45 * l, 0.8 * w, 0.16 * l);
@@ -74,7 +74,7 @@ public static class Bodysuit
                     "chest", "chest", chest, 5, Edge,
                     new UsualPlace(
                         "below-neck-seam", $"The top of the words {below} mm below the neck seam, on the fold", new Pt(0, below), Stands.OnTop,
-                        [$"{below} mm below the neck seam the words stand clear of the rib and above a bib's stain."], "from memory"),
+                        [$"{below} mm below the neck seam the words stand clear of the rib and above a bib's stain."], "from memory", "neck-seam"),
                     lettering, FindNote: Note),
                 new Zone("tummy", "tummy", tummy, 5, Edge, OpticalPlace.In(tummy), lettering, FindNote: Note),
             ],

@@ -44,7 +44,7 @@ public static class DenimJacket
                 [
                     new Zone(
                         "panel", "middle panel of the back", [new(-0.31 * w, yoke), new(0.31 * w, yoke), new(0.2 * w, waist), new(-0.2 * w, waist)], 4, "It ends at the felled seams, which a needle hardly gets through.",
-                        Top(45, "the yoke seam", new Pt(0, yoke + 45), "High on the back it is seen above a bag and does not crease."), Caps(20, 45, 0.75, 0.44 * w, "The panel grows narrower towards the waist.")),
+                        Top(45, "the yoke seam", new Pt(0, yoke + 45), "High on the back it is seen above a bag and does not crease.", "yoke-line"), Caps(20, 45, 0.75, 0.44 * w, "The panel grows narrower towards the waist.")),
                     new Zone(
                         "yoke", "yoke", Rectangle(-0.38 * w, 0.06 * l, 0.76 * w, yoke - (0.06 * l)), 4, "It ends at the felled seams, which a needle hardly gets through.",
                         Middle("yoke-middle", "In the middle of the yoke", new Pt(0, (yoke + (0.06 * l)) / 2), "The yoke is double: the words stiffen it no further."), Caps(14, 30, 0.7, 0.6 * w, "The yoke bends over the shoulders at its ends.")),

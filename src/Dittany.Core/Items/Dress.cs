@@ -50,11 +50,11 @@ public static class Dress
                 [
                     new Zone(
                         "hem-border", "border above the hem", Rectangle(-0.8 * hem, l - HemMm - 130, 1.6 * hem, 130), 5, "The border follows the hem; where hem and grain disagree by more than 3 mm, follow the hem.",
-                        Base(35, "the hem's stitching", new Pt(0, l - HemMm - 35), "A border belongs to the hem: it is measured from it, not from the waist."),
+                        Base(35, "the hem's stitching", new Pt(0, l - HemMm - 35), "A border belongs to the hem: it is measured from it, not from the waist.", "hem-stitching"),
                         Caps(14, 26, 0.6, hem, "A border runs on; words fill the middle of the front.")),
                     new Zone(
                         "bodice", "bodice", Rectangle(-0.34 * w, 0, 0.68 * w, 0.26 * l), 5, "5 mm are kept free at its edges, so that nothing slips under the arm.",
-                        Top(45, "the neck edge", new Pt(0, 45), "There the words lie flat."), Caps(10, 18, 0.6, 0.45 * w, "Words stay clear of the bust's fullest part.")),
+                        Top(45, "the neck edge", new Pt(0, 45), "There the words lie flat.", "neck-edge"), Caps(10, 18, 0.6, 0.45 * w, "Words stay clear of the bust's fullest part.")),
                 ],
                 [
                     Seam("neck-facing", "neck facing", neckline, ObstacleKind.RolledHem, 8),

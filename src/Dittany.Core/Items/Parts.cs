@@ -15,8 +15,8 @@ internal static class Parts
     public static UsualPlace Base(double above, string what, Pt anchor, string because, string from = "bottom-hem-stitching") =>
         new("base-above-hem", $"The base of the words {Measures.Say.Number(above)} mm above {what}, on the centre fold", anchor, Stands.OnBaseline, [because], Memory, from);
 
-    public static UsualPlace Top(double below, string what, Pt anchor, string because) =>
-        new("top-below-edge", $"The top of the words {Measures.Say.Number(below)} mm below {what}, on the centre fold", anchor, Stands.OnTop, [because], Memory);
+    public static UsualPlace Top(double below, string what, Pt anchor, string because, string from = "neck-seam") =>
+        new("top-below-edge", $"The top of the words {Measures.Say.Number(below)} mm below {what}, on the centre fold", anchor, Stands.OnTop, [because], Memory, from);
 
     public static UsualPlace Middle(string id, string text, Pt anchor, string because) => new(id, text, anchor, Stands.OnMiddle, [because], Memory);
 

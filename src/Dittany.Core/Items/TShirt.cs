@@ -83,7 +83,7 @@ public static class TShirt
         ];
     }
 
-    private const string Twisted = "Measure from the middle of the neck: side seams twist.";
+    private const string Twisted = "Keep to the middle of the neck: side seams twist.";
 
     private sealed record BodyShape(double Between);
 

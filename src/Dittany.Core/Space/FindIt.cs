@@ -62,7 +62,7 @@ public static class FindIt
     private const double ShortMm = 30;
 
     /// <summary>What it is worth that card and slip measure from the same line (from memory).</summary>
-    private const double ToldFrom = 0.3;
+    private const double ToldFrom = 0.6;
 
     /// <summary>
     /// The fewest and most reliable folds and measurements that find a point: every line up and down with every level one is weighed by how many things there are to do and by how

@@ -53,14 +53,14 @@ public static class Demo
             "Measured by hand");
 
         // Taken smaller than a phone would, so that the demonstration is there at once.
-        var scene = MadeUpCamera.All[0] with { Pose = MadeUpCamera.All[0].Pose with { FocalPx = 1200, WidthPx = 1600, HeightPx = 1200 } };
+        var scene = MadeUpCamera.All[1] with { Pose = MadeUpCamera.All[1].Pose with { FocalPx = 1500, WidthPx = 2000, HeightPx = 1500 } };
         var photo = PictureFile.Take(MadeUpCamera.Render(scene)).Picture!;
         var found = CornerFinder.Find(photo.Bytes, MadeUpCamera.CornersOf(scene), 3);
-        var view = Photographed.Straighten(scene.Reference, found.Corners, photo.WidthPx, photo.HeightPx, found.WithinPx).View!;
+        var view = Photographed.Straighten(scene.Reference, found.Corners, photo.WidthPx, photo.HeightPx, found.WithinPx, turnDegrees: scene.CardTurnDegrees).View!;
         var outline = scene.Item.Select(p => view.ToMm.Map(MadeUpCamera.Seen(scene.Pose, p, 0))).ToArray();
         var picture = await cupboard.Keep(Rectifier.Draw(photo.Bytes, view));
-        var photograph = await cupboard.Begin(await cupboard.Keep(photo), "The made-up camera: a cotton bag with a bank card beside it");
-        await cupboard.Remember(photograph, row => (row.Corners, row.Reference, row.ViewId) = (Straightening.Write(view.Corners), scene.Reference.Id, picture));
+        var photograph = await cupboard.Begin(await cupboard.Keep(photo), "The made-up camera: a cotton bag with a sheet of A4 beside it");
+        await cupboard.Remember(photograph, row => (row.Corners, row.Reference, row.TurnDegrees, row.ViewId) = (Straightening.Write(view.Corners), scene.Reference.Id, scene.CardTurnDegrees, picture));
         Pt At(double x, double y) => Pt.Lerp(Pt.Lerp(outline[0], outline[1], x), Pt.Lerp(outline[3], outline[2], x), y);
         await cupboard.Add(
             new OwnForm(

@@ -5,7 +5,7 @@
   const SVG = 'http://www.w3.org/2000/svg';
   const form = () => document.querySelector('form[data-trace]');
   const drawing = () => document.querySelector('#trace-frame svg');
-  const active = () => form()?.querySelector('.ring input[name="active"]:checked')?.closest('.ring');
+  const active = () => form()?.querySelector('.ring-edit input[name="active"]:checked')?.closest('.ring-edit');
   const field = () => active()?.querySelector('textarea');
   const round = (n) => Math.round(n * 10) / 10;
 
