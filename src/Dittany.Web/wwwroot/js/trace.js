@@ -167,7 +167,7 @@
     pins();
     const left = xs.filter((input) => input.value.trim() === '').length;
     const title = document.querySelector('.photo-page h1');
-    if (title) { title.textContent = left === 0 ? 'Four corners. Straighten it.' : `Point at the four corners of the card: ${left} to go.`; }
+    if (title) { title.textContent = left === 0 ? 'Four corners. Straighten it.' : `Point at the four corners of the card or sheet: ${left} to go.`; }
   });
   document.addEventListener('input', (event) => { if (event.target.closest?.('#corners') && ['X', 'Y'].includes(event.target.name)) { pins(); } });
 })();
