@@ -92,7 +92,7 @@ public sealed class CupboardFlowTests(App app) : IClassFixture<App>
         Assert.Contains("Straighten it", browser.FindElement(By.TagName("h1")).Text, StringComparison.Ordinal);
         browser.FindElement(By.Id("straighten")).Click();
         App.Until(() => browser.FindElements(By.Id("trace")).Count == 1, "the picture is straightened");
-        Assert.Contains("edges of a bank card were found", browser.FindElement(By.CssSelector(".worth")).Text, StringComparison.Ordinal);
+        App.Until(() => browser.FindElement(By.CssSelector(".worth")).Text.Contains("edges of a bank card were found", StringComparison.Ordinal), "the card's edges were found");
         browser.FindElement(By.Id("trace")).Click();
         App.Until(() => browser.FindElements(By.CssSelector(".handle")).Count == 4, "its outline can be pulled");
 
