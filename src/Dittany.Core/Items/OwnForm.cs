@@ -36,6 +36,22 @@ public sealed record OwnForm(
     public const double LeastMm = 15;
     public const double MostMm = 5000;
 
+    /// <summary>Everything on it drawn out or in by a factor, its picture with it; numbers she measured stay as she measured them.</summary>
+    public OwnForm Scaled(double by)
+    {
+        IReadOnlyList<Pt> All(IReadOnlyList<Pt> ring) => ring.Select(p => p * by).ToArray();
+        return this with
+        {
+            OutlineMm = All(OutlineMm),
+            Zones = Zones.Select(z => z with { RingMm = All(z.RingMm) }).ToArray(),
+            Obstacles = Obstacles.Select(o => o with { RingMm = All(o.RingMm) }).ToArray(),
+            Picture = Picture is { } p ? new Picture(p.Id, p.XMm * by, p.YMm * by, p.WidthMm * by, p.HeightMm * by) : null,
+        };
+    }
+
+    /// <summary>How wide it lies, mm.</summary>
+    public double WidthMm => OutlineMm.Max(p => p.X) - OutlineMm.Min(p => p.X);
+
     /// <summary>A copy of a catalogue form's face at a size, to be changed.</summary>
     public static OwnForm CopyOf(Form form, FormSize size, Drawn drawn, string id, string name) => new(
         id, name, "copied", new Dictionary<string, double>(StringComparer.Ordinal) { [form.Width.Id] = size.WidthMm, [form.Height.Id] = size.HeightMm }, drawn.Outline,

@@ -162,12 +162,29 @@ public static class Photographed
             warnings.Add($"Its corners come out {Say.Number(off)}° from square. If yours are square, card and item did not lie on one plane: lay both flat on the table.");
         }
 
-        if (tape is { } t && Math.Abs(t.PictureMm / t.TapeMm - 1) > AgreeShare)
+        if (tape is { } t && TapeWarning(t.TapeMm, t.PictureMm) is { } apart)
         {
-            warnings.Add($"Your tape says {Say.Length(t.TapeMm)}, the picture {Say.Length(Math.Round(t.PictureMm, 1))}: {Say.Number(Math.Abs((t.PictureMm / t.TapeMm) - 1) * 100)} % apart. The card seems to lie {(t.PictureMm < t.TapeMm ? "higher" : "lower")} than the item: lay it on the same table and take the picture again, or keep your tape's number, and the drawing is scaled to it.");
+            warnings.Add(apart);
         }
 
         return warnings;
+    }
+
+    /// <summary>What is said where her tape and the drawing do not agree on a length, mm; null where they do.</summary>
+    public static string? TapeWarning(double tapeMm, double pictureMm) => Math.Abs((pictureMm / tapeMm) - 1) <= AgreeShare
+        ? null
+        : $"Your tape says {Say.Length(tapeMm)}, the picture {Say.Length(Math.Round(pictureMm, 1))}: {Say.Number(Math.Abs((pictureMm / tapeMm) - 1) * 100)} % apart. The card seems to lie {(pictureMm < tapeMm ? "higher" : "lower")} than the item: lay it on the same table and take the picture again, or keep your tape's number, and the drawing is scaled to it.";
+
+    /// <summary>An outline in mm of the straightened view, where the form was scaled to a tape since.</summary>
+    public static IReadOnlyList<Pt> InView(OwnForm form, Straightened view) => form.Picture is { WidthMm: > 0 } p ? form.Scaled(view.WidthMm / p.WidthMm).OutlineMm : form.OutlineMm;
+
+    /// <summary>A form to begin tracing with: its outline beside the card, to be pulled into place, and all of it a place for words, 10 mm kept free at its edges.</summary>
+    public static OwnForm Begin(Straightened view, string picture)
+    {
+        var outline = LikelyItem(view);
+        return new OwnForm(
+            "new", "From a photograph", "photograph", new Dictionary<string, double>(StringComparer.Ordinal), outline, [new OwnZone("zone-1", "all of it", outline, 10)], [],
+            Picture: new Picture(picture, 0, 0, view.WidthMm, view.HeightMm), WithinMm: Math.Round(WithinMm(view, outline), 2));
     }
 
     /// <summary>How far the corners of a four-sided outline are from square, degrees; null for any other.</summary>

@@ -59,7 +59,7 @@ public static class Wearing
 
     /// <summary>
     /// Wearer and use as stated or overruled, or the form's usual ones. On skin where the form is worn on it, or for a baby; <paramref name="hers"/> gives her overrule of a
-    /// decision, or null. Cloth that is not washable is never washed.
+    /// decision, or null. Cloth that is not washable is never washed; how often what is washed, and how long it lasts, where she does not say, is from memory.
     /// </summary>
     public static Worn Settle(Form form, StatedUse stated, bool washable, bool hidden, Func<string, string?> hers)
     {

@@ -110,6 +110,9 @@ public static partial class Tape
         return value * found.Groups["unit"].Value switch { "cm" => 10, "m" => 1000, "in" or "inch" or "inches" or "\"" or "″" => InchMm, _ => 1 };
     }
 
+    /// <summary>How a length is to be written on her tape.</summary>
+    public static string Wanted(Units units) => units == Units.Inches ? "Write it like 14 1/2 in." : "Write it like 37.5 cm or 375 mm.";
+
     /// <summary>A length read off a tape: as above, but a bare number is centimetres, or inches on a tape of inches.</summary>
     public static double? Read(string? written, Units units)
     {

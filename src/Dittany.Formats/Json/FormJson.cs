@@ -87,14 +87,8 @@ public static class FormJson
         w.WriteString("id", form.Id);
         w.WriteString("name", form.Name);
         w.WriteString("shape", form.Shape);
-        w.WriteStartObject("measuredMm");
-        foreach (var (id, mm) in form.MeasuredMm.OrderBy(m => m.Key, StringComparer.Ordinal))
-        {
-            w.WriteNumber(id, mm);
-        }
-
-        w.WriteEndObject();
-        Points(w, "outlineMm", form.OutlineMm);
+        JobJson.Numbers(w, "measuredMm", form.MeasuredMm);
+        PlanJson.Points(w, "outlineMm", form.OutlineMm);
         w.WriteStartArray("zones");
         foreach (var zone in form.Zones)
         {
@@ -102,7 +96,7 @@ public static class FormJson
             w.WriteString("id", zone.Id);
             w.WriteString("name", zone.Name);
             w.WriteNumber("edgeMm", zone.EdgeAllowanceMm);
-            Points(w, "ringMm", zone.RingMm);
+            PlanJson.Points(w, "ringMm", zone.RingMm);
             w.WriteEndObject();
         }
 
@@ -114,7 +108,7 @@ public static class FormJson
             w.WriteString("id", obstacle.Id);
             w.WriteString("name", obstacle.Name);
             w.WriteString("kind", Names.Of(Kinds, obstacle.Kind));
-            Points(w, "ringMm", obstacle.RingMm);
+            PlanJson.Points(w, "ringMm", obstacle.RingMm);
             w.WriteEndObject();
         }
 
@@ -158,18 +152,7 @@ public static class FormJson
             faults.Add($"{at}/schema", $"'{schema}' is another schema.", $"Use {Schema}.");
         }
 
-        var measured = new Dictionary<string, double>(StringComparer.Ordinal);
-        if (top.TryGetValue("measuredMm", out var numbers))
-        {
-            foreach (var (id, value) in faults.Members(numbers, $"{at}/measuredMm"))
-            {
-                if (faults.Number(value, JsonFaults.Join($"{at}/measuredMm", id)) is { } mm)
-                {
-                    measured[id] = mm;
-                }
-            }
-        }
-
+        var measured = faults.Numbers(top, "measuredMm", at) ?? [];
         var zones = (faults.Items(top, "zones", at, required: true) ?? []).Select((z, i) =>
         {
             var pointer = $"{at}/zones/{i.ToString(CultureInfo.InvariantCulture)}";
@@ -237,19 +220,5 @@ public static class FormJson
         }
 
         return [.. points];
-    }
-
-    private static void Points(Utf8JsonWriter w, string name, IEnumerable<Pt> points)
-    {
-        w.WriteStartArray(name);
-        foreach (var p in points)
-        {
-            w.WriteStartArray();
-            w.WriteNumberValue(Math.Round(p.X, 3));
-            w.WriteNumberValue(Math.Round(p.Y, 3));
-            w.WriteEndArray();
-        }
-
-        w.WriteEndArray();
     }
 }

@@ -71,13 +71,7 @@ public static class JobJson
         Text(w, "size", job.Size);
         if (job.MeasuredMm is { Count: > 0 } measured)
         {
-            w.WriteStartObject("measuredMm");
-            foreach (var (id, mm) in measured.OrderBy(m => m.Key, StringComparer.Ordinal))
-            {
-                w.WriteNumber(id, mm);
-            }
-
-            w.WriteEndObject();
+            Numbers(w, "measuredMm", measured);
         }
 
         if (job.Own is { } own)
@@ -174,19 +168,7 @@ public static class JobJson
             faults.Add("#/item", "'item' is missing.", "Add \"item\": { \"form\": \"tea-towel\" }.");
         }
 
-        Dictionary<string, double>? measured = null;
-        if (item.TryGetValue("measuredMm", out var numbers))
-        {
-            measured = new Dictionary<string, double>(StringComparer.Ordinal);
-            foreach (var (id, value) in faults.Members(numbers, "#/item/measuredMm"))
-            {
-                if (faults.Number(value, JsonFaults.Join("#/item/measuredMm", id)) is { } mm)
-                {
-                    measured[id] = mm;
-                }
-            }
-        }
-
+        var measured = faults.Numbers(item, "measuredMm", "#/item");
         var use = new StatedUse(null, faults.Flag(item, "nextToSkin", "#/item"), faults.Text(item, "washed", "#/item"), faults.Text(item, "lasts", "#/item"));
         var overrules = new Dictionary<string, string>(StringComparer.Ordinal);
         if (top.TryGetValue("overrules", out var o))
@@ -375,6 +357,18 @@ public static class JobJson
         {
             w.WriteNumber(name, v);
         }
+    }
+
+    /// <summary>Numbers by their names, in ordinal order.</summary>
+    internal static void Numbers(Utf8JsonWriter w, string name, IReadOnlyDictionary<string, double> numbers)
+    {
+        w.WriteStartObject(name);
+        foreach (var (id, value) in numbers.OrderBy(n => n.Key, StringComparer.Ordinal))
+        {
+            w.WriteNumber(id, value);
+        }
+
+        w.WriteEndObject();
     }
 
     internal static void Flag(Utf8JsonWriter w, string name, bool? value)

@@ -103,6 +103,26 @@ internal sealed class JsonFaults
         return null;
     }
 
+    /// <summary>Numbers by whatever names they have; null where the member is left out.</summary>
+    public Dictionary<string, double>? Numbers(Dictionary<string, JsonElement> members, string name, string pointer)
+    {
+        if (!Present(members, name, pointer, false, out var element))
+        {
+            return null;
+        }
+
+        var numbers = new Dictionary<string, double>(StringComparer.Ordinal);
+        foreach (var (id, value) in Members(element, Join(pointer, name)))
+        {
+            if (Number(value, Join(Join(pointer, name), id)) is { } number)
+            {
+                numbers[id] = number;
+            }
+        }
+
+        return numbers;
+    }
+
     public bool? Flag(Dictionary<string, JsonElement> members, string name, string pointer)
     {
         if (!Present(members, name, pointer, false, out var value))

@@ -421,7 +421,7 @@ public static class PlanJson
         w.WriteEndArray();
     }
 
-    private static void Points(Utf8JsonWriter w, string name, IEnumerable<Pt> points)
+    internal static void Points(Utf8JsonWriter w, string name, IEnumerable<Pt> points)
     {
         w.WriteStartArray(name);
         foreach (var p in points)

@@ -18,10 +18,10 @@ public static class CornerFinder
 
     private const double EndsShare = 0.1;
 
-    /// <summary>So many of the places must show an edge.</summary>
+    /// <summary>So many of the places must show an edge (from memory).</summary>
     private const double LeastShare = 0.6;
 
-    /// <summary>An edge is at least this step in brightness, of 255.</summary>
+    /// <summary>An edge is at least this step in brightness, of 255 (from memory: above what JPEG and noise make).</summary>
     private const double LeastStep = 8;
 
     /// <summary>No corner is surer than this, px: lenses are not perfect (from memory).</summary>

@@ -74,34 +74,16 @@ public sealed class FormModel(CupboardStore cupboard, WorkshopStore workshops) :
         Form = form;
         Units = (await workshops.Current(cancel)).Units;
         var usual = form.Sizes.FirstOrDefault(s => s.Id == SizeId) ?? form.Sizes.First(s => s.Id == form.UsualSize);
-        var faults = new List<JobFault>();
-        var measured = new Dictionary<string, double>(StringComparer.Ordinal);
-        foreach (var (measure, typed, name) in new[] { (form.Width, Width, "Width"), (form.Height, Height, "Height") })
-        {
-            if (string.IsNullOrWhiteSpace(typed))
-            {
-                continue;
-            }
-
-            if (Tape.Read(typed, Units) is { } mm)
-            {
-                measured[measure.Id] = mm;
-            }
-            else
-            {
-                faults.Add(new JobFault(name, $"{measure.Name}: “{typed}” is not a length.", Units == Units.Inches ? "Write it like 14 1/2 in." : "Write it like 37.5 cm or 375 mm."));
-            }
-        }
-
-        var job = new Job(form.Id, [new WordingAsked("name", "A")], new DateOnly(2000, 1, 1), Size: form.Sizes.Any(s => s.Id == SizeId) ? SizeId : null, MeasuredMm: measured.Count > 0 ? measured : null);
-        faults.AddRange(JobCheck.Faults(job, Workshop.Default).Where(f => f.Pointer.StartsWith("#/item/measured", StringComparison.Ordinal)).Select(f => f with { Pointer = f.Pointer.EndsWith($"/{form.Width.Id}", StringComparison.Ordinal) ? "Width" : "Height" }));
+        var (measured, unread) = TypedMeasures.Read(form, Width, Height, Units);
+        var job = new Job(form.Id, [new WordingAsked("name", "A")], new DateOnly(2000, 1, 1), Size: form.Sizes.Any(s => s.Id == SizeId) ? SizeId : null, MeasuredMm: measured);
+        JobFault[] faults = [.. unread, .. JobCheck.Faults(job, Workshop.Default).Where(f => f.Pointer.StartsWith("#/item/measured", StringComparison.Ordinal))];
         Faults = faults;
-        if (faults.Count > 0)
+        if (faults.Length > 0)
         {
             Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
         }
 
-        Size = (faults.Count == 0 ? form.Scaled(job.MeasuredMm, job.Size) : null) ?? usual;
+        Size = (faults.Length == 0 ? form.Scaled(job.MeasuredMm, job.Size) : null) ?? usual;
         Faces = form.Build(Size);
         Face = Faces.FirstOrDefault(f => f.Face.Id == FaceId) ?? Faces[0];
         return true;

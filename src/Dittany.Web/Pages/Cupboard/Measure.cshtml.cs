@@ -100,7 +100,7 @@ public sealed class MeasureModel(CupboardStore cupboard, WorkshopStore workshops
             }
             else
             {
-                faults.Add(new FormFault(ask.Id, $"{ask.Name}: “{typed}” is not a length.", Units == Units.Inches ? "Write it like 14 1/2 in." : "Write it like 37.5 cm or 375 mm."));
+                faults.Add(new FormFault(ask.Id, $"{ask.Name}: “{typed}” is not a length.", Tape.Wanted(Units)));
             }
         }
 

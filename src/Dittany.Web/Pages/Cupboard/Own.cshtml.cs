@@ -271,7 +271,7 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
             opening = Tape.Read(Opening, Units);
             if (opening is null)
             {
-                faults.Add(new FormFault("openingMm", $"“{Opening}” is not a length.", "Write it like 19 cm, or leave it empty."));
+                faults.Add(new FormFault("openingMm", $"“{Opening}” is not a length.", $"{Tape.Wanted(Units)} Or leave it empty."));
             }
         }
 
@@ -288,7 +288,7 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
             Zones = zones,
             Obstacles = obstacles,
         };
-        if (faults.Count == 0 && !string.IsNullOrWhiteSpace(TapeWidth))
+        if (faults.Count == 0 && outline.Count >= 3 && !string.IsNullOrWhiteSpace(TapeWidth))
         {
             if (Tape.Read(TapeWidth, Units) is { } taped)
             {
@@ -296,7 +296,7 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
             }
             else
             {
-                faults.Add(new FormFault("tapeWidth", $"“{TapeWidth}” is not a length.", "Write it like 30 cm, or leave it empty."));
+                faults.Add(new FormFault("tapeWidth", $"“{TapeWidth}” is not a length.", $"{Tape.Wanted(Units)} Or leave it empty."));
             }
         }
 
@@ -307,30 +307,21 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
 
         if (faults.Count == 0 && _view is { } view)
         {
-            form = form with { WithinMm = Math.Round(Photographed.WithinMm(view, InView(form, view)), 2) };
+            form = form with { WithinMm = Math.Round(Photographed.WithinMm(view, Photographed.InView(form, view)), 2) };
         }
 
         return (faults.Count == 0 ? form : null, faults);
     }
 
-    /// <summary>Her tape counts more than the picture: where they do not agree she is told, and the drawing is scaled to the tape.</summary>
+    /// <summary>Her tape counts more than the drawing: where they do not agree she is told, and everything is scaled to the tape.</summary>
     private OwnForm ByTape(OwnForm form, double tapeMm)
     {
-        var width = form.OutlineMm.Max(p => p.X) - form.OutlineMm.Min(p => p.X);
-        var by = tapeMm / width;
-        if (Math.Abs(by - 1) > Photographed.AgreeShare)
+        if (form.Picture is not null && Photographed.TapeWarning(tapeMm, form.WidthMm) is { } apart)
         {
-            Warnings = [.. Warnings, Tape.Tell($"Your tape says {Say.Length(tapeMm)}, the drawing {Say.Length(Math.Round(width, 1))}: {Say.Number(Math.Abs((width / tapeMm) - 1) * 100)} % apart. If it comes from a photograph, the card seems to have lain {(width < tapeMm ? "higher" : "lower")} than the item. Kept like this, everything is scaled to your tape.", Units)];
+            Warnings = [.. Warnings, Tape.Tell(apart, Units)];
         }
 
-        IReadOnlyList<Pt> Scaled(IReadOnlyList<Pt> ring) => ring.Select(p => p * by).ToArray();
-        return form with
-        {
-            OutlineMm = Scaled(form.OutlineMm),
-            Zones = form.Zones.Select(z => z with { RingMm = Scaled(z.RingMm) }).ToArray(),
-            Obstacles = form.Obstacles.Select(o => o with { RingMm = Scaled(o.RingMm) }).ToArray(),
-            Picture = form.Picture is { } p ? p with { XMm = p.XMm * by, YMm = p.YMm * by, WidthMm = p.WidthMm * by, HeightMm = p.HeightMm * by } : null,
-        };
+        return form.Scaled(tapeMm / form.WidthMm);
     }
 
     private void Judge((OwnForm? Form, IReadOnlyList<FormFault> Faults) read)
@@ -343,18 +334,11 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
     {
         if (_view is { } view)
         {
-            Warnings = [.. Warnings, .. Photographed.Warnings(view, InView(form, view)).Select(w => Tape.Tell(w, Units))];
+            Warnings = [.. Warnings, .. Photographed.Warnings(view, Photographed.InView(form, view)).Select(w => Tape.Tell(w, Units))];
         }
 
         var made = OwnForms.AsForm(form);
         Drawing = FormDrawing.Draw(made, made.At("own"), Units, trace: true);
-    }
-
-    /// <summary>The outline in mm of the straightened view, whatever it was scaled to since.</summary>
-    private static Pt[] InView(OwnForm form, Straightened view)
-    {
-        var by = form.Picture is { WidthMm: > 0 } p ? view.WidthMm / p.WidthMm : 1;
-        return form.OutlineMm.Select(q => q * by).ToArray();
     }
 
     private (double X, double Y, double W, double H) Middle()

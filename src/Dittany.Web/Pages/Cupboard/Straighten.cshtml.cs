@@ -157,24 +157,8 @@ public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore worksh
         }
 
         Judge();
-        var view = View!;
-        var (w, h) = (view.WidthMm, view.HeightMm);
-        var card = view.Corners.Select(view.ToMm.Map).ToArray();
-        var right = card.Average(p => p.X) > w / 2;
-        Pt[] outline = right ? Box(w * 0.08, h * 0.1, card.Min(p => p.X) - (w * 0.03), h * 0.9) : Box(card.Max(p => p.X) + (w * 0.03), h * 0.1, w * 0.92, h * 0.9);
-        if (Region.AreaOf(outline) < 0.05 * w * h)
-        {
-            outline = Box(w * 0.1, h * 0.1, w * 0.9, h * 0.9);
-        }
-
-        var saved = await cupboard.Add(
-            new OwnForm(
-                "new", "From a photograph", "photograph", new Dictionary<string, double>(StringComparer.Ordinal), outline, [new OwnZone("zone-1", "all of it", outline, 10)], [],
-                Picture: new Picture(Row.ViewId, 0, 0, w, h), WithinMm: Math.Round(WithinMm, 2)),
-            $"Traced from a photograph: {Row.Note}", cancel);
+        var saved = await cupboard.Add(Photographed.Begin(View!, Row.ViewId), $"Traced from a photograph: {Row.Note}", cancel);
         return saved.Kept is { } kept ? RedirectToPage("Own", new { id = kept.Form.Id }) : NotFound();
-
-        static Pt[] Box(double x0, double y0, double x1, double y1) => [new(x0, y0), new(x1, y0), new(x1, y1), new(x0, y1)];
     }
 
     private async Task<bool> Load(int id, CancellationToken cancel)

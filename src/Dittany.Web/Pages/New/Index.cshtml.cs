@@ -180,20 +180,11 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
             faults.Add(new JobFault("#/dueOn", $"“{Day}” is not a day.", "Say it like “Sunday week”, “14 March” or 2027-03-14, or leave it empty."));
         }
 
-        Dictionary<string, double>? measured = null;
+        IReadOnlyDictionary<string, double>? measured = null;
         if (Picked is { } picked && MeasuredOf == picked.Id)
         {
-            foreach (var (measure, typed) in new[] { (picked.Width, Wide), (picked.Height, High) }.Where(m => !string.IsNullOrWhiteSpace(m.Item2)))
-            {
-                if (Core.Measures.Tape.Read(typed, workshop.Units) is { } mm)
-                {
-                    (measured ??= new(StringComparer.Ordinal))[measure.Id] = mm;
-                }
-                else
-                {
-                    faults.Add(new JobFault($"#/item/measuredMm/{measure.Id}", $"{measure.Name}: “{typed}” is not a length.", "Write it like 37.5 cm, or leave it empty."));
-                }
-            }
+            (measured, var unread) = TypedMeasures.Read(picked, Wide, High, workshop.Units);
+            faults.AddRange(unread);
         }
 
         if (string.IsNullOrEmpty(Form))
