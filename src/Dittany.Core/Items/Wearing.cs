@@ -39,7 +39,7 @@ public static class Wearing
         ("baby", "A baby, or a child under three", "Soft inside, no knots or long threads behind, nothing sewn on that could come off."),
         ("child", "A child", "It is washed often and pulled about: ends are fastened firmly."),
         ("adult", "An adult", "It is worn and washed as usual."),
-        ("nobody", "Nobody wears it", "No skin lies on the back of the work."),
+        ("nobody", "Nobody wears it", "It is used and looked at, not worn."),
     ];
 
     /// <summary>How often it is washed.</summary>
@@ -100,7 +100,7 @@ public static class Wearing
                     ["How it will be used."], Washings),
                 Deciding.Make(
                     "item.lasting", Station.Item, "How long it should last", Of(Lastings, ownLasts), hersLasts is null ? null : Of(Lastings, lasts),
-                    [lasts switch { "day" => "For one day the quickest honest way will do.", "keepsake" => "What is kept for good is finished for good: no glue, no knots that bulge.", _ => "As usual." }],
+                    [lasts switch { "day" => "For one day the quickest honest way will do.", "keepsake" => "What is kept for good is finished for good: no glue, no knots that bulge.", _ => "It is finished as things in use are: ends woven in, nothing that comes off." }],
                     ["How it will be used."], Lastings),
                 Deciding.Make(
                     "item.small-parts", Station.Item, "What may be sewn on", taken.Id == "baby" ? new Choice("nothing", "Nothing that could come off") : new Choice("firmly", "What is sewn on is sewn on firmly"), null,

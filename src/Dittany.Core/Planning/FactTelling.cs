@@ -29,7 +29,7 @@ public static class FactTelling
             Fact("prewashed", "Washed before", Yes(cloth.Prewashed), "whether it still shrinks: unwashed it wants its first wash now", YesNo),
             Fact("busy", "Busy print", Yes(cloth.Busy), "whether a drawn line is seen", YesNo),
             Fact("lined", "Lined or double", Yes(cloth.Lined), "light from behind, which layers go into the hoop", YesNo),
-            Fact("coated", "Coated", Yes(cloth.Coated), "no ring, no iron, every hole stays", YesNo),
+            Fact("coated", "Coated", Yes(cloth.Coated), "whether a ring or an iron may touch it, and that every hole stays", YesNo),
         ];
     }
 
