@@ -78,11 +78,6 @@ public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore worksh
     {
         // Asked for many times a second: nothing is read from the store for it.
         State = straightening.Of(id);
-        if (State is { Done: true } or { Trouble: not null } or null)
-        {
-            Response.Headers["HX-Redirect"] = $"/cupboard/photograph/{id.ToString(CultureInfo.InvariantCulture)}";
-        }
-
         return Partial("_Progress", this);
     }
 
