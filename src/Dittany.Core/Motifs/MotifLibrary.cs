@@ -1,11 +1,11 @@
 namespace Dittany.Core.Motifs;
 
-/// <summary>The motifs that can be drawn. None yet: a job that names one is refused by that name, never given something else.</summary>
+/// <summary>The motifs that can be drawn: all of our own drawing.</summary>
 public static class MotifLibrary
 {
-    public static IReadOnlyList<string> Ids { get; } = [];
+    public static IReadOnlyList<Motif> All { get; } = [.. Plants.All, .. Things.All, .. Frames.All];
 
-    /// <summary>What to tell someone who names a motif that cannot be drawn.</summary>
-    public static (string Detail, string Try) Refusal(string motif) =>
-        ($"The motif '{motif}' cannot be drawn yet: motifs are not in this version.", "Leave this element out, or write words instead with \"kind\": \"text\".");
+    public static IReadOnlyList<string> Ids { get; } = All.Select(m => m.Id).ToArray();
+
+    public static Motif? Find(string id) => All.FirstOrDefault(m => string.Equals(m.Id, id, StringComparison.Ordinal));
 }

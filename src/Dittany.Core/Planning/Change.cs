@@ -20,6 +20,7 @@ public static class Changes
     [
         ("capHeightMm", "words.size"), ("strands", "thread.strands"), ("stitch", "stitch.outline"), ("rows", "words.rows"), ("wearer", "item.wearer"), ("centreMm", "space.place"), ("size", "item.size"), ("zone", "space.zone"),
         ("fabric.kind", "fabric.kind"), ("colour", "thread.colour"),
+        ("alphabet", "words.alphabet"), ("arrangement", "words.arrangement"), ("reading", "words.reading"), ("motif", "words.motif"), ("motifPlace", "words.motif-place"), ("heightMm", "motif.size"),
         ("nextToSkin", "item.skin"), ("washed", "item.washing"), ("lasts", "item.lasting"),
     ];
 
@@ -47,24 +48,21 @@ public static class Changes
 
     /// <summary>Members that can be changed, overrules apart.</summary>
     public static IReadOnlyList<string> Members { get; } =
-        ["title", "dueOn", "text", "capHeightMm", "strands", "stitch", "rows", "colour", "centreMm", "size", "wearer", "zone", "fabric.kind", "fabric.colour", "done", .. Facts.Keys];
+        ["title", "dueOn", "size", "wearer", "zone", "fabric.kind", "fabric.colour", "done", .. ElementChanges.Members, .. Facts.Keys];
 
     /// <summary>The value of a member as a change would write it; null where the job leaves it to the plan.</summary>
     public static string? Read(Job job, string member)
     {
-        var first = job.Elements[0];
+        if (ElementChanges.Of(member) is { } ofElement)
+        {
+            return ofElement.Read(job);
+        }
+
         return member switch
         {
             "title" => job.Title,
             "dueOn" => job.DueOn?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
-            "text" => first.Text,
-            "capHeightMm" => first.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture),
-            "strands" => first.Strands?.ToString(CultureInfo.InvariantCulture),
-            "stitch" => first.Stitch,
-            "rows" => first.Rows?.ToString(CultureInfo.InvariantCulture),
             "wearer" => job.Wearer,
-            "colour" => first.Colour,
-            "centreMm" => first.CentreMm is { } c ? string.Create(CultureInfo.InvariantCulture, $"{c.X:R},{c.Y:R}") : null,
             "size" => job.Size,
             "zone" => job.Zone,
             "fabric.kind" => job.Fabric?.Kind,
@@ -108,6 +106,11 @@ public static class Changes
     private static Job? Set(Job job, string member, string? value, out JobFault? fault)
     {
         fault = null;
+        if (ElementChanges.Of(member) is { } ofElement)
+        {
+            return ofElement.Set(job, value, out fault);
+        }
+
         switch (member)
         {
             case "title":
@@ -125,34 +128,8 @@ public static class Changes
 
                 fault = new JobFault("#/dueOn", $"'{value}' is not a day.", "Write it like 2027-03-14.");
                 return null;
-            case "text":
-                return First(job, e => e with { Text = value ?? string.Empty });
-            case "capHeightMm":
-                return Number(member, value, out fault) ? First(job, e => e with { CapHeightMm = NumberOf(value) }) : null;
-            case "strands":
-                return Number(member, value, out fault) ? First(job, e => e with { Strands = NumberOf(value) is { } n ? (int)Math.Clamp(n, -1, 99) : null }) : null;
-            case "stitch":
-                return First(job, e => e with { Stitch = value });
-            case "rows":
-                return Number(member, value, out fault) ? First(job, e => e with { Rows = NumberOf(value) is { } n ? (int)Math.Clamp(n, -1, 99) : null }) : null;
             case "wearer":
                 return job with { Wearer = value };
-            case "colour":
-                return First(job, e => e with { Colour = value });
-            case "centreMm":
-                if (value is null)
-                {
-                    return First(job, e => e with { CentreMm = null });
-                }
-
-                var parts = value.Split(',');
-                if (parts.Length == 2 && NumberOf(parts[0]) is { } x && NumberOf(parts[1]) is { } y)
-                {
-                    return First(job, e => e with { CentreMm = new Pt(x, y) });
-                }
-
-                fault = new JobFault("#/elements/0/centreMm", $"'{value}' is not a place.", "Write two numbers in mm, such as 250,600.");
-                return null;
             case "size":
                 return job with { Size = value };
             case "zone":
@@ -246,14 +223,6 @@ public static class Changes
         ? job
         : job with { Overrules = job.Overrules.Where(o => o.Key != decision).ToDictionary(o => o.Key, o => o.Value, StringComparer.Ordinal) };
 
-    private static Job First(Job job, Func<WordingAsked, WordingAsked> change) => job with { Elements = [change(job.Elements[0]), .. job.Elements.Skip(1)] };
-
-    private static double? NumberOf(string? value) =>
+    internal static double? NumberOf(string? value) =>
         double.TryParse(value, NumberStyles.Float, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) ? n : null;
-
-    private static bool Number(string member, string? value, out JobFault? fault)
-    {
-        fault = value is null || NumberOf(value) is not null ? null : new JobFault($"#/elements/0/{member}", $"'{value}' is not a number.", "Write a number, such as 14.");
-        return fault is null;
-    }
 }

@@ -18,7 +18,40 @@ public sealed record WordingAsked(
     string? Arrangement = null,
     double? CapHeightMm = null,
     int? Rows = null,
-    Pt? CentreMm = null);
+    Pt? CentreMm = null,
+    double? RadiusMm = null,
+    string? Reading = null,
+    double? TurnDegrees = null,
+    string? Motif = null,
+    string? MotifPlace = null,
+    int? MotifCount = null);
+
+/// <summary>
+/// One motif as the maker asks for it; null members are decided. Width and height are the most the whole may take, its proportions kept. <paramref name="Count"/> is how many times it is
+/// drawn, <paramref name="Parts"/> how many petals or leaves it has. <paramref name="Drawing"/> is her own, kept whole in the job; its name then stands for the motif.
+/// </summary>
+public sealed record MotifAsked(
+    string Id,
+    string Motif,
+    double? WidthMm = null,
+    double? HeightMm = null,
+    string? Arrangement = null,
+    int? Count = null,
+    double? TurnDegrees = null,
+    Pt? CentreMm = null,
+    string? Stitch = null,
+    int? Strands = null,
+    string? Colour = null,
+    int? Parts = null,
+    double? LeanDegrees = null,
+    bool? Mirrored = null,
+    double? WobblePercent = null,
+    int? Seed = null,
+    bool? Middle = null,
+    OwnDrawing? Drawing = null);
+
+/// <summary>A drawing of her own: its name and its parts, in any unit, y down.</summary>
+public sealed record OwnDrawing(string Name, Figure Figure);
 
 /// <summary>What the maker asks for: words, item, day, and how far it is done. Everything else is decided. <paramref name="Today"/> is filled in at the edge; the core has no clock.</summary>
 public sealed record Job(
@@ -35,8 +68,12 @@ public sealed record Job(
     Time.Done? Done = null,
     IReadOnlyDictionary<string, double>? MeasuredMm = null,
     OwnForm? Own = null,
-    StatedUse? Use = null)
+    StatedUse? Use = null,
+    IReadOnlyList<MotifAsked>? Motifs = null)
 {
+    /// <summary>Motifs, none where the job names none.</summary>
+    public IReadOnlyList<MotifAsked> MotifsAsked => Motifs ?? [];
+
     /// <summary>The form it is put on: her own, kept in the job, or one of the catalogue; null where there is none of that name.</summary>
     public Form? FormUsed => Own is null ? Catalogue.Find(Form) : OwnForms.AsForm(Own);
 

@@ -6,6 +6,7 @@ using Dittany.Core.Hooping;
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
+using Dittany.Core.Motifs;
 using Dittany.Core.Space;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Threads;
@@ -46,6 +47,11 @@ public static class JobCheck
         ("thread.colour", "colour", e => e.Colour is not null),
         ("words.size", "capHeightMm", e => e.CapHeightMm is not null),
         ("words.rows", "rows", e => e.Rows is not null),
+        ("words.alphabet", "alphabet", e => e.Alphabet is not null),
+        ("words.arrangement", "arrangement", e => e.Arrangement is not null),
+        ("words.reading", "reading", e => e.Reading is not null),
+        ("words.motif", "motif", e => e.Motif is not null),
+        ("words.motif-place", "motifPlace", e => e.MotifPlace is not null),
         ("space.place", "centreMm", e => e.CentreMm is not null),
     ];
 
@@ -59,12 +65,13 @@ public static class JobCheck
             CheckText("#/title", title, MostTitle, faults);
         }
 
-        if (job.Elements.Count is 0 or > MostElements)
+        var many = job.Elements.Count + job.MotifsAsked.Count;
+        if (many is 0 or > MostElements)
         {
-            faults.Add(new("#/elements", job.Elements.Count == 0 ? "There is nothing to write." : $"There are {job.Elements.Count} elements, and {MostElements} is the most.", "Give between 1 and 60 elements."));
+            faults.Add(new("#/elements", many == 0 ? "There is nothing to write." : $"There are {many} elements, and {MostElements} is the most.", "Give between 1 and 60 elements."));
         }
 
-        foreach (var twice in job.Elements.GroupBy(e => e.Id, StringComparer.Ordinal).Where(g => g.Count() > 1))
+        foreach (var twice in job.Elements.Select(e => (e.Id, 0)).Concat(job.MotifsAsked.Select(m => (m.Id, 0))).GroupBy(e => e.Id, StringComparer.Ordinal).Where(g => g.Count() > 1))
         {
             faults.Add(new("#/elements", $"Two elements are called '{twice.Key}'.", "Give each element its own id, or none."));
         }
@@ -72,6 +79,11 @@ public static class JobCheck
         for (var i = 0; i < job.Elements.Count; i++)
         {
             CheckElement(job.Elements[i], $"#/elements/{i}", faults);
+        }
+
+        for (var i = 0; i < job.MotifsAsked.Count; i++)
+        {
+            MotifCheck.Check(job.MotifsAsked[i], $"#/elements/{job.Elements.Count + i}", faults);
         }
 
         var stitches = job.Elements.Sum(e => e.Text.Length * LineOfALetter * Math.Clamp(e.CapHeightMm ?? 25, 0, Fit.MostCapMm) / 2);
@@ -214,15 +226,19 @@ public static class JobCheck
 
         CheckColour($"{at}/colour", element.Colour, true, faults);
         CheckRange($"{at}/capHeightMm", element.CapHeightMm, Lettering.LeastCapMm, Fit.MostCapMm, "mm", faults);
-        if (element.Arrangement is { } arrangement && arrangement != "straight")
-        {
-            faults.Add(new(
-                $"{at}/arrangement",
-                arrangement is "arc" or "ring" or "slope" or "corner" ? $"The arrangement '{arrangement}' cannot be laid out yet." : $"There is no arrangement '{arrangement}'.",
-                "Use straight, or leave it out."));
-        }
+        MotifCheck.CheckChoice($"{at}/arrangement", element.Arrangement, WordsArranged.Choices.Select(c => c.ChoiceId), "arrangement", faults);
+        MotifCheck.CheckChoice($"{at}/reading", element.Reading, WordsArranged.Readings.Select(c => c.ChoiceId), "way to read it", faults);
+        MotifCheck.CheckChoice($"{at}/motif", element.Motif, MotifLibrary.Ids, "motif", faults);
+        MotifCheck.CheckChoice($"{at}/motifPlace", element.MotifPlace, WordsArranged.Places, "place of a motif", faults);
+        CheckRange($"{at}/motifCount", element.MotifCount, 1, 80, "parts", faults);
+        CheckRange($"{at}/radiusMm", element.RadiusMm, 5, 1000, "mm", faults);
+        CheckRange($"{at}/turnDegrees", element.TurnDegrees, -90, 90, "degrees", faults);
+        CheckCentre(element.CentreMm, at, faults);
+    }
 
-        if (element.CentreMm is { } centre && (!double.IsFinite(centre.X) || !double.IsFinite(centre.Y) || Math.Abs(centre.X) > 5000 || Math.Abs(centre.Y) > 5000))
+    internal static void CheckCentre(Pt? place, string at, List<JobFault> faults)
+    {
+        if (place is { } centre && (!double.IsFinite(centre.X) || !double.IsFinite(centre.Y) || Math.Abs(centre.X) > 5000 || Math.Abs(centre.Y) > 5000))
         {
             faults.Add(new($"{at}/centreMm", "The centre lies nowhere on an item.", "Give two numbers in mm, such as [250, 600]."));
         }
@@ -255,25 +271,35 @@ public static class JobCheck
                 "Leave rows out, or put the line breaks into the words."));
         }
 
-        var alphabet = element.Alphabet is null ? Alphabets.All[0] : Alphabets.Find(element.Alphabet);
-        if (alphabet is null)
+        var alphabet = element.Alphabet is null ? null : Alphabets.Find(element.Alphabet);
+        if (element.Alphabet is not null && alphabet is null)
         {
             faults.Add(new($"{at}/alphabet", $"There is no alphabet '{element.Alphabet}'.", $"Use {Either(Alphabets.All.Select(a => a.Id))}."));
             return;
         }
 
-        var lacking = letters.Where(l => !Rows.IsSpace(l) && alphabet.Find(l) is null).Distinct(StringComparer.Ordinal).Take(10).ToArray();
+        var lacking = Lacking(letters, alphabet);
         if (lacking.Length > 0)
         {
             faults.Add(new(
                 $"{at}/text",
-                $"{(element.Alphabet is null ? "No alphabet here" : $"The alphabet '{alphabet.Id}'")} has {Measures.Say.List(lacking.Select(l => $"'{l}'").ToArray())}.".Replace("has '", "has no '", StringComparison.Ordinal),
-                "Write it in Latin letters with their accents."));
+                $"{(alphabet is null ? "No alphabet here" : $"The alphabet '{alphabet.Id}'")} has {Measures.Say.List(lacking.Select(l => $"'{l}'").ToArray())}.".Replace("has '", "has no '", StringComparison.Ordinal),
+                Alphabets.All.Where(a => Lacking(letters, a).Length == 0).Select(a => a.Name).Take(3).ToArray() is { Length: > 0 } able
+                    ? $"Write it in {Either(able)}, which have it, or in Latin letters with their accents."
+                    : "Write it in Latin letters with their accents, or bring an alphabet that has it."));
         }
     }
 
+    /// <summary>Letters that an alphabet lacks, at most ten; of none in particular, those the alphabet that lacks fewest lacks.</summary>
+    private static string[] Lacking(IReadOnlyList<string> letters, IAlphabet? alphabet)
+    {
+        var asked = letters.Where(l => !Rows.IsSpace(l)).Distinct(StringComparer.Ordinal).ToArray();
+        string[] Of(IAlphabet a) => asked.Where(l => !a.Has(l)).Take(10).ToArray();
+        return alphabet is not null ? Of(alphabet) : Of(Alphabets.All[0]) is { Length: 0 } none ? none : Alphabets.All.Select(Of).OrderBy(l => l.Length).First();
+    }
+
     /// <summary>Line breaks are the only control characters words may hold; characters that change the reading direction unseen are refused.</summary>
-    private static void CheckText(string at, string text, int most, List<JobFault> faults)
+    internal static void CheckText(string at, string text, int most, List<JobFault> faults)
     {
         for (var i = 0; i < text.Length; i++)
         {
@@ -303,7 +329,7 @@ public static class JobCheck
         }
     }
 
-    private static void CheckColour(string at, string? colour, bool named, List<JobFault> faults)
+    internal static void CheckColour(string at, string? colour, bool named, List<JobFault> faults)
     {
         if (colour is not null && !Colour.TryParse(colour, out _) && !(named && Palette.Colours.Any(c => c.Id == colour)))
         {
@@ -311,7 +337,7 @@ public static class JobCheck
         }
     }
 
-    private static void CheckRange(string at, double? value, double least, double most, string unit, List<JobFault> faults)
+    internal static void CheckRange(string at, double? value, double least, double most, string unit, List<JobFault> faults)
     {
         if (value is { } v && !(v >= least && v <= most))
         {
@@ -370,6 +396,26 @@ public static class JobCheck
                 {
                     return $"#/elements/{i}/{member}";
                 }
+            }
+        }
+
+        for (var i = 0; i < job.MotifsAsked.Count; i++)
+        {
+            var motif = job.MotifsAsked[i];
+            var mine = suffix is null ? job.Elements.Count + i == 0 : job.Elements.Count + i > 0 && motif.Id == suffix;
+            var member = !mine ? null : decision switch
+            {
+                "space.place" when motif.CentreMm is not null => "centreMm",
+                "stitch.outline" when motif.Stitch is not null => "stitch",
+                "thread.strands" when motif.Strands is not null => "strands",
+                "thread.colour" when motif.Colour is not null => "colour",
+                "motif.arrangement" when motif.Arrangement is not null => "arrangement",
+                "motif.size" when motif.WidthMm is not null || motif.HeightMm is not null => motif.HeightMm is null ? "widthMm" : "heightMm",
+                _ => null,
+            };
+            if (member is not null)
+            {
+                return $"#/elements/{job.Elements.Count + i}/{member}";
             }
         }
 

@@ -52,7 +52,7 @@ public sealed record Part(
     IReadOnlyList<Stitch> Stitches,
     double WishedMm = 0);
 
-/// <summary>A wording as planned.</summary>
+/// <summary>A wording or a motif as planned. The height of a motif stands for the capitals of words.</summary>
 public sealed record PlannedElement(
     string Id,
     string Text,
@@ -67,7 +67,13 @@ public sealed record PlannedElement(
     double OverflowsMm,
     bool Reads,
     IReadOnlyList<Concern> Concerns,
-    IReadOnlyList<Part> Parts);
+    IReadOnlyList<Part> Parts,
+    string Arrangement = "straight",
+    string? Motif = null)
+{
+    /// <summary>Whether it is a motif and not a wording; its text is then what it is called.</summary>
+    public bool IsMotif => Motif is not null;
+}
 
 /// <summary>How the cloth is held.</summary>
 public sealed record PlannedHooping(School School, IReadOnlyList<HoopPlacing> Hoops, int LowerBound);
@@ -93,7 +99,7 @@ public sealed record Plan(
     IReadOnlyList<Caution> Cautions)
 {
     /// <summary>Version of the rules; it changes when the same job may come out otherwise.</summary>
-    public const string Rules = "4";
+    public const string Rules = "5";
 
     /// <summary>A decision by its id, or null.</summary>
     public Decision? Decision(string id) => Decisions.FirstOrDefault(d => d.Id == id);

@@ -64,12 +64,15 @@ public static class Planner
 
         // Words and stitches.
         var wordings = new WordingPlanner(ground, workshop, overrules);
-        IReadOnlyList<PlannedElement> elements = job.Elements.Select((asked, i) =>
-        {
-            var (element, told) = wordings.Plan(asked, i, job.Elements.Count);
-            decisions.AddRange(told);
-            return element;
-        }).ToArray();
+        var motifs = new MotifPlanner(ground, workshop, overrules);
+        var many = job.Elements.Count + job.MotifsAsked.Count;
+        IReadOnlyList<PlannedElement> elements = job.Elements.Select((asked, i) => wordings.Plan(asked, i, many))
+            .Concat(job.MotifsAsked.Select((asked, i) => motifs.Plan(asked, job.Elements.Count + i, many)))
+            .Select(planned =>
+            {
+                decisions.AddRange(planned.Decisions);
+                return planned.Element;
+            }).ToArray();
         decisions.Add(GroundDecisions.Fill());
 
         // Hooping, and what the thread is cut to.
@@ -131,7 +134,7 @@ public static class Planner
         }
 
         cautions.AddRange(CautionRoom.Of(new CautionFacts(
-            cloth, colours, transfer.Marker, marksCloth, transfer.Method.Id, transfer.Stabiliser, worn, form.Use.SeenOutdoors && !zone.Hidden, elements.Select(e => e.Text).ToArray(),
+            cloth, colours, transfer.Marker, marksCloth, transfer.Method.Id, transfer.Stabiliser, worn, form.Use.SeenOutdoors && !zone.Hidden, elements.Where(e => !e.IsMotif).Select(e => e.Text).ToArray(),
             finished.After.Count > 0 || transfer.Method.Id is "hot-iron" or "coated-paper", effort.Minutes / 60)));
 
         var found = FindIt.Choose(drawn, zone, elements[0].BaselineMm);
@@ -153,7 +156,7 @@ public static class Planner
             timed,
             finished.Finish,
             finished.Care,
-            elements.SelectMany((e, i) => i == 0 ? Proof.Of(e.Text) : Proof.Of(e.Text).Prepend(new ProofLetter("\n", "next wording"))).ToArray(),
+            elements.Where(e => !e.IsMotif).SelectMany((e, i) => i == 0 ? Proof.Of(e.Text) : Proof.Of(e.Text).Prepend(new ProofLetter("\n", "next wording"))).ToArray(),
             decisions.OrderBy(d => d.Station).ToArray(),
             overrules.SetAside,
             cautions.DistinctBy(c => c.Text, StringComparer.Ordinal).OrderByDescending(c => c.Severity).ToArray());

@@ -39,13 +39,15 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             overrules.For(Id("stitch.length")),
             Rows.Letters(asked.Text.ReplaceLineEndings(" ")).Any(l => alphabet.Find(l)?.HasDot == true) ? overrules.For(Id("stitch.dots")) : null);
         var schools = workshop.StitchSchoolsWith(stated.Length, stated.Dots);
-        var ways = Ways(asked, alphabet, place, stated, index, of);
+        var arranged = WordsArranged.Settle(Id, asked, ground, place, overrules);
+        decisions.AddRange(arranged.Decisions);
+        var ways = Ways(asked, alphabet, place, arranged, stated, index, of);
         var (question, answer, rows) = Choose(ways);
         WordingDecisions.Tell(Id, question, answer, rows, ways.Select(w => w.Rows).ToArray(), stated, schools => SpecFor(answer.Pair, schools), workshop, decisions);
 
         var colour = Colours(asked, Id("thread.colour"), decisions);
         var (parts, concerns) = Stitched(question, answer, schools, colour, place, AsJob);
-        var overflow = Math.Max(answer.OverflowMm, Outside(parts));
+        var overflow = Math.Max(answer.OverflowMm, PlannedBox.OutsideMm(parts, _field));
         concerns.AddRange(FitConcerns(question, overflow, ways, rows, AsJob));
         concerns.AddRange(answer.Faults.Select(f => new Concern(f.What, f.Letter, Math.Round(f.ByMm, 3), f.Text, Lettering.Remedies(question, answer, f, AsJob))));
         if (Legibility.Showing(Colour.Parse(colour), ground.Cloth) is { } hidden)
@@ -55,7 +57,6 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
 
         var setting = answer.Setting;
         var baseline = place.AnchorMm + (setting.BaselineFromOrigin * answer.CapMm);
-        var middle = (((setting.Rows - 1) * Setting.RowPitch) + (Alphabets.XUnits / Alphabets.CapUnits)) / 2;
         var element = new PlannedElement(
             asked.Id,
             asked.Text,
@@ -63,14 +64,15 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             alphabet.Id,
             answer.CapMm,
             baseline.OnGrid(),
-            (baseline - new Pt(0, middle * answer.CapMm)).OnGrid(),
-            BoxOf(parts),
+            (place.AnchorMm + (setting.MiddleFromOrigin * answer.CapMm)).OnGrid(),
+            PlannedBox.Of(parts),
             answer.Pair.LineWidthMm,
             Math.Round(answer.LargestCapMm, 3),
             Math.Round(overflow, 3),
             concerns.All(c => c.What is "overflows" or "dropped"),
             concerns.OrderBy(c => Array.IndexOf(Gravest, c.What)).ToArray(),
-            parts);
+            parts,
+            arranged.Arrangement.Id);
         return (element, decisions);
 
         // The wording as a job that states a change would have it: rows are chosen anew.
@@ -78,7 +80,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
     }
 
     /// <summary>One question for each way of breaking the words into rows.</summary>
-    private IReadOnlyList<(IReadOnlyList<string> Rows, LetteringQuestion Question)> Ways(WordingAsked asked, IAlphabet alphabet, Place place, StatedLettering stated, int index, int of)
+    private IReadOnlyList<(IReadOnlyList<string> Rows, LetteringQuestion Question)> Ways(WordingAsked asked, IAlphabet alphabet, Place place, WordsArranged arranged, StatedLettering stated, int index, int of)
     {
         int? wanted = stated.Rows is { } r && Rows.Break(asked.Text, int.Parse(r, CultureInfo.InvariantCulture)) is not null ? int.Parse(r, CultureInfo.InvariantCulture) : null;
         var slice = _field;
@@ -89,8 +91,10 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             slice = new Rooms(ground.Field.Within(Region.Rectangle(least.X, place.AnchorMm.Y - height, greatest.X - least.X, height * 1.5)));
         }
 
-        return Rows.Ways(asked.Text, wanted).Select(rows => (rows, new LetteringQuestion(
-            alphabet, Settings.Lay(alphabet, rows, place.Stands), _field, slice, place.AnchorMm, ground.Cloth, _facts, stated.CapMm,
+        // Round a ring and along an edge there is one row, unless she breaks it.
+        var tried = wanted is null && arranged.OneRow ? [Rows.Break(asked.Text, null)!] : Rows.Ways(asked.Text, wanted);
+        return tried.Select(rows => (rows, new LetteringQuestion(
+            alphabet, Settings.Lay(alphabet, rows, place.Stands, arranged.Arrangement, arranged.Ornament), _field, slice, place.AnchorMm, ground.Cloth, _facts, stated.CapMm,
             stated.Strands is null ? null : int.Parse(stated.Strands, CultureInfo.InvariantCulture),
             stated.Stitch is null ? null : Book.Find(stated.Stitch),
             stated.Wish ?? WishOf(workshop.Habit("size")), ground.Zone.Lettering))).ToArray();
@@ -111,7 +115,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             tried.Add((question, answer, rows));
         }
 
-        return tried.OrderBy(t => t.Answer.OverflowMm > 0).ThenBy(t => t.Answer.OverflowMm).ThenBy(t => !t.Answer.Reads).ThenByDescending(t => t.Answer.CapMm).First();
+        return tried.Count == 1 ? tried[0] : tried.OrderBy(t => t.Answer.OverflowMm > 0).ThenBy(t => t.Answer.OverflowMm).ThenBy(t => !t.Answer.Reads).ThenByDescending(t => t.Answer.CapMm).First();
     }
 
     internal static SizeWish WishOf(string habit) => habit switch { "largest" => SizeWish.Largest, "smallest" => SizeWish.Smallest, _ => SizeWish.Comfortable };
@@ -119,7 +123,9 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
     private IAlphabet Alphabet(WordingAsked asked, string id, List<Decision> decisions)
     {
         var hers = asked.Alphabet ?? overrules.For(id);
-        var own = Alphabets.All[0];
+        var letters = Rows.Letters(asked.Text.ReplaceLineEndings(" ")).Where(l => !Rows.IsSpace(l)).ToArray();
+        var able = Alphabets.All.Where(a => letters.All(l => a.Has(l))).ToArray();
+        var own = able.Length > 0 ? able[0] : Alphabets.All[0];
         var taken = hers is null ? own : Alphabets.Find(hers)!;
         decisions.Add(Deciding.Make(
             id,
@@ -127,9 +133,10 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             "Which hand",
             new Choice(own.Id, own.Name),
             hers is null ? null : new Choice(taken.Id, taken.Name),
-            ["Single strokes in the order a hand writes them: each is one line of stitches.", $"It has every letter of “{asked.Text.ReplaceLineEndings(" ")}”."],
-            ["Letters that this hand lacks."],
-            Alphabets.All.Select(a => new Choice(a.Id, a.Name)).ToArray()));
+            [taken.Told, AlphabetTelling.Measured(taken), $"It has every letter of “{asked.Text.ReplaceLineEndings(" ")}”."],
+            ["Letters that this hand lacks, or thread that its tightest places do not take."],
+            able.Select(a => new Choice(a.Id, a.Name)).ToArray(),
+            Alphabets.All.Except(able).Select(a => new RuledOut(a.Id, a.Name, [$"It has no {Say.List(letters.Where(l => !a.Has(l)).Distinct(StringComparer.Ordinal).Take(5).Select(l => $"“{l}”").ToArray())}."])).ToArray()));
         return taken;
     }
 
@@ -168,9 +175,9 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         var spec = SpecFor(a.Pair, schools);
         var parts = new List<Part>();
         var concerns = new List<Concern>();
-        for (var i = 0; i < a.Setting.Letters.Count; i++)
+        foreach (var letter in LetterGroup.Of(a.Setting.Letters))
         {
-            var letter = a.Setting.Letters[i];
+            var i = letter.Index;
             var strokes = letter.Strokes.Select(s => s.Map(p => place.AnchorMm + (p * a.CapMm))).ToArray();
             var stitched = LetterStitching.Stitch(strokes, spec, a.CapMm);
             if (stitched.Lines.Any(l => l.Dot && _field.For(l.WidthMm).OutsideBy(l.LineMm[0]) > 0))
@@ -203,11 +210,13 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             }
         }
 
+        parts.AddRange(DrawingStitching.Stitch(
+            a.Setting.Ornaments.Select(o => o.Map(p => place.AnchorMm + (p * a.CapMm))).ToArray(), a.Pair, pair => SpecFor(pair, schools), _ => colour, a.Setting.Letters.Count));
         return (parts, concerns);
     }
 
     /// <summary>Remedies tried out: the letter is stitched again as a job that states them would be.</summary>
-    private List<Remedy> Cures(LetteringQuestion q, LetteringAnswer a, StitchSchools schools, SetLetter letter, Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob, Func<StitchedLetter, bool> good)
+    private List<Remedy> Cures(LetteringQuestion q, LetteringAnswer a, StitchSchools schools, LetterGroup letter, Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob, Func<StitchedLetter, bool> good)
     {
         var remedies = new List<Remedy>();
         for (var cap = Math.Floor(a.CapMm) + 1; cap <= Math.Min(Fit.MostCapMm, (a.CapMm * 4) + 10); cap++)
@@ -251,19 +260,6 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             good(LetterStitching.Stitch(letter.Strokes.Select(s => s.Map(p => q.AnchorMm + (p * by.CapMm))).ToArray(), SpecFor(by.Pair, schools), by.CapMm));
     }
 
-    /// <summary>How far the worst stitch reaches out of the field, its width included; under two thousandths it is the grid, not the place.</summary>
-    private double Outside(List<Part> parts)
-    {
-        var worst = 0.0;
-        foreach (var part in parts)
-        {
-            var room = _field.For(part.LineWidthMm);
-            worst = Math.Max(worst, part.Stitches.SelectMany(s => new[] { s.FromMm, s.ToMm }).Select(room.OutsideBy).DefaultIfEmpty(0).Max());
-        }
-
-        return worst < 0.002 ? 0 : worst;
-    }
-
     private IEnumerable<Concern> FitConcerns(LetteringQuestion q, double overflow, IReadOnlyList<(IReadOnlyList<string> Rows, LetteringQuestion Question)> ways, IReadOnlyList<string> rows,
         Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob)
     {
@@ -284,22 +280,15 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             remedies.Add(new Remedy(Rows: enough.Count));
         }
 
+        if (q.Settings.Arrangement is { Way: WordWay.Ring or WordWay.Arc, RadiusMm: { } radius } && q.CapMm is { } cap && Lettering.LeastRadiusMm(q.Settings.At(cap, Lettering.At(q, cap).Pair.LineWidthMm), cap) is var least && least > radius)
+        {
+            yield return new Concern("overflows", null, Math.Round(overflow, 3), $"A radius of {Say.Length(radius)} is too small for these words at this height: they go round {Say.Length(Math.Ceiling(least))} at the least.", [.. remedies, new Remedy(RadiusMm: Math.Ceiling(least))]);
+            yield break;
+        }
+
         yield return new Concern(
             "overflows", null, Math.Round(overflow, 3),
             double.IsInfinity(overflow) ? $"There is no room at all here on the {ground.Form.Name}." : $"The words reach {Say.Length(Math.Round(overflow, 1))} beyond the room there is.",
             remedies);
-    }
-
-    private static Box BoxOf(List<Part> parts)
-    {
-        if (parts.Count == 0)
-        {
-            return new Box(0, 0, 0, 0);
-        }
-
-        var points = parts.SelectMany(p => p.LineMm.Concat(p.Stitches.SelectMany(s => new[] { s.FromMm, s.ToMm })).Select(at => (At: at, Half: p.LineWidthMm / 2))).ToArray();
-        var (x, y) = (points.Min(p => p.At.X - p.Half), points.Min(p => p.At.Y - p.Half));
-        return new Box(
-            Rounding.ToGrid(x), Rounding.ToGrid(y), Rounding.ToGrid(points.Max(p => p.At.X + p.Half) - x), Rounding.ToGrid(points.Max(p => p.At.Y + p.Half) - y));
     }
 }

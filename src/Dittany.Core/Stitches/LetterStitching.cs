@@ -24,17 +24,29 @@ public static class LetterStitching
     private const double KnotClearMm = 0.3;
 
     /// <summary>Stitches strokes given in mm, in writing order, of capitals this high.</summary>
-    public static StitchedLetter Stitch(IReadOnlyList<Stroke> strokesMm, StitchSpec spec, double capMm)
+    public static StitchedLetter Stitch(IReadOnlyList<Stroke> strokesMm, StitchSpec spec, double capMm) => Stitch(strokesMm, _ => spec, capMm);
+
+    /// <summary>
+    /// Stitches strokes that each have their own way, such as the parts of a drawing. Where <paramref name="point"/> says so a stroke is a point and becomes a knot, or a tiny
+    /// straight where there is no room. <see cref="PlacedLine.Source"/> tells which stroke a line came from.
+    /// </summary>
+    public static StitchedLetter Stitch(IReadOnlyList<Stroke> strokesMm, Func<int, StitchSpec> specOf, double capMm, Func<int, bool>? point = null)
     {
         var lines = strokesMm.Select(s => s.Flatten(0.01)).ToArray();
         var placed = new List<PlacedLine>();
         var dropped = new List<double>();
         for (var i = 0; i < strokesMm.Count; i++)
         {
-            var stroke = strokesMm[i];
+            var (stroke, spec) = (strokesMm[i], specOf(i));
+            if (point?.Invoke(i) == true)
+            {
+                placed.Add(Point(stroke, lines, i, spec) with { Source = i });
+                continue;
+            }
+
             if (Knot(stroke, lines, i, spec, capMm) is { } knot)
             {
-                placed.Add(knot);
+                placed.Add(knot with { Source = i });
                 continue;
             }
 
@@ -42,7 +54,7 @@ public static class LetterStitching
             var end = stroke.Closed ? 0 : Trim(lines, i, fromStart: false, spec);
             if (LinePlacing.Place(stroke, spec, start, end) is { } line)
             {
-                placed.Add(line);
+                placed.Add(line with { Source = i });
             }
             else
             {
@@ -51,6 +63,21 @@ public static class LetterStitching
         }
 
         return new StitchedLetter(placed, dropped);
+    }
+
+    /// <summary>A point of a drawing: a knot where it has room beside the other lines, else the shortest straight that a needle makes.</summary>
+    private static PlacedLine Point(Stroke stroke, IReadOnlyList<Pt>[] lines, int index, StitchSpec spec)
+    {
+        var middle = Pt.Lerp(stroke.Start, stroke.End, 0.5).OnGrid();
+        var across = Knots.AcrossMm(spec.Pair.Strands, spec.Schools.Wraps);
+        var room = lines.Where((_, i) => i != index).Select(other => Polyline.ToLine(middle, other)).DefaultIfEmpty(double.PositiveInfinity).Min();
+        if (spec.Schools.Dots != DotSchool.Straight && room >= (across / 2) + (spec.LineWidthMm / 2))
+        {
+            return new PlacedLine([middle], false, [new Stitch(middle, middle, StitchShape.Knot, FrontMm: Knots.ThreadMm(spec.Pair.Strands, spec.Schools.Wraps))], 0, false, Book.FrenchKnot, across, Dot: true);
+        }
+
+        var half = new Pt(Tolerance.DroppedBelowMm * 0.6, 0);
+        return LinePlacing.Place(new Stroke([Curve.Line(middle - half, middle + half)], false), spec)! with { Dot = true };
     }
 
     /// <summary>A dot as a knot, where the school and the height ask for one and there is room round it; else null and it is a tiny straight.</summary>

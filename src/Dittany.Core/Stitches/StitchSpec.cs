@@ -89,10 +89,10 @@ public sealed record StitchSpec(Pair Pair, double WishedMm, double ShortestMm, d
 /// <summary>
 /// A line with its stitches in working order. <paramref name="LineMm"/> is what they follow after butting; a single point where a knot stands.
 /// <paramref name="BeyondMm"/> is how far the worst stitch leaves it beyond the tolerance, and <paramref name="OverTurned"/> whether a joint turns more than it may: both
-/// only where the shortest stitch leaves no other way.
+/// only where the shortest stitch leaves no other way. <paramref name="Source"/> is which of the strokes it came from.
 /// </summary>
 public sealed record PlacedLine(
-    IReadOnlyList<Geometry.Pt> LineMm, bool Closed, IReadOnlyList<Stitch> Stitches, double BeyondMm, bool OverTurned, StitchKind Kind, double WidthMm, bool Dot = false)
+    IReadOnlyList<Geometry.Pt> LineMm, bool Closed, IReadOnlyList<Stitch> Stitches, double BeyondMm, bool OverTurned, StitchKind Kind, double WidthMm, bool Dot = false, int Source = 0)
 {
     public bool Turned => BeyondMm > 0 || OverTurned;
 }

@@ -56,12 +56,14 @@ public enum Severity
 public sealed record Caution(CautionKind Kind, Severity Severity, string Text, Station? At = null);
 
 /// <summary>One change that would cure a concern. Exactly one member is set; taking it makes the concern go away.</summary>
-public sealed record Remedy(double? CapHeightMm = null, int? Strands = null, string? Colour = null, string? Stitch = null, int? Rows = null)
+public sealed record Remedy(double? CapHeightMm = null, int? Strands = null, string? Colour = null, string? Stitch = null, int? Rows = null, string? Alphabet = null, double? HeightMm = null, double? RadiusMm = null)
 {
     /// <summary>The remedy as a maker would say it.</summary>
     public string Text => this switch
     {
         { CapHeightMm: { } cap } => $"make the capitals {Measures.Say.Length(cap)}",
+        { HeightMm: { } high } => $"make it {Measures.Say.Length(high)} high",
+        { RadiusMm: { } radius } => $"take a radius of {Measures.Say.Length(radius)}",
         { Strands: 1 } => "take a single strand",
         { Strands: { } strands } => $"take {strands} strands",
         { Stitch: { } stitch } => $"stitch it in {stitch.Replace('-', ' ')}",

@@ -20,6 +20,9 @@ public sealed record Glyph(string Letter, double Left, double Right, double InkF
     /// <summary>Whether it has a dot: a straight stroke so short that it reads as a point.</summary>
     public bool HasDot { get; } = Strokes.Any(s => !s.Closed && s.Curves.Count == 1 && s.Curves[0].IsStraight && s.Start.To(s.End) <= Alphabets.DotUnits);
 
+    /// <summary>Strokes as few points, for how near letters come to each other: within half a hundredth of the capital.</summary>
+    public IReadOnlyList<IReadOnlyList<Pt>> Coarse { get; } = Strokes.Select(s => s.Flatten(Alphabets.CoarseUnits)).ToArray();
+
     /// <summary>Strokes as points, close enough for fitting and legibility at any size a plan may have.</summary>
     public IReadOnlyList<IReadOnlyList<Pt>> Lines { get; } = Strokes.Select(s => s.Flatten(Alphabets.FlattenUnits)).ToArray();
 }
@@ -28,6 +31,22 @@ public sealed record Glyph(string Letter, double Left, double Right, double InkF
 /// Two neighbours, in units: how the right one is moved so that the white between them looks even, and the nearest distance of their ink then, at usual and at wide spacing.
 /// </summary>
 public sealed record Beside(double Kern, double Gap, double WideGap);
+
+/// <summary>
+/// A letter in a row: <paramref name="At"/> is where its own x = 0 stands, in units from the start of the row; <paramref name="Gap"/> the nearest distance to the ink of the
+/// letter before it, infinite after a space or where they are joined. Where it is joined its first stroke goes on from the first stroke of the letter before, and
+/// <paramref name="Strokes"/> stand for those of the glyph, the join included.
+/// </summary>
+public sealed record ShapedLetter(string Letter, Glyph Glyph, double At, double Gap, bool Joins = false, IReadOnlyList<Stroke>? Strokes = null);
+
+/// <summary>A row of letters in the order they are read along it from left to right; <paramref name="Spaces"/> are the middles of the spaces, in units.</summary>
+public sealed record ShapedRow(IReadOnlyList<ShapedLetter> Letters, IReadOnlyList<double> Spaces);
+
+/// <summary>
+/// What Dittany measured of an alphabet on its own letters, in hundredths of the capital: height of the small letters, weight of the stroke (null for single strokes), tightest
+/// bend, narrowest opening, and how wide a usual letter is.
+/// </summary>
+public sealed record AlphabetFacts(double XHeight, double? StrokeWeight, double TightestRadius, double NarrowestOpening, double Width);
 
 /// <summary>A set of letters. The port for our own hands and for fonts.</summary>
 public interface IAlphabet
@@ -41,14 +60,26 @@ public interface IAlphabet
     /// <summary>The glyph for one letter as a reader counts letters (base and accents together, NFC), or null where the alphabet lacks it.</summary>
     Glyph? Find(string letter);
 
+    /// <summary>Whether it has a letter; cheaper than finding it.</summary>
+    bool Has(string letter) => Find(letter) is not null;
+
     /// <summary>Scale-free measures of a glyph the alphabet has; measured once and kept.</summary>
     GlyphMeasures Measure(Glyph glyph);
 
     /// <summary>How two neighbours stand; measured once and kept.</summary>
     Beside Beside(Glyph left, Glyph right);
+
+    /// <summary>Letters of a row in their places: usual spacing, or spread wider by so many units. Every letter but spaces must be in the alphabet.</summary>
+    ShapedRow Shape(string row, double wider);
+
+    /// <summary>What was measured of it.</summary>
+    AlphabetFacts Facts { get; }
+
+    /// <summary>In one sentence, what it looks like and what it is good for.</summary>
+    string Told { get; }
 }
 
-/// <summary>The alphabets a maker may name.</summary>
+/// <summary>The alphabets a maker may name: our own hands, and what is put on the shelf beside them.</summary>
 public static class Alphabets
 {
     /// <summary>Height of a capital in units.</summary>
@@ -59,10 +90,26 @@ public static class Alphabets
     /// <summary>A straight stroke up to this long is a dot.</summary>
     public const double DotUnits = 12.5;
 
+    public const double CoarseUnits = 0.5;
+
     /// <summary>Flattened strokes stay this close to the curve: at 25 mm capitals 0.01 mm.</summary>
     public const double FlattenUnits = 0.04;
 
-    public static IReadOnlyList<IAlphabet> All { get; } = [UprightHand.Alphabet];
+    private static volatile IReadOnlyList<IAlphabet> _all = [UprightHand.Alphabet, JoinedHand.Alphabet, PlainCapitals.Alphabet];
+
+    private static readonly Lock Shelving = new();
+
+    /// <summary>All that may be named, our own hands first. An id names its letters for good: nothing else ever stands under it.</summary>
+    public static IReadOnlyList<IAlphabet> All => _all;
+
+    /// <summary>Puts alphabets on the shelf; one whose id stands there already is left as it is. They stay as long as the program runs.</summary>
+    public static void Shelve(IEnumerable<IAlphabet> alphabets)
+    {
+        lock (Shelving)
+        {
+            _all = _all.Concat(alphabets).DistinctBy(a => a.Id, StringComparer.Ordinal).ToArray();
+        }
+    }
 
     public static IAlphabet? Find(string id) => All.FirstOrDefault(a => string.Equals(a.Id, id, StringComparison.Ordinal));
 }

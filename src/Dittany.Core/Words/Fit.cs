@@ -59,6 +59,73 @@ public static class Fit
         return 0;
     }
 
+    /// <summary>Lines are looked at this often on their way, mm: no obstacle is smaller.</summary>
+    private const double LookMm = 1;
+
+    /// <summary>Whether the lines at one size lie wholly in the room; for layouts that must be made anew at every size.</summary>
+    public static bool Holds(Region room, Pt anchor, IEnumerable<IReadOnlyList<Pt>> lines, double capMm) => !room.IsEmpty && lines.All(line =>
+    {
+        for (var i = 0; i < line.Count; i++)
+        {
+            var p = anchor + (line[i] * capMm);
+            if (!room.Holds(p))
+            {
+                return false;
+            }
+
+            if (i > 0)
+            {
+                var from = anchor + (line[i - 1] * capMm);
+                var pieces = (int)Math.Ceiling(from.To(p) / LookMm);
+                for (var k = 1; k < pieces; k++)
+                {
+                    if (!room.Holds(Pt.Lerp(from, p, (double)k / pieces)))
+                    {
+                        return false;
+                    }
+                }
+            }
+        }
+
+        return true;
+    });
+
+    /// <summary>
+    /// The largest height in mm at which something that is laid out anew at every height still fits: looked for from <paramref name="mostMm"/> downwards by a twentieth at a
+    /// time, then halved to a quarter of a percent. 0 where none does.
+    /// </summary>
+    public static double LargestBySearch(Func<double, bool> fits, double leastMm, double mostMm)
+    {
+        const double Step = 0.95;
+        const double Near = 1.0025;
+        var (good, bad) = (0.0, mostMm);
+        for (var cap = mostMm; cap >= leastMm; cap *= Step)
+        {
+            if (fits(cap))
+            {
+                good = cap;
+                break;
+            }
+
+            bad = cap;
+        }
+
+        while (good > 0 && bad > good && bad / good > Near)
+        {
+            var middle = (good + bad) / 2;
+            if (fits(middle))
+            {
+                good = middle;
+            }
+            else
+            {
+                bad = middle;
+            }
+        }
+
+        return good;
+    }
+
     /// <summary>How far the lines at this size lie outside the room, in mm; 0 when they fit.</summary>
     public static double OverflowMm(Region room, Pt anchor, IEnumerable<IReadOnlyList<Pt>> lines, double capMm) =>
         lines.SelectMany(line => line).Select(p => room.OutsideBy(anchor + (p * capMm))).DefaultIfEmpty(0).Max();

@@ -73,6 +73,13 @@ public static class Legibility
             }
         }
 
+        if (setting.Ornaments.Count > 0 && FigureMeasures.Of(setting.Ornaments) is { } drawn && double.IsFinite(drawn.Narrowest) && (drawn.Narrowest * capMm) - pair.LineWidthMm < opening - 1e-9)
+        {
+            var open = (drawn.Narrowest * capMm) - pair.LineWidthMm;
+            faults.Add(new Fault(
+                "closes-up", null, opening - open, (opening + pair.LineWidthMm) / drawn.Narrowest, $"The drawing beside the words closes up: {Open(open)} where {Say.Length(opening)} must stay open."));
+        }
+
         for (var i = 1; i < setting.Letters.Count; i++)
         {
             var letter = setting.Letters[i];

@@ -70,9 +70,11 @@ public sealed record LetteringQuestion(
     public double UsualMostMm => Monogram ? Usual.MonogramMostMm!.Value : Usual.MostCapMm;
 }
 
-/// <summary>What was settled: stitch and strands, height, the largest that would fit, and the faults that are left.</summary>
-public sealed record LetteringAnswer(Pair Pair, Setting Setting, double CapMm, double LargestCapMm, double OverflowMm, IReadOnlyList<Fault> Faults)
+/// <summary>What was settled: stitch and strands, height, the largest that would fit, and the faults that are left. How far it overflows is reckoned when it is asked for: remedies seldom do.</summary>
+public sealed record LetteringAnswer(Pair Pair, Setting Setting, double CapMm, double LargestCapMm, Lazy<double> Overflow, IReadOnlyList<Fault> Faults)
 {
+    public double OverflowMm => Overflow.Value;
+
     public bool Reads => Faults.Count == 0;
 }
 
@@ -220,8 +222,13 @@ public static class Lettering
         var largest = Largest(q, q.Field, pair);
         var cap = q.CapMm ?? Chosen(q, pair, largest);
         var setting = q.Settings.At(cap, pair.LineWidthMm);
-        var overflow = Fit.OverflowMm(q.Field.For(pair.LineWidthMm), q.AnchorMm, LinesOf(setting), cap);
-        return new LetteringAnswer(pair, setting, cap, largest, overflow < OverflowFromMm ? 0 : overflow, FaultsOf(q, pair, cap));
+        return new LetteringAnswer(pair, setting, cap, largest, new Lazy<double>(Overflow), FaultsOf(q, pair, cap));
+
+        double Overflow()
+        {
+            var overflow = Math.Max(Fit.OverflowMm(q.Field.For(pair.LineWidthMm), q.AnchorMm, setting.Lines, cap), TooRoundBy(q, setting, cap));
+            return overflow < OverflowFromMm ? 0 : overflow;
+        }
     }
 
     /// <summary>The largest that fits: at usual spacing if that is high enough for it, else spaced wider and kept under that height.</summary>
@@ -239,11 +246,54 @@ public static class Lettering
     {
         var room = rooms.For(pair.LineWidthMm);
         var wideBelow = Settings.WideBelow(pair.LineWidthMm);
-        var usual = Fit.LargestCapMm(room, q.AnchorMm, LinesOf(q.Settings.Usual));
-        return usual >= wideBelow * Exactness ? usual : Math.Min(Fit.LargestCapMm(room, q.AnchorMm, LinesOf(q.Settings.Wide)), wideBelow - JustUnder);
+        if (!q.Settings.Arrangement.GrowsWithLetters)
+        {
+            return Searched(q, room, pair.LineWidthMm);
+        }
+
+        var usual = Fit.LargestCapMm(room, q.AnchorMm, q.Settings.Usual.Lines);
+        return usual >= wideBelow * Exactness ? usual : Math.Min(Fit.LargestCapMm(room, q.AnchorMm, q.Settings.Wide.Lines), wideBelow - JustUnder);
     }
 
-    private static IEnumerable<IReadOnlyList<Pt>> LinesOf(Setting setting) => setting.Letters.SelectMany(l => l.Lines);
+    /// <summary>Along an edge, or round a radius that is given, the letters do not grow about one point: sizes are tried from above.</summary>
+    private static double Searched(LetteringQuestion q, Region room, double lineWidthMm)
+    {
+        if (room.IsEmpty)
+        {
+            return 0;
+        }
+
+        var (from, to) = room.Box;
+        var across = from.To(to);
+        var most = Math.Min(Fit.MostCapMm, Math.Min(across, Math.PI * across / Math.Max(0.3, q.Settings.Usual.Width)));
+        if (q.Settings.Arrangement.RadiusMm is { } radius)
+        {
+            // What does not go round at all need not be laid out; a hair more, for it is looked for from above.
+            most = Math.Min(most, radius / LeastRadiusMm(q.Settings.Usual, 1) * 1.0001);
+        }
+
+        return Fit.LargestBySearch(Fits, LeastCapMm, most);
+
+        bool Fits(double cap)
+        {
+            var setting = q.Settings.At(cap, lineWidthMm);
+            return TooRoundBy(q, setting, cap) == 0 && Fit.Holds(room, q.AnchorMm, setting.Lines, cap);
+        }
+    }
+
+    /// <summary>How much larger a stated radius would have to be for the words to go round it, mm.</summary>
+    private static double TooRoundBy(LetteringQuestion q, Setting setting, double capMm)
+    {
+        if (q.Settings.Arrangement.RadiusMm is not { } radius)
+        {
+            return 0;
+        }
+
+        return Math.Max(0, LeastRadiusMm(setting, capMm) - radius);
+    }
+
+    /// <summary>The least radius that these words at this height go round, mm.</summary>
+    public static double LeastRadiusMm(Setting setting, double capMm) => Math.Max(setting.LeastRadius ?? 0, Arrangement.LeastArc) * capMm;
 
     /// <summary>Capitals from which the tightest bend can be followed by the shortest stitch; rounded up to what people say.</summary>
     private static double Turns(LetteringQuestion q, Pair pair)

@@ -3,13 +3,19 @@ using Dittany.Core.Items;
 
 namespace Dittany.Core.Words;
 
-/// <summary>One letter where it stands: strokes for capitals 1 mm high, x right, y down, about the origin of its setting.</summary>
-public sealed record SetLetter(string Letter, int Row, Glyph Glyph, IReadOnlyList<Stroke> Strokes, IReadOnlyList<IReadOnlyList<Pt>> Lines, double GapBefore);
+/// <summary>
+/// One letter where it stands: strokes for capitals 1 mm high, x right, y down, about the origin of its setting. Where it <paramref name="Joins"/> its first stroke goes on
+/// from the letter before.
+/// </summary>
+public sealed record SetLetter(string Letter, int Row, Glyph Glyph, IReadOnlyList<Stroke> Strokes, IReadOnlyList<IReadOnlyList<Pt>> Lines, double GapBefore, bool Joins = false);
 
 /// <summary>
-/// A wording laid out for capitals 1 mm high: to be scaled about its origin, which is what stands on the anchor, half way across.
+/// A wording laid out for capitals 1 mm high: to be scaled about its origin, which is what stands on the anchor, half way across; of a ring its middle.
+/// <paramref name="MiddleFromOrigin"/> is the middle of the wording as a maker names its place. <paramref name="Ornaments"/> are drawings that go with the words.
+/// <paramref name="LeastRadius"/> is the least radius in capital heights at which the words go round, where they go round anything.
 /// </summary>
-public sealed record Setting(IReadOnlyList<SetLetter> Letters, int Rows, double Width, Pt BaselineFromOrigin, bool CapitalsOnly)
+public sealed record Setting(
+    IReadOnlyList<SetLetter> Letters, int Rows, double Width, Pt BaselineFromOrigin, bool CapitalsOnly, Pt MiddleFromOrigin, IReadOnlyList<FigurePart> Ornaments, double? LeastRadius = null)
 {
     /// <summary>Space between words, and from baseline to baseline, in capital heights (from memory).</summary>
     public const double WordSpace = 0.6;
@@ -19,6 +25,8 @@ public sealed record Setting(IReadOnlyList<SetLetter> Letters, int Rows, double 
     /// <summary>Added between letters of small lettering, in capital heights, and the height under which it is (from memory).</summary>
     public const double WideBy = 0.06;
 
+    internal const double WideUnits = WideBy * Alphabets.CapUnits;
+
     public const double WideBelowMm = 10;
 
     /// <summary>
@@ -26,82 +34,63 @@ public sealed record Setting(IReadOnlyList<SetLetter> Letters, int Rows, double 
     /// </summary>
     public const double WideBelowLines = 12;
 
+    /// <summary>Everything that is stitched, letters first.</summary>
+    public IEnumerable<IReadOnlyList<Pt>> Lines => Letters.SelectMany(l => l.Lines).Concat(Ornaments.Select(o => o.Line));
+
     /// <summary>
     /// Lays rows out centred on each other. Every letter must be in the alphabet. The origin is put on the last baseline, in the middle
     /// of the x-height band (descenders not counted), or on top of the first row's capitals.
     /// </summary>
-    public static Setting Lay(IAlphabet alphabet, IReadOnlyList<string> rows, Stands stands, bool wide = false)
-    {
-        const double Unit = 1 / Alphabets.CapUnits;
-        const double X = Alphabets.XUnits * Unit;
-        var middle = (((rows.Count - 1) * RowPitch) + X) / 2;
-        var origin = stands switch
-        {
-            Stands.OnBaseline => 0,
-            Stands.OnMiddle => -middle,
-            _ => -((rows.Count - 1) * RowPitch) - 1,
-        };
-        var letters = new List<SetLetter>();
-        var width = 0.0;
-        for (var r = 0; r < rows.Count; r++)
-        {
-            var baseline = (-(rows.Count - 1 - r) * RowPitch) - origin;
-            var row = new List<(Glyph Glyph, double At, double Gap)>();
-            var (pen, last) = (0.0, (Glyph?)null);
-            foreach (var letter in Words.Rows.Letters(rows[r]))
-            {
-                if (Words.Rows.IsSpace(letter))
-                {
-                    pen += WordSpace * Alphabets.CapUnits;
-                    last = null;
-                    continue;
-                }
-
-                var glyph = alphabet.Find(letter)!;
-                var gap = double.PositiveInfinity;
-                if (last is not null)
-                {
-                    var beside = alphabet.Beside(last, glyph);
-                    pen += beside.Kern + (wide ? WideBy * Alphabets.CapUnits : 0);
-                    gap = (wide ? beside.WideGap : beside.Gap) * Unit;
-                }
-
-                row.Add((glyph, pen + glyph.Left - glyph.InkFrom, gap));
-                pen += glyph.Advance;
-                last = glyph;
-            }
-
-            var from = row.Min(l => l.At + l.Glyph.InkFrom);
-            var to = row.Max(l => l.At + l.Glyph.InkTo);
-            width = Math.Max(width, (to - from) * Unit);
-            var half = (from + to) / 2;
-            foreach (var (glyph, at, gap) in row)
-            {
-                Pt Place(Pt p) => new((p.X + at - half) * Unit, baseline - (p.Y * Unit));
-                letters.Add(new SetLetter(
-                    glyph.Letter,
-                    r,
-                    glyph,
-                    glyph.Strokes.Select(s => s.Map(Place)).ToArray(),
-                    glyph.Lines.Select(line => line.Select(Place).ToArray()).ToArray(),
-                    gap));
-            }
-        }
-
-        var capitals = letters.All(l => l.Letter.Any(char.IsUpper) || l.Letter.All(c => !char.IsLetter(c)));
-        return new Setting(letters, rows.Count, width, new Pt(0, -origin), capitals);
-    }
+    public static Setting Lay(IAlphabet alphabet, IReadOnlyList<string> rows, Stands stands, bool wide = false) => new Layout(alphabet, rows, stands, Arrangement.Straight, null).Lay(wide, 1);
 }
 
-/// <summary>A wording at usual spacing and, for small lettering and thick lines, spaced wider.</summary>
-public sealed record Settings(Setting Usual, Setting Wide)
+/// <summary>
+/// A wording in an arrangement, at any height: at usual spacing and, for small lettering and thick lines, spaced wider. Where the arrangement grows with the letters there are
+/// just these two; else every height is laid out anew, and kept.
+/// </summary>
+public sealed class Settings
 {
-    public static Settings Lay(IAlphabet alphabet, IReadOnlyList<string> rows, Stands stands) =>
-        new(Setting.Lay(alphabet, rows, stands), Setting.Lay(alphabet, rows, stands, wide: true));
+    /// <summary>Height at which a layout that does not grow with its letters is shown where no height is known.</summary>
+    private const double NominalCapMm = 10;
+
+    private readonly Layout _layout;
+    private readonly Dictionary<(double CapMm, bool Wide), Setting> _laid = [];
+
+    private Settings(Layout layout)
+    {
+        _layout = layout;
+        Usual = layout.Lay(false, NominalCapMm);
+        Wide = layout.Lay(true, NominalCapMm);
+    }
+
+    public Setting Usual { get; }
+
+    public Setting Wide { get; }
+
+    public Arrangement Arrangement => _layout.Arrangement;
+
+    public static Settings Lay(IAlphabet alphabet, IReadOnlyList<string> rows, Stands stands, Arrangement? arrangement = null, Ornament? ornament = null) =>
+        new(new Layout(alphabet, rows, stands, arrangement ?? Arrangement.Straight, ornament));
 
     /// <summary>Height under which a line of this width is spaced wider, mm.</summary>
     public static double WideBelow(double lineWidthMm) => Math.Max(Setting.WideBelowMm, Setting.WideBelowLines * lineWidthMm);
 
     /// <summary>The setting that holds at a height for a line of this width.</summary>
-    public Setting At(double capMm, double lineWidthMm) => capMm < WideBelow(lineWidthMm) ? Wide : Usual;
+    public Setting At(double capMm, double lineWidthMm) => At(capMm, capMm < WideBelow(lineWidthMm));
+
+    /// <summary>The setting at a height, at usual spacing or wider.</summary>
+    public Setting At(double capMm, bool wide)
+    {
+        if (Arrangement.GrowsWithLetters)
+        {
+            return wide ? Wide : Usual;
+        }
+
+        if (!_laid.TryGetValue((capMm, wide), out var setting))
+        {
+            _laid[(capMm, wide)] = setting = _layout.Lay(wide, capMm);
+        }
+
+        return setting;
+    }
 }

@@ -19,7 +19,7 @@ internal static class Spacing
     private const double MostApart = 4;
 
     /// <summary>Ink is never nearer than this.</summary>
-    private const double LeastGap = 18.5;
+    internal const double LeastGap = 18.5;
 
     private const double Band = 10;
 

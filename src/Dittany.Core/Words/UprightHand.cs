@@ -5,10 +5,13 @@ namespace Dittany.Core.Words;
 /// strokes. Each line below is one letter: its spaces left and right, then its strokes in writing order, y up, capitals 100, small letters 60, tails to −32.
 /// <c>M</c> begins at a point, <c>L</c> goes straight, <c>C</c> curves by two handles, <c>E</c> follows an ellipse (centre, radii, from angle, to angle in degrees).
 /// </summary>
-public static partial class UprightHand
+public static class UprightHand
 {
+    public static IAlphabet Alphabet { get; } = new DrawnHand(
+        "upright-hand", "Upright hand", "Separate letters in single strokes, open and easy to read at any height.", Letters, Marks);
+
     /// <summary>Capitals, small letters, figures and signs.</summary>
-    private const string Letters = """
+    internal const string Letters = """
         A 8 8 | M 36 100 L 0 0 | M 36 100 L 72 0 | M 12.24 34 L 59.76 34
         B 14 10 | M 0 100 L 0 0 | M 0 100 L 26 100 E 26 77 23 23 90 -90 L 0 54 | M 26 54 L 32 54 E 32 27 27 27 90 -90 L 0 0
         C 10 8 | E 40 50 40 50 48 312
@@ -124,6 +127,8 @@ public static partial class UprightHand
         ȷ 8 14 | M 18 60 L 18 -12 E 0 -12 18 20 0 -90
         ĳ 14 14 | M 0 60 L 0 0 | M 0 93 L 0 81 | M 38 60 L 38 -12 E 20 -12 18 20 0 -90 | M 38 93 L 38 81
         Ĳ 14 14 | M 0 100 L 0 0 | M 66 100 L 66 24 E 44 24 22 24 0 -150
+        ♥ 10 10 | M 38 16 C 22 30 0 46 0 66 C 0 80 9 88 19 88 C 28 88 35 82 38 73 C 41 82 48 88 57 88 C 67 88 76 80 76 66 C 76 46 54 30 38 16
+        ★ 10 10 | M 38 92 L 48.6 64.6 L 78 63.0 L 55.1 44.4 L 62.7 16 L 38 32 L 13.3 16 L 20.9 44.4 L -2 63.0 L 27.4 64.6 L 38 92
         ĸ 14 8 | M 0 60 L 0 0 | M 38 60 L 0 24 | M 18 41.053 L 42 0
         ł 14 9 | M 0 100 L 0 18 E 18 18 18 18 180 270 | M -14 44 L 14 62
         Ł 14 8 | M 0 100 L 0 0 L 50 0 | M -14 38 L 20 62
@@ -136,7 +141,7 @@ public static partial class UprightHand
         """;
 
     /// <summary>Accents about their own middle: those above stand on 0, those below hang from 0.</summary>
-    private const string Marks = """
+    internal const string Marks = """
         0300 | M -9 16 L 5 0
         0301 | M 9 16 L -5 0
         0302 | M -14 0 L 0 16 L 14 0

@@ -4,7 +4,6 @@ using System.Text.Encodings.Web;
 using System.Text.Json;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
-using Dittany.Core.Motifs;
 using Dittany.Core.Planning;
 
 namespace Dittany.Formats.Json;
@@ -106,32 +105,7 @@ public static class JobJson
         Text(w, "lasts", job.Use?.Lasts);
         w.WriteEndObject();
         Text(w, "zone", job.Zone);
-        w.WriteStartArray("elements");
-        foreach (var e in job.Elements)
-        {
-            w.WriteStartObject();
-            w.WriteString("id", e.Id);
-            w.WriteString("kind", "text");
-            w.WriteString("text", e.Text);
-            Text(w, "alphabet", e.Alphabet);
-            Text(w, "stitch", e.Stitch);
-            Number(w, "strands", e.Strands);
-            Text(w, "colour", e.Colour);
-            Text(w, "arrangement", e.Arrangement);
-            Number(w, "capHeightMm", e.CapHeightMm);
-            Number(w, "rows", e.Rows);
-            if (e.CentreMm is { } c)
-            {
-                w.WriteStartArray("centreMm");
-                w.WriteNumberValue(c.X);
-                w.WriteNumberValue(c.Y);
-                w.WriteEndArray();
-            }
-
-            w.WriteEndObject();
-        }
-
-        w.WriteEndArray();
+        ElementJson.Write(w, job);
         if (job.Overrules is { Count: > 0 } overrules)
         {
             w.WriteStartObject("overrules");
@@ -182,9 +156,10 @@ public static class JobJson
             }
         }
 
+        var (words, motifs, places) = ElementJson.Read(top, faults);
         var job = new Job(
             top.ContainsKey("item") ? faults.Text(item, "form", "#/item", required: true) ?? string.Empty : string.Empty,
-            Elements(top, faults),
+            words,
             faults.Day(top, "today", "#") ?? today,
             faults.Text(top, "title", "#") is { } title ? Composed(title) : null,
             faults.Day(top, "dueOn", "#"),
@@ -196,15 +171,28 @@ public static class JobJson
             top.TryGetValue("done", out var d) ? DoneOf(d, faults) : null,
             measured is { Count: > 0 } ? measured : null,
             item.TryGetValue("own", out var own) ? FormJson.Read(own, "#/item/own", faults) : null,
-            use == new StatedUse() ? null : use);
+            use == new StatedUse() ? null : use,
+            motifs.Count == 0 ? null : motifs);
         var shop = WorkshopJson.Read(top, workshop, faults);
         var seen = faults.Faults.Select(x => x.Pointer).ToHashSet(StringComparer.Ordinal);
 
         // What could not be read at all is not told of twice.
         var unread = seen.Contains("#/item") || seen.Contains("#/item/form");
         var ownUnread = seen.Any(s => s.StartsWith("#/item/own", StringComparison.Ordinal));
-        faults.Faults.AddRange(JobCheck.Faults(job, shop).Where(x => !seen.Contains(x.Pointer) && !(unread && x.Pointer == "#/item/form") && !(ownUnread && x.Pointer.StartsWith("#/item", StringComparison.Ordinal)) && !(seen.Any(s => s.StartsWith("#/elements", StringComparison.Ordinal)) && x.Pointer == "#/elements")));
+        faults.Faults.AddRange(JobCheck.Faults(job, shop).Select(x => x with { Pointer = InDocument(x.Pointer, places) }).Where(x => !seen.Contains(x.Pointer) && !(unread && x.Pointer == "#/item/form") && !(ownUnread && x.Pointer.StartsWith("#/item", StringComparison.Ordinal)) && !(seen.Any(s => s.StartsWith("#/elements", StringComparison.Ordinal)) && x.Pointer == "#/elements")));
         return faults.Faults.Count == 0 ? new ReadJob(job, shop, []) : new ReadJob(null, null, faults.Faults);
+    }
+
+    /// <summary>A pointer to an element of the job as one to the same element where it stood in the document.</summary>
+    private static string InDocument(string pointer, IReadOnlyList<int> places)
+    {
+        var parts = pointer.Split('/');
+        if (parts.Length > 2 && parts[1] == "elements" && int.TryParse(parts[2], NumberStyles.None, CultureInfo.InvariantCulture, out var n) && n < places.Count)
+        {
+            parts[2] = places[n].ToString(CultureInfo.InvariantCulture);
+        }
+
+        return string.Join('/', parts);
     }
 
     private static Core.Time.Done DoneOf(JsonElement element, JsonFaults faults)
@@ -215,60 +203,8 @@ public static class JobJson
             faults.Flag(members, "marked", At) ?? false, faults.Whole(members, "runs", At) ?? 0, faults.Day(members, "rinsedOn", At), faults.Flag(members, "finished", At) ?? false);
     }
 
-    private static List<WordingAsked> Elements(Dictionary<string, JsonElement> top, JsonFaults faults)
-    {
-        var elements = new List<WordingAsked>();
-        var items = faults.Items(top, "elements", "#", required: true) ?? [];
-        for (var n = 0; n < items.Count; n++)
-        {
-            var at = $"#/elements/{n}";
-            var known = new[]
-            {
-                "id", "kind", "text", "alphabet", "stitch", "strands", "colour", "arrangement", "capHeightMm", "rows", "centreMm", "motif", "widthMm", "heightMm", "count", "turnDegrees",
-            };
-            var members = faults.Members(items[n], at, known);
-            var kind = faults.Text(members, "kind", at, required: items[n].ValueKind == JsonValueKind.Object);
-            if (kind == "motif")
-            {
-                var motif = faults.Text(members, "motif", at, required: true);
-                if (motif is not null)
-                {
-                    var (detail, @try) = MotifLibrary.Refusal(motif);
-                    faults.Add($"{at}/motif", detail, @try);
-                }
-
-                continue;
-            }
-
-            if (kind is not null and not "text")
-            {
-                faults.Add($"{at}/kind", $"There is no kind '{kind}'.", "Use text.");
-            }
-
-            foreach (var foreign in members.Keys.Where(k => k is "motif" or "widthMm" or "heightMm" or "count" or "turnDegrees"))
-            {
-                faults.Add($"{at}/{foreign}", $"Words have no '{foreign}'.", "Leave it out.");
-            }
-
-            var text = faults.Text(members, "text", at, required: items[n].ValueKind == JsonValueKind.Object);
-            elements.Add(new WordingAsked(
-                faults.Text(members, "id", at) ?? $"words-{(n + 1).ToString(CultureInfo.InvariantCulture)}",
-                Composed(text ?? "?"),
-                faults.Text(members, "alphabet", at),
-                faults.Text(members, "stitch", at),
-                faults.Whole(members, "strands", at),
-                faults.Text(members, "colour", at)?.ToLowerInvariant(),
-                faults.Text(members, "arrangement", at),
-                faults.Number(members, "capHeightMm", at),
-                faults.Whole(members, "rows", at),
-                Centre(members, at, faults)));
-        }
-
-        return elements;
-    }
-
     /// <summary>Text is kept in NFC; broken text is left for the check to refuse.</summary>
-    private static string Composed(string text)
+    internal static string Composed(string text)
     {
         try
         {
@@ -280,7 +216,7 @@ public static class JobJson
         }
     }
 
-    private static Pt? Centre(Dictionary<string, JsonElement> members, string at, JsonFaults faults)
+    internal static Pt? Centre(Dictionary<string, JsonElement> members, string at, JsonFaults faults)
     {
         var pair = faults.Items(members, "centreMm", at);
         if (pair is null)

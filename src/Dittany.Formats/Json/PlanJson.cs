@@ -153,11 +153,21 @@ public static class PlanJson
     {
         w.WriteStartObject();
         w.WriteString("id", e.Id);
-        w.WriteString("kind", "text");
+        w.WriteString("kind", e.IsMotif ? "motif" : "text");
         w.WriteString("text", e.Text);
-        Texts(w, "rows", e.Rows);
-        w.WriteString("alphabet", e.Alphabet);
-        Mm(w, "capHeightMm", e.CapHeightMm);
+        w.WriteString("arrangement", e.Arrangement);
+        if (e.IsMotif)
+        {
+            w.WriteString("motif", e.Motif);
+            Mm(w, "heightMm", e.CapHeightMm);
+        }
+        else
+        {
+            Texts(w, "rows", e.Rows);
+            w.WriteString("alphabet", e.Alphabet);
+            Mm(w, "capHeightMm", e.CapHeightMm);
+        }
+
         Point(w, "centreMm", e.CentreMm);
         w.WriteStartObject("boxMm");
         Mm(w, "x", e.BoxMm.X);
@@ -167,7 +177,7 @@ public static class PlanJson
         w.WriteEndObject();
         Mm(w, "lineWidthMm", e.LineWidthMm);
         w.WriteStartObject("fit");
-        Mm(w, "largestCapHeightMm", e.LargestCapHeightMm);
+        Mm(w, e.IsMotif ? "largestHeightMm" : "largestCapHeightMm", e.LargestCapHeightMm);
         Mm(w, "overflowsMm", e.OverflowsMm);
         w.WriteEndObject();
         w.WriteStartObject("legibility");
@@ -194,6 +204,9 @@ public static class PlanJson
                 JobJson.Text(w, "colour", remedy.Colour);
                 JobJson.Text(w, "stitch", remedy.Stitch);
                 JobJson.Number(w, "rows", remedy.Rows);
+                JobJson.Text(w, "alphabet", remedy.Alphabet);
+                JobJson.Number(w, "heightMm", remedy.HeightMm);
+                JobJson.Number(w, "radiusMm", remedy.RadiusMm);
                 w.WriteEndObject();
             }
 
@@ -207,7 +220,7 @@ public static class PlanJson
         {
             w.WriteStartObject();
             w.WriteString("role", part.Role);
-            w.WriteString("letter", part.Letter);
+            JobJson.Text(w, "letter", part.Letter == part.Role ? null : part.Letter);
             w.WriteString("stitch", part.Stitch);
             w.WriteNumber("strands", part.Strands);
             w.WriteString("colour", part.Colour);

@@ -2,6 +2,7 @@ using System.Text.Json.Nodes;
 using Dittany.Core.Effort;
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
+using Dittany.Core.Motifs;
 using Dittany.Core.Planning;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Transfer;
@@ -60,19 +61,7 @@ public static class SchemaJson
                 ["type"] = "array",
                 ["minItems"] = 1,
                 ["maxItems"] = JobCheck.MostElements,
-                ["items"] = Closed(
-                    ["kind", "text"],
-                    ("id", Text()),
-                    ("kind", new JsonObject { ["const"] = "text" }),
-                    ("text", Text()),
-                    ("alphabet", Enum(Alphabets.All.Select(a => a.Id))),
-                    ("stitch", Enum(Book.Lines.Select(s => s.Id))),
-                    ("strands", new JsonObject { ["type"] = "integer", ["minimum"] = 1, ["maximum"] = Bundle.Most }),
-                    ("colour", Text()),
-                    ("arrangement", new JsonObject { ["const"] = "straight" }),
-                    ("capHeightMm", Number(Lettering.LeastCapMm, Fit.MostCapMm)),
-                    ("rows", new JsonObject { ["type"] = "integer", ["minimum"] = 1, ["maximum"] = JobCheck.MostRows }),
-                    ("centreMm", Point())),
+                ["items"] = new JsonObject { ["oneOf"] = new JsonArray(WordsSchema(), MotifSchema()) },
             },
             ["overrules"] = new JsonObject
             {
@@ -94,6 +83,50 @@ public static class SchemaJson
             ["habits"] = Closed([], Habits.All.Select(h => (h.Id, Enum(h.Choices.Select(c => c.ChoiceId)))).ToArray()),
         },
     };
+
+    private static JsonObject WordsSchema() => Closed(
+        ["kind", "text"],
+        ("id", Text()),
+        ("kind", new JsonObject { ["const"] = "text" }),
+        ("text", Text()),
+        ("alphabet", Text()),
+        ("stitch", Enum(Book.Lines.Select(s => s.Id))),
+        ("strands", Whole(1, Bundle.Most)),
+        ("colour", Text()),
+        ("arrangement", Enum(Arrangement.Ids)),
+        ("capHeightMm", Number(Lettering.LeastCapMm, Fit.MostCapMm)),
+        ("rows", Whole(1, JobCheck.MostRows)),
+        ("centreMm", Point()),
+        ("radiusMm", Number(5, 1000)),
+        ("reading", Enum(["outside", "inside"])),
+        ("turnDegrees", Number(-90, 90)),
+        ("motif", Enum(MotifLibrary.Ids)),
+        ("motifPlace", Enum(["before", "after", "above", "below", "between", "dot", "around"])),
+        ("motifCount", Whole(1, 80)));
+
+    private static JsonObject MotifSchema() => Closed(
+        ["kind"],
+        ("id", Text()),
+        ("kind", new JsonObject { ["const"] = "motif" }),
+        ("motif", Text()),
+        ("widthMm", Number(2, 1000)),
+        ("heightMm", Number(2, 1000)),
+        ("arrangement", Enum(Arranging.Ids)),
+        ("count", Whole(1, Arranging.MostCopies)),
+        ("turnDegrees", Number(-360, 360)),
+        ("centreMm", Point()),
+        ("stitch", Enum(Book.Lines.Select(s => s.Id))),
+        ("strands", Whole(1, Bundle.Most)),
+        ("colour", Text()),
+        ("parts", Whole(1, 80)),
+        ("leanDegrees", Number(-45, 45)),
+        ("mirrored", Flag()),
+        ("wobblePercent", Number(0, 100 * Motif.MostWobble)),
+        ("seed", Whole(0, 1_000_000)),
+        ("middle", Flag()),
+        ("drawing", Closed(["name", "parts"], ("name", Text()), ("parts", List(Closed(["path"], ("role", Text()), ("kind", Enum(["line", "shape", "dot"])), ("path", Text())))))));
+
+    private static JsonObject Whole(int least, int most) => new() { ["type"] = "integer", ["minimum"] = least, ["maximum"] = most };
 
     /// <summary>Schema of <c>dittany.form/1</c>.</summary>
     public static JsonObject Form()

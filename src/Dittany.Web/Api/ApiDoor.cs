@@ -51,8 +51,14 @@ public static class ApiDoor
             ["id"] = a.Id,
             ["name"] = a.Name,
             ["kind"] = a.Kind switch { AlphabetKind.Stroke => "stroke", AlphabetKind.Weighted => "weighted", _ => "centre-line" },
+            ["told"] = a.Told,
         })));
-        api.MapGet("/motifs", () => List(MotifLibrary.Ids.Select(id => new JsonObject { ["id"] = id, ["name"] = id })));
+        api.MapGet("/motifs", () => List(MotifLibrary.All.Select(m => new JsonObject
+        {
+            ["id"] = m.Id,
+            ["name"] = m.Name,
+            ["counted"] = m.Counted is { } c ? new JsonObject { ["what"] = c.What, ["least"] = c.Least, ["usual"] = c.Usual, ["most"] = c.Most } : null,
+        })));
         api.MapGet("/stitches", () => List(Book.All.Select(s => new JsonObject
         {
             ["id"] = s.Id,

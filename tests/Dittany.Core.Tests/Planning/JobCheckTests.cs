@@ -40,7 +40,7 @@ public class JobCheckTests
         { "#/elements/0/strands", Jobs.Towel("Mimi", w => w with { Strands = 7 }) },
         { "#/elements/0/stitch", Jobs.Towel("Mimi", w => w with { Stitch = "satin" }) },
         { "#/elements/0/alphabet", Jobs.Towel("Mimi", w => w with { Alphabet = "gothic" }) },
-        { "#/elements/0/arrangement", Jobs.Towel("Mimi", w => w with { Arrangement = "arc" }) },
+        { "#/elements/0/arrangement", Jobs.Towel("Mimi", w => w with { Arrangement = "loop" }) },
         { "#/elements/0/colour", Jobs.Towel("Mimi", w => w with { Colour = "#12" }) },
         { "#/elements/0/centreMm", Jobs.Towel("Mimi", w => w with { CentreMm = new Pt(double.PositiveInfinity, 0) }) },
         { "#/overrules/hoop.colour", Jobs.Towel(overrules: ("hoop.colour", "red")) },

@@ -1,0 +1,96 @@
+namespace Dittany.Core.Geometry;
+
+/// <summary>What one part of a drawing is to a needle: a line to follow, an area with an edge, or a point.</summary>
+public enum FigureKind
+{
+    Line,
+    Shape,
+    Dot,
+}
+
+/// <summary>One part of a drawing: what it is (stem, leaf, vein, petal, centre, dot, outline), and its stroke. A dot's stroke is a very short straight about its point.</summary>
+public sealed record FigurePart(string Role, FigureKind Kind, Stroke Stroke)
+{
+    /// <summary>The stroke as points, close enough for fitting.</summary>
+    public IReadOnlyList<Pt> Line { get; } = Stroke.Flatten(Figure.FlattenShare * Figure.SpanOf(Stroke));
+
+    /// <summary>The middle of the stroke's box: where a dot stands.</summary>
+    public Pt Middle => Pt.Lerp(Stroke.Start, Stroke.End, 0.5);
+
+    public FigurePart Map(Func<Pt, Pt> map) => new(Role, Kind, Stroke.Map(map));
+
+    /// <summary>A point, as a part.</summary>
+    public static FigurePart Dot(string role, Pt at, double size = 1e-3) =>
+        new(role, FigureKind.Dot, new Stroke([Curve.Line(at - new Pt(size / 2, 0), at + new Pt(size / 2, 0))], false));
+}
+
+/// <summary>A drawing in parts, in one frame with y down. It may be empty. Not placed, not stitched.</summary>
+public sealed record Figure(IReadOnlyList<FigurePart> Parts)
+{
+    /// <summary>Flattened strokes stay this close to the curve, as a share of their own span.</summary>
+    internal const double FlattenShare = 1e-3;
+
+    public static Figure Empty { get; } = new(Array.Empty<FigurePart>());
+
+    /// <summary>Least and greatest corner of the box round all strokes; both zero where there are none.</summary>
+    public (Pt Least, Pt Greatest) Box
+    {
+        get
+        {
+            if (Parts.Count == 0)
+            {
+                return (default, default);
+            }
+
+            var points = Parts.SelectMany(p => p.Line).ToArray();
+            return (new Pt(points.Min(p => p.X), points.Min(p => p.Y)), new Pt(points.Max(p => p.X), points.Max(p => p.Y)));
+        }
+    }
+
+    public double Width => Box.Greatest.X - Box.Least.X;
+
+    public double Height => Box.Greatest.Y - Box.Least.Y;
+
+    public Figure Map(Func<Pt, Pt> map) => new(Parts.Select(p => p.Map(map)).ToArray());
+
+    /// <summary>Two drawings as one, this one's parts first.</summary>
+    public Figure With(Figure other) => new([.. Parts, .. other.Parts]);
+
+    /// <summary>Turned about the origin; positive turns clockwise on a page.</summary>
+    public Figure Turned(double radians)
+    {
+        var (c, s) = (Math.Cos(radians), Math.Sin(radians));
+        return Map(p => new Pt((p.X * c) - (p.Y * s), (p.X * s) + (p.Y * c)));
+    }
+
+    /// <summary>Scaled about the origin.</summary>
+    public Figure Scaled(double by) => Map(p => p * by);
+
+    public Figure Moved(Pt by) => Map(p => p + by);
+
+    /// <summary>Moved so that the middle of its box is the origin.</summary>
+    public Figure Centred()
+    {
+        var (least, greatest) = Box;
+        return Moved(Pt.Lerp(least, greatest, 0.5) * -1);
+    }
+
+    /// <summary>Centred on the origin and scaled, proportions kept, to lie within this width and height; either may be infinite. An empty one stays empty.</summary>
+    public Figure Within(double width, double height)
+    {
+        var by = Math.Min(Width > 0 ? width / Width : double.PositiveInfinity, Height > 0 ? height / Height : double.PositiveInfinity);
+        return double.IsFinite(by) ? Centred().Scaled(by) : Centred();
+    }
+
+    internal static double SpanOf(Stroke stroke)
+    {
+        var (least, greatest) = (new Pt(double.PositiveInfinity, double.PositiveInfinity), new Pt(double.NegativeInfinity, double.NegativeInfinity));
+        foreach (var p in stroke.Curves.SelectMany(c => new[] { c.P0, c.P1, c.P2, c.P3 }))
+        {
+            least = new Pt(Math.Min(least.X, p.X), Math.Min(least.Y, p.Y));
+            greatest = new Pt(Math.Max(greatest.X, p.X), Math.Max(greatest.Y, p.Y));
+        }
+
+        return Math.Max(1e-9, least.To(greatest));
+    }
+}

@@ -1,0 +1,179 @@
+using Dittany.Core.Geometry;
+
+namespace Dittany.Core.Motifs;
+
+/// <summary>How a motif is repeated. <paramref name="Aspect"/> is width to height of the room it is to fill: borders and scatters take its shape.</summary>
+public sealed record Repeat(string Arrangement, int Count, bool Middle = false, double Aspect = 1, int Seed = 0);
+
+/// <summary>
+/// Motifs laid out as makers lay them: a row, a zig-zag stem, a ring evenly turned, a corner spray, a border that closes on itself, an even scatter. The whole is drawn about its own
+/// middle, in units of one motif's larger side.
+/// </summary>
+public static class Arranging
+{
+    public static IReadOnlyList<string> Ids { get; } = ["one", "row", "zigzag", "ring", "border", "scatter", "corner"];
+
+    public const int MostCopies = 60;
+
+    /// <summary>From motif to motif, in widths: with air between (from memory).</summary>
+    private const double Pitch = 1.22;
+
+    /// <summary>Tries for each place of a scatter: the farthest of so many is taken (Mitchell 1991).</summary>
+    private const int Tries = 24;
+
+    /// <summary>How many there are where nobody said.</summary>
+    public static int UsualCount(string arrangement) => arrangement switch { "row" => 3, "zigzag" => 5, "ring" => 6, "border" => 16, "scatter" => 9, "corner" => 3, _ => 1 };
+
+    /// <summary>Least that makes sense.</summary>
+    public static int LeastCount(string arrangement) => arrangement switch { "ring" => 2, "border" => 4, "corner" => 3, "row" or "zigzag" or "scatter" => 2, _ => 1 };
+
+    /// <summary>The whole drawing. Counts are held between the least that makes sense and <see cref="MostCopies"/>.</summary>
+    public static Figure Lay(Figure motif, Repeat how)
+    {
+        var unit = motif.Centred();
+        var size = Math.Max(unit.Width, unit.Height);
+        var one = size > 0 ? unit.Scaled(1 / size) : unit;
+        var count = Math.Clamp(how.Count, LeastCount(how.Arrangement), MostCopies);
+        return (how.Arrangement switch
+        {
+            "row" => Row(one, count),
+            "zigzag" => ZigZag(one, count),
+            "ring" => Ring(one, count, how.Middle),
+            "border" => Border(one, count, how.Aspect),
+            "scatter" => Scatter(one, count, how.Aspect, how.Seed),
+            "corner" => Corner(one, count),
+            _ => one,
+        }).Centred();
+    }
+
+    /// <summary>Places and turns of a ring: so many, evenly turned, at a radius in motif sizes at which neighbours keep their distance.</summary>
+    public static IReadOnlyList<(Pt At, double Radians)> RingPlaces(int count, double width, bool middle)
+    {
+        var radius = Math.Max(Pitch * width / (2 * Math.Sin(Math.PI / count)), middle ? 1.15 : 0.6);
+        return Enumerable.Range(0, count).Select(i => Math.Tau * i / count).Select(a => (new Pt(radius * Math.Sin(a), -radius * Math.Cos(a)), a)).ToArray();
+    }
+
+    /// <summary>Places of an even scatter in a box, in motif sizes: each the farthest from those before it of some tries that come from the seed; edges count as half a neighbour.</summary>
+    public static IReadOnlyList<Pt> ScatterPlaces(int count, double width, double height, int seed)
+    {
+        var places = new List<Pt>();
+        var state = (ulong)((seed * 2654435761L) + 88172645463325252L);
+        for (var i = 0; i < count; i++)
+        {
+            var (best, most) = (default(Pt), -1.0);
+            for (var k = 0; k < Tries * (i + 1); k++)
+            {
+                var p = new Pt(Next() * width, Next() * height);
+                var edge = Math.Min(Math.Min(p.X, width - p.X), Math.Min(p.Y, height - p.Y));
+                var far = Math.Min(2 * edge + 0.2, places.Select(q => q.To(p)).DefaultIfEmpty(double.PositiveInfinity).Min());
+                if (far > most)
+                {
+                    (best, most) = (p, far);
+                }
+            }
+
+            places.Add(best);
+        }
+
+        return places;
+
+        // A shift register (Marsaglia 2003): the same on every machine.
+        double Next()
+        {
+            state ^= state << 13;
+            state ^= state >> 7;
+            state ^= state << 17;
+            return (state >> 11) / (double)(1UL << 53);
+        }
+    }
+
+    private static Figure All(IEnumerable<Figure> figures) => new([.. figures.SelectMany(f => f.Parts)]);
+
+    private static Figure Row(Figure one, int count) => All(Enumerable.Range(0, count).Select(i => one.Moved(new Pt(i * one.Width * Pitch, 0))));
+
+    /// <summary>A stem that swings from side to side, with one at the outside of every bend, turned outward in turn.</summary>
+    private static Figure ZigZag(Figure one, int count)
+    {
+        const double Step = 0.8;
+        const double Swing = 0.34;
+        Pt Bend(int i) => new(i * Step, i % 2 == 0 ? Swing : -Swing);
+        var stem = Enumerable.Range(0, count + 1).Select(i => i == 0 ? new Pt(-Step * 0.6, 0) : Bend(i - 1)).Append(new Pt(((count - 1) * Step) + (Step * 0.6), 0)).ToArray();
+        var motifs = Enumerable.Range(0, count).Select(i =>
+        {
+            var up = i % 2 != 0;
+            var turned = up ? one : one.Turned(Math.PI);
+            return turned.Moved(Bend(i) + new Pt(0, (up ? -1 : 1) * ((one.Height / 2) + 0.06)));
+        });
+        return new([new FigurePart("stem", FigureKind.Line, Drawing.Through(stem, false)), .. All(motifs).Parts]);
+    }
+
+    private static Figure Ring(Figure one, int count, bool middle)
+    {
+        var round = All(RingPlaces(count, one.Width, middle).Select(p => one.Turned(p.Radians).Moved(p.At)));
+        return middle ? round.With(one) : round;
+    }
+
+    /// <summary>One in the corner, looking in, and on both sides smaller and smaller ones that turn along the edges.</summary>
+    private static Figure Corner(Figure one, int count)
+    {
+        var figures = new List<Figure> { one.Turned(Math.PI / 4).Moved(new Pt(0.2, -0.2)) };
+        var (at, scale) = (0.95, 0.82);
+        for (var i = 1; i < count; i += 2)
+        {
+            figures.Add(one.Scaled(scale).Turned(Math.PI / 2).Moved(new Pt(at, 0)));
+            figures.Add(one.Scaled(scale).Moved(new Pt(0, -at)));
+            at += scale * Pitch;
+            scale *= 0.84;
+        }
+
+        return All(figures);
+    }
+
+    /// <summary>Round a rectangle with round corners: the same way between all neighbours along it, the last to the first included, each with its foot to the inside.</summary>
+    private static Figure Border(Figure one, int count, double aspect)
+    {
+        // As long as the copies need: the way round a rectangle of this shape.
+        var way = count * one.Width * Pitch;
+        var height = way / (2 * (1 + aspect)) * 1.08;
+        var width = height * aspect;
+        var round = Math.Min(width, height) * 0.28;
+        var path = RoundedRectangle(width, height, round);
+        var along = new double[path.Count + 1];
+        for (var i = 1; i <= path.Count; i++)
+        {
+            along[i] = along[i - 1] + path[i - 1].To(path[i % path.Count]);
+        }
+
+        return All(Enumerable.Range(0, count).Select(i =>
+        {
+            var s = along[^1] * (i + 0.5) / count;
+            var k = Math.Clamp(Array.FindLastIndex(along, a => a <= s), 0, path.Count - 1);
+            var (a, b) = (path[k], path[(k + 1) % path.Count]);
+            var d = b - a;
+            return one.Turned(Math.Atan2(d.Y, d.X)).Moved(Pt.Lerp(a, b, (s - along[k]) / d.Length));
+        }));
+    }
+
+    private static List<Pt> RoundedRectangle(double width, double height, double round)
+    {
+        var points = new List<Pt>();
+        (double X, double Y, double From)[] corners = [((width / 2) - round, (-height / 2) + round, 0), ((width / 2) - round, (height / 2) - round, 90), ((-width / 2) + round, (height / 2) - round, 180), ((-width / 2) + round, (-height / 2) + round, 270)];
+        foreach (var (x, y, from) in corners)
+        {
+            points.AddRange(Enumerable.Range(0, 19).Select(i => Drawing.Polar(new Pt(x, y), round, from + (5 * i))));
+        }
+
+        return points;
+    }
+
+    private static Figure Scatter(Figure one, int count, double aspect, int seed)
+    {
+        // Each copy has the room of about three of its own.
+        var area = count * 2.6;
+        var (width, height) = (Math.Sqrt(area * aspect), Math.Sqrt(area / aspect));
+        return All(ScatterPlaces(count, width, height, seed).Select((p, i) => one.Turned(Math.Tau * Golden * i).Moved(p)));
+    }
+
+    /// <summary>Turns by the golden section never fall into a rhythm.</summary>
+    private const double Golden = 0.6180339887498949;
+}

@@ -1,0 +1,39 @@
+using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
+using Dittany.Core.Words;
+
+namespace Dittany.Core.Planning;
+
+/// <summary>What stitched parts take up.</summary>
+internal static class PlannedBox
+{
+    /// <summary>The grid, not the place, under two thousandths.</summary>
+    private const double GridMm = 0.002;
+
+    /// <summary>The box round the stitched footprint, line width included; empty at the origin where nothing is stitched.</summary>
+    public static Box Of(IReadOnlyList<Part> parts)
+    {
+        if (parts.Count == 0)
+        {
+            return new Box(0, 0, 0, 0);
+        }
+
+        var points = parts.SelectMany(p => p.LineMm.Concat(p.Stitches.SelectMany(s => new[] { s.FromMm, s.ToMm })).Select(at => (At: at, Half: p.LineWidthMm / 2))).ToArray();
+        var (x, y) = (points.Min(p => p.At.X - p.Half), points.Min(p => p.At.Y - p.Half));
+        return new Box(
+            Rounding.ToGrid(x), Rounding.ToGrid(y), Rounding.ToGrid(points.Max(p => p.At.X + p.Half) - x), Rounding.ToGrid(points.Max(p => p.At.Y + p.Half) - y));
+    }
+
+    /// <summary>How far the worst stitch reaches out of the field, its width included.</summary>
+    public static double OutsideMm(IReadOnlyList<Part> parts, Rooms field)
+    {
+        var worst = 0.0;
+        foreach (var part in parts)
+        {
+            var room = field.For(part.LineWidthMm);
+            worst = Math.Max(worst, part.Stitches.SelectMany(s => new[] { s.FromMm, s.ToMm }).Select(room.OutsideBy).DefaultIfEmpty(0).Max());
+        }
+
+        return worst < GridMm ? 0 : worst;
+    }
+}

@@ -1,0 +1,69 @@
+using System.Collections.Concurrent;
+
+namespace Dittany.Core.Words;
+
+/// <summary>Rows of separate letters, spaced by eye: the white between neighbours is made even.</summary>
+internal static class OpticalShaping
+{
+    public static ShapedRow Shape(IAlphabet alphabet, string row, double wider)
+    {
+        var letters = new List<ShapedLetter>();
+        var spaces = new List<double>();
+        var (pen, last) = (0.0, (Glyph?)null);
+        foreach (var letter in Rows.Letters(row))
+        {
+            if (Rows.IsSpace(letter))
+            {
+                spaces.Add(pen + (Setting.WordSpace * Alphabets.CapUnits / 2));
+                pen += (Setting.WordSpace * Alphabets.CapUnits) + wider;
+                last = null;
+                continue;
+            }
+
+            var glyph = alphabet.Find(letter)!;
+            var gap = double.PositiveInfinity;
+            if (last is not null)
+            {
+                var beside = alphabet.Beside(last, glyph);
+                pen += beside.Kern + wider;
+                gap = wider == 0 ? beside.Gap : wider == Setting.WideUnits ? beside.WideGap : beside.Gap + wider;
+            }
+
+            letters.Add(new ShapedLetter(letter, glyph, pen + glyph.Left - glyph.InkFrom, gap));
+            pen += glyph.Advance;
+            last = glyph;
+        }
+
+        return new ShapedRow(letters, spaces);
+    }
+}
+
+/// <summary>What is measured of glyphs and pairs of them, kept as long as the program runs.</summary>
+internal sealed class GlyphMemo
+{
+    private readonly ConcurrentDictionary<Glyph, GlyphMeasures> _measures = new(ReferenceEqualityComparer.Instance);
+    private readonly ConcurrentDictionary<(string, string), Beside> _beside = new();
+
+    public GlyphMeasures Measure(Glyph glyph) => _measures.GetOrAdd(glyph, GlyphMeasures.Of);
+
+    public Beside Beside(Glyph left, Glyph right) => _beside.GetOrAdd((left.Letter, right.Letter), _ =>
+    {
+        var kern = Spacing.Kern(left, right);
+        var shift = left.InkTo + left.Right + right.Left - right.InkFrom + kern;
+        return new Beside(kern, Spacing.Gap(left, right, shift), Spacing.Gap(left, right, shift + Setting.WideUnits));
+    });
+
+    /// <summary>Measures over the letters an alphabet is judged by (common practice of type: an x, the commonest small letters, some capitals); what it lacks is left out.</summary>
+    public static AlphabetFacts FactsOf(IAlphabet alphabet, double? weight)
+    {
+        var glyphs = "aeghnorstAEHMNORS".Select(c => alphabet.Find(c.ToString())).OfType<Glyph>().ToArray();
+        var measures = glyphs.Select(alphabet.Measure).ToArray();
+        var small = alphabet.Find("x") ?? alphabet.Find("z");
+        return new AlphabetFacts(
+            small is null ? Alphabets.XUnits : Math.Round(small.Lines.SelectMany(l => l).Max(p => p.Y), 1),
+            weight,
+            Math.Round(measures.Min(m => m.TightestRadius), 1),
+            Math.Round(measures.Min(m => m.Narrowest), 1),
+            Math.Round(glyphs.Average(g => g.Advance), 1));
+    }
+}

@@ -1,0 +1,211 @@
+using System.Globalization;
+using System.Text.Json;
+using Dittany.Core.Geometry;
+using Dittany.Core.Planning;
+
+namespace Dittany.Formats.Json;
+
+/// <summary>Wordings and motifs of a job, in and out. Words come first, then motifs; <see cref="Read"/> tells where each stood.</summary>
+internal static class ElementJson
+{
+    private static readonly string[] OfWords = ["text", "alphabet", "capHeightMm", "rows", "radiusMm", "reading", "motifPlace", "motifCount"];
+
+    private static readonly string[] OfMotifs = ["widthMm", "heightMm", "count", "parts", "leanDegrees", "mirrored", "wobblePercent", "seed", "middle", "drawing"];
+
+    private static readonly string[] OfBoth = ["id", "kind", "stitch", "strands", "colour", "arrangement", "centreMm", "motif", "turnDegrees"];
+
+    private static readonly Dictionary<string, FigureKind> Kinds = new(StringComparer.Ordinal) { ["line"] = FigureKind.Line, ["shape"] = FigureKind.Shape, ["dot"] = FigureKind.Dot };
+
+    /// <summary>Elements of the document; <c>Places</c> gives for each wording, then for each motif, its number in the document.</summary>
+    public static (List<WordingAsked> Words, List<MotifAsked> Motifs, IReadOnlyList<int> Places) Read(Dictionary<string, JsonElement> top, JsonFaults faults)
+    {
+        var (words, motifs) = (new List<WordingAsked>(), new List<MotifAsked>());
+        var (wordPlaces, motifPlaces) = (new List<int>(), new List<int>());
+        var items = faults.Items(top, "elements", "#", required: true) ?? [];
+        for (var n = 0; n < items.Count; n++)
+        {
+            var at = $"#/elements/{n.ToString(CultureInfo.InvariantCulture)}";
+            var members = faults.Members(items[n], at, [.. OfBoth, .. OfWords, .. OfMotifs]);
+            var kind = faults.Text(members, "kind", at, required: items[n].ValueKind == JsonValueKind.Object);
+            if (kind is not null and not "text" and not "motif")
+            {
+                faults.Add($"{at}/kind", $"There is no kind '{kind}'.", "Use text or motif.");
+            }
+
+            foreach (var foreign in members.Keys.Where(k => (kind == "motif" ? OfWords : OfMotifs).Contains(k, StringComparer.Ordinal)))
+            {
+                faults.Add($"{at}/{foreign}", $"{(kind == "motif" ? "A motif has" : "Words have")} no '{foreign}'.", "Leave it out.");
+            }
+
+            var id = faults.Text(members, "id", at) ?? $"{(kind == "motif" ? "motif" : "words")}-{(n + 1).ToString(CultureInfo.InvariantCulture)}";
+            if (kind == "motif")
+            {
+                motifPlaces.Add(n);
+                motifs.Add(Motif(members, id, at, faults));
+            }
+            else
+            {
+                wordPlaces.Add(n);
+                words.Add(Words(members, id, at, items[n].ValueKind == JsonValueKind.Object, faults));
+            }
+        }
+
+        return (words, motifs, [.. wordPlaces, .. motifPlaces]);
+    }
+
+    public static void Write(Utf8JsonWriter w, Job job)
+    {
+        w.WriteStartArray("elements");
+        foreach (var e in job.Elements)
+        {
+            w.WriteStartObject();
+            w.WriteString("id", e.Id);
+            w.WriteString("kind", "text");
+            w.WriteString("text", e.Text);
+            JobJson.Text(w, "alphabet", e.Alphabet);
+            JobJson.Text(w, "stitch", e.Stitch);
+            JobJson.Number(w, "strands", e.Strands);
+            JobJson.Text(w, "colour", e.Colour);
+            JobJson.Text(w, "arrangement", e.Arrangement);
+            JobJson.Number(w, "capHeightMm", e.CapHeightMm);
+            JobJson.Number(w, "rows", e.Rows);
+            Centre(w, e.CentreMm);
+            JobJson.Number(w, "radiusMm", e.RadiusMm);
+            JobJson.Text(w, "reading", e.Reading);
+            JobJson.Number(w, "turnDegrees", e.TurnDegrees);
+            JobJson.Text(w, "motif", e.Motif);
+            JobJson.Text(w, "motifPlace", e.MotifPlace);
+            JobJson.Number(w, "motifCount", e.MotifCount);
+            w.WriteEndObject();
+        }
+
+        foreach (var m in job.MotifsAsked)
+        {
+            w.WriteStartObject();
+            w.WriteString("id", m.Id);
+            w.WriteString("kind", "motif");
+            w.WriteString("motif", m.Motif);
+            JobJson.Number(w, "widthMm", m.WidthMm);
+            JobJson.Number(w, "heightMm", m.HeightMm);
+            JobJson.Text(w, "arrangement", m.Arrangement);
+            JobJson.Number(w, "count", m.Count);
+            JobJson.Number(w, "turnDegrees", m.TurnDegrees);
+            Centre(w, m.CentreMm);
+            JobJson.Text(w, "stitch", m.Stitch);
+            JobJson.Number(w, "strands", m.Strands);
+            JobJson.Text(w, "colour", m.Colour);
+            JobJson.Number(w, "parts", m.Parts);
+            JobJson.Number(w, "leanDegrees", m.LeanDegrees);
+            JobJson.Flag(w, "mirrored", m.Mirrored);
+            JobJson.Number(w, "wobblePercent", m.WobblePercent);
+            JobJson.Number(w, "seed", m.Seed);
+            JobJson.Flag(w, "middle", m.Middle);
+            if (m.Drawing is { } own)
+            {
+                Write(w, own);
+            }
+
+            w.WriteEndObject();
+        }
+
+        w.WriteEndArray();
+    }
+
+    private static WordingAsked Words(Dictionary<string, JsonElement> members, string id, string at, bool required, JsonFaults faults) => new(
+        id,
+        JobJson.Composed(faults.Text(members, "text", at, required: required) ?? "?"),
+        faults.Text(members, "alphabet", at),
+        faults.Text(members, "stitch", at),
+        faults.Whole(members, "strands", at),
+        faults.Text(members, "colour", at)?.ToLowerInvariant(),
+        faults.Text(members, "arrangement", at),
+        faults.Number(members, "capHeightMm", at),
+        faults.Whole(members, "rows", at),
+        JobJson.Centre(members, at, faults),
+        faults.Number(members, "radiusMm", at),
+        faults.Text(members, "reading", at),
+        faults.Number(members, "turnDegrees", at),
+        faults.Text(members, "motif", at),
+        faults.Text(members, "motifPlace", at),
+        faults.Whole(members, "motifCount", at));
+
+    private static MotifAsked Motif(Dictionary<string, JsonElement> members, string id, string at, JsonFaults faults)
+    {
+        var drawing = members.TryGetValue("drawing", out var own) ? Drawing(own, $"{at}/drawing", faults) : null;
+        return new MotifAsked(
+            id,
+            faults.Text(members, "motif", at, required: drawing is null) ?? "own",
+            faults.Number(members, "widthMm", at),
+            faults.Number(members, "heightMm", at),
+            faults.Text(members, "arrangement", at),
+            faults.Whole(members, "count", at),
+            faults.Number(members, "turnDegrees", at),
+            JobJson.Centre(members, at, faults),
+            faults.Text(members, "stitch", at),
+            faults.Whole(members, "strands", at),
+            faults.Text(members, "colour", at)?.ToLowerInvariant(),
+            faults.Whole(members, "parts", at),
+            faults.Number(members, "leanDegrees", at),
+            faults.Flag(members, "mirrored", at),
+            faults.Number(members, "wobblePercent", at),
+            faults.Whole(members, "seed", at),
+            faults.Flag(members, "middle", at),
+            drawing);
+    }
+
+    private static void Centre(Utf8JsonWriter w, Pt? centre)
+    {
+        if (centre is { } c)
+        {
+            w.WriteStartArray("centreMm");
+            w.WriteNumberValue(c.X);
+            w.WriteNumberValue(c.Y);
+            w.WriteEndArray();
+        }
+    }
+
+    private static void Write(Utf8JsonWriter w, OwnDrawing own)
+    {
+        w.WriteStartObject("drawing");
+        w.WriteString("name", own.Name);
+        w.WriteStartArray("parts");
+        foreach (var part in own.Figure.Parts)
+        {
+            w.WriteStartObject();
+            w.WriteString("role", part.Role);
+            w.WriteString("kind", Names.Of(Kinds, part.Kind));
+            w.WriteString("path", StrokeText.Write(part.Stroke));
+            w.WriteEndObject();
+        }
+
+        w.WriteEndArray();
+        w.WriteEndObject();
+    }
+
+    private static OwnDrawing? Drawing(JsonElement element, string at, JsonFaults faults)
+    {
+        var members = faults.Members(element, at, "name", "parts");
+        var name = faults.Text(members, "name", at, required: true) ?? "drawing";
+        var parts = new List<FigurePart>();
+        var items = faults.Items(members, "parts", at, required: true) ?? [];
+        for (var i = 0; i < items.Count; i++)
+        {
+            var here = $"{at}/parts/{i.ToString(CultureInfo.InvariantCulture)}";
+            var part = faults.Members(items[i], here, "role", "kind", "path");
+            var kind = faults.OneOf(part, "kind", here, Kinds) ?? FigureKind.Line;
+            if (faults.Text(part, "path", here, required: true) is { } path)
+            {
+                if (StrokeText.Read(path) is { } stroke)
+                {
+                    parts.Add(new FigurePart(faults.Text(part, "role", here) ?? (kind == FigureKind.Dot ? "dot" : "outline"), kind, stroke));
+                }
+                else
+                {
+                    faults.Add($"{here}/path", "This is no stroke.", "Write M x y, then L x y or C x1 y1 x2 y2 x y, with numbers only.");
+                }
+            }
+        }
+
+        return new OwnDrawing(name, new Figure(parts));
+    }
+}
