@@ -14,6 +14,9 @@ public sealed record ReadJob(Job? Job, Workshop? Workshop, IReadOnlyList<JobFaul
 /// <summary>Job JSON, <c>dittany.job/1</c>, in and out. Reading validates a parsed document, so that all faults are told at once.</summary>
 public static class JobJson
 {
+    /// <summary>Whoever reads jobs finds the shipped alphabets on the shelf.</summary>
+    static JobJson() => Alphabets.ShippedAlphabets.Shelve();
+
     public const string Schema = "dittany.job/1";
 
     /// <summary>How deep a document may be nested.</summary>

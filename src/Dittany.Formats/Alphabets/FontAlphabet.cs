@@ -1,0 +1,186 @@
+using System.Collections.Concurrent;
+using System.Globalization;
+using System.Text;
+using Dittany.Core.Geometry;
+using Dittany.Core.Words;
+using HarfBuzzSharp;
+using SkiaSharp;
+
+namespace Dittany.Formats.Alphabets;
+
+/// <summary>
+/// A font as an alphabet: shaped with its own ligatures, kerning, marks and direction, its letters as outlines to be stitched round, or as the lines down their middles. Letters whose outlines
+/// run into each other, as a script's do, are one. What is made of a glyph is kept by the font's id.
+/// </summary>
+public sealed class FontAlphabet : IAlphabet, IDisposable
+{
+    /// <summary>Outlines stay this near the font's curves, in hundredths of the capital, where areas are reckoned.</summary>
+    private const double AreaUnits = 0.25;
+
+    /// <summary>Lines of neighbouring letters of a script are drawn together over no more than this many stroke weights.</summary>
+    private const double BridgeWeights = 2.2;
+
+    private readonly Lazy<Opened> _font;
+    private readonly GlyphKeep _keep = new();
+    private readonly ConcurrentDictionary<string, bool> _has = new(StringComparer.Ordinal);
+    private readonly ConcurrentDictionary<(Glyph, Glyph, long), double> _gaps = new();
+
+    public FontAlphabet(string id, string name, string told, AlphabetKind kind, Func<byte[]> bytes)
+    {
+        (Id, Name, Told, Kind) = (id, name, told, kind);
+        _font = new Lazy<Opened>(() => new Opened(bytes()));
+    }
+
+    public string Id { get; }
+
+    public string Name { get; }
+
+    public string Told { get; }
+
+    public AlphabetKind Kind { get; }
+
+    public AlphabetFacts Facts => field ??= Measured();
+
+    /// <summary>Font units of a capital, and of the em: what the font's own tables say.</summary>
+    public double CapUnits => _font.Value.Cap;
+
+    public bool Has(string letter) => _has.GetOrAdd(letter, l => l.EnumerateRunes().All(r => _font.Value.HasRune(r.Value)) || l.Normalize(NormalizationForm.FormD).EnumerateRunes().All(r => _font.Value.HasRune(r.Value)));
+
+    public Glyph? Find(string letter) => Has(letter) && Shape(letter, 0).Letters is [var only] ? only.Glyph : null;
+
+    public GlyphMeasures Measure(Glyph glyph) => _keep.Memo(glyph, GlyphMeasures.Of);
+
+    public Beside Beside(Glyph left, Glyph right)
+    {
+        var shift = left.InkTo + left.Right + right.Left - right.InkFrom;
+        var gap = Gap(left, right, shift);
+        return new Beside(0, gap, gap + (Setting.WideBy * Core.Words.Alphabets.CapUnits));
+    }
+
+    public ShapedRow Shape(string row, double wider)
+    {
+        var text = row.Normalize(NormalizationForm.FormC);
+        var (clusters, spaces) = _font.Value.Shaped(text, wider);
+        var letters = new List<ShapedLetter>();
+        for (var i = 0; i < clusters.Count;)
+        {
+            // What overlaps is one: its outline is that of all of it.
+            var to = i + 1;
+            while (to < clusters.Count && wider == 0 && _font.Value.Overlap(clusters[to - 1], clusters[to]))
+            {
+                to++;
+            }
+
+            var run = clusters.Skip(i).Take(to - i).ToArray();
+            var glyph = Made(run);
+            if (glyph is not null)
+            {
+                var last = letters.Count > 0 && clusters[i].After ? letters[^1] : null;
+                var gap = last is null ? double.PositiveInfinity : Gap(last.Glyph, glyph, run[0].X - last.At);
+                letters.Add(new ShapedLetter(glyph.Letter, glyph, run[0].X, gap));
+            }
+
+            i = to;
+        }
+
+        return new ShapedRow(letters, spaces);
+    }
+
+    public void Dispose()
+    {
+        if (_font.IsValueCreated)
+        {
+            _font.Value.Dispose();
+        }
+    }
+
+    /// <summary>The letters of one run of overlapping outlines, about the origin of its first.</summary>
+    private Glyph? Made(IReadOnlyList<Cluster> run)
+    {
+        var key = string.Join('|', run.Select(c => string.Create(CultureInfo.InvariantCulture, $"{c.Key}@{c.X - run[0].X:0.##}")));
+        return _keep.Glyph(key, () =>
+        {
+            var outline = _font.Value.Outline(run);
+            if (outline.Count == 0)
+            {
+                return null;
+            }
+
+            var strokes = Kind == AlphabetKind.CentreLine ? Lines(run) : outline;
+            if (strokes.Count == 0)
+            {
+                return null;
+            }
+
+            var points = strokes.SelectMany(s => s.Flatten(AreaUnits)).ToArray();
+            var (from, upTo) = (points.Min(p => p.X), points.Max(p => p.X));
+            return new Glyph(string.Concat(run.Select(c => c.Text)), from, run[^1].X - run[0].X + run[^1].Advance - upTo, from, upTo, strokes);
+        });
+    }
+
+    /// <summary>Centre lines letter by letter, each kept; where a script's letters run into each other their nearest ends are drawn together.</summary>
+    private List<Stroke> Lines(IReadOnlyList<Cluster> run)
+    {
+        var strokes = new List<Stroke>();
+        var (before, weight) = (new List<Stroke>(), 0.0);
+        foreach (var cluster in run)
+        {
+            var (own, wide) = _keep.Lines(cluster.Key, () => CentreOf(_font.Value.Outline([cluster])));
+            var here = own.Select(s => s.Map(p => p + new Pt(cluster.X - run[0].X, 0))).ToList();
+            if (before.Count > 0)
+            {
+                Bridge(before, here, BridgeWeights * Math.Max(weight, wide));
+                strokes.RemoveRange(strokes.Count - before.Count, before.Count);
+                strokes.AddRange(before);
+            }
+
+            strokes.AddRange(here);
+            (before, weight) = (here.ToList(), wide);
+        }
+
+        return strokes;
+    }
+
+    /// <summary>The end of the one letter that lies nearest the next is led on to it, where that is near enough to be one line.</summary>
+    private static void Bridge(List<Stroke> before, List<Stroke> here, double most)
+    {
+        var ends = before.SelectMany((s, i) => s.Closed ? [] : new[] { (I: i, Start: true, At: s.Start), (I: i, Start: false, At: s.End) });
+        var best = ends.SelectMany(e => here.SelectMany((s, k) => s.Flatten(0.5).Select(p => (End: e, To: p, Way: e.At.To(p))))).Where(b => b.Way < most && b.Way > 1e-6).OrderBy(b => b.Way).ThenBy(b => b.End.I).FirstOrDefault();
+        if (best.Way > 0)
+        {
+            var stroke = before[best.End.I];
+            before[best.End.I] = best.End.Start ? new Stroke([Curve.Line(best.To, stroke.Start), .. stroke.Curves], false) : new Stroke([.. stroke.Curves, Curve.Line(stroke.End, best.To)], false);
+        }
+    }
+
+    private static (IReadOnlyList<Stroke> Strokes, double Weight) CentreOf(IReadOnlyList<Stroke> outline)
+    {
+        var lines = CentreLine.Of(outline.Select(s => s.Flatten(AreaUnits)).ToArray(), yUp: true);
+        var strokes = lines.Where(l => l.Points.Count > 1).Select(l => l.Curved()).ToArray();
+        var weight = lines.Count == 0 ? 0 : lines.Sum(l => l.MeanWidth * Polyline.Length(l.Points)) / Math.Max(1e-9, lines.Sum(l => Polyline.Length(l.Points)));
+        return (strokes, weight);
+    }
+
+    private double Gap(Glyph left, Glyph right, double shift) => _gaps.GetOrAdd((left, right, (long)Math.Round(shift * 100)), _ =>
+    {
+        var theirs = right.Coarse.Select(line => line.Select(p => p + new Pt(shift, 0)).ToArray()).ToArray();
+        return left.Coarse.Min(a => theirs.Min(b => Polyline.Between(a, b)));
+    });
+
+    /// <summary>Measured on its own letters: the weight of a stroke is twice the area by the length of the outline, which is exact for an even stroke that is long for its width.</summary>
+    private AlphabetFacts Measured()
+    {
+        var (area, length) = (0.0, 0.0);
+        foreach (var letter in "nolaesHOE".Select(c => c.ToString()).Where(Has))
+        {
+            foreach (var contour in _font.Value.Outline(_font.Value.Shaped(letter, 0).Clusters).Select(s => s.Flatten(AreaUnits)))
+            {
+                area += Enumerable.Range(0, contour.Count).Sum(i => Pt.Cross(contour[i], contour[(i + 1) % contour.Count])) / 2;
+                length += Polyline.Length(contour);
+            }
+        }
+
+        var plain = GlyphKeep.FactsOf(this);
+        return plain with { StrokeWeight = length == 0 ? 0 : Math.Round(2 * Math.Abs(area) / length, 1) };
+    }
+}
