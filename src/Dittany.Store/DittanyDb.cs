@@ -30,6 +30,10 @@ public sealed class DittanyDb(DbContextOptions<DittanyDb> options) : DbContext(o
 
     public DbSet<PhotographRow> Photographs => Set<PhotographRow>();
 
+    public DbSet<FontRow> Fonts => Set<FontRow>();
+
+    public DbSet<DrawingRow> Drawings => Set<DrawingRow>();
+
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
         modelBuilder.Entity<PieceRow>().HasMany(p => p.Revisions).WithOne().HasForeignKey(r => r.PieceId).OnDelete(DeleteBehavior.Restrict);
@@ -44,6 +48,7 @@ public sealed class DittanyDb(DbContextOptions<DittanyDb> options) : DbContext(o
         modelBuilder.Entity<FormRevisionRow>().HasOne<FormRow>().WithMany().HasForeignKey(r => r.FormId).OnDelete(DeleteBehavior.Restrict);
         modelBuilder.Entity<PictureRow>().HasKey(p => p.Id);
         modelBuilder.Entity<PhotographRow>().HasOne<PictureRow>().WithMany().HasForeignKey(p => p.PictureId).OnDelete(DeleteBehavior.Restrict);
+        modelBuilder.Entity<FontRow>().HasKey(f => f.Id);
         modelBuilder.Entity<PrinterRow>().HasKey(p => p.Name);
         modelBuilder.Entity<PrintedRow>().HasIndex(p => new { p.PieceId, p.Revision });
     }

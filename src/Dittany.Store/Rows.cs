@@ -184,3 +184,35 @@ public sealed class PhotographRow
 
     public DateTime At { get; set; }
 }
+
+/// <summary>A font of her own: its bytes as they were brought, known by their hash. Never removed, for pieces name it.</summary>
+public sealed class FontRow
+{
+    public required string Id { get; init; }
+
+    public required string Name { get; init; }
+
+    public required byte[] Bytes { get; init; }
+
+    public DateTime At { get; init; }
+
+    /// <summary>Whether it is being opened for the first time: one that is still so at the next start ended the program, and stays shut.</summary>
+    public bool Opening { get; set; }
+}
+
+/// <summary>A drawing of her own, as the parts that were read from what she brought.</summary>
+public sealed class DrawingRow
+{
+    public int Id { get; init; }
+
+    public required string Name { get; set; }
+
+    public required string PartsJson { get; init; }
+
+    /// <summary>What of the file was not used, in a sentence; empty where all was.</summary>
+    public required string NotUsed { get; init; }
+
+    public DateTime At { get; init; }
+
+    public bool Archived { get; set; }
+}

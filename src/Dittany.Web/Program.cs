@@ -53,6 +53,7 @@ using (folder)
     services.AddScoped<WorkshopStore>();
     services.AddScoped<SheetStore>();
     services.AddScoped<CupboardStore>();
+    services.AddScoped<LetterStore>();
     services.AddSingleton<Dittany.Formats.Pictures.IPhoneCamera, Dittany.Formats.Pictures.MadeUpCamera>();
     services.AddSingleton<Straightening>();
     services.AddSingleton<PlanCache>();
@@ -82,6 +83,11 @@ using (folder)
     using (var scope = app.Services.CreateScope())
     {
         folder.Migrate(scope.ServiceProvider.GetRequiredService<DittanyDb>());
+        foreach (var shut in await scope.ServiceProvider.GetRequiredService<LetterStore>().Shelve())
+        {
+            await Console.Error.WriteLineAsync($"The font '{shut}' ended the program once while it was opened, and stays shut.");
+        }
+
         if (demo)
         {
             await Demo.Fill(scope.ServiceProvider.GetRequiredService<PieceStore>(), scope.ServiceProvider.GetRequiredService<SheetStore>(), scope.ServiceProvider.GetRequiredService<CupboardStore>(), app.Services.GetRequiredService<Today>().Date);
@@ -99,6 +105,7 @@ using (folder)
     app.MapRazorPages();
     app.MapApi();
     app.MapPictures();
+    app.MapDrawings();
     app.Lifetime.ApplicationStarted.Register(() => Log.Information("Dittany is served at {Addresses}", string.Join(", ", app.Urls)));
     await app.RunAsync();
     return 0;

@@ -8,7 +8,8 @@ namespace Dittany.Core.Planning;
 /// <summary>
 /// One change of one member of a job: its name, the new value written out (null leaves the member to the plan again), and what was done in words.
 /// </summary>
-public sealed record Change(string Member, string? Value, string What);
+/// <remarks><paramref name="Edit"/> is for what no single value says, such as another motif: the job is then changed by it, and <paramref name="Member"/> names what it changes.</remarks>
+public sealed record Change(string Member, string? Value, string What, Func<Job, Job>? Edit = null);
 
 /// <summary>Reads and changes members of a job by name. Members of an element are those of the first.</summary>
 public static class Changes
@@ -48,7 +49,7 @@ public static class Changes
 
     /// <summary>Members that can be changed, overrules apart.</summary>
     public static IReadOnlyList<string> Members { get; } =
-        ["title", "dueOn", "size", "wearer", "zone", "fabric.kind", "fabric.colour", "done", .. ElementChanges.Members, .. Facts.Keys];
+        ["title", "dueOn", "motifs", "size", "wearer", "zone", "fabric.kind", "fabric.colour", "done", .. ElementChanges.Members, .. Facts.Keys];
 
     /// <summary>The value of a member as a change would write it; null where the job leaves it to the plan.</summary>
     public static string? Read(Job job, string member)
@@ -61,6 +62,7 @@ public static class Changes
         return member switch
         {
             "title" => job.Title,
+            "motifs" => string.Join(' ', job.MotifsAsked.Select(m => m.Id)),
             "dueOn" => job.DueOn?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
             "wearer" => job.Wearer,
             "size" => job.Size,
@@ -82,6 +84,11 @@ public static class Changes
     /// </summary>
     public static (Job? Job, JobFault? Fault) Apply(Job job, Change change)
     {
+        if (change.Edit is { } edit)
+        {
+            return (edit(job), null);
+        }
+
         var changed = Set(job, change.Member, change.Value, out var fault);
         if (fault is not null || changed is null)
         {
@@ -115,6 +122,8 @@ public static class Changes
         {
             case "title":
                 return job with { Title = value };
+            case "motifs":
+                return WithMotifs(job, value, out fault);
             case "dueOn":
                 if (value is null)
                 {
@@ -166,6 +175,15 @@ public static class Changes
                 var id = member[OverrulePrefix.Length..];
                 return value is null ? Without(job, id) : job with { Overrules = new Dictionary<string, string>(job.Overrules ?? Nothing, StringComparer.Ordinal) { [id] = value } };
         }
+    }
+
+    /// <summary>Which motifs the piece keeps, by their ids: others are taken away. A piece keeps at least words or one motif.</summary>
+    private static Job? WithMotifs(Job job, string? ids, out JobFault? fault)
+    {
+        var kept = (ids ?? string.Empty).Split(' ', StringSplitOptions.RemoveEmptyEntries);
+        var left = job.MotifsAsked.Where(m => kept.Contains(m.Id, StringComparer.Ordinal)).ToArray();
+        fault = left.Length + job.Elements.Count == 0 ? new JobFault("#/elements", "Nothing would be left to stitch.", "Keep one motif, or write words first.") : null;
+        return fault is null ? job with { Motifs = left.Length == 0 ? null : left } : null;
     }
 
     private static Job? WithMeasured(Job job, string id, string? value, out JobFault? fault)

@@ -4,12 +4,16 @@ using Dittany.Core.StitchBook;
 
 namespace Dittany.Core.Planning;
 
-/// <summary>Finds what makes no sense in a motif that is asked for.</summary>
-internal static class MotifCheck
+/// <summary>What a motif may have.</summary>
+public static class MotifLimits
 {
     /// <summary>Parts a drawing of her own may have: what a page can show and a plan can order.</summary>
     public const int MostParts = 2000;
+}
 
+/// <summary>Finds what makes no sense in a motif that is asked for.</summary>
+internal static class MotifCheck
+{
     public static void Check(MotifAsked motif, string at, List<JobFault> faults)
     {
         if (motif.Id.Length is 0 or > 60)
@@ -20,9 +24,9 @@ internal static class MotifCheck
         if (motif.Drawing is { } own)
         {
             JobCheck.CheckText($"{at}/drawing/name", own.Name, 80, faults);
-            if (own.Figure.Parts.Count is 0 or > MostParts)
+            if (own.Figure.Parts.Count is 0 or > MotifLimits.MostParts)
             {
-                faults.Add(new($"{at}/drawing/parts", own.Figure.Parts.Count == 0 ? "The drawing has no parts." : $"The drawing has {own.Figure.Parts.Count} parts, and {MostParts} is the most.", "Give between 1 and 2000 lines, shapes and dots."));
+                faults.Add(new($"{at}/drawing/parts", own.Figure.Parts.Count == 0 ? "The drawing has no parts." : $"The drawing has {own.Figure.Parts.Count} parts, and {MotifLimits.MostParts} is the most.", "Give between 1 and 2000 lines, shapes and dots."));
             }
             else if (Math.Max(own.Figure.Width, own.Figure.Height) < 1e-6)
             {

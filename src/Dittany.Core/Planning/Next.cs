@@ -27,7 +27,7 @@ public static class Next
         }
 
         var begun = plan.Time.Progress.Stage != Stage.Planned;
-        if (!proofed && !begun)
+        if (!proofed && plan.Proof.Count > 0 && !begun)
         {
             waiting.Add(new Waiting("proof", Station.Words, "Read the words back letter by letter, then the sheets may be printed."));
         }

@@ -69,7 +69,8 @@ public sealed record PlannedElement(
     IReadOnlyList<Concern> Concerns,
     IReadOnlyList<Part> Parts,
     string Arrangement = "straight",
-    string? Motif = null)
+    string? Motif = null,
+    IReadOnlyList<LetterReading>? Letters = null)
 {
     /// <summary>Whether it is a motif and not a wording; its text is then what it is called.</summary>
     public bool IsMotif => Motif is not null;

@@ -49,7 +49,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         var (parts, concerns) = Stitched(question, answer, schools, colour, place, AsJob);
         var overflow = Math.Max(answer.OverflowMm, PlannedBox.OutsideMm(parts, _field));
         concerns.AddRange(FitConcerns(question, overflow, ways, rows, AsJob));
-        concerns.AddRange(answer.Faults.Select(f => new Concern(f.What, f.Letter, Math.Round(f.ByMm, 3), f.Text, Lettering.Remedies(question, answer, f, AsJob))));
+        concerns.AddRange(answer.Faults.Select(f => new Concern(f.What, f.Letter, Math.Round(f.ByMm, 3), f.Text, [.. Lettering.Remedies(question, answer, f, AsJob), .. OtherHands(f)])));
         if (Legibility.Showing(Colour.Parse(colour), ground.Cloth) is { } hidden)
         {
             concerns.Add(hidden);
@@ -72,8 +72,16 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             concerns.All(c => c.What is "overflows" or "dropped"),
             concerns.OrderBy(c => Array.IndexOf(Gravest, c.What)).ToArray(),
             parts,
-            arranged.Arrangement.Id);
+            arranged.Arrangement.Id,
+            null,
+            Legibility.Letters(setting, alphabet, answer.Pair, ground.Cloth, answer.CapMm));
         return (element, decisions);
+
+        // Another hand is tried out like any remedy: the whole wording in it, and the fault must be gone. One of our own, for they are quickly tried.
+        IEnumerable<Remedy> OtherHands(Fault fault) => fault.What is not ("closes-up" or "touches") ? [] : Alphabets.All
+            .Where(a => a.Kind == AlphabetKind.Stroke && a != alphabet && Rows.Letters(asked.Text.ReplaceLineEndings(" ")).All(l => Rows.IsSpace(l) || a.Has(l)))
+            .Where(a => Choose(Ways(asked, a, place, arranged, stated, index, of)).Answer is var other && other.Faults.All(f => f.What != fault.What || f.Letter != fault.Letter) && other.OverflowMm == 0)
+            .Take(1).Select(a => new Remedy(Alphabet: a.Id));
 
         // The wording as a job that states a change would have it: rows are chosen anew.
         LetteringAnswer AsJob(Func<LetteringQuestion, LetteringQuestion> change) => Choose(ways.Select(w => (w.Rows, change(w.Question))).ToArray()).Answer;

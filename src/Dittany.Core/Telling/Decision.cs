@@ -63,6 +63,7 @@ public sealed record Remedy(double? CapHeightMm = null, int? Strands = null, str
     {
         { CapHeightMm: { } cap } => $"make the capitals {Measures.Say.Length(cap)}",
         { HeightMm: { } high } => $"make it {Measures.Say.Length(high)} high",
+        { Alphabet: { } hand } => $"write it in the {hand.Replace('-', ' ')}",
         { RadiusMm: { } radius } => $"take a radius of {Measures.Say.Length(radius)}",
         { Strands: 1 } => "take a single strand",
         { Strands: { } strands } => $"take {strands} strands",

@@ -182,7 +182,7 @@ internal sealed class AxisGraph
     }
 
     /// <summary>A side line this much thinner than its root is a serif's, and may be this much longer than another.</summary>
-    private const double SerifThinner = 0.82;
+    private const double SerifThinner = 0.75;
 
     private const double SerifLonger = 1.45;
 
@@ -193,7 +193,7 @@ internal sealed class AxisGraph
 
     /// <summary>
     /// All side lines of a junction at once, for the two that lead into the corners of an end belong together; what is left when they are gone may be no side line any more. Where
-    /// every line of a junction is short it is a blot, and its two longest stay. A serif stands at an end: what stroke goes on beyond it keeps longer side lines.
+    /// every line of a junction is short it is a blot, and its two longest stay. A serif stands at an end, one to each side: where a stroke goes on beyond, as above the bar of a t, side lines are bars.
     /// </summary>
     private void Prune(double halfWidths, double usualHalf)
     {
@@ -211,7 +211,7 @@ internal sealed class AxisGraph
                 bool Serif(List<int> n) => Length(n) < halfWidths * SerifLonger * root && n.Average(k => _half[k]) < SerifThinner * root;
                 var ways = _next[junction.Key].Count;
                 var atEnd = junction.Where(n => Short(n) || Serif(n)).ToArray();
-                var gone = ways - atEnd.Length == 1 ? atEnd : junction.Where(Short).ToArray();
+                var gone = ways == 3 && atEnd.Length == 2 ? atEnd : junction.Where(Short).ToArray();
                 if (ways - gone.Length < 1)
                 {
                     gone = gone.OrderBy(Length).SkipLast(2).ToArray();

@@ -175,74 +175,9 @@ internal sealed class Opened : IDisposable
         return builder.Detach();
     }
 
-    /// <summary>Contours of a path as closed strokes, y up. Quadratic pieces become the cubics that are the same curve; conic ones are cut into quadratics first.</summary>
-    private static List<Stroke> Strokes(SKPath path, double scale)
-    {
-        var (strokes, curves) = (new List<Stroke>(), new List<Curve>());
-        using var it = path.CreateRawIterator();
-        var points = new SKPoint[4];
-        Pt P(SKPoint p) => new(p.X * scale, -p.Y * scale);
-        SKPathVerb verb;
-        while ((verb = it.Next(points)) != SKPathVerb.Done)
-        {
-            switch (verb)
-            {
-                case SKPathVerb.Move:
-                    Close();
-                    break;
-                case SKPathVerb.Line:
-                    Straight(P(points[0]), P(points[1]));
-                    break;
-                case SKPathVerb.Quad:
-                    Quad(P(points[0]), P(points[1]), P(points[2]));
-                    break;
-                case SKPathVerb.Conic:
-                    var quads = SKPath.ConvertConicToQuads(points[0], points[1], points[2], it.ConicWeight(), 2);
-                    for (var i = 0; i + 2 < quads.Length; i += 2)
-                    {
-                        Quad(P(quads[i]), P(quads[i + 1]), P(quads[i + 2]));
-                    }
-
-                    break;
-                case SKPathVerb.Cubic:
-                    curves.Add(new Curve(P(points[0]), P(points[1]), P(points[2]), P(points[3])));
-                    break;
-                case SKPathVerb.Close:
-                    Close();
-                    break;
-            }
-        }
-
-        Close();
-        return strokes;
-
-        void Straight(Pt a, Pt b)
-        {
-            if (a.To(b) > 1e-6)
-            {
-                curves.Add(Curve.Line(a, b));
-            }
-        }
-
-        void Quad(Pt a, Pt m, Pt b) => curves.Add(new Curve(a, Pt.Lerp(a, m, 2.0 / 3), Pt.Lerp(b, m, 2.0 / 3), b));
-
-        void Close()
-        {
-            if (curves.Count > 0)
-            {
-                Straight(curves[^1].P3, curves[0].P0);
-                curves[^1] = curves[^1] with { P3 = curves[0].P0 };
-
-                // Slivers that taking overlaps out leaves are no part of a letter.
-                if (Math.Abs(curves.Sum(c => Pt.Cross(c.P0, c.P3))) / 2 > 0.5)
-                {
-                    strokes.Add(new Stroke(curves.ToArray(), true));
-                }
-            }
-
-            curves.Clear();
-        }
-    }
+    /// <summary>Contours of a path as closed strokes, y up. Slivers that taking overlaps out leaves are no part of a letter.</summary>
+    private static Stroke[] Strokes(SKPath path, double scale) => Drawings.PathStrokes.Of(path, close: true, p => new Pt(p.X * scale, -p.Y * scale))
+        .Where(s => Math.Abs(s.Curves.Sum(c => Pt.Cross(c.P0, c.P3))) / 2 > 0.5).ToArray();
 
     private double CapHeight()
     {

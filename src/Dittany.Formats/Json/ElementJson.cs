@@ -164,7 +164,7 @@ internal static class ElementJson
         }
     }
 
-    private static void Write(Utf8JsonWriter w, OwnDrawing own)
+    internal static void Write(Utf8JsonWriter w, OwnDrawing own)
     {
         w.WriteStartObject("drawing");
         w.WriteString("name", own.Name);
@@ -182,7 +182,7 @@ internal static class ElementJson
         w.WriteEndObject();
     }
 
-    private static OwnDrawing? Drawing(JsonElement element, string at, JsonFaults faults)
+    internal static OwnDrawing? Drawing(JsonElement element, string at, JsonFaults faults)
     {
         var members = faults.Members(element, at, "name", "parts");
         var name = faults.Text(members, "name", at, required: true) ?? "drawing";

@@ -182,6 +182,26 @@ public static class PlanJson
         w.WriteEndObject();
         w.WriteStartObject("legibility");
         w.WriteBoolean("reads", e.Reads);
+        if (e.Letters is { } letters)
+        {
+            w.WriteStartArray("letters");
+            foreach (var letter in letters)
+            {
+                w.WriteStartObject();
+                w.WriteString("letter", letter.Letter);
+                if (letter.OpenMm is { } open)
+                {
+                    Mm(w, "openMm", open);
+                }
+
+                Mm(w, "wantedMm", letter.WantedMm);
+                w.WriteBoolean("reads", letter.Reads);
+                w.WriteEndObject();
+            }
+
+            w.WriteEndArray();
+        }
+
         w.WriteEndObject();
         w.WriteStartArray("concerns");
         foreach (var concern in e.Concerns)

@@ -75,8 +75,10 @@ public static class BenchDrawing
             ("xmlns", "http://www.w3.org/2000/svg"), ("class", plan.Item.Cloth.Dark ? "drawing on-dark" : "drawing"), ("role", "img"), ("aria-labelledby", "drawing-title"),
             ("viewBox", $"{Svg.N(view.X)} {Svg.N(view.Y)} {Svg.N(view.Width)} {Svg.N(view.Height)}"), ("preserveAspectRatio", "xMinYMin meet"));
         svg.Open("title", ("id", "drawing-title")).Text(Told(plan, look.Units)).Close();
+        Spread(svg);
         svg.Open("g", ("transform", $"translate({Svg.N(middle)} 0)")).Open("g", ("class", "turns")).Open("g", ("transform", $"translate({Svg.N(-middle)} 0)"));
         ItemDrawing.Draw(svg, ItemDrawing.Of(plan), "bench", px, look.Units);
+        Print(svg, plan);
         LaidFlat(svg, plan, px);
         Field(svg, plan, view, look.Units);
         SnapLines(svg, plan, px);
@@ -106,6 +108,29 @@ public static class BenchDrawing
         Measurements(svg, plan, view, look.Units);
         Tapes(svg, view, look.Units);
         return svg.Close().ToString();
+    }
+
+    /// <summary>What an eye a metre away makes of a point: the blur of the face that shows the piece from there.</summary>
+    private static void Spread(Svg svg) =>
+        svg.Open("filter", ("id", "spread"), ("x", "-5%"), ("y", "-5%"), ("width", "110%"), ("height", "110%"))
+            .Empty("feGaussianBlur", ("stdDeviation", (Core.Words.Legibility.SpreadMm(1000) / 2).ToString("0.###", System.Globalization.CultureInfo.InvariantCulture))).Close();
+
+    /// <summary>A busy print as it is met on the cloth: sprigs and dots a shade lighter and darker than the ground. Shown from a metre away, where it does its harm.</summary>
+    private static void Print(Svg svg, Plan plan)
+    {
+        if (!plan.Item.Cloth.Busy)
+        {
+            return;
+        }
+
+        var (dark, light) = (plan.Item.Cloth.Dark ? "#000000" : "#5a4a3a", "#ffffff");
+        svg.Open("g", ("class", "busy-print"));
+        svg.Open("pattern", ("id", "busy"), ("width", 17), ("height", 13), ("patternUnits", "userSpaceOnUse"))
+            .Empty("circle", ("cx", 4), ("cy", 3.4), ("r", 2.1), ("fill", light), ("fill-opacity", 0.4))
+            .Empty("path", ("d", "M10 9C12 6 15 7 15.5 9.5C13 11 11 11 10 9Z"), ("fill", dark), ("fill-opacity", 0.32))
+            .Empty("circle", ("cx", 13), ("cy", 2), ("r", 1.1), ("fill", dark), ("fill-opacity", 0.34))
+            .Empty("path", ("d", "M1 10C2.4 7.6 5 8 5.6 10.2C3.8 11.6 2 11.6 1 10Z"), ("fill", light), ("fill-opacity", 0.34)).Close();
+        svg.Empty("path", ("d", Svg.Ring(plan.Item.OutlineMm)), ("fill", "url(#busy)")).Close();
     }
 
     /// <summary>A small picture of a piece, for lists: the words with enough of the item round them to know it by.</summary>

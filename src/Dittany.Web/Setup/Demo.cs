@@ -34,6 +34,14 @@ public static class Demo
         (Piece("napkin", today, "Hippolyta", "Hippolyta in chain", today.AddDays(40), overrules: new() { ["stitch.outline"] = "chain", ["words.size"] = "9" }), "New piece"),
     ];
 
+    /// <summary>Pieces with other hands, arrangements and motifs.</summary>
+    private static (Job Job, string What)[] Drawn(DateOnly today) =>
+    [
+        (new Job("quilt-block", [new WordingAsked("name", "Marlene & Theo", "joined-hand", Motif: "wreath", MotifPlace: "around", CapHeightMm: 15)], today, "A wreath round two names", today.AddDays(44)), "New piece"),
+        (new Job("apron", [new WordingAsked("name", "Bread is patience", "slanted-script-line", Arrangement: "arc")], today, "Apron for the Alder Lane bakery", today.AddDays(46), Motifs: [new MotifAsked("ear", "wheat-ear", HeightMm: 60)]), "New piece"),
+        (new Job("cushion-cover", [], today, "Cushion with a ring of daisies", today.AddDays(50), Motifs: [new MotifAsked("daisies", "daisy", Arrangement: "ring", Count: 7, Middle: true, Parts: 9, HeightMm: 190)]), "New piece"),
+    ];
+
     /// <summary>Own forms of the demonstration: one measured by hand with a button in the way, one traced from a photograph of the made-up camera.</summary>
     private static async Task Cupboard(CupboardStore cupboard)
     {
@@ -92,6 +100,11 @@ public static class Demo
         }
 
         var bag = (await cupboard.All()).First(k => k.Form.Picture is not null).Form;
+        foreach (var (job, what) in Drawn(today))
+        {
+            await store.Create(job, what);
+        }
+
         await store.Create(new Job(bag.Id, [new WordingAsked("name", "Tilda")], today, "Tilda’s bag, photographed", today.AddDays(27), Own: bag), "New piece");
     }
 

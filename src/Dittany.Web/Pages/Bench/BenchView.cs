@@ -54,6 +54,7 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
         ("hoops", "Hoops", "h", "Rings in the order they are placed; stitches may go as far as the dashes."),
         ("back", "Back", "b", "The work turned over. Green: a length begins. White: it ends. Rust: a jump. Thin dashes: on to there, under stitches."),
         ("order", "Order", "o", string.Empty),
+        ("metre", "From a metre", "v", "As an eye a metre away sees it: what runs together here runs together for whoever is given it."),
     ];
 
     public Piece Piece => Planned.Piece;
@@ -152,6 +153,9 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
         { Strands: { } strands } => ("strands", strands.ToString(CultureInfo.InvariantCulture)),
         { Stitch: { } stitch } => ("stitch", stitch),
         { Rows: { } rows } => ("rows", rows.ToString(CultureInfo.InvariantCulture)),
+        { Alphabet: { } alphabet } => ("alphabet", alphabet),
+        { HeightMm: { } high } => ("heightMm", high.ToString("R", CultureInfo.InvariantCulture)),
+        { RadiusMm: { } radius } => ("radiusMm", radius.ToString("R", CultureInfo.InvariantCulture)),
         _ => ("colour", remedy.Colour!),
     };
 
@@ -168,6 +172,13 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
             "thread.strands" => "strands",
             "stitch.outline" => "stitch",
             "words.rows" => "rows",
+            "words.alphabet" => "alphabet",
+            "words.arrangement" => "arrangement",
+            "words.reading" => "reading",
+            "words.motif" => "motif",
+            "words.motif-place" => "motifPlace",
+            "motif.arrangement" => "arrangement",
+            "motif.size" => Changes.Read(Piece.Job, "heightMm") is null ? "widthMm" : "heightMm",
             "item.wearer" => "wearer",
             "thread.colour" => "colour",
             "space.place" => "centreMm",

@@ -98,8 +98,9 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
             return NotFound();
         }
 
-        var cap = desk.Plan(piece, workshop).Plan.Elements[0].CapHeightMm + by;
-        var changed = await pieces.Change(id, piece.Head, new Change("capHeightMm", cap.ToString("R", CultureInfo.InvariantCulture), "Changed the height"), workshop, nudge: true, cancel: cancel);
+        var first = desk.Plan(piece, workshop).Plan.Elements[0];
+        var cap = Math.Round(first.CapHeightMm + by, 1);
+        var changed = await pieces.Change(id, piece.Head, new Change(first.IsMotif ? "heightMm" : "capHeightMm", cap.ToString("R", CultureInfo.InvariantCulture), "Changed the height"), workshop, nudge: true, cancel: cancel);
         return await Answer(id, changed, workshop, null, cancel);
     }
 

@@ -27,6 +27,9 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
 
     public ProofRow? Proof { get; private set; }
 
+    /// <summary>Whether words still have to be read back; a piece without words has none.</summary>
+    public bool ToProof => Proof is null && Plan.Proof.Count > 0;
+
     public IReadOnlyList<PrintedRow> Printed { get; private set; } = [];
 
     public IReadOnlyList<PrinterRow> Printers { get; private set; } = [];
@@ -43,7 +46,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     public string? Said { get; private set; }
 
     /// <summary>The words as they are proofed: every wording of the piece.</summary>
-    public static string WordsOf(Plan plan) => string.Join("\n\n", plan.Elements.Select(e => e.Text));
+    public static string WordsOf(Plan plan) => string.Join("\n\n", plan.Elements.Where(e => !e.IsMotif).Select(e => e.Text));
 
     /// <summary>Whether a sheet was printed of the plan as it stands now.</summary>
     public bool IsOfNow(PrintedRow row) => row.InputHash == PlanJson.SheetHash(Planned.Job, Planned.Workshop);
@@ -86,7 +89,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
             return NotFound();
         }
 
-        if (Proof is null)
+        if (ToProof)
         {
             return Refused(StatusCodes.Status409Conflict, "words", "Read the words back first: nothing is printed before.", string.Empty);
         }
@@ -103,7 +106,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
             return NotFound();
         }
 
-        if (Proof is null)
+        if (ToProof)
         {
             return Refused(StatusCodes.Status409Conflict, "words", "Read the words back first: nothing is printed before.", string.Empty);
         }
@@ -186,7 +189,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         Proof = await sheets.ProofOf(id, WordsOf(Plan), cancel);
         Printed = (await sheets.All(id, cancel)).Reverse().ToArray();
         Printers = await sheets.Printers(cancel);
-        if (Proof is not null)
+        if (!ToProof)
         {
             Preview = PieceSheets.Of(Kind.Id, Plan, Papers.Find(Planned.Workshop.Paper)!, string.Empty).Select((leaf, i) => LeafSvg.Write(leaf, $"leaf-{i + 1}")).ToArray();
         }

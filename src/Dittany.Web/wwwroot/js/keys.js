@@ -20,7 +20,7 @@
     '?': () => keys()?.showModal(),
     '/': () => { keys()?.showModal(); document.getElementById('find')?.focus(); },
   };
-  for (const [key, face] of Object.entries({ s: 'stitched', m: 'marks', h: 'hoops', b: 'back', o: 'order' })) {
+  for (const [key, face] of Object.entries({ s: 'stitched', m: 'marks', h: 'hoops', b: 'back', o: 'order', v: 'metre' })) {
     does[key] = () => document.querySelector(`.face-link[data-face="${face}"]`)?.click();
   }
   for (let n = 0; n < 10; n++) {

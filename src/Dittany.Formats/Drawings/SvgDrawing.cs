@@ -1,0 +1,369 @@
+using System.Globalization;
+using System.Text;
+using System.Xml;
+using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
+using SkiaSharp;
+
+namespace Dittany.Formats.Drawings;
+
+/// <summary>A drawing read from SVG: its parts, how wide it is where the file says so in lengths, and what of the file was not used.</summary>
+public sealed record ReadDrawing(Figure? Figure, double? WidthMm, IReadOnlyList<string> NotUsed, string? Fault);
+
+/// <summary>
+/// Drawings of her own as SVG (W3C, SVG 1.1): paths, the basic shapes, groups, transforms, units and the view box. Strokes become lines, fills become shapes, tiny circles dots. No pictures, no
+/// letters, no styles of a sheet; what is left out is told. A file is read with no document type, nothing outside it is ever fetched, and what is hostile is refused in a sentence.
+/// </summary>
+public static class SvgDrawing
+{
+    public const int MostBytes = 2 << 20;
+
+    /// <summary>Pieces of curve a drawing may have: far more than a needle makes.</summary>
+    public const int MostPieces = 20_000;
+
+    private const int MostDepth = 40;
+
+    private const int MostParts = Core.Planning.MotifLimits.MostParts;
+
+    /// <summary>A round up to this share of the drawing across is a dot.</summary>
+    private const double DotShare = 0.025;
+
+    /// <summary>Millimetres to a unit of length (CSS Values and Units: an inch has 96 px, 72 pt, 6 pc).</summary>
+    private static readonly Dictionary<string, double> Units = new(StringComparer.OrdinalIgnoreCase) { ["mm"] = 1, ["cm"] = 10, ["in"] = 25.4, ["px"] = 25.4 / 96, ["pt"] = 25.4 / 72, ["pc"] = 25.4 / 6, [""] = 25.4 / 96 };
+
+    private static readonly string[] Roles = ["stem", "outline", "leaf", "vein", "petal", "centre", "dot"];
+
+    /// <summary>Reads a drawing; never throws on what the bytes hold.</summary>
+    public static ReadDrawing Read(byte[] svg)
+    {
+        if (svg.Length > MostBytes)
+        {
+            return Refused($"The drawing has {Say.Number(svg.Length / 1048576.0)} MB, and {MostBytes >> 20} is the most: simplify it first.");
+        }
+
+        var settings = new XmlReaderSettings { DtdProcessing = DtdProcessing.Prohibit, XmlResolver = null, MaxCharactersInDocument = MostBytes, IgnoreComments = true, IgnoreProcessingInstructions = true, CloseInput = true };
+        try
+        {
+            using var reader = XmlReader.Create(new MemoryStream(svg), settings);
+            return new Reading(reader).Whole();
+        }
+        catch (XmlException e)
+        {
+            return Refused(e.Message.Contains("DTD", StringComparison.Ordinal)
+                ? "The drawing brings a document type with it, which could fetch or multiply things: save it as plain SVG."
+                : "This is no sound SVG: it is broken off, or something else. Save it once more as plain SVG.");
+        }
+        catch (TooMuchException e)
+        {
+            return Refused(e.Message);
+        }
+    }
+
+    /// <summary>A drawing as SVG, in millimetres: lines as strokes, shapes filled lightly, dots as small rounds, each with its role. Read back it is the same drawing.</summary>
+    public static string Write(Figure figure, string name, double widthMm)
+    {
+        var drawn = figure.Centred();
+        var scale = drawn.Width > 0 ? widthMm / drawn.Width : 1;
+        drawn = drawn.Scaled(scale);
+        var heightMm = drawn.Height;
+        const double Margin = 2;
+        var dot = Math.Max(0.2, DotShare * 0.4 * Math.Max(widthMm, heightMm));
+        var text = new StringBuilder();
+        using (var w = XmlWriter.Create(text, new XmlWriterSettings { OmitXmlDeclaration = true, Indent = true, NewLineChars = "\n" }))
+        {
+            string N(double v) => Math.Round(v, 4).ToString(CultureInfo.InvariantCulture);
+            w.WriteStartElement("svg", "http://www.w3.org/2000/svg");
+            w.WriteAttributeString("width", $"{N(widthMm + (2 * Margin))}mm");
+            w.WriteAttributeString("height", $"{N(heightMm + (2 * Margin))}mm");
+            w.WriteAttributeString("viewBox", $"{N((-widthMm / 2) - Margin)} {N((-heightMm / 2) - Margin)} {N(widthMm + (2 * Margin))} {N(heightMm + (2 * Margin))}");
+            w.WriteElementString("title", name);
+            foreach (var part in drawn.Parts)
+            {
+                w.WriteStartElement(part.Kind == FigureKind.Dot ? "circle" : "path");
+                w.WriteAttributeString("data-role", part.Role);
+                if (part.Kind == FigureKind.Dot)
+                {
+                    w.WriteAttributeString("cx", N(part.Middle.X));
+                    w.WriteAttributeString("cy", N(part.Middle.Y));
+                    w.WriteAttributeString("r", N(dot));
+                }
+                else
+                {
+                    w.WriteAttributeString("d", PathOf(part.Stroke));
+                    w.WriteAttributeString("fill", part.Kind == FigureKind.Shape ? "#dfe6da" : "none");
+                    w.WriteAttributeString("stroke", "#26352c");
+                    w.WriteAttributeString("stroke-width", "0.4");
+                }
+
+                w.WriteEndElement();
+            }
+
+            w.WriteEndElement();
+        }
+
+        return text.ToString();
+    }
+
+    /// <summary>A stroke as path data.</summary>
+    public static string PathOf(Stroke stroke)
+    {
+        var d = new StringBuilder();
+        void Add(Pt p) => d.Append(CultureInfo.InvariantCulture, $" {Math.Round(p.X, 4)} {Math.Round(p.Y, 4)}");
+        d.Append('M');
+        Add(stroke.Start);
+        foreach (var c in stroke.Curves)
+        {
+            d.Append(c.IsStraight ? 'L' : 'C');
+            if (!c.IsStraight)
+            {
+                Add(c.P1);
+                Add(c.P2);
+            }
+
+            Add(c.P3);
+        }
+
+        return stroke.Closed ? d.Append('Z').ToString() : d.ToString();
+    }
+
+    private static ReadDrawing Refused(string fault) => new(null, null, [], fault);
+
+    private sealed class TooMuchException(string message) : Exception(message);
+
+    /// <summary>How something is painted, as it comes down from the groups round it.</summary>
+    private sealed record Paint(SKMatrix Matrix, bool Filled, bool Stroked, string? Role);
+
+    private sealed class Reading(XmlReader reader)
+    {
+        private readonly List<(string Role, bool Filled, Stroke Stroke, double? Round)> _found = [];
+        private readonly SortedDictionary<string, int> _notUsed = new(StringComparer.Ordinal);
+        private int _pieces;
+        private double? _widthMm;
+
+        public ReadDrawing Whole()
+        {
+            if (reader.MoveToContent() != XmlNodeType.Element || reader.LocalName != "svg")
+            {
+                return Refused("This is no SVG drawing.");
+            }
+
+            var root = Root();
+            Inside(root, 1);
+            if (_found.Count == 0)
+            {
+                return Refused(_notUsed.Count == 0 ? "The drawing is empty." : $"There is nothing in the drawing that a needle could follow, only {Say.List(_notUsed.Keys.ToArray())}. Turn letters and pictures into paths first.");
+            }
+
+            var all = new Figure(_found.Select(f => new FigurePart(f.Role, f.Stroke.Closed ? FigureKind.Shape : FigureKind.Line, f.Stroke)).ToArray());
+            var size = Math.Max(all.Width, all.Height);
+            if (size < 1e-6)
+            {
+                return Refused("The drawing has no size: all of it lies in one point.");
+            }
+
+            var parts = _found.Select(f => f.Round is { } across && across <= DotShare * size
+                ? FigurePart.Dot("dot", Pt.Lerp(f.Stroke.Start, f.Stroke.Curves[f.Stroke.Curves.Count / 2].P0, 0.5))
+                : new FigurePart(f.Role, f.Stroke.Closed ? FigureKind.Shape : FigureKind.Line, f.Stroke)).ToArray();
+            return new ReadDrawing(new Figure(parts).Centred(), _widthMm, _notUsed.Select(n => n.Value == 1 ? n.Key : $"{n.Key} ({n.Value} times)").ToArray(), null);
+        }
+
+        private Paint Root()
+        {
+            var (width, height) = (Length(reader.GetAttribute("width")), Length(reader.GetAttribute("height")));
+            var matrix = SKMatrix.Identity;
+            if (Numbers(reader.GetAttribute("viewBox")) is [_, _, > 0, > 0] box)
+            {
+                // The box is laid into the size, proportions kept; without a size a unit is a pixel.
+                var scale = Math.Min((width ?? box[2] * Units[""]) / box[2], (height ?? double.PositiveInfinity) / box[3]);
+                matrix = SKMatrix.CreateScale((float)scale, (float)scale);
+            }
+            else
+            {
+                matrix = SKMatrix.CreateScale((float)Units[""], (float)Units[""]);
+            }
+
+            _widthMm = width;
+            return Painted(new Paint(matrix, true, false, null));
+        }
+
+        private void Inside(Paint paint, int depth)
+        {
+            if (depth > MostDepth)
+            {
+                throw new TooMuchException($"The drawing is nested deeper than {MostDepth} groups: ungroup it first.");
+            }
+
+            if (reader.IsEmptyElement)
+            {
+                return;
+            }
+
+            var end = reader.Depth;
+            while (reader.Read() && !(reader.NodeType == XmlNodeType.EndElement && reader.Depth == end))
+            {
+                if (reader.NodeType != XmlNodeType.Element)
+                {
+                    continue;
+                }
+
+                switch (reader.LocalName)
+                {
+                    case "g" or "svg" or "a" or "switch":
+                        Inside(Painted(paint), depth + 1);
+                        break;
+                    case "path" or "rect" or "circle" or "ellipse" or "line" or "polyline" or "polygon":
+                        Shape(Painted(paint));
+                        Skip();
+                        break;
+                    case "title" or "desc" or "metadata":
+                        Skip();
+                        break;
+                    default:
+                        Note(reader.LocalName switch { "text" or "tspan" => "letters", "image" => "a picture", "use" or "symbol" => "a repeated part", "style" => "a style sheet", "script" => "a script", "linearGradient" or "radialGradient" or "pattern" => "a gradient or pattern", "clipPath" or "mask" or "filter" => "a mask or filter", "defs" => "definitions", "foreignObject" => "foreign content", "animate" or "animateTransform" or "set" => "a movement", var other => $"<{other}>" });
+                        Skip();
+                        break;
+                }
+            }
+        }
+
+        private void Skip()
+        {
+            if (!reader.IsEmptyElement)
+            {
+                var end = reader.Depth;
+                while (reader.Read() && !(reader.NodeType == XmlNodeType.EndElement && reader.Depth == end))
+                {
+                    if (reader.Depth > end + MostDepth)
+                    {
+                        throw new TooMuchException($"The drawing is nested deeper than {MostDepth} groups: ungroup it first.");
+                    }
+                }
+            }
+        }
+
+        private void Note(string what) => _notUsed[what] = _notUsed.GetValueOrDefault(what) + 1;
+
+        private Paint Painted(Paint outer)
+        {
+            var style = (reader.GetAttribute("style") ?? string.Empty).Split(';').Select(s => s.Split(':', 2)).Where(s => s.Length == 2).GroupBy(s => s[0].Trim(), StringComparer.Ordinal).ToDictionary(g => g.Key, g => g.Last()[1].Trim(), StringComparer.Ordinal);
+            string? Of(string name) => style.GetValueOrDefault(name) ?? reader.GetAttribute(name);
+            var (fill, stroke) = (Of("fill"), Of("stroke"));
+            var role = reader.GetAttribute("data-role") ?? reader.GetAttribute("class") ?? reader.GetAttribute("id");
+            return new Paint(
+                reader.GetAttribute("transform") is { } transform ? SKMatrix.Concat(outer.Matrix, Transform(transform)) : outer.Matrix,
+                fill is null ? outer.Filled : fill is not "none" and not "transparent",
+                stroke is null ? outer.Stroked : stroke is not "none" and not "transparent",
+                Array.Find(Roles, r => string.Equals(r, role, StringComparison.OrdinalIgnoreCase)) ?? outer.Role);
+        }
+
+        private void Shape(Paint paint)
+        {
+            if (!paint.Filled && !paint.Stroked)
+            {
+                Note("something that is not painted");
+                return;
+            }
+
+            double A(string name) => Length(reader.GetAttribute(name)) is { } mm ? mm / Units[""] : 0;
+            var (data, round) = reader.LocalName switch
+            {
+                "path" => (reader.GetAttribute("d") ?? string.Empty, 0.0),
+                "line" => (D($"M{A("x1")} {A("y1")}L{A("x2")} {A("y2")}"), 0),
+                "rect" => (Rectangle(A("x"), A("y"), A("width"), A("height"), A("rx"), A("ry")), 0),
+                "circle" => (Ellipse(A("cx"), A("cy"), A("r"), A("r")), A("r")),
+                "ellipse" => (Ellipse(A("cx"), A("cy"), A("rx"), A("ry")), Math.Max(A("rx"), A("ry"))),
+                "polygon" => (Points() is { Length: > 0 } p ? p + "Z" : string.Empty, 0),
+                _ => (Points(), 0),
+            };
+            using var path = data.Length == 0 ? null : SKPath.ParseSvgPathData(data);
+            if (path is null || path.IsEmpty)
+            {
+                Note("a shape without points");
+                return;
+            }
+
+            using var moved = new SKPath();
+            path.Transform(paint.Matrix, moved);
+            foreach (var stroke in PathStrokes.Of(moved, close: paint.Filled && !paint.Stroked))
+            {
+                _pieces += stroke.Curves.Count;
+                if (_pieces > MostPieces || _found.Count >= MostParts)
+                {
+                    throw new TooMuchException($"The drawing has more than {(_pieces > MostPieces ? $"{MostPieces} pieces of line" : $"{MostParts} parts")}, far more than a needle makes: simplify it first.");
+                }
+
+                if (stroke.Curves.SelectMany(c => new[] { c.P0, c.P1, c.P2, c.P3 }).Any(p => !double.IsFinite(p.X) || !double.IsFinite(p.Y) || Math.Abs(p.X) > 1e6 || Math.Abs(p.Y) > 1e6))
+                {
+                    Note("a shape out of all measure");
+                    continue;
+                }
+
+                var scale = Math.Sqrt(Math.Abs((paint.Matrix.ScaleX * paint.Matrix.ScaleY) - (paint.Matrix.SkewX * paint.Matrix.SkewY)));
+                _found.Add((paint.Role ?? (stroke.Closed ? "outline" : "stem"), paint.Filled, stroke, round > 0 ? 2 * round * scale : null));
+            }
+        }
+
+        private string Points()
+        {
+            var numbers = Numbers(reader.GetAttribute("points"));
+            return numbers.Length < 4 ? string.Empty : string.Concat(numbers.Chunk(2).Where(c => c.Length == 2).Select((c, i) => D($"{(i == 0 ? 'M' : 'L')}{c[0]} {c[1]}")));
+        }
+
+        private static string D(FormattableString text) => text.ToString(CultureInfo.InvariantCulture);
+
+        private static string Ellipse(double cx, double cy, double rx, double ry) => rx <= 0 || ry <= 0 ? string.Empty : D($"M{cx - rx} {cy}A{rx} {ry} 0 1 1 {cx + rx} {cy}A{rx} {ry} 0 1 1 {cx - rx} {cy}Z");
+
+        private static string Rectangle(double x, double y, double w, double h, double rx, double ry)
+        {
+            if (w <= 0 || h <= 0)
+            {
+                return string.Empty;
+            }
+
+            (rx, ry) = (Math.Min(rx > 0 ? rx : ry, w / 2), Math.Min(ry > 0 ? ry : rx, h / 2));
+            return rx <= 0
+                ? D($"M{x} {y}H{x + w}V{y + h}H{x}Z")
+                : D($"M{x + rx} {y}H{x + w - rx}A{rx} {ry} 0 0 1 {x + w} {y + ry}V{y + h - ry}A{rx} {ry} 0 0 1 {x + w - rx} {y + h}H{x + rx}A{rx} {ry} 0 0 1 {x} {y + h - ry}V{y + ry}A{rx} {ry} 0 0 1 {x + rx} {y}Z");
+        }
+
+        private static double? Length(string? text)
+        {
+            if (text is null)
+            {
+                return null;
+            }
+
+            var unit = text.Trim().TrimStart("+-0123456789.eE".ToCharArray());
+            return Units.TryGetValue(unit, out var mm) && double.TryParse(text.Trim()[..^unit.Length], NumberStyles.Float, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) ? n * mm : null;
+        }
+
+        private static double[] Numbers(string? text) => (text ?? string.Empty).Split([' ', ',', '\t', '\n', '\r'], StringSplitOptions.RemoveEmptyEntries)
+            .Select(w => double.TryParse(w, NumberStyles.Float, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) ? n : double.NaN).TakeWhile(double.IsFinite).ToArray();
+
+        private static SKMatrix Transform(string text)
+        {
+            var matrix = SKMatrix.Identity;
+            foreach (var call in text.Split(')', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries))
+            {
+                var parts = call.Trim(' ', ',').Split('(', 2);
+                var n = parts.Length == 2 ? Numbers(parts[1]).Select(v => (float)v).ToArray() : [];
+                SKMatrix? one = (parts[0].Trim(), n.Length) switch
+                {
+                    ("translate", 1) => SKMatrix.CreateTranslation(n[0], 0),
+                    ("translate", >= 2) => SKMatrix.CreateTranslation(n[0], n[1]),
+                    ("scale", 1) => SKMatrix.CreateScale(n[0], n[0]),
+                    ("scale", >= 2) => SKMatrix.CreateScale(n[0], n[1]),
+                    ("rotate", 1 or 2) => SKMatrix.CreateRotationDegrees(n[0]),
+                    ("rotate", >= 3) => SKMatrix.CreateRotationDegrees(n[0], n[1], n[2]),
+                    ("skewX", >= 1) => SKMatrix.CreateSkew((float)Math.Tan(n[0] * Math.PI / 180), 0),
+                    ("skewY", >= 1) => SKMatrix.CreateSkew(0, (float)Math.Tan(n[0] * Math.PI / 180)),
+                    ("matrix", >= 6) => new SKMatrix(n[0], n[2], n[4], n[1], n[3], n[5], 0, 0, 1),
+                    _ => null,
+                };
+                matrix = one is { } m ? SKMatrix.Concat(matrix, m) : matrix;
+            }
+
+            return matrix;
+        }
+    }
+}

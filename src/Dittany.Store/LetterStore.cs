@@ -1,0 +1,108 @@
+using Dittany.Core.Planning;
+using Dittany.Core.Words;
+using Dittany.Formats.Alphabets;
+using Dittany.Formats.Drawings;
+using Dittany.Formats.Json;
+using Microsoft.EntityFrameworkCore;
+
+namespace Dittany.Store;
+
+/// <summary>A drawing of her own as it is kept.</summary>
+public sealed record KeptDrawing(int Id, OwnDrawing Drawing, string NotUsed);
+
+/// <summary>
+/// The maker's own alphabets and drawings. A font is kept as it was brought and known by its hash, so that the same letters always stand under the same id. It is marked before it is first
+/// opened: one that ended the program stays shut at the next start.
+/// </summary>
+public sealed class LetterStore(DittanyDb db, TimeProvider time)
+{
+    private const int MostName = 60;
+
+    /// <summary>Puts all own fonts on the shelf; those that ended the program while they were opened are left out and named.</summary>
+    public async Task<IReadOnlyList<string>> Shelve(CancellationToken cancel = default)
+    {
+        ShippedAlphabets.Shelve();
+        var rows = await db.Fonts.AsNoTracking().OrderBy(f => f.At).ToArrayAsync(cancel);
+        Alphabets.Shelve(rows.Where(r => !r.Opening).SelectMany(r => Both(r.Id, r.Name, r.Bytes)));
+        return rows.Where(r => r.Opening).Select(r => r.Name).ToArray();
+    }
+
+    /// <summary>Keeps a font and puts it on the shelf; the same font twice is kept once. What is wrong with it is told in a sentence, and nothing is kept then.</summary>
+    public async Task<(string? Id, FontFault? Fault)> AddFont(byte[] bytes, string name, CancellationToken cancel = default)
+    {
+        var (font, fault) = FontFile.Read(bytes);
+        if (font is null)
+        {
+            return (null, fault);
+        }
+
+        var id = $"own-{font.Hash[..16]}";
+        if (await db.Fonts.AsNoTracking().FirstOrDefaultAsync(f => f.Id == id, cancel) is { } known)
+        {
+            return known.Opening ? (null, new FontFault("This font ended the program once while it was opened, and stays shut.", "Take another.")) : (id, null);
+        }
+
+        var row = new FontRow { Id = id, Name = NameOf(name), Bytes = bytes, At = time.GetUtcNow().UtcDateTime, Opening = true };
+        db.Fonts.Add(row);
+        await db.SaveChangesAsync(cancel);
+        var both = Both(id, row.Name, bytes).ToArray();
+        string? lacks;
+        try
+        {
+            // Opened and looked at: an a and an H are drawn, or it is no font to write with.
+            lacks = both[0].Has("a") || both[0].Has("A") || both[0].Has("א") || both[0].Has("ا") || both[0].Has("я") ? null : "It has no letters that could be written with.";
+            _ = lacks is null ? both[0].Facts : null;
+        }
+        catch (Exception e) when (e is InvalidDataException or ArgumentException or InvalidOperationException or IndexOutOfRangeException)
+        {
+            lacks = "Its letters cannot be read.";
+        }
+
+        if (lacks is not null)
+        {
+            db.Fonts.Remove(row);
+            await db.SaveChangesAsync(cancel);
+            return (null, new FontFault(lacks, "Bring another font, or the same one saved anew."));
+        }
+
+        row.Opening = false;
+        await db.SaveChangesAsync(cancel);
+        Alphabets.Shelve(both);
+        return (id, null);
+    }
+
+    /// <summary>Drawings that are not archived, by name.</summary>
+    public async Task<IReadOnlyList<KeptDrawing>> Drawings(CancellationToken cancel = default) =>
+        (await db.Drawings.AsNoTracking().Where(d => !d.Archived).ToArrayAsync(cancel)).Select(Of).OrderBy(d => d.Drawing.Name, StringComparer.OrdinalIgnoreCase).ThenBy(d => d.Id).ToArray();
+
+    public async Task<KeptDrawing?> Drawing(int id, CancellationToken cancel = default) => await db.Drawings.AsNoTracking().FirstOrDefaultAsync(d => d.Id == id, cancel) is { } row ? Of(row) : null;
+
+    /// <summary>Keeps a drawing that was read.</summary>
+    public async Task<int> AddDrawing(ReadDrawing read, string name, CancellationToken cancel = default)
+    {
+        var row = new DrawingRow { Name = NameOf(name), PartsJson = DrawingJson.Write(new OwnDrawing(NameOf(name), read.Figure!)), NotUsed = string.Join(", ", read.NotUsed), At = time.GetUtcNow().UtcDateTime };
+        db.Drawings.Add(row);
+        await db.SaveChangesAsync(cancel);
+        return row.Id;
+    }
+
+    /// <summary>Puts a drawing away; pieces that have it keep it.</summary>
+    public async Task Archive(int id, CancellationToken cancel = default)
+    {
+        if (await db.Drawings.FirstOrDefaultAsync(d => d.Id == id, cancel) is { } row)
+        {
+            row.Archived = true;
+            await db.SaveChangesAsync(cancel);
+        }
+    }
+
+    private static KeptDrawing Of(DrawingRow row) => new(row.Id, DrawingJson.Read(row.PartsJson) with { Name = row.Name }, row.NotUsed);
+
+    private static string NameOf(string name)
+    {
+        var plain = string.Concat(Path.GetFileNameWithoutExtension(name.Trim()).Where(c => !char.IsControl(c))).Replace('_', ' ').Trim();
+        return plain.Length == 0 ? "without a name" : plain.Length > MostName ? plain[..MostName] : plain;
+    }
+
+    private static IEnumerable<IAlphabet> Both(string id, string name, byte[] bytes) => ShippedAlphabets.Both(id, name, "Your own.", () => FontFile.Read(bytes).Font!.Bytes);
+}

@@ -1,0 +1,60 @@
+using Dittany.Core.Geometry;
+using Dittany.Core.Items;
+using Dittany.Core.Words;
+using Dittany.Formats.Drawings;
+
+namespace Dittany.Web.Drawings;
+
+/// <summary>Words in an alphabet and motifs as pictures of their own, in thread on cloth.</summary>
+public static class LetterDrawing
+{
+    private const string Thread = "#8f3a67";
+
+    private const string Leaf = "#4f7358";
+
+    private const string Marked = "http://www.w3.org/2000/svg";
+
+    /// <summary>Words written in an alphabet, capitals 100 high, with a line of a comfortable twelfth of them (thinner round outlines).</summary>
+    public static string Words(IAlphabet alphabet, string text)
+    {
+        var setting = Setting.Lay(alphabet, [text], Stands.OnBaseline);
+        var points = setting.Lines.SelectMany(l => l).ToArray();
+        var (least, greatest) = (new Pt(points.Min(p => p.X), Math.Min(points.Min(p => p.Y), -1)), new Pt(points.Max(p => p.X), Math.Max(points.Max(p => p.Y), 0.3)));
+        const double K = 60;
+        const double Pad = 8;
+        var svg = new Svg();
+        svg.Open("svg", ("xmlns", Marked), ("viewBox", $"{Svg.N((least.X * K) - Pad)} {Svg.N((least.Y * K) - Pad)} {Svg.N(((greatest.X - least.X) * K) + (2 * Pad))} {Svg.N(((greatest.Y - least.Y) * K) + (2 * Pad))}"));
+        svg.Open("g", ("fill", "none"), ("stroke", Thread), ("stroke-width", alphabet.Kind == AlphabetKind.Weighted ? 1.6 : 4.4), ("stroke-linecap", "round"), ("stroke-linejoin", "round"));
+        foreach (var stroke in setting.Letters.SelectMany(l => l.Strokes))
+        {
+            svg.Empty("path", ("d", SvgDrawing.PathOf(stroke.Map(p => p * K))));
+        }
+
+        return svg.Close().Close().ToString();
+    }
+
+    /// <summary>A figure fitted into a square of 120, parts in the colours of thread they usually have.</summary>
+    public static string Motif(Figure figure, bool small = true)
+    {
+        var size = small ? 112.0 : 300;
+        var drawn = figure.Within(size, size);
+        var half = (size / 2) + 6;
+        var svg = new Svg();
+        svg.Open("svg", ("xmlns", Marked), ("viewBox", $"{Svg.N(-half)} {Svg.N(-half)} {Svg.N(2 * half)} {Svg.N(2 * half)}"));
+        svg.Open("g", ("fill", "none"), ("stroke-width", small ? 2 : 2.4), ("stroke-linecap", "round"), ("stroke-linejoin", "round"));
+        foreach (var part in drawn.Parts)
+        {
+            var colour = part.Role is "stem" or "leaf" ? Leaf : part.Role == "vein" ? "#8a9a8c" : Thread;
+            if (part.Kind == FigureKind.Dot)
+            {
+                svg.Empty("circle", ("cx", part.Middle.X), ("cy", part.Middle.Y), ("r", small ? 2.4 : 3.4), ("fill", colour), ("stroke", "none"));
+            }
+            else
+            {
+                svg.Empty("path", ("d", SvgDrawing.PathOf(part.Stroke)), ("stroke", colour));
+            }
+        }
+
+        return svg.Close().Close().ToString();
+    }
+}

@@ -1,0 +1,146 @@
+using System.Globalization;
+using Dittany.Core.Motifs;
+using Dittany.Core.Planning;
+using Dittany.Formats.Drawings;
+using Dittany.Store;
+using Dittany.Web.Setup;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace Dittany.Web.Pages.Motifs;
+
+/// <summary>All motifs on their shelves, one of them varied, her own drawings brought in; and any of them put on a piece.</summary>
+public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LetterStore letters) : PageModel
+{
+    [BindProperty(SupportsGet = true)]
+    public int? Piece { get; set; }
+
+    /// <summary>The motif that is looked at.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Motif { get; set; }
+
+    [BindProperty(SupportsGet = true)]
+    public int? Parts { get; set; }
+
+    [BindProperty(SupportsGet = true)]
+    public double? Lean { get; set; }
+
+    [BindProperty(SupportsGet = true)]
+    public bool Mirrored { get; set; }
+
+    [BindProperty(SupportsGet = true)]
+    public double? Wobble { get; set; }
+
+    [BindProperty(SupportsGet = true)]
+    public int? Seed { get; set; }
+
+    [BindProperty(SupportsGet = true)]
+    public string? Arrangement { get; set; }
+
+    [BindProperty(SupportsGet = true)]
+    public int? Count { get; set; }
+
+    public Piece? For { get; private set; }
+
+    public Motif? Shown { get; private set; }
+
+    public IReadOnlyList<string> Faults { get; private set; } = [];
+
+    /// <summary>What of a drawing just brought in was not used; null where none was.</summary>
+    public string? NotUsed { get; private set; }
+
+    public IReadOnlyList<(string Name, IReadOnlyList<(string Id, string Name)> Motifs)> Shelves { get; private set; } = [];
+
+    /// <summary>The variation, as the end of an address.</summary>
+    public string Varied => string.Create(CultureInfo.InvariantCulture, $"parts={Parts}&lean={Lean}&mirrored={(Mirrored ? "true" : "false")}&wobble={Wobble}&seed={Seed}&arrangement={Arrangement}&count={Count}");
+
+    public async Task<IActionResult> OnGet(CancellationToken cancel) => await Load(cancel) ? Page() : NotFound();
+
+    /// <summary>Puts the motif on the piece as one of its own, or with its words, and goes to the bench.</summary>
+    public async Task<IActionResult> OnPostPut(string? with, CancellationToken cancel)
+    {
+        if (!await Load(cancel) || For is null || Shown is null)
+        {
+            return NotFound();
+        }
+
+        var own = Shown.Shelf == MotifShelf.Own ? new OwnDrawing(Shown.Name, Shown.Build(0)) : null;
+        if (with is not null && own is null && For.Job.Elements.Count > 0)
+        {
+            return await Changed([new Change("motif", Shown.Id, $"The {Shown.Name} with the words"), new Change("motifPlace", with, $"The {Shown.Name} with the words"), new Change("motifCount", Parts?.ToString(CultureInfo.InvariantCulture), $"The {Shown.Name} with the words")], cancel);
+        }
+
+        var id = Enumerable.Range(1, 99).Select(n => $"motif-{n.ToString(CultureInfo.InvariantCulture)}").First(i => For.Job.MotifsAsked.All(m => m.Id != i) && For.Job.Elements.All(e => e.Id != i));
+        var asked = new MotifAsked(
+            id, own is null ? Shown.Id : "own", Arrangement: Arrangement is null or "one" ? null : Arrangement, Count: Count, Parts: Parts, LeanDegrees: Lean, Mirrored: Mirrored ? true : null, WobblePercent: Wobble, Seed: Seed, Drawing: own);
+        return await Changed([new Change("motifs", id, $"The {Shown.Name}", job => job with { Motifs = [.. job.MotifsAsked, asked] })], cancel);
+    }
+
+    /// <summary>Brings a drawing of her own.</summary>
+    public async Task<IActionResult> OnPostBring(IFormFile? drawing, CancellationToken cancel)
+    {
+        using var bytes = new MemoryStream();
+        if (drawing is not null)
+        {
+            await drawing.CopyToAsync(bytes, cancel);
+        }
+
+        var read = SvgDrawing.Read(bytes.ToArray());
+        if (read.Figure is null)
+        {
+            await Load(cancel);
+            Faults = [read.Fault!];
+            Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
+            return Page();
+        }
+
+        var id = await letters.AddDrawing(read, drawing!.FileName, cancel);
+        Motif = $"own-{id.ToString(CultureInfo.InvariantCulture)}";
+        await Load(cancel);
+        NotUsed = read.NotUsed.Count == 0 ? "All of the file was used." : $"Not used of the file: {string.Join(", ", read.NotUsed)}.";
+        return Page();
+    }
+
+    /// <summary>Puts an own drawing away.</summary>
+    public async Task<IActionResult> OnPostAway(int drawing, CancellationToken cancel)
+    {
+        await letters.Archive(drawing, cancel);
+        return RedirectToPage(new { Piece });
+    }
+
+    private async Task<IActionResult> Changed(IReadOnlyList<Change> changes, CancellationToken cancel)
+    {
+        var workshop = await workshops.Current(cancel);
+        foreach (var change in changes)
+        {
+            var head = (await pieces.Find(For!.Id, cancel))!.Head;
+            var changed = await pieces.Change(For.Id, head, change, workshop, cancel: cancel);
+            if (changed?.Faults is { Count: > 0 } faults)
+            {
+                Faults = faults.Select(f => $"{f.Detail} {f.Try}").ToArray();
+                Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
+                return Page();
+            }
+        }
+
+        return Redirect($"/bench/{For!.Id.ToString(CultureInfo.InvariantCulture)}?Station=words");
+    }
+
+    private async Task<bool> Load(CancellationToken cancel)
+    {
+        if (Piece is { } id && (For = await pieces.Find(id, cancel)) is null)
+        {
+            return false;
+        }
+
+        if (Motif is { } named && (Shown = await DrawnPictures.Find(named, letters, cancel)) is null)
+        {
+            return false;
+        }
+
+        var own = await letters.Drawings(cancel);
+        Shelves = MotifLibrary.All.GroupBy(m => m.Shelf).OrderBy(g => g.Key).Select(g => (g.Key.ToString(), (IReadOnlyList<(string, string)>)g.Select(m => (m.Id, m.Name)).ToArray()))
+            .Append(("Yours", own.Select(d => ($"own-{d.Id.ToString(CultureInfo.InvariantCulture)}", d.Drawing.Name)).ToArray())).Where(s => s.Item2.Count > 0).ToArray();
+        return true;
+    }
+}
