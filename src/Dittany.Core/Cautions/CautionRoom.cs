@@ -16,7 +16,7 @@ public static class CautionRoom
 
     private static readonly (string Name, Station? At, Func<CautionFacts, bool> When, Func<CautionFacts, Caution> Caution, string Source)[] Rules =
     [
-        ("spelling", Station.Words, _ => true, f => Item(Severity.Note, $"Read the words back letter by letter before anything is printed: {string.Join("; ", f.Texts.Select(t => $"“{t.ReplaceLineEndings(" / ")}”"))}. A customer's yes is dated."), "common practice"),
+        ("spelling", Station.Words, f => f.Texts.Count > 0, f => Item(Severity.Note, $"Read the words back letter by letter before anything is printed: {string.Join("; ", f.Texts.Select(t => $"“{t.ReplaceLineEndings(" / ")}”"))}. A customer's yes is dated."), "common practice"),
         ("needles", null, _ => true, _ => Person(Severity.Note, "Count needles and pins out and in again; keep scissors shut when they lie in your lap."), "common practice"),
         ("eyes and back", Station.Stitches, f => f.StitchingHours >= LongHours, _ => Person(Severity.Note, "Look up every few minutes, good light over the shoulder, and stop before hands or eyes tire."), "common practice"),
         ("iron", Station.Finish, f => f.IronUsed, _ => Person(Severity.Note, "Hot iron and steam: keep the cord and children out of reach, a board or mat under the work."), "common practice"),

@@ -45,7 +45,7 @@ internal static class Frames
         const double Gap = 12;
         foreach (var side in new[] { -1, 1 })
         {
-            var stem = Enumerable.Range(0, 9).Select(i => Drawing.Polar(o, radius, side * (180 - ((180 - Gap - 8) * i / 8.0)))).ToArray();
+            var stem = Enumerable.Range(0, 9).Select(i => Drawing.Polar(o, radius, side * (180 - ((180 - Gap - 1) * i / 8.0)))).ToArray();
             parts.Add(Drawing.Line("stem", stem));
             var each = leaves / 2;
             for (var i = 0; i < each; i++)

@@ -38,8 +38,8 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var facts = workshop.StitchFacts(ground.Cloth);
         var stitch = asked.Stitch is { } named ? Book.Find(named)! : overrules.For(Id("stitch.outline")) is { } overruled ? Book.Find(overruled)! : facts.Knit ? Book.Find("split")! : Book.Backstitch;
         var strandsStated = asked.Strands?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(Id("thread.strands"));
-        var (high, pair, largest, free) = Sized(asked, Id, unit, anchor, stitch, strandsStated, of);
-        decisions.Add(Size(Id("motif.size"), asked, unit, high, largest));
+        var (high, pair, largest, free, freeHigh) = Sized(asked, Id, unit, anchor, stitch, strandsStated, of);
+        decisions.Add(Size(Id("motif.size"), asked, unit, high, largest, freeHigh, overrules.For(Id("motif.size")) is not null));
         decisions.Add(Deciding.Make(
             Id("stitch.outline"), Station.Stitches, "Which stitch for its lines", new Choice((facts.Knit ? Book.Find("split")! : Book.Backstitch).Id, Say.Upper((facts.Knit ? Book.Find("split")! : Book.Backstitch).Name)),
             asked.Stitch is null && overrules.For(Id("stitch.outline")) is null ? null : new Choice(stitch.Id, Say.Upper(stitch.Name)),
@@ -116,7 +116,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     };
 
     /// <summary>Height of the whole, its line, the largest that fits with it, and the strands the plan would take.</summary>
-    private (double HighMm, Pair Pair, double LargestMm, int Free) Sized(MotifAsked asked, Func<string, string> id, Figure unit, Pt anchor, StitchKind stitch, string? strands, int of)
+    private (double HighMm, Pair Pair, double LargestMm, int Free, double FreeHighMm) Sized(MotifAsked asked, Func<string, string> id, Figure unit, Pt anchor, StitchKind stitch, string? strands, int of)
     {
         double? stated = overrules.For(id("motif.size")) is { } s && double.TryParse(s, NumberStyles.Float, CultureInfo.InvariantCulture, out var over) ? over : null;
         if (asked.WidthMm is not null || asked.HeightMm is not null)
@@ -126,7 +126,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
 
         var lines = unit.Parts.Select(p => p.Line).ToArray();
         var each = Math.Max(1, unit.Parts.Count > 0 ? Math.Sqrt(asked.Count ?? Arranging.UsualCount(asked.Arrangement ?? "one")) : 1);
-        var answer = (High: 2.0, Pair: new Pair(stitch, 1), Largest: 0.0);
+        var answer = (High: 2.0, Pair: new Pair(stitch, 1), Largest: 0.0, Free: 2.0);
         var free = 1;
         foreach (var (_, n) in StrandsByHeight.Reverse())
         {
@@ -134,8 +134,9 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             var largest = Fit.LargestCapMm(_field.For(Math.Max(pair.LineWidthMm, Knots.AcrossMm(pair.Strands, 2))), anchor, lines);
             var (least, greatest) = ground.Field.IsEmpty ? Region.Of(ground.Zone.Ring).Box : ground.Field.Box;
             var wished = Math.Min(UsualMostMm, Share * Math.Min((greatest.X - least.X) / Math.Max(unit.Width, 0.2), (greatest.Y - least.Y) / of));
-            var high = stated ?? Math.Max(2, Math.Floor(Math.Min(largest, wished)));
-            answer = (high, pair, largest);
+            var own = Math.Max(2, Math.Floor(Math.Min(largest, wished)));
+            var high = stated ?? own;
+            answer = (high, pair, largest, own);
             free = StrandsByHeight.First(b => high / each < b.ToMm).Strands;
             if (strands is not null || free >= n)
             {
@@ -143,15 +144,15 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             }
         }
 
-        return (answer.High, answer.Pair, answer.Largest, free);
+        return (answer.High, answer.Pair, answer.Largest, free, answer.Free);
     }
 
-    private static Decision Size(string id, MotifAsked asked, Figure unit, double high, double largest)
+    private static Decision Size(string id, MotifAsked asked, Figure unit, double high, double largest, double freeHigh, bool overruled)
     {
         Choice Choice(double mm) => new(mm.ToString("R", CultureInfo.InvariantCulture), $"{Say.Length(Math.Round(mm, 1))} high, {Say.Length(Math.Round(mm * unit.Width / Math.Max(1e-9, unit.Height), 1))} wide");
-        var hers = asked.WidthMm is not null || asked.HeightMm is not null;
+        var hers = overruled || asked.WidthMm is not null || asked.HeightMm is not null;
         return Deciding.Make(
-            id, Station.Words, "How large the motif", Choice(high), hers ? Choice(high) : null,
+            id, Station.Words, "How large the motif", Choice(freeHigh), hers ? Choice(high) : null,
             [largest > 0 ? $"The largest that fits here is {Say.Length(Math.Round(largest, 1))} high." : "No size fits at this place.", "Half of the room's smaller side is usual, so that cloth shows all round it."],
             ["Another place, or a size of your own."], new[] { high - 5, high + 5, Math.Floor(largest) }.Where(v => v >= 5 && v <= 600).Distinct().Select(Choice).ToArray());
     }

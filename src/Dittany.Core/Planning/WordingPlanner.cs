@@ -87,6 +87,17 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         LetteringAnswer AsJob(Func<LetteringQuestion, LetteringQuestion> change) => Choose(ways.Select(w => (w.Rows, change(w.Question))).ToArray()).Answer;
     }
 
+    /// <summary>How a wording alone would be lettered: its question in the rows it comes out best in, and the answer. No stitch is placed.</summary>
+    internal (LetteringQuestion Question, LetteringAnswer Answer) Letter(WordingAsked asked)
+    {
+        var alphabet = asked.Alphabet is { } named ? Alphabets.Find(named)! : Alphabets.All.First(a => Rows.Letters(asked.Text.ReplaceLineEndings(" ")).All(l => Rows.IsSpace(l) || a.Has(l)));
+        var (place, _) = Placement.Settle("space.place", ground.Drawn, ground.Zone, ground.Field, asked.CentreMm, null, 0, 1);
+        var arranged = WordsArranged.Settle(id => id, asked, ground, place, overrules);
+        var stated = new StatedLettering(asked.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture), asked.Strands?.ToString(CultureInfo.InvariantCulture), asked.Stitch, asked.Rows?.ToString(CultureInfo.InvariantCulture), null, null);
+        var (question, answer, _) = Choose(Ways(asked, alphabet, place, arranged, stated, 0, 1));
+        return (question, answer);
+    }
+
     /// <summary>One question for each way of breaking the words into rows.</summary>
     private IReadOnlyList<(IReadOnlyList<string> Rows, LetteringQuestion Question)> Ways(WordingAsked asked, IAlphabet alphabet, Place place, WordsArranged arranged, StatedLettering stated, int index, int of)
     {

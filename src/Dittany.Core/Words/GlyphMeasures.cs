@@ -50,8 +50,9 @@ public sealed record GlyphMeasures(IReadOnlyList<double> Counters, IReadOnlyList
         var all = points.ToList();
         if (!closed)
         {
-            all[0] += Unit(all[0] - all[1]) * 0.3;
-            all[^1] += Unit(all[^1] - all[^2]) * 0.3;
+            // The end itself stays a point of the line: a stroke may come back to it.
+            all.Insert(0, all[0] + (Unit(all[0] - all[1]) * 0.3));
+            all.Add(all[^1] + (Unit(all[^1] - all[^2]) * 0.3));
         }
 
         return all.Select(p => new Coordinate(p.X, p.Y)).ToArray();

@@ -17,7 +17,10 @@ public static partial class JoinedHand
 
     private const double ApartFromTop = 6;
 
-    private const double DownFromTop = 19;
+    private const double DownFromTop = 27;
+
+    /// <summary>A join from the top into a tall letter first comes down to here, to rise again with room to turn.</summary>
+    private const double Dip = 9;
 
     /// <summary>Handles of a join, as a share of its length.</summary>
     private const double Ease = 0.42;
@@ -176,8 +179,14 @@ public static partial class JoinedHand
         {
             var (start, end) = (from.Out - new Pt(step, 0), to.In);
             var ease = Ease * start.To(end);
-            var join = new Curve(start, start + (from.OutWay * ease), end - (to.InWay * ease), end);
-            var main = new Stroke([join, .. to.WhenJoined, .. to.Main.Curves], false);
+            Curve[] join = [new Curve(start, start + (from.OutWay * ease), end - (to.InWay * ease), end)];
+            if (from.Out.Y > TopFrom && to.Entry == Entry.Loop)
+            {
+                var dip = new Pt(start.X + ((end.X - start.X) * 0.6), Dip);
+                join = [new Curve(start, start + (from.OutWay * 12), dip - new Pt(13, 0), dip), new Curve(dip, dip + new Pt(11, 0), end - (to.InWay * 9), end)];
+            }
+
+            var main = new Stroke([.. join, .. to.WhenJoined, .. to.Main.Curves], false);
 
             // Accents stand behind the letter's own strokes in its glyph.
             var own = to.Before.Count + 1;

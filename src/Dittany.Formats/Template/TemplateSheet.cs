@@ -85,6 +85,12 @@ public sealed record TemplateSheet(
         var words = plan.Elements.SelectMany(e => e.Parts.GroupBy(p => p.LetterIndex)).Select(letter =>
         {
             var points = letter.SelectMany(p => p.LineMm).ToArray();
+            if (letter.All(p => p.Role is not ("letter" or "dot")) && Region.HullOf(points) is { Count: > 2 } hull)
+            {
+                // A motif's paper follows it roughly: scissors go round leaves, not round boxes.
+                return Region.Of(hull.Select(p => new Pt(p.X - left, p.Y - top)).ToArray());
+            }
+
             var (x0, y0, x1, y1) = (points.Min(p => p.X) - left, points.Min(p => p.Y) - top, points.Max(p => p.X) - left, points.Max(p => p.Y) - top);
             return Region.Rectangle(x0, y0, Math.Max(0.1, x1 - x0), Math.Max(0.1, y1 - y0));
         }).Aggregate((a, b) => a.With(b));

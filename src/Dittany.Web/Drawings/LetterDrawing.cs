@@ -33,6 +33,23 @@ public static class LetterDrawing
         return svg.Close().Close().ToString();
     }
 
+    /// <summary>Words as wide as they come, capitals as high as in any other picture made here.</summary>
+    public static string AtOneScale(IAlphabet alphabet, string text)
+    {
+        var setting = Setting.Lay(alphabet, [text], Stands.OnBaseline);
+        const double K = 22;
+        var svg = new Svg();
+        var (width, height) = ((setting.Width + 0.4) * K, 1.9 * K);
+        svg.Open("svg", ("class", "one-scale"), ("width", width), ("height", height), ("viewBox", $"{Svg.N(-width / 2)} {Svg.N(-1.35 * K)} {Svg.N(width)} {Svg.N(height)}"), ("aria-hidden", "true"));
+        svg.Open("g", ("fill", "none"), ("stroke", Thread), ("stroke-width", alphabet.Kind == AlphabetKind.Weighted ? 0.8 : 1.8), ("stroke-linecap", "round"), ("stroke-linejoin", "round"));
+        foreach (var stroke in setting.Letters.SelectMany(l => l.Strokes))
+        {
+            svg.Empty("path", ("d", SvgDrawing.PathOf(stroke.Map(p => p * K))));
+        }
+
+        return svg.Close().Close().ToString();
+    }
+
     /// <summary>A figure fitted into a square of 120, parts in the colours of thread they usually have.</summary>
     public static string Motif(Figure figure, bool small = true)
     {

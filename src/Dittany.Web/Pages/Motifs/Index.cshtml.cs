@@ -52,7 +52,9 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
     public IReadOnlyList<(string Name, IReadOnlyList<(string Id, string Name)> Motifs)> Shelves { get; private set; } = [];
 
     /// <summary>The variation, as the end of an address.</summary>
-    public string Varied => string.Create(CultureInfo.InvariantCulture, $"parts={Parts}&lean={Lean}&mirrored={(Mirrored ? "true" : "false")}&wobble={Wobble}&seed={Seed}&arrangement={Arrangement}&count={Count}");
+    public string Varied => string.Join('&', new (string Name, IFormattable? Value)[] { ("parts", Parts), ("lean", Lean), ("wobble", Wobble), ("seed", Seed), ("count", Count) }
+        .Where(v => v.Value is not null).Select(v => $"{v.Name}={v.Value!.ToString(null, CultureInfo.InvariantCulture)}")
+        .Concat(Mirrored ? ["mirrored=true"] : []).Concat(Arrangement is { } how ? [$"arrangement={Uri.EscapeDataString(how)}"] : []));
 
     public async Task<IActionResult> OnGet(CancellationToken cancel) => await Load(cancel) ? Page() : NotFound();
 

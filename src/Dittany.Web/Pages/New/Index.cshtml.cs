@@ -26,6 +26,10 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
     [BindProperty]
     public string? Words { get; set; }
 
+    /// <summary>A motif with the words, or instead of them.</summary>
+    [BindProperty]
+    public string? Motif { get; set; }
+
     [BindProperty]
     public string? HeardWords { get; set; }
 
@@ -193,13 +197,14 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
         }
 
         var words = (Words ?? string.Empty).ReplaceLineEndings("\n").Trim().Normalize();
+        var motif = string.IsNullOrEmpty(Motif) ? null : Motif;
         var form = Picked;
         var size = form is null ? null : SizeOf(form);
         var cloth = Form is not null && Form == Heard?.Form ? Heard?.Cloth : null;
         var job = new Job(
-            Form ?? string.Empty, [new WordingAsked("name", words)], desk.Today, DueOn: Due, Size: size == form?.UsualSize ? null : size,
+            Form ?? string.Empty, words.Length == 0 && motif is not null ? [] : [new WordingAsked("name", words, Motif: motif)], desk.Today, DueOn: Due, Size: size == form?.UsualSize ? null : size,
             Fabric: string.IsNullOrEmpty(Colour) && cloth is null ? null : new StatedFabric(cloth, string.IsNullOrEmpty(Colour) ? null : Colour),
-            MeasuredMm: measured, Own: _own.FirstOrDefault(k => k.Form.Id == Form)?.Form);
+            MeasuredMm: measured, Own: _own.FirstOrDefault(k => k.Form.Id == Form)?.Form, Motifs: words.Length == 0 && motif is not null ? [new MotifAsked("motif", motif)] : null);
         faults.AddRange(JobCheck.Faults(job, workshop).Where(f => Form is { Length: > 0 } || !f.Pointer.StartsWith("#/item", StringComparison.Ordinal)));
         return (job, faults);
     }
