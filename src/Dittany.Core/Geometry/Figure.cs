@@ -28,7 +28,7 @@ public sealed record FigurePart(string Role, FigureKind Kind, Stroke Stroke)
 public sealed record Figure(IReadOnlyList<FigurePart> Parts)
 {
     /// <summary>Flattened strokes stay this close to the curve, as a share of their own span.</summary>
-    internal const double FlattenShare = 1e-3;
+    internal const double FlattenShare = 3e-3;
 
     public static Figure Empty { get; } = new(Array.Empty<FigurePart>());
 

@@ -71,7 +71,7 @@ public static class SetRule
         }
 
         var others = alone.Where(a => a.Name != governs.Name).ToArray();
-        var next = others.OrderBy(a => a.Settled.Answer.CapMm).FirstOrDefault();
+        var next = others.OrderBy(a => a.Settled.Answer.OverflowMm > 0 ? 0 : 1).ThenBy(a => a.Settled.Answer.CapMm).ThenByDescending(a => a.Settled.Question.Settings.Usual.Width).FirstOrDefault();
         double? without = next.Name is null ? null : Math.Max(next.Settled.Answer.CapMm, others.Max(Least));
         return new SetSizing(
             cap, pair, governs.Name, because, without > cap ? without : null, without > cap ? next.Name : null,

@@ -90,7 +90,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
     /// <summary>How a wording alone would be lettered: its question in the rows it comes out best in, and the answer. No stitch is placed.</summary>
     internal (LetteringQuestion Question, LetteringAnswer Answer) Letter(WordingAsked asked)
     {
-        var alphabet = asked.Alphabet is { } named ? Alphabets.Find(named)! : Alphabets.All.First(a => Rows.Letters(asked.Text.ReplaceLineEndings(" ")).All(l => Rows.IsSpace(l) || a.Has(l)));
+        var alphabet = asked.Alphabet is { } named ? Alphabets.Find(named)! : Alphabets.All.OrderBy(a => a.Kind switch { AlphabetKind.Stroke => 0, AlphabetKind.CentreLine => 1, _ => 2 }).First(a => Rows.Letters(asked.Text.ReplaceLineEndings(" ")).All(l => Rows.IsSpace(l) || a.Has(l)));
         var (place, _) = Placement.Settle("space.place", ground.Drawn, ground.Zone, ground.Field, asked.CentreMm, null, 0, 1);
         var arranged = WordsArranged.Settle(id => id, asked, ground, place, overrules);
         var stated = new StatedLettering(asked.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture), asked.Strands?.ToString(CultureInfo.InvariantCulture), asked.Stitch, asked.Rows?.ToString(CultureInfo.InvariantCulture), null, null);
@@ -144,7 +144,9 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         var hers = asked.Alphabet ?? overrules.For(id);
         var letters = Rows.Letters(asked.Text.ReplaceLineEndings(" ")).Where(l => !Rows.IsSpace(l)).ToArray();
         var able = Alphabets.All.Where(a => letters.All(l => a.Has(l))).ToArray();
-        var own = able.Length > 0 ? able[0] : Alphabets.All[0];
+
+        // Single strokes first, then a font's centre lines: a name is a line before it is an outline. Her own fonts wait to be chosen.
+        var own = able.OrderBy(a => a.Kind switch { AlphabetKind.Stroke => 0, AlphabetKind.CentreLine => 1, _ => 2 }).FirstOrDefault() ?? Alphabets.All[0];
         var taken = hers is null ? own : Alphabets.Find(hers)!;
         decisions.Add(Deciding.Make(
             id,
@@ -270,13 +272,28 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         bool Cured(Func<LetteringQuestion, LetteringQuestion> change)
         {
             var changed = change(q);
-            var here = changed.CapMm is { } stated ? (Lettering.At(changed, stated).Pair, stated) : Lettering.Settle(changed) is var settled ? (settled.Pair, settled.CapMm) : default;
-            return Stitches(here) && asJob(change) is var whole && Stitches((whole.Pair, whole.CapMm));
+            if (changed.CapMm is { } stated)
+            {
+                var pair = Lettering.At(changed, stated).Pair;
+                if (!Stitches(pair, stated, changed.Settings.At(stated, pair.LineWidthMm)))
+                {
+                    return false;
+                }
+            }
+            else if (Lettering.Settle(changed) is var settled && !Stitches(settled.Pair, settled.CapMm, settled.Setting))
+            {
+                return false;
+            }
+
+            return asJob(change) is var whole && Stitches(whole.Pair, whole.CapMm, whole.Setting);
         }
 
-        // The same letter is stitched the same way wherever it stands: one is enough.
-        bool Stitches((Pair Pair, double CapMm) by) =>
-            good(LetterStitching.Stitch(letter.Strokes.Select(s => s.Map(p => q.AnchorMm + (p * by.CapMm))).ToArray(), SpecFor(by.Pair, schools), by.CapMm));
+        // As it then stands: joins are drawn anew where letters stand wider or nearer. A letter of the same name is stitched the same way wherever it stands.
+        bool Stitches(Pair pair, double capMm, Setting setting)
+        {
+            var then = LetterGroup.Of(setting.Letters).FirstOrDefault(g => g.Index == letter.Index && g.Letter == letter.Letter) ?? LetterGroup.Of(setting.Letters).FirstOrDefault(g => g.Letter == letter.Letter) ?? letter;
+            return good(LetterStitching.Stitch(then.Strokes.Select(s => s.Map(p => q.AnchorMm + (p * capMm))).ToArray(), SpecFor(pair, schools), capMm));
+        }
     }
 
     private IEnumerable<Concern> FitConcerns(LetteringQuestion q, double overflow, IReadOnlyList<(IReadOnlyList<string> Rows, LetteringQuestion Question)> ways, IReadOnlyList<string> rows,

@@ -100,12 +100,11 @@ public static class Demo
         }
 
         var bag = (await cupboard.All()).First(k => k.Form.Picture is not null).Form;
+        await store.Create(new Job(bag.Id, [new WordingAsked("name", "Tilda")], today, "Tilda’s bag, photographed", today.AddDays(27), Own: bag), "New piece");
         foreach (var (job, what) in Drawn(today))
         {
             await store.Create(job, what);
         }
-
-        await store.Create(new Job(bag.Id, [new WordingAsked("name", "Tilda")], today, "Tilda’s bag, photographed", today.AddDays(27), Own: bag), "New piece");
     }
 
     private static Job Piece(

@@ -31,6 +31,21 @@ public static class Jobs
     public static Workshop With(params (string Id, string Choice)[] habits) =>
         Workshop.Default with { Habits = habits.ToDictionary(h => h.Id, h => h.Choice, StringComparer.Ordinal) };
 
+    /// <summary>Random jobs whose words are arranged and go with a motif, on a few forms of every shape; one row, for rings and edges.</summary>
+    public static Arbitrary<(Job Job, Workshop Workshop)> Arranged() => Arb.From(
+        from any in Any().Generator
+        from form in Gen.Elements("tea-towel", "napkin", "baby-bodysuit", "quilt-block", "christmas-stocking", "tote", "pin-cushion-round")
+        from way in Gen.Elements<string?>(null, "arc", "ring", "slope", "corner", "edge", "spaced", "monogram")
+        from reading in Gen.Elements<string?>(null, "outside", "inside")
+        from motif in Gen.Elements<(string Id, string Place)?>(null, null, ("heart", "after"), ("round-frame", "around"), ("star", "above"), ("leaf-sprig", "before"), ("heart", "dot"), ("star", "between"))
+        from own in Gen.Elements<MotifAsked?>(null, null, new MotifAsked("m", "daisy"), new MotifAsked("m", "bird", HeightMm: 40), new MotifAsked("m", "star", Arrangement: "ring", Count: 5))
+        select (
+            new Job(
+                form,
+                [any.Job.Elements[0] with { Text = any.Job.Elements[0].Text.ReplaceLineEndings(" "), Rows = null, CentreMm = null, Arrangement = way, Reading = reading, Motif = motif?.Id, MotifPlace = motif?.Place }],
+                Monday, Fabric: any.Job.Fabric, Wearer: any.Job.Wearer, Motifs: own is null ? null : [own]),
+            any.Workshop));
+
     /// <summary>Random jobs: all items, sizes, zones and cloths, odd facts, words, heights, strands, stitches, places and habits.</summary>
     public static Arbitrary<(Job Job, Workshop Workshop)> Any() => Arb.From(
         from text in Gen.Elements(Words)
@@ -49,11 +64,12 @@ public static class Jobs
         from habits in Gen.Elements<Habit>(Habits.All).Two()
         from choices in Gen.Choose(0, 6).Two()
         from hoops in Gen.Elements<double[]>([102, 127, 152, 178], [102, 127, 152, 178], [76], [])
+        from hand in Gen.Elements<string?>(null, null, "joined-hand", "plain-capitals")
         let centre = nudge is { } n ? At(form, size, zone.Id, n) : (Core.Geometry.Pt?)null
         select (
             new Job(
                 form.Id,
-                [new WordingAsked("name", text, Stitch: stitch, CapHeightMm: cap, Strands: strands, Rows: text.Contains('\n', StringComparison.Ordinal) ? null : rows, CentreMm: centre)],
+                [new WordingAsked("name", text, Stitch: stitch, CapHeightMm: cap, Strands: strands, Rows: text.Contains('\n', StringComparison.Ordinal) ? null : rows, CentreMm: centre, Alphabet: hand)],
                 Monday,
                 Size: size.Id,
                 Zone: zone.Id,

@@ -94,10 +94,10 @@ public sealed class BenchPageTests : IDisposable
     public async Task Words_that_cannot_be_written_stay_in_the_field()
     {
         var path = await Make("Mimi");
-        var answer = await PostForm(_browser, path, $"{path}?handler=Change", ("from", "1"), ("member", "text"), ("value", "Мими"));
+        var answer = await PostForm(_browser, path, $"{path}?handler=Change", ("from", "1"), ("member", "text"), ("value", "美美"));
         Assert.Equal(HttpStatusCode.UnprocessableEntity, answer.StatusCode);
         var page = new HtmlParser().ParseDocument(await answer.Content.ReadAsStringAsync());
-        Assert.Equal("Мими", page.QuerySelector("#words")!.TextContent);
+        Assert.Equal("美美", page.QuerySelector("#words")!.TextContent);
         Assert.NotEmpty(page.QuerySelector(".trouble")!.TextContent);
     }
 

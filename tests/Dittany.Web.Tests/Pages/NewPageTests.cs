@@ -61,12 +61,12 @@ public sealed class NewPageTests : IDisposable
     {
         var heard = await Understand(("Said", "Zoë on a sparkly tote for Ada"));
         Assert.Contains("sparkly for Ada", heard.QuerySelector("#not-understood")!.TextContent, StringComparison.Ordinal);
-        var answer = await PostForm(_browser, "/new", "/new", ("Said", "Дом on a tote for Sunday"), ("Day", "someday"));
+        var answer = await PostForm(_browser, "/new", "/new", ("Said", "家 on a tote for Sunday"), ("Day", "someday"));
         Assert.Equal(HttpStatusCode.UnprocessableEntity, answer.StatusCode);
         var page = new HtmlParser().ParseDocument(await answer.Content.ReadAsStringAsync());
-        Assert.Equal("Дом on a tote for Sunday", page.QuerySelector("#said")!.GetAttribute("value"));
+        Assert.Equal("家 on a tote for Sunday", page.QuerySelector("#said")!.GetAttribute("value"));
         Assert.Equal("someday", page.QuerySelector("#day")!.GetAttribute("value"));
-        Assert.Contains("'Д'", page.QuerySelector("#words-fault")!.TextContent, StringComparison.Ordinal);
+        Assert.Contains("'家'", page.QuerySelector("#words-fault")!.TextContent, StringComparison.Ordinal);
         Assert.Contains("Sunday week", page.QuerySelector("#day-fault")!.TextContent, StringComparison.Ordinal);
         var nothing = await PostForm(_browser, "/new", "/new", ("Said", "Zoë"));
         Assert.Contains("Nothing to put it on", new HtmlParser().ParseDocument(await nothing.Content.ReadAsStringAsync()).QuerySelector("#item-fault")!.TextContent, StringComparison.Ordinal);

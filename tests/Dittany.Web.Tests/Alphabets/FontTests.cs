@@ -1,0 +1,236 @@
+using System.Buffers.Binary;
+using System.IO.Compression;
+using Dittany.Core.Geometry;
+using Dittany.Core.Words;
+using Dittany.Formats.Alphabets;
+using HarfBuzzSharp;
+
+namespace Dittany.Web.Tests.Alphabets;
+
+/// <summary>Alphabets made of fonts, against the shaping library asked directly and against the tables of the fonts themselves, read here byte by byte (OpenType 1.9).</summary>
+public class FontTests
+{
+    public static TheoryData<string> Shipped() => [.. ShippedAlphabets.All.Where(a => a.Kind == AlphabetKind.Weighted).Select(a => a.Id)];
+
+    private static byte[] Bytes(string id)
+    {
+        using var stream = typeof(ShippedAlphabets).Assembly.GetManifestResourceStream($"Alphabets/{id}")!;
+        using var copy = new MemoryStream();
+        stream.CopyTo(copy);
+        return copy.ToArray();
+    }
+
+    private static FontAlphabet Find(string id) => (FontAlphabet)ShippedAlphabets.All.Single(a => a.Id == id);
+
+    private static ReadOnlySpan<byte> Table(byte[] font, string tag)
+    {
+        for (var i = 0; i < BinaryPrimitives.ReadUInt16BigEndian(font.AsSpan(4)); i++)
+        {
+            var row = font.AsSpan(12 + (16 * i));
+            if (System.Text.Encoding.ASCII.GetString(row[..4]) == tag)
+            {
+                return font.AsSpan((int)BinaryPrimitives.ReadUInt32BigEndian(row[8..]), (int)BinaryPrimitives.ReadUInt32BigEndian(row[12..]));
+            }
+        }
+
+        return [];
+    }
+
+    [Fact]
+    public void At_least_eight_weighted_alphabets_ship_each_with_its_centre_lines()
+    {
+        Assert.True(ShippedAlphabets.All.Count(a => a.Kind == AlphabetKind.Weighted) >= 8);
+        Assert.Equal(ShippedAlphabets.All.Count(a => a.Kind == AlphabetKind.Weighted), ShippedAlphabets.All.Count(a => a.Kind == AlphabetKind.CentreLine));
+    }
+
+    /// <summary>Letters stand where the shaping library puts them: its advances and kerning, scaled to capitals of 100.</summary>
+    [Theory]
+    [MemberData(nameof(Shipped))]
+    public void Advances_are_the_shaping_librarys(string id)
+    {
+        const string Word = "AVATo";
+        var alphabet = Find(id);
+        using var blob = Blob.FromStream(new MemoryStream(Bytes(id)));
+        using var face = new Face(blob, 0);
+        using var font = new Font(face);
+        font.SetFunctionsOpenType();
+        font.SetScale(face.UnitsPerEm, face.UnitsPerEm);
+        using var buffer = new HarfBuzzSharp.Buffer();
+        buffer.AddUtf16(Word);
+        buffer.GuessSegmentProperties();
+        font.Shape(buffer);
+        var (pen, at) = (0.0, new Dictionary<int, double>());
+        for (var i = 0; i < buffer.Length; i++)
+        {
+            at[(int)buffer.GlyphInfos[i].Cluster] = pen * 100 / alphabet.CapUnits;
+            pen += buffer.GlyphPositions[i].XAdvance;
+        }
+
+        var ours = alphabet.Shape(Word, 0).Letters;
+        var read = 0;
+        foreach (var letter in ours)
+        {
+            Assert.Equal(at[read], letter.At, 6);
+            read += letter.Glyph.Letter.Length;
+        }
+
+        Assert.Equal(Word.Length, read);
+    }
+
+    /// <summary>The font's own tables: the advance of H in hmtx, and the height of its box in glyf.</summary>
+    [Theory]
+    [MemberData(nameof(Shipped))]
+    public void Metrics_are_the_fonts_own(string id)
+    {
+        var (font, alphabet) = (Bytes(id), Find(id));
+        using var blob = Blob.FromStream(new MemoryStream(font));
+        using var face = new Face(blob, 0);
+        using var shaper = new Font(face);
+        shaper.SetFunctionsOpenType();
+        Assert.True(shaper.TryGetGlyph('H', out var h));
+        var long_ = BinaryPrimitives.ReadUInt16BigEndian(Table(font, "hhea")[34..]);
+        var advance = BinaryPrimitives.ReadUInt16BigEndian(Table(font, "hmtx")[(4 * (int)Math.Min(h, (uint)long_ - 1))..]);
+        Assert.Equal(advance * 100 / alphabet.CapUnits, alphabet.Find("H")!.Advance, 1);
+
+        // glyf by loca (long offsets where head says so): a glyph's row begins with its contours and xMin, yMin, xMax, yMax.
+        var wide = BinaryPrimitives.ReadInt16BigEndian(Table(font, "head")[50..]) == 1;
+        var loca = Table(font, "loca");
+        var offset = wide ? (int)BinaryPrimitives.ReadUInt32BigEndian(loca[(4 * (int)h)..]) : 2 * BinaryPrimitives.ReadUInt16BigEndian(loca[(2 * (int)h)..]);
+        var box = Table(font, "glyf")[offset..];
+        Assert.InRange(alphabet.CapUnits, BinaryPrimitives.ReadInt16BigEndian(box[8..]) - BinaryPrimitives.ReadInt16BigEndian(box[4..]) - 1, BinaryPrimitives.ReadInt16BigEndian(box[8..]) - BinaryPrimitives.ReadInt16BigEndian(box[4..]) + 1);
+    }
+
+    /// <summary>An H is a hundred units high and stands on the base line; its outline is closed and its strokes are as heavy as the facts say.</summary>
+    [Theory]
+    [MemberData(nameof(Shipped))]
+    public void Capitals_are_a_hundred_high(string id)
+    {
+        var points = Find(id).Find("H")!.Lines.SelectMany(l => l).ToArray();
+        Assert.InRange(points.Max(p => p.Y) - points.Min(p => p.Y), 99, 101);
+        Assert.All(Find(id).Find("H")!.Strokes, s => Assert.True(s.Closed));
+        Assert.InRange(Find(id).Facts.StrokeWeight!.Value, 2, 30);
+    }
+
+    /// <summary>Centre lines of a font's I and O against its outline: an upright in the middle of it, and a round that keeps half the stroke's weight from both edges.</summary>
+    [Theory]
+    [InlineData("round-sans")]
+    [InlineData("soft-sans")]
+    [InlineData("marker-print")]
+    public void Centre_lines_run_down_the_middle(string id)
+    {
+        var (outline, line) = (Find(id), Find(id + ShippedAlphabets.LineSuffix));
+        var (o, ring) = (line.Find("o")!, outline.Find("o")!);
+        Assert.Single(o.Strokes);
+        Assert.True(o.Strokes[0].Closed);
+        var edges = ring.Lines.Select(l => (IReadOnlyList<Pt>)[.. l, l[0]]).ToArray();
+
+        // 0.3 mm at capitals of 20 mm is 1.5 units.
+        Assert.All(o.Lines[0], p => Assert.InRange(Math.Abs(Polyline.ToLine(p, edges[0]) - Polyline.ToLine(p, edges[1])), 0, 3));
+        var l = line.Find("l")!.Lines.MaxBy(Polyline.Length)!;
+        var ink = outline.Find("l")!;
+        Assert.InRange(l[l.Count / 3].X, ink.InkFrom, ink.InkTo);
+    }
+
+    /// <summary>Hebrew goes from right to left: the first letter read stands furthest right; figures in it from left to right (UAX 9).</summary>
+    [Fact]
+    public void Hebrew_is_read_from_the_right()
+    {
+        var letters = Find("soft-sans").Shape("שלום 12", 0).Letters;
+        double At(string l) => letters.Single(x => x.Letter == l).At;
+        Assert.True(At("ש") > At("ל") && At("ל") > At("ו") && At("ו") > At("ם") && At("ם") > At("2") && At("2") > At("1"));
+    }
+
+    /// <summary>A base and its combining mark are one letter, placed by the font.</summary>
+    [Fact]
+    public void Marks_stand_on_their_letters()
+    {
+        var glyph = Find("sturdy-serif").Find("ë")!;
+        Assert.Single(Find("sturdy-serif").Shape("e\u0308", 0).Letters);
+        Assert.True(glyph.Lines.SelectMany(l => l).Max(p => p.Y) > Find("sturdy-serif").Find("e")!.Lines.SelectMany(l => l).Max(p => p.Y) + 5);
+    }
+
+    /// <summary>Letters of a script whose outlines run into each other are one outline, and spread wide they are letters again.</summary>
+    [Fact]
+    public void A_script_runs_together()
+    {
+        var script = Find("full-script");
+        Assert.True(script.Shape("anna", 0).Letters.Count < 4);
+        Assert.Equal(4, script.Shape("anna", 20).Letters.Count);
+    }
+
+    [Theory]
+    [InlineData("日")]
+    [InlineData("😀")]
+    public void What_a_font_lacks_it_says(string letter) => Assert.Null(Find("slab").Find(letter));
+
+    /// <summary>WOFF unpacks to the font that was packed (W3C WOFF 1.0): packed here table by table, it shapes the same.</summary>
+    [Fact]
+    public void Woff_is_unpacked()
+    {
+        var font = Bytes("slab");
+        var (read, fault) = FontFile.Read(Woff(font));
+        Assert.Null(fault);
+        using var same = ShippedAlphabets.Both("w", "w", "w", () => read!.Bytes)[0];
+        Assert.Equal(Find("slab").Shape("Anna", 0).Letters.Select(l => l.At), same.Shape("Anna", 0).Letters.Select(l => l.At));
+    }
+
+    [Theory]
+    [InlineData("", "hardly any bytes")]
+    [InlineData("this is a letter, not a font at all", "no font")]
+    [InlineData("wOF2xxxxxxxxxxxxxxxx", "WOFF2")]
+    public void What_is_no_font_is_refused_in_a_sentence(string text, string told) =>
+        Assert.Contains(told, FontFile.Read(System.Text.Encoding.ASCII.GetBytes(text)).Fault!.Detail, StringComparison.Ordinal);
+
+    /// <summary>Broken in any place, a font is refused or read: it never throws out of the door.</summary>
+    [Fact]
+    public void Broken_fonts_are_refused_or_read_but_never_thrown_over()
+    {
+        var font = Bytes("slab");
+        var seed = new Random(7);
+        Assert.NotNull(FontFile.Read(font[..400]).Fault);
+        for (var i = 0; i < 60; i++)
+        {
+            var broken = font.ToArray();
+            for (var k = 0; k < 4; k++)
+            {
+                broken[seed.Next(i < 30 ? 300 : broken.Length)] = (byte)seed.Next(256);
+            }
+
+            var (read, fault) = FontFile.Read(broken);
+            Assert.True(read is not null ^ fault is not null);
+        }
+
+        Assert.Contains("MB", FontFile.Read(new byte[FontFile.MostBytes + 1]).Fault!.Detail, StringComparison.Ordinal);
+    }
+
+    private static byte[] Woff(byte[] font)
+    {
+        var tables = BinaryPrimitives.ReadUInt16BigEndian(font.AsSpan(4));
+        using var body = new MemoryStream();
+        var head = new byte[44 + (20 * tables)];
+        BinaryPrimitives.WriteUInt32BigEndian(head, 0x774F4646);
+        font.AsSpan(0, 4).CopyTo(head.AsSpan(4));
+        BinaryPrimitives.WriteUInt16BigEndian(head.AsSpan(12), tables);
+        for (var i = 0; i < tables; i++)
+        {
+            var row = font.AsSpan(12 + (16 * i), 16);
+            var table = font.AsSpan((int)BinaryPrimitives.ReadUInt32BigEndian(row[8..]), (int)BinaryPrimitives.ReadUInt32BigEndian(row[12..])).ToArray();
+            using var packed = new MemoryStream();
+            using (var zip = new ZLibStream(packed, CompressionLevel.Optimal, leaveOpen: true))
+            {
+                zip.Write(table);
+            }
+
+            var bytes = packed.Length < table.Length ? packed.ToArray() : table;
+            var at = head.AsSpan(44 + (20 * i));
+            row[..4].CopyTo(at);
+            BinaryPrimitives.WriteUInt32BigEndian(at[4..], (uint)(head.Length + body.Length));
+            BinaryPrimitives.WriteUInt32BigEndian(at[8..], (uint)bytes.Length);
+            BinaryPrimitives.WriteUInt32BigEndian(at[12..], (uint)table.Length);
+            row[4..8].CopyTo(at[16..]);
+            body.Write(bytes);
+        }
+
+        return [.. head, .. body.ToArray()];
+    }
+}
