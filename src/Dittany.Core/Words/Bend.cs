@@ -69,28 +69,28 @@ internal sealed class Bend
             case WordWay.Slope or WordWay.Corner:
                 return Turn(new Pt(along + aside, b - up), _arrangement.TurnRadians);
             case WordWay.Arc or WordWay.Ring when !_arrangement.Inside:
-            {
-                // The centre is below; rows above the last have a larger radius.
-                var radius = _radius + (_baseline(_rows - 1) - b);
-                var angle = along * _spread / (radius + (_x / 2));
-                var (sin, cos) = (Math.Sin(angle), Math.Cos(angle));
-                return new Pt((sin * (radius + up)) + (cos * aside), _baseline(_rows - 1) + _radius - (cos * (radius + up)) + (sin * aside));
-            }
+                {
+                    // The centre is below; rows above the last have a larger radius.
+                    var radius = _radius + (_baseline(_rows - 1) - b);
+                    var angle = along * _spread / (radius + (_x / 2));
+                    var (sin, cos) = (Math.Sin(angle), Math.Cos(angle));
+                    return new Pt((sin * (radius + up)) + (cos * aside), _baseline(_rows - 1) + _radius - (cos * (radius + up)) + (sin * aside));
+                }
 
             case WordWay.Arc or WordWay.Ring:
-            {
-                // The centre is above; rows under the first have a larger radius.
-                var radius = _radius + (b - _baseline(0));
-                var angle = along * _spread / Math.Max(0.1, radius - (_x / 2));
-                var (sin, cos) = (Math.Sin(angle), Math.Cos(angle));
-                return new Pt((sin * (radius - up)) + (cos * aside), _baseline(0) - _radius + (cos * (radius - up)) - (sin * aside));
-            }
+                {
+                    // The centre is above; rows under the first have a larger radius.
+                    var radius = _radius + (b - _baseline(0));
+                    var angle = along * _spread / Math.Max(0.1, radius - (_x / 2));
+                    var (sin, cos) = (Math.Sin(angle), Math.Cos(angle));
+                    return new Pt((sin * (radius - up)) + (cos * aside), _baseline(0) - _radius + (cos * (radius - up)) - (sin * aside));
+                }
 
             case WordWay.Edge when _path.Count > 0:
-            {
-                var (at, way) = Follow(_middle + along);
-                return at + (way * aside) + (new Pt(-way.Y, way.X) * (b - up));
-            }
+                {
+                    var (at, way) = Follow(_middle + along);
+                    return at + (way * aside) + (new Pt(-way.Y, way.X) * (b - up));
+                }
 
             default:
                 return new Pt(along + aside, b - up);

@@ -17,7 +17,7 @@ public class WhatAlwaysHolds
 {
     private const double GridMm = 0.003;
 
-    [Property(MaxTest = 120)]
+    [Property(MaxTest = 70)]
     public FsCheck.Property Stitches_follow_their_lines() => Prop.ForAll(Jobs.Any(), input =>
     {
         var plan = Planner.Make(input.Job, input.Workshop);
@@ -31,7 +31,7 @@ public class WhatAlwaysHolds
         }
     });
 
-    [Property(MaxTest = 120)]
+    [Property(MaxTest = 70)]
     public FsCheck.Property Every_stitch_lies_in_the_field_or_a_concern_says_by_how_much() => Prop.ForAll(Jobs.Any(), input =>
     {
         var plan = Planner.Make(input.Job, input.Workshop);
@@ -49,7 +49,7 @@ public class WhatAlwaysHolds
         }
     });
 
-    [Property(MaxTest = 120)]
+    [Property(MaxTest = 70)]
     public FsCheck.Property The_route_holds_every_stitch_once_and_its_floats_keep_the_rule() => Prop.ForAll(Jobs.Any(), input =>
     {
         var plan = Planner.Make(input.Job, input.Workshop);
@@ -92,7 +92,7 @@ public class WhatAlwaysHolds
         }
     });
 
-    [Property(MaxTest = 120)]
+    [Property(MaxTest = 70)]
     public FsCheck.Property Hoopings_cover_every_stitch() => Prop.ForAll(Jobs.Any(), input =>
     {
         var plan = Planner.Make(input.Job, input.Workshop);
@@ -137,11 +137,11 @@ public class WhatAlwaysHolds
         }
     });
 
-    [Property(MaxTest = 60)]
+    [Property(MaxTest = 40)]
     public FsCheck.Property Remedies_are_true() => Prop.ForAll(Jobs.Any(), input => RemediesHold(input.Job, input.Workshop));
 
     /// <summary>Arranged words, with motifs and beside them: in the field or said by how much not, every stitch once in the route, remedies true.</summary>
-    [Property(MaxTest = 24)]
+    [Property(MaxTest = 10)]
     public FsCheck.Property Arranged_words_and_motifs_keep_all_of_it() => Prop.ForAll(Jobs.Arranged(), input =>
     {
         var plan = Planner.Make(input.Job, input.Workshop);
@@ -180,7 +180,7 @@ public class WhatAlwaysHolds
         }
     }
 
-    [Property(MaxTest = 60)]
+    [Property(MaxTest = 40)]
     public FsCheck.Property The_largest_fits_and_a_hair_more_does_not() => Prop.ForAll(Jobs.Any(), input =>
     {
         var plan = Planner.Make(input.Job, input.Workshop);
@@ -198,7 +198,7 @@ public class WhatAlwaysHolds
         Assert.True(At(1.01 * largest).OverflowsMm > 0);
     });
 
-    [Property(MaxTest = 60)]
+    [Property(MaxTest = 40)]
     public FsCheck.Property Mirroring_is_what_the_proof_composes_and_rankings_agree() => Prop.ForAll(Jobs.Any(), input =>
     {
         var plan = Planner.Make(input.Job, input.Workshop);

@@ -20,7 +20,7 @@ public class ArrangementTests
     [MemberData(nameof(Ways))]
     public void The_largest_told_is_the_largest(string way, string reading)
     {
-        foreach (var (form, text) in new[] { ("tea-towel", "Anna"), ("baby-bodysuit", "Mo"), ("napkin", "Ida"), ("apron", "Zoë Lind") })
+        foreach (var (form, text) in new[] { ("tea-towel", "Anna"), ("napkin", "Ida"), ("apron", "Zoë Lind") })
         {
             var words = way == "monogram" ? "ABC" : text;
             Job With(double? cap) => new(form, [new WordingAsked("w", words, Arrangement: way, Reading: reading is "inside" ? reading : null, Rows: 1, CapHeightMm: cap, Stitch: "backstitch", Strands: 1)], Jobs.Monday);
