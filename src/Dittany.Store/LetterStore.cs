@@ -36,7 +36,7 @@ public sealed class LetterStore(DittanyDb db, TimeProvider time)
             return (null, fault);
         }
 
-        var id = $"own-{font.Hash[..16]}";
+        var id = $"{Alphabets.OwnPrefix}{font.Hash[..16]}";
         if (await db.Fonts.AsNoTracking().FirstOrDefaultAsync(f => f.Id == id, cancel) is { } known)
         {
             return known.Opening ? (null, new FontFault("This font ended the program once while it was opened, and stays shut.", "Take another.")) : (id, null);

@@ -72,7 +72,7 @@ public sealed class App : IAsyncLifetime
         }
 
         // A command that hangs is given up early enough for a wait to ask again.
-        var driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options, TimeSpan.FromSeconds(45));
+        var driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options, TimeSpan.FromSeconds(60));
         _open.Add(driver);
         driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?>(StringComparer.Ordinal)
         {
@@ -115,7 +115,7 @@ public sealed class App : IAsyncLifetime
     }
 
     /// <summary>However long a question took, it is asked this often before it counts as unanswered.</summary>
-    private const int LeastAsked = 3;
+    private const int LeastAsked = 2;
 
     /// <summary>Waits until something holds; a page that changes under the question is asked again.</summary>
     public static void Until(Func<bool> condition, string what)

@@ -58,6 +58,10 @@ public static class Polyline
         return best;
     }
 
+    /// <summary>Nearest distance between the lines of two drawings; infinity where one has none.</summary>
+    public static double Between(IReadOnlyList<IReadOnlyList<Pt>> a, IReadOnlyList<IReadOnlyList<Pt>> b) =>
+        a.Select(x => b.Select(y => Between(x, y)).DefaultIfEmpty(double.PositiveInfinity).Min()).DefaultIfEmpty(double.PositiveInfinity).Min();
+
     /// <summary>Whether two segments properly cross.</summary>
     public static bool Cross(Pt a, Pt b, Pt c, Pt d)
     {

@@ -86,7 +86,9 @@ public static class Changes
     {
         if (change.Edit is { } edit)
         {
-            return (edit(job), null);
+            // What it states itself lets go of an overrule of the same thing, as a stated member does.
+            var edited = edit(job);
+            return (SameThing.Where(s => Read(edited, s.Member) is { } now && now != Read(job, s.Member)).Aggregate(edited, (j, s) => Without(j, s.Decision)), null);
         }
 
         var changed = Set(job, change.Member, change.Value, out var fault);

@@ -274,7 +274,7 @@ public static class JobCheck
         var alphabet = element.Alphabet is null ? null : Alphabets.Find(element.Alphabet);
         if (element.Alphabet is not null && alphabet is null)
         {
-            faults.Add(new($"{at}/alphabet", $"There is no alphabet '{element.Alphabet}'.", $"Use {Either(Alphabets.All.Select(a => a.Id))}."));
+            faults.Add(new($"{at}/alphabet", $"There is no alphabet '{element.Alphabet}'.", $"Use {Either(Alphabets.Everybodys.Select(a => a.Id))}."));
             return;
         }
 
@@ -284,7 +284,7 @@ public static class JobCheck
             faults.Add(new(
                 $"{at}/text",
                 $"{(alphabet is null ? "No alphabet here" : $"The alphabet '{alphabet.Id}'")} has {Measures.Say.List(lacking.Select(l => $"'{l}'").ToArray())}.".Replace("has '", "has no '", StringComparison.Ordinal),
-                Alphabets.All.Where(a => Lacking(letters, a).Length == 0).Select(a => a.Name).Take(3).ToArray() is { Length: > 0 } able
+                Alphabets.Everybodys.Where(a => Lacking(letters, a).Length == 0).Select(a => a.Name).Take(3).ToArray() is { Length: > 0 } able
                     ? $"Write it in {Either(able)}, which have it, or in Latin letters with their accents."
                     : "Write it in Latin letters with their accents, or bring an alphabet that has it."));
         }
@@ -295,7 +295,7 @@ public static class JobCheck
     {
         var asked = letters.Where(l => !Rows.IsSpace(l)).Distinct(StringComparer.Ordinal).ToArray();
         string[] Of(IAlphabet a) => asked.Where(l => !a.Has(l)).Take(10).ToArray();
-        return alphabet is not null ? Of(alphabet) : Of(Alphabets.All[0]) is { Length: 0 } none ? none : Alphabets.All.Select(Of).OrderBy(l => l.Length).First();
+        return alphabet is not null ? Of(alphabet) : Of(Alphabets.All[0]) is { Length: 0 } none ? none : Alphabets.Everybodys.Select(Of).OrderBy(l => l.Length).First();
     }
 
     /// <summary>Line breaks are the only control characters words may hold; characters that change the reading direction unseen are refused.</summary>

@@ -9,6 +9,9 @@ namespace Dittany.Core.Planning;
 /// </summary>
 public sealed record LetterGroup(string Letter, int Index, IReadOnlyList<Stroke> Strokes)
 {
+    /// <summary>What it is called in a sentence: a letter by itself, joined ones as they are written.</summary>
+    public string Named => Rows.Letters(Letter).Count == 1 ? $"the {Letter}" : $"“{Letter}”";
+
     public static IReadOnlyList<LetterGroup> Of(IReadOnlyList<SetLetter> letters)
     {
         var groups = new List<LetterGroup>();

@@ -24,9 +24,12 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
 
     private readonly Rooms _field = new(ground.Field);
 
-    public (PlannedElement Element, IReadOnlyList<Decision> Decisions) Plan(MotifAsked asked, int index, int of)
+    public (PlannedElement Element, IReadOnlyList<Decision> Decisions) Plan(MotifAsked wanted, int index, int of)
     {
-        string Id(string decision) => index == 0 ? decision : $"{decision}:{asked.Id}";
+        string Id(string decision) => index == 0 ? decision : $"{decision}:{wanted.Id}";
+
+        // An overrule of the arrangement is as good as one that was asked for: everything after goes by it.
+        var asked = wanted with { Arrangement = wanted.Arrangement ?? overrules.For(Id("motif.arrangement")) };
         var decisions = new List<Decision>();
         var (place, placeDecision) = Placement.Settle(Id("space.place"), ground.Drawn, ground.Zone, ground.Field, asked.CentreMm, overrules.For(Id("space.place")), index, of);
         decisions.Add(placeDecision);
@@ -36,12 +39,13 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
 
         // The largest that goes here, for the line it then has: strands follow the height, so each is tried, the most first.
         var facts = workshop.StitchFacts(ground.Cloth);
-        var stitch = asked.Stitch is { } named ? Book.Find(named)! : overrules.For(Id("stitch.outline")) is { } overruled ? Book.Find(overruled)! : facts.Knit ? Book.Find("split")! : Book.Backstitch;
+        var usual = facts.Knit ? Book.Find("split")! : Book.Backstitch;
+        var stitch = (asked.Stitch ?? overrules.For(Id("stitch.outline"))) is { } named ? Book.Find(named)! : usual;
         var strandsStated = asked.Strands?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(Id("thread.strands"));
         var (high, pair, largest, free, freeHigh) = Sized(asked, Id, unit, anchor, stitch, strandsStated, of);
         decisions.Add(Size(Id("motif.size"), asked, unit, high, largest, freeHigh, overrules.For(Id("motif.size")) is not null));
         decisions.Add(Deciding.Make(
-            Id("stitch.outline"), Station.Stitches, "Which stitch for its lines", new Choice((facts.Knit ? Book.Find("split")! : Book.Backstitch).Id, Say.Upper((facts.Knit ? Book.Find("split")! : Book.Backstitch).Name)),
+            Id("stitch.outline"), Station.Stitches, "Which stitch for its lines", new Choice(usual.Id, Say.Upper(usual.Name)),
             asked.Stitch is null && overrules.For(Id("stitch.outline")) is null ? null : new Choice(stitch.Id, Say.Upper(stitch.Name)),
             [facts.Knit ? "On a knit split stitch gives with the cloth." : "Backstitch keeps outlines crisp.", .. DrawingStitching.Roles.Where(r => unit.Parts.Any(p => p.Role == r.Role)).Select(r => r.Because)],
             ["A knit, or a stitch of your own."], Book.Lines.Select(s => new Choice(s.Id, Say.Upper(s.Name))).ToArray()));
@@ -86,7 +90,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var name = asked.Drawing?.Name ?? motif!.Name;
         var shape = new MotifShape(asked.Parts, (asked.LeanDegrees ?? 0) * Math.PI / 180, asked.Mirrored ?? false, (asked.WobblePercent ?? 0) / 100, asked.Seed ?? 0);
         var one = asked.Drawing is { } own ? new Motif("own", name, MotifShelf.Own, _ => own.Figure).Draw(shape) : motif!.Draw(shape);
-        var arrangement = asked.Arrangement ?? overrules.For(id("motif.arrangement")) ?? "one";
+        var arrangement = asked.Arrangement ?? "one";
         var count = Math.Clamp(asked.Count ?? Arranging.UsualCount(arrangement), Arranging.LeastCount(arrangement), Arranging.MostCopies);
         var (least, greatest) = ground.Field.IsEmpty ? Region.Of(ground.Zone.Ring).Box : ground.Field.Box;
         var aspect = asked is { WidthMm: { } w, HeightMm: { } h } ? w / h : Math.Clamp((greatest.X - least.X) / Math.Max(1, greatest.Y - least.Y), 0.25, 4);
@@ -159,8 +163,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
 
     private Func<FigurePart, string> Colours(MotifAsked asked, string id, Figure unit, List<Decision> decisions)
     {
-        var reading = Palette.Colours.Where(c => ColourDifference.Lightness(Colour.Parse(c.Hex), ground.Cloth.Colour) >= Legibility.ReadsFromL).ToArray();
-        var own = reading.Length > 0 ? reading[0] : Palette.Colours.OrderByDescending(c => ColourDifference.Lightness(Colour.Parse(c.Hex), ground.Cloth.Colour)).First();
+        var (own, reading) = Legibility.Colours(ground.Cloth);
         var green = reading.FirstOrDefault(c => c.Id == "leaf")?.Hex ?? own.Hex;
         var hers = (asked.Colour ?? overrules.For(id))?.ToLowerInvariant();
         var hex = hers is null ? own.Hex : Palette.Colours.FirstOrDefault(c => c.Id == hers)?.Hex ?? hers;

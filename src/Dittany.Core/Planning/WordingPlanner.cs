@@ -90,7 +90,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
     /// <summary>How a wording alone would be lettered: its question in the rows it comes out best in, and the answer. No stitch is placed.</summary>
     internal (LetteringQuestion Question, LetteringAnswer Answer) Letter(WordingAsked asked)
     {
-        var alphabet = asked.Alphabet is { } named ? Alphabets.Find(named)! : Alphabets.All.OrderBy(a => a.Kind switch { AlphabetKind.Stroke => 0, AlphabetKind.CentreLine => 1, _ => 2 }).First(a => Rows.Letters(asked.Text.ReplaceLineEndings(" ")).All(l => Rows.IsSpace(l) || a.Has(l)));
+        var alphabet = asked.Alphabet is { } named ? Alphabets.Find(named)! : First(Alphabets.Everybodys.Where(a => Rows.Letters(asked.Text.ReplaceLineEndings(" ")).All(l => Rows.IsSpace(l) || a.Has(l))))!;
         var (place, _) = Placement.Settle("space.place", ground.Drawn, ground.Zone, ground.Field, asked.CentreMm, null, 0, 1);
         var arranged = WordsArranged.Settle(id => id, asked, ground, place, overrules);
         var stated = new StatedLettering(asked.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture), asked.Strands?.ToString(CultureInfo.InvariantCulture), asked.Stitch, asked.Rows?.ToString(CultureInfo.InvariantCulture), null, null);
@@ -139,14 +139,15 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
 
     internal static SizeWish WishOf(string habit) => habit switch { "largest" => SizeWish.Largest, "smallest" => SizeWish.Smallest, _ => SizeWish.Comfortable };
 
+    /// <summary>The alphabet taken where she names none: single strokes first, then a font's centre lines, for a name is a line before it is an outline.</summary>
+    private static IAlphabet? First(IEnumerable<IAlphabet> able) => able.OrderBy(a => a.Kind switch { AlphabetKind.Stroke => 0, AlphabetKind.CentreLine => 1, _ => 2 }).FirstOrDefault();
+
     private IAlphabet Alphabet(WordingAsked asked, string id, List<Decision> decisions)
     {
         var hers = asked.Alphabet ?? overrules.For(id);
         var letters = Rows.Letters(asked.Text.ReplaceLineEndings(" ")).Where(l => !Rows.IsSpace(l)).ToArray();
-        var able = Alphabets.All.Where(a => letters.All(l => a.Has(l))).ToArray();
-
-        // Single strokes first, then a font's centre lines: a name is a line before it is an outline. Her own fonts wait to be chosen.
-        var own = able.OrderBy(a => a.Kind switch { AlphabetKind.Stroke => 0, AlphabetKind.CentreLine => 1, _ => 2 }).FirstOrDefault() ?? Alphabets.All[0];
+        var able = Alphabets.Everybodys.Where(a => letters.All(l => a.Has(l))).ToArray();
+        var own = First(able) ?? Alphabets.All[0];
         var taken = hers is null ? own : Alphabets.Find(hers)!;
         decisions.Add(Deciding.Make(
             id,
@@ -157,15 +158,14 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             [taken.Told, AlphabetTelling.Measured(taken), $"It has every letter of “{asked.Text.ReplaceLineEndings(" ")}”."],
             ["Letters that this hand lacks, or thread that its tightest places do not take."],
             able.Select(a => new Choice(a.Id, a.Name)).ToArray(),
-            Alphabets.All.Except(able).Select(a => new RuledOut(a.Id, a.Name, [$"It has no {Say.List(letters.Where(l => !a.Has(l)).Distinct(StringComparer.Ordinal).Take(5).Select(l => $"“{l}”").ToArray())}."])).ToArray()));
+            Alphabets.Everybodys.Except(able).Select(a => new RuledOut(a.Id, a.Name, [$"It has no {Say.List(letters.Where(l => !a.Has(l)).Distinct(StringComparer.Ordinal).Take(5).Select(l => $"“{l}”").ToArray())}."])).ToArray()));
         return taken;
     }
 
     private string Colours(WordingAsked asked, string id, List<Decision> decisions)
     {
         var cloth = ground.Cloth;
-        var reading = Palette.Colours.Where(c => ColourDifference.Lightness(Colour.Parse(c.Hex), cloth.Colour) >= Legibility.ReadsFromL).ToArray();
-        var own = reading.Length > 0 ? reading[0] : Palette.Colours.OrderByDescending(c => ColourDifference.Lightness(Colour.Parse(c.Hex), cloth.Colour)).First();
+        var (own, reading) = Legibility.Colours(cloth);
         var hers = (asked.Colour ?? overrules.For(id))?.ToLowerInvariant();
         var hex = hers is null ? own.Hex : Palette.Colours.FirstOrDefault(c => c.Id == hers)?.Hex ?? hers;
         var lightness = ColourDifference.Lightness(Colour.Parse(hex), cloth.Colour);
@@ -214,7 +214,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
                 var longest = stitched.DroppedMm.Max();
                 concerns.Add(new Concern(
                     "dropped", letter.Letter, Math.Round(Tolerance.DroppedBelowMm - longest, 3),
-                    $"In the {letter.Letter} {Say.Count(stitched.DroppedMm.Count, "stroke")} of {Say.Length(longest)} or less cannot be stitched and is left out: a stitch is at least {Say.Length(Tolerance.DroppedBelowMm)}.",
+                    $"In {letter.Named} {Say.Count(stitched.DroppedMm.Count, "stroke")} of {Say.Length(longest)} or less cannot be stitched and is left out: a stitch is at least {Say.Length(Tolerance.DroppedBelowMm)}.",
                     Cures(q, a, schools, letter, asJob, s => s.DroppedMm.Count == 0)));
             }
 
@@ -225,8 +225,8 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
                 concerns.Add(new Concern(
                     "turning", letter.Letter, Math.Round(beyond, 3),
                     beyond > 0
-                        ? $"A bend of the {letter.Letter} is tighter than a stitch of {Say.Length(spec.ShortestMm)} can follow: the line is cut short by {Say.Length(Math.Round(beyond + spec.SagittaMm, 2))}."
-                        : $"A bend of the {letter.Letter} is so tight that its stitches turn sharply and look angular.",
+                        ? $"A bend of {letter.Named} is tighter than a stitch of {Say.Length(spec.ShortestMm)} can follow: the line is cut short by {Say.Length(Math.Round(beyond + spec.SagittaMm, 2))}."
+                        : $"A bend of {letter.Named} is so tight that its stitches turn sharply and look angular.",
                     Cures(q, a, schools, letter, asJob, s => s.Lines.All(l => !l.Turned))));
             }
         }

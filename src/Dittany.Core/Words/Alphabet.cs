@@ -46,7 +46,25 @@ public sealed record ShapedRow(IReadOnlyList<ShapedLetter> Letters, IReadOnlyLis
 /// What Dittany measured of an alphabet on its own letters, in hundredths of the capital: height of the small letters, weight of the stroke (null for single strokes), tightest
 /// bend, narrowest opening, and how wide a usual letter is.
 /// </summary>
-public sealed record AlphabetFacts(double XHeight, double? StrokeWeight, double TightestRadius, double NarrowestOpening, double Width);
+public sealed record AlphabetFacts(double XHeight, double? StrokeWeight, double TightestRadius, double NarrowestOpening, double Width)
+{
+    /// <summary>Letters an alphabet is judged by (common practice of type: the commonest small letters, some capitals).</summary>
+    private const string JudgedBy = "aeghnorstAEHMNORS";
+
+    /// <summary>Measures over the letters an alphabet is judged by; those it lacks are left out, and one that has none has nothing to shut or to bend.</summary>
+    public static AlphabetFacts Of(IAlphabet alphabet, double? weight)
+    {
+        var glyphs = JudgedBy.Select(c => alphabet.Find(c.ToString())).OfType<Glyph>().ToArray();
+        var measures = glyphs.Select(alphabet.Measure).ToArray();
+        var small = alphabet.Find("x") ?? alphabet.Find("z");
+        return new AlphabetFacts(
+            small is null ? Alphabets.XUnits : Math.Round(small.Lines.SelectMany(l => l).Max(p => p.Y), 1),
+            weight,
+            Math.Round(measures.Select(m => m.TightestRadius).DefaultIfEmpty(double.PositiveInfinity).Min(), 1),
+            Math.Round(measures.Select(m => m.Narrowest).DefaultIfEmpty(double.PositiveInfinity).Min(), 1),
+            Math.Round(glyphs.Select(g => g.Advance).DefaultIfEmpty(0).Average(), 1));
+    }
+}
 
 /// <summary>A set of letters. The port for our own hands and for fonts.</summary>
 public interface IAlphabet
@@ -101,6 +119,14 @@ public static class Alphabets
 
     /// <summary>All that may be named, our own hands first. An id names its letters for good: nothing else ever stands under it.</summary>
     public static IReadOnlyList<IAlphabet> All => _all;
+
+    /// <summary>What the id of a maker's own alphabet begins with.</summary>
+    public const string OwnPrefix = "own-";
+
+    /// <summary>Those everybody has. A plan chooses and offers only among them: what else a maker brought must not change the plan of a job that does not name it.</summary>
+    public static IReadOnlyList<IAlphabet> Everybodys => _all.Where(a => !IsOwn(a)).ToArray();
+
+    public static bool IsOwn(IAlphabet alphabet) => alphabet.Id.StartsWith(OwnPrefix, StringComparison.Ordinal);
 
     /// <summary>Puts alphabets on the shelf; one whose id stands there already is left as it is. They stay as long as the program runs.</summary>
     public static void Shelve(IEnumerable<IAlphabet> alphabets)

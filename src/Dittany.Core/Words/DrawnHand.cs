@@ -36,7 +36,7 @@ internal class DrawnHand : IAlphabet
 
     public AlphabetKind Kind => AlphabetKind.Stroke;
 
-    public AlphabetFacts Facts => field ??= GlyphMemo.FactsOf(this, null);
+    public AlphabetFacts Facts => field ??= AlphabetFacts.Of(this, null);
 
     protected GlyphMemo Memo { get; } = new();
 

@@ -27,7 +27,6 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
     /// <summary>Pushing letters of a tight bend apart ends after so many steps: each leaves a tenth of what was missing.</summary>
     private const int Pushes = 6;
 
-    private static readonly Stroke[] NoStrokes = [];
     private readonly Dictionary<bool, Laid> _straight = [];
 
     public Arrangement Arrangement => arrangement;
@@ -164,7 +163,7 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
                 var wanted = Math.Min(letter.Gap * Unit, Spacing.LeastGap * Unit);
                 for (var k = 0; k < Pushes; k++)
                 {
-                    var gap = Between(before, Coarse(letter, r, item.Middle + push, way));
+                    var gap = Polyline.Between(before, Coarse(letter, r, item.Middle + push, way));
                     if (gap >= wanted * 0.995)
                     {
                         break;
@@ -178,6 +177,8 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
             before = item.Letter is { } l ? Coarse(l, r, item.Middle + push, way) : null;
         }
 
+        // Where letters are joined the whole row is bent with its line, or the joins would part.
+        var joined = way.Bends && row.Any(i => i.Letter?.Joins == true);
         IReadOnlyList<IReadOnlyList<Pt>>? last = null;
         foreach (var (item, at) in placed)
         {
@@ -199,7 +200,6 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
                 parts.AddRange(dotted.Draw(DotHigh * 1.3, DotHigh).Map(p => way.Stand(r, middle, p.X + ((undotted.At.X - glyphMiddle) * Unit), (undotted.At.Y * Unit) - p.Y)).Parts);
             }
 
-            var joined = way.Bends && (shaped.Joins || alphabet.Id == JoinedHand.Alphabet.Id);
             var (unit, drop) = (Unit * item.Scale, (1 - item.Scale) / 2);
             Pt Map(Pt p) => joined ? way.Stand(r, middle + ((p.X - glyphMiddle) * unit), 0, p.Y * unit) : way.Stand(r, middle, (p.X - glyphMiddle) * unit, (p.Y * unit) + drop);
             var lines = ReferenceEquals(strokes, shaped.Glyph.Strokes)
@@ -209,7 +209,7 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
             var near = way.Bends || arrangement.Way == WordWay.Monogram ? shaped.Glyph.Coarse.Select(line => (IReadOnlyList<Pt>)line.Select(Map).ToArray()).ToArray() : null;
             if (near is not null && double.IsFinite(gap) && last is not null)
             {
-                gap = Between(last, near);
+                gap = Polyline.Between(last, near);
             }
 
             letters.Add(new SetLetter(shaped.Letter, r, shaped.Glyph, strokes.Select(s => s.Map(Map)).ToArray(), lines, gap, shaped.Joins));
@@ -223,13 +223,11 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
         return letter.Glyph.Coarse.Select(line => (IReadOnlyList<Pt>)line.Select(p => way.Stand(row, middle, (p.X - centre) * Unit, p.Y * Unit)).ToArray()).ToArray();
     }
 
-    private static double Between(IReadOnlyList<IReadOnlyList<Pt>> a, IReadOnlyList<IReadOnlyList<Pt>> b) => a.Min(x => b.Min(y => Polyline.Between(x, y)));
-
     /// <summary>A dotted letter without its dot, and where that was; null where it has none.</summary>
     private static (IReadOnlyList<Stroke> Strokes, Pt At)? Undotted(ShapedLetter shaped, IReadOnlyList<Stroke> strokes)
     {
         var dot = shaped.Letter is "i" or "j" ? strokes.FirstOrDefault(s => !s.Closed && s.Curves.Count == 1 && s.Curves[0].IsStraight && s.Start.To(s.End) <= Alphabets.DotUnits) : null;
-        return dot is null ? null : (strokes.Where(s => !ReferenceEquals(s, dot)).DefaultIfEmpty(NoStrokes.FirstOrDefault()!).ToArray(), Pt.Lerp(dot.Start, dot.End, 0.5) + new Pt(0, 6));
+        return dot is null ? null : (strokes.Where(s => !ReferenceEquals(s, dot)).ToArray(), Pt.Lerp(dot.Start, dot.End, 0.5) + new Pt(0, 6));
     }
 
     /// <summary>Drawings above, below or round all of the words.</summary>

@@ -127,6 +127,14 @@ public static class Legibility
     /// </summary>
     public static double SpreadMm(double distanceMm) => distanceMm * Math.Tan(Math.PI / (180 * 60));
 
+    /// <summary>Our thread colours that read on a cloth, in the order they are offered, and the one that is taken: the first of them, or what differs most where none reads.</summary>
+    public static (ThreadColour Own, IReadOnlyList<ThreadColour> Reading) Colours(Cloth cloth)
+    {
+        double Apart(ThreadColour c) => ColourDifference.Lightness(Colour.Parse(c.Hex), cloth.Colour);
+        var reading = Palette.Colours.Where(c => Apart(c) >= ReadsFromL).ToArray();
+        return (reading.Length > 0 ? reading[0] : Palette.Colours.OrderByDescending(Apart).First(), reading);
+    }
+
     /// <summary>Whether a thread of this colour shows on the cloth; null when it reads well. Tone on tone reads, and is no fault.</summary>
     public static Concern? Showing(Colour thread, Cloth cloth)
     {
@@ -142,8 +150,7 @@ public static class Legibility
             null,
             null,
             $"The thread is only {Say.Number(lightness)} lighter or darker than the cloth (colour difference {Say.Number(apart)}): from a step away the words vanish. From {Say.Number(ReadsFromL, 0)} on they read.",
-            Palette.Colours
-                .Where(c => ColourDifference.Lightness(Colour.Parse(c.Hex), cloth.Colour) >= ReadsFromL)
+            Colours(cloth).Reading
                 .Take(3)
                 .Select(c => new Remedy(Colour: c.Hex))
                 .ToArray());

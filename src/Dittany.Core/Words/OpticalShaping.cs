@@ -52,18 +52,4 @@ internal sealed class GlyphMemo
         var shift = left.InkTo + left.Right + right.Left - right.InkFrom + kern;
         return new Beside(kern, Spacing.Gap(left, right, shift), Spacing.Gap(left, right, shift + Setting.WideUnits));
     });
-
-    /// <summary>Measures over the letters an alphabet is judged by (common practice of type: an x, the commonest small letters, some capitals); what it lacks is left out.</summary>
-    public static AlphabetFacts FactsOf(IAlphabet alphabet, double? weight)
-    {
-        var glyphs = "aeghnorstAEHMNORS".Select(c => alphabet.Find(c.ToString())).OfType<Glyph>().ToArray();
-        var measures = glyphs.Select(alphabet.Measure).ToArray();
-        var small = alphabet.Find("x") ?? alphabet.Find("z");
-        return new AlphabetFacts(
-            small is null ? Alphabets.XUnits : Math.Round(small.Lines.SelectMany(l => l).Max(p => p.Y), 1),
-            weight,
-            Math.Round(measures.Min(m => m.TightestRadius), 1),
-            Math.Round(measures.Min(m => m.Narrowest), 1),
-            Math.Round(glyphs.Average(g => g.Advance), 1));
-    }
 }

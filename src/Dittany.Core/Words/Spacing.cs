@@ -57,7 +57,7 @@ internal static class Spacing
     public static double Gap(Glyph left, Glyph right, double shift)
     {
         var theirs = right.Lines.Select(line => line.Select(p => p + new Pt(shift, 0)).ToArray()).ToArray();
-        return left.Lines.Min(a => theirs.Min(b => Polyline.Between(a, b)));
+        return Polyline.Between(left.Lines, theirs);
     }
 
     private static double Top(Glyph glyph) => glyph.Lines.SelectMany(l => l).Max(p => p.Y);

@@ -164,7 +164,7 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
     private double Gap(Glyph left, Glyph right, double shift) => _gaps.GetOrAdd((left, right, (long)Math.Round(shift * 100)), _ =>
     {
         var theirs = right.Coarse.Select(line => line.Select(p => p + new Pt(shift, 0)).ToArray()).ToArray();
-        return left.Coarse.Min(a => theirs.Min(b => Polyline.Between(a, b)));
+        return Polyline.Between(left.Coarse, theirs);
     });
 
     /// <summary>Measured on its own letters: the weight of a stroke is twice the area by the length of the outline, which is exact for an even stroke that is long for its width.</summary>
@@ -180,7 +180,6 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
             }
         }
 
-        var plain = GlyphKeep.FactsOf(this);
-        return plain with { StrokeWeight = length == 0 ? 0 : Math.Round(2 * Math.Abs(area) / length, 1) };
+        return AlphabetFacts.Of(this, length == 0 ? 0 : Math.Round(2 * Math.Abs(area) / length, 1));
     }
 }

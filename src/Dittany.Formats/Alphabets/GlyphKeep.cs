@@ -33,19 +33,4 @@ internal sealed class GlyphKeep
     public (IReadOnlyList<Stroke> Strokes, double Weight) Lines(string key, Func<(IReadOnlyList<Stroke>, double)> make) => _lines.GetOrAdd(key, _ => make());
 
     public GlyphMeasures Memo(Glyph glyph, Func<Glyph, GlyphMeasures> measure) => _measures.GetOrAdd(glyph, measure);
-
-    /// <summary>The same letters as our own hands are measured on; what a font lacks is left out.</summary>
-    public static AlphabetFacts FactsOf(IAlphabet alphabet)
-    {
-        var glyphs = "aeghnorstAEHMNORS".Select(c => alphabet.Find(c.ToString())).OfType<Glyph>().ToArray();
-        if (glyphs.Length == 0)
-        {
-            return new AlphabetFacts(0, null, double.PositiveInfinity, double.PositiveInfinity, 0);
-        }
-
-        var measures = glyphs.Select(alphabet.Measure).ToArray();
-        var small = alphabet.Find("x");
-        return new AlphabetFacts(
-            small is null ? 100 : Math.Round(small.Lines.SelectMany(l => l).Max(p => p.Y), 1), null, Math.Round(measures.Min(m => m.TightestRadius), 1), Math.Round(measures.Min(m => m.Narrowest), 1), Math.Round(glyphs.Average(g => g.Advance), 1));
-    }
 }

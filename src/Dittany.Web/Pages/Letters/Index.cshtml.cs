@@ -84,13 +84,12 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
         Words = !string.IsNullOrWhiteSpace(Text) ? Text.Trim() : For is { Job.Elements.Count: > 0 } ? For.Job.Elements[0].Text.ReplaceLineEndings(" ") : "Zoë & Max";
         var asked = Rows.Letters(Words.ReplaceLineEndings(" ")).Where(l => !Rows.IsSpace(l)).Distinct(StringComparer.Ordinal).ToArray();
         Hand Of(IAlphabet a) => new(a, $"/letters/{a.Id}.svg?text={Uri.EscapeDataString(Words)}", asked.Where(l => !a.Has(l)).Take(5).ToArray() is { Length: > 0 } lacking ? Core.Measures.Say.List(lacking.Select(l => $"“{l}”").ToArray()) : null);
-        bool Own(IAlphabet a) => a.Id.StartsWith("own-", StringComparison.Ordinal);
         Shelves = new (string, IReadOnlyList<Hand>)[]
         {
             ("Our own hands", Alphabets.All.Where(a => a.Kind == AlphabetKind.Stroke).Select(Of).ToArray()),
-            ("Yours", Alphabets.All.Where(Own).Select(Of).ToArray()),
-            ("Along the middle of the strokes", Alphabets.All.Where(a => a.Kind == AlphabetKind.CentreLine && !Own(a)).Select(Of).ToArray()),
-            ("Round the outline", Alphabets.All.Where(a => a.Kind == AlphabetKind.Weighted && !Own(a)).Select(Of).ToArray()),
+            ("Yours", Alphabets.All.Where(Alphabets.IsOwn).Select(Of).ToArray()),
+            ("Along the middle of the strokes", Alphabets.All.Where(a => a.Kind == AlphabetKind.CentreLine && !Alphabets.IsOwn(a)).Select(Of).ToArray()),
+            ("Round the outline", Alphabets.All.Where(a => a.Kind == AlphabetKind.Weighted && !Alphabets.IsOwn(a)).Select(Of).ToArray()),
         }.Where(s => s.Item2.Count > 0).ToArray();
         return true;
     }

@@ -69,13 +69,13 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
         var own = Shown.Shelf == MotifShelf.Own ? new OwnDrawing(Shown.Name, Shown.Build(0)) : null;
         if (with is not null && own is null && For.Job.Elements.Count > 0)
         {
-            return await Changed([new Change("motif", Shown.Id, $"The {Shown.Name} with the words"), new Change("motifPlace", with, $"The {Shown.Name} with the words"), new Change("motifCount", Parts?.ToString(CultureInfo.InvariantCulture), $"The {Shown.Name} with the words")], cancel);
+            return await Changed(new Change("motif", Shown.Id, $"The {Shown.Name} with the words", job => job with { Elements = [job.Elements[0] with { Motif = Shown.Id, MotifPlace = with, MotifCount = Parts }, .. job.Elements.Skip(1)] }), cancel);
         }
 
         var id = Enumerable.Range(1, 99).Select(n => $"motif-{n.ToString(CultureInfo.InvariantCulture)}").First(i => For.Job.MotifsAsked.All(m => m.Id != i) && For.Job.Elements.All(e => e.Id != i));
         var asked = new MotifAsked(
             id, own is null ? Shown.Id : "own", Arrangement: Arrangement is null or "one" ? null : Arrangement, Count: Count, Parts: Parts, LeanDegrees: Lean, Mirrored: Mirrored ? true : null, WobblePercent: Wobble, Seed: Seed, Drawing: own);
-        return await Changed([new Change("motifs", id, $"The {Shown.Name}", job => job with { Motifs = [.. job.MotifsAsked, asked] })], cancel);
+        return await Changed(new Change("motifs", id, $"The {Shown.Name}", job => job with { Motifs = [.. job.MotifsAsked, asked] }), cancel);
     }
 
     /// <summary>Brings a drawing of her own.</summary>
@@ -110,22 +110,17 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
         return RedirectToPage(new { Piece });
     }
 
-    private async Task<IActionResult> Changed(IReadOnlyList<Change> changes, CancellationToken cancel)
+    private async Task<IActionResult> Changed(Change change, CancellationToken cancel)
     {
-        var workshop = await workshops.Current(cancel);
-        foreach (var change in changes)
+        var changed = await pieces.Change(For!.Id, For.Head, change, await workshops.Current(cancel), cancel: cancel);
+        if (changed?.Faults is { Count: > 0 } faults)
         {
-            var head = (await pieces.Find(For!.Id, cancel))!.Head;
-            var changed = await pieces.Change(For.Id, head, change, workshop, cancel: cancel);
-            if (changed?.Faults is { Count: > 0 } faults)
-            {
-                Faults = faults.Select(f => $"{f.Detail} {f.Try}").ToArray();
-                Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
-                return Page();
-            }
+            Faults = faults.Select(f => $"{f.Detail} {f.Try}").ToArray();
+            Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
+            return Page();
         }
 
-        return Redirect($"/bench/{For!.Id.ToString(CultureInfo.InvariantCulture)}?Station=words");
+        return Redirect($"/bench/{For.Id.ToString(CultureInfo.InvariantCulture)}?Station=words");
     }
 
     private async Task<bool> Load(CancellationToken cancel)
