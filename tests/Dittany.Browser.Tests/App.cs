@@ -23,6 +23,7 @@ public sealed class App : IAsyncLifetime
         var start = new ProcessStartInfo("dotnet", [typeof(Program).Assembly.Location, "--demo"]) { RedirectStandardOutput = true, UseShellExecute = false };
         start.Environment["DITTANY_DATA"] = _folder;
         start.Environment["DITTANY_WARM_UP"] = "no";
+        start.Environment["DITTANY_DAY"] = "2027-03-03";
         start.Environment["DITTANY_PORT"] = port.ToString(CultureInfo.InvariantCulture);
         _program = Process.Start(start)!;
         _program.OutputDataReceived += (_, _) => { };

@@ -9,6 +9,9 @@ namespace Dittany.Web.Tests.Setup;
 /// <summary>The application over a data folder of its own.</summary>
 public sealed class Site : WebApplicationFactory<Program>
 {
+    /// <summary>The day it is in the tests: a Wednesday, so that the weekend is neither near nor just over.</summary>
+    public const string Day = "2027-03-03";
+
     private static readonly Lock Starting = new();
     private readonly string _folder = Directory.CreateTempSubdirectory("dittany-").FullName;
 
@@ -21,6 +24,7 @@ public sealed class Site : WebApplicationFactory<Program>
             // The folder is named by the environment, so only one application starts at a time.
             Environment.SetEnvironmentVariable("DITTANY_DATA", _folder);
             Environment.SetEnvironmentVariable("DITTANY_WARM_UP", "no");
+            Environment.SetEnvironmentVariable("DITTANY_DAY", Day);
             return CreateClient(new WebApplicationFactoryClientOptions { AllowAutoRedirect = false, BaseAddress = new Uri("http://localhost") });
         }
     }
