@@ -8,8 +8,11 @@ public enum FigureKind
     Dot,
 }
 
-/// <summary>One part of a drawing: what it is (stem, leaf, vein, petal, centre, dot, outline), and its stroke. A dot's stroke is a very short straight about its point.</summary>
-public sealed record FigurePart(string Role, FigureKind Kind, Stroke Stroke)
+/// <summary>
+/// One part of a drawing: what it is (stem, leaf, vein, petal, centre, dot, outline), and its stroke. A dot's stroke is a very short straight about its point. Where a motif is repeated
+/// <paramref name="Copy"/> numbers the copy it belongs to; what joins the copies belongs to none and has -1.
+/// </summary>
+public sealed record FigurePart(string Role, FigureKind Kind, Stroke Stroke, int Copy = 0)
 {
     /// <summary>The stroke as points, close enough for fitting.</summary>
     public IReadOnlyList<Pt> Line { get; } = Stroke.Flatten(Figure.FlattenShare * Figure.SpanOf(Stroke));
@@ -17,7 +20,7 @@ public sealed record FigurePart(string Role, FigureKind Kind, Stroke Stroke)
     /// <summary>The middle of the stroke's box: where a dot stands.</summary>
     public Pt Middle => Pt.Lerp(Stroke.Start, Stroke.End, 0.5);
 
-    public FigurePart Map(Func<Pt, Pt> map) => new(Role, Kind, Stroke.Map(map));
+    public FigurePart Map(Func<Pt, Pt> map) => new(Role, Kind, Stroke.Map(map), Copy);
 
     /// <summary>A point, as a part.</summary>
     public static FigurePart Dot(string role, Pt at, double size = 1e-3) =>
@@ -52,6 +55,9 @@ public sealed record Figure(IReadOnlyList<FigurePart> Parts)
     public double Height => Box.Greatest.Y - Box.Least.Y;
 
     public Figure Map(Func<Pt, Pt> map) => new(Parts.Select(p => p.Map(map)).ToArray());
+
+    /// <summary>The drawing as one copy of several.</summary>
+    public Figure AsCopy(int number) => new(Parts.Select(p => p with { Copy = number }).ToArray());
 
     /// <summary>Two drawings as one, this one's parts first.</summary>
     public Figure With(Figure other) => new([.. Parts, .. other.Parts]);

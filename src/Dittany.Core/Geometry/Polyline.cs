@@ -62,6 +62,10 @@ public static class Polyline
     public static double Between(IReadOnlyList<IReadOnlyList<Pt>> a, IReadOnlyList<IReadOnlyList<Pt>> b) =>
         a.Select(x => b.Select(y => Between(x, y)).DefaultIfEmpty(double.PositiveInfinity).Min()).DefaultIfEmpty(double.PositiveInfinity).Min();
 
+    /// <summary>A line with points left out that stand less than this from the line without them (Douglas and Peucker 1973); both ends stay.</summary>
+    public static IReadOnlyList<Pt> Simplified(IReadOnlyList<Pt> line, double within) =>
+        line.Count < 3 ? line : NetTopologySuite.Simplify.DouglasPeuckerLineSimplifier.Simplify(line.Select(p => new NetTopologySuite.Geometries.Coordinate(p.X, p.Y)).ToArray(), within).Select(c => new Pt(c.X, c.Y)).ToArray();
+
     /// <summary>Whether two segments properly cross.</summary>
     public static bool Cross(Pt a, Pt b, Pt c, Pt d)
     {

@@ -50,6 +50,15 @@ public sealed class Region
     public static Region Roughly(IReadOnlyList<Pt> ring, double withinMm) =>
         new(NetTopologySuite.Simplify.TopologyPreservingSimplifier.Simplify(Factory.CreatePolygon(Close(ring)), withinMm));
 
+    /// <summary>Everything within a distance of some lines; a line of one point is that point. A ring is given with its first point repeated, or it is open.</summary>
+    public static Region Along(IReadOnlyList<IReadOnlyList<Pt>> lines, double withinMm) => new(NetTopologySuite.Operation.Union.UnaryUnionOp.Union(lines.Where(l => l.Count > 0)
+        .Select(l => (l.Count == 1 ? (NetTopologySuite.Geometries.Geometry)Factory.CreatePoint(new Coordinate(l[0].X, l[0].Y)) : Factory.CreateLineString(l.Select(p => new Coordinate(p.X, p.Y)).ToArray())).Buffer(withinMm, new BufferParameters(CoarseSegments)))
+        .ToArray()) ?? Factory.CreatePolygon());
+
+    /// <summary>A region with its holes filled, piece by piece.</summary>
+    public Region Filled() => new(NetTopologySuite.Operation.Union.UnaryUnionOp.Union(Enumerable.Range(0, _area.NumGeometries).Select(i => _area.GetGeometryN(i)).OfType<Polygon>().Where(p => !p.IsEmpty)
+        .Select(p => (NetTopologySuite.Geometries.Geometry)Factory.CreatePolygon(p.Shell)).ToArray()) ?? Factory.CreatePolygon());
+
     public static Region Rectangle(double x, double y, double width, double height) =>
         Of([new Pt(x, y), new Pt(x + width, y), new Pt(x + width, y + height), new Pt(x, y + height)]);
 

@@ -87,7 +87,7 @@ public static class Arranging
         }
     }
 
-    private static Figure All(IEnumerable<Figure> figures) => new([.. figures.SelectMany(f => f.Parts)]);
+    private static Figure All(IEnumerable<Figure> figures) => new([.. figures.SelectMany((f, i) => f.AsCopy(i).Parts)]);
 
     private static Figure Row(Figure one, int count) => All(Enumerable.Range(0, count).Select(i => one.Moved(new Pt(i * one.Width * Pitch, 0))));
 
@@ -104,13 +104,13 @@ public static class Arranging
             var turned = up ? one : one.Turned(Math.PI);
             return turned.Moved(Bend(i) + new Pt(0, (up ? -1 : 1) * ((one.Height / 2) + 0.06)));
         });
-        return new([new FigurePart("stem", FigureKind.Line, Drawing.Through(stem, false)), .. All(motifs).Parts]);
+        return new([new FigurePart("stem", FigureKind.Line, Drawing.Through(stem, false), Copy: -1), .. All(motifs).Parts]);
     }
 
     private static Figure Ring(Figure one, int count, bool middle)
     {
         var round = All(RingPlaces(count, one.Width, middle).Select(p => one.Turned(p.Radians).Moved(p.At)));
-        return middle ? round.With(one) : round;
+        return middle ? round.With(one.AsCopy(count)) : round;
     }
 
     /// <summary>One in the corner, looking in, and on both sides smaller and smaller ones that turn along the edges.</summary>

@@ -35,7 +35,7 @@ public static class DrawingStitching
         var stitched = LetterStitching.Stitch(ordered.Select(p => p.Stroke).ToArray(), i => specs[i], 0, i => ordered[i].Kind == FigureKind.Dot);
         return stitched.Lines.Select(line => new Part(
             ordered[line.Source].Role, ordered[line.Source].Role, from + line.Source, line.Kind.Id, specs[line.Source].Pair.Strands, colourOf(ordered[line.Source]), line.WidthMm, line.LineMm, line.Closed, line.Stitches,
-            line.Dot ? 0 : specs[line.Source].WishedMm)).ToArray();
+            line.Dot ? 0 : specs[line.Source].WishedMm, ordered[line.Source].Copy)).ToArray();
 
         Pair PairFor(string role)
         {

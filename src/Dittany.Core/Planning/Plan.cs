@@ -38,7 +38,10 @@ public sealed record PlannedSpace(
 /// <summary>A box in mm: its top left corner and size.</summary>
 public sealed record Box(double X, double Y, double Width, double Height);
 
-/// <summary>One line of an element with its stitches; a dot made as a knot is a line of one point. <paramref name="WishedMm"/> is the stitch length wished for on straights.</summary>
+/// <summary>
+/// One line of an element with its stitches; a dot made as a knot is a line of one point. <paramref name="WishedMm"/> is the stitch length wished for on straights. Where a motif is repeated
+/// <paramref name="Copy"/> says which of them the line belongs to; -1 is what joins them.
+/// </summary>
 public sealed record Part(
     string Role,
     string Letter,
@@ -50,7 +53,8 @@ public sealed record Part(
     IReadOnlyList<Pt> LineMm,
     bool Closed,
     IReadOnlyList<Stitch> Stitches,
-    double WishedMm = 0);
+    double WishedMm = 0,
+    int Copy = 0);
 
 /// <summary>A wording or a motif as planned. The height of a motif stands for the capitals of words.</summary>
 public sealed record PlannedElement(

@@ -14,6 +14,7 @@ public static class PieceSheets
     [
         new("template", "Template", "The lines at 1:1, mirrored where the transfer asks for it, with a check line; the placement card goes with it."),
         new("cut-out", "Paper cut-out", "The words at 1:1 to cut out and lay on the item before anything is marked."),
+        new("shapes", "Paper shapes", "Rough paper shapes of every motif and wording, to push about on the item until they lie where you like them."),
         new("placement", "Placement card", "Where the words go on the real item: numbered folds and distances."),
         new("work", "Work sheet", "The order of work with its lengths of thread, strands, needle, minutes and cautions."),
         new("care", "Care card", "For whoever gets it: how it is washed and ironed."),
@@ -25,6 +26,7 @@ public static class PieceSheets
     {
         "template" => [.. TemplateLeaves.Of(TemplateSheet.Of(plan, paper), note.Length == 0 ? null : note), .. PlacementCard.Of(plan, paper, note)],
         "cut-out" => TemplateLeaves.Of(TemplateSheet.CutOut(plan, paper), note.Length == 0 ? null : note),
+        "shapes" => ShapeLeaves.Of(plan, paper, note.Length == 0 ? null : note),
         "placement" => PlacementCard.Of(plan, paper, note),
         "work" => WorkSheet.Of(plan, paper, note),
         "care" => CareCard.Of(plan, paper),

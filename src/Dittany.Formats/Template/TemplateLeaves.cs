@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Transfer;
 using Dittany.Formats.Sheets;
@@ -45,18 +46,24 @@ public static class TemplateLeaves
 
     private static IEnumerable<Mark> Foot(TemplateSheet sheet, Tile tile, string? note)
     {
+        var page = sheet.Tiles.Count == 1 ? "One sheet." : $"Sheet {Say.Number(1 + (tile.Row * (1 + sheet.Tiles.Max(t => t.Column))) + tile.Column, 0)} of {sheet.Tiles.Count}, row {tile.Row + 1}, column {tile.Column + 1}: lay the crosses of neighbours on each other.";
+        return Foot(sheet.Paper, sheet.Title, sheet.MirrorWords, note, $"{page} Dashed: {sheet.CentreWords}{(sheet.BaselinesMm.Count > 0 ? " and base line" : string.Empty)}.");
+    }
+
+    /// <summary>What stands at the foot of every leaf that is true to scale: title, a word on it, which leaf it is, and the check line.</summary>
+    internal static IEnumerable<Mark> Foot(Paper paper, string title, string words, string? note, string page)
+    {
         const double X = Sheet.MarginMm;
-        var y = sheet.Paper.HeightMm - Sheet.MarginMm - Sheet.FootMm;
-        var width = sheet.Paper.WidthMm - (2 * Sheet.MarginMm);
-        yield return new TextMark(new Pt(X, y + 8), Typesetting.Short(sheet.Title, 5, width, heading: true), 5, Heading: true);
-        yield return new TextMark(new Pt(X, y + 13.5), sheet.MirrorWords, 3.2);
+        var y = paper.HeightMm - Sheet.MarginMm - Sheet.FootMm;
+        var width = paper.WidthMm - (2 * Sheet.MarginMm);
+        yield return new TextMark(new Pt(X, y + 8), Typesetting.Short(title, 5, width, heading: true), 5, Heading: true);
+        yield return new TextMark(new Pt(X, y + 13.5), words, 3.2);
         if (note is not null)
         {
             yield return new TextMark(new Pt(X + width, y + 13.5), note, 3.2, Align: Align.Right);
         }
 
-        var page = sheet.Tiles.Count == 1 ? "One sheet." : $"Sheet {Say.Number(1 + (tile.Row * (1 + sheet.Tiles.Max(t => t.Column))) + tile.Column, 0)} of {sheet.Tiles.Count}, row {tile.Row + 1}, column {tile.Column + 1}: lay the crosses of neighbours on each other.";
-        yield return new TextMark(new Pt(X, y + 18), $"{page} Dashed: {sheet.CentreWords} and base line.", 3.2);
+        yield return new TextMark(new Pt(X, y + 18), page, 3.2);
 
         // The check line: solid, 100 mm from outer edge to outer edge; its end ticks stand inside, or their thickness would be measured along.
         var line = y + 24;

@@ -34,6 +34,22 @@ public class TemplateTests
         Assert.Contains($"Dashed: {line}", pdf.GetPage(1).Text, StringComparison.Ordinal);
     }
 
+    /// <summary>Paper shapes go round at 1:1: a disc for each flower, as wide in the file as it is in the plan, and what is larger than a leaf on several with crosses to join them.</summary>
+    [Fact]
+    public void Paper_shapes_are_as_large_in_the_file_as_in_the_plan()
+    {
+        var plan = Planner.Make(new Job("cushion-cover", [], Monday, Motifs: [new MotifAsked("m", "daisy", Arrangement: "ring", Count: 6, HeightMm: 150)]), Workshop.Default);
+        var shapes = PaperShapes.Of(plan);
+        using var pdf = PdfDocument.Open(LeafPdf.Write(PieceSheets.Of("shapes", plan, Papers.A4, string.Empty)));
+        var wide = pdf.GetPages().SelectMany(p => p.Paths).SelectMany(p => p).Select(s => s.GetBoundingRectangle()).OfType<PdfRectangle>().Where(b => Math.Abs(b.Width - b.Height) < 0.1).Select(b => b.Width / 72 * 25.4).ToArray();
+        Assert.All(shapes, s => Assert.Contains(wide, w => Math.Abs(w - (s.WidthMm * Math.Cos(Math.PI / 48))) < 0.1));
+        Assert.Contains("Check line: 100 mm", pdf.GetPage(1).Text, StringComparison.Ordinal);
+        Assert.Contains("Daisy 6", pdf.GetPage(1).Text, StringComparison.Ordinal);
+
+        var tree = Planner.Make(new Job("tablecloth", [], Monday, Motifs: [new MotifAsked("m", "pine-tree", HeightMm: 300)]), Workshop.Default);
+        Assert.True(PieceSheets.Of("shapes", tree, Papers.A4, string.Empty).Count > 1);
+    }
+
     /// <summary>The check line is read back from the file: a PDF point is 1/72 in (ISO 32000), an inch 25.4 mm.</summary>
     [Theory]
     [InlineData("a4", null)]
