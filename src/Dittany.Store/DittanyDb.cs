@@ -34,6 +34,8 @@ public sealed class DittanyDb(DbContextOptions<DittanyDb> options) : DbContext(o
 
     public DbSet<DrawingRow> Drawings => Set<DrawingRow>();
 
+    public DbSet<TracingRow> Tracings => Set<TracingRow>();
+
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
         modelBuilder.Entity<PieceRow>().HasMany(p => p.Revisions).WithOne().HasForeignKey(r => r.PieceId).OnDelete(DeleteBehavior.Restrict);
@@ -49,6 +51,8 @@ public sealed class DittanyDb(DbContextOptions<DittanyDb> options) : DbContext(o
         modelBuilder.Entity<PictureRow>().HasKey(p => p.Id);
         modelBuilder.Entity<PhotographRow>().HasOne<PictureRow>().WithMany().HasForeignKey(p => p.PictureId).OnDelete(DeleteBehavior.Restrict);
         modelBuilder.Entity<FontRow>().HasKey(f => f.Id);
+        modelBuilder.Entity<TracingRow>().HasKey(t => new { t.DrawingId, t.Number });
+        modelBuilder.Entity<TracingRow>().HasOne<DrawingRow>().WithMany().HasForeignKey(t => t.DrawingId).OnDelete(DeleteBehavior.Restrict);
         modelBuilder.Entity<PrinterRow>().HasKey(p => p.Name);
         modelBuilder.Entity<PrintedRow>().HasIndex(p => new { p.PieceId, p.Revision });
     }

@@ -7,8 +7,8 @@ using Microsoft.EntityFrameworkCore;
 
 namespace Dittany.Store;
 
-/// <summary>A drawing of her own as it is kept.</summary>
-public sealed record KeptDrawing(int Id, OwnDrawing Drawing, string NotUsed);
+/// <summary>A drawing of her own as it is kept; one that was traced over a picture can be traced on.</summary>
+public sealed record KeptDrawing(int Id, OwnDrawing Drawing, string NotUsed, bool Traced);
 
 /// <summary>
 /// The maker's own alphabets and drawings. A font is kept as it was brought and known by its hash, so that the same letters always stand under the same id. It is marked before it is first
@@ -71,9 +71,9 @@ public sealed class LetterStore(DittanyDb db, TimeProvider time)
         return (id, null);
     }
 
-    /// <summary>Drawings that are not archived, by name.</summary>
+    /// <summary>Drawings that are not archived, by name; one that is only begun is not among them.</summary>
     public async Task<IReadOnlyList<KeptDrawing>> Drawings(CancellationToken cancel = default) =>
-        (await db.Drawings.AsNoTracking().Where(d => !d.Archived).ToArrayAsync(cancel)).Select(Of).OrderBy(d => d.Drawing.Name, StringComparer.OrdinalIgnoreCase).ThenBy(d => d.Id).ToArray();
+        (await db.Drawings.AsNoTracking().Where(d => !d.Archived).ToArrayAsync(cancel)).Select(Of).Where(d => d.Drawing.Figure.Parts.Count > 0).OrderBy(d => d.Drawing.Name, StringComparer.OrdinalIgnoreCase).ThenBy(d => d.Id).ToArray();
 
     public async Task<KeptDrawing?> Drawing(int id, CancellationToken cancel = default) => await db.Drawings.AsNoTracking().FirstOrDefaultAsync(d => d.Id == id, cancel) is { } row ? Of(row) : null;
 
@@ -96,7 +96,7 @@ public sealed class LetterStore(DittanyDb db, TimeProvider time)
         }
     }
 
-    private static KeptDrawing Of(DrawingRow row) => new(row.Id, DrawingJson.Read(row.PartsJson) with { Name = row.Name }, row.NotUsed);
+    private static KeptDrawing Of(DrawingRow row) => new(row.Id, DrawingJson.Read(row.PartsJson) with { Name = row.Name }, row.NotUsed, row.Head is not null);
 
     private static string NameOf(string name)
     {

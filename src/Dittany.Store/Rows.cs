@@ -207,7 +207,10 @@ public sealed class DrawingRow
 
     public required string Name { get; set; }
 
-    public required string PartsJson { get; init; }
+    public required string PartsJson { get; set; }
+
+    /// <summary>Which revision of its tracing it is, where it was traced over a picture; null where it was brought in.</summary>
+    public int? Head { get; set; }
 
     /// <summary>What of the file was not used, in a sentence; empty where all was.</summary>
     public required string NotUsed { get; init; }
@@ -215,4 +218,21 @@ public sealed class DrawingRow
     public DateTime At { get; init; }
 
     public bool Archived { get; set; }
+}
+
+/// <summary>One state of a drawing traced over a picture. Never changed, never removed.</summary>
+public sealed class TracingRow
+{
+    public int DrawingId { get; set; }
+
+    public int Number { get; set; }
+
+    /// <summary>The revision it was made from; 0 for the first.</summary>
+    public int Parent { get; set; }
+
+    public required string Json { get; set; }
+
+    public required string What { get; set; }
+
+    public DateTime At { get; set; }
 }

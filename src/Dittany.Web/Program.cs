@@ -54,6 +54,7 @@ using (folder)
     services.AddScoped<SheetStore>();
     services.AddScoped<CupboardStore>();
     services.AddScoped<LetterStore>();
+    services.AddScoped<TracingStore>();
     services.AddSingleton<Dittany.Formats.Pictures.IPhoneCamera, Dittany.Formats.Pictures.MadeUpCamera>();
     services.AddSingleton<Straightening>();
     services.AddSingleton<PlanCache>();
@@ -90,7 +91,7 @@ using (folder)
 
         if (demo)
         {
-            await Demo.Fill(scope.ServiceProvider.GetRequiredService<PieceStore>(), scope.ServiceProvider.GetRequiredService<SheetStore>(), scope.ServiceProvider.GetRequiredService<CupboardStore>(), app.Services.GetRequiredService<Today>().Date);
+            await Demo.Fill(scope.ServiceProvider.GetRequiredService<PieceStore>(), scope.ServiceProvider.GetRequiredService<SheetStore>(), scope.ServiceProvider.GetRequiredService<CupboardStore>(), scope.ServiceProvider.GetRequiredService<TracingStore>(), app.Services.GetRequiredService<Today>().Date);
         }
     }
 

@@ -37,6 +37,8 @@ public sealed class LookTests(App app) : IClassFixture<App>
         ("/letters?Piece=18", ".specimen"),
         ("/motifs?Piece=18", ".motif-shelf"),
         ("/motifs?Motif=sunflower&Piece=18&Arrangement=scatter", "#put"),
+        ("/motifs/trace", "#made-up-sketch"),
+        ("/motifs/trace/1", "#sketch-frame image"),
         ("/set?Names=Ida%0AMaximilian%0AZo%C3%AB&Form=christmas-stocking", "#governs"),
         ("/cupboard", "#shelves"),
         ("/cupboard/form/t-shirt-adult", "#scale"),
@@ -72,7 +74,7 @@ public sealed class LookTests(App app) : IClassFixture<App>
     public void Nothing_sticks_out_on_phone_or_tablet(int width, int height)
     {
         using var browser = app.Browser(width, height);
-        foreach (var path in new[] { "/", "/new", "/bench/5", "/bench/9?Face=order&Station=order", "/bench/1", "/sheets/11", "/habits", "/workshop", "/cupboard", "/cupboard/form/shirt", "/cupboard/measure", "/cupboard/photograph/1", "/cupboard/own/own-ida-s-pinafore", "/bench/18?Station=words", "/letters?Piece=18", "/motifs?Piece=18", "/set?Names=Ida&Form=tote" })
+        foreach (var path in new[] { "/", "/new", "/bench/5", "/bench/9?Face=order&Station=order", "/bench/1", "/sheets/11", "/habits", "/workshop", "/cupboard", "/cupboard/form/shirt", "/cupboard/measure", "/cupboard/photograph/1", "/cupboard/own/own-ida-s-pinafore", "/bench/18?Station=words", "/letters?Piece=18", "/motifs?Piece=18", "/motifs/trace/1", "/set?Names=Ida&Form=tote" })
         {
             browser.Navigate().GoToUrl(new Uri(app.Url + path));
             Assert.InRange(Convert.ToInt32(browser.ExecuteScript("return document.documentElement.scrollWidth"), System.Globalization.CultureInfo.InvariantCulture), 1, width);
@@ -110,11 +112,11 @@ public sealed class LookTests(App app) : IClassFixture<App>
         ("cupboard", "/cupboard"),
         ("cupboard-form", "/cupboard/form/backpack"),
         ("photograph", "/cupboard/photograph/1"),
-        ("tracing", "/cupboard/own/own-cotton-bag-from-a-photograph"),
+        ("sketch", "/motifs/trace/1"),
         ("letters", "/letters?Piece=18"),
         ("motifs", "/motifs?Piece=18"),
         ("bench-wreath", "/bench/18?Station=words"),
-        ("bench-ring", "/bench/20?Station=words"),
+        ("set", "/set?Names=Ida%0AMaximilian%0AZo%C3%AB%0AMarigold&Form=christmas-stocking"),
         ("bench-concerns", "/bench/1"),
         ("sheets", "/sheets/11?kind=placement"),
         ("habits", "/habits?try=size"),

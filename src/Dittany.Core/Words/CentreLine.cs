@@ -8,33 +8,8 @@ namespace Dittany.Core.Words;
 /// <summary>A line down the middle of a shape, with half the shape's width at each of its points: what it would take to write the shape in one stroke.</summary>
 public sealed record CentreStroke(IReadOnlyList<Pt> Points, IReadOnlyList<double> HalfWidths, bool Closed, IReadOnlySet<int> Corners)
 {
-    /// <summary>The stroke as curves through its points (Catmull and Rom 1974), straight on into its corners.</summary>
-    public Stroke Curved()
-    {
-        var n = Points.Count;
-        Pt P(int i) => Closed ? Points[((i % n) + n) % n] : Points[Math.Clamp(i, 0, n - 1)];
-        bool Sharp(int i) => Corners.Contains(((i % n) + n) % n) || (!Closed && (i <= 0 || i >= n - 1));
-        var curves = new List<Curve>();
-        for (var i = 0; i < (Closed ? n : n - 1); i++)
-        {
-            // Handles are a third of their own piece, in the direction of the neighbours of their point; at a corner in that of what follows them.
-            var (a, b) = (P(i), P(i + 1));
-            var third = a.To(b) / 3;
-            var (into, outOf) = (Sharp(i) ? b - a : b - P(i - 1), Sharp(i + 1) ? b - a : P(i + 2) - a);
-            Pt Handle(Pt way) => way.Length < 1e-12 ? way : way * (third / way.Length);
-            curves.Add(Sharp(i) && Sharp(i + 1) ? Curve.Line(a, b) : Sharp(i) ? Eased(a, b, outOf, fromStart: true) : Sharp(i + 1) ? Eased(a, b, into, fromStart: false) : new Curve(a, a + Handle(into), b - Handle(outOf), b));
-        }
-
-        return new Stroke(curves, Closed);
-
-        // The free end of a curve bends evenly: its handle points to the other one.
-        static Curve Eased(Pt a, Pt b, Pt way, bool fromStart)
-        {
-            var third = a.To(b) / 3;
-            var unit = way.Length < 1e-12 ? way : way * (third / way.Length);
-            return fromStart ? new Curve(a, a + (((b - unit) - a) * 0.5), b - unit, b) : new Curve(a, a + unit, b + (((a + unit) - b) * 0.5), b);
-        }
-    }
+    /// <summary>The stroke as curves through its points, straight on into its corners.</summary>
+    public Stroke Curved() => SmoothLine.Through(Points, Closed, Corners);
 
     public double MeanWidth => 2 * HalfWidths.Average();
 }

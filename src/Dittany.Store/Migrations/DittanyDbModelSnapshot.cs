@@ -50,6 +50,9 @@ namespace Dittany.Store.Migrations
                     b.Property<DateTime>("At")
                         .HasColumnType("TEXT");
 
+                    b.Property<int?>("Head")
+                        .HasColumnType("INTEGER");
+
                     b.Property<string>("Name")
                         .IsRequired()
                         .HasColumnType("TEXT");
@@ -331,6 +334,33 @@ namespace Dittany.Store.Migrations
                     b.ToTable("Revisions");
                 });
 
+            modelBuilder.Entity("Dittany.Store.TracingRow", b =>
+                {
+                    b.Property<int>("DrawingId")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int>("Number")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateTime>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Json")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Parent")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("What")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("DrawingId", "Number");
+
+                    b.ToTable("Tracings");
+                });
+
             modelBuilder.Entity("Dittany.Store.WorkshopHeadRow", b =>
                 {
                     b.Property<int>("Id")
@@ -392,6 +422,15 @@ namespace Dittany.Store.Migrations
                     b.HasOne("Dittany.Store.PieceRow", null)
                         .WithMany("Revisions")
                         .HasForeignKey("PieceId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("Dittany.Store.TracingRow", b =>
+                {
+                    b.HasOne("Dittany.Store.DrawingRow", null)
+                        .WithMany()
+                        .HasForeignKey("DrawingId")
                         .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
                 });

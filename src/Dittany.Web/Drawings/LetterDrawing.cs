@@ -50,6 +50,9 @@ public static class LetterDrawing
         return svg.Close().Close().ToString();
     }
 
+    /// <summary>The colour of thread a part of a drawing is shown in.</summary>
+    public static string ThreadOf(string role) => role is "stem" or "leaf" ? Leaf : role == "vein" ? "#8a9a8c" : Thread;
+
     /// <summary>A figure fitted into a square of 120, parts in the colours of thread they usually have.</summary>
     public static string Motif(Figure figure, bool small = true)
     {
@@ -61,7 +64,7 @@ public static class LetterDrawing
         svg.Open("g", ("fill", "none"), ("stroke-width", small ? 2 : 2.4), ("stroke-linecap", "round"), ("stroke-linejoin", "round"));
         foreach (var part in drawn.Parts)
         {
-            var colour = part.Role is "stem" or "leaf" ? Leaf : part.Role == "vein" ? "#8a9a8c" : Thread;
+            var colour = ThreadOf(part.Role);
             if (part.Kind == FigureKind.Dot)
             {
                 svg.Empty("circle", ("cx", part.Middle.X), ("cy", part.Middle.Y), ("r", small ? 2.4 : 3.4), ("fill", colour), ("stroke", "none"));

@@ -1,5 +1,6 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
+using Dittany.Core.Motifs;
 using Dittany.Core.Planning;
 using Dittany.Core.Time;
 using Dittany.Formats.Pictures;
@@ -80,8 +81,17 @@ public static class Demo
         static Pt[] Dot(Pt at, double radius) => Enumerable.Range(0, 16).Select(i => at + new Pt(radius * Math.Cos(Math.PI * i / 8), radius * Math.Sin(Math.PI * i / 8))).ToArray();
     }
 
+    /// <summary>A made-up sketch, traced but for its feet and eye.</summary>
+    private static async Task Sketch(CupboardStore cupboard, TracingStore tracings)
+    {
+        var picture = await cupboard.Keep(PictureFile.Take(MadeUpSketch.Render()).Picture!);
+        var empty = new Tracing("Bird from a postcard", picture, MadeUpSketch.WidthMm, MadeUpSketch.HeightMm, []);
+        var begun = (await tracings.Begin(empty)).Kept!;
+        await tracings.Change(begun.Id, empty with { Lines = MadeUpSketch.Lines.Parts.Take(3).Select(p => empty.Drawn(p.Role, p.Kind == FigureKind.Dot ? [p.Middle] : p.Kind == FigureKind.Shape ? [.. p.Line, p.Line[0]] : p.Line)).ToArray() }, begun.Revision, "Traced");
+    }
+
     /// <summary>Stores the pieces where none are stored; what is begun was read back first.</summary>
-    public static async Task Fill(PieceStore store, SheetStore sheets, CupboardStore cupboard, DateOnly today)
+    public static async Task Fill(PieceStore store, SheetStore sheets, CupboardStore cupboard, TracingStore tracings, DateOnly today)
     {
         if ((await store.All()).Count > 0)
         {
@@ -89,6 +99,7 @@ public static class Demo
         }
 
         await Cupboard(cupboard);
+        await Sketch(cupboard, tracings);
         foreach (var (job, what) in Pieces(today).Reverse())
         {
             var id = await store.Create(job with { Done = null }, "New piece");

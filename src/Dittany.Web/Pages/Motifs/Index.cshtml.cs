@@ -1,4 +1,5 @@
 using System.Globalization;
+using Dittany.Core.Measures;
 using Dittany.Core.Motifs;
 using Dittany.Core.Planning;
 using Dittany.Formats.Drawings;
@@ -10,7 +11,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Dittany.Web.Pages.Motifs;
 
 /// <summary>All motifs on their shelves, one of them varied, her own drawings brought in; and any of them put on a piece.</summary>
-public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LetterStore letters) : PageModel
+public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LetterStore letters, TracingStore tracings) : PageModel
 {
     [BindProperty(SupportsGet = true)]
     public int? Piece { get; set; }
@@ -49,6 +50,12 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
     /// <summary>What of a drawing just brought in was not used; null where none was.</summary>
     public string? NotUsed { get; private set; }
 
+    /// <summary>How large the drawing is on the picture it was traced over; null where it was not traced.</summary>
+    public string? TracedSize { get; private set; }
+
+    /// <summary>Tracings without a line yet.</summary>
+    public IReadOnlyList<(int Id, string Name)> Begun { get; private set; } = [];
+
     public IReadOnlyList<(string Name, IReadOnlyList<(string Id, string Name)> Motifs)> Shelves { get; private set; } = [];
 
     /// <summary>The variation, as the end of an address.</summary>
@@ -59,7 +66,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
     public async Task<IActionResult> OnGet(CancellationToken cancel) => await Load(cancel) ? Page() : NotFound();
 
     /// <summary>Puts the motif on the piece as one of its own, or with its words, and goes to the bench.</summary>
-    public async Task<IActionResult> OnPostPut(string? with, CancellationToken cancel)
+    public async Task<IActionResult> OnPostPut(string? with, bool asTraced, CancellationToken cancel)
     {
         if (!await Load(cancel) || For is null || Shown is null)
         {
@@ -74,7 +81,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
 
         var id = Enumerable.Range(1, 99).Select(n => $"motif-{n.ToString(CultureInfo.InvariantCulture)}").First(i => For.Job.MotifsAsked.All(m => m.Id != i) && For.Job.Elements.All(e => e.Id != i));
         var asked = new MotifAsked(
-            id, own is null ? Shown.Id : "own", Arrangement: Arrangement is null or "one" ? null : Arrangement, Count: Count, Parts: Parts, LeanDegrees: Lean, Mirrored: Mirrored ? true : null, WobblePercent: Wobble, Seed: Seed, Drawing: own);
+            id, own is null ? Shown.Id : "own", HeightMm: asTraced && own is not null && Arrangement is null or "one" ? Math.Round(own.Figure.Height, 1) : null, Arrangement: Arrangement is null or "one" ? null : Arrangement, Count: Count, Parts: Parts, LeanDegrees: Lean, Mirrored: Mirrored ? true : null, WobblePercent: Wobble, Seed: Seed, Drawing: own);
         return await Changed(new Change("motifs", id, $"The {Shown.Name}", job => job with { Motifs = [.. job.MotifsAsked, asked] }), cancel);
     }
 
@@ -135,6 +142,13 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
             return false;
         }
 
+        if (Shown is { Shelf: MotifShelf.Own } mine && (await letters.Drawing(int.Parse(mine.Id.AsSpan(4), CultureInfo.InvariantCulture), cancel))?.Traced == true)
+        {
+            var (figure, units) = (mine.Build(0), (await workshops.Current(cancel)).Units);
+            TracedSize = $"{Tape.Length(Math.Round(figure.Width, 1), units)} × {Tape.Length(Math.Round(figure.Height, 1), units)}";
+        }
+
+        Begun = await tracings.Begun(cancel);
         var own = await letters.Drawings(cancel);
         Shelves = MotifLibrary.All.GroupBy(m => m.Shelf).OrderBy(g => g.Key).Select(g => (g.Key.ToString(), (IReadOnlyList<(string, string)>)g.Select(m => (m.Id, m.Name)).ToArray()))
             .Append(("Yours", own.Select(d => ($"own-{d.Id.ToString(CultureInfo.InvariantCulture)}", d.Drawing.Name)).ToArray())).Where(s => s.Item2.Count > 0).ToArray();
