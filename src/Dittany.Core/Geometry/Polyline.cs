@@ -42,8 +42,17 @@ public static class Polyline
         var best = double.PositiveInfinity;
         for (var i = 1; i < a.Count; i++)
         {
+            var (left, right, top, bottom) = (Math.Min(a[i - 1].X, a[i].X), Math.Max(a[i - 1].X, a[i].X), Math.Min(a[i - 1].Y, a[i].Y), Math.Max(a[i - 1].Y, a[i].Y));
             for (var j = 1; j < b.Count; j++)
             {
+                // Pieces whose boxes lie further apart than the nearest so far cannot be nearer.
+                var across = Math.Max(0, Math.Max(left - Math.Max(b[j - 1].X, b[j].X), Math.Min(b[j - 1].X, b[j].X) - right));
+                var down = Math.Max(0, Math.Max(top - Math.Max(b[j - 1].Y, b[j].Y), Math.Min(b[j - 1].Y, b[j].Y) - bottom));
+                if ((across * across) + (down * down) >= best * best)
+                {
+                    continue;
+                }
+
                 if (Cross(a[i - 1], a[i], b[j - 1], b[j]))
                 {
                     return 0;

@@ -84,6 +84,26 @@ public sealed class Region
 
     public Region Within(Region other) => new(_area.Intersection(other._area));
 
+    /// <summary>Whether it is one piece without a hole or a bay: then a line lies in it as soon as both its ends do.</summary>
+    public bool IsConvex => _convex ??= Rings is [var ring] && Bends(ring) is (true, false) or (false, true);
+
+    private bool? _convex;
+
+    /// <summary>Whether a ring anywhere turns left, and right.</summary>
+    private static (bool Left, bool Right) Bends(IReadOnlyList<Pt> ring)
+    {
+        var (left, right) = (false, false);
+        for (var i = 0; i < ring.Count; i++)
+        {
+            var (a, b, c) = (ring[i], ring[(i + 1) % ring.Count], ring[(i + 2) % ring.Count]);
+            var turn = Pt.Cross(b - a, c - b);
+            left |= turn > 0;
+            right |= turn < 0;
+        }
+
+        return (left, right);
+    }
+
     /// <summary>Whether the box round a ring, grown by this much, reaches the box round this region: what does not can be left out of an overlay.</summary>
     public bool Near(IReadOnlyList<Pt> ring, double byMm)
     {

@@ -46,6 +46,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         WordingDecisions.Tell(Id, question, answer, rows, ways.Select(w => w.Rows).ToArray(), stated, schools => SpecFor(answer.Pair, schools), workshop, decisions);
 
         var colour = Colours(asked, Id("thread.colour"), decisions);
+        var inOthers = new Dictionary<IAlphabet, LetteringAnswer>();
         var (parts, concerns) = Stitched(question, answer, schools, colour, place, AsJob);
         var overflow = Math.Max(answer.OverflowMm, PlannedBox.OutsideMm(parts, _field));
         concerns.AddRange(FitConcerns(question, overflow, ways, rows, AsJob));
@@ -77,11 +78,22 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             Legibility.Letters(setting, alphabet, answer.Pair, ground.Cloth, answer.CapMm));
         return (element, decisions);
 
-        // Another hand is tried out like any remedy: the whole wording in it, and the fault must be gone. One of our own, for they are quickly tried.
+        // Another hand is tried out like any remedy: the whole wording in it, and the fault must be gone. First the middle line of the same letters, then one of our own, for they are quickly tried.
         IEnumerable<Remedy> OtherHands(Fault fault) => fault.What is not ("closes-up" or "touches") ? [] : Alphabets.All
-            .Where(a => a.Kind == AlphabetKind.Stroke && a != alphabet && Rows.Letters(asked.Text.ReplaceLineEndings(" ")).All(l => Rows.IsSpace(l) || a.Has(l)))
-            .Where(a => Choose(Ways(asked, a, place, arranged, stated, index, of)).Answer is var other && other.Faults.All(f => f.What != fault.What || f.Letter != fault.Letter) && other.OverflowMm == 0)
+            .Where(a => a != alphabet && ((a.Kind == AlphabetKind.Stroke && !Alphabets.IsOwn(a)) || a.Id == alphabet.Id + Alphabets.LineSuffix) && Rows.Letters(asked.Text.ReplaceLineEndings(" ")).All(l => Rows.IsSpace(l) || a.Has(l)))
+            .OrderBy(a => a.Kind == AlphabetKind.CentreLine ? 0 : 1)
+            .Where(a => In(a) is var other && other.Faults.All(f => f.What != fault.What || f.Letter != fault.Letter) && other.OverflowMm == 0)
             .Take(1).Select(a => new Remedy(Alphabet: a.Id));
+
+        LetteringAnswer In(IAlphabet other)
+        {
+            if (!inOthers.TryGetValue(other, out var settled))
+            {
+                inOthers[other] = settled = Choose(Ways(asked, other, place, arranged, stated, index, of)).Answer;
+            }
+
+            return settled;
+        }
 
         // The wording as a job that states a change would have it: rows are chosen anew.
         LetteringAnswer AsJob(Func<LetteringQuestion, LetteringQuestion> change) => Choose(ways.Select(w => (w.Rows, change(w.Question))).ToArray()).Answer;

@@ -46,9 +46,13 @@ internal sealed record WordsArranged(Arrangement Arrangement, Ornament? Ornament
         {
             "slope" => -(asked.TurnDegrees is { } degrees ? -degrees : UsualSlope) * Math.PI / 180,
             "corner" => CornerTurn(ground, place),
+            "edge" when edge is { } straight && StraightWay(straight.Path) is { } along => along,
             _ => 0,
         };
-        var arrangement = new Arrangement((WordWay)Arrangement.Ids.ToList().IndexOf(way), reading == "inside", way is "arc" or "ring" ? asked.RadiusMm : null, turn, edge?.Path);
+
+        // Along a straight edge the words grow about their place like any straight words, and their size can be found exactly.
+        var path = edge is { } bent && StraightWay(bent.Path) is null ? bent.Path : null;
+        var arrangement = new Arrangement((WordWay)Arrangement.Ids.ToList().IndexOf(way), reading == "inside", way is "arc" or "ring" ? asked.RadiusMm : null, turn, path);
         var because = new List<string> { told.Because };
         if (way != told.Id)
         {
@@ -139,6 +143,13 @@ internal sealed record WordsArranged(Arrangement Arrangement, Ornament? Ornament
         // Their feet point to a corner below, their heads to one above.
         var down = d.Y >= 0 ? d : d * -1;
         return Math.Atan2(-down.X, down.Y);
+    }
+
+    /// <summary>Which way a path goes if it is straight, radians clockwise from the right; null where it bends.</summary>
+    private static double? StraightWay(IReadOnlyList<Pt> path)
+    {
+        const double StraightMm = 0.02;
+        return path.All(p => Polyline.ToLine(p, [path[0], path[^1]]) < StraightMm) ? Math.Atan2(path[^1].Y - path[0].Y, path[^1].X - path[0].X) : null;
     }
 
     /// <summary>The line of the item that is nearest the place and long enough to follow, about the anchor and as far from its edge as the anchor is; null where there is none.</summary>

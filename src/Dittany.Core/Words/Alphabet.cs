@@ -37,7 +37,11 @@ public sealed record Beside(double Kern, double Gap, double WideGap);
 /// letter before it, infinite after a space or where they are joined. Where it is joined its first stroke goes on from the first stroke of the letter before, and
 /// <paramref name="Strokes"/> stand for those of the glyph, the join included.
 /// </summary>
-public sealed record ShapedLetter(string Letter, Glyph Glyph, double At, double Gap, bool Joins = false, IReadOnlyList<Stroke>? Strokes = null);
+public sealed record ShapedLetter(string Letter, Glyph Glyph, double At, double Gap, bool Joins = false, IReadOnlyList<Stroke>? Strokes = null)
+{
+    /// <summary>Its strokes as points.</summary>
+    public IReadOnlyList<IReadOnlyList<Pt>> Lines { get; } = Strokes?.Select(s => s.Flatten(Alphabets.FlattenUnits)).ToArray() ?? Glyph.Lines;
+}
 
 /// <summary>A row of letters in the order they are read along it from left to right; <paramref name="Spaces"/> are the middles of the spaces, in units.</summary>
 public sealed record ShapedRow(IReadOnlyList<ShapedLetter> Letters, IReadOnlyList<double> Spaces);
@@ -122,6 +126,9 @@ public static class Alphabets
 
     /// <summary>What the id of a maker's own alphabet begins with.</summary>
     public const string OwnPrefix = "own-";
+
+    /// <summary>What ends the id of the centre lines of an alphabet of outlines.</summary>
+    public const string LineSuffix = "-line";
 
     /// <summary>Those everybody has. A plan chooses and offers only among them: what else a maker brought must not change the plan of a job that does not name it.</summary>
     public static IReadOnlyList<IAlphabet> Everybodys => _all.Where(a => !IsOwn(a)).ToArray();

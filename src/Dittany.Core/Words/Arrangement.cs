@@ -18,7 +18,7 @@ public enum WordWay
 /// <summary>
 /// A way of laying words out. An arc stands up in the middle like a hill, or hangs like a bowl where it is read from <paramref name="Inside"/>; round a ring the tops of the
 /// letters point outward, or inward. <paramref name="RadiusMm"/> is that of the base line of the first row, or null where it follows from the words.
-/// <paramref name="TurnRadians"/> turns slopes and corners, clockwise on a page. <paramref name="PathMm"/> is the edge that is followed, from left to right, about the anchor.
+/// <paramref name="TurnRadians"/> turns slopes, corners and words along a straight edge, clockwise on a page. <paramref name="PathMm"/> is an edge that bends, from left to right, about the anchor.
 /// </summary>
 public sealed record Arrangement(WordWay Way, bool Inside = false, double? RadiusMm = null, double TurnRadians = 0, IReadOnlyList<Pt>? PathMm = null)
 {

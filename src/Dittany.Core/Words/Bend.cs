@@ -3,6 +3,12 @@ using Dittany.Core.Items;
 
 namespace Dittany.Core.Words;
 
+/// <summary>How a letter stands: the foot of its middle on the base line, and which way across and up lie. Capital heights, y down.</summary>
+internal readonly record struct Frame(Pt Foot, Pt Across, Pt Up)
+{
+    public Pt At(double aside, double up) => Foot + (Across * aside) + (Up * up);
+}
+
 /// <summary>
 /// Where a place in a row stands in the arrangement. All in capital heights, y down, about the origin of the setting: along the row from its middle, up from its base line.
 /// </summary>
@@ -19,10 +25,7 @@ internal sealed class Bend
     private readonly double _spread = 1;
 
     /// <summary>The edge that is followed, in capital heights about the origin, and where on it the middle of the words is.</summary>
-    private readonly IReadOnlyList<Pt> _path = [];
-
-    private readonly double[] _along = [];
-    private readonly double _middle;
+    private readonly WayAlong? _path;
 
     public Bend(Arrangement arrangement, double capMm, IReadOnlyList<double> widths, double x, int rows, Func<int, double> baseline)
     {
@@ -44,56 +47,59 @@ internal sealed class Bend
         }
         else if (arrangement.PathMm is { Count: > 1 } path)
         {
-            _path = path.Select(p => p * (1 / capMm)).ToArray();
-            _along = new double[_path.Count];
-            for (var i = 1; i < _path.Count; i++)
-            {
-                _along[i] = _along[i - 1] + _path[i - 1].To(_path[i]);
-            }
-
-            _middle = Enumerable.Range(0, _path.Count).MinBy(i => _path[i].Length) is var near ? _along[near] : 0;
+            _path = new WayAlong(path.Select(p => p * (1 / capMm)).ToArray());
         }
     }
 
     /// <summary>Whether letters are turned against each other.</summary>
-    public bool Bends => _arrangement.Way is WordWay.Arc or WordWay.Ring || _path.Count > 0;
+    public bool Bends => _arrangement.Way is WordWay.Arc or WordWay.Ring || _path is not null;
+
+    /// <summary>Whether the line turns between two places of a row; on a straight stretch neighbours stand as they do on any straight line.</summary>
+    public bool TurnsBetween(double along, double further) =>
+        _path is null ? Bends : Pt.TurnRadians(_path.Follow(_path.Middle + along).Way, _path.Follow(_path.Middle + further).Way) > StraightBelow;
+
+    /// <summary>A turn that moves no point of a letter by a thousandth of its height, radians.</summary>
+    private const double StraightBelow = 5e-4;
 
     public double? LeastRadius { get; }
 
     /// <summary>The place of a point of something whose middle is so far along its row, <paramref name="aside"/> of that middle and <paramref name="up"/> from the base line.</summary>
-    public Pt Stand(int row, double along, double aside, double up)
+    public Pt Stand(int row, double along, double aside, double up) => FrameAt(row, along).At(aside, up);
+
+    /// <summary>How something stands whose middle is so far along its row.</summary>
+    public Frame FrameAt(int row, double along)
     {
         var b = _baseline(row);
         switch (_arrangement.Way)
         {
             case WordWay.Slope or WordWay.Corner:
-                return Turn(new Pt(along + aside, b - up), _arrangement.TurnRadians);
+            case WordWay.Edge when _path is null:
+                return new Frame(Turn(new Pt(along, b), _arrangement.TurnRadians), Turn(new Pt(1, 0), _arrangement.TurnRadians), Turn(new Pt(0, -1), _arrangement.TurnRadians));
             case WordWay.Arc or WordWay.Ring when !_arrangement.Inside:
                 {
                     // The centre is below; rows above the last have a larger radius.
                     var radius = _radius + (_baseline(_rows - 1) - b);
-                    var angle = along * _spread / (radius + (_x / 2));
-                    var (sin, cos) = (Math.Sin(angle), Math.Cos(angle));
-                    return new Pt((sin * (radius + up)) + (cos * aside), _baseline(_rows - 1) + _radius - (cos * (radius + up)) + (sin * aside));
+                    var (sin, cos) = Math.SinCos(along * _spread / (radius + (_x / 2)));
+                    return new Frame(new Pt(sin * radius, _baseline(_rows - 1) + _radius - (cos * radius)), new Pt(cos, sin), new Pt(sin, -cos));
                 }
 
             case WordWay.Arc or WordWay.Ring:
                 {
                     // The centre is above; rows under the first have a larger radius.
                     var radius = _radius + (b - _baseline(0));
-                    var angle = along * _spread / Math.Max(0.1, radius - (_x / 2));
-                    var (sin, cos) = (Math.Sin(angle), Math.Cos(angle));
-                    return new Pt((sin * (radius - up)) + (cos * aside), _baseline(0) - _radius + (cos * (radius - up)) - (sin * aside));
+                    var (sin, cos) = Math.SinCos(along * _spread / Math.Max(0.1, radius - (_x / 2)));
+                    return new Frame(new Pt(sin * radius, _baseline(0) - _radius + (cos * radius)), new Pt(cos, -sin), new Pt(-sin, -cos));
                 }
 
-            case WordWay.Edge when _path.Count > 0:
+            case WordWay.Edge:
                 {
-                    var (at, way) = Follow(_middle + along);
-                    return at + (way * aside) + (new Pt(-way.Y, way.X) * (b - up));
+                    var (at, way) = _path!.Follow(_path.Middle + along);
+                    var down = new Pt(-way.Y, way.X);
+                    return new Frame(at + (down * b), way, down * -1);
                 }
 
             default:
-                return new Pt(along + aside, b - up);
+                return new Frame(new Pt(along, b), new Pt(1, 0), new Pt(0, -1));
         }
     }
 
@@ -119,19 +125,10 @@ internal sealed class Bend
 
     private static Setting Moved(Setting setting, Pt by) => setting with
     {
-        Letters = setting.Letters.Select(l => l with { Strokes = l.Strokes.Select(s => s.Map(p => p + by)).ToArray(), Lines = l.Lines.Select(line => (IReadOnlyList<Pt>)line.Select(p => p + by).ToArray()).ToArray() }).ToArray(),
+        Letters = setting.Letters.Select(l => l.Moved(by)).ToArray(),
         Ornaments = setting.Ornaments.Select(o => o.Map(p => p + by)).ToArray(),
         BaselineFromOrigin = setting.BaselineFromOrigin + by,
     };
-
-    /// <summary>A place on the edge and the way it goes; before its beginning and after its end it goes straight on.</summary>
-    private (Pt At, Pt Way) Follow(double s)
-    {
-        var i = Math.Clamp(Array.BinarySearch(_along, s) is var found && found < 0 ? ~found : found, 1, _path.Count - 1);
-        var d = _path[i] - _path[i - 1];
-        var way = d * (1 / d.Length);
-        return (_path[i - 1] + (way * (s - _along[i - 1])), way);
-    }
 
     private static Pt Turn(Pt p, double radians)
     {

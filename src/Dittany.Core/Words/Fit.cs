@@ -17,14 +17,20 @@ public static class Fit
 
     /// <summary>
     /// The largest capital height in mm at which every line, already narrowed to its centre, lies in <paramref name="room"/>: the field eroded by half the stitched width.
-    /// <paramref name="lines"/> are for capitals 1 mm high about the anchor. 0 where no size fits; at most <see cref="MostCapMm"/>.
+    /// <paramref name="lines"/> are for capitals 1 mm high about the anchor. 0 where no size fits; at most <see cref="MostCapMm"/>. <paramref name="hull"/> gives the corners of the hull round all lines where they
+    /// are known already: in a room without bays nothing else has to be looked at.
     /// </summary>
-    public static double LargestCapMm(Region room, Pt anchor, IEnumerable<IReadOnlyList<Pt>> lines)
+    public static double LargestCapMm(Region room, Pt anchor, IEnumerable<IReadOnlyList<Pt>> lines, Func<IReadOnlyList<Pt>>? hull = null)
     {
         var all = lines.ToArray();
         if (room.IsEmpty || all.Length == 0)
         {
             return 0;
+        }
+
+        if (room.IsConvex)
+        {
+            return LargestInConvex(room.Rings[0], anchor, hull?.Invoke() ?? Region.HullOf(all.SelectMany(l => l).ToArray()));
         }
 
         var blocked = Blocked(room, anchor, all);
@@ -59,6 +65,27 @@ public static class Fit
         return 0;
     }
 
+    /// <summary>In a room without bays each corner is inside over one stretch of sizes, and so is the whole where all of these overlap.</summary>
+    private static double LargestInConvex(IReadOnlyList<Pt> ring, Pt anchor, IReadOnlyList<Pt> corners)
+    {
+        var (from, to) = (0.0, MostCapMm);
+        var side = Math.Sign(Enumerable.Range(0, ring.Count).Sum(i => Pt.Cross(ring[i], ring[(i + 1) % ring.Count])));
+        for (var e = 0; e < ring.Count; e++)
+        {
+            var (a, d) = (ring[e], ring[(e + 1) % ring.Count] - ring[e]);
+            var least = side * Pt.Cross(d, anchor - a);
+            foreach (var q in corners)
+            {
+                if (!Clip(least, side * Pt.Cross(d, q), ref from, ref to))
+                {
+                    return 0;
+                }
+            }
+        }
+
+        return to > from ? to : 0;
+    }
+
     /// <summary>Lines are looked at this often on their way, mm: no obstacle is smaller.</summary>
     private const double LookMm = 1;
 
@@ -73,7 +100,7 @@ public static class Fit
                 return false;
             }
 
-            if (i > 0)
+            if (i > 0 && !room.IsConvex)
             {
                 var from = anchor + (line[i - 1] * capMm);
                 var pieces = (int)Math.Ceiling(from.To(p) / LookMm);
@@ -92,14 +119,13 @@ public static class Fit
 
     /// <summary>
     /// The largest height in mm at which something that is laid out anew at every height still fits: looked for from <paramref name="mostMm"/> downwards by a twentieth at a
-    /// time, then halved to a quarter of a percent. 0 where none does.
+    /// time (or another <paramref name="step"/>), then halved to a quarter of a percent. 0 where none does.
     /// </summary>
-    public static double LargestBySearch(Func<double, bool> fits, double leastMm, double mostMm)
+    public static double LargestBySearch(Func<double, bool> fits, double leastMm, double mostMm, double step = 0.95)
     {
-        const double Step = 0.95;
         const double Near = 1.0025;
         var (good, bad) = (0.0, mostMm);
-        for (var cap = mostMm; cap >= leastMm; cap *= Step)
+        for (var cap = mostMm; cap >= leastMm; cap *= step)
         {
             if (fits(cap))
             {

@@ -38,6 +38,58 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
 
     public Setting Lay(bool wide, double capMm)
     {
+        var (laid, way, baseline, origin, middle) = Bent(wide, capMm);
+        var (letters, parts) = (new List<SetLetter>(), new List<FigurePart>());
+        for (var r = 0; r < laid.Rows.Count; r++)
+        {
+            Place(laid, laid.Rows[r], r, way, letters, parts);
+        }
+
+        if (ornament is { Place: OrnamentPlace.Above or OrnamentPlace.Below or OrnamentPlace.Around } whole)
+        {
+            parts.AddRange(Beyond(whole, letters, way, baseline).Parts);
+        }
+
+        var capitals = letters.All(l => l.Letter.Any(char.IsUpper) || l.Letter.All(c => !char.IsLetter(c)));
+        var setting = new Setting(letters, rows.Count, WidthOf(letters), new Pt(0, -origin), capitals, new Pt(0, -origin - middle), parts, way.LeastRadius);
+        return way.Settled(setting, stands);
+    }
+
+    /// <summary>Whether no point of any letter lies outside, neighbours not pushed apart; the outermost letters are asked first, for they leave a room first.</summary>
+    public bool MayFit(bool wide, double capMm, Func<Pt, bool> inside)
+    {
+        var (laid, way, _, _, _) = Bent(wide, capMm);
+        for (var r = 0; r < laid.Rows.Count; r++)
+        {
+            var row = laid.Rows[r];
+            var joined = row.Any(i => i.Letter?.Joins == true);
+            for (var k = 0; k < row.Count; k++)
+            {
+                var item = row[k % 2 == 0 ? k / 2 : row.Count - 1 - (k / 2)];
+                if (item.Letter is not { } letter)
+                {
+                    continue;
+                }
+
+                var (centre, frame, unit, drop) = ((letter.Glyph.InkFrom + letter.Glyph.InkTo) / 2, way.FrameAt(r, item.Middle), Unit * item.Scale, (1 - item.Scale) / 2);
+                foreach (var line in letter.Lines)
+                {
+                    foreach (var p in line)
+                    {
+                        if (!inside(joined ? way.Stand(r, item.Middle + ((p.X - centre) * unit), 0, p.Y * unit) : frame.At((p.X - centre) * unit, (p.Y * unit) + drop)))
+                        {
+                            return false;
+                        }
+                    }
+                }
+            }
+        }
+
+        return true;
+    }
+
+    private (Laid Laid, Bend Way, Func<int, double> Baseline, double Origin, double Middle) Bent(bool wide, double capMm)
+    {
         if (!_straight.TryGetValue(wide, out var laid))
         {
             _straight[wide] = laid = InRows(wide);
@@ -53,20 +105,7 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
         };
         double Baseline(int row) => (-(rows.Count - 1 - row) * Setting.RowPitch) - origin;
         var way = new Bend(arrangement, capMm, laid.Widths, x, rows.Count, Baseline);
-        var (letters, parts) = (new List<SetLetter>(), new List<FigurePart>());
-        for (var r = 0; r < laid.Rows.Count; r++)
-        {
-            Place(laid, laid.Rows[r], r, way, letters, parts);
-        }
-
-        if (ornament is { Place: OrnamentPlace.Above or OrnamentPlace.Below or OrnamentPlace.Around } whole)
-        {
-            parts.AddRange(Beyond(whole, letters, way, Baseline).Parts);
-        }
-
-        var capitals = letters.All(l => l.Letter.Any(char.IsUpper) || l.Letter.All(c => !char.IsLetter(c)));
-        var setting = new Setting(letters, rows.Count, WidthOf(letters), new Pt(0, -origin), capitals, new Pt(0, -origin - middle), parts, way.LeastRadius);
-        return way.Settled(setting, stands);
+        return (laid, way, Baseline, origin, middle);
     }
 
     /// <summary>How wide everything is, letters alone, in capital heights.</summary>
@@ -153,12 +192,13 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
     private void Place(Laid laid, IReadOnlyList<InRow> row, int r, Bend way, List<SetLetter> letters, List<FigurePart> parts)
     {
         var push = 0.0;
-        IReadOnlyList<IReadOnlyList<Pt>>? before = null;
         var placed = new List<(InRow Item, double Middle)>();
         foreach (var item in row)
         {
-            if (way.Bends && item.Letter is { Joins: false } letter && before is not null && double.IsFinite(letter.Gap))
+            if (way.Bends && item.Letter is { Joins: false } letter && placed.Count > 0 && placed[^1].Item.Letter is { } previous && double.IsFinite(letter.Gap) && way.TurnsBetween(placed[^1].Middle, item.Middle + push))
             {
+                var before = Coarse(previous, r, placed[^1].Middle, way);
+
                 // The feet or heads of neighbours lean together on a bend: they are pushed apart until they are as far from each other as on a straight line.
                 var wanted = Math.Min(letter.Gap * Unit, Spacing.LeastGap * Unit);
                 for (var k = 0; k < Pushes; k++)
@@ -174,12 +214,11 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
             }
 
             placed.Add((item, item.Middle + push));
-            before = item.Letter is { } l ? Coarse(l, r, item.Middle + push, way) : null;
         }
 
         // Where letters are joined the whole row is bent with its line, or the joins would part.
         var joined = way.Bends && row.Any(i => i.Letter?.Joins == true);
-        IReadOnlyList<IReadOnlyList<Pt>>? last = null;
+        (Lazy<IReadOnlyList<IReadOnlyList<Pt>>> Near, double Middle)? last = null;
         foreach (var (item, at) in placed)
         {
             // What pushing added is shared by both sides of the middle.
@@ -193,34 +232,31 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
 
             var shaped = item.Letter;
             var glyphMiddle = (shaped.Glyph.InkFrom + shaped.Glyph.InkTo) / 2;
-            var strokes = shaped.Strokes ?? shaped.Glyph.Strokes;
+            var (strokes, lines) = (shaped.Strokes ?? shaped.Glyph.Strokes, shaped.Lines);
             if (ornament is { Place: OrnamentPlace.Dot } dotted && parts.Count == 0 && Undotted(shaped, strokes) is { } undotted)
             {
-                strokes = undotted.Strokes;
+                (strokes, lines) = (undotted.Strokes, undotted.Strokes.Select(s => s.Flatten(Alphabets.FlattenUnits)).ToArray());
                 parts.AddRange(dotted.Draw(DotHigh * 1.3, DotHigh).Map(p => way.Stand(r, middle, p.X + ((undotted.At.X - glyphMiddle) * Unit), (undotted.At.Y * Unit) - p.Y)).Parts);
             }
 
             var (unit, drop) = (Unit * item.Scale, (1 - item.Scale) / 2);
-            Pt Map(Pt p) => joined ? way.Stand(r, middle + ((p.X - glyphMiddle) * unit), 0, p.Y * unit) : way.Stand(r, middle, (p.X - glyphMiddle) * unit, (p.Y * unit) + drop);
-            var lines = ReferenceEquals(strokes, shaped.Glyph.Strokes)
-                ? shaped.Glyph.Lines.Select(line => (IReadOnlyList<Pt>)line.Select(Map).ToArray()).ToArray()
-                : strokes.Select(s => (IReadOnlyList<Pt>)s.Flatten(Alphabets.FlattenUnits).Select(Map).ToArray()).ToArray();
-            var gap = shaped.Gap * Unit;
-            var near = way.Bends || arrangement.Way == WordWay.Monogram ? shaped.Glyph.Coarse.Select(line => (IReadOnlyList<Pt>)line.Select(Map).ToArray()).ToArray() : null;
-            if (near is not null && double.IsFinite(gap) && last is not null)
-            {
-                gap = Polyline.Between(last, near);
-            }
+            var frame = way.FrameAt(r, middle);
+            Pt Map(Pt p) => joined ? way.Stand(r, middle + ((p.X - glyphMiddle) * unit), 0, p.Y * unit) : frame.At((p.X - glyphMiddle) * unit, (p.Y * unit) + drop);
+            IReadOnlyList<IReadOnlyList<Pt>> Mapped(IReadOnlyList<IReadOnlyList<Pt>> all) => all.Select(line => (IReadOnlyList<Pt>)line.Select(Map).ToArray()).ToArray();
 
-            letters.Add(new SetLetter(shaped.Letter, r, shaped.Glyph, strokes.Select(s => s.Map(Map)).ToArray(), lines, gap, shaped.Joins));
-            last = near;
+            var near = new Lazy<IReadOnlyList<IReadOnlyList<Pt>>>(() => Mapped(shaped.Glyph.Coarse));
+            var before = last;
+            var turned = before is { } b && double.IsFinite(shaped.Gap) && (arrangement.Way == WordWay.Monogram || (way.Bends && way.TurnsBetween(b.Middle, middle)));
+            letters.Add(new SetLetter(
+                shaped.Letter, r, shaped.Glyph, Mapped(lines), () => strokes.Select(s => s.Map(Map)).ToArray(), () => turned ? Polyline.Between(before!.Value.Near.Value, near.Value) : shaped.Gap * Unit, shaped.Joins));
+            last = (near, middle);
         }
     }
 
     private static IReadOnlyList<IReadOnlyList<Pt>> Coarse(ShapedLetter letter, int row, double middle, Bend way)
     {
-        var centre = (letter.Glyph.InkFrom + letter.Glyph.InkTo) / 2;
-        return letter.Glyph.Coarse.Select(line => (IReadOnlyList<Pt>)line.Select(p => way.Stand(row, middle, (p.X - centre) * Unit, p.Y * Unit)).ToArray()).ToArray();
+        var (centre, frame) = ((letter.Glyph.InkFrom + letter.Glyph.InkTo) / 2, way.FrameAt(row, middle));
+        return letter.Glyph.Coarse.Select(line => (IReadOnlyList<Pt>)line.Select(p => frame.At((p.X - centre) * Unit, p.Y * Unit)).ToArray()).ToArray();
     }
 
     /// <summary>A dotted letter without its dot, and where that was; null where it has none.</summary>

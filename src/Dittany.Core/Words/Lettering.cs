@@ -248,16 +248,17 @@ public static class Lettering
         var wideBelow = Settings.WideBelow(pair.LineWidthMm);
         if (!q.Settings.Arrangement.GrowsWithLetters)
         {
-            return Searched(q, room, pair.LineWidthMm);
+            return Searched(q, rooms, pair.LineWidthMm);
         }
 
-        var usual = Fit.LargestCapMm(room, q.AnchorMm, q.Settings.Usual.Lines);
-        return usual >= wideBelow * Exactness ? usual : Math.Min(Fit.LargestCapMm(room, q.AnchorMm, q.Settings.Wide.Lines), wideBelow - JustUnder);
+        var usual = Fit.LargestCapMm(room, q.AnchorMm, q.Settings.Usual.Lines, () => q.Settings.Usual.Hull);
+        return usual >= wideBelow * Exactness ? usual : Math.Min(Fit.LargestCapMm(room, q.AnchorMm, q.Settings.Wide.Lines, () => q.Settings.Wide.Hull), wideBelow - JustUnder);
     }
 
     /// <summary>Along an edge, or round a radius that is given, the letters do not grow about one point: sizes are tried from above.</summary>
-    private static double Searched(LetteringQuestion q, Region room, double lineWidthMm)
+    private static double Searched(LetteringQuestion q, Rooms rooms, double lineWidthMm)
     {
+        var room = rooms.For(lineWidthMm);
         if (room.IsEmpty)
         {
             return 0;
@@ -272,14 +273,50 @@ public static class Lettering
             most = Math.Min(most, radius / LeastRadiusMm(q.Settings.Usual, 1) * 1.0001);
         }
 
-        return Fit.LargestBySearch(Fits, LeastCapMm, most);
+        // A wider line has less room, and its letters stand no nearer: it cannot be larger than what a thinner one has come to. So the thinnest is looked for first.
+        var thinnest = Recommender.InOrder(q.Stitch, q.Strands, q.Facts).MinBy(p => p.LineWidthMm);
+        if (thinnest is not null && thinnest.LineWidthMm < lineWidthMm)
+        {
+            Largest(q, rooms, thinnest);
+        }
+
+        most = q.Memo.Largest.Where(k => ReferenceEquals(k.Key.Rooms, rooms) && k.Key.LineWidthMm <= lineWidthMm).Select(k => k.Value * JustOver).Append(most).Min();
+        var along = q.Settings.Arrangement.PathMm is { Count: > 1 } path ? new WayAlong(path) : null;
+        if (along is null)
+        {
+            return Fit.LargestBySearch(Fits, LeastCapMm, most);
+        }
+
+        var rough = Fit.LargestBySearch(FitsRoughly, LeastCapMm, most);
+        return rough == 0 || Fits(rough) ? rough : Fit.LargestBySearch(Fits, LeastCapMm, rough, PushedStep);
+
+        bool FitsRoughly(double cap) =>
+            EndIn(cap, 1) && EndIn(cap, -1) && q.Settings.MayFit(cap, lineWidthMm, p => room.Holds(q.AnchorMm + (p * cap)));
 
         bool Fits(double cap)
         {
             var setting = q.Settings.At(cap, lineWidthMm);
             return TooRoundBy(q, setting, cap) == 0 && Fit.Holds(room, q.AnchorMm, setting.Lines, cap);
         }
+
+        // Whether the end of the words could lie in the room at all: asked before they are laid out, for most sizes that are too large fail at it.
+        bool EndIn(double cap, int side)
+        {
+            var end = q.AnchorMm + along!.Follow(along.Middle + (side * Math.Max(0, (q.Settings.Usual.Width / 2) - LastLetter) * cap)).At;
+            var spare = EndSpare * cap;
+            return end.X >= from.X - spare && end.X <= to.X + spare && end.Y >= from.Y - spare && end.Y <= to.Y + spare;
+        }
     }
+
+    /// <summary>The middle of the last letter is this near the end of the words at the most, and its ink this near its foot, in capital heights.</summary>
+    private const double LastLetter = 0.7;
+
+    private const double EndSpare = 1.7;
+
+    private const double JustOver = 1.0001;
+
+    /// <summary>Pushed apart on a bend words come out a few percent smaller than roughly.</summary>
+    private const double PushedStep = 0.98;
 
     /// <summary>How much larger a stated radius would have to be for the words to go round it, mm.</summary>
     private static double TooRoundBy(LetteringQuestion q, Setting setting, double capMm)

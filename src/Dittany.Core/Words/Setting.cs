@@ -4,10 +4,34 @@ using Dittany.Core.Items;
 namespace Dittany.Core.Words;
 
 /// <summary>
-/// One letter where it stands: strokes for capitals 1 mm high, x right, y down, about the origin of its setting. Where it <paramref name="Joins"/> its first stroke goes on
-/// from the letter before.
+/// One letter where it stands: its lines for capitals 1 mm high, x right, y down, about the origin of its setting. Where it <paramref name="joins"/> its first stroke goes on from the letter
+/// before. Strokes and the gap before it are worked out when they are asked for: most sizes that are tried are only asked where their lines lie.
 /// </summary>
-public sealed record SetLetter(string Letter, int Row, Glyph Glyph, IReadOnlyList<Stroke> Strokes, IReadOnlyList<IReadOnlyList<Pt>> Lines, double GapBefore, bool Joins = false);
+public sealed class SetLetter(string letter, int row, Glyph glyph, IReadOnlyList<IReadOnlyList<Pt>> lines, Func<IReadOnlyList<Stroke>> strokes, Func<double> gapBefore, bool joins)
+{
+    private readonly Lazy<IReadOnlyList<Stroke>> _strokes = new(strokes);
+    private readonly Lazy<double> _gapBefore = new(gapBefore);
+
+    public string Letter => letter;
+
+    public int Row => row;
+
+    public Glyph Glyph => glyph;
+
+    public bool Joins => joins;
+
+    /// <summary>Strokes as points.</summary>
+    public IReadOnlyList<IReadOnlyList<Pt>> Lines => lines;
+
+    public IReadOnlyList<Stroke> Strokes => _strokes.Value;
+
+    /// <summary>Nearest distance to the ink of the letter before; infinite where there is none, or where they are joined.</summary>
+    public double GapBefore => _gapBefore.Value;
+
+    /// <summary>The same letter in the same row, elsewhere.</summary>
+    public SetLetter Moved(Pt by) => new(
+        letter, row, glyph, lines.Select(line => (IReadOnlyList<Pt>)line.Select(p => p + by).ToArray()).ToArray(), () => Strokes.Select(s => s.Map(p => p + by)).ToArray(), () => GapBefore, joins);
+}
 
 /// <summary>
 /// A wording laid out for capitals 1 mm high: to be scaled about its origin, which is what stands on the anchor, half way across; of a ring its middle.
@@ -36,6 +60,9 @@ public sealed record Setting(
 
     /// <summary>Everything that is stitched, letters first.</summary>
     public IEnumerable<IReadOnlyList<Pt>> Lines => Letters.SelectMany(l => l.Lines).Concat(Ornaments.Select(o => o.Line));
+
+    /// <summary>Corners of the hull round everything that is stitched.</summary>
+    public IReadOnlyList<Pt> Hull => field ??= Region.HullOf(Lines.SelectMany(l => l).ToArray());
 
     /// <summary>
     /// Lays rows out centred on each other. Every letter must be in the alphabet. The origin is put on the last baseline, in the middle
@@ -77,6 +104,12 @@ public sealed class Settings
 
     /// <summary>The setting that holds at a height for a line of this width.</summary>
     public Setting At(double capMm, double lineWidthMm) => At(capMm, capMm < WideBelow(lineWidthMm));
+
+    /// <summary>
+    /// Whether every letter would lie where <paramref name="inside"/> says if neighbours that lean together on a bend were not pushed apart: quickly asked, and true of whatever fits, for pushed
+    /// apart they only reach further. For words along an edge. Points are in capital heights about the origin.
+    /// </summary>
+    internal bool MayFit(double capMm, double lineWidthMm, Func<Pt, bool> inside) => _layout.MayFit(capMm < WideBelow(lineWidthMm), capMm, inside);
 
     /// <summary>The setting at a height, at usual spacing or wider.</summary>
     public Setting At(double capMm, bool wide)

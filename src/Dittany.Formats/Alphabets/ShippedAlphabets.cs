@@ -8,9 +8,6 @@ namespace Dittany.Formats.Alphabets;
 /// </summary>
 public static class ShippedAlphabets
 {
-    /// <summary>What ends the id of the centre lines of a font.</summary>
-    public const string LineSuffix = "-line";
-
     private static readonly (string Id, string Name, string Told)[] Fonts =
     [
         ("sturdy-serif", "Sturdy serif", "A serif with stout strokes and short feet: names on linen, read from far."),
@@ -43,7 +40,7 @@ public static class ShippedAlphabets
     public static IReadOnlyList<FontAlphabet> Both(string id, string name, string told, Func<byte[]> bytes) =>
     [
         new(id, name, told, AlphabetKind.Weighted, bytes),
-        new(id + LineSuffix, $"{name}, centre line", $"{told} Here the line down the middle of each stroke.", AlphabetKind.CentreLine, bytes),
+        new(id + Core.Words.Alphabets.LineSuffix, $"{name}, centre line", $"{told} Here the line down the middle of each stroke.", AlphabetKind.CentreLine, bytes),
     ];
 
     private static byte[] Bytes(string id)

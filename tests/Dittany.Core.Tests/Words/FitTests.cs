@@ -90,4 +90,23 @@ public class FitTests
 
         return false;
     }
+
+    /// <summary>In a room without bays only the hull is looked at, and it comes to the same as cutting the room in two and fitting into a room that has a hair of a bay.</summary>
+    [Property(MaxTest = 100)]
+    public void A_room_without_bays_gives_the_same_as_one_with_a_hair(byte corners, sbyte x, sbyte y)
+    {
+        var n = 3 + (corners % 30);
+        var ring = Enumerable.Range(0, n).Select(i => new Pt(80 * Math.Cos(Math.Tau * i / n), 50 * Math.Sin(Math.Tau * i / n))).ToList();
+        var plain = Region.Of(ring);
+        Assert.True(plain.IsConvex);
+
+        // A hair in the middle of the first edge.
+        var middle = Pt.Lerp(ring[0], ring[1], 0.5);
+        ring.Insert(1, middle * 0.9999999);
+        var hair = Region.Of(ring);
+        Assert.False(hair.IsConvex);
+        var lines = UprightHand.Alphabet.Find("g")!.Lines.Select(l => (IReadOnlyList<Pt>)l.Select(p => new Pt((p.X - 30) / 100, (50 - p.Y) / 100)).ToArray()).ToArray();
+        var anchor = new Pt(x / 5.0, y / 8.0);
+        Assert.Equal(Fit.LargestCapMm(hair, anchor, lines), Fit.LargestCapMm(plain, anchor, lines), 3);
+    }
 }

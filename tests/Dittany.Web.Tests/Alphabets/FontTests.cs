@@ -118,7 +118,7 @@ public class FontTests
     [InlineData("marker-print")]
     public void Centre_lines_run_down_the_middle(string id)
     {
-        var (outline, line) = (Find(id), Find(id + ShippedAlphabets.LineSuffix));
+        var (outline, line) = (Find(id), Find(id + Core.Words.Alphabets.LineSuffix));
         var (o, ring) = (line.Find("o")!, outline.Find("o")!);
         Assert.Single(o.Strokes);
         Assert.True(o.Strokes[0].Closed);
