@@ -29,6 +29,14 @@ public readonly record struct Curve(Pt P0, Pt P1, Pt P2, Pt P3)
         return speed < 1e-9 ? 0 : Pt.Cross(d1, d2) / (speed * speed * speed);
     }
 
+    /// <summary>What is left of the curve from a parameter on (de Casteljau).</summary>
+    public Curve After(double t)
+    {
+        var (a, b, c) = (Pt.Lerp(P0, P1, t), Pt.Lerp(P1, P2, t), Pt.Lerp(P2, P3, t));
+        var (d, e) = (Pt.Lerp(a, b, t), Pt.Lerp(b, c, t));
+        return new Curve(Pt.Lerp(d, e, t), e, c, P3);
+    }
+
     /// <summary>The same curve moved and scaled.</summary>
     public Curve Map(Func<Pt, Pt> map) => new(map(P0), map(P1), map(P2), map(P3));
 

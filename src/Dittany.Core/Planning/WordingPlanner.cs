@@ -43,6 +43,14 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         decisions.AddRange(arranged.Decisions);
         var ways = Ways(asked, alphabet, place, arranged, stated, index, of);
         var (question, answer, rows) = Choose(ways);
+        if (alphabet.Facts.Widths is { } widths)
+        {
+            // How wide its strokes come out is known only once the height is.
+            var k = decisions.FindIndex(d => d.Id == Id("words.alphabet"));
+            var told = StrokeCover.Told(alphabet.Kind, widths, answer.CapMm, answer.Pair.LineWidthMm, Legibility.LeastOpening(answer.Pair.LineWidthMm, ground.Cloth));
+            decisions[k] = decisions[k] with { Because = [.. decisions[k].Because, told] };
+        }
+
         WordingDecisions.Tell(Id, question, answer, rows, ways.Select(w => w.Rows).ToArray(), stated, schools => SpecFor(answer.Pair, schools), workshop, decisions);
 
         var colour = Colours(asked, Id("thread.colour"), decisions);

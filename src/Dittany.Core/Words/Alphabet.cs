@@ -48,15 +48,15 @@ public sealed record ShapedRow(IReadOnlyList<ShapedLetter> Letters, IReadOnlyLis
 
 /// <summary>
 /// What Dittany measured of an alphabet on its own letters, in hundredths of the capital: height of the small letters, weight of the stroke (null for single strokes), tightest
-/// bend, narrowest opening, and how wide a usual letter is.
+/// bend, narrowest opening, how wide a usual letter is, and how wide its strokes are along their middle lines (null for single strokes).
 /// </summary>
-public sealed record AlphabetFacts(double XHeight, double? StrokeWeight, double TightestRadius, double NarrowestOpening, double Width)
+public sealed record AlphabetFacts(double XHeight, double? StrokeWeight, double TightestRadius, double NarrowestOpening, double Width, StrokeWidths? Widths = null)
 {
     /// <summary>Letters an alphabet is judged by (common practice of type: the commonest small letters, some capitals).</summary>
     private const string JudgedBy = "aeghnorstAEHMNORS";
 
     /// <summary>Measures over the letters an alphabet is judged by; those it lacks are left out, and one that has none has nothing to shut or to bend.</summary>
-    public static AlphabetFacts Of(IAlphabet alphabet, double? weight)
+    public static AlphabetFacts Of(IAlphabet alphabet, double? weight, StrokeWidths? widths = null)
     {
         var glyphs = JudgedBy.Select(c => alphabet.Find(c.ToString())).OfType<Glyph>().ToArray();
         var measures = glyphs.Select(alphabet.Measure).ToArray();
@@ -66,7 +66,8 @@ public sealed record AlphabetFacts(double XHeight, double? StrokeWeight, double 
             weight,
             Math.Round(measures.Select(m => m.TightestRadius).DefaultIfEmpty(double.PositiveInfinity).Min(), 1),
             Math.Round(measures.Select(m => m.Narrowest).DefaultIfEmpty(double.PositiveInfinity).Min(), 1),
-            Math.Round(glyphs.Select(g => g.Advance).DefaultIfEmpty(0).Average(), 1));
+            Math.Round(glyphs.Select(g => g.Advance).DefaultIfEmpty(0).Average(), 1),
+            widths);
     }
 }
 

@@ -17,10 +17,12 @@ public static partial class JoinedHand
 
     private const double ApartFromTop = 6;
 
-    private const double DownFromTop = 27;
+    private const double DownFromTop = 20;
 
-    /// <summary>A join from the top into a tall letter first comes down to here, to rise again with room to turn.</summary>
-    private const double Dip = 9;
+    /// <summary>A join from the top runs into a tall letter half way up its loop, as a pen would: at this parameter of the loop's first curve; and so far apart they stand then.</summary>
+    private const double IntoLoop = 0.55;
+
+    private const double ApartFromTopToLoop = 9;
 
     /// <summary>Handles of a join, as a share of its length.</summary>
     private const double Ease = 0.42;
@@ -168,7 +170,7 @@ public static partial class JoinedHand
             var apart = Apart;
             if (from.Out.Y > TopFrom)
             {
-                apart = to.Entry is Entry.Eye or Entry.Loop ? DownFromTop : ApartFromTop;
+                apart = to.Entry switch { Entry.Eye => DownFromTop, Entry.Loop => ApartFromTopToLoop, _ => ApartFromTop };
             }
 
             // Leaning is taken out: distances are those of the upright letters.
@@ -177,16 +179,12 @@ public static partial class JoinedHand
 
         private static Stroke[] Joined(Form from, Form to, Glyph glyph, double step)
         {
-            var (start, end) = (from.Out - new Pt(step, 0), to.In);
+            var intoLoop = from.Out.Y > TopFrom && to.Entry == Entry.Loop;
+            var body = intoLoop ? [to.Main.Curves[0].After(IntoLoop), .. to.Main.Curves.Skip(1)] : to.Main.Curves;
+            var (start, end) = (from.Out - new Pt(step, 0), intoLoop ? body[0].P0 : to.In);
+            var inWay = intoLoop ? body[0].Velocity(0) * (1 / body[0].Velocity(0).Length) : to.InWay;
             var ease = Ease * start.To(end);
-            Curve[] join = [new Curve(start, start + (from.OutWay * ease), end - (to.InWay * ease), end)];
-            if (from.Out.Y > TopFrom && to.Entry == Entry.Loop)
-            {
-                var dip = new Pt(start.X + ((end.X - start.X) * 0.6), Dip);
-                join = [new Curve(start, start + (from.OutWay * 12), dip - new Pt(13, 0), dip), new Curve(dip, dip + new Pt(11, 0), end - (to.InWay * 9), end)];
-            }
-
-            var main = new Stroke([.. join, .. to.WhenJoined, .. to.Main.Curves], false);
+            var main = new Stroke([new Curve(start, start + (from.OutWay * ease), end - (inWay * ease), end), .. to.WhenJoined, .. body], false);
 
             // Accents stand behind the letter's own strokes in its glyph.
             var own = to.Before.Count + 1;

@@ -180,6 +180,10 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
             }
         }
 
-        return AlphabetFacts.Of(this, length == 0 ? 0 : Math.Round(2 * Math.Abs(area) / length, 1));
+        return AlphabetFacts.Of(this, length == 0 ? 0 : Math.Round(2 * Math.Abs(area) / length, 1), StrokeWidths.Of(WidthsBy.Select(c => c.ToString()).Where(Has).SelectMany(l =>
+            CentreLine.Of(_font.Value.Outline(_font.Value.Shaped(l, 0).Clusters).Select(s => s.Flatten(AreaUnits)).ToArray(), yUp: true))));
     }
+
+    /// <summary>Letters whose strokes are measured along their middle: a round, an arch, a bar, a slope, a stem.</summary>
+    private const string WidthsBy = "onezH";
 }

@@ -56,6 +56,18 @@ public class JoinedHandTests
         }
     }
 
+    /// <summary>From a letter that leaves at the top a pen runs straight into the loop of a tall one: a dip to the line would read as a v between them (a fact of joined writing).</summary>
+    [Fact]
+    public void A_join_from_the_top_into_a_loop_does_not_dip()
+    {
+        foreach (var pair in "obvwr".SelectMany(a => "bhkl".Select(b => $"{a}{b}")))
+        {
+            var letters = Setting.Lay(Hand, [pair], Stands.OnBaseline).Letters;
+            var join = letters[1].Strokes[0].Curves[0];
+            Assert.True(Enumerable.Range(0, 21).All(i => -join.At(i / 20.0).Y > 0.45), $"{pair} dips");
+        }
+    }
+
     /// <summary>As few strokes as a pen makes: a name without dots, bars and lifted letters is a single line (a fact of joined writing: the pen lifts for i, t, f and p only).</summary>
     [Theory]
     [InlineData("anna", 1)]

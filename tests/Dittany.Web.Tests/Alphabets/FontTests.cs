@@ -233,4 +233,22 @@ public class FontTests
 
         return [.. head, .. body.ToArray()];
     }
+
+    /// <summary>The plan tells what the strokes want: a slender script is a line of thread, a slab at 40 mm is wide enough to be filled, and both measure what their own outlines are.</summary>
+    [Fact]
+    public void A_plan_tells_whether_the_strokes_want_a_line_or_a_fill()
+    {
+        ShippedAlphabets.Shelve();
+        static string Told(string alphabet, double cap) => string.Join(' ', Core.Planning.Planner.Make(new Core.Planning.Job("tea-towel", [new Core.Planning.WordingAsked("name", "Max", alphabet, CapHeightMm: cap)], new DateOnly(2027, 3, 1)), Core.Planning.Workshop.Default)
+            .Decisions.First(d => d.Id == "words.alphabet").Because);
+        Assert.Contains("stands for them", Told("slender-script-line", 14), StringComparison.Ordinal);
+        Assert.Contains("wide enough to be filled", Told("slab", 40), StringComparison.Ordinal);
+        Assert.Contains("wide enough to be filled", Told("slab-line", 40), StringComparison.Ordinal);
+        Assert.DoesNotContain("its strokes are", Told("upright-hand", 14), StringComparison.Ordinal);
+        foreach (var font in ShippedAlphabets.All.Where(a => a.Kind == Core.Words.AlphabetKind.Weighted))
+        {
+            // An even stroke's width is twice its area by its outline: the measure along the middle agrees with it.
+            Assert.InRange(font.Facts.StrokeWeight!.Value, font.Facts.Widths!.Thin * 0.75, font.Facts.Widths.Thick * 1.25);
+        }
+    }
 }
