@@ -164,16 +164,15 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     private Func<FigurePart, string> Colours(MotifAsked asked, string id, Figure unit, List<Decision> decisions)
     {
         var (own, reading) = Legibility.Colours(ground.Cloth);
-        var green = reading.FirstOrDefault(c => c.Id == "leaf")?.Hex ?? own.Hex;
         var hers = (asked.Colour ?? overrules.For(id))?.ToLowerInvariant();
         var hex = hers is null ? own.Hex : Palette.Colours.FirstOrDefault(c => c.Id == hers)?.Hex ?? hers;
+        var colours = MotifColours.Of(unit.Parts, hex, hers is not null, ground.Cloth);
         var flowers = unit.Parts.Any(p => p.Role is "petal" or "centre");
-        var greens = hers is null && unit.Parts.Any(p => p.Role == "leaf");
         decisions.Add(Deciding.Make(
             id, Station.Thread, "Which colour", new Choice(own.Hex, Say.Upper(own.Name)), hers is null ? null : new Choice(hex, Say.Upper(Palette.NameOf(hex))),
-            [greens && green != hex ? (flowers ? $"Stems and leaves in {Palette.NameOf(green)}, the rest in {Palette.NameOf(hex)}." : $"All of it is leaf: {Palette.NameOf(green)}.") : "One colour for all of it."],
+            [colours.Green is { } green ? (flowers ? $"Stems and leaves in {Palette.NameOf(green)}, the rest in {Palette.NameOf(hex)}." : $"All of it is leaf: {Palette.NameOf(green)}.") : "One colour for all of it."],
             ["Another colour of cloth, or one of yours."], reading.Select(c => new Choice(c.Hex, Say.Upper(c.Name))).ToArray()));
-        return part => greens && (part.Role is "stem" or "leaf" || (part.Role == "vein" && !unit.Parts.Any(p => p.Role == "outline"))) ? green : hex;
+        return colours.For;
     }
 
     private IEnumerable<Concern> Concerns(MotifAsked asked, string name, Figure unit, Figure placed, IReadOnlyList<Part> parts, double high, Pair pair, double largest)

@@ -17,8 +17,9 @@ public sealed record SetName(string Text, double AloneCapMm, double LargestCapMm
 
 /// <summary>
 /// One lettering size for all names of a set: the name that governs it and why, and what all others would gain if that name were dropped (null where nothing would).
+/// <paramref name="RoomMm"/> is the room each name has, as wide and high as the field.
 /// </summary>
-public sealed record SetSizing(double CapMm, Pair Pair, string Governing, string Because, double? WithoutCapMm, string? NextGoverning, IReadOnlyList<SetName> Names)
+public sealed record SetSizing(double CapMm, Pair Pair, string Governing, string Because, double? WithoutCapMm, string? NextGoverning, IReadOnlyList<SetName> Names, (double Width, double Height) RoomMm)
 {
     /// <summary>What dropping the name that governs would gain, in a sentence.</summary>
     public string Gain => WithoutCapMm is { } cap
@@ -73,9 +74,10 @@ public static class SetRule
         var others = alone.Where(a => a.Name != governs.Name).ToArray();
         var next = others.OrderBy(a => a.Settled.Answer.OverflowMm > 0 ? 0 : 1).ThenBy(a => a.Settled.Answer.CapMm).ThenByDescending(a => a.Settled.Question.Settings.Usual.Width).FirstOrDefault();
         double? without = next.Name is null ? null : Math.Max(next.Settled.Answer.CapMm, others.Max(Least));
+        var (least, greatest) = ground.Field.Box;
         return new SetSizing(
             cap, pair, governs.Name, because, without > cap ? without : null, without > cap ? next.Name : null,
-            alone.Select(a => At(a.Name, a.Settled, pair, cap, Least(a))).ToArray());
+            alone.Select(a => At(a.Name, a.Settled, pair, cap, Least(a))).ToArray(), (greatest.X - least.X, greatest.Y - least.Y));
     }
 
     private static SetName At(string name, (LetteringQuestion Question, LetteringAnswer Answer) alone, Pair pair, double cap, double least)

@@ -53,9 +53,16 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
 
         WordingDecisions.Tell(Id, question, answer, rows, ways.Select(w => w.Rows).ToArray(), stated, schools => SpecFor(answer.Pair, schools), workshop, decisions);
 
-        var colour = Colours(asked, Id("thread.colour"), decisions);
+        var (colour, chosen) = Colours(asked, Id("thread.colour"), decisions);
+        var colours = MotifColours.Of(answer.Setting.Ornaments, colour, chosen, ground.Cloth);
+        if (colours.Green is { } green)
+        {
+            var k = decisions.FindIndex(d => d.Id == Id("thread.colour"));
+            decisions[k] = decisions[k] with { Because = [.. decisions[k].Because, $"Stems and leaves beside the words are in {Palette.NameOf(green)}."], WouldChange = [.. decisions[k].WouldChange, "Choose a colour, and all of it is in that."] };
+        }
+
         var inOthers = new Dictionary<IAlphabet, LetteringAnswer>();
-        var (parts, concerns) = Stitched(question, answer, schools, colour, place, AsJob);
+        var (parts, concerns) = Stitched(question, answer, schools, colours, place, AsJob);
         var overflow = Math.Max(answer.OverflowMm, PlannedBox.OutsideMm(parts, _field));
         concerns.AddRange(FitConcerns(question, overflow, ways, rows, AsJob));
         concerns.AddRange(answer.Faults.Select(f => new Concern(f.What, f.Letter, Math.Round(f.ByMm, 3), f.Text, [.. Lettering.Remedies(question, answer, f, AsJob), .. OtherHands(f)])));
@@ -182,7 +189,8 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         return taken;
     }
 
-    private string Colours(WordingAsked asked, string id, List<Decision> decisions)
+    /// <summary>The colour of the words, and whether it was she who chose it.</summary>
+    private (string Hex, bool Chosen) Colours(WordingAsked asked, string id, List<Decision> decisions)
     {
         var cloth = ground.Cloth;
         var (own, reading) = Legibility.Colours(cloth);
@@ -206,12 +214,12 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             ],
             ["Another colour of cloth."],
             reading.Select(c => new Choice(c.Hex, Say.Upper(c.Name))).ToArray()));
-        return hex;
+        return (hex, hers is not null);
     }
 
     private StitchSpec SpecFor(Pair pair, StitchSchools schools) => StitchSpec.For(pair, schools, ground.Worn.MostBehindMm);
 
-    private (List<Part> Parts, List<Concern> Concerns) Stitched(LetteringQuestion q, LetteringAnswer a, StitchSchools schools, string colour, Place place, Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob)
+    private (List<Part> Parts, List<Concern> Concerns) Stitched(LetteringQuestion q, LetteringAnswer a, StitchSchools schools, MotifColours colours, Place place, Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob)
     {
         var spec = SpecFor(a.Pair, schools);
         var parts = new List<Part>();
@@ -228,7 +236,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             }
 
             parts.AddRange(stitched.Lines.Select(line => new Part(
-                line.Dot ? "dot" : "letter", letter.Letter, i, line.Kind.Id, a.Pair.Strands, colour, line.WidthMm, line.LineMm, line.Closed, line.Stitches, line.Dot ? 0 : spec.WishedMm)));
+                line.Dot ? "dot" : "letter", letter.Letter, i, line.Kind.Id, a.Pair.Strands, colours.Main, line.WidthMm, line.LineMm, line.Closed, line.Stitches, line.Dot ? 0 : spec.WishedMm)));
             if (stitched.DroppedMm.Count > 0 && concerns.All(c => c.What != "dropped" || c.Letter != letter.Letter))
             {
                 var longest = stitched.DroppedMm.Max();
@@ -252,7 +260,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         }
 
         parts.AddRange(DrawingStitching.Stitch(
-            a.Setting.Ornaments.Select(o => o.Map(p => place.AnchorMm + (p * a.CapMm))).ToArray(), a.Pair, pair => SpecFor(pair, schools), _ => colour, a.Setting.Letters.Count));
+            a.Setting.Ornaments.Select(o => o.Map(p => place.AnchorMm + (p * a.CapMm))).ToArray(), a.Pair, pair => SpecFor(pair, schools), colours.For, a.Setting.Letters.Count));
         return (parts, concerns);
     }
 

@@ -33,18 +33,22 @@ public static class LetterDrawing
         return svg.Close().Close().ToString();
     }
 
-    /// <summary>Words as wide as they come, capitals as high as in any other picture made here.</summary>
-    public static string AtOneScale(IAlphabet alphabet, string text)
+    /// <summary>A room is drawn this wide.</summary>
+    private const double RoomPx = 230;
+
+    /// <summary>Words in the room they have, capitals as high as in any other picture made here. The room is given in capital heights, the line's width too.</summary>
+    public static string InRoom(IAlphabet alphabet, string text, double roomWide, double roomHigh, double lineWide)
     {
-        var setting = Setting.Lay(alphabet, [text], Stands.OnBaseline);
-        const double K = 22;
+        var setting = Setting.Lay(alphabet, [text], Stands.OnMiddle);
+        var k = RoomPx / Math.Max(0.1, roomWide);
         var svg = new Svg();
-        var (width, height) = ((setting.Width + 0.4) * K, 1.9 * K);
-        svg.Open("svg", ("class", "one-scale"), ("width", width), ("height", height), ("viewBox", $"{Svg.N(-width / 2)} {Svg.N(-1.35 * K)} {Svg.N(width)} {Svg.N(height)}"), ("aria-hidden", "true"));
-        svg.Open("g", ("fill", "none"), ("stroke", Thread), ("stroke-width", alphabet.Kind == AlphabetKind.Weighted ? 0.8 : 1.8), ("stroke-linecap", "round"), ("stroke-linejoin", "round"));
+        var (width, height) = ((Math.Max(roomWide, setting.Width) * k) + 8, (Math.Max(roomHigh, 1.9) * k) + 8);
+        svg.Open("svg", ("class", "one-scale"), ("width", width), ("height", height), ("viewBox", $"{Svg.N(-width / 2)} {Svg.N(-height / 2)} {Svg.N(width)} {Svg.N(height)}"), ("aria-hidden", "true"));
+        svg.Empty("rect", ("x", -roomWide * k / 2), ("y", -roomHigh * k / 2), ("width", roomWide * k), ("height", roomHigh * k), ("fill", "#fffdf6"), ("stroke", "#8f3a67"), ("stroke-width", 1), ("stroke-dasharray", "5 4"));
+        svg.Open("g", ("fill", "none"), ("stroke", Thread), ("stroke-width", lineWide * k), ("stroke-linecap", "round"), ("stroke-linejoin", "round"));
         foreach (var stroke in setting.Letters.SelectMany(l => l.Strokes))
         {
-            svg.Empty("path", ("d", SvgDrawing.PathOf(stroke.Map(p => p * K))));
+            svg.Empty("path", ("d", SvgDrawing.PathOf(stroke.Map(p => p * k))));
         }
 
         return svg.Close().Close().ToString();

@@ -141,7 +141,7 @@ public class WhatAlwaysHolds
     public FsCheck.Property Remedies_are_true() => Prop.ForAll(Jobs.Any(), input => RemediesHold(input.Job, input.Workshop));
 
     /// <summary>Arranged words, with motifs and beside them: in the field or said by how much not, every stitch once in the route, remedies true.</summary>
-    [Property(MaxTest = 10)]
+    [Property(MaxTest = 25)]
     public FsCheck.Property Arranged_words_and_motifs_keep_all_of_it() => Prop.ForAll(Jobs.Arranged(), input =>
     {
         var plan = Planner.Make(input.Job, input.Workshop);
@@ -181,10 +181,16 @@ public class WhatAlwaysHolds
     }
 
     [Property(MaxTest = 40)]
-    public FsCheck.Property The_largest_fits_and_a_hair_more_does_not() => Prop.ForAll(Jobs.Any(), input =>
+    public FsCheck.Property The_largest_fits_and_a_hair_more_does_not() => Prop.ForAll(Jobs.Any(), input => LargestHolds(input.Job, input.Workshop));
+
+    /// <summary>Round rings, on arcs, along edges and with motifs too, exactly or found by search: within half a percent.</summary>
+    [Property(MaxTest = 30)]
+    public FsCheck.Property The_largest_of_arranged_words_fits_and_a_hair_more_does_not() => Prop.ForAll(Jobs.Arranged(), input => LargestHolds(input.Job with { Motifs = null }, input.Workshop));
+
+    private static void LargestHolds(Job job, Workshop workshop)
     {
-        var plan = Planner.Make(input.Job, input.Workshop);
-        var (asked, planned) = (input.Job.Elements[0], plan.Elements[0]);
+        var plan = Planner.Make(job, workshop);
+        var (asked, planned) = (job.Elements[0], plan.Elements[0]);
         var largest = planned.LargestCapHeightMm;
         if (largest is < 2.1 or > 295)
         {
@@ -193,10 +199,10 @@ public class WhatAlwaysHolds
 
         var line = planned.Parts.First(p => p.Role == "letter");
         var (strands, stitch) = (line.Strands, line.Stitch);
-        PlannedElement At(double cap) => Planner.Make(input.Job with { Elements = [asked with { CapHeightMm = cap, Strands = strands, Stitch = stitch, Rows = asked.Text.Contains('\n', StringComparison.Ordinal) ? null : planned.Rows.Count }] }, input.Workshop).Elements[0];
+        PlannedElement At(double cap) => Planner.Make(job with { Elements = [asked with { CapHeightMm = cap, Strands = strands, Stitch = stitch, Rows = asked.Text.Contains('\n', StringComparison.Ordinal) ? null : planned.Rows.Count }] }, workshop).Elements[0];
         Assert.True(At(0.995 * largest).OverflowsMm == 0, $"{asked}: {planned.Rows.Count} rows of {largest} with {strands} of {stitch}, and {At(0.995 * largest).OverflowsMm} out at 0.995 of it");
-        Assert.True(At(1.01 * largest).OverflowsMm > 0);
-    });
+        Assert.True(At(1.01 * largest).OverflowsMm > 0, $"{asked}: a hair over {largest} still fits");
+    }
 
     [Property(MaxTest = 40)]
     public FsCheck.Property Mirroring_is_what_the_proof_composes_and_rankings_agree() => Prop.ForAll(Jobs.Any(), input =>

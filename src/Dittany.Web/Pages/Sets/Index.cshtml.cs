@@ -77,7 +77,9 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Today
         }
 
         Sizing = SetRule.Of(Like(All[0]), All, workshop);
-        Pictures = All.ToDictionary(n => n, n => LetterDrawing.AtOneScale(Alphabets.Find(Alphabet ?? string.Empty) ?? Alphabets.All[0], n), StringComparer.Ordinal);
+        var hand = Alphabets.Find(Alphabet ?? string.Empty) ?? Alphabets.All[0];
+        var (wide, high) = (Sizing.RoomMm.Width / Sizing.CapMm, Sizing.RoomMm.Height / Sizing.CapMm);
+        Pictures = All.ToDictionary(n => n, n => LetterDrawing.InRoom(hand, n, wide, high, Sizing.Pair.LineWidthMm / Sizing.CapMm), StringComparer.Ordinal);
     }
 
     public static IReadOnlyList<Form> Forms => Catalogue.Forms;
