@@ -31,13 +31,21 @@ public static class ToyFace
         var ear = new Pt(0.34 * w, -0.42 * h);
         const string Edge = "A seam runs round the face; stitches stay 6 mm clear of it.";
         Pt Eyes(double x) => new(x, 0);
+        Zone Cheek(string id, string name, int side) => new(
+            id, name, Circle(new Pt(side * 0.27 * w, 0.17 * h), 0.15 * w), 0, Edge, Middle($"{id}-usual", "In the middle of the cheek, below the eye", new Pt(side * 0.27 * w, 0.17 * h), "Below the eye, level with the nose."), Caps(4, 6, 0.8, 0.26 * w, "A cheek is small."));
+        Zone Eye(string id, string name, int side) => new(
+            id, name, Circle(Eyes(side * 0.18 * w), 0.1 * w), 0, Edge, Middle($"{id}-usual", "Where the eye lies, on the eyes' line", Eyes(side * 0.18 * w), "The eyes lie on the line half-way down; a motif or a knot stands for one. No buttons or beads under three years."), Caps(4, 6, 0.8, 0.18 * w, "An eye is small."));
         return new Drawn(
             new Face("face", "face", "the middle of the face"),
             round,
             [
                 new Zone("forehead", "forehead", Rectangle(-0.3 * w, -0.4 * h, 0.6 * w, 0.3 * h), 0, Edge, Middle("forehead-usual", "In the middle of the forehead", new Pt(0, -0.24 * h), "Half-way between the eyes' line and the crown."), Caps(5, 10, 0.8, 0.5 * w, "The face bends away at its sides.")),
                 new Zone("mouth", "below the nose", Rectangle(-0.27 * w, nose - (0.05 * h), 0.54 * w, 0.19 * h), 0, Edge, Middle("mouth-usual", "Where the mouth lies, a third of the way from nose to chin", new Pt(0, mouth - 2), "The mouth lies a third of the way from the nose to the chin."), Caps(4, 7, 0.8, 0.4 * w, "The chin bends away.")),
-                new Zone("cheek", "left cheek", Circle(new Pt(0.27 * w, 0.17 * h), 0.15 * w), 0, Edge, Middle("cheek-usual", "In the middle of the cheek, below the eye", new Pt(0.27 * w, 0.17 * h), "Below the eye, level with the nose."), Caps(4, 6, 0.8, 0.26 * w, "A cheek is small.")),
+                Cheek("cheek", "left cheek", 1),
+                Cheek("cheek-right", "right cheek", -1),
+                Eye("eye", "left eye", 1),
+                Eye("eye-right", "right eye", -1),
+                new Zone("nose", "nose", Rectangle(-0.14 * w, nose - (0.12 * h), 0.28 * w, 0.15 * h), 0, Edge, Middle("nose-usual", "Where the nose lies, half-way from the eyes to the chin", new Pt(0, nose - (0.04 * h)), "Half-way between the eyes' line and the chin; a motif stands for it."), Caps(4, 6, 0.8, 0.24 * w, "A nose is small.")),
             ],
             [Seam("face-seam-right", "seam round the face", [.. round.Take(25).Select(p => p * 0.98)]), Seam("face-seam-left", "seam round the face", [.. round.Skip(24).Append(round[0]).Select(p => p * 0.98)])],
             [
