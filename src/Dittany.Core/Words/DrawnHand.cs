@@ -86,6 +86,7 @@ internal class DrawnHand : IAlphabet
         var top = strokes.Max(s => s.Flatten(0.5).Max(p => p.Y));
         var middle = MiddleOf(@base);
         var right = @base.InkTo;
+        Pt? over = null;
         foreach (var code in parts.Skip(1))
         {
             if (BesideCaron.Contains(letter, StringComparer.Ordinal))
@@ -108,15 +109,53 @@ internal class DrawnHand : IAlphabet
                 return null;
             }
 
+            if (over is not null && below is Acute or Grave or Hook)
+            {
+                // Beside the roof or bowl that stands there already, as Vietnamese is written, and not on top of it.
+                var beside = over.Value + new Pt(below == Grave ? -BesideRoof : BesideRoof, BesideRaised);
+                strokes.AddRange(mark.Select(s => s.Map(p => p + beside)));
+                continue;
+            }
+
             var at = IsAbove(below) ? new Pt(middle, top + AboveUnits)
                 : below == '\u0328' ? new Pt(OgonekAt(parts[0], @base), 0)
+                : below == Horn ? HornAt(parts[0], @base, top)
+                : below == DotBelow && parts[0] == 'y' ? new Pt(@base.InkTo - 4, 0)
                 : new Pt(middle, 0);
             strokes.AddRange(mark.Select(s => s.Map(p => p + at)));
-            top += IsAbove(below) ? AboveUnits + 16 : 0;
+            if (IsAbove(below))
+            {
+                (over, top) = (below is Roof or Bowl ? at : null, top + AboveUnits + 16);
+            }
+            else if (below == Horn)
+            {
+                right = at.X + HornWide;
+            }
         }
 
         // Made anew, for what is measured of a glyph is measured when it is made.
         return new Glyph(letter, @base.Left, @base.Right, @base.InkFrom, right, strokes);
+    }
+
+    private const char Grave = '\u0300';
+    private const char Acute = '\u0301';
+    private const char Roof = '\u0302';
+    private const char Bowl = '\u0306';
+    private const char Hook = '\u0309';
+    private const char Horn = '\u031B';
+    private const char DotBelow = '\u0323';
+
+    private const double BesideRoof = 30;
+
+    private const double BesideRaised = 6;
+
+    private const double HornWide = 13;
+
+    /// <summary>The horn grows from the top of the right stem of a u, or from the shoulder of an o.</summary>
+    private static Pt HornAt(char letter, Glyph glyph, double top)
+    {
+        var half = (glyph.InkTo - glyph.InkFrom) / 2;
+        return letter is 'u' or 'U' ? new Pt(glyph.InkTo, top) : new Pt(glyph.InkFrom + half + (half * 0.72), (top / 2) + (top / 2 * 0.69));
     }
 
     /// <summary>The little tail grows from the last downstroke, or from the lowest point of a round letter.</summary>

@@ -23,6 +23,12 @@ public class UprightHandTests
             data.Add(c.ToString());
         }
 
+        // What Latin-writing languages beyond Latin Extended-A want: Romanian, Welsh, and all of Vietnamese (Unicode charts, Latin Extended Additional).
+        foreach (var c in "ẞȘșȚțẀẁẂẃẄẅỲỳ".Concat(Enumerable.Range(0x1EA0, 0x1EF9 - 0x1EA0 + 1).Select(i => (char)i)).Concat("ƠơƯư").Distinct())
+        {
+            data.Add(c.ToString());
+        }
+
         return data;
     }
 
