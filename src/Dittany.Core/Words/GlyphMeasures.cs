@@ -26,6 +26,9 @@ public sealed record GlyphMeasures(IReadOnlyList<double> Counters, IReadOnlyList
 
     public static GlyphMeasures Of(Glyph glyph) => new(MeasureCounters(glyph), MeasureGaps(glyph), TightestBend(glyph));
 
+    /// <summary>Enclosed spaces and bends only, for drawings: what of them comes near what is not told by distance alone.</summary>
+    internal static GlyphMeasures WithoutGaps(Glyph glyph) => new(MeasureCounters(glyph), [], TightestBend(glyph));
+
     private static double[] MeasureCounters(Glyph glyph)
     {
         var factory = new GeometryFactory();
