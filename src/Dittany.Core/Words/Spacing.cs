@@ -6,7 +6,7 @@ namespace Dittany.Core.Words;
 /// Optical spacing of two letters: the white between them, seen band by band and no deeper than an eye looks in, is made like the white between two uprights. In units of
 /// a hundredth of the capital. Ours; the usual practice of lettering.
 /// </summary>
-internal static class Spacing
+public static class Spacing
 {
     /// <summary>White between two uprights at usual spacing, and how deep an open side counts.</summary>
     private const double White = 28;
@@ -19,14 +19,16 @@ internal static class Spacing
     private const double MostApart = 4;
 
     /// <summary>Ink is never nearer than this.</summary>
-    internal const double LeastGap = 18.5;
+    public const double LeastGap = 18.5;
 
     private const double Band = 10;
 
     /// <summary>How far to move the right letter: negative is closer.</summary>
-    public static double Kern(Glyph left, Glyph right)
+    public static double Kern(Glyph left, Glyph right) => Kern(left, right, left.InkTo + left.Right + right.Left - right.InkFrom);
+
+    /// <summary>The same where the right letter's own x = 0 stands so far from the left one's.</summary>
+    public static double Kern(Glyph left, Glyph right, double shift)
     {
-        var shift = left.InkTo + left.Right + right.Left - right.InkFrom;
         var top = Math.Min(100, Math.Max(Top(left), Top(right)));
         var (sum, bands) = (0.0, 0);
         for (var y = 0.0; y < top - 1; y += Band)

@@ -24,6 +24,7 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
     private readonly GlyphKeep _keep = new();
     private readonly ConcurrentDictionary<string, bool> _has = new(StringComparer.Ordinal);
     private readonly ConcurrentDictionary<(Glyph, Glyph, long), double> _gaps = new();
+    private readonly ConcurrentDictionary<(Glyph, Glyph, long), double> _kerns = new();
 
     public FontAlphabet(string id, string name, string told, AlphabetKind kind, Func<byte[]> bytes)
     {
@@ -44,6 +45,13 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
     /// <summary>Font units of a capital, and of the em: what the font's own tables say.</summary>
     public double CapUnits => _font.Value.Cap;
 
+    /// <summary>Whether its small letters run together, as a script's do. In any other font letters that overlap were only set close, and their lines are kept apart.</summary>
+    private bool RunsTogether => _runsTogether ??= ScriptPairs.Where(p => p.All(c => Has(c.ToString()))).Any(p => _font.Value.Shaped(p, 0).Clusters is [var a, var b, ..] && _font.Value.Overlap(a, b));
+
+    private static readonly string[] ScriptPairs = ["nn", "en", "un"];
+
+    private bool? _runsTogether;
+
     public bool Has(string letter) => _has.GetOrAdd(letter, l => l.EnumerateRunes().All(r => _font.Value.HasRune(r.Value)) || l.Normalize(NormalizationForm.FormD).EnumerateRunes().All(r => _font.Value.HasRune(r.Value)));
 
     public Glyph? Find(string letter) => Has(letter) && Shape(letter, 0).Letters is [var only] ? only.Glyph : null;
@@ -62,11 +70,14 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
         var text = row.Normalize(NormalizationForm.FormC);
         var (clusters, spaces) = _font.Value.Shaped(text, wider);
         var letters = new List<ShapedLetter>();
+
+        // Lines lie half a stroke inside their letters, and have no feet: spaced as the font is they would stand apart. Their white is evened like that of our own hands.
+        var (closer, moved) = (0.0, spaces.ToArray());
         for (var i = 0; i < clusters.Count;)
         {
             // What overlaps is one: its outline is that of all of it.
             var to = i + 1;
-            while (to < clusters.Count && wider == 0 && _font.Value.Overlap(clusters[to - 1], clusters[to]))
+            while (to < clusters.Count && wider == 0 && (Kind == AlphabetKind.Weighted || RunsTogether) && _font.Value.Overlap(clusters[to - 1], clusters[to]))
             {
                 to++;
             }
@@ -76,14 +87,24 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
             if (glyph is not null)
             {
                 var last = letters.Count > 0 && clusters[i].After ? letters[^1] : null;
-                var gap = last is null ? double.PositiveInfinity : Gap(last.Glyph, glyph, run[0].X - last.At);
-                letters.Add(new ShapedLetter(glyph.Letter, glyph, run[0].X, gap));
+                closer += last is null || Kind != AlphabetKind.CentreLine ? 0 : Kern(last.Glyph, glyph, run[0].X + closer - last.At);
+                var at = run[0].X + closer;
+                var gap = last is null ? double.PositiveInfinity : Gap(last.Glyph, glyph, at - last.At);
+                if (Kind == AlphabetKind.CentreLine && gap < Spacing.LeastGap)
+                {
+                    // What the font itself sets too near for thread is moved apart.
+                    (closer, at) = (closer + Spacing.LeastGap - gap, at + Spacing.LeastGap - gap);
+                    gap = Gap(last!.Glyph, glyph, at - last.At);
+                }
+
+                letters.Add(new ShapedLetter(glyph.Letter, glyph, at, gap));
+                moved = spaces.Select((s, k) => s > run[0].X ? s + closer : moved[k]).ToArray();
             }
 
             i = to;
         }
 
-        return new ShapedRow(letters, spaces);
+        return new ShapedRow(letters, moved);
     }
 
     public void Dispose()
@@ -160,6 +181,8 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
         var weight = lines.Count == 0 ? 0 : lines.Sum(l => l.MeanWidth * Polyline.Length(l.Points)) / Math.Max(1e-9, lines.Sum(l => Polyline.Length(l.Points)));
         return (strokes, weight);
     }
+
+    private double Kern(Glyph left, Glyph right, double shift) => _kerns.GetOrAdd((left, right, (long)Math.Round(shift * 100)), _ => Spacing.Kern(left, right, shift));
 
     private double Gap(Glyph left, Glyph right, double shift) => _gaps.GetOrAdd((left, right, (long)Math.Round(shift * 100)), _ =>
     {

@@ -1,9 +1,11 @@
 using System.Globalization;
 using System.Text;
 using Dittany.Core.Geometry;
+using Dittany.Core.Materials;
 using Dittany.Core.Motifs;
 using Dittany.Core.Words;
 using Dittany.Formats.Drawings;
+using Dittany.Formats.Sheets;
 using Dittany.Store;
 using Dittany.Web.Drawings;
 
@@ -20,6 +22,9 @@ public static class DrawnPictures
     public static void MapDrawings(this WebApplication app)
     {
         app.MapGet("/letters/{id}.svg", (string id, string? text) => Alphabets.Find(id) is { } alphabet && Shown(alphabet, text) is { } words ? Picture(LetterDrawing.Words(alphabet, words)) : Results.NotFound());
+        app.MapGet("/letters/{id}.pdf", async (string id, string? text, WorkshopStore workshops, CancellationToken cancel) => Alphabets.Find(id) is { } alphabet
+            ? Results.File(LeafPdf.Write([Specimen.Of(alphabet, Shown(alphabet, text) ?? string.Empty, Papers.Find((await workshops.Current(cancel)).Paper)!)]), "application/pdf")
+            : Results.NotFound());
         app.MapGet("/motifs/{id}.svg", async (string id, int? parts, double? lean, bool? mirrored, double? wobble, int? seed, string? arrangement, int? count, bool? large, bool? take, LetterStore letters, CancellationToken cancel) =>
         {
             var shape = new MotifShape(parts, Math.Clamp(lean ?? 0, -45, 45) * Math.PI / 180, mirrored ?? false, Math.Clamp(wobble ?? 0, 0, 100 * Motif.MostWobble) / 100, Math.Clamp(seed ?? 0, 0, 1_000_000));

@@ -251,4 +251,27 @@ public class FontTests
             Assert.InRange(font.Facts.StrokeWeight!.Value, font.Facts.Widths!.Thin * 0.75, font.Facts.Widths.Thick * 1.25);
         }
     }
+
+    /// <summary>A specimen is true to scale: its largest H is as high in the file as it says, in every alphabet (PDF point 1/72 in, ISO 32000), and what the alphabet lacks is not on it.</summary>
+    [Theory]
+    [InlineData("upright-hand")]
+    [InlineData("joined-hand")]
+    [InlineData("round-sans-line")]
+    [InlineData("slab")]
+    public void A_specimen_is_as_high_as_it_says(string id)
+    {
+        ShippedAlphabets.Shelve();
+        var leaf = Formats.Sheets.Specimen.Of(Core.Words.Alphabets.Find(id)!, "HH日", Core.Materials.Papers.A4);
+        // The middle line of an H is lower than its outline by no more than its stroke is thick.
+        var heights = leaf.Marks.OfType<Formats.Sheets.LineMark>().Where(m => m.PointsMm[0].X > 40 && m.PointsMm[0].Y < 240).Select(m => m.PointsMm.Max(p => p.Y) - m.PointsMm.Min(p => p.Y)).ToArray();
+        foreach (var (cap, _) in Formats.Sheets.Specimen.Heights)
+        {
+            Assert.Contains(heights, h => h > 0.88 * cap && h < 1.03 * cap);
+        }
+
+        using var pdf = UglyToad.PdfPig.PdfDocument.Open(Formats.Sheets.LeafPdf.Write([leaf]));
+        var highest = pdf.GetPage(1).Paths.SelectMany(p => p).Select(s => s.GetBoundingRectangle()).OfType<UglyToad.PdfPig.Core.PdfRectangle>().Max(b => b.Height) / 72 * 25.4;
+        Assert.InRange(highest, 25 * 0.88, 25 * 1.03);
+        Assert.Contains("25 mm, 4 strands", pdf.GetPage(1).Text, StringComparison.Ordinal);
+    }
 }
