@@ -37,6 +37,12 @@ public class WordsBench
     [Arguments("edge")]
     public double Fit(string arrangement) => SetRule.Of(new Job("quilt-block", [new WordingAsked("w", Twenty, Arrangement: arrangement, Rows: 1)], new DateOnly(2027, 3, 1)), [Twenty], Workshop.Default).CapMm;
 
+    /// <summary>Along an edge that bends, laid out anew at every height that is tried. Reach 10 ms.</summary>
+    [Benchmark]
+    [Arguments("baby-bodysuit")]
+    [Arguments("t-shirt-adult")]
+    public double Fit_along_a_neckline(string form) => SetRule.Of(new Job(form, [new WordingAsked("w", Twenty, Arrangement: "edge", Rows: 1)], new DateOnly(2027, 3, 1)), [Twenty], Workshop.Default).CapMm;
+
     /// <summary>The same letters laid out alone: the baseline.</summary>
     [Benchmark(Baseline = true)]
     public double Laid_out_alone() => Setting.Lay(UprightHand.Alphabet, [Twenty], Stands.OnMiddle).Width;

@@ -111,8 +111,13 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
     /// <summary>How wide everything is, letters alone, in capital heights.</summary>
     private static double WidthOf(IReadOnlyList<SetLetter> letters)
     {
-        var points = letters.SelectMany(l => l.Lines).SelectMany(l => l).ToArray();
-        return points.Max(p => p.X) - points.Min(p => p.X);
+        var (least, greatest) = (double.PositiveInfinity, double.NegativeInfinity);
+        foreach (var p in letters.SelectMany(l => l.Lines).SelectMany(l => l))
+        {
+            (least, greatest) = (Math.Min(least, p.X), Math.Max(greatest, p.X));
+        }
+
+        return greatest - least;
     }
 
     /// <summary>Rows of letters laid straight, from the middle of each row.</summary>

@@ -39,6 +39,9 @@ public sealed class LetteringMemo
     internal Dictionary<(double? Cap, int? Strands, StitchKind? Stitch, SizeWish Wish), LetteringAnswer> Settled { get; } = [];
 
     internal Dictionary<(Rooms Rooms, double LineWidthMm), double> Largest { get; } = [];
+
+    /// <summary>The pair with the thinnest line that was asked for first.</summary>
+    internal Pair? Thinnest { get; set; }
 }
 
 /// <summary>
@@ -274,7 +277,7 @@ public static class Lettering
         }
 
         // A wider line has less room, and its letters stand no nearer: it cannot be larger than what a thinner one has come to. So the thinnest is looked for first.
-        var thinnest = Recommender.InOrder(q.Stitch, q.Strands, q.Facts).MinBy(p => p.LineWidthMm);
+        var thinnest = q.Memo.Thinnest ??= Recommender.InOrder(q.Stitch, q.Strands, q.Facts).MinBy(p => p.LineWidthMm);
         if (thinnest is not null && thinnest.LineWidthMm < lineWidthMm)
         {
             Largest(q, rooms, thinnest);
