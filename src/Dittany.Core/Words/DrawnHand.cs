@@ -145,13 +145,14 @@ internal class DrawnHand : IAlphabet
     private const char Horn = '\u031B';
     private const char DotBelow = '\u0323';
 
+    /// <summary>How far beside a roof or bowl the second accent stands, and how far above its foot; how wide a horn is (from memory: clear of it by a line and a half).</summary>
     private const double BesideRoof = 30;
 
     private const double BesideRaised = 6;
 
     private const double HornWide = 13;
 
-    /// <summary>The horn grows from the top of the right stem of a u, or from the shoulder of an o.</summary>
+    /// <summary>The horn grows from the top of the right stem of a u, or from the shoulder of an o, half-way between its top and its side.</summary>
     private static Pt HornAt(char letter, Glyph glyph, double top)
     {
         var half = (glyph.InkTo - glyph.InkFrom) / 2;

@@ -87,7 +87,7 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
             if (glyph is not null)
             {
                 var last = letters.Count > 0 && clusters[i].After ? letters[^1] : null;
-                closer += last is null || Kind != AlphabetKind.CentreLine ? 0 : Kern(last.Glyph, glyph, run[0].X + closer - last.At);
+                closer += last is null || Kind != AlphabetKind.CentreLine ? 0 : Kern(last.Glyph, glyph, run[0].X + closer - last.At - wider);
                 var at = run[0].X + closer;
                 var gap = last is null ? double.PositiveInfinity : Gap(last.Glyph, glyph, at - last.At);
                 if (Kind == AlphabetKind.CentreLine && gap < Spacing.LeastGap)

@@ -274,4 +274,18 @@ public class FontTests
         Assert.InRange(highest, 25 * 0.88, 25 * 1.03);
         Assert.Contains("25 mm, 4 strands", pdf.GetPage(1).Text, StringComparison.Ordinal);
     }
+
+    /// <summary>Letters asked to stand wider do: evening their white must not take back what was added.</summary>
+    [Theory]
+    [InlineData("round-sans-line")]
+    [InlineData("sturdy-serif-line")]
+    [InlineData("slab")]
+    public void Letters_spread_wider_stand_wider(string id)
+    {
+        ShippedAlphabets.Shelve();
+        var hand = Core.Words.Alphabets.Find(id)!;
+        var (usual, wide) = (hand.Shape("Marigold", 0).Letters, hand.Shape("Marigold", 20).Letters);
+        Assert.Equal(usual.Count, wide.Count);
+        Assert.InRange(wide[^1].At - wide[0].At - (usual[^1].At - usual[0].At), 0.8 * 20 * (usual.Count - 1), 20 * (usual.Count - 1) + 0.1);
+    }
 }
