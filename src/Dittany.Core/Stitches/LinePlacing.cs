@@ -87,6 +87,12 @@ public static class LinePlacing
             count++;
         }
 
+        // What may lie behind on skin outweighs the room left for chords: a hair over one longest link is two.
+        if (spec.Strict && spec.Span * length / count > spec.MostMm + GridSlackMm)
+        {
+            count = (int)Math.Ceiling(spec.Span * length / spec.MostMm);
+        }
+
         Stretch? best = null;
         for (var raise = 0; raise <= MostRaises && count + raise <= Math.Max(most, count); raise++)
         {

@@ -1,7 +1,6 @@
 using Dittany.Core.Geometry;
 using FsCheck;
 using FsCheck.Fluent;
-using FsCheck.Xunit;
 
 namespace Dittany.Core.Tests.Geometry;
 
@@ -10,7 +9,7 @@ public class HomographyTests
 {
     private static readonly Pt[] Square = [new(0, 0), new(1, 0), new(1, 1), new(0, 1)];
 
-    [Property(MaxTest = 200)]
+    [ManyTimes(200)]
     public Property Four_corners_agree_with_the_closed_form() => Prop.ForAll(Quads(), quad =>
     {
         var map = Homography.Of(Square.Zip(quad).ToArray())!;

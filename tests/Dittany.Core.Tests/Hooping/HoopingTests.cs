@@ -1,14 +1,13 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Hooping;
 using FsCheck.Fluent;
-using FsCheck.Xunit;
 
 namespace Dittany.Core.Tests.Hooping;
 
 public class HoopingTests
 {
     /// <summary>Never fewer than the bound, never more than one too many against every way to divide the units (exhaustive up to six units).</summary>
-    [Property(MaxTest = 60)]
+    [ManyTimes(60)]
     public FsCheck.Property Greedy_stays_near_the_exact_minimum() => Prop.ForAll(
         FsCheck.Fluent.Arb.From(
             from count in Gen.Choose(1, 6)
@@ -50,7 +49,7 @@ public class HoopingTests
     }
 
     /// <summary>Where the ring must keep to odd-shaped cloth, the centre found is as good as any on a grid of half a millimetre.</summary>
-    [Property(MaxTest = 40)]
+    [ManyTimes(40)]
     public FsCheck.Property No_better_centre_on_a_grid() => Prop.ForAll(
         FsCheck.Fluent.Arb.From(
             from x in Gen.Choose(-30, 130)
@@ -70,7 +69,7 @@ public class HoopingTests
         });
 
     /// <summary>Against every way to divide up to five letters on cloth with a seam: never fewer than can be, at most one too many, and the bound is true.</summary>
-    [Property(MaxTest = 40)]
+    [ManyTimes(40)]
     public FsCheck.Property Greedy_stays_near_the_exact_minimum_on_seamed_cloth() => Prop.ForAll(
         FsCheck.Fluent.Arb.From(
             from count in Gen.Choose(1, 5)

@@ -5,7 +5,6 @@ using Dittany.Core.Space;
 using Dittany.Core.Tests.Planning;
 using FsCheck;
 using FsCheck.Fluent;
-using FsCheck.Xunit;
 
 namespace Dittany.Core.Tests.Items;
 
@@ -117,7 +116,7 @@ public class OwnFormTests
     /// On any simple polygon with any obstacles: the field lies in the zone, keeps every clearance, and loses no more than zone and obstacles take; what is put outside is told
     /// by how many millimetres, which is how far it really is.
     /// </summary>
-    [Property(MaxTest = 20)]
+    [ManyTimes(20)]
     public Property Fields_of_any_shape() => Prop.ForAll(Shapes(), form =>
     {
         var drawn = OwnForms.AsForm(form).At("own");

@@ -1,6 +1,5 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Motifs;
-using FsCheck.Xunit;
 
 namespace Dittany.Core.Tests.Motifs;
 
@@ -53,7 +52,7 @@ public class TracingTests
     }
 
     /// <summary>Whatever points there are: the line passes each of them, and stays within a third of the way between two of them, so that no loop comes from uneven spacing.</summary>
-    [Property(MaxTest = 200)]
+    [ManyTimes(200)]
     public void A_smooth_line_passes_every_point_and_makes_no_loops(byte[] seed, bool closed)
     {
         var random = new System.Random(seed.Aggregate(7, (a, b) => unchecked((a * 31) + b)));
@@ -70,7 +69,7 @@ public class TracingTests
         }
     }
 
-    [Property(MaxTest = 100)]
+    [ManyTimes(100)]
     public void What_is_written_reads_back(int[] xs, bool[] corners)
     {
         var points = xs.Take(50).Select((x, i) => new TracedPoint(new Pt(x % 10_000 / 100.0, i * 1.25), i < corners.Length && corners[i])).ToArray();

@@ -4,14 +4,13 @@ using Dittany.Core.Space;
 using Dittany.Core.Telling;
 using FsCheck;
 using FsCheck.Fluent;
-using FsCheck.Xunit;
 
 namespace Dittany.Core.Tests.Planning;
 
 /// <summary>What the plan says of itself besides its decisions: each stitch, what moved, what is next, the lines to lay words on, and all of it in her units.</summary>
 public class TellingTests
 {
-    [Property(MaxTest = 40)]
+    [ManyTimes(40)]
     public Property Every_stitch_tells_its_own_length_and_thread() => Prop.ForAll(Jobs.Any(), input =>
     {
         var plan = Planner.Make(input.Job, input.Workshop);

@@ -8,7 +8,6 @@ using Dittany.Core.Stitches;
 using Dittany.Core.Threads;
 using Dittany.Core.Transfer;
 using FsCheck.Fluent;
-using FsCheck.Xunit;
 
 namespace Dittany.Core.Tests.Planning;
 
@@ -17,7 +16,7 @@ public class WhatAlwaysHolds
 {
     private const double GridMm = 0.003;
 
-    [Property(MaxTest = 70)]
+    [ManyTimes(70)]
     public FsCheck.Property Stitches_follow_their_lines() => Prop.ForAll(Jobs.Any(), input =>
     {
         var plan = Planner.Make(input.Job, input.Workshop);
@@ -31,7 +30,7 @@ public class WhatAlwaysHolds
         }
     });
 
-    [Property(MaxTest = 70)]
+    [ManyTimes(70)]
     public FsCheck.Property Every_stitch_lies_in_the_field_or_a_concern_says_by_how_much() => Prop.ForAll(Jobs.Any(), input =>
     {
         var plan = Planner.Make(input.Job, input.Workshop);
@@ -49,7 +48,7 @@ public class WhatAlwaysHolds
         }
     });
 
-    [Property(MaxTest = 70)]
+    [ManyTimes(70)]
     public FsCheck.Property The_route_holds_every_stitch_once_and_its_floats_keep_the_rule() => Prop.ForAll(Jobs.Any(), input =>
     {
         var plan = Planner.Make(input.Job, input.Workshop);
@@ -92,7 +91,7 @@ public class WhatAlwaysHolds
         }
     });
 
-    [Property(MaxTest = 70)]
+    [ManyTimes(70)]
     public FsCheck.Property Hoopings_cover_every_stitch() => Prop.ForAll(Jobs.Any(), input =>
     {
         var plan = Planner.Make(input.Job, input.Workshop);
@@ -111,7 +110,7 @@ public class WhatAlwaysHolds
         }
     });
 
-    [Property(MaxTest = 80)]
+    [ManyTimes(80)]
     public FsCheck.Property Threads_are_the_sum_of_their_stitches() => Prop.ForAll(Jobs.Any(), input =>
     {
         var plan = Planner.Make(input.Job, input.Workshop);
@@ -137,11 +136,11 @@ public class WhatAlwaysHolds
         }
     });
 
-    [Property(MaxTest = 40)]
+    [ManyTimes(40)]
     public FsCheck.Property Remedies_are_true() => Prop.ForAll(Jobs.Any(), input => RemediesHold(input.Job, input.Workshop));
 
     /// <summary>Arranged words, with motifs and beside them: in the field or said by how much not, every stitch once in the route, remedies true.</summary>
-    [Property(MaxTest = 25)]
+    [ManyTimes(25)]
     public FsCheck.Property Arranged_words_and_motifs_keep_all_of_it() => Prop.ForAll(Jobs.Arranged(), input =>
     {
         var plan = Planner.Make(input.Job, input.Workshop);
@@ -180,11 +179,11 @@ public class WhatAlwaysHolds
         }
     }
 
-    [Property(MaxTest = 40)]
+    [ManyTimes(40)]
     public FsCheck.Property The_largest_fits_and_a_hair_more_does_not() => Prop.ForAll(Jobs.Any(), input => LargestHolds(input.Job, input.Workshop));
 
     /// <summary>Round rings, on arcs, along edges and with motifs too, exactly or found by search: within half a percent.</summary>
-    [Property(MaxTest = 30)]
+    [ManyTimes(30)]
     public FsCheck.Property The_largest_of_arranged_words_fits_and_a_hair_more_does_not() => Prop.ForAll(Jobs.Arranged(), input => LargestHolds(input.Job with { Motifs = null }, input.Workshop));
 
     private static void LargestHolds(Job job, Workshop workshop)
@@ -204,7 +203,7 @@ public class WhatAlwaysHolds
         Assert.True(At(1.01 * largest).OverflowsMm > 0, $"{asked}: a hair over {largest} still fits");
     }
 
-    [Property(MaxTest = 40)]
+    [ManyTimes(40)]
     public FsCheck.Property Mirroring_is_what_the_proof_composes_and_rankings_agree() => Prop.ForAll(Jobs.Any(), input =>
     {
         var plan = Planner.Make(input.Job, input.Workshop);

@@ -7,7 +7,6 @@ using Dittany.Core.Stitches;
 using Dittany.Core.Tests.Materials;
 using Dittany.Core.Tests.Planning;
 using FsCheck.Fluent;
-using FsCheck.Xunit;
 
 namespace Dittany.Core.Tests.Route;
 
@@ -16,7 +15,7 @@ public class RouteTests
     private static readonly RouteRules Rules = new(5, false, 1e9, 0.5, 1.1);
 
     /// <summary>Against every choice of ways for up to four lines: no cheaper route is missed, thread ends first, then thread lying free, then lines not worked as written.</summary>
-    [Property(MaxTest = 120)]
+    [ManyTimes(120)]
     public FsCheck.Property The_ways_chosen_are_the_cheapest() => Prop.ForAll(
         FsCheck.Fluent.Arb.From(
             from count in Gen.Choose(1, 4)
@@ -81,7 +80,7 @@ public class RouteTests
         Assert.Equal(["backstitch"], Book.Lines.Where(s => s.Reverses).Select(s => s.Id));
 
     /// <summary>A thread is never begun that cannot reach the end of its line, where the line is shorter than a run; and none runs dry.</summary>
-    [Property(MaxTest = 60)]
+    [ManyTimes(60)]
     public FsCheck.Property Runs_end_at_line_ends() => Prop.ForAll(
         FsCheck.Fluent.Arb.From(
             from count in Gen.Choose(2, 12)

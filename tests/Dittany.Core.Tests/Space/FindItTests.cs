@@ -7,7 +7,6 @@ using Dittany.Core.Tests.Items;
 using Dittany.Core.Tests.Planning;
 using FsCheck;
 using FsCheck.Fluent;
-using FsCheck.Xunit;
 
 namespace Dittany.Core.Tests.Space;
 
@@ -24,7 +23,7 @@ public class FindItTests
     }
 
     /// <summary>Wherever the words are put on whatever item, scaled to any measure, the card ends within half a millimetre of them.</summary>
-    [Property(MaxTest = 120)]
+    [ManyTimes(120)]
     public Property Following_the_card_ends_at_any_place() => Prop.ForAll(
         Arb.From(
             from form in Gen.Elements<Form>(Catalogue.Forms)

@@ -45,6 +45,22 @@ public class LineStitchTests
         Assert.True(loops.Max(l => l.LengthMm) - loops.Min(l => l.LengthMm) < 0.01, "a link out of measure");
     }
 
+    /// <summary>On skin a link of over 5 mm is two, even on a bend where halves leave no room to spare.</summary>
+    [Theory]
+    [InlineData(5.0)]
+    [InlineData(5.03)]
+    [InlineData(5.2)]
+    [InlineData(7.6)]
+    public void No_link_on_skin_is_longer_than_may_lie_behind(double lengthMm)
+    {
+        var spec = StitchSpec.For(new Pair(Book.Chain, 6), new StitchSchools(LengthMm: 5), mostBehindMm: 5);
+        var degrees = (lengthMm + spec.BundleMm) / 400 * 180 / Math.PI;
+        var bend = new Stroke([.. Strokes.Arc(default, 400, 0, degrees)], false);
+        var links = LinePlacing.Place(bend, spec)!.Stitches.Where(s => s.Shape == StitchShape.Loop).ToArray();
+        Assert.All(links, l => Assert.True(l.LengthMm <= 5.002, $"{l.LengthMm}"));
+        Assert.True(links.Min(l => l.LengthMm) > 2);
+    }
+
     /// <summary>The thread of a link lies within the width the book gives the line.</summary>
     [Fact]
     public void A_link_is_as_wide_as_the_book_says()

@@ -1,7 +1,6 @@
 using Dittany.Core.Time;
 using FsCheck;
 using FsCheck.Fluent;
-using FsCheck.Xunit;
 
 namespace Dittany.Core.Tests.Time;
 
@@ -39,7 +38,7 @@ public class DiaryTests
         Assert.False(laid[1].Late);
     }
 
-    [Property(MaxTest = 100)]
+    [ManyTimes(100)]
     public Property No_evening_is_given_twice_and_all_work_is_laid() => Prop.ForAll(Demands(), demands =>
     {
         var laid = Diary.Lay(demands, Week, Monday);
@@ -59,7 +58,7 @@ public class DiaryTests
         });
     });
 
-    [Property(MaxTest = 60)]
+    [ManyTimes(60)]
     public Property Longer_evenings_make_nothing_alone_later() => Prop.ForAll(Demands(), demands => Assert.All(demands, d =>
         Assert.True(Diary.Alone(d, Week with { Minutes = 90 }, Monday).ReadyOn <= Diary.Alone(d, Week, Monday).ReadyOn)));
 

@@ -1,7 +1,6 @@
 using Dittany.Core.Effort;
 using Dittany.Core.Time;
 using FsCheck.Fluent;
-using FsCheck.Xunit;
 
 namespace Dittany.Core.Tests.Time;
 
@@ -50,7 +49,7 @@ public class TimingTests
         Assert.False(Settle(300, 360, new Evenings(5, 90), Monday, null).ReadyOn <= Monday.AddDays(3));
     }
 
-    [Property(MaxTest = 100)]
+    [ManyTimes(100)]
     public FsCheck.Property Working_every_evening_is_never_slower() => Prop.ForAll(
         FsCheck.Fluent.Arb.From(
             from minutes in Gen.Choose(1, 900)

@@ -4,7 +4,6 @@ using Dittany.Core.Tests.Planning;
 using Dittany.Core.Transfer;
 using FsCheck;
 using FsCheck.Fluent;
-using FsCheck.Xunit;
 
 namespace Dittany.Core.Tests.Transfer;
 
@@ -56,7 +55,7 @@ public class PaperShapeTests
     }
 
     /// <summary>Whatever it is, the paper stands for the room it wants: every stitch lies on it, and it hangs together in one piece.</summary>
-    [Property(MaxTest = 12, Arbitrary = [typeof(Motifs)])]
+    [ManyTimes(12, Arbitrary = [typeof(Motifs)])]
     public void All_stitches_lie_on_the_paper(MotifAsked motif)
     {
         var plan = Cushion(motif);
@@ -68,7 +67,7 @@ public class PaperShapeTests
     }
 
     /// <summary>Shapes on leaves: each once, upright, inside the room, none on another; what is larger than the room is told.</summary>
-    [Property(MaxTest = 100)]
+    [ManyTimes(100)]
     public void Nested_shapes_never_lie_on_each_other(PositiveInt seed, byte count)
     {
         var random = new System.Random(seed.Get);

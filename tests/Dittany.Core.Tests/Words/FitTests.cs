@@ -1,7 +1,6 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Words;
 using FsCheck.Fluent;
-using FsCheck.Xunit;
 
 namespace Dittany.Core.Tests.Words;
 
@@ -35,7 +34,7 @@ public class FitTests
     }
 
     /// <summary>Against a scan by brute force: random polygons with a hole, random anchors.</summary>
-    [Property(MaxTest = 150)]
+    [ManyTimes(150)]
     public FsCheck.Property The_sweep_agrees_with_a_scan() => Prop.ForAll(
         FsCheck.Fluent.Arb.From(
             from corners in Gen.Choose(4, 9)
@@ -92,7 +91,7 @@ public class FitTests
     }
 
     /// <summary>In a room without bays only the hull is looked at, and it comes to the same as cutting the room in two and fitting into a room that has a hair of a bay.</summary>
-    [Property(MaxTest = 100)]
+    [ManyTimes(100)]
     public void A_room_without_bays_gives_the_same_as_one_with_a_hair(byte corners, sbyte x, sbyte y)
     {
         var n = 3 + (corners % 30);
