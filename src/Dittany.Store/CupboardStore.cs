@@ -7,7 +7,7 @@ using Microsoft.EntityFrameworkCore;
 namespace Dittany.Store;
 
 /// <summary>An own form as it stands in the cupboard: its newest revision.</summary>
-public sealed record Kept(OwnForm Form, int Revision, bool Archived, DateTime At);
+public sealed record Kept(OwnForm Form, int Revision, bool Archived, DateTime At, bool CanUndo = false, bool CanRedo = false);
 
 /// <summary>What became of saving an own form. With a conflict nothing was stored: it was changed somewhere else since revision <paramref name="Theirs"/>.</summary>
 public sealed record Saved(Kept? Kept, IReadOnlyList<FormFault> Faults, int? Theirs = null);
@@ -29,7 +29,13 @@ public sealed class CupboardStore(DittanyDb db, TimeProvider time)
     public async Task<Kept?> Find(string id, CancellationToken cancel = default)
     {
         var row = await db.Forms.AsNoTracking().FirstOrDefaultAsync(f => f.Id == id, cancel);
-        return row is null ? null : Of(row, await db.FormRevisions.AsNoTracking().SingleAsync(r => r.FormId == id && r.Number == row.Head, cancel));
+        if (row is null)
+        {
+            return null;
+        }
+
+        var head = await db.FormRevisions.AsNoTracking().SingleAsync(r => r.FormId == id && r.Number == row.Head, cancel);
+        return Of(row, head) with { CanUndo = head.Parent is not null, CanRedo = await db.FormRevisions.AnyAsync(r => r.FormId == id && r.Parent == row.Head, cancel) };
     }
 
     /// <summary>Keeps a new form under an id of its own, made of its name.</summary>
@@ -50,7 +56,7 @@ public sealed class CupboardStore(DittanyDb db, TimeProvider time)
         }
 
         var row = new FormRow { Id = id, Head = 1 };
-        var revision = RevisionOf(named, 1, what);
+        var revision = RevisionOf(named, 1, null, what);
         db.Forms.Add(row);
         db.FormRevisions.Add(revision);
         await db.SaveChangesAsync(cancel);
@@ -78,7 +84,7 @@ public sealed class CupboardStore(DittanyDb db, TimeProvider time)
             return new Saved(null, [], row.Head);
         }
 
-        var revision = RevisionOf(form, await db.FormRevisions.Where(r => r.FormId == form.Id).MaxAsync(r => r.Number, cancel) + 1, what);
+        var revision = RevisionOf(form, await db.FormRevisions.Where(r => r.FormId == form.Id).MaxAsync(r => r.Number, cancel) + 1, row.Head, what);
         db.FormRevisions.Add(revision);
         row.Head = revision.Number;
         await db.SaveChangesAsync(cancel);
@@ -86,14 +92,18 @@ public sealed class CupboardStore(DittanyDb db, TimeProvider time)
         return new Saved(Of(row, revision), []);
     }
 
-    /// <summary>Goes back to the revision before, or does nothing at the first.</summary>
-    public async Task Undo(string id, CancellationToken cancel = default)
+    /// <summary>Goes back to the revision this one was made from, or does nothing at the first.</summary>
+    public Task Undo(string id, CancellationToken cancel = default) => Move(id, head => Task.FromResult(head.Parent), cancel);
+
+    /// <summary>Goes on to the newest revision made from this one, or does nothing where there is none.</summary>
+    public Task Redo(string id, CancellationToken cancel = default) => Move(id, head => db.FormRevisions.Where(r => r.FormId == id && r.Parent == head.Number).MaxAsync(r => (int?)r.Number, cancel), cancel);
+
+    private async Task Move(string id, Func<FormRevisionRow, Task<int?>> to, CancellationToken cancel)
     {
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
-        var row = await db.Forms.FirstOrDefaultAsync(f => f.Id == id, cancel);
-        if (row is not null && await db.FormRevisions.Where(r => r.FormId == id && r.Number < row.Head).MaxAsync(r => (int?)r.Number, cancel) is { } before)
+        if (await db.Forms.FirstOrDefaultAsync(f => f.Id == id, cancel) is { } row && await to(await db.FormRevisions.AsNoTracking().SingleAsync(r => r.FormId == id && r.Number == row.Head, cancel)) is { } number)
         {
-            row.Head = before;
+            row.Head = number;
             await db.SaveChangesAsync(cancel);
             await transaction.CommitAsync(cancel);
         }
@@ -124,10 +134,10 @@ public sealed class CupboardStore(DittanyDb db, TimeProvider time)
 
     public async Task<PictureRow?> Picture(string id, CancellationToken cancel = default) => await db.Pictures.AsNoTracking().FirstOrDefaultAsync(p => p.Id == id, cancel);
 
-    /// <summary>Begins with a photograph that was kept.</summary>
-    public async Task<int> Begin(string picture, string note, CancellationToken cancel = default)
+    /// <summary>Begins with a photograph that was kept; it may be one more side of an own form.</summary>
+    public async Task<int> Begin(string picture, string note, string? forForm = null, CancellationToken cancel = default)
     {
-        var row = new PhotographRow { PictureId = picture, Note = note, At = time.GetUtcNow().UtcDateTime };
+        var row = new PhotographRow { PictureId = picture, Note = note, ForForm = forForm, At = time.GetUtcNow().UtcDateTime };
         db.Photographs.Add(row);
         await db.SaveChangesAsync(cancel);
         return row.Id;
@@ -146,7 +156,7 @@ public sealed class CupboardStore(DittanyDb db, TimeProvider time)
         await db.SaveChangesAsync(cancel);
     }
 
-    private FormRevisionRow RevisionOf(OwnForm form, int number, string what) => new() { FormId = form.Id, Number = number, Json = FormJson.Write(form), What = what, At = time.GetUtcNow().UtcDateTime };
+    private FormRevisionRow RevisionOf(OwnForm form, int number, int? parent, string what) => new() { FormId = form.Id, Number = number, Parent = parent, Json = FormJson.Write(form), What = what, At = time.GetUtcNow().UtcDateTime };
 
     private static Kept Of(FormRow row, FormRevisionRow revision) =>
         new(FormJson.Read(revision.Json).Form ?? throw new InvalidDataException($"The stored form {row.Id} cannot be read."), revision.Number, row.Archived, revision.At);

@@ -139,6 +139,9 @@ public sealed class FormRevisionRow
 
     public int Number { get; set; }
 
+    /// <summary>The revision it was made from; null for the first.</summary>
+    public int? Parent { get; set; }
+
     public required string Json { get; set; }
 
     public required string What { get; set; }
@@ -181,6 +184,9 @@ public sealed class PhotographRow
     public double TurnDegrees { get; set; }
 
     public string? ViewId { get; set; }
+
+    /// <summary>The own form this is to be one more side of; null for a new one.</summary>
+    public string? ForForm { get; set; }
 
     public DateTime At { get; set; }
 }

@@ -142,6 +142,15 @@ public sealed class App : IAsyncLifetime
         Assert.Fail($"It never came about that {what}.");
     }
 
+    /// <summary>Sends keys to what stands there now; where it is replaced in that moment, to what replaced it.</summary>
+    public static void Press(ChromeDriver browser, By where, string keys) => Until(
+        () =>
+        {
+            browser.FindElement(where).SendKeys(keys);
+            return true;
+        },
+        $"{where} takes keys");
+
     private static int FreePort()
     {
         using var listener = new TcpListener(IPAddress.Loopback, 0);

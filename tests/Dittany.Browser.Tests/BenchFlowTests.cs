@@ -44,12 +44,11 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         App.Until(() => browser.FindElement(By.CssSelector(".proof")).GetAttribute("textContent")!.Contains("capital R · u · e", StringComparison.Ordinal), "the new words are planned");
 
         var before = Told(browser);
-        browser.FindElement(By.Id("drawing")).SendKeys("-");
+        App.Press(browser, By.Id("drawing"), "-");
         App.Until(() => Told(browser) != before, "the minus key makes the capitals lower");
 
         // Three presses of an arrow are one step back.
-        var drawing = browser.FindElement(By.Id("drawing"));
-        drawing.SendKeys(Keys.ArrowRight + Keys.ArrowRight + Keys.ArrowRight);
+        App.Press(browser, By.Id("drawing"), Keys.ArrowRight + Keys.ArrowRight + Keys.ArrowRight);
         App.Until(() => browser.PageSource.Contains("3 mm to the right of the dot", StringComparison.Ordinal), "three arrows move the words by 3 mm");
         browser.FindElement(By.Id("undo")).Click();
         App.Until(() => !browser.PageSource.Contains("mm to the right of the dot", StringComparison.Ordinal), "one undo takes all three back");
@@ -120,7 +119,7 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
     {
         using var browser = app.Browser();
         Make(browser, "Lovage");
-        browser.FindElement(By.Id("drawing")).SendKeys(Keys.Shift + Keys.ArrowRight + Keys.ArrowRight + Keys.ArrowRight + Keys.ArrowRight);
+        App.Press(browser, By.Id("drawing"), Keys.Shift + Keys.ArrowRight + Keys.ArrowRight + Keys.ArrowRight + Keys.ArrowRight);
         App.Until(() => browser.PageSource.Contains("20 mm to the right of the dot", StringComparison.Ordinal), "the words stand 20 mm aside");
 
         // 20 mm to the left, less five pixels: near enough to be pulled.

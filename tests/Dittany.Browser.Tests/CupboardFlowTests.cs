@@ -61,6 +61,24 @@ public sealed class CupboardFlowTests(App app) : IClassFixture<App>
         points.SendKeys("60 40 12 12");
         browser.FindElement(By.Id("keep")).Click();
         App.Until(() => browser.FindElements(By.Id("kept")).Count == 1, "it is kept with its button");
+
+        // A back, folded over; what is typed on it is kept when the front is looked at again.
+        browser.FindElement(By.Id("more-side")).Click();
+        App.Until(() => browser.FindElement(By.CssSelector(".side[aria-current]")).Text == "Back", "there is a back");
+        browser.FindElement(By.CssSelector("#folded option[value=top]")).Click();
+        if (scripts)
+        {
+            App.Until(() => browser.FindElement(By.Id("traced")).Text.Contains("fold at the top", StringComparison.Ordinal), "how it lies is told while she chooses");
+        }
+
+        browser.FindElements(By.CssSelector(".side"))[0].Click();
+        App.Until(() => browser.FindElement(By.CssSelector(".side[aria-current]")).Text == "Front", "the front is looked at again");
+        browser.FindElements(By.CssSelector(".side"))[1].Click();
+        App.Until(() => browser.FindElements(By.CssSelector(".folded")).Count == 1, "the fold was kept");
+        browser.FindElements(By.CssSelector(".side"))[0].Click();
+        App.Until(() => browser.FindElement(By.CssSelector(".side[aria-current]")).Text == "Front", "and the front again");
+        browser.FindElement(By.Id("keep")).Click();
+        App.Until(() => browser.FindElements(By.Id("kept")).Count == 1, "it is kept once more");
         browser.FindElement(By.CssSelector("#kept a")).Click();
         App.Until(() => browser.FindElement(By.Id("words")).Displayed, "a new piece begins");
         browser.FindElement(By.Id("words")).SendKeys("Jo");
@@ -165,7 +183,7 @@ public sealed class CupboardFlowTests(App app) : IClassFixture<App>
         App.Until(() => browser.FindElement(By.CssSelector(".laid-flat")).Displayed, "the cuff is seen laid flat");
         for (var i = 0; i < 8; i++)
         {
-            browser.FindElement(By.Id("drawing")).SendKeys(Keys.Shift + Keys.ArrowDown);
+            App.Press(browser, By.Id("drawing"), Keys.Shift + Keys.ArrowDown);
         }
 
         App.Until(() => browser.FindElements(By.CssSelector(".slip.warn")).Any(e => e.GetAttribute("textContent")!.Contains("beyond the room", StringComparison.Ordinal)), "it is told by how much they leave");

@@ -101,9 +101,14 @@ public sealed record HoopLimit(double MostMm, string Because);
 
 /// <summary>
 /// A part that is turned over when worn. <paramref name="AsWorn"/> and <paramref name="Flat"/> say which side is seen then, and how it lies to be stitched; the fold runs from
-/// <paramref name="From"/> to <paramref name="To"/>; <paramref name="FlatOutline"/> is the cloth laid out flat with the words the right way up, in the same frame.
+/// <paramref name="From"/> to <paramref name="To"/>, at the <paramref name="Side"/> of the face; <paramref name="FlatOutline"/> is the cloth laid out flat with the words the
+/// right way up, in the same frame.
 /// </summary>
-public sealed record FoldOver(string AsWorn, string Flat, Pt From, Pt To, IReadOnlyList<Pt> FlatOutline);
+public sealed record FoldOver(string AsWorn, string Flat, Pt From, Pt To, IReadOnlyList<Pt> FlatOutline, FoldSide Side = FoldSide.Top)
+{
+    /// <summary>How a sheet is turned when it is laid on.</summary>
+    public string Towards => Side == FoldSide.Top ? "Its top goes towards the fold." : "Its lower edge goes towards the fold.";
+}
 
 /// <summary>One side of an item as seen towards the maker. Its frame is told by <paramref name="Datum"/>.</summary>
 public sealed record Face(string Id, string Name, string Datum, FoldOver? Fold = null);
@@ -165,6 +170,9 @@ public sealed record Form(
 
     /// <summary>How it is cut where it is worked as loose cloth; null for what is bought ready made.</summary>
     public LooseCloth? Loose { get; init; }
+
+    /// <summary>Whether it is made to be kept: so it is washed by hand and finished for good.</summary>
+    public bool Keepsake { get; init; } = Shelf == Shelf.Keepsake;
 
     /// <summary>Where its measures come from, where that is not a size: her own tape, her own photograph.</summary>
     public string? Measured { get; init; }

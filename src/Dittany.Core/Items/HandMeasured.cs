@@ -87,7 +87,7 @@ public static class HandMeasured
             return (null, faults);
         }
 
-        var form = new OwnForm(id, name, shapeId, measuredMm, outline, [new OwnZone("all", "all of it", outline)], [], OpeningMm: shapeId == "tube" ? Of("width") : null);
+        var form = new OwnForm(id, name, shapeId, measuredMm, [OwnFace.Front(outline, [new OwnZone("all", "all of it", outline)], [], shapeId == "tube" ? Of("width") : null)]);
         var crossed = OwnForms.Faults(form).Where(f => f.Member.StartsWith("outline", StringComparison.Ordinal)).Select(f => f with { Member = shapeId == "polygon" ? "points" : "width" }).ToArray();
         faults.AddRange(crossed);
         if (crossed.Length > 0)
@@ -106,38 +106,38 @@ public static class HandMeasured
             return (null, faults);
         }
 
-        return (hem > 0 ? form with { Obstacles = HemOf(form, hem) } : form, []);
+        return (hem > 0 ? form.With(form.First with { Obstacles = HemOf(form.First.OutlineMm, shapeId, hem) }) : form, []);
 
         static bool Narrow(Region inner) => inner.Box is var (least, greatest) && Math.Min(greatest.X - least.X, greatest.Y - least.Y) < 10;
     }
 
     /// <summary>The hem as strips along the sides that have one: all round a flat thing, at the opening of a tube.</summary>
-    private static OwnObstacle[] HemOf(OwnForm form, double hem)
+    private static OwnObstacle[] HemOf(IReadOnlyList<Pt> outline, string shape, double hem)
     {
-        var (w, h) = (form.OutlineMm.Max(p => p.X), form.OutlineMm.Max(p => p.Y));
-        if (form.Shape == "tube")
+        var (w, h) = (outline.Max(p => p.X), outline.Max(p => p.Y));
+        if (shape == "tube")
         {
             return [new OwnObstacle("hem", "hem at the opening", ObstacleKind.TopstitchedHem, Rectangle(0, h - hem, w, hem))];
         }
 
         var strips = new List<OwnObstacle>();
-        if (form.Shape == "circle")
+        if (shape == "circle")
         {
-            var inner = Region.Of(form.OutlineMm).Offset(-hem).Rings[0];
+            var inner = Region.Of(outline).Offset(-hem).Rings[0];
             var middle = w / 2;
             Pt[] Side(bool right) =>
             [
-                .. form.OutlineMm.Where(p => right ? p.X >= middle - 0.01 : p.X <= middle + 0.01).OrderBy(p => p.Y),
+                .. outline.Where(p => right ? p.X >= middle - 0.01 : p.X <= middle + 0.01).OrderBy(p => p.Y),
                 .. inner.Where(p => right ? p.X >= middle - 0.01 : p.X <= middle + 0.01).OrderByDescending(p => p.Y),
             ];
             return [new OwnObstacle("hem-right", "hem, right half", ObstacleKind.TopstitchedHem, Side(true)), new OwnObstacle("hem-left", "hem, left half", ObstacleKind.TopstitchedHem, Side(false))];
         }
 
         // Straight sides: each its own strip, inside the outline.
-        var area = Region.Of(form.OutlineMm);
-        for (var i = 0; i < form.OutlineMm.Count; i++)
+        var area = Region.Of(outline);
+        for (var i = 0; i < outline.Count; i++)
         {
-            var (a, b) = (form.OutlineMm[i], form.OutlineMm[(i + 1) % form.OutlineMm.Count]);
+            var (a, b) = (outline[i], outline[(i + 1) % outline.Count]);
             if (a.To(b) < 1)
             {
                 continue;

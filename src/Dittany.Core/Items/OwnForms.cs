@@ -11,12 +11,6 @@ public static class OwnForms
     /// <summary>A zone may reach this far out of its item: a traced line is no truer.</summary>
     private const double SlackMm = 1;
 
-    /// <summary>A side counts as straight up or level within this, mm.</summary>
-    private const double StraightMm = 1.5;
-
-    /// <summary>A half lies on the other within this when it is folded, mm.</summary>
-    private const double SameMm = 3;
-
     /// <summary>Everything that cannot be about an own form; empty when it can be used.</summary>
     public static IReadOnlyList<FormFault> Faults(OwnForm form)
     {
@@ -38,158 +32,117 @@ public static class OwnForms
             faults.Add(new("wearer", $"'{form.Wearer}' is no wearer.", $"Use {string.Join(", ", Wearing.Ids)}."));
         }
 
-        if (form.OpeningMm is { } opening && !(opening >= OwnForm.LeastMm && opening <= OwnForm.MostMm))
+        if (form.Faces.Count is 0 or > OwnForm.MostFaces)
         {
-            faults.Add(new("openingMm", $"An opening of {Number(opening)} mm is out of reach.", "Use 15 to 5000 mm, or leave it out."));
+            faults.Add(new("faces", form.Faces.Count == 0 ? "It has no side to work on." : $"There are {form.Faces.Count} sides, and {OwnForm.MostFaces} is the most.", "Draw one side at least."));
         }
 
-        var sound = Ring("outlineMm", "outline", form.OutlineMm, faults);
-        if (sound)
+        Twice("faces", form.Faces.Select(f => f.Id), "Two sides", faults);
+        Twice("zones", form.Faces.SelectMany(f => f.Zones).Select(z => z.Id), "Two", faults);
+        for (var i = 0; i < form.Faces.Count; i++)
         {
-            var (w, h) = Box(form.OutlineMm);
-            if (Math.Min(w, h) < OwnForm.LeastMm || Math.Max(w, h) > OwnForm.MostMm)
-            {
-                faults.Add(new("outlineMm", $"The outline is {Say.Length(w)} × {Say.Length(h)}.", "An item is 15 mm to 5 m wide and high; give lengths in millimetres."));
-                sound = false;
-            }
+            Face(form.Faces[i], At(i), faults);
         }
 
-        if (form.Zones.Count is 0 or > OwnForm.MostZones)
+        if (form.Like is { } like && !(like.WidthMm > 0 && like.WidthMm <= OwnForm.MostMm && like.HeightMm > 0 && like.HeightMm <= OwnForm.MostMm))
         {
-            faults.Add(new("zones", form.Zones.Count == 0 ? "There is no zone: nowhere for the words to go." : $"There are {form.Zones.Count} zones, and {OwnForm.MostZones} is the most.", "Draw at least one zone."));
-        }
-
-        if (form.Obstacles.Count > OwnForm.MostObstacles)
-        {
-            faults.Add(new("obstacles", $"There are {form.Obstacles.Count} obstacles, and {OwnForm.MostObstacles} is the most.", "Join those that touch."));
-        }
-
-        foreach (var (member, ids) in new[] { ("zones", form.Zones.Select(z => z.Id)), ("obstacles", form.Obstacles.Select(o => o.Id)) })
-        {
-            foreach (var twice in ids.GroupBy(i => i, StringComparer.Ordinal).Where(g => g.Count() > 1))
-            {
-                faults.Add(new(member, $"Two are called '{twice.Key}'.", "Give each its own name."));
-            }
-        }
-
-        for (var i = 0; i < form.Zones.Count; i++)
-        {
-            var zone = form.Zones[i];
-            var at = $"zones/{i.ToString(CultureInfo.InvariantCulture)}";
-            Named($"{at}/name", zone.Name, faults);
-            Named($"{at}/id", zone.Id, faults);
-            if (!(zone.EdgeAllowanceMm >= 0 && zone.EdgeAllowanceMm <= 200))
-            {
-                faults.Add(new($"{at}/edgeMm", $"{Number(zone.EdgeAllowanceMm)} mm cannot be kept free.", "Use 0 to 200 mm."));
-            }
-
-            if (Ring($"{at}/ringMm", $"zone “{zone.Name}”", zone.RingMm, faults) && sound && Outside(zone.RingMm, form.OutlineMm) is var by && by > SlackMm)
-            {
-                faults.Add(new($"{at}/ringMm", $"The zone “{zone.Name}” reaches {Say.Length(Math.Round(by, 1))} outside the item.", "Draw it inside the outline."));
-            }
-        }
-
-        for (var i = 0; i < form.Obstacles.Count; i++)
-        {
-            var obstacle = form.Obstacles[i];
-            var at = $"obstacles/{i.ToString(CultureInfo.InvariantCulture)}";
-            Named($"{at}/name", obstacle.Name, faults);
-            Named($"{at}/id", obstacle.Id, faults);
-            if (Ring($"{at}/ringMm", $"obstacle “{obstacle.Name}”", obstacle.RingMm, faults) && sound && Region.Of(obstacle.RingMm).Within(Region.Of(form.OutlineMm)).IsEmpty)
-            {
-                faults.Add(new($"{at}/ringMm", $"The obstacle “{obstacle.Name}” lies nowhere on the item.", "Draw it on the item, or take it out."));
-            }
+            faults.Add(new("like", "The measures it was copied at cannot be.", "Leave out “like”: the outlines stay."));
         }
 
         return faults;
     }
 
-    /// <summary>The form a job plans with. The form must have no fault.</summary>
-    public static Form AsForm(OwnForm own)
-    {
-        var (w, h) = Box(own.OutlineMm);
-        var how = own.Picture is null ? "measured by the maker" : $"traced from a photograph{(own.WithinMm is { } within ? $", lengths within {Say.Length(Math.Round(within, 1))}" : string.Empty)}";
-        return new Form(
-            own.Id, own.Name, Shelf.Own, own.Cloth, own.Colour, own.Wearer, own.Use ?? new FormUse(Handled: false, NextToSkin: own.Wearer is not "nobody", SeenOutdoors: false, MadeUp: own.OpeningMm is not null),
-            [new FormSize("own", $"{Say.Length(Math.Round(w))} × {Say.Length(Math.Round(h))}", w, h, how, own.Lined)], "own",
-            new Measure("width", "Width", "From side to side.", OwnForm.LeastMm, OwnForm.MostMm), new Measure("height", "Height", "From top to bottom.", OwnForm.LeastMm, OwnForm.MostMm),
-            size => [Drawn(own, size, w, h)])
-        {
-            Measured = how,
-        };
-    }
+    /// <summary>How the members of a face are named: those of the first stand by themselves, those of the others under their place among the others.</summary>
+    public static string At(int face) => face == 0 ? string.Empty : $"faces/{(face - 1).ToString(CultureInfo.InvariantCulture)}/";
 
-    private static Drawn Drawn(OwnForm own, FormSize size, double w, double h)
+    private static void Face(OwnFace face, string at, List<FormFault> faults)
     {
-        // A size scaled to a number of hers draws everything out with it.
-        var (sx, sy) = (size.WidthMm / w, size.HeightMm / h);
-        IReadOnlyList<Pt> Out(IReadOnlyList<Pt> ring) => sx == 1 && sy == 1 ? ring : ring.Select(p => new Pt(p.X * sx, p.Y * sy)).ToArray();
-        var outline = Out(own.OutlineMm);
-        var obstacles = own.Obstacles.Select(o => new Obstacle(o.Id, o.Name, o.Kind, Out(o.RingMm))).ToArray();
-        return new Drawn(
-            new Face("front", "front", "where it was measured from"),
-            outline,
-            own.Zones.Select(z => ZoneOf(z, Out(z.RingMm))).ToArray(),
-            obstacles,
-            Landmarks(own.Name, outline, obstacles),
-            [],
-            own.OpeningMm is { } opening ? new Opening("its opening", opening * sx) : null,
-            Picture: own.Picture is { } p ? p with { XMm = p.XMm * sx, YMm = p.YMm * sy, WidthMm = p.WidthMm * sx, HeightMm = p.HeightMm * sy } : null);
-    }
-
-    private static Zone ZoneOf(OwnZone zone, IReadOnlyList<Pt> ring)
-    {
-        var (w, h) = Box(ring);
-        var most = Math.Clamp(Math.Min(w, h) * 0.35, 6, 45);
-        return new Zone(
-            zone.Id, zone.Name, ring, zone.EdgeAllowanceMm, zone.EdgeAllowanceMm > 0 ? $"{Say.Length(zone.EdgeAllowanceMm)} are kept free at its edges." : "It reaches to its edges.", OpticalPlace.In(ring),
-            Parts.Caps(Math.Max(4, most / 2), most, 0.65, w * 0.9, "A tenth of the width is left for air."));
-    }
-
-    /// <summary>What she can find on it: straight sides, straight edges of obstacles, and a crease down or across the middle where one half lies on the other.</summary>
-    private static List<Landmark> Landmarks(string name, IReadOnlyList<Pt> outline, IReadOnlyList<Obstacle> obstacles)
-    {
-        var (x0, y0, x1, y1) = (outline.Min(p => p.X), outline.Min(p => p.Y), outline.Max(p => p.X), outline.Max(p => p.Y));
-        var (mx, my) = ((x0 + x1) / 2, (y0 + y1) / 2);
-        var marks = new List<Landmark>
+        Named($"{at}{(at.Length == 0 ? "face/" : string.Empty)}id", face.Id, faults);
+        Named($"{at}{(at.Length == 0 ? "face/" : string.Empty)}name", face.Name, faults);
+        if (face.OpeningMm is { } opening && !(opening >= OwnForm.LeastMm && opening <= OwnForm.MostMm))
         {
-            new("left-edge", "its leftmost edge", new(x0, y0), new(x0, y1)), new("right-edge", "its rightmost edge", new(x1, y0), new(x1, y1)),
-            new("top-edge", "its topmost edge", new(x0, y0), new(x1, y0)), new("bottom-edge", "its lowest edge", new(x0, y1), new(x1, y1)),
-        };
-        if (Symmetrical(outline, p => new Pt((2 * mx) - p.X, p.Y)))
-        {
-            marks.Add(new("centre-fold", "the centre fold", new(mx, y0), new(mx, y1), Found.Fold, new($"Fold the {name} in half, side on side, and crease: that is the centre fold.", "left-edge", "right-edge")));
+            faults.Add(new($"{at}openingMm", $"An opening of {Number(opening)} mm is out of reach.", "Use 15 to 5000 mm, or leave it out."));
         }
 
-        if (Symmetrical(outline, p => new Pt(p.X, (2 * my) - p.Y)))
+        var sound = Ring($"{at}outlineMm", "outline", face.OutlineMm, faults);
+        if (sound && (Math.Min(face.WidthMm, face.HeightMm) < OwnForm.LeastMm || Math.Max(face.WidthMm, face.HeightMm) > OwnForm.MostMm))
         {
-            marks.Add(new("cross-fold", "the cross fold", new(x0, my), new(x1, my), Found.Fold, new($"Fold the {name} in half, top on bottom, and crease: that is the cross fold.", "top-edge", "bottom-edge")));
+            faults.Add(new($"{at}outlineMm", $"The outline is {Say.Length(face.WidthMm)} × {Say.Length(face.HeightMm)}.", "An item is 15 mm to 5 m wide and high; give lengths in millimetres."));
+            sound = false;
         }
 
-        foreach (var obstacle in obstacles)
+        if (face.Zones.Count is 0 or > OwnForm.MostZones)
         {
-            for (var i = 0; i < obstacle.Ring.Count; i++)
+            faults.Add(new($"{at}zones", face.Zones.Count == 0 ? "There is no zone: nowhere for the words to go." : $"There are {face.Zones.Count} zones, and {OwnForm.MostZones} is the most.", "Draw at least one zone."));
+        }
+
+        if (face.Obstacles.Count > OwnForm.MostObstacles)
+        {
+            faults.Add(new($"{at}obstacles", $"There are {face.Obstacles.Count} obstacles, and {OwnForm.MostObstacles} is the most.", "Join those that touch."));
+        }
+
+        Twice($"{at}obstacles", face.Obstacles.Select(o => o.Id), "Two", faults);
+        for (var i = 0; i < face.Zones.Count; i++)
+        {
+            var zone = face.Zones[i];
+            var here = $"{at}zones/{i.ToString(CultureInfo.InvariantCulture)}";
+            Named($"{here}/name", zone.Name, faults);
+            Named($"{here}/id", zone.Id, faults);
+            if (!(zone.EdgeAllowanceMm >= 0 && zone.EdgeAllowanceMm <= 200))
             {
-                var (a, b) = (obstacle.Ring[i], obstacle.Ring[(i + 1) % obstacle.Ring.Count]);
-                var upright = Math.Abs(a.X - b.X) < StraightMm && Math.Abs(a.Y - b.Y) > 15;
-                var level = Math.Abs(a.Y - b.Y) < StraightMm && Math.Abs(a.X - b.X) > 15;
-                var inside = upright ? a.X > x0 + 2 && a.X < x1 - 2 : a.Y > y0 + 2 && a.Y < y1 - 2;
-                if ((upright || level) && inside)
-                {
-                    var middle = Pt.Lerp(a, b, 0.5);
-                    var (from, to) = upright ? (new Pt(middle.X, a.Y), new Pt(middle.X, b.Y)) : (new Pt(a.X, middle.Y), new Pt(b.X, middle.Y));
-                    marks.Add(new($"{obstacle.Id}-{(upright ? "side" : "edge")}-{i.ToString(CultureInfo.InvariantCulture)}", $"the edge of “{obstacle.Name}”", from, to, Found.Seam));
-                }
+                faults.Add(new($"{here}/edgeMm", $"{Number(zone.EdgeAllowanceMm)} mm cannot be kept free.", "Use 0 to 200 mm."));
+            }
+
+            if (Ring($"{here}/ringMm", $"zone “{zone.Name}”", zone.RingMm, faults) && sound && Outside(zone.RingMm, face.OutlineMm) is var by && by > SlackMm)
+            {
+                faults.Add(new($"{here}/ringMm", $"The zone “{zone.Name}” reaches {Say.Length(Math.Round(by, 1))} outside the item.", "Draw it inside the outline."));
             }
         }
 
-        return marks;
+        for (var i = 0; i < face.Obstacles.Count; i++)
+        {
+            var obstacle = face.Obstacles[i];
+            var here = $"{at}obstacles/{i.ToString(CultureInfo.InvariantCulture)}";
+            Named($"{here}/name", obstacle.Name, faults);
+            Named($"{here}/id", obstacle.Id, faults);
+            if (Ring($"{here}/ringMm", $"obstacle “{obstacle.Name}”", obstacle.RingMm, faults) && sound && Region.Of(obstacle.RingMm).Within(Region.Of(face.OutlineMm)).IsEmpty)
+            {
+                faults.Add(new($"{here}/ringMm", $"The obstacle “{obstacle.Name}” lies nowhere on the item.", "Draw it on the item, or take it out."));
+            }
+        }
     }
 
-    private static bool Symmetrical(IReadOnlyList<Pt> outline, Func<Pt, Pt> mirror)
+    private static void Twice(string member, IEnumerable<string> ids, string what, List<FormFault> faults)
     {
-        var closed = outline.Append(outline[0]).ToArray();
-        return outline.All(p => Polyline.ToLine(mirror(p), closed) <= SameMm);
+        foreach (var twice in ids.GroupBy(i => i, StringComparer.Ordinal).Where(g => g.Count() > 1))
+        {
+            faults.Add(new(member, $"{what} are called '{twice.Key}'.", "Give each its own name."));
+        }
+    }
+
+    /// <summary>The form a job plans with. The form must have no fault.</summary>
+    public static Form AsForm(OwnForm own)
+    {
+        var first = own.First;
+        var how = first.Picture is null ? "measured by the maker" : $"traced from a photograph{(first.WithinMm is { } within ? $", lengths within {Say.Length(Math.Round(within, 1))}" : string.Empty)}";
+        var like = own.Like is { } l ? Catalogue.Find(l.Form) : null;
+        var faces = like is null ? [] : like.Build((like.Sizes.FirstOrDefault(s => s.Id == own.Like!.Size) ?? like.Sizes[0]) with { WidthMm = own.Like!.WidthMm, HeightMm = own.Like.HeightMm });
+        Drawn? LikeOf(OwnFace face) => faces.FirstOrDefault(d => d.Face.Id == face.Id);
+
+        // Governing measures of a copy are what they were as long as its first side is: a star measures more than the box round it.
+        var (w, h) = LikeOf(first) is { } was && OwnFaces.Unchanged(first.OutlineMm, was.Outline) ? (own.Like!.WidthMm, own.Like.HeightMm) : (first.WidthMm, first.HeightMm);
+        return new Form(
+            own.Id, own.Name, Shelf.Own, own.Cloth, own.Colour, own.Wearer, own.Use ?? new FormUse(Handled: false, NextToSkin: own.Wearer is not "nobody", SeenOutdoors: false, MadeUp: first.OpeningMm is not null),
+            [new FormSize("own", $"{Say.Length(Math.Round(w))} × {Say.Length(Math.Round(h))}", w, h, how, own.Lined)], "own",
+            new Measure("width", "Width", "From side to side.", OwnForm.LeastMm, OwnForm.MostMm), new Measure("height", "Height", "From top to bottom.", OwnForm.LeastMm, OwnForm.MostMm),
+
+            // A size scaled to a number of hers draws everything out with it.
+            size => own.Faces.Select(f => OwnFaces.Draw(own.Name, f, LikeOf(f), size.WidthMm / w, size.HeightMm / h)).ToArray())
+        {
+            Measured = how,
+            Loose = like?.Loose,
+            Keepsake = like?.Keepsake ?? false,
+        };
     }
 
     private static bool Ring(string member, string what, IReadOnlyList<Pt> ring, List<FormFault> faults)
@@ -234,8 +187,6 @@ public static class OwnForms
             faults.Add(new(member, text.Trim().Length == 0 ? "It has no name." : "The name is too long, or holds a control character.", "Give a name of 1 to 80 characters."));
         }
     }
-
-    private static (double Width, double Height) Box(IReadOnlyList<Pt> ring) => (ring.Max(p => p.X) - ring.Min(p => p.X), ring.Max(p => p.Y) - ring.Min(p => p.Y));
 
     private static string Number(double value) => value.ToString("0.###", CultureInfo.InvariantCulture);
 }

@@ -175,17 +175,20 @@ public static class Photographed
         ? null
         : $"Your tape says {Say.Length(tapeMm)}, the picture {Say.Length(Math.Round(pictureMm, 1))}: {Say.Number(Math.Abs((pictureMm / tapeMm) - 1) * 100)} % apart. The card seems to lie {(pictureMm < tapeMm ? "higher" : "lower")} than the item: lay it on the same table and take the picture again, or keep your tape's number, and the drawing is scaled to it.";
 
-    /// <summary>An outline in mm of the straightened view, where the form was scaled to a tape since.</summary>
-    public static IReadOnlyList<Pt> InView(OwnForm form, Straightened view) => form.Picture is { WidthMm: > 0 } p ? form.Scaled(view.WidthMm / p.WidthMm).OutlineMm : form.OutlineMm;
+    /// <summary>An outline in mm of the straightened view, where the face was scaled to a tape since.</summary>
+    public static IReadOnlyList<Pt> InView(OwnFace face, Straightened view) => face.Picture is { WidthMm: > 0 } p ? face.Scaled(view.WidthMm / p.WidthMm).OutlineMm : face.OutlineMm;
 
-    /// <summary>A form to begin tracing with: its outline beside the card, to be pulled into place, and all of it a place for words, 10 mm kept free at its edges.</summary>
-    public static OwnForm Begin(Straightened view, string picture)
+    /// <summary>A face to begin tracing with: its outline beside the card, to be pulled into place, and all of it a place for words, 10 mm kept free at its edges.</summary>
+    public static OwnFace BeginFace(Straightened view, string picture, string id = OwnFace.FrontId, string name = "front")
     {
         var outline = LikelyItem(view);
-        return new OwnForm(
-            "new", "From a photograph", "photograph", new Dictionary<string, double>(StringComparer.Ordinal), outline, [new OwnZone("zone-1", "all of it", outline, 10)], [],
+        return new OwnFace(
+            id, name, outline, [new OwnZone(id == OwnFace.FrontId ? "zone-1" : $"{id}-all", id == OwnFace.FrontId ? "all of it" : $"{name}, all of it", outline, 10)], [],
             Picture: new Picture(picture, 0, 0, view.WidthMm, view.HeightMm), WithinMm: Math.Round(WithinMm(view, outline), 2));
     }
+
+    /// <summary>A form to begin tracing with, of that one face.</summary>
+    public static OwnForm Begin(Straightened view, string picture) => new("new", "From a photograph", "photograph", new Dictionary<string, double>(StringComparer.Ordinal), [BeginFace(view, picture)]);
 
     /// <summary>How far the corners of a four-sided outline are from square, degrees; null for any other.</summary>
     public static double? SquareBy(IReadOnlyList<Pt> outline) => outline.Count != 4 ? null : Enumerable.Range(0, 4).Max(i =>

@@ -74,10 +74,10 @@ public static class Wearing
             ? new[] { $"Behind, no thread is longer than {Measures.Say.Length(MostBehindOnSkinMm)}, and a soft cover goes over the back at the end." }
             : [usuallyOn ? "You say it is not worn on the skin: threads behind may be as long as elsewhere." : hidden ? "It lies inside, and what is behind it is outside." : "No skin lies on the back of the work."];
 
-        var ownWashed = !washable ? "never" : form.Use.Handled || taken.Id is "baby" or "child" ? "often" : form.Shelf == Shelf.Keepsake ? "by-hand" : "sometimes";
+        var ownWashed = !washable ? "never" : form.Use.Handled || taken.Id is "baby" or "child" ? "often" : form.Keepsake ? "by-hand" : "sometimes";
         var hersWashed = stated.Washed ?? hers("item.washing");
         var washed = hersWashed ?? ownWashed;
-        var ownLasts = form.Shelf == Shelf.Keepsake ? "keepsake" : "years";
+        var ownLasts = form.Keepsake ? "keepsake" : "years";
         var hersLasts = stated.Lasts ?? hers("item.lasting");
         var lasts = hersLasts ?? ownLasts;
         var worn = new Worn(taken.Id, onSkin, washed, lasts, []);

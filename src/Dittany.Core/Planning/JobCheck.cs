@@ -356,7 +356,7 @@ public static class JobCheck
                 faults.Add(new(pointer, $"'{id}' is settled twice: here and by {member}.", "Keep one of the two."));
             }
 
-            var ofOwn = job.Own is { } own && ((decision == "space.zone" && own.Zones.Any(z => z.Id == value)) || (decision == "item.size" && value == "own"));
+            var ofOwn = job.Own is { } own && ((decision == "space.zone" && own.Faces.Any(f => f.Zones.Any(z => z.Id == value))) || (decision == "item.size" && value == "own"));
             if (!ofOwn && OverruleChoices.Check(decision, value) is { } wrong)
             {
                 faults.Add(new(pointer, wrong.Detail, wrong.Try));

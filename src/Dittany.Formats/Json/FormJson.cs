@@ -36,6 +36,11 @@ public static class FormJson
         ["raw-edge"] = ObstacleKind.RawEdge,
     };
 
+    /// <summary>Where a face is folded over, by the names it is written with.</summary>
+    public static IReadOnlyDictionary<string, FoldSide> Folds { get; } = new Dictionary<string, FoldSide>(StringComparer.Ordinal) { ["top"] = FoldSide.Top, ["bottom"] = FoldSide.Bottom };
+
+    private static readonly string[] OfFace = ["outlineMm", "zones", "obstacles", "openingMm", "folded", "picture", "withinMm"];
+
     /// <summary>Writes a form so that reading gives the same form.</summary>
     public static string Write(OwnForm form, bool indented = false)
     {
@@ -88,31 +93,26 @@ public static class FormJson
         w.WriteString("name", form.Name);
         w.WriteString("shape", form.Shape);
         JobJson.Numbers(w, "measuredMm", form.MeasuredMm);
-        PlanJson.Points(w, "outlineMm", form.OutlineMm);
-        w.WriteStartArray("zones");
-        foreach (var zone in form.Zones)
+        w.WriteStartObject("face");
+        w.WriteString("id", form.First.Id);
+        w.WriteString("name", form.First.Name);
+        w.WriteEndObject();
+        Face(w, form.First);
+        if (form.Faces.Count > 1)
         {
-            w.WriteStartObject();
-            w.WriteString("id", zone.Id);
-            w.WriteString("name", zone.Name);
-            w.WriteNumber("edgeMm", zone.EdgeAllowanceMm);
-            PlanJson.Points(w, "ringMm", zone.RingMm);
-            w.WriteEndObject();
+            w.WriteStartArray("faces");
+            foreach (var face in form.Faces.Skip(1))
+            {
+                w.WriteStartObject();
+                w.WriteString("id", face.Id);
+                w.WriteString("name", face.Name);
+                Face(w, face);
+                w.WriteEndObject();
+            }
+
+            w.WriteEndArray();
         }
 
-        w.WriteEndArray();
-        w.WriteStartArray("obstacles");
-        foreach (var obstacle in form.Obstacles)
-        {
-            w.WriteStartObject();
-            w.WriteString("id", obstacle.Id);
-            w.WriteString("name", obstacle.Name);
-            w.WriteString("kind", Names.Of(Kinds, obstacle.Kind));
-            PlanJson.Points(w, "ringMm", obstacle.RingMm);
-            w.WriteEndObject();
-        }
-
-        w.WriteEndArray();
         w.WriteString("cloth", form.Cloth);
         w.WriteString("colour", form.Colour);
         w.WriteString("wearer", form.Wearer);
@@ -126,9 +126,54 @@ public static class FormJson
             w.WriteEndObject();
         }
 
-        JobJson.Number(w, "openingMm", form.OpeningMm);
         w.WriteBoolean("lined", form.Lined);
-        if (form.Picture is { } picture)
+        if (form.Like is { } like)
+        {
+            w.WriteStartObject("like");
+            w.WriteString("form", like.Form);
+            w.WriteString("size", like.Size);
+            w.WriteNumber("widthMm", like.WidthMm);
+            w.WriteNumber("heightMm", like.HeightMm);
+            w.WriteEndObject();
+        }
+
+        w.WriteEndObject();
+    }
+
+    private static void Face(Utf8JsonWriter w, OwnFace face)
+    {
+        PlanJson.Points(w, "outlineMm", face.OutlineMm);
+        w.WriteStartArray("zones");
+        foreach (var zone in face.Zones)
+        {
+            w.WriteStartObject();
+            w.WriteString("id", zone.Id);
+            w.WriteString("name", zone.Name);
+            w.WriteNumber("edgeMm", zone.EdgeAllowanceMm);
+            PlanJson.Points(w, "ringMm", zone.RingMm);
+            w.WriteEndObject();
+        }
+
+        w.WriteEndArray();
+        w.WriteStartArray("obstacles");
+        foreach (var obstacle in face.Obstacles)
+        {
+            w.WriteStartObject();
+            w.WriteString("id", obstacle.Id);
+            w.WriteString("name", obstacle.Name);
+            w.WriteString("kind", Names.Of(Kinds, obstacle.Kind));
+            PlanJson.Points(w, "ringMm", obstacle.RingMm);
+            w.WriteEndObject();
+        }
+
+        w.WriteEndArray();
+        JobJson.Number(w, "openingMm", face.OpeningMm);
+        if (face.Folded is { } folded)
+        {
+            w.WriteString("folded", Names.Of(Folds, folded));
+        }
+
+        if (face.Picture is { } picture)
         {
             w.WriteStartObject("picture");
             w.WriteString("id", picture.Id);
@@ -139,34 +184,35 @@ public static class FormJson
             w.WriteEndObject();
         }
 
-        JobJson.Number(w, "withinMm", form.WithinMm);
-        w.WriteEndObject();
+        JobJson.Number(w, "withinMm", face.WithinMm);
     }
 
     /// <summary>Reads a form out of a larger document; what cannot be read is told with its pointer, what makes no sense is left to <see cref="OwnForms.Faults"/>.</summary>
     internal static OwnForm Read(JsonElement element, string at, JsonFaults faults)
     {
-        var top = faults.Members(element, at, "schema", "id", "name", "shape", "measuredMm", "outlineMm", "zones", "obstacles", "cloth", "colour", "wearer", "use", "openingMm", "lined", "picture", "withinMm");
+        var top = faults.Members(element, at, ["schema", "id", "name", "shape", "measuredMm", "face", "faces", .. OfFace, "cloth", "colour", "wearer", "use", "lined", "like"]);
         if (faults.Text(top, "schema", at) is { } schema && schema != Schema)
         {
             faults.Add($"{at}/schema", $"'{schema}' is another schema.", $"Use {Schema}.");
         }
 
         var measured = faults.Numbers(top, "measuredMm", at) ?? [];
-        var zones = (faults.Items(top, "zones", at, required: true) ?? []).Select((z, i) =>
+        var (firstId, firstName) = (OwnFace.FrontId, "front");
+        if (top.TryGetValue("face", out var f))
         {
-            var pointer = $"{at}/zones/{i.ToString(CultureInfo.InvariantCulture)}";
-            var m = faults.Members(z, pointer, "id", "name", "edgeMm", "ringMm");
-            var name = faults.Text(m, "name", pointer, required: true) ?? string.Empty;
-            return new OwnZone(faults.Text(m, "id", pointer) ?? IdOf(name, i), name, Ring(m, "ringMm", pointer, faults), faults.Number(m, "edgeMm", pointer) ?? 5);
-        }).ToArray();
-        var obstacles = (faults.Items(top, "obstacles", at) ?? []).Select((o, i) =>
+            var m = faults.Members(f, $"{at}/face", "id", "name");
+            firstName = faults.Text(m, "name", $"{at}/face", required: true) ?? firstName;
+            firstId = faults.Text(m, "id", $"{at}/face") ?? IdOf(firstName, 0);
+        }
+
+        var faces = new List<OwnFace> { Face(top, at, firstId, firstName, faults) };
+        faces.AddRange((faults.Items(top, "faces", at) ?? []).Select((e, i) =>
         {
-            var pointer = $"{at}/obstacles/{i.ToString(CultureInfo.InvariantCulture)}";
-            var m = faults.Members(o, pointer, "id", "name", "kind", "ringMm");
+            var pointer = $"{at}/faces/{i.ToString(CultureInfo.InvariantCulture)}";
+            var m = faults.Members(e, pointer, ["id", "name", .. OfFace]);
             var name = faults.Text(m, "name", pointer, required: true) ?? string.Empty;
-            return new OwnObstacle(faults.Text(m, "id", pointer) ?? IdOf(name, i), name, faults.OneOf(m, "kind", pointer, Kinds) ?? ObstacleKind.FlatSeam, Ring(m, "ringMm", pointer, faults));
-        }).ToArray();
+            return Face(m, pointer, faults.Text(m, "id", pointer) ?? IdOf(name, i + 1), name, faults);
+        }));
         FormUse? use = null;
         if (top.TryGetValue("use", out var u))
         {
@@ -175,8 +221,37 @@ public static class FormJson
                 faults.Flag(m, "handled", $"{at}/use") ?? false, faults.Flag(m, "nextToSkin", $"{at}/use") ?? false, faults.Flag(m, "seenOutdoors", $"{at}/use") ?? false, faults.Flag(m, "madeUp", $"{at}/use") ?? false);
         }
 
+        OwnLike? like = null;
+        if (top.TryGetValue("like", out var l))
+        {
+            var m = faults.Members(l, $"{at}/like", "form", "size", "widthMm", "heightMm");
+            double Of(string member) => faults.Number(m, member, $"{at}/like") ?? 0;
+            like = new OwnLike(faults.Text(m, "form", $"{at}/like", required: true) ?? string.Empty, faults.Text(m, "size", $"{at}/like") ?? string.Empty, Of("widthMm"), Of("heightMm"));
+        }
+
+        return new OwnForm(
+            faults.Text(top, "id", at, required: true) ?? string.Empty, faults.Text(top, "name", at, required: true)?.Normalize(NormalizationForm.FormC) ?? string.Empty, faults.Text(top, "shape", at) ?? "polygon", measured,
+            faces, faults.Text(top, "cloth", at) ?? "quilting-cotton", faults.Text(top, "colour", at) ?? "#f1ede2", faults.Text(top, "wearer", at) ?? "nobody", use, faults.Flag(top, "lined", at) ?? false, like);
+    }
+
+    private static OwnFace Face(Dictionary<string, JsonElement> members, string at, string id, string name, JsonFaults faults)
+    {
+        var zones = (faults.Items(members, "zones", at, required: true) ?? []).Select((z, i) =>
+        {
+            var pointer = $"{at}/zones/{i.ToString(CultureInfo.InvariantCulture)}";
+            var m = faults.Members(z, pointer, "id", "name", "edgeMm", "ringMm");
+            var called = faults.Text(m, "name", pointer, required: true) ?? string.Empty;
+            return new OwnZone(faults.Text(m, "id", pointer) ?? IdOf(called, i), called, Ring(m, "ringMm", pointer, faults), faults.Number(m, "edgeMm", pointer) ?? 5);
+        }).ToArray();
+        var obstacles = (faults.Items(members, "obstacles", at) ?? []).Select((o, i) =>
+        {
+            var pointer = $"{at}/obstacles/{i.ToString(CultureInfo.InvariantCulture)}";
+            var m = faults.Members(o, pointer, "id", "name", "kind", "ringMm");
+            var called = faults.Text(m, "name", pointer, required: true) ?? string.Empty;
+            return new OwnObstacle(faults.Text(m, "id", pointer) ?? IdOf(called, i), called, faults.OneOf(m, "kind", pointer, Kinds) ?? ObstacleKind.FlatSeam, Ring(m, "ringMm", pointer, faults));
+        }).ToArray();
         Picture? picture = null;
-        if (top.TryGetValue("picture", out var p))
+        if (members.TryGetValue("picture", out var p))
         {
             var m = faults.Members(p, $"{at}/picture", "id", "xMm", "yMm", "widthMm", "heightMm");
             double Of(string member) => faults.Number(m, member, $"{at}/picture") ?? 0;
@@ -187,10 +262,7 @@ public static class FormJson
             }
         }
 
-        return new OwnForm(
-            faults.Text(top, "id", at, required: true) ?? string.Empty, faults.Text(top, "name", at, required: true)?.Normalize(NormalizationForm.FormC) ?? string.Empty, faults.Text(top, "shape", at) ?? "polygon", measured,
-            Ring(top, "outlineMm", at, faults), zones, obstacles, faults.Text(top, "cloth", at) ?? "quilting-cotton", faults.Text(top, "colour", at) ?? "#f1ede2", faults.Text(top, "wearer", at) ?? "nobody", use,
-            faults.Number(top, "openingMm", at), faults.Flag(top, "lined", at) ?? false, picture, faults.Number(top, "withinMm", at));
+        return new OwnFace(id, name, Ring(members, "outlineMm", at, faults), zones, obstacles, faults.Number(members, "openingMm", at), faults.OneOf(members, "folded", at, Folds), picture, faults.Number(members, "withinMm", at));
     }
 
     /// <summary>An id made of a name: small letters and hyphens, with its number where nothing is left.</summary>

@@ -139,22 +139,33 @@ public static class SchemaJson
 
     private static JsonObject OwnFormSchema() => Closed(
         ["id", "name", "outlineMm", "zones"],
-        ("schema", new JsonObject { ["const"] = FormJson.Schema }),
-        ("id", Text()),
-        ("name", Text()),
-        ("shape", Text()),
-        ("measuredMm", new JsonObject { ["type"] = "object" }),
+        [
+            ("schema", new JsonObject { ["const"] = FormJson.Schema }),
+            ("id", Text()),
+            ("name", Text()),
+            ("shape", Text()),
+            ("measuredMm", new JsonObject { ["type"] = "object" }),
+            ("face", Closed(["name"], ("id", Text()), ("name", Text()))),
+            .. OwnFaceMembers(),
+            ("faces", List(Closed(["name", "outlineMm", "zones"], [("id", Text()), ("name", Text()), .. OwnFaceMembers()]))),
+            ("cloth", Enum(Cloths.All.Select(c => c.Id))),
+            ("colour", Colour()),
+            ("wearer", Enum(Wearing.Ids)),
+            ("use", Closed([], ("handled", Flag()), ("nextToSkin", Flag()), ("seenOutdoors", Flag()), ("madeUp", Flag()))),
+            ("lined", Flag()),
+            ("like", Closed(["form", "widthMm", "heightMm"], ("form", Text()), ("size", Text()), ("widthMm", Number(0, OwnForm.MostMm)), ("heightMm", Number(0, OwnForm.MostMm)))),
+        ]);
+
+    private static (string Name, JsonObject Schema)[] OwnFaceMembers() =>
+    [
         ("outlineMm", List(Point())),
         ("zones", List(Closed(["name", "ringMm"], ("id", Text()), ("name", Text()), ("edgeMm", Number(0, 200)), ("ringMm", List(Point()))))),
         ("obstacles", List(Closed(["name", "ringMm"], ("id", Text()), ("name", Text()), ("kind", Enum(FormJson.Kinds.Keys)), ("ringMm", List(Point()))))),
-        ("cloth", Enum(Cloths.All.Select(c => c.Id))),
-        ("colour", Colour()),
-        ("wearer", Enum(Wearing.Ids)),
-        ("use", Closed([], ("handled", Flag()), ("nextToSkin", Flag()), ("seenOutdoors", Flag()), ("madeUp", Flag()))),
         ("openingMm", Number(OwnForm.LeastMm, OwnForm.MostMm)),
-        ("lined", Flag()),
+        ("folded", Enum(FormJson.Folds.Keys)),
         ("picture", Closed(["id"], ("id", Text()), ("xMm", Plain()), ("yMm", Plain()), ("widthMm", Plain()), ("heightMm", Plain()))),
-        ("withinMm", Plain()));
+        ("withinMm", Plain()),
+    ];
 
     /// <summary>Schema of <c>dittany.plan/1</c>. It may grow, so members it does not know are not refused.</summary>
     public static JsonObject Plan() => new()

@@ -55,7 +55,7 @@ public sealed record TemplateSheet(
         var onCrease = fold > left && fold < left + width;
         var centre = onCrease ? fold : plan.Elements[0].CentreMm.X;
         var lines = plan.Elements.SelectMany(e => e.Parts).Select(p => new TemplateLine(Drawn(p.LineMm).Select(OnSheet).ToArray(), p.Closed)).ToArray();
-        var towards = plan.Space.Face.Fold is null ? string.Empty : " Its top goes towards the fold.";
+        var towards = plan.Space.Face.Fold is { } over ? $" {over.Towards}" : string.Empty;
         var words = mirrored
             ? "MIRRORED on purpose: it reads right once it is on the cloth."
             : plan.Transfer.PrintMirrored is null ? "Not mirrored: a guide for drawing freehand." : "Not mirrored: it reads as it will on the cloth.";
@@ -97,7 +97,7 @@ public sealed record TemplateSheet(
 
         // Grown far enough that the letters hang together, then drawn in again.
         var joined = words.Offset(3 * CutOutMm).Offset(-2 * CutOutMm);
-        var fold = plan.Space.Face.Fold is null ? string.Empty : " Its top goes towards the fold.";
+        var fold = plan.Space.Face.Fold is { } over ? $" {over.Towards}" : string.Empty;
         return sheet with
         {
             Title = $"Try it on: {plan.Title}",

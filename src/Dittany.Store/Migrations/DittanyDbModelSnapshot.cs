@@ -109,6 +109,9 @@ namespace Dittany.Store.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<int?>("Parent")
+                        .HasColumnType("INTEGER");
+
                     b.Property<string>("What")
                         .IsRequired()
                         .HasColumnType("TEXT");
@@ -144,6 +147,9 @@ namespace Dittany.Store.Migrations
                         .HasColumnType("TEXT");
 
                     b.Property<string>("Corners")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("ForForm")
                         .HasColumnType("TEXT");
 
                     b.Property<string>("Note")

@@ -1,5 +1,6 @@
 using System.Globalization;
 using Dittany.Core.Geometry;
+using Dittany.Core.Items;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
 
@@ -210,7 +211,8 @@ public static class BenchDrawing
         svg.Open("title").Text(fold.Flat).Close();
         svg.Empty("path", ("d", Svg.Ring(fold.FlatOutline)), ("fill", "url(#weave-bench)"), ("stroke", ItemDrawing.Shade(plan.Item.Cloth.Colour, 0.6)), ("stroke-width", 1.3 * px), ("stroke-dasharray", $"{Svg.N(2 * px)} {Svg.N(3 * px)}"));
         svg.Empty("line", ("x1", fold.From.X), ("y1", fold.From.Y), ("x2", fold.To.X), ("y2", fold.To.Y), ("stroke", ink), ("stroke-width", 1.6 * px), ("stroke-dasharray", $"{Svg.N(9 * px)} {Svg.N(5 * px)}"));
-        svg.Label("laid flat: the fold; above it lies what is behind when worn", ("x", (fold.From.X + fold.To.X) / 2), ("y", fold.From.Y - (6 * px)), ("text-anchor", "middle"), ("font-size", 12 * px), ("fill", ink), ("class", "drawn-words"));
+        var top = fold.Side == FoldSide.Top;
+        svg.Label($"laid flat: the fold; {(top ? "above" : "below")} it lies what is behind when worn", ("x", (fold.From.X + fold.To.X) / 2), ("y", fold.From.Y + ((top ? -6 : 16) * px)), ("text-anchor", "middle"), ("font-size", 12 * px), ("fill", ink), ("class", "drawn-words"));
         svg.Close();
     }
 

@@ -51,14 +51,11 @@ public static class Demo
         Pt[] bib = [new(135, 20), new(285, 20), new(320, 150), new(100, 150)];
         Pt[] skirt = [new(80, 200), new(340, 200), new(370, 420), new(50, 420)];
         await cupboard.Add(
-            pinafore! with
+            (pinafore! with { Cloth = "twill", Colour = "#b9ccd4", Wearer = "child", Faces = [pinafore.First, pinafore.First.Behind("back", "back")] }).With(pinafore.First with
             {
-                Cloth = "twill",
-                Colour = "#b9ccd4",
-                Wearer = "child",
                 Zones = [new OwnZone("bib", "bib", bib), new OwnZone("skirt", "front of the skirt", skirt)],
-                Obstacles = [.. pinafore.Obstacles, new OwnObstacle("button-1", "button", ObstacleKind.ButtonEdge, Dot(new Pt(160, 34), 7)), new OwnObstacle("button-2", "button", ObstacleKind.ButtonEdge, Dot(new Pt(260, 34), 7)), new OwnObstacle("waist", "waist seam", ObstacleKind.FlatSeam, [new(88, 168), new(332, 168), new(333, 172), new(87, 172)])],
-            },
+                Obstacles = [.. pinafore.First.Obstacles, new OwnObstacle("button-1", "button", ObstacleKind.ButtonEdge, Dot(new Pt(160, 34), 7)), new OwnObstacle("button-2", "button", ObstacleKind.ButtonEdge, Dot(new Pt(260, 34), 7)), new OwnObstacle("waist", "waist seam", ObstacleKind.FlatSeam, [new(88, 168), new(332, 168), new(333, 172), new(87, 172)])],
+            }),
             "Measured by hand");
 
         // Taken smaller than a phone would, so that the demonstration is there at once.
@@ -73,9 +70,14 @@ public static class Demo
         Pt At(double x, double y) => Pt.Lerp(Pt.Lerp(outline[0], outline[1], x), Pt.Lerp(outline[3], outline[2], x), y);
         await cupboard.Add(
             new OwnForm(
-                "new", "Cotton bag from a photograph", "photograph", new Dictionary<string, double>(StringComparer.Ordinal), outline, [new OwnZone("middle", "middle", [At(0.1, 0.25), At(0.9, 0.25), At(0.9, 0.85), At(0.1, 0.85)])],
-                [new OwnObstacle("top-hem", "top hem", ObstacleKind.TopstitchedHem, [At(0, 0), At(1, 0), At(1, 0.08), At(0, 0.08)])], "canvas", "#c9b48a", "child", new FormUse(false, false, true, true), 300,
-                Picture: new Picture(picture, 0, 0, view.WidthMm, view.HeightMm), WithinMm: Math.Round(Photographed.WithinMm(view, outline), 2)),
+                "new", "Cotton bag from a photograph", "photograph", new Dictionary<string, double>(StringComparer.Ordinal),
+                [
+                    new OwnFace(
+                        OwnFace.FrontId, "front", outline, [new OwnZone("middle", "middle", [At(0.1, 0.25), At(0.9, 0.25), At(0.9, 0.85), At(0.1, 0.85)])],
+                        [new OwnObstacle("top-hem", "top hem", ObstacleKind.TopstitchedHem, [At(0, 0), At(1, 0), At(1, 0.08), At(0, 0.08)])], 300,
+                        Picture: new Picture(picture, 0, 0, view.WidthMm, view.HeightMm), WithinMm: Math.Round(Photographed.WithinMm(view, outline), 2)),
+                ],
+                "canvas", "#c9b48a", "child", new FormUse(false, false, true, true)),
             "Traced from a photograph");
 
         static Pt[] Dot(Pt at, double radius) => Enumerable.Range(0, 16).Select(i => at + new Pt(radius * Math.Cos(Math.PI * i / 8), radius * Math.Sin(Math.PI * i / 8))).ToArray();
@@ -110,7 +112,7 @@ public static class Demo
             }
         }
 
-        var bag = (await cupboard.All()).First(k => k.Form.Picture is not null).Form;
+        var bag = (await cupboard.All()).First(k => k.Form.First.Picture is not null).Form;
         await store.Create(new Job(bag.Id, [new WordingAsked("name", "Tilda")], today, "Tilda’s bag, photographed", today.AddDays(27), Own: bag), "New piece");
         foreach (var (job, what) in Drawn(today))
         {

@@ -22,7 +22,7 @@ public class OwnFormTests
     {
         var (form, faults) = HandMeasured.Measure("own-a", "mine", shape, Numbers(numbers), [new(0, 0), new(300, 0), new(150, 200)]);
         Assert.Empty(faults);
-        Assert.Equal(1, Region.AreaOf(form!.OutlineMm) / area, 2);
+        Assert.Equal(1, Region.AreaOf(form!.First.OutlineMm) / area, 2);
         Assert.Empty(OwnForms.Faults(form));
     }
 
@@ -34,7 +34,7 @@ public class OwnFormTests
         var drawn = OwnForms.AsForm(own).At("own");
         var (least, greatest) = Field.Of(drawn, drawn.Zones[0] with { EdgeAllowanceMm = 0 }).Box;
         Assert.Equal((264, 164), (greatest.X - least.X, greatest.Y - least.Y));
-        Assert.Equal(4, own.Obstacles.Count);
+        Assert.Equal(4, own.First.Obstacles.Count);
         var round = HandMeasured.Measure("own-a", "mine", "circle", Numbers("across=300;hem=12")).Form!;
         Assert.Empty(OwnForms.Faults(round));
         var field = Field.Of(OwnForms.AsForm(round).At("own"), OwnForms.AsForm(round).At("own").Zones[0] with { EdgeAllowanceMm = 0 });
@@ -65,39 +65,122 @@ public class OwnFormTests
     public void Forms_that_cannot_be_are_told()
     {
         var good = HandMeasured.Measure("own-a", "mine", "rectangle", Numbers("width=300;height=200")).Form!;
+        var front = good.First;
+        OwnForm On(OwnFace face) => good.With(face);
+        OwnForm And(OwnFace face) => good with { Faces = [front, face] };
         (OwnForm Form, string Member)[] bad =
         [
-            (good with { OutlineMm = [new(0, 0), new(100, 100), new(100, 0), new(0, 100)] }, "outlineMm"),
-            (good with { OutlineMm = [new(0, 0), new(100, 0), new(200, 0)] }, "outlineMm"),
-            (good with { OutlineMm = [new(0, 0), new(100, 0)] }, "outlineMm"),
-            (good with { OutlineMm = [new(0, 0), new(9, 0), new(9, 9), new(0, 9)] }, "outlineMm"),
-            (good with { OutlineMm = [new(0, 0), new(double.PositiveInfinity, 0), new(9, 9)] }, "outlineMm"),
-            (good with { Zones = [] }, "zones"),
-            (good with { Zones = [new OwnZone("a", "a", [new(250, 10), new(340, 10), new(340, 90)])] }, "zones/0/ringMm"),
-            (good with { Zones = [good.Zones[0], good.Zones[0]] }, "zones"),
-            (good with { Zones = [good.Zones[0] with { EdgeAllowanceMm = -1 }] }, "zones/0/edgeMm"),
-            (good with { Obstacles = [new OwnObstacle("b", "button", ObstacleKind.ButtonEdge, [new(900, 10), new(910, 10), new(910, 20)])] }, "obstacles/0/ringMm"),
+            (On(front with { OutlineMm = [new(0, 0), new(100, 100), new(100, 0), new(0, 100)] }), "outlineMm"),
+            (On(front with { OutlineMm = [new(0, 0), new(100, 0), new(200, 0)] }), "outlineMm"),
+            (On(front with { OutlineMm = [new(0, 0), new(100, 0)] }), "outlineMm"),
+            (On(front with { OutlineMm = [new(0, 0), new(9, 0), new(9, 9), new(0, 9)] }), "outlineMm"),
+            (On(front with { OutlineMm = [new(0, 0), new(double.PositiveInfinity, 0), new(9, 9)] }), "outlineMm"),
+            (On(front with { Zones = [] }), "zones"),
+            (On(front with { Zones = [new OwnZone("a", "a", [new(250, 10), new(340, 10), new(340, 90)])] }), "zones/0/ringMm"),
+            (On(front with { Zones = [front.Zones[0], front.Zones[0]] }), "zones"),
+            (On(front with { Zones = [front.Zones[0] with { EdgeAllowanceMm = -1 }] }), "zones/0/edgeMm"),
+            (On(front with { Obstacles = [new OwnObstacle("b", "button", ObstacleKind.ButtonEdge, [new(900, 10), new(910, 10), new(910, 20)])] }), "obstacles/0/ringMm"),
+            (On(front with { OpeningMm = 2 }), "openingMm"),
             (good with { Name = " " }, "name"),
             (good with { Cloth = "paper" }, "cloth"),
             (good with { Colour = "red" }, "colour"),
             (good with { Wearer = "dog" }, "wearer"),
-            (good with { OpeningMm = 2 }, "openingMm"),
+            (good with { Faces = [] }, "faces"),
+            (good with { Faces = [.. Enumerable.Range(0, 9).Select(n => front.Behind($"s{n}", $"s{n}"))] }, "faces"),
+            (And(front.Behind("front", "back")), "faces"),
+            (And(front.Behind("back", "back") with { Zones = front.Zones }), "zones"),
+            (And(front.Behind("back", "back") with { OutlineMm = [new(0, 0), new(100, 0), new(200, 0)] }), "faces/0/outlineMm"),
+            (And(front.Behind("back", " ")), "faces/0/name"),
+            (good with { Like = new OwnLike("tote", "38x42", -1, 20) }, "like"),
         ];
         Assert.All(bad, b => Assert.Contains(OwnForms.Faults(b.Form), f => f.Member == b.Member && f.Try.Length > 0));
     }
 
-    /// <summary>A copy of any form at any size is an own form without fault, and plans like it: the words go to a field of the same size.</summary>
+    /// <summary>
+    /// A copy of any form at any size, with all its faces, is an own form without fault, and a piece on it is planned as on the form itself: the same place found by the same
+    /// folds and landmarks, the same letters, hoops and sheets, folded over where the form is.
+    /// </summary>
     [Theory]
     [MemberData(nameof(FormTests.Everywhere), MemberType = typeof(FormTests))]
-    public void Every_form_can_be_copied(string formId, string size, string zone)
+    public void Every_copy_plans_as_its_form_does(string formId, string size, string zone)
     {
         var form = Catalogue.Find(formId)!;
-        var drawn = form.At(size, zone);
-        var copy = OwnForm.CopyOf(form, form.Sizes.First(s => s.Id == size), drawn, "own-copy", "copy");
+        var copy = OwnForm.CopyOf(form, form.Sizes.First(s => s.Id == size), "own-copy", form.Name);
         Assert.Empty(OwnForms.Faults(copy));
-        var again = OwnForms.AsForm(copy).At("own", zone);
-        var (was, now) = (Field.Of(drawn, drawn.Zones.Single(z => z.Id == zone) with { Ignores = null }), Field.Of(again, again.Zones.Single(z => z.Id == zone)));
-        Assert.Equal(was.AreaMm2, now.AreaMm2, 3);
+        Assert.Equal(form.Zones.Select(z => z.Id), OwnForms.AsForm(copy).Zones.Select(z => z.Id));
+        var job = Jobs.On(formId, "Io") with { Size = size, Zone = zone };
+        var (was, now) = (Jobs.Plan(job), Jobs.Plan(job with { Form = "own-copy", Size = null, Own = copy }));
+        Assert.Equal(was.Space.FindIt, now.Space.FindIt);
+        Assert.Equal(was.Space.FieldMm.Select(r => r.ToArray()), now.Space.FieldMm.Select(r => r.ToArray()));
+        Assert.Equal(was.Elements.Select(e => (e.CentreMm, e.CapHeightMm, e.LargestCapHeightMm)), now.Elements.Select(e => (e.CentreMm, e.CapHeightMm, e.LargestCapHeightMm)));
+        static object Of(Face face) => (face.Id, face.Name, face.Datum, face.Fold?.AsWorn, face.Fold?.Flat, face.Fold?.From, face.Fold?.To);
+        Assert.Equal(Of(was.Space.Face), Of(now.Space.Face));
+        Assert.Equal((was.Transfer.Method, was.Transfer.PrintMirrored), (now.Transfer.Method, now.Transfer.PrintMirrored));
+        Assert.Equal(was.Hooping.Hoops.Select(h => h.CentreMm), now.Hooping.Hoops.Select(h => h.CentreMm));
+        string[] ofTheItem = ["item.size"];
+        Assert.Equal(
+            was.Decisions.Where(d => !ofTheItem.Contains(d.Id)).SelectMany(d => d.Because.Prepend(d.Choice)), now.Decisions.Where(d => !ofTheItem.Contains(d.Id)).SelectMany(d => d.Because.Prepend(d.Choice)));
+    }
+
+    /// <summary>What is pulled into another shape is found by its own edges; what was not touched keeps what it had.</summary>
+    [Fact]
+    public void A_changed_copy_keeps_what_was_not_changed()
+    {
+        var form = Catalogue.Find("tote")!;
+        var size = form.Sizes.First(s => s.Id == form.UsualSize);
+        var copy = OwnForm.CopyOf(form, size, "own-copy", "tote");
+        var front = copy.First;
+        var wide = copy.With(front with { OutlineMm = front.OutlineMm.Select(p => new Pt(p.X * 1.1, p.Y)).ToArray() });
+        var (was, now) = (OwnForms.AsForm(copy).At("own"), OwnForms.AsForm(wide).At("own"));
+        Assert.DoesNotContain(was.Landmarks, l => l.Id == "left-edge");
+        Assert.Contains(now.Landmarks, l => l.Id == "left-edge");
+        Assert.Equal(was.Zones[0].Lettering, now.Zones[0].Lettering);
+        Assert.All(now.Zones.Where(z => z.Usual.From is not null), z => Assert.Contains(now.Landmarks, l => l.Id == z.Usual.From));
+        Assert.Null(copy.Scaled(1.2).Like);
+
+        // A place pulled away from its usual anchor has another.
+        var zone = front.Zones[0];
+        var (x, y) = (zone.RingMm.Min(p => p.X), zone.RingMm.Min(p => p.Y));
+        var moved = OwnForms.AsForm(copy.With(front with { Zones = [zone with { RingMm = [new(x, y), new(x + 30, y), new(x + 30, y + 20), new(x, y + 20)] }] })).At("own").Zones[0];
+        Assert.True(Region.Of(moved.Ring).OutsideBy(moved.Usual.AnchorMm) <= 0);
+    }
+
+    /// <summary>A side that is folded over is stitched on the cloth's other side, unmirrored and the right way up, at the top and as a turn-up alike.</summary>
+    [Theory]
+    [InlineData(FoldSide.Top, "fold at the top", "Its top goes towards the fold.")]
+    [InlineData(FoldSide.Bottom, "fold at the lower edge", "Its lower edge goes towards the fold.")]
+    public void A_side_of_hers_can_be_folded_over(FoldSide at, string seen, string towards)
+    {
+        var cuff = HandMeasured.Measure("own-cuff", "trouser cuff", "rectangle", Numbers("width=200;height=90")).Form!;
+        var folded = cuff.With(cuff.First with { Folded = at });
+        var plan = Jobs.Plan(Jobs.On("own-cuff", "Ola") with { Own = folded });
+        var decision = plan.Decision("space.fold")!;
+        Assert.Contains(decision.Because, b => b.Contains(seen, StringComparison.Ordinal));
+        Assert.Contains(decision.Because, b => b.Contains("right way up, and are not mirrored", StringComparison.Ordinal));
+        var fold = plan.Space.Face.Fold!;
+        Assert.Equal(towards, fold.Towards);
+        Assert.Equal(at == FoldSide.Top ? 0 : 90, fold.From.Y);
+
+        // 60 mm of the cloth that lies behind when worn are seen beyond the fold.
+        Assert.Equal((200, 150), (fold.FlatOutline.Max(p => p.X) - fold.FlatOutline.Min(p => p.X), fold.FlatOutline.Max(p => p.Y) - fold.FlatOutline.Min(p => p.Y)));
+        Assert.Null(Jobs.Plan(Jobs.On("own-cuff", "Ola") with { Own = cuff }).Space.Face.Fold);
+    }
+
+    /// <summary>The side behind is seen from behind: what was left is right, hems go round, a pocket does not; twice behind is in front.</summary>
+    [Fact]
+    public void The_side_behind_is_seen_from_behind()
+    {
+        Pt[] outline = [new(0, 0), new(100, 0), new(100, 80), new(30, 120), new(0, 80)];
+        var front = OwnFace.Front(outline, [new OwnZone("all", "all", outline)], [
+            new("hem", "hem", ObstacleKind.TopstitchedHem, [new(0, 0), new(40, 0), new(40, 10), new(0, 10)]), new("pocket", "pocket", ObstacleKind.PocketEdge, [new(50, 40), new(90, 40), new(90, 44), new(50, 44)])]);
+        var back = front.Behind("back", "back");
+        Assert.Contains(new Pt(70, 120), back.OutlineMm);
+        Assert.Equal(["hem"], back.Obstacles.Select(o => o.Id));
+        Assert.Equal((60, 100), (back.Obstacles[0].RingMm.Min(p => p.X), back.Obstacles[0].RingMm.Max(p => p.X)));
+        Assert.Equal(outline.ToHashSet(), back.Behind("x", "x").OutlineMm.ToHashSet());
+        var both = new OwnForm("own-both", "both", "polygon", new Dictionary<string, double>(StringComparer.Ordinal), [front, back]);
+        Assert.Empty(OwnForms.Faults(both));
+        Assert.Equal("back", Jobs.Plan(Jobs.On("own-both", "Io") with { Own = both, Zone = "back-all" }).Space.Face.Id);
     }
 
     /// <summary>An own form goes through the whole plan, with the words inside its field, and the steps that find it are hers to follow.</summary>
@@ -128,7 +211,7 @@ public class OwnFormTests
         var clear = drawn.Obstacles.All(o => points.All(p => Region.Of(o.Ring).OutsideBy(p) > Clearances.For(o.Kind) - 0.05));
         var taken = drawn.Obstacles.Sum(o => Region.Of(o.Ring).Offset(Clearances.For(o.Kind)).AreaMm2);
         var lost = ring.Offset(-zone.EdgeAllowanceMm).AreaMm2 - field.AreaMm2;
-        var plan = Jobs.Plan(Jobs.On(form.Id, "om", w => w with { CapHeightMm = 6, CentreMm = new Pt(form.OutlineMm.Min(p => p.X) - 40, 0) }) with { Own = form });
+        var plan = Jobs.Plan(Jobs.On(form.Id, "om", w => w with { CapHeightMm = 6, CentreMm = new Pt(form.First.OutlineMm.Min(p => p.X) - 40, 0) }) with { Own = form });
         var told = plan.Elements[0].Concerns.SingleOrDefault(c => c.What == "overflows");
         var rooms = plan.Elements[0].Parts.Select(p => p.LineWidthMm).Distinct().ToDictionary(w => w, w => field.Offset(-w / 2));
         var really = plan.Elements[0].Parts.SelectMany(p => p.Stitches.SelectMany(s => new[] { s.FromMm, s.ToMm }).Select(rooms[p.LineWidthMm].OutsideBy)).Max();
@@ -143,7 +226,7 @@ public class OwnFormTests
         from kinds in Gen.Elements(ObstacleKind.ButtonEdge, ObstacleKind.FlatSeam, ObstacleKind.ZipTeeth, ObstacleKind.Print).ArrayOf(3)
         let ring = corners.Select((r, i) => new Pt(300 + (r * Math.Cos(2 * Math.PI * i / 9)), 300 + (r * Math.Sin(2 * Math.PI * i / 9)))).ToArray()
         let all = Enumerable.Range(0, 3).Select(i => new OwnObstacle($"o{i}", $"o{i}", kinds[i], Dot(new Pt(300 + (buttons[2 * i] * 0.3), 300 + (buttons[(2 * i) + 1] * 0.3)), 6 + i))).ToArray()
-        select new OwnForm("own-star", "star", "polygon", new Dictionary<string, double>(StringComparer.Ordinal), ring, [new OwnZone("all", "all", ring, 4)], all));
+        select new OwnForm("own-star", "star", "polygon", new Dictionary<string, double>(StringComparer.Ordinal), [OwnFace.Front(ring, [new OwnZone("all", "all", ring, 4)], all)]));
 
     private static Pt[] Dot(Pt at, double radius) => Enumerable.Range(0, 12).Select(i => at + new Pt(radius * Math.Cos(Math.PI * i / 6), radius * Math.Sin(Math.PI * i / 6))).ToArray();
 

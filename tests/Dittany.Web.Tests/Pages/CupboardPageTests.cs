@@ -69,7 +69,7 @@ public sealed class CupboardPageTests : IDisposable
     {
         var copied = await PostForm(_browser, "/cupboard/form/tote", "/cupboard/form/tote?handler=Copy&size=38x42");
         Assert.Equal(HttpStatusCode.Redirect, copied.StatusCode);
-        var path = copied.Headers.Location!.ToString();
+        var path = copied.Headers.Location!.ToString().Split('?')[0];
         var page = await Read(path);
         var made = await PostForm(_browser, "/new", "/new", ("Words", "Mimi"), ("Form", "own-my-tote"), ("Colour", ""));
         Assert.Equal(HttpStatusCode.Redirect, made.StatusCode);
@@ -100,6 +100,70 @@ public sealed class CupboardPageTests : IDisposable
         await PostForm(_browser, path, $"{path}?handler=Archive&away=true");
         Assert.DoesNotContain((await Read("/cupboard")).QuerySelectorAll(".on-shelf a"), a => a.GetAttribute("href") == path);
         Assert.Contains((await Read("/cupboard?Away=true")).QuerySelectorAll(".on-shelf a"), a => a.GetAttribute("href") == path);
+    }
+
+    /// <summary>
+    /// A thing with a front gets a back, seen from behind; what is typed is kept when another side is looked at, or told of and kept where it cannot be; a side is folded over,
+    /// taken out, and brought back by undo.
+    /// </summary>
+    [Fact]
+    public async Task An_own_form_has_sides()
+    {
+        var made = await PostForm(_browser, "/cupboard/measure", "/cupboard/measure?Shape=trapezoid", ("Numbers[top]", "20"), ("Numbers[bottom]", "40"), ("Numbers[height]", "30"), ("Numbers[hem]", "1"), ("Name", "Pinny"));
+        var path = made.Headers.Location!.ToString();
+        var more = await PostForm(_browser, path, $"{path}?handler=MoreSide", Fields(await Read(path), ("SideName", "Chest side")));
+        Assert.Equal($"{path}?face=back", more.Headers.Location!.ToString());
+        var back = await Read($"{path}?face=back");
+        Assert.Equal(["Chest side", "Back"], back.QuerySelectorAll(".faces-nav button[aria-current], .faces-nav button[formaction*=Side][formaction*=to]").Select(b => b.TextContent.Trim()).Distinct());
+        Assert.Equal("Back", back.QuerySelector(".faces-nav [aria-current=true]")!.TextContent.Trim());
+
+        // What cannot be on this side is told here, typed things stay, and the other side is not gone to.
+        var wrong = await PostForm(_browser, path, $"{path}?handler=Side&to=front", Fields(back, ("Outline", "0,0\n100,100\n100,0\n0,100")));
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, wrong.StatusCode);
+        var told = new HtmlParser().ParseDocument(await wrong.Content.ReadAsStringAsync());
+        Assert.Contains("crosses itself", told.QuerySelector(".trouble")!.TextContent, StringComparison.Ordinal);
+        Assert.Equal("true", told.QuerySelector("textarea[name=Outline]")!.GetAttribute("aria-invalid"));
+        Assert.Equal("Back", told.QuerySelector(".faces-nav [aria-current=true]")!.TextContent.Trim());
+
+        var kept = await PostForm(_browser, path, $"{path}?handler=Side&to=front", Fields(back, ("Folded", "bottom"), ("Zones[0].Name", "turned-up hem")));
+        Assert.Equal($"{path}?face=front", kept.Headers.Location!.ToString());
+        back = await Read($"{path}?face=back");
+        Assert.Contains("fold at the lower edge", back.QuerySelector(".folded")!.TextContent, StringComparison.Ordinal);
+        Assert.Equal("turned-up hem", back.QuerySelector("input[name='Zones[0].Name']")!.GetAttribute("value"));
+        Assert.Null((await Read(path)).QuerySelector(".folded"));
+
+        // Looking at another side and changing nothing is no revision: undo still takes back the fold.
+        await PostForm(_browser, path, $"{path}?handler=Side&to=back", Fields(await Read(path)));
+        await PostForm(_browser, path, $"{path}?handler=Undo", ("Face", "back"));
+        Assert.Null((await Read($"{path}?face=back")).QuerySelector(".folded"));
+        await PostForm(_browser, path, $"{path}?handler=Redo", ("Face", "back"));
+        Assert.NotNull((await Read($"{path}?face=back")).QuerySelector(".folded"));
+
+        // A piece goes on the back, and is planned as it is folded.
+        var piece = await PostForm(_browser, "/new", "/new", ("Words", "Ola"), ("Form", "own-pinny"), ("Colour", ""));
+        Assert.Equal(HttpStatusCode.Redirect, piece.StatusCode);
+        var taken = await PostForm(_browser, path, $"{path}?handler=LessSide", Fields(await Read($"{path}?face=back")));
+        Assert.Equal(path, taken.Headers.Location!.ToString());
+        Assert.Empty((await Read(path)).QuerySelectorAll("#less-side"));
+    }
+
+    /// <summary>A photograph becomes one more side of a thing she has, with its own picture.</summary>
+    [Fact]
+    public async Task A_photograph_is_one_more_side()
+    {
+        var made = await PostForm(_browser, "/cupboard/measure", "/cupboard/measure?Shape=rectangle", ("Numbers[width]", "30"), ("Numbers[height]", "36"), ("Name", "Bag"));
+        var path = made.Headers.Location!.ToString();
+        Assert.Contains("one more side of Bag", (await Read("/cupboard/photograph?For=own-bag")).QuerySelector(".page")!.TextContent, StringComparison.Ordinal);
+        var scene = MadeUpCamera.All.Single(s => s.Id == "bag-card");
+        var taken = (await PostForm(_browser, "/cupboard/photograph", "/cupboard/photograph?For=own-bag&handler=MadeUp", ("scene", scene.Id))).Headers.Location!.ToString();
+        var corners = MadeUpCamera.CornersOf(scene).SelectMany(c => new[] { ("X", c.X.ToString(System.Globalization.CultureInfo.InvariantCulture)), ("Y", c.Y.ToString(System.Globalization.CultureInfo.InvariantCulture)) });
+        await PostForm(_browser, taken, taken, [("Reference", "id-1"), .. corners]);
+        await Until(async () => (await Read(taken)).QuerySelector("#trace") is not null);
+        var traced = await PostForm(_browser, taken, $"{taken}?handler=Trace");
+        Assert.Equal($"{path}?face=back", traced.Headers.Location!.ToString());
+        var back = await Read($"{path}?face=back");
+        Assert.NotNull(back.QuerySelector("#trace-frame image"));
+        Assert.Null((await Read(path)).QuerySelector("#trace-frame image"));
     }
 
     /// <summary>Zones outside, outlines that cross, words for numbers: told at their place, all typed kept, the drawing that of before.</summary>

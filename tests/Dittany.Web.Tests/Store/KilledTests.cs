@@ -140,7 +140,7 @@ public sealed class KilledTests : IDisposable
 
     private static Task Until(Func<bool> condition) => Until(() => Task.FromResult(condition()));
 
-    private static async Task Until(Func<Task<bool>> condition)
+    internal static async Task Until(Func<Task<bool>> condition)
     {
         using var limit = new CancellationTokenSource(TimeSpan.FromSeconds(60));
         using var beat = new PeriodicTimer(TimeSpan.FromMilliseconds(20));

@@ -47,7 +47,7 @@ public sealed class FormModel(CupboardStore cupboard, WorkshopStore workshops) :
 
     public async Task<IActionResult> OnGet(string id, CancellationToken cancel) => await Load(id, cancel) ? Page() : NotFound();
 
-    /// <summary>A copy of this face at this size as an own form, to be changed.</summary>
+    /// <summary>A copy of this form at this size, all its faces, as an own one to be changed.</summary>
     public async Task<IActionResult> OnPostCopy(string id, CancellationToken cancel)
     {
         if (!await Load(id, cancel) || Faults.Count > 0)
@@ -55,13 +55,13 @@ public sealed class FormModel(CupboardStore cupboard, WorkshopStore workshops) :
             return Form is null ? NotFound() : Page();
         }
 
-        var saved = await cupboard.Add(OwnForm.CopyOf(Form, Size, Face, "copy", $"My {Form.Name}"), $"Copied from {Form.Name}", cancel);
-        return RedirectToPage("Own", new { id = saved.Kept!.Form.Id });
+        var saved = await cupboard.Add(OwnForm.CopyOf(Form, Size, "copy", $"My {Form.Name}"), $"Copied from {Form.Name}", cancel);
+        return RedirectToPage("Own", new { id = saved.Kept!.Form.Id, face = Face.Face.Id });
     }
 
-    /// <summary>The face at this size as a file.</summary>
+    /// <summary>The form at this size as a file.</summary>
     public async Task<IActionResult> OnGetFile(string id, CancellationToken cancel) => await Load(id, cancel) && Faults.Count == 0
-        ? File(System.Text.Encoding.UTF8.GetBytes(FormJson.Write(OwnForm.CopyOf(Form, Size, Face, $"own-{Form.Id}", $"My {Form.Name}"), indented: true)), "application/json", $"{Form.Id}.json")
+        ? File(System.Text.Encoding.UTF8.GetBytes(FormJson.Write(OwnForm.CopyOf(Form, Size, $"own-{Form.Id}", $"My {Form.Name}"), indented: true)), "application/json", $"{Form.Id}.json")
         : NotFound();
 
     private async Task<bool> Load(string id, CancellationToken cancel)

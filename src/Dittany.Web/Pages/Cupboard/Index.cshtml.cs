@@ -62,7 +62,15 @@ public sealed class IndexModel(CupboardStore cupboard) : PageModel
         }
 
         // A picture goes by its name only: where it is not at hand the outline stands without it.
-        var form = read.Form.Picture is { } picture && await cupboard.Picture(picture.Id, cancel) is null ? read.Form with { Picture = null } : read.Form;
+        var form = read.Form;
+        foreach (var side in read.Form.Faces)
+        {
+            if (side.Picture is { } picture && await cupboard.Picture(picture.Id, cancel) is null)
+            {
+                form = form.With(side with { Picture = null });
+            }
+        }
+
         var saved = await cupboard.Add(form, "Brought in from a file", cancel);
         return saved.Kept is { } kept ? RedirectToPage("Own", new { id = kept.Form.Id }) : await Refused(saved.Faults, cancel);
     }

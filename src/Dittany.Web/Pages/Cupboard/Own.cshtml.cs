@@ -29,11 +29,25 @@ public sealed class RingEdit
     public bool Out { get; set; }
 }
 
-/// <summary>An own form: its outline, zones and obstacles placed by keyboard or mouse, its cloth and use; kept as revisions, archived, duplicated, taken out.</summary>
+/// <summary>
+/// An own form, side by side: outline, zones and obstacles placed by keyboard or mouse, where it is folded over, its cloth and use; kept as revisions, archived, duplicated,
+/// taken out.
+/// </summary>
 public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : PageModel
 {
     [BindProperty]
     public int From { get; set; }
+
+    /// <summary>The side that is looked at.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Face { get; set; }
+
+    [BindProperty]
+    public string? SideName { get; set; }
+
+    /// <summary>Where this side is folded over when worn: top, bottom, or nothing.</summary>
+    [BindProperty]
+    public string? Folded { get; set; }
 
     [BindProperty]
     public string? Name { get; set; }
@@ -92,8 +106,14 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
 
     public string Drawing { get; private set; } = string.Empty;
 
-    /// <summary>What the drawing shows, mm: left, top, width, height.</summary>
-    public string Picture => Kept.Form.Picture?.Id ?? string.Empty;
+    /// <summary>What is seen of a side that is folded over, and how it lies to be stitched.</summary>
+    public string? FoldTold { get; private set; }
+
+    /// <summary>The side that is looked at, as it was kept last.</summary>
+    public OwnFace Side => Kept.Form.Face(Face);
+
+    /// <summary>How the members of this side are named in what is wrong with it.</summary>
+    public string At => OwnForms.At(Kept.Form.Faces.ToList().IndexOf(Side));
 
     public static IReadOnlyList<(string Id, string Name)> Kinds { get; } = FormJson.Kinds.Keys.Select(k => (k, k switch
     {
@@ -120,7 +140,7 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
         }
 
         JustKept = kept;
-        Show(Kept.Form);
+        Show();
         Redraw(Kept.Form);
         return Page();
     }
@@ -154,11 +174,11 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
         var ring = RingText.Write([new(x, y), new(x + w, y), new(x + w, y + h), new(x, y + h)]);
         if (what == "zone")
         {
-            Zones.Add(new RingEdit { Id = Free("zone", Zones), Name = $"place {(Zones.Count + 1).ToString(CultureInfo.InvariantCulture)}", Edge = "5", Points = ring });
+            Zones.Add(new RingEdit { Id = Free("zone", Zones.Select(z => z.Id).Concat(Kept.Form.Faces.SelectMany(f => f.Zones).Select(z => z.Id))), Name = $"place {(Zones.Count + 1).ToString(CultureInfo.InvariantCulture)}", Edge = "5", Points = ring });
         }
         else
         {
-            Obstacles.Add(new RingEdit { Id = Free("part", Obstacles), Name = $"part {(Obstacles.Count + 1).ToString(CultureInfo.InvariantCulture)}", Kind = "flat-seam", Points = ring });
+            Obstacles.Add(new RingEdit { Id = Free("part", Obstacles.Select(o => o.Id)), Name = $"part {(Obstacles.Count + 1).ToString(CultureInfo.InvariantCulture)}", Kind = "flat-seam", Points = ring });
         }
 
         ModelState.Clear();
@@ -166,7 +186,42 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
         return Page();
     }
 
-    public async Task<IActionResult> OnPost(string id, CancellationToken cancel)
+    public Task<IActionResult> OnPost(string id, CancellationToken cancel) => Keep(id, "Changed", _ => null, kept: true, cancel);
+
+    /// <summary>Another side is looked at; what was typed on this one is kept first.</summary>
+    public Task<IActionResult> OnPostSide(string id, string to, CancellationToken cancel) => Keep(id, "Changed", form => (form, to), kept: false, cancel);
+
+    /// <summary>One more side, to begin with the one that lies behind this.</summary>
+    public Task<IActionResult> OnPostMoreSide(string id, CancellationToken cancel) => Keep(
+        id,
+        "One more side",
+        form =>
+        {
+            var side = FreeSide(form);
+            return (form with { Faces = [.. form.Faces, form.Face(Face).Behind(side.Id, side.Name)] }, side.Id);
+        },
+        kept: false,
+        cancel);
+
+    /// <summary>This side is taken out; undo brings it back.</summary>
+    public Task<IActionResult> OnPostLessSide(string id, CancellationToken cancel) => Keep(id, "One side less", form => (form with { Faces = form.Faces.Where(f => f.Id != Side.Id).ToArray() }, null), kept: false, cancel);
+
+    /// <summary>A name and an id for one more side.</summary>
+    public static (string Id, string Name) FreeSide(OwnForm form)
+    {
+        var names = new[] { ("back", "back"), ("inside", "inside"), ("left-side", "left side"), ("right-side", "right side") };
+        var n = form.Faces.Count + 1;
+        while (form.Faces.Any(f => f.Id == $"side-{n.ToString(CultureInfo.InvariantCulture)}"))
+        {
+            n++;
+        }
+
+        var spare = ($"side-{n.ToString(CultureInfo.InvariantCulture)}", $"side {n.ToString(CultureInfo.InvariantCulture)}");
+        return names.Where(s => form.Faces.All(f => f.Id != s.Item1 && f.Name != s.Item2)).Append(spare).First();
+    }
+
+    /// <summary>Keeps what is typed, changed further where <paramref name="further"/> says so and which side to show then; nothing is stored where nothing is changed.</summary>
+    private async Task<IActionResult> Keep(string id, string what, Func<OwnForm, (OwnForm Form, string? Show)?> further, bool kept, CancellationToken cancel)
     {
         if (!await Load(id, cancel))
         {
@@ -176,10 +231,16 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
         var (form, faults) = Read();
         if (form is not null && faults.Count == 0)
         {
-            var saved = await cupboard.Change(form, From, "Changed", cancel);
+            var next = further(form) is { } more ? more : (Form: form, Show: Face);
+            if (!kept && FormJson.Write(next.Form) == FormJson.Write(Kept.Form))
+            {
+                return RedirectToPage(new { id, face = next.Show });
+            }
+
+            var saved = await cupboard.Change(next.Form, From, what, cancel);
             if (saved.Kept is not null)
             {
-                return RedirectToPage(new { id, kept = true });
+                return RedirectToPage(kept ? new { id, face = next.Show, kept = (bool?)true } : new { id, face = next.Show, kept = (bool?)null });
             }
 
             (faults, Theirs) = (saved.Faults, saved.Theirs);
@@ -193,7 +254,13 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
     public async Task<IActionResult> OnPostUndo(string id, CancellationToken cancel)
     {
         await cupboard.Undo(id, cancel);
-        return RedirectToPage(new { id });
+        return RedirectToPage(new { id, face = Face });
+    }
+
+    public async Task<IActionResult> OnPostRedo(string id, CancellationToken cancel)
+    {
+        await cupboard.Redo(id, cancel);
+        return RedirectToPage(new { id, face = Face });
     }
 
     public async Task<IActionResult> OnPostArchive(string id, bool away, CancellationToken cancel)
@@ -217,7 +284,7 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
         }
 
         Kept = kept;
-        if (kept.Form.Picture is { } picture && await cupboard.PhotographOf(picture.Id, cancel) is { } photograph && await cupboard.Picture(photograph.PictureId, cancel) is { } taken)
+        if (Side.Picture is { } picture && await cupboard.PhotographOf(picture.Id, cancel) is { } photograph && await cupboard.Picture(photograph.PictureId, cancel) is { } taken)
         {
             _view = Straightening.ViewOf(photograph, taken)?.View;
         }
@@ -226,23 +293,32 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
         return true;
     }
 
-    private void Show(OwnForm form)
+    private void Show()
     {
+        var (form, side) = (Kept.Form, Side);
         From = Kept.Revision;
         (Name, Cloth, Colour, Wearer, Lined) = (form.Name, form.Cloth, form.Colour, form.Wearer, form.Lined);
+        (Face, SideName, Folded) = (side.Id, side.Name, side.Folded is { } fold ? FormJson.Folds.First(f => f.Value == fold).Key : null);
         var use = OwnForms.AsForm(form).Use;
         (Handled, NextToSkin, SeenOutdoors, MadeUp) = (use.Handled, use.NextToSkin, use.SeenOutdoors, use.MadeUp);
-        Opening = form.OpeningMm is { } mm ? mm.ToString("0.#", CultureInfo.InvariantCulture) + " mm" : null;
-        Outline = RingText.Write(form.OutlineMm);
-        Zones = form.Zones.Select(z => new RingEdit { Id = z.Id, Name = z.Name, Edge = z.EdgeAllowanceMm.ToString("0.#", CultureInfo.InvariantCulture), Points = z.RingMm.SequenceEqual(form.OutlineMm) ? string.Empty : RingText.Write(z.RingMm) }).ToList();
-        Obstacles = form.Obstacles.Select(o => new RingEdit { Id = o.Id, Name = o.Name, Kind = FormJson.Kinds.First(k => k.Value == o.Kind).Key, Points = RingText.Write(o.RingMm) }).ToList();
+        Opening = side.OpeningMm is { } mm ? mm.ToString("0.#", CultureInfo.InvariantCulture) + " mm" : null;
+        Outline = RingText.Write(side.OutlineMm);
+        Zones = side.Zones.Select(z => new RingEdit { Id = z.Id, Name = z.Name, Edge = z.EdgeAllowanceMm.ToString("0.#", CultureInfo.InvariantCulture), Points = z.RingMm.SequenceEqual(side.OutlineMm) ? string.Empty : RingText.Write(z.RingMm) }).ToList();
+        Obstacles = side.Obstacles.Select(o => new RingEdit { Id = o.Id, Name = o.Name, Kind = FormJson.Kinds.First(k => k.Value == o.Kind).Key, Points = RingText.Write(o.RingMm) }).ToList();
     }
 
     private (OwnForm? Form, IReadOnlyList<FormFault> Faults) Read()
     {
         var faults = new List<FormFault>();
-        IReadOnlyList<Pt> Ring(string member, string? text)
+
+        // Points are shown in tenths of a mm: what was not touched stays as exact as it is.
+        IReadOnlyList<Pt> Ring(string member, string? text, IReadOnlyList<Pt>? was)
         {
+            if (was is not null && (text ?? string.Empty).ReplaceLineEndings("\n").Trim() == RingText.Write(was).ReplaceLineEndings("\n").Trim())
+            {
+                return was;
+            }
+
             var (points, wrong) = RingText.Read(text);
             if (wrong is not null)
             {
@@ -252,42 +328,50 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
             return points;
         }
 
-        var outline = Ring("outlineMm", Outline);
+        var (side, at) = (Side, At);
+        var outline = Ring($"{at}outlineMm", Outline, side.OutlineMm);
         var zones = Zones.Where(z => !z.Out).Select((z, i) =>
         {
-            var at = $"zones/{i.ToString(CultureInfo.InvariantCulture)}";
+            var here = $"{at}zones/{i.ToString(CultureInfo.InvariantCulture)}";
             if (!double.TryParse(z.Edge, NumberStyles.Float, CultureInfo.InvariantCulture, out var edge))
             {
-                faults.Add(new FormFault($"{at}/edgeMm", $"“{z.Edge}” is no number of mm.", "Write a number, 0 or more."));
+                faults.Add(new FormFault($"{here}/edgeMm", $"“{z.Edge}” is no number of mm.", "Write a number, 0 or more."));
             }
 
-            return new OwnZone(z.Id, (z.Name ?? string.Empty).Trim().Normalize(), string.IsNullOrWhiteSpace(z.Points) ? outline : Ring($"{at}/ringMm", z.Points), edge);
+            return new OwnZone(z.Id, (z.Name ?? string.Empty).Trim().Normalize(), string.IsNullOrWhiteSpace(z.Points) ? outline : Ring($"{here}/ringMm", z.Points, side.Zones.FirstOrDefault(s => s.Id == z.Id)?.RingMm), edge);
         }).ToArray();
-        var obstacles = Obstacles.Where(o => !o.Out).Select((o, i) =>
-            new OwnObstacle(o.Id, (o.Name ?? string.Empty).Trim().Normalize(), FormJson.Kinds.GetValueOrDefault(o.Kind ?? string.Empty), Ring($"obstacles/{i.ToString(CultureInfo.InvariantCulture)}/ringMm", o.Points))).ToArray();
+        var obstacles = Obstacles.Where(o => !o.Out).Select((o, i) => new OwnObstacle(
+            o.Id, (o.Name ?? string.Empty).Trim().Normalize(), FormJson.Kinds.GetValueOrDefault(o.Kind ?? string.Empty),
+            Ring($"{at}obstacles/{i.ToString(CultureInfo.InvariantCulture)}/ringMm", o.Points, side.Obstacles.FirstOrDefault(s => s.Id == o.Id)?.RingMm))).ToArray();
         double? opening = null;
         if (!string.IsNullOrWhiteSpace(Opening))
         {
             opening = Tape.Read(Opening, Units);
             if (opening is null)
             {
-                faults.Add(new FormFault("openingMm", $"“{Opening}” is not a length.", $"{Tape.Wanted(Units)} Or leave it empty."));
+                faults.Add(new FormFault($"{at}openingMm", $"“{Opening}” is not a length.", $"{Tape.Wanted(Units)} Or leave it empty."));
             }
         }
 
-        var form = Kept.Form with
+        var face = side with
         {
-            Name = (Name ?? string.Empty).Trim().Normalize(),
-            Cloth = Cloth,
-            Colour = Colour,
-            Wearer = Wearer,
-            Use = new FormUse(Handled, NextToSkin, SeenOutdoors, MadeUp),
-            Lined = Lined,
+            Name = (SideName ?? side.Name).Trim().Normalize(),
+            Folded = FormJson.Folds.TryGetValue(Folded ?? string.Empty, out var fold) ? fold : null,
             OpeningMm = opening,
             OutlineMm = outline,
             Zones = zones,
             Obstacles = obstacles,
         };
+        var use = new FormUse(Handled, NextToSkin, SeenOutdoors, MadeUp);
+        var form = (Kept.Form with
+        {
+            Name = (Name ?? string.Empty).Trim().Normalize(),
+            Cloth = Cloth,
+            Colour = Colour,
+            Wearer = Wearer,
+            Use = Kept.Form.Use is null && OwnForms.AsForm(Kept.Form).Use == use ? null : use,
+            Lined = Lined,
+        }).With(face);
         if (faults.Count == 0 && outline.Count >= 3 && !string.IsNullOrWhiteSpace(TapeWidth))
         {
             if (Tape.Read(TapeWidth, Units) is { } taped)
@@ -307,21 +391,32 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
 
         if (faults.Count == 0 && _view is { } view)
         {
-            form = form with { WithinMm = Math.Round(Photographed.WithinMm(view, Photographed.InView(form, view)), 2) };
+            var traced = form.Face(side.Id);
+            form = form.With(traced with { WithinMm = Math.Round(Photographed.WithinMm(view, Photographed.InView(traced, view)), 2) });
         }
 
         return (faults.Count == 0 ? form : null, faults);
     }
 
-    /// <summary>Her tape counts more than the drawing: where they do not agree she is told, and everything is scaled to the tape.</summary>
+    /// <summary>
+    /// Her tape counts more than the drawing: where they do not agree she is told, and the side is scaled to the tape; with it all sides that were not taken from a photograph
+    /// of their own, where this one was not.
+    /// </summary>
     private OwnForm ByTape(OwnForm form, double tapeMm)
     {
-        if (form.Picture is not null && Photographed.TapeWarning(tapeMm, form.WidthMm) is { } apart)
+        var side = form.Face(Side.Id);
+        var by = tapeMm / side.WidthMm;
+        if (side.Picture is null)
+        {
+            return form.Scaled(by) with { Faces = form.Faces.Select(f => f.Picture is null ? f.Scaled(by) : f).ToArray() };
+        }
+
+        if (Photographed.TapeWarning(tapeMm, side.WidthMm) is { } apart)
         {
             Warnings = [.. Warnings, Tape.Tell(apart, Units)];
         }
 
-        return form.Scaled(tapeMm / form.WidthMm);
+        return form.With(side.Scaled(by));
     }
 
     private void Judge((OwnForm? Form, IReadOnlyList<FormFault> Faults) read)
@@ -332,30 +427,28 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
 
     private void Redraw(OwnForm form)
     {
+        var side = form.Face(Side.Id);
         if (_view is { } view)
         {
-            Warnings = [.. Warnings, .. Photographed.Warnings(view, Photographed.InView(form, view)).Select(w => Tape.Tell(w, Units))];
+            Warnings = [.. Warnings, .. Photographed.Warnings(view, Photographed.InView(side, view)).Select(w => Tape.Tell(w, Units))];
         }
 
         var made = OwnForms.AsForm(form);
-        Drawing = FormDrawing.Draw(made, made.At("own"), Units, trace: true);
+        var drawn = made.Build(made.Sizes[0]).First(d => d.Face.Id == side.Id);
+        FoldTold = drawn.Face.Fold is { } fold ? $"{fold.AsWorn} {fold.Flat}" : null;
+        Drawing = FormDrawing.Draw(made, drawn, Units, trace: true);
     }
 
     private (double X, double Y, double W, double H) Middle()
     {
-        var ring = RingText.Read(Outline).Points is { Count: >= 3 } typed ? typed : Kept.Form.OutlineMm;
+        var ring = RingText.Read(Outline).Points is { Count: >= 3 } typed ? typed : Side.OutlineMm;
         var (x0, y0, x1, y1) = (ring.Min(p => p.X), ring.Min(p => p.Y), ring.Max(p => p.X), ring.Max(p => p.Y));
         return (x0 + ((x1 - x0) * 0.35), y0 + ((y1 - y0) * 0.35), (x1 - x0) * 0.3, (y1 - y0) * 0.3);
     }
 
-    private static string Free(string stem, List<RingEdit> taken)
+    private static string Free(string stem, IEnumerable<string> taken)
     {
-        var n = taken.Count + 1;
-        while (taken.Any(t => t.Id == $"{stem}-{n.ToString(CultureInfo.InvariantCulture)}"))
-        {
-            n++;
-        }
-
-        return $"{stem}-{n.ToString(CultureInfo.InvariantCulture)}";
+        var ids = taken.ToHashSet(StringComparer.Ordinal);
+        return Enumerable.Range(1, ids.Count + 1).Select(n => $"{stem}-{n.ToString(CultureInfo.InvariantCulture)}").First(id => !ids.Contains(id));
     }
 }

@@ -17,9 +17,16 @@ public sealed class PhotographModel(CupboardStore cupboard, IPhoneCamera camera)
 
     public IReadOnlyList<(string Id, string Name)> Scenes => camera.Scenes;
 
-    public void OnGet()
-    {
-    }
+    /// <summary>The own form this is to be one more side of.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? For { get; set; }
+
+    /// <summary>What that form is called; null where a new one begins.</summary>
+    public string? Of { get; private set; }
+
+    public string Post(string? handler = null) => $"/cupboard/photograph?For={Uri.EscapeDataString(For ?? string.Empty)}{(handler is null ? null : $"&handler={handler}")}";
+
+    public async Task OnGet(CancellationToken cancel) => Of = For is { } id ? (await cupboard.Find(id, cancel))?.Form.Name : null;
 
     public async Task<IActionResult> OnPost(IFormFile? picture, CancellationToken cancel)
     {
@@ -43,10 +50,11 @@ public sealed class PhotographModel(CupboardStore cupboard, IPhoneCamera camera)
         {
             Fault = $"{detail} {@try}";
             Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
+            await OnGet(cancel);
             return Page();
         }
 
-        var id = await cupboard.Begin(await cupboard.Keep(picture, cancel), note, cancel);
+        var id = await cupboard.Begin(await cupboard.Keep(picture, cancel), note, string.IsNullOrEmpty(For) ? null : For, cancel);
         return RedirectToPage("Straighten", new { id });
     }
 }

@@ -143,7 +143,7 @@ public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore worksh
         return Page();
     }
 
-    /// <summary>Begins an own form on the straightened picture: an outline to be pulled into place.</summary>
+    /// <summary>Begins an own form on the straightened picture, or one more side of one: an outline to be pulled into place.</summary>
     public async Task<IActionResult> OnPostTrace(int id, CancellationToken cancel)
     {
         if (!await Load(id, cancel) || Row.ViewId is null)
@@ -152,6 +152,20 @@ public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore worksh
         }
 
         Judge();
+        if (Row.ForForm is { } of && await cupboard.Find(of, cancel) is { } form)
+        {
+            var side = OwnModel.FreeSide(form.Form);
+            var more = await cupboard.Change(form.Form with { Faces = [.. form.Form.Faces, Photographed.BeginFace(View!, Row.ViewId, side.Id, side.Name)] }, form.Revision, $"One more side from a photograph: {Row.Note}", cancel);
+            if (more.Kept is not null)
+            {
+                return RedirectToPage("Own", new { id = of, face = side.Id });
+            }
+
+            Fault = more.Faults is [var first, ..] ? first : new FormFault("id", "The item was changed in this moment.", "Trace it once more.");
+            Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
+            return Page();
+        }
+
         var saved = await cupboard.Add(Photographed.Begin(View!, Row.ViewId), $"Traced from a photograph: {Row.Note}", cancel);
         return saved.Kept is { } kept ? RedirectToPage("Own", new { id = kept.Form.Id }) : NotFound();
     }

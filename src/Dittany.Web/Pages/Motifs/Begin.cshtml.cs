@@ -52,9 +52,14 @@ public sealed class BeginModel(TracingStore tracings, CupboardStore cupboard, Wo
         return faults.Count > 0 ? await Refused(faults, cancel) : await Begun(Name, await cupboard.Keep(taken!, cancel), width!.Value, width.Value * taken!.HeightPx / taken.WidthPx, cancel);
     }
 
-    /// <summary>Over the picture of an own form: its size is known.</summary>
-    public async Task<IActionResult> OnPostPhotograph(string form, CancellationToken cancel) =>
-        await cupboard.Find(form, cancel) is { Form.Picture: { } picture } kept ? await Begun($"Drawing on {kept.Form.Name}", picture.Id, picture.WidthMm, picture.HeightMm, cancel) : NotFound();
+    /// <summary>Over the picture of an own form's side: its size is known.</summary>
+    public async Task<IActionResult> OnPostPhotograph(string form, CancellationToken cancel)
+    {
+        var (id, side) = form.Split('/') is [var of, var face] ? (of, face) : (form, null);
+        return await cupboard.Find(id, cancel) is { } kept && kept.Form.Face(side).Picture is { } picture
+            ? await Begun($"Drawing on {kept.Form.Name}", picture.Id, picture.WidthMm, picture.HeightMm, cancel)
+            : NotFound();
+    }
 
     public async Task<IActionResult> OnPostMadeUp(CancellationToken cancel) =>
         await Begun("Bird from a postcard", await cupboard.Keep(PictureFile.Take(MadeUpSketch.Render()).Picture!, cancel), MadeUpSketch.WidthMm, MadeUpSketch.HeightMm, cancel);
@@ -75,5 +80,6 @@ public sealed class BeginModel(TracingStore tracings, CupboardStore cupboard, Wo
     }
 
     private async Task Load(CancellationToken cancel) =>
-        Photographs = (await cupboard.All(cancel: cancel)).Where(k => k.Form.Picture is not null).Select(k => (k.Form.Id, k.Form.Name)).ToArray();
+        Photographs = (await cupboard.All(cancel: cancel))
+            .SelectMany(k => k.Form.Faces.Where(f => f.Picture is not null).Select(f => ($"{k.Form.Id}/{f.Id}", k.Form.Faces.Count > 1 ? $"{k.Form.Name}, {f.Name}" : k.Form.Name))).ToArray();
 }
