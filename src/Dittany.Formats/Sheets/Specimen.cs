@@ -22,6 +22,11 @@ public static class Specimen
 
     private const double LabelMm = 3.2;
 
+    /// <summary>How wide the labels stand beside the words, and how high above them, mm.</summary>
+    private const double LabelColumnMm = 34;
+
+    private const double LabelRowMm = 5;
+
     private static readonly string[] Rows = ["ABCDEFGHIJKLM", "NOPQRSTUVWXYZ", "abcdefghijklmn", "opqrstuvwxyz", "0123456789 &!?", "ÄÉÎÑØŁŠŽ äéîñøłšž"];
 
     /// <summary>The leaf; what the alphabet lacks is left out, and words that do not go across the paper at a height are left to the smaller ones, and it says so.</summary>
@@ -48,16 +53,18 @@ public static class Specimen
         var left_out = new List<string>();
         foreach (var (cap, strands) in Heights.Where(_ => shown.Length > 0))
         {
-            var needed = Math.Max(cap * 1.6, 9);
-            if (Laid(shown, cap) * cap > width - 34 || y + needed > foot - 4)
+            // Beside its label, or below it where the words need all of the width.
+            var wide = Laid(shown, cap) * cap > width - LabelColumnMm;
+            var needed = Math.Max(cap * 1.6, 9) + (wide ? LabelRowMm : 0);
+            if (Laid(shown, cap) * cap > width || y + needed > foot - 4)
             {
                 left_out.Add(Say.Length(cap));
                 continue;
             }
 
             y += needed;
-            marks.Add(new TextMark(new Pt(left, y), $"{Say.Length(cap)}, {Say.Count(strands, "strand")}", LabelMm, Colour: "#55605a"));
-            Write(shown, cap, Width(strands), 32);
+            marks.Add(new TextMark(new Pt(left, wide ? y - (cap * 1.35) : y), $"{Say.Length(cap)}, {Say.Count(strands, "strand")}", LabelMm, Colour: "#55605a"));
+            Write(shown, cap, Width(strands), wide ? 0 : LabelColumnMm - 2);
         }
 
         if (left_out.Count > 0)
