@@ -121,21 +121,60 @@ public static class Fit
     /// The largest height in mm at which something that is laid out anew at every height still fits: looked for from <paramref name="mostMm"/> downwards by a twentieth at a
     /// time (or another <paramref name="step"/>), then halved to a quarter of a percent. 0 where none does.
     /// </summary>
-    public static double LargestBySearch(Func<double, bool> fits, double leastMm, double mostMm, double step = 0.95)
+    public static double LargestBySearch(Func<double, bool> fits, double leastMm, double mostMm, double step = 0.95) => Down(fits, leastMm, mostMm, mostMm, step);
+
+    /// <summary>
+    /// The same where more is known: that it lies below <paramref name="mostMm"/>, about where (<paramref name="expectedMm"/>), and a height that something larger has come to (<paramref name="likelyMm"/>,
+    /// or 0): those are tried first, then further and further from them.
+    /// </summary>
+    public static double LargestNear(Func<double, bool> fits, double leastMm, double mostMm, double expectedMm, double likelyMm, double step)
     {
-        const double Near = 1.0025;
-        var (good, bad) = (0.0, mostMm);
-        for (var cap = mostMm; cap >= leastMm; cap *= step)
+        var bad = mostMm;
+        foreach (var guess in new[] { expectedMm / Math.Sqrt(Near), likelyMm })
+        {
+            if (guess < leastMm || guess >= bad)
+            {
+                continue;
+            }
+
+            if (!fits(guess))
+            {
+                bad = guess;
+                continue;
+            }
+
+            var (good, further) = (guess, Near);
+            while (good * further < bad && fits(good * further))
+            {
+                (good, further) = (good * further, further * further);
+            }
+
+            return Halved(fits, good, Math.Min(bad, good * further));
+        }
+
+        return Down(fits, leastMm, bad < mostMm ? bad * step : bad, bad, step);
+    }
+
+    /// <summary>Sizes are told apart to a quarter of a percent.</summary>
+    private const double Near = 1.0025;
+
+    private static double Down(Func<double, bool> fits, double leastMm, double fromMm, double bad, double step)
+    {
+        for (var cap = fromMm; cap >= leastMm; cap *= step)
         {
             if (fits(cap))
             {
-                good = cap;
-                break;
+                return Halved(fits, cap, bad);
             }
 
             bad = cap;
         }
 
+        return bad > leastMm && fits(leastMm) ? Halved(fits, leastMm, bad) : 0;
+    }
+
+    private static double Halved(Func<double, bool> fits, double good, double bad)
+    {
         while (good > 0 && bad > good && bad / good > Near)
         {
             var middle = (good + bad) / 2;

@@ -72,7 +72,8 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
                 }
 
                 var (centre, frame, unit, drop) = ((letter.Glyph.InkFrom + letter.Glyph.InkTo) / 2, way.FrameAt(r, item.Middle), Unit * item.Scale, (1 - item.Scale) / 2);
-                foreach (var line in letter.Lines)
+                // The corners of a coarse line stand on the true one: enough to see that it leaves the room.
+                foreach (var line in joined ? letter.Lines : letter.Glyph.Coarse)
                 {
                     foreach (var p in line)
                     {
@@ -198,27 +199,32 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
     {
         var push = 0.0;
         var placed = new List<(InRow Item, double Middle)>();
+        IReadOnlyList<IReadOnlyList<Pt>>? stood = null;
         foreach (var item in row)
         {
+            IReadOnlyList<IReadOnlyList<Pt>>? shape = null;
             if (way.Bends && item.Letter is { Joins: false } letter && placed.Count > 0 && placed[^1].Item.Letter is { } previous && double.IsFinite(letter.Gap) && way.TurnsBetween(placed[^1].Middle, item.Middle + push))
             {
-                var before = Coarse(previous, r, placed[^1].Middle, way);
+                stood ??= Coarse(previous, r, placed[^1].Middle, way);
 
                 // The feet or heads of neighbours lean together on a bend: they are pushed apart until they are as far from each other as on a straight line.
                 var wanted = Math.Min(letter.Gap * Unit, Spacing.LeastGap * Unit);
                 for (var k = 0; k < Pushes; k++)
                 {
-                    var gap = Polyline.Between(before, Coarse(letter, r, item.Middle + push, way));
+                    shape = Coarse(letter, r, item.Middle + push, way);
+                    var gap = Polyline.Between(stood, shape);
                     if (gap >= wanted * 0.995)
                     {
                         break;
                     }
 
                     push += (wanted - gap) * 1.1;
+                    shape = null;
                 }
             }
 
             placed.Add((item, item.Middle + push));
+            stood = shape;
         }
 
         // Where letters are joined the whole row is bent with its line, or the joins would part.

@@ -283,11 +283,19 @@ public static class Lettering
             Largest(q, rooms, thinnest);
         }
 
-        most = q.Memo.Largest.Where(k => ReferenceEquals(k.Key.Rooms, rooms) && k.Key.LineWidthMm <= lineWidthMm).Select(k => k.Value * JustOver).Append(most).Min();
+        var known = q.Memo.Largest.Where(k => ReferenceEquals(k.Key.Rooms, rooms) && k.Value > 0).Select(k => (k.Key.LineWidthMm, LargestMm: k.Value)).OrderBy(k => k.LineWidthMm).ToArray();
+        var bound = q.Memo.Largest.Where(k => ReferenceEquals(k.Key.Rooms, rooms) && k.Key.LineWidthMm <= lineWidthMm).Select(k => k.Value * JustOver).Append(double.PositiveInfinity).Min();
+        most = Math.Min(most, bound);
         var along = q.Settings.Arrangement.PathMm is { Count: > 1 } path ? new WayAlong(path) : null;
         if (along is null)
         {
             return Fit.LargestBySearch(Fits, LeastCapMm, most);
+        }
+
+        // A thinner line has come near already: from there a few percent are left to look through, and two others tell about where.
+        if (bound <= most)
+        {
+            return Fit.LargestNear(Fits, LeastCapMm, most, Expected(known, lineWidthMm) ?? most, known.Where(k => k.LineWidthMm >= lineWidthMm).Select(k => k.LargestMm).DefaultIfEmpty(0).Max(), PushedStep);
         }
 
         var rough = Fit.LargestBySearch(FitsRoughly, LeastCapMm, most);
@@ -298,6 +306,12 @@ public static class Lettering
 
         bool Fits(double cap)
         {
+            // Pushed apart letters only reach further: what fails without is not laid out.
+            if (along is not null && !FitsRoughly(cap))
+            {
+                return false;
+            }
+
             var setting = q.Settings.At(cap, lineWidthMm);
             return TooRoundBy(q, setting, cap) == 0 && Fit.Holds(room, q.AnchorMm, setting.Lines, cap);
         }
@@ -309,6 +323,17 @@ public static class Lettering
             var spare = EndSpare * cap;
             return end.X >= from.X - spare && end.X <= to.X + spare && end.Y >= from.Y - spare && end.Y <= to.Y + spare;
         }
+    }
+
+    /// <summary>What comes out at a line width, reckoned on from the two nearest that are known; null where there are not two.</summary>
+    private static double? Expected((double LineWidthMm, double LargestMm)[] known, double lineWidthMm)
+    {
+        if (known.OrderBy(k => Math.Abs(k.LineWidthMm - lineWidthMm)).Take(2).ToArray() is not [var near, var other])
+        {
+            return null;
+        }
+
+        return near.LargestMm + ((other.LargestMm - near.LargestMm) * (lineWidthMm - near.LineWidthMm) / (other.LineWidthMm - near.LineWidthMm));
     }
 
     /// <summary>The middle of the last letter is this near the end of the words at the most, and its ink this near its foot, in capital heights.</summary>
