@@ -39,6 +39,18 @@ public sealed class TracingStore(DittanyDb db, TimeProvider time)
     public async Task<KeptTracing?> Find(int id, CancellationToken cancel = default) =>
         await db.Drawings.AsNoTracking().FirstOrDefaultAsync(d => d.Id == id && d.Head != null, cancel) is { } row ? await Kept(row, cancel) : null;
 
+    /// <summary>Tracings that are not put away, the newest first, so many at the most.</summary>
+    public async Task<IReadOnlyList<KeptTracing>> All(int most, CancellationToken cancel = default)
+    {
+        var kept = new List<KeptTracing>();
+        foreach (var row in await db.Drawings.AsNoTracking().Where(d => !d.Archived && d.Head != null).OrderByDescending(d => d.Id).Take(most).ToArrayAsync(cancel))
+        {
+            kept.Add(await Kept(row, cancel));
+        }
+
+        return kept;
+    }
+
     /// <summary>Tracings that are not put away and have no line yet: begun, and to be gone on with.</summary>
     public async Task<IReadOnlyList<(int Id, string Name)>> Begun(CancellationToken cancel = default) =>
         (await db.Drawings.AsNoTracking().Where(d => !d.Archived && d.Head != null).OrderBy(d => d.Id).ToArrayAsync(cancel))

@@ -1,6 +1,7 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Motifs;
 using Dittany.Formats.Drawings;
+using Dittany.Formats.Pictures;
 
 namespace Dittany.Web.Drawings;
 
@@ -39,6 +40,51 @@ public static class TracingDrawing
         }
 
         return svg.Close().ToString();
+    }
+
+    /// <summary>How it goes, in three pictures: a sketch in pencil, its lines drawn over it, and stitched on cloth.</summary>
+    public static string How()
+    {
+        const double Apart = 14;
+        const double Edge = 4;
+        var (w, h) = (MadeUpSketch.WidthMm, MadeUpSketch.HeightMm);
+        var parts = MadeUpSketch.Lines.Parts;
+        var svg = new Svg();
+        svg.Open("svg", ("xmlns", "http://www.w3.org/2000/svg"), ("class", "how-traced"), ("role", "img"), ("aria-label", "A sketch in pencil; its lines drawn over it in thread; the same lines on cloth"), ("viewBox", $"{Svg.N(-Edge)} {Svg.N(-Edge)} {Svg.N((3 * w) + (2 * Apart) + (2 * Edge))} {Svg.N(h + (2 * Edge))}"));
+        for (var panel = 0; panel < 3; panel++)
+        {
+            svg.Open("g", ("transform", $"translate({Svg.N(panel * (w + Apart))} 0)"));
+            svg.Empty("rect", ("width", w), ("height", h), ("rx", 1.5), ("fill", panel == 2 ? "#b9ccd4" : "#fbf8ef"), ("stroke", "#c9c2ae"), ("stroke-width", 0.8));
+            for (var i = 0; i < parts.Count; i++)
+            {
+                var traced = panel == 2 || (panel == 1 && i < (parts.Count + 1) / 2);
+                if (panel < 2)
+                {
+                    Line(parts[i], "#6d7074", 0.9);
+                }
+
+                if (traced)
+                {
+                    Line(parts[i], LetterDrawing.ThreadOf(parts[i].Role), panel == 2 ? 1.6 : 1.9);
+                }
+            }
+
+            svg.Close();
+        }
+
+        return svg.Close().ToString();
+
+        void Line(FigurePart part, string colour, double width)
+        {
+            if (part.Kind == FigureKind.Dot)
+            {
+                svg.Empty("circle", ("cx", part.Middle.X), ("cy", part.Middle.Y), ("r", width), ("fill", colour));
+            }
+            else
+            {
+                svg.Empty("path", ("d", SvgDrawing.PathOf(part.Stroke)), ("fill", "none"), ("stroke", colour), ("stroke-width", width), ("stroke-linecap", "round"), ("stroke-linejoin", "round"));
+            }
+        }
     }
 
     private static string Told(Tracing tracing)

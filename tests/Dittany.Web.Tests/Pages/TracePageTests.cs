@@ -34,6 +34,8 @@ public sealed class TracePageTests : IDisposable
         Assert.Equal(2, page.QuerySelectorAll(".sketch-line").Length);
         Assert.Equal(2, page.QuerySelectorAll("#sketch-frame path[fill=none], #sketch-frame circle").Length);
         Assert.Matches("^2 lines, (49.9|50)", page.QuerySelector("#traced-size")!.TextContent);
+        var before = (await Read("/motifs/trace")).QuerySelector(".traced-before a")!;
+        Assert.Equal(("/motifs/trace/1", "Wren 2 lines"), (before.GetAttribute("href"), string.Join(' ', before.TextContent.Split(default(char[]), StringSplitOptions.RemoveEmptyEntries))));
 
         // What cannot be read is told by its line, the rest stays as typed, and nothing is kept.
         var wrong = await Post("Keep", page, ("Lines[1].Points", "20, 80\nthere"));

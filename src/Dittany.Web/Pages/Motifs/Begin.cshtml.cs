@@ -25,6 +25,11 @@ public sealed class BeginModel(TracingStore tracings, CupboardStore cupboard, Wo
     /// <summary>Forms of hers that were traced from a photograph.</summary>
     public IReadOnlyList<(string Id, string Name)> Photographs { get; private set; } = [];
 
+    /// <summary>What she traced before, newest first.</summary>
+    public IReadOnlyList<KeptTracing> Before { get; private set; } = [];
+
+    private const int MostShown = 8;
+
     public async Task OnGet(CancellationToken cancel) => await Load(cancel);
 
     public async Task<IActionResult> OnPost(IFormFile? picture, CancellationToken cancel)
@@ -79,7 +84,10 @@ public sealed class BeginModel(TracingStore tracings, CupboardStore cupboard, Wo
         return Page();
     }
 
-    private async Task Load(CancellationToken cancel) =>
+    private async Task Load(CancellationToken cancel)
+    {
+        Before = await tracings.All(MostShown, cancel);
         Photographs = (await cupboard.All(cancel: cancel))
             .SelectMany(k => k.Form.Faces.Where(f => f.Picture is not null).Select(f => ($"{k.Form.Id}/{f.Id}", k.Form.Faces.Count > 1 ? $"{k.Form.Name}, {f.Name}" : k.Form.Name))).ToArray();
+    }
 }
