@@ -14,7 +14,8 @@ public sealed class Region
 
     private const int CoarseSegments = 8;
 
-    private static readonly GeometryFactory Factory = new();
+    /// <summary>Overlays that fall back on snapping where rounding would leave lines that do not meet: the older ones give up there.</summary>
+    internal static readonly GeometryFactory Factory = new NetTopologySuite.NtsGeometryServices(GeometryOverlay.NG).CreateGeometryFactory();
     private readonly NetTopologySuite.Geometries.Geometry _area;
     private readonly NetTopologySuite.Algorithm.Locate.IndexedPointInAreaLocator? _locator;
 
@@ -64,10 +65,26 @@ public sealed class Region
 
     /// <summary>Grown by <paramref name="byMm"/> with round corners, or eroded where it is negative.</summary>
     public Region Offset(double byMm) =>
-        byMm == 0 ? this : new(_area.Buffer(byMm, new BufferParameters(QuadrantSegments)));
+        byMm == 0 ? this : new(Parallel(byMm, QuadrantSegments));
 
     /// <summary>Grown or eroded with corners cut into fewer pieces: leaves the arc by under half a percent of its radius. For what a tenth of a millimetre does not matter to.</summary>
-    public Region OffsetCoarsely(double byMm) => new(_area.Buffer(byMm, new BufferParameters(CoarseSegments)));
+    public Region OffsetCoarsely(double byMm) => new(Parallel(byMm, CoarseSegments));
+
+    private NetTopologySuite.Geometries.Geometry Parallel(double byMm, int segments)
+    {
+        var parallel = _area.Buffer(byMm, new BufferParameters(segments));
+        if (byMm >= 0 || parallel.IsEmpty)
+        {
+            return parallel;
+        }
+
+        // Eroded by a little more than it is wide an area can come back turned inside out: what is left must lie as far from the edge as it was eroded, but for the chords of round corners.
+        var edge = _area.Boundary;
+        var least = -byMm * Math.Cos(Math.PI / (4 * segments)) * (1 - 1e-9);
+        var pieces = Enumerable.Range(0, parallel.NumGeometries).Select(parallel.GetGeometryN).ToArray();
+        var left = Array.FindAll(pieces, p => edge.Distance(p.InteriorPoint) >= least);
+        return left.Length == pieces.Length ? parallel : Factory.BuildGeometry(left);
+    }
 
     public Region Without(Region other) => new(_area.Difference(other._area));
 
@@ -89,16 +106,24 @@ public sealed class Region
 
     private bool? _convex;
 
+    /// <summary>Less of a turn is rounding: an offset leaves points that stand in a line by all but the last digits.</summary>
+    private const double StraightRadians = 1e-9;
+
+    /// <summary>Two points nearer than this are one: an offset repeats its corners so.</summary>
+    private const double SamePlaceMm = 1e-9;
+
     /// <summary>Whether a ring anywhere turns left, and right.</summary>
     private static (bool Left, bool Right) Bends(IReadOnlyList<Pt> ring)
     {
         var (left, right) = (false, false);
-        for (var i = 0; i < ring.Count; i++)
+        var corners = ring.Where((p, i) => p.To(ring[(i + 1) % ring.Count]) > SamePlaceMm).ToArray();
+        for (var i = 0; i < corners.Length; i++)
         {
-            var (a, b, c) = (ring[i], ring[(i + 1) % ring.Count], ring[(i + 2) % ring.Count]);
+            var (a, b, c) = (corners[i], corners[(i + 1) % corners.Length], corners[(i + 2) % corners.Length]);
             var turn = Pt.Cross(b - a, c - b);
-            left |= turn > 0;
-            right |= turn < 0;
+            var straight = StraightRadians * a.To(b) * b.To(c);
+            left |= turn > straight;
+            right |= turn < -straight;
         }
 
         return (left, right);

@@ -7,7 +7,7 @@ namespace Dittany.Core.Space;
 /// <summary>Lines at an even distance from an edge of the item, for words that follow it.</summary>
 public static class EdgePath
 {
-    private static readonly GeometryFactory Factory = new();
+    private static readonly GeometryFactory Factory = Region.Factory;
 
     /// <summary>
     /// The line that runs beside <paramref name="edge"/> at <paramref name="byMm"/>, on the side of <paramref name="near"/> and through it; the edge itself where the distance is

@@ -41,7 +41,7 @@ public static class CentreLine
     /// <summary>A turn of more than this over a width of the stroke is a corner (radians).</summary>
     private const double Corner = 1.05;
 
-    private static readonly GeometryFactory Factory = new();
+    private static readonly GeometryFactory Factory = Region.Factory;
 
     /// <summary>Centre lines of the shape with these outlines (even-odd), in its own units, in writing order: y is up or down as <paramref name="yUp"/> says. Empty where there is no area.</summary>
     public static IReadOnlyList<CentreStroke> Of(IReadOnlyList<IReadOnlyList<Pt>> rings, bool yUp)

@@ -31,7 +31,7 @@ public sealed record GlyphMeasures(IReadOnlyList<double> Counters, IReadOnlyList
 
     private static double[] MeasureCounters(Glyph glyph)
     {
-        var factory = new GeometryFactory();
+        var factory = Region.Factory;
         var lines = glyph.Strokes.Select(s => Extended(s.Flatten(0.2), s.Closed))
             .Select(points => (NetTopologySuite.Geometries.Geometry)factory.CreateLineString(points)).ToArray();
         var noded = NetTopologySuite.Operation.Union.UnaryUnionOp.Union(lines);
