@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Text;
+using System.Text.RegularExpressions;
 using System.Xml;
 using Dittany.Core.Geometry;
 using Dittany.Core.Measures;
@@ -30,6 +31,8 @@ public static class SvgDrawing
 
     /// <summary>Millimetres to a unit of length (CSS Values and Units: an inch has 96 px, 72 pt, 6 pc).</summary>
     private static readonly Dictionary<string, double> Units = new(StringComparer.OrdinalIgnoreCase) { ["mm"] = 1, ["cm"] = 10, ["in"] = 25.4, ["px"] = 25.4 / 96, ["pt"] = 25.4 / 72, ["pc"] = 25.4 / 6, [""] = 25.4 / 96 };
+
+    private static readonly Regex NumberPattern = new(@"[+-]?(?:\d+\.?\d*|\.\d+)(?:[eE][+-]?\d+)?", RegexOptions.CultureInvariant | RegexOptions.NonBacktracking);
 
     private static readonly string[] Roles = ["stem", "outline", "leaf", "vein", "petal", "centre", "dot"];
 
@@ -208,7 +211,14 @@ public static class SvgDrawing
 
                 switch (reader.LocalName)
                 {
-                    case "g" or "svg" or "a" or "switch":
+                    case var _ when Hidden():
+                        Note("something hidden");
+                        Skip();
+                        break;
+                    case "svg":
+                        Inside(Painted(Framed(paint)), depth + 1);
+                        break;
+                    case "g" or "a" or "switch":
                         Inside(Painted(paint), depth + 1);
                         break;
                     case "path" or "rect" or "circle" or "ellipse" or "line" or "polyline" or "polygon":
@@ -243,11 +253,37 @@ public static class SvgDrawing
 
         private void Note(string what) => _notUsed[what] = _notUsed.GetValueOrDefault(what) + 1;
 
+        /// <summary>A drawing within the drawing: at its own place, its view box laid into its own size.</summary>
+        private Paint Framed(Paint outer)
+        {
+            double? A(string name) => Length(reader.GetAttribute(name)) is { } mm ? mm / Units[""] : null;
+            var matrix = SKMatrix.Concat(outer.Matrix, SKMatrix.CreateTranslation((float)(A("x") ?? 0), (float)(A("y") ?? 0)));
+            if (Numbers(reader.GetAttribute("viewBox")) is [var left, var top, > 0 and var wide, > 0 and var high])
+            {
+                var (width, height) = (A("width") ?? wide, A("height") ?? high);
+                var scale = Math.Min(width / wide, height / high);
+                matrix = SKMatrix.Concat(matrix, SKMatrix.CreateTranslation((float)((width - (wide * scale)) / 2), (float)((height - (high * scale)) / 2)));
+                matrix = SKMatrix.Concat(SKMatrix.Concat(matrix, SKMatrix.CreateScale((float)scale, (float)scale)), SKMatrix.CreateTranslation((float)-left, (float)-top));
+            }
+
+            return outer with { Matrix = matrix };
+        }
+
+        private bool Hidden() => Styled("display") == "none" || Styled("visibility") is "hidden" or "collapse";
+
+        private string? Styled(string name) => Style().GetValueOrDefault(name) ?? reader.GetAttribute(name);
+
+        private Dictionary<string, string> Style() =>
+            (reader.GetAttribute("style") ?? string.Empty).Split(';').Select(s => s.Split(':', 2)).Where(s => s.Length == 2).GroupBy(s => s[0].Trim(), StringComparer.Ordinal).ToDictionary(g => g.Key, g => g.Last()[1].Trim(), StringComparer.Ordinal);
+
         private Paint Painted(Paint outer)
         {
-            var style = (reader.GetAttribute("style") ?? string.Empty).Split(';').Select(s => s.Split(':', 2)).Where(s => s.Length == 2).GroupBy(s => s[0].Trim(), StringComparer.Ordinal).ToDictionary(g => g.Key, g => g.Last()[1].Trim(), StringComparer.Ordinal);
-            string? Of(string name) => style.GetValueOrDefault(name) ?? reader.GetAttribute(name);
-            var (fill, stroke) = (Of("fill"), Of("stroke"));
+            var (fill, stroke) = (Styled("fill"), Styled("stroke"));
+            if (Style().ContainsKey("transform"))
+            {
+                Note("a transformation that cannot be read");
+            }
+
             var role = reader.GetAttribute("data-role") ?? reader.GetAttribute("class") ?? reader.GetAttribute("id");
             return new Paint(
                 reader.GetAttribute("transform") is { } transform ? SKMatrix.Concat(outer.Matrix, Transform(transform)) : outer.Matrix,
@@ -278,7 +314,7 @@ public static class SvgDrawing
             using var path = data.Length == 0 ? null : SKPath.ParseSvgPathData(data);
             if (path is null || path.IsEmpty)
             {
-                Note("a shape without points");
+                Note(Numbers(reader.GetAttribute("points")) is null ? "points that cannot be read" : "a shape without points");
                 return;
             }
 
@@ -305,7 +341,7 @@ public static class SvgDrawing
 
         private string Points()
         {
-            var numbers = Numbers(reader.GetAttribute("points"));
+            var numbers = Numbers(reader.GetAttribute("points")) ?? [];
             return numbers.Length < 4 ? string.Empty : string.Concat(numbers.Chunk(2).Where(c => c.Length == 2).Select((c, i) => D($"{(i == 0 ? 'M' : 'L')}{c[0]} {c[1]}")));
         }
 
@@ -337,29 +373,51 @@ public static class SvgDrawing
             return Units.TryGetValue(unit, out var mm) && double.TryParse(text.Trim()[..^unit.Length], NumberStyles.Float, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) ? n * mm : null;
         }
 
-        private static double[] Numbers(string? text) => (text ?? string.Empty).Split([' ', ',', '\t', '\n', '\r'], StringSplitOptions.RemoveEmptyEntries)
-            .Select(w => double.TryParse(w, NumberStyles.Float, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) ? n : double.NaN).TakeWhile(double.IsFinite).ToArray();
+        /// <summary>Numbers as SVG writes them, which may stand with nothing between them ("10-5", ".5.5"); null where anything else stands there.</summary>
+        private static double[]? Numbers(string? text)
+        {
+            var numbers = new List<double>();
+            var at = 0;
+            foreach (var match in NumberPattern.EnumerateMatches(text ?? string.Empty))
+            {
+                if (text.AsSpan(at, match.Index - at).ContainsAnyExcept(" ,\t\n\r") || !double.TryParse(text.AsSpan(match.Index, match.Length), NumberStyles.Float, CultureInfo.InvariantCulture, out var n) || !double.IsFinite(n))
+                {
+                    return null;
+                }
 
-        private static SKMatrix Transform(string text)
+                numbers.Add(n);
+                at = match.Index + match.Length;
+            }
+
+            return (text ?? string.Empty).AsSpan(at).ContainsAnyExcept(" ,\t\n\r") ? null : [.. numbers];
+        }
+
+        /// <summary>Calls one after the other, the first outermost; one that cannot be read is told of and left out.</summary>
+        private SKMatrix Transform(string text)
         {
             var matrix = SKMatrix.Identity;
             foreach (var call in text.Split(')', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries))
             {
                 var parts = call.Trim(' ', ',').Split('(', 2);
-                var n = parts.Length == 2 ? Numbers(parts[1]).Select(v => (float)v).ToArray() : [];
+                var n = parts.Length == 2 ? (Numbers(parts[1]) ?? []).Select(v => (float)v).ToArray() : [];
                 SKMatrix? one = (parts[0].Trim(), n.Length) switch
                 {
                     ("translate", 1) => SKMatrix.CreateTranslation(n[0], 0),
-                    ("translate", >= 2) => SKMatrix.CreateTranslation(n[0], n[1]),
+                    ("translate", 2) => SKMatrix.CreateTranslation(n[0], n[1]),
                     ("scale", 1) => SKMatrix.CreateScale(n[0], n[0]),
-                    ("scale", >= 2) => SKMatrix.CreateScale(n[0], n[1]),
-                    ("rotate", 1 or 2) => SKMatrix.CreateRotationDegrees(n[0]),
-                    ("rotate", >= 3) => SKMatrix.CreateRotationDegrees(n[0], n[1], n[2]),
-                    ("skewX", >= 1) => SKMatrix.CreateSkew((float)Math.Tan(n[0] * Math.PI / 180), 0),
-                    ("skewY", >= 1) => SKMatrix.CreateSkew(0, (float)Math.Tan(n[0] * Math.PI / 180)),
-                    ("matrix", >= 6) => new SKMatrix(n[0], n[2], n[4], n[1], n[3], n[5], 0, 0, 1),
+                    ("scale", 2) => SKMatrix.CreateScale(n[0], n[1]),
+                    ("rotate", 1) => SKMatrix.CreateRotationDegrees(n[0]),
+                    ("rotate", 3) => SKMatrix.CreateRotationDegrees(n[0], n[1], n[2]),
+                    ("skewX", 1) => SKMatrix.CreateSkew((float)Math.Tan(n[0] * Math.PI / 180), 0),
+                    ("skewY", 1) => SKMatrix.CreateSkew(0, (float)Math.Tan(n[0] * Math.PI / 180)),
+                    ("matrix", 6) => new SKMatrix(n[0], n[2], n[4], n[1], n[3], n[5], 0, 0, 1),
                     _ => null,
                 };
+                if (one is null)
+                {
+                    Note("a transformation that cannot be read");
+                }
+
                 matrix = one is { } m ? SKMatrix.Concat(matrix, m) : matrix;
             }
 
