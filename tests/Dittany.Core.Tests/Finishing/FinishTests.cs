@@ -1,0 +1,131 @@
+using Dittany.Core.Finishing;
+using Dittany.Core.Items;
+using Dittany.Core.Materials;
+using Dittany.Core.Planning;
+using Dittany.Core.Telling;
+using Dittany.Core.Tests.Planning;
+
+namespace Dittany.Core.Tests.Finishing;
+
+/// <summary>How work is finished, over every ink, method, stabiliser and cloth: the order that ruins nothing (common practice), and what no cloth must be put through.</summary>
+public class FinishTests
+{
+    private static readonly string[] Stabilisers = ["none", "film-on-top", "stick-on-sheet", "tear-away-behind", "cut-away-behind", "fusible-knit-behind+film-on-top", "wadding-behind"];
+
+    private static readonly string[] Methods = ["light-trace", "film-traced", "carbon", "tissue", "tacked-from-back", "freehand"];
+
+    /// <summary>All questions there are of these: cloths by ink by method by stabiliser, both habits of film, skin and none.</summary>
+    private static IEnumerable<FinishQuestion> All() =>
+        from cloth in Made
+        from ink in Inks.All
+        from method in Methods
+        from stabiliser in Stabilisers
+        from skin in new[] { false, true }
+        select new FinishQuestion(
+            cloth, ink, method, stabiliser, Tacked: method == "film-traced", MarksCloth: stabiliser is "none" or "tear-away-behind" or "cut-away-behind" or "wadding-behind", Hooped: skin, ThreadMayBleed: false,
+            skin, "often", Iron: true, skin ? "away-knot" : "knot", skin ? "machine" : "by-hand", null, skin ? "close" : "leave-a-little", "face-down-steam", null);
+
+    private static readonly Cloth[] Made = Cloths.All.Select(c => Jobs.Plan(Jobs.On("tote", "o") with { Fabric = new StatedFabric(c.Id) }).Item.Cloth).ToArray();
+
+    private static int Place(Finished finished, string words) => finished.Removal.ToList().FindIndex(r => r.Contains(words, StringComparison.OrdinalIgnoreCase));
+
+    /// <summary>Threads come out before anything is wet; cold water before warm; heat last of all: soap, heat and sun can set what cold water takes (common practice).</summary>
+    [Fact]
+    public void What_comes_out_comes_out_in_the_order_that_works()
+    {
+        string[] order = ["away-knots", "tacking out", "tear the backing", "Trim the spare film", "plain cold water", "daylight", "30 °C", "35 to 40 °C", "The iron takes"];
+        var seen = new HashSet<string>(StringComparer.Ordinal);
+        foreach (var q in All())
+        {
+            var finished = FinishRoom.Settle(q);
+            var places = order.Select(o => (o, At: Place(finished, o))).Where(p => p.At >= 0).ToArray();
+            seen.UnionWith(places.Select(p => p.o));
+            Assert.Equal(places.Select(p => p.At).Order(), places.Select(p => p.At));
+            Assert.NotEmpty(finished.Removal);
+        }
+
+        Assert.Equal(order.Order(StringComparer.Ordinal), seen.Order(StringComparer.Ordinal));
+    }
+
+    /// <summary>Every ink that marks the cloth is taken out by what takes it, and a line that stays is told to stay.</summary>
+    [Fact]
+    public void Each_ink_goes_by_what_takes_it()
+    {
+        foreach (var q in All().Where(q => q.MarksCloth && q.MethodId == "light-trace"))
+        {
+            var removal = string.Join(' ', FinishRoom.Settle(q).Removal);
+            Assert.Equal(q.Marker.GoesBy is GoesBy.ColdWater or GoesBy.AirOrWater, removal.Contains("plain cold water", StringComparison.Ordinal));
+            Assert.Equal(q.Marker.GoesBy == GoesBy.Heat, removal.Contains("iron takes the pen line out", StringComparison.Ordinal));
+            Assert.Equal(q.Marker.GoesBy == GoesBy.Brushing, removal.Contains("Brush the chalk", StringComparison.Ordinal));
+        }
+    }
+
+    /// <summary>Stick-on sheets are washed more than once, and dry stiff where they were not (common practice).</summary>
+    [Fact]
+    public void A_sheet_that_dries_stiff_is_washed_again() => Assert.All(
+        All().Where(q => q.Has("stick-on-sheet")), q => Assert.Contains(FinishRoom.Settle(q).Removal, r => r.Contains("twice", StringComparison.Ordinal) && r.Contains("stiff", StringComparison.Ordinal)));
+
+    /// <summary>What must not be washed is stopped where anything is taken out with water, and nowhere else.</summary>
+    [Fact]
+    public void Nothing_wet_on_what_must_not_be_washed() => Assert.All(
+        All(), q => Assert.Equal(q.Wet && !q.Cloth.Washable, FinishRoom.Settle(q).Cautions.Any(c => c.Severity == Severity.Stop && c.Text.Contains("must not be washed", StringComparison.Ordinal))));
+
+    /// <summary>Wet work dries before it is pressed; the ring of the hoop goes with the press and not before; what takes no iron, and deep pile, is not pressed.</summary>
+    [Fact]
+    public void It_is_dried_then_pressed_then_the_ring_is_out()
+    {
+        foreach (var q in All())
+        {
+            var finished = FinishRoom.Settle(q);
+            var steps = finished.Finish.ToList();
+            var (dry, press, ring) = (steps.FindIndex(s => s.Contains("dry it flat", StringComparison.Ordinal)), steps.FindIndex(s => s.StartsWith("Press", StringComparison.Ordinal) || s.StartsWith("Do not press", StringComparison.Ordinal)), steps.FindIndex(s => s.Contains("ring of the hoop", StringComparison.Ordinal)));
+            Assert.Equal(q.Wet, dry >= 0);
+            Assert.True(press > dry);
+            Assert.Equal(q.Hooped, ring > press);
+            var soft = q.Cloth.MaxIron == IronLimit.None || q.Cloth.Pile == Pile.Deep;
+            Assert.Equal(soft, steps[press].StartsWith("Do not press", StringComparison.Ordinal));
+            Assert.Equal(soft, finished.Care.Contains("Do not iron."));
+
+            // Wet work waits as long as its cloth dries: terry and fleece a day, jersey ten hours, woven six (from memory).
+            Assert.Equal(!q.Wet ? 0 : (q.Cloth.Pile != Pile.None ? 24 : q.Cloth.Kind.Knit ? 10 : 6) * 60, finished.DryMinutes);
+            Assert.Equal(q.Wet, finished.Before.Any(b => b.Step == "rinsing out"));
+        }
+    }
+
+    /// <summary>Heat stays under what the cloth bears, by the dots of ISO 3758: one 110, two 150, three 200 °C.</summary>
+    [Fact]
+    public void The_iron_is_no_hotter_than_the_dots()
+    {
+        foreach (var q in All().DistinctBy(q => q.Cloth.Kind.Id))
+        {
+            var told = string.Join(' ', FinishRoom.Settle(q).Finish.Concat(FinishRoom.Settle(q).Care));
+            var most = q.Cloth.MaxIron switch { IronLimit.ThreeDots => 200, IronLimit.TwoDots => 150, IronLimit.OneDot => 110, _ => 0 };
+            Assert.All(new[] { 110, 150, 200 }.Where(c => c > most), c => Assert.DoesNotContain($"{c} °C", told, StringComparison.Ordinal));
+        }
+    }
+
+    /// <summary>On the skin nothing rubs: a cover goes on behind, fused only where the cloth bears it, and takes its minutes.</summary>
+    [Fact]
+    public void On_the_skin_the_back_is_covered()
+    {
+        foreach (var q in All())
+        {
+            var finished = FinishRoom.Settle(q);
+            Assert.Equal(q.OnSkin, finished.Finish.Any(f => f.Contains("soft cover", StringComparison.Ordinal)));
+            Assert.Equal(q.OnSkin, finished.After.Any(a => a.Step == "covering the back"));
+            Assert.False(q.Cloth.MaxIron is IronLimit.None or IronLimit.OneDot && finished.Finish.Any(f => f.StartsWith("Fuse", StringComparison.Ordinal)));
+        }
+    }
+
+    /// <summary>Her own way of pressing stands, and is stopped where the cloth takes no iron at all.</summary>
+    [Fact]
+    public void Pressing_against_the_cloth_is_stopped_and_told()
+    {
+        var bare = All().First(q => q.Cloth.MaxIron == IronLimit.None) with { HersPress = "face-down-dry" };
+        var finished = FinishRoom.Settle(bare);
+        Assert.Contains(finished.Cautions, c => c.Severity == Severity.Stop && c.Text.Contains("no iron at all", StringComparison.Ordinal));
+        var decision = finished.Decisions.Single(d => d.Id == "finish.press");
+        Assert.Equal(("face-down-dry", true, "no-press"), (decision.ChoiceId, decision.Overruled, decision.WouldHaveBeen));
+        Assert.DoesNotContain(FinishRoom.Settle(bare with { HersPress = null }).Cautions, c => c.Text.Contains("no iron", StringComparison.Ordinal));
+    }
+}
