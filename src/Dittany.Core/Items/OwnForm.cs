@@ -108,10 +108,31 @@ public sealed record OwnForm(
     /// <summary>Every face drawn out or in by a factor; numbers she measured stay as she measured them.</summary>
     public OwnForm Scaled(double by) => this with { Faces = Faces.Select(f => f.Scaled(by)).ToArray(), Like = by == 1 ? Like : null };
 
-    /// <summary>A copy of a catalogue form at a size with all its faces, to be changed; the face with <paramref name="first"/> as its id stands first.</summary>
-    public static OwnForm CopyOf(Form form, FormSize size, string id, string name, string? first = null) => new(
+    /// <summary>Names a maker is likely to give one more side, tried in order.</summary>
+    private static readonly (string Id, string Name)[] Sides = [("back", "back"), ("inside", "inside"), ("left-side", "left side"), ("right-side", "right side")];
+
+    /// <summary>An id and a name for one more side: what a side is usually called, or its number.</summary>
+    public (string Id, string Name) NextSide()
+    {
+        var numbered = Enumerable.Range(Faces.Count + 1, Faces.Count + 1).Select(n => n.ToString(System.Globalization.CultureInfo.InvariantCulture)).Select(n => (Id: $"side-{n}", Name: $"side {n}"));
+        return Sides.Concat(numbered).First(s => Faces.All(f => f.Id != s.Id && f.Name != s.Name));
+    }
+
+    /// <summary>
+    /// This form scaled so that a face is as wide as her tape says, which counts more than the drawing. A face with a photograph of its own is scaled alone; one without takes all
+    /// others without along, for they were drawn to the same numbers.
+    /// </summary>
+    public OwnForm ToTape(string face, double widthMm)
+    {
+        var of = Face(face);
+        var by = widthMm / of.WidthMm;
+        return of.Picture is not null ? With(of.Scaled(by)) : Scaled(by) with { Faces = Faces.Select(f => f.Picture is null ? f.Scaled(by) : f).ToArray() };
+    }
+
+    /// <summary>A copy of a catalogue form at a size with all its faces, to be changed.</summary>
+    public static OwnForm CopyOf(Form form, FormSize size, string id, string name) => new(
         id, name, "copied", new Dictionary<string, double>(StringComparer.Ordinal) { [form.Width.Id] = size.WidthMm, [form.Height.Id] = size.HeightMm },
-        form.Build(size).OrderBy(d => d.Face.Id != first).Select(Copy).ToArray(), form.UsualCloth, form.UsualColour, form.UsualWearer, form.Use, size.Lined, new OwnLike(form.Id, size.Id, size.WidthMm, size.HeightMm));
+        form.Build(size).Select(Copy).ToArray(), form.UsualCloth, form.UsualColour, form.UsualWearer, form.Use, size.Lined, new OwnLike(form.Id, size.Id, size.WidthMm, size.HeightMm));
 
     private static OwnFace Copy(Drawn drawn) => new(
         drawn.Face.Id, drawn.Face.Name, drawn.Outline, drawn.Zones.Select(z => new OwnZone(z.Id, z.Name, z.Ring, z.EdgeAllowanceMm)).ToArray(),

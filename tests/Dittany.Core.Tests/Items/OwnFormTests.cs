@@ -145,6 +145,29 @@ public class OwnFormTests
         Assert.True(Region.Of(moved.Ring).OutsideBy(moved.Usual.AnchorMm) <= 0);
     }
 
+    /// <summary>Her tape scales a photographed side alone, and all sides drawn to the same numbers together; one more side has a name no other has.</summary>
+    [Fact]
+    public void Sides_follow_her_tape_and_have_their_names()
+    {
+        var cloth = HandMeasured.Measure("own-a", "a", "rectangle", Numbers("width=200;height=100")).Form!;
+        var photographed = cloth.First.Behind("inside", "inside") with { Picture = new Picture(new string('a', 64), 0, 0, 200, 100) };
+        var all = cloth with { Faces = [cloth.First, cloth.First.Behind("back", "back"), photographed] };
+        Assert.Equal([220, 220, 200], all.ToTape("front", 220).Faces.Select(f => Math.Round(f.WidthMm, 9)));
+        var alone = all.ToTape("inside", 180);
+        Assert.Equal([200, 200, 180], alone.Faces.Select(f => Math.Round(f.WidthMm, 9)));
+        Assert.Equal((180, 90), (alone.Face("inside").Picture!.WidthMm, alone.Face("inside").Picture!.HeightMm));
+        var grown = cloth;
+        for (var i = 0; i < 7; i++)
+        {
+            var (id, name) = grown.NextSide();
+            Assert.DoesNotContain(grown.Faces, f => f.Id == id || f.Name == name);
+            grown = grown with { Faces = [.. grown.Faces, grown.First.Behind(id, name)] };
+        }
+
+        Assert.Empty(OwnForms.Faults(grown));
+        Assert.Equal(["front", "back", "inside", "left-side", "right-side", "side-6", "side-7", "side-8"], grown.Faces.Select(f => f.Id));
+    }
+
     /// <summary>A side that is folded over is stitched on the cloth's other side, unmirrored and the right way up, at the top and as a turn-up alike.</summary>
     [Theory]
     [InlineData(FoldSide.Top, "fold at the top", "Its top goes towards the fold.")]

@@ -197,7 +197,7 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
         "One more side",
         form =>
         {
-            var side = FreeSide(form);
+            var side = form.NextSide();
             return (form with { Faces = [.. form.Faces, form.Face(Face).Behind(side.Id, side.Name)] }, side.Id);
         },
         kept: false,
@@ -205,20 +205,6 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
 
     /// <summary>This side is taken out; undo brings it back.</summary>
     public Task<IActionResult> OnPostLessSide(string id, CancellationToken cancel) => Keep(id, "One side less", form => (form with { Faces = form.Faces.Where(f => f.Id != Side.Id).ToArray() }, null), kept: false, cancel);
-
-    /// <summary>A name and an id for one more side.</summary>
-    public static (string Id, string Name) FreeSide(OwnForm form)
-    {
-        var names = new[] { ("back", "back"), ("inside", "inside"), ("left-side", "left side"), ("right-side", "right side") };
-        var n = form.Faces.Count + 1;
-        while (form.Faces.Any(f => f.Id == $"side-{n.ToString(CultureInfo.InvariantCulture)}"))
-        {
-            n++;
-        }
-
-        var spare = ($"side-{n.ToString(CultureInfo.InvariantCulture)}", $"side {n.ToString(CultureInfo.InvariantCulture)}");
-        return names.Where(s => form.Faces.All(f => f.Id != s.Item1 && f.Name != s.Item2)).Append(spare).First();
-    }
 
     /// <summary>Keeps what is typed, changed further where <paramref name="further"/> says so and which side to show then; nothing is stored where nothing is changed.</summary>
     private async Task<IActionResult> Keep(string id, string what, Func<OwnForm, (OwnForm Form, string? Show)?> further, bool kept, CancellationToken cancel)
@@ -398,25 +384,16 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
         return (faults.Count == 0 ? form : null, faults);
     }
 
-    /// <summary>
-    /// Her tape counts more than the drawing: where they do not agree she is told, and the side is scaled to the tape; with it all sides that were not taken from a photograph
-    /// of their own, where this one was not.
-    /// </summary>
+    /// <summary>Where her tape and a traced drawing do not agree she is told, and it is scaled to the tape.</summary>
     private OwnForm ByTape(OwnForm form, double tapeMm)
     {
         var side = form.Face(Side.Id);
-        var by = tapeMm / side.WidthMm;
-        if (side.Picture is null)
-        {
-            return form.Scaled(by) with { Faces = form.Faces.Select(f => f.Picture is null ? f.Scaled(by) : f).ToArray() };
-        }
-
-        if (Photographed.TapeWarning(tapeMm, side.WidthMm) is { } apart)
+        if (side.Picture is not null && Photographed.TapeWarning(tapeMm, side.WidthMm) is { } apart)
         {
             Warnings = [.. Warnings, Tape.Tell(apart, Units)];
         }
 
-        return form.With(side.Scaled(by));
+        return form.ToTape(side.Id, tapeMm);
     }
 
     private void Judge((OwnForm? Form, IReadOnlyList<FormFault> Faults) read)
