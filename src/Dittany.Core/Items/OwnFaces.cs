@@ -111,12 +111,12 @@ internal static class OwnFaces
         };
         if (Symmetrical(outline, p => new Pt((2 * mx) - p.X, p.Y)))
         {
-            marks.Add(new("centre-fold", "the centre fold", new(mx, y0), new(mx, y1), Found.Fold, new($"Fold the {name} in half, side on side, and crease: that is the centre fold.", "left-edge", "right-edge")));
+            marks.Add(new("centre-fold", "the centre fold", new(mx, y0), new(mx, y1), Found.Fold, new($"Fold {Say.The(name)} in half, side on side, and crease: that is the centre fold.", "left-edge", "right-edge")));
         }
 
         if (Symmetrical(outline, p => new Pt(p.X, (2 * my) - p.Y)))
         {
-            marks.Add(new("cross-fold", "the cross fold", new(x0, my), new(x1, my), Found.Fold, new($"Fold the {name} in half, top on bottom, and crease: that is the cross fold.", "top-edge", "bottom-edge")));
+            marks.Add(new("cross-fold", "the cross fold", new(x0, my), new(x1, my), Found.Fold, new($"Fold {Say.The(name)} in half, top on bottom, and crease: that is the cross fold.", "top-edge", "bottom-edge")));
         }
 
         foreach (var obstacle in obstacles)

@@ -46,8 +46,14 @@ public static class Say
     public static string Lower(string words) =>
         words.Length > 1 && char.IsUpper(words[0]) && !char.IsUpper(words[1]) ? char.ToLowerInvariant(words[0]) + words[1..] : words;
 
-    /// <summary>A thing with its article: a tote, an apron. By its first letter, which is right for the names used here.</summary>
-    public static string A(string thing) => $"{("aeiou".Contains(char.ToLowerInvariant(thing[0]), StringComparison.Ordinal) ? "an" : "a")} {thing}";
+    /// <summary>A thing with its article: a tote, an apron. By its first letter, which is right for the names used here; what is somebody's has none: Ida's pinafore, my bag.</summary>
+    public static string A(string thing) => Owned(thing) ? thing : $"{("aeiou".Contains(char.ToLowerInvariant(thing[0]), StringComparison.Ordinal) ? "an" : "a")} {thing}";
+
+    /// <summary>This very thing: the tote; what is somebody's is called as it is.</summary>
+    public static string The(string thing) => Owned(thing) ? thing : $"the {thing}";
+
+    /// <summary>Whether a thing is called by whose it is.</summary>
+    private static bool Owned(string thing) => thing.Split(' ') is [var first, _, ..] && (first.ToLowerInvariant() is "my" or "our" or "her" or "his" || first.EndsWith("’s", StringComparison.Ordinal) || first.EndsWith("'s", StringComparison.Ordinal));
 
     /// <summary>Joins words as in speech: a, b and c. An empty list is an empty string.</summary>
     public static string List(IReadOnlyList<string> words) => words.Count switch

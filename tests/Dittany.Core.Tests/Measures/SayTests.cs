@@ -21,6 +21,18 @@ public class SayTests
     [InlineData(360, "6 h")]
     public void Minutes(double minutes, string said) => Assert.Equal(said, Say.Minutes(minutes));
 
+    /// <summary>What is called by whose it is takes no article.</summary>
+    [Theory]
+    [InlineData("tote", "a tote", "the tote")]
+    [InlineData("apron", "an apron", "the apron")]
+    [InlineData("T-shirt", "a T-shirt", "the T-shirt")]
+    [InlineData("Ida’s pinafore", "Ida’s pinafore", "Ida’s pinafore")]
+    [InlineData("James's bag", "James's bag", "James's bag")]
+    [InlineData("My Christmas stocking", "My Christmas stocking", "My Christmas stocking")]
+    [InlineData("mystery bag", "a mystery bag", "the mystery bag")]
+    [InlineData("my", "a my", "the my")]
+    public void Things_have_their_article(string thing, string a, string the) => Assert.Equal((a, the), (Say.A(thing), Say.The(thing)));
+
     [Fact]
     public void Lists_and_counts()
     {
