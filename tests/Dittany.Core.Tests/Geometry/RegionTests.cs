@@ -78,6 +78,28 @@ public class RegionTests
             .Label($"{one.AreaMm2} {other.AreaMm2} {both.AreaMm2} {either.AreaMm2}");
     });
 
+    /// <summary>
+    /// What is left of an area eroded by d lies as far as d from its edge, all of it, and what it has grown to by d nowhere further, whatever was cut from it or laid to it before.
+    /// </summary>
+    [ManyTimes(60)]
+    public Property Offsets_keep_their_distance() => Prop.ForAll(Stars(), Stars(), Gen.Choose(1, 60).ToArbitrary(), (a, b, tenths) =>
+    {
+        var d = tenths / 4.0;
+        var area = tenths % 2 == 0 ? Region.Of(a).Without(Region.Of(b)) : Region.Of(a).With(Region.Of(b));
+        if (area.IsEmpty)
+        {
+            return true.Label("nothing");
+        }
+
+        var (less, more) = (area.Offset(-d), area.Offset(d));
+        double ToEdge(Pt p) => area.Rings.Min(r => Polyline.ToLine(p, [.. r, r[0]]));
+        var near = less.Rings.SelectMany(r => r).Select(ToEdge).DefaultIfEmpty(d).Min();
+        var far = more.Rings.SelectMany(r => r).Max(ToEdge);
+        return (near >= d * 0.999 - 1e-6 && far <= d * 1.001 + 1e-6 && less.AreaMm2 <= area.AreaMm2 && more.AreaMm2 >= area.AreaMm2
+            && less.Without(area).AreaMm2 < 1e-6 && area.Without(more).AreaMm2 < 1e-6 && less.Rings.SelectMany(r => r).All(p => area.OutsideBy(p) < 1e-9))
+            .Label($"by {d}: {near}, {far}");
+    });
+
     /// <summary>Inside is where a ray crosses the edge an odd number of times; how far outside is the distance to the nearest point of the edge.</summary>
     [ManyTimes(60)]
     public Property Points_are_inside_or_so_far_out() => Prop.ForAll(Stars(), Places(), (ring, at) =>
