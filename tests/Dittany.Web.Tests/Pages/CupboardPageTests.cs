@@ -145,6 +145,14 @@ public sealed class CupboardPageTests : IDisposable
         var taken = await PostForm(_browser, path, $"{path}?handler=LessSide", Fields(await Read($"{path}?face=back")));
         Assert.Equal(path, taken.Headers.Location!.ToString());
         Assert.Empty((await Read(path)).QuerySelectorAll("#less-side"));
+
+        // The page of a side that is gone keeps nothing over another side.
+        var gone = await PostForm(_browser, path, path, Fields(back, ("Zones[0].Name", "lost")));
+        Assert.Equal(HttpStatusCode.Conflict, gone.StatusCode);
+        var page = new HtmlParser().ParseDocument(await gone.Content.ReadAsStringAsync());
+        Assert.Contains("taken out somewhere else", page.QuerySelector(".trouble")!.TextContent, StringComparison.Ordinal);
+        Assert.Equal("lost", page.QuerySelector("input[name='Zones[0].Name']")!.GetAttribute("value"));
+        Assert.DoesNotContain("lost", await _browser.GetStringAsync(path), StringComparison.Ordinal);
     }
 
     /// <summary>A photograph becomes one more side of a thing she has, with its own picture.</summary>

@@ -215,6 +215,15 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
         }
 
         var (form, faults) = Read();
+        if (Face is not null && Kept.Form.Faces.All(f => f.Id != Face))
+        {
+            // What was typed belongs to no side that is there: it must not be laid over another.
+            Faults = [new FormFault("face", "This side was taken out somewhere else in the meantime, and what you typed is not kept.", "Undo there brings it back.")];
+            Redraw(Kept.Form);
+            Response.StatusCode = StatusCodes.Status409Conflict;
+            return Page();
+        }
+
         if (form is not null && faults.Count == 0)
         {
             var next = further(form) is { } more ? more : (Form: form, Show: Face);
