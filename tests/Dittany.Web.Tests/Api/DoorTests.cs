@@ -174,6 +174,25 @@ public sealed class DoorTests : IDisposable
         SchemaCheck.Holds(job, zoe.RootElement, "#");
     }
 
+    /// <summary>Forms as they are taken out, with all their sides, are what their schema says, alone and within a job, and a job with one is planned.</summary>
+    [Fact]
+    public async Task Forms_are_what_their_schema_says()
+    {
+        var form = await Site.Read(await _door.GetAsync("/api/schemas/form"));
+        var job = await Site.Read(await _door.GetAsync("/api/schemas/job"));
+        foreach (var of in Core.Items.Catalogue.Forms)
+        {
+            var copy = Core.Items.OwnForm.CopyOf(of, of.Sizes[0], "own-copy", $"My {of.Name}");
+            copy = copy.With(copy.First with { Folded = Core.Items.FoldSide.Bottom, WithinMm = 1.5, Picture = new Core.Items.Picture(new string('b', 64), 0, 0, 10, 10) });
+            var json = Formats.Json.FormJson.Write(copy);
+            SchemaCheck.Holds(form, JsonDocument.Parse(json).RootElement, of.Id);
+            var zone = copy.Faces[^1].Zones[0].Id;
+            var asked = $$"""{"schema":"dittany.job/1","today":"2027-03-01","item":{"form":"own-copy","own":{{json}}},"zone":"{{zone}}","elements":[{"kind":"text","text":"Io"}]}""";
+            SchemaCheck.Holds(job, JsonDocument.Parse(asked).RootElement, of.Id);
+            Assert.Equal(copy.Faces[^1].Id, (await Post(asked)).GetProperty("space").GetProperty("face").GetString());
+        }
+    }
+
     [Fact]
     public async Task Every_answer_carries_the_policy()
     {
