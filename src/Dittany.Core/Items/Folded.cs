@@ -7,8 +7,8 @@ namespace Dittany.Core.Items;
 /// <summary>Parts that are turned over when worn. They are drawn as worn; laid flat to be stitched, the fold lies at the top and what is above it was behind.</summary>
 internal static class Folded
 {
-    /// <summary>Cloth is seen to this height above the fold when it is laid flat.</summary>
-    private const double BeyondMm = 60;
+    /// <summary>Cloth is seen to this height beyond the fold when it is laid flat.</summary>
+    public const double BeyondMm = 60;
 
     /// <summary>A turned-down collar, half its width at the points and along the fold, mm deep. Datum: the middle of the fold.</summary>
     public static Drawn Collar(string id, double half, double fold, double deep, string of)

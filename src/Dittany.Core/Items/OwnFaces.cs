@@ -19,9 +19,6 @@ internal static class OwnFaces
     /// <summary>A ring is unchanged within this, mm: it is written and read in tenths.</summary>
     private const double UnchangedMm = 0.11;
 
-    /// <summary>Cloth is seen to this height beyond a fold when it is laid flat.</summary>
-    private const double BeyondMm = 60;
-
     /// <summary>Two pieces that only touch are not one: they overlap by this much before they are joined.</summary>
     private const double JoinMm = 0.5;
 
@@ -66,7 +63,7 @@ internal static class OwnFaces
 
         var (x0, y0, x1, y1) = (outline.Min(p => p.X), outline.Min(p => p.Y), outline.Max(p => p.X), outline.Max(p => p.Y));
         var y = at == FoldSide.Top ? y0 : y1;
-        var flat = Region.Of(outline).With(Region.Rectangle(x0, at == FoldSide.Top ? y - BeyondMm : y - JoinMm, x1 - x0, BeyondMm + JoinMm)).Rings;
+        var flat = Region.Of(outline).With(Region.Rectangle(x0, at == FoldSide.Top ? y - Folded.BeyondMm : y - JoinMm, x1 - x0, Folded.BeyondMm + JoinMm)).Rings;
         return new FoldOver(
             at == FoldSide.Top ? "Folded over as worn, the other side of the cloth is seen, with the fold at the top." : "Turned up as worn, the other side of the cloth is seen, with the fold at the lower edge.",
             at == FoldSide.Top

@@ -55,6 +55,9 @@ public sealed record OwnFace(
         };
     }
 
+    /// <summary>What is kept free at the edges of a place that is all of a side, until she says otherwise, mm (from memory).</summary>
+    public const double UsualEdgeMm = 10;
+
     /// <summary>
     /// The side behind this one to begin with: the same outline seen from behind, with hems where they lie on this side, for a hem goes all round; all of it a place for words.
     /// </summary>
@@ -64,7 +67,7 @@ public sealed record OwnFace(
         IReadOnlyList<Pt> Turned(IReadOnlyList<Pt> ring) => ring.Select(p => new Pt(x0 + x1 - p.X, p.Y)).Reverse().ToArray();
         var outline = Turned(OutlineMm);
         return new OwnFace(
-            id, name, outline, [new OwnZone($"{id}-all", $"{name}, all of it", outline, 10)],
+            id, name, outline, [new OwnZone($"{id}-all", $"{name}, all of it", outline, UsualEdgeMm)],
             Obstacles.Where(o => o.Kind is ObstacleKind.TopstitchedHem or ObstacleKind.RolledHem or ObstacleKind.RawEdge or ObstacleKind.BagSide).Select(o => o with { RingMm = Turned(o.RingMm) }).ToArray(), OpeningMm);
     }
 }

@@ -44,6 +44,11 @@ public static class OwnForms
             Face(form.Faces[i], At(i), faults);
         }
 
+        if (form.Like is { } named && Catalogue.Find(named.Form) is null)
+        {
+            faults.Add(new("like/form", $"There is no form '{named.Form}' that it could be like.", "Leave out “like”: the outlines stay."));
+        }
+
         if (form.Like is { } like && !(like.WidthMm > 0 && like.WidthMm <= OwnForm.MostMm && like.HeightMm > 0 && like.HeightMm <= OwnForm.MostMm))
         {
             faults.Add(new("like", "The measures it was copied at cannot be.", "Leave out “like”: the outlines stay."));

@@ -178,12 +178,12 @@ public static class Photographed
     /// <summary>An outline in mm of the straightened view, where the face was scaled to a tape since.</summary>
     public static IReadOnlyList<Pt> InView(OwnFace face, Straightened view) => face.Picture is { WidthMm: > 0 } p ? face.Scaled(view.WidthMm / p.WidthMm).OutlineMm : face.OutlineMm;
 
-    /// <summary>A face to begin tracing with: its outline beside the card, to be pulled into place, and all of it a place for words, 10 mm kept free at its edges.</summary>
+    /// <summary>A face to begin tracing with: its outline beside the card, to be pulled into place, and all of it a place for words.</summary>
     public static OwnFace BeginFace(Straightened view, string picture, string id = OwnFace.FrontId, string name = "front")
     {
         var outline = LikelyItem(view);
         return new OwnFace(
-            id, name, outline, [new OwnZone(id == OwnFace.FrontId ? "zone-1" : $"{id}-all", id == OwnFace.FrontId ? "all of it" : $"{name}, all of it", outline, 10)], [],
+            id, name, outline, [new OwnZone(id == OwnFace.FrontId ? "zone-1" : $"{id}-all", id == OwnFace.FrontId ? "all of it" : $"{name}, all of it", outline, OwnFace.UsualEdgeMm)], [],
             Picture: new Picture(picture, 0, 0, view.WidthMm, view.HeightMm), WithinMm: Math.Round(WithinMm(view, outline), 2));
     }
 

@@ -92,6 +92,7 @@ public class OwnFormTests
             (And(front.Behind("back", "back") with { OutlineMm = [new(0, 0), new(100, 0), new(200, 0)] }), "faces/0/outlineMm"),
             (And(front.Behind("back", " ")), "faces/0/name"),
             (good with { Like = new OwnLike("tote", "38x42", -1, 20) }, "like"),
+            (good with { Like = new OwnLike("hammock", "38x42", 380, 420) }, "like/form"),
         ];
         Assert.All(bad, b => Assert.Contains(OwnForms.Faults(b.Form), f => f.Member == b.Member && f.Try.Length > 0));
     }

@@ -186,7 +186,7 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
         return Page();
     }
 
-    public Task<IActionResult> OnPost(string id, CancellationToken cancel) => Keep(id, "Changed", _ => null, kept: true, cancel);
+    public Task<IActionResult> OnPost(string id, CancellationToken cancel) => Keep(id, "Changed", form => (form, Face), kept: true, cancel);
 
     /// <summary>Another side is looked at; what was typed on this one is kept first.</summary>
     public Task<IActionResult> OnPostSide(string id, string to, CancellationToken cancel) => Keep(id, "Changed", form => (form, to), kept: false, cancel);
@@ -206,27 +206,27 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
     /// <summary>This side is taken out; undo brings it back.</summary>
     public Task<IActionResult> OnPostLessSide(string id, CancellationToken cancel) => Keep(id, "One side less", form => (form with { Faces = form.Faces.Where(f => f.Id != Side.Id).ToArray() }, null), kept: false, cancel);
 
-    /// <summary>Keeps what is typed, changed further where <paramref name="further"/> says so and which side to show then; nothing is stored where nothing is changed.</summary>
-    private async Task<IActionResult> Keep(string id, string what, Func<OwnForm, (OwnForm Form, string? Show)?> further, bool kept, CancellationToken cancel)
+    /// <summary>Keeps what is typed as <paramref name="further"/> makes of it, which also says which side to show then; nothing is stored where nothing is changed.</summary>
+    private async Task<IActionResult> Keep(string id, string what, Func<OwnForm, (OwnForm Form, string? Show)> further, bool kept, CancellationToken cancel)
     {
         if (!await Load(id, cancel))
         {
             return NotFound();
         }
 
-        var (form, faults) = Read();
         if (Face is not null && Kept.Form.Faces.All(f => f.Id != Face))
         {
             // What was typed belongs to no side that is there: it must not be laid over another.
-            Faults = [new FormFault("face", "This side was taken out somewhere else in the meantime, and what you typed is not kept.", "Undo there brings it back.")];
+            Faults = [new FormFault("face", "This side was taken out somewhere else in the meantime, so there is nowhere to keep what you typed.", "Undo there brings it back.")];
             Redraw(Kept.Form);
             Response.StatusCode = StatusCodes.Status409Conflict;
             return Page();
         }
 
+        var (form, faults) = Read();
         if (form is not null && faults.Count == 0)
         {
-            var next = further(form) is { } more ? more : (Form: form, Show: Face);
+            var next = further(form);
             if (!kept && FormJson.Write(next.Form) == FormJson.Write(Kept.Form))
             {
                 return RedirectToPage(new { id, face = next.Show });
