@@ -39,6 +39,7 @@ public sealed class DittanyDb(DbContextOptions<DittanyDb> options) : DbContext(o
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
         modelBuilder.Entity<PieceRow>().HasMany(p => p.Revisions).WithOne().HasForeignKey(r => r.PieceId).OnDelete(DeleteBehavior.Restrict);
+        modelBuilder.Entity<PieceRow>().HasIndex(p => p.Once).IsUnique();
         modelBuilder.Entity<RevisionRow>().HasKey(r => new { r.PieceId, r.Number });
         modelBuilder.Entity<WorkshopRow>().HasKey(w => w.Number);
         modelBuilder.Entity<WorkshopRow>().Property(w => w.Number).ValueGeneratedNever();

@@ -27,7 +27,13 @@ public sealed class LetterStore(DittanyDb db, TimeProvider time)
         return rows.Where(r => r.Opening).Select(r => r.Name).ToArray();
     }
 
-    /// <summary>Keeps a font and puts it on the shelf; the same font twice is kept once. What is wrong with it is told in a sentence, and nothing is kept then.</summary>
+    /// <summary>Fonts are opened one after the other: the same one brought twelve times at once is kept once.</summary>
+    private static readonly SemaphoreSlim OneAtATime = new(1);
+
+    /// <summary>
+    /// Keeps a font and puts it on the shelf; the same font twice is kept once. What is wrong with it is told in a sentence, and nothing is kept then. Once it is begun it is brought to its end, whoever
+    /// may have left: only a font that ended the program is to stay marked.
+    /// </summary>
     public async Task<(string? Id, FontFault? Fault)> AddFont(byte[] bytes, string name, CancellationToken cancel = default)
     {
         var (font, fault) = FontFile.Read(bytes);
@@ -36,6 +42,20 @@ public sealed class LetterStore(DittanyDb db, TimeProvider time)
             return (null, fault);
         }
 
+        await OneAtATime.WaitAsync(cancel);
+        try
+        {
+            return await Open(font, bytes, name);
+        }
+        finally
+        {
+            OneAtATime.Release();
+        }
+    }
+
+    private async Task<(string? Id, FontFault? Fault)> Open(FontFile font, byte[] bytes, string name)
+    {
+        var cancel = CancellationToken.None;
         var id = $"{Alphabets.OwnPrefix}{font.Hash[..16]}";
         if (await db.Fonts.AsNoTracking().FirstOrDefaultAsync(f => f.Id == id, cancel) is { } known)
         {

@@ -9,6 +9,12 @@ public sealed class PieceRow
 
     public DateTime CreatedAt { get; set; }
 
+    /// <summary>Set where she put it away: it is on no list, and can be brought back.</summary>
+    public bool PutAway { get; set; }
+
+    /// <summary>What the form that made it was marked with, so that one sent twice makes one piece.</summary>
+    public string? Once { get; set; }
+
     public List<RevisionRow> Revisions { get; } = [];
 }
 

@@ -1,5 +1,4 @@
 using System.Globalization;
-using System.Threading.RateLimiting;
 using Dittany.Formats.Sheets;
 using Dittany.Store;
 using Dittany.Web.Api;
@@ -9,18 +8,18 @@ using Microsoft.AspNetCore.HostFiltering;
 using Microsoft.EntityFrameworkCore;
 using Serilog;
 
-if (Safety.Refusal(Environment.GetEnvironmentVariable("DITTANY_BIND")) is { } refusal)
+var (start, refusal) = Start.Read(Environment.GetEnvironmentVariable, args);
+if (start is null)
 {
     await Console.Error.WriteLineAsync(refusal);
     return 1;
 }
 
-var demo = args.Contains("--demo", StringComparer.Ordinal);
+var demo = start.Demo;
 DataFolder folder;
 try
 {
-    var named = Environment.GetEnvironmentVariable("DITTANY_DATA");
-    folder = DataFolder.Open(string.IsNullOrWhiteSpace(named) ? Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.UserProfile), demo ? ".dittany-demo" : ".dittany") : named, demo);
+    folder = DataFolder.Open(start.Folder, demo);
 }
 catch (DataFolderException e)
 {
@@ -31,10 +30,9 @@ catch (DataFolderException e)
 using (folder)
 {
     var builder = WebApplication.CreateBuilder(new WebApplicationOptions { Args = args, ContentRootPath = ContentRoot() });
-    var port = int.TryParse(Environment.GetEnvironmentVariable("DITTANY_PORT"), NumberStyles.None, CultureInfo.InvariantCulture, out var wanted) ? wanted : 5210;
     builder.WebHost.ConfigureKestrel(kestrel =>
     {
-        kestrel.ListenLocalhost(port);
+        kestrel.ListenLocalhost(start.Port);
         kestrel.Limits.MaxRequestBodySize = Safety.MostBody;
         kestrel.AddServerHeader = false;
     });
@@ -56,8 +54,10 @@ using (folder)
     services.AddScoped<LetterStore>();
     services.AddScoped<TracingStore>();
     services.AddSingleton<Dittany.Formats.Pictures.IPhoneCamera, Dittany.Formats.Pictures.MadeUpCamera>();
+    services.AddSingleton<PictureDesk>();
     services.AddSingleton<Straightening>();
-    services.AddSingleton<PlanCache>();
+    services.AddSingleton<Plans>();
+    services.AddScoped<PieceStore.Planning>(provider => provider.GetRequiredService<Plans>().Make);
     services.AddScoped<Desk>();
     if (WarmUp.Wanted)
     {
@@ -71,18 +71,11 @@ using (folder)
     services.AddDataProtection().SetApplicationName("Dittany").PersistKeysToFileSystem(new DirectoryInfo(folder.KeysPath));
     services.Configure<HostFilteringOptions>(options => options.AllowedHosts = Safety.Hosts.ToArray());
     services.AddResponseCompression();
-    services.AddRateLimiter(options =>
-    {
-        options.RejectionStatusCode = StatusCodes.Status503ServiceUnavailable;
-        options.OnRejected = (rejected, _) => new ValueTask(
-            Problems.Of(StatusCodes.Status503ServiceUnavailable, "Too many plans are being made at once: try again in a moment.", []).ExecuteAsync(rejected.HttpContext));
-        options.AddPolicy(ApiDoor.FewAtOnce, _ => RateLimitPartition.GetConcurrencyLimiter(
-            "plans", _ => new ConcurrencyLimiterOptions { PermitLimit = 4, QueueLimit = 64, QueueProcessingOrder = QueueProcessingOrder.OldestFirst }));
-    });
 
     await using var app = builder.Build();
-    using (var scope = app.Services.CreateScope())
+    try
     {
+        using var scope = app.Services.CreateScope();
         folder.Migrate(scope.ServiceProvider.GetRequiredService<DittanyDb>());
         foreach (var shut in await scope.ServiceProvider.GetRequiredService<LetterStore>().Shelve())
         {
@@ -94,21 +87,40 @@ using (folder)
             await Demo.Fill(scope.ServiceProvider.GetRequiredService<PieceStore>(), scope.ServiceProvider.GetRequiredService<SheetStore>(), scope.ServiceProvider.GetRequiredService<CupboardStore>(), scope.ServiceProvider.GetRequiredService<TracingStore>(), app.Services.GetRequiredService<Today>().Date);
         }
     }
+    catch (DataFolderException e)
+    {
+        await Console.Error.WriteLineAsync(e.Message);
+        return 1;
+    }
 
     app.UseSafeHeaders();
     app.UseHostFiltering();
     app.UseWhen(context => !context.Request.Path.StartsWithSegments("/api", StringComparison.OrdinalIgnoreCase), pages => pages.UseExceptionHandler("/Error").UseStatusCodePagesWithReExecute("/Error", "?code={0}"));
     app.UseWhen(context => context.Request.Path.StartsWithSegments("/api", StringComparison.OrdinalIgnoreCase), door => door.UseExceptionHandler(Problems.OnException).UseStatusCodePages(Problems.OnStatus));
+    app.UseUsualMethods();
     app.UseResponseCompression();
     app.UseStaticFiles();
     app.UseRouting();
-    app.UseRateLimiter();
     app.MapRazorPages();
     app.MapApi();
     app.MapPictures();
     app.MapDrawings();
     app.Lifetime.ApplicationStarted.Register(() => Log.Information("Dittany is served at {Addresses}", string.Join(", ", app.Urls)));
-    await app.RunAsync();
+    try
+    {
+        await app.RunAsync();
+    }
+    catch (IOException e) when (e.InnerException is Microsoft.AspNetCore.Connections.AddressInUseException)
+    {
+        await Console.Error.WriteLineAsync($"Port {start.Port} is in use by another program. Stop that one, or name another port in DITTANY_PORT.");
+        return 1;
+    }
+    catch (Exception e) when (e is System.Net.Sockets.SocketException || e.InnerException is System.Net.Sockets.SocketException)
+    {
+        await Console.Error.WriteLineAsync($"Port {start.Port} cannot be used ({(e.InnerException ?? e).Message}). Name another port in DITTANY_PORT.");
+        return 1;
+    }
+
     return 0;
 }
 

@@ -25,7 +25,11 @@ public sealed record HoldingQuestion(
     string? HersSchool,
     double? HersSizeMm,
     string? HersTension = null,
-    string? HersLayers = null);
+    string? HersLayers = null)
+{
+    /// <summary>What its plan may still reckon.</summary>
+    public Budget Budget { get; init; } = Budget.Unbounded;
+}
 
 /// <summary>How the cloth is held, and in which placings. <paramref name="LayersThrough"/> is how many layers the needle goes through.</summary>
 public sealed record Held(School School, IReadOnlyList<HoopPlacing> Placings, int LowerBound, int LayersThrough, IReadOnlyList<Decision> Decisions, IReadOnlyList<Caution> Cautions);
@@ -196,13 +200,13 @@ public static class Holding
     /// <summary>A cover by one size: on clampable cloth if it can be, else with the ring off the cloth, else none.</summary>
     private static Cover? Cover(HoldingQuestion q, Region ringable, bool round, double hoopMm)
     {
-        var bound = Hooping.LowerBound(q.Units, round, hoopMm);
-        if (Hooping.Place(q.Units, round, hoopMm, Hooping.Clampable(ringable, hoopMm)) is { } on)
+        var bound = Hooping.LowerBound(q.Units, round, hoopMm, q.Budget);
+        if (Hooping.Place(q.Units, round, hoopMm, Hooping.Clampable(ringable, hoopMm), q.Budget) is { } on)
         {
             return new Cover(on, bound, false);
         }
 
-        return Hooping.Place(q.Units, round, hoopMm, null) is { } off ? new Cover(off, bound, true) : null;
+        return Hooping.Place(q.Units, round, hoopMm, null, q.Budget) is { } off ? new Cover(off, bound, true) : null;
     }
 
     private static Decision SizeDecision(HoldingQuestion q, Way own, Way taken)

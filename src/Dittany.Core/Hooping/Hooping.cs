@@ -1,5 +1,6 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
+using Dittany.Core.Measures;
 
 namespace Dittany.Core.Hooping;
 
@@ -17,7 +18,9 @@ public sealed record Unit(string Name, IReadOnlyList<Pt> Points, double HalfMm)
     public IReadOnlyList<Pt> Hull { get; } = Region.HullOf(Points);
 
     /// <summary>The smallest circle round it.</summary>
-    public Circle Around { get; } = Circle.Round(Points);
+    public Circle Around => _around ??= Circle.Round(Hull);
+
+    private Circle? _around;
 }
 
 /// <summary>One placing of one hoop or frame. <paramref name="Units"/> are indices of what is worked in it.</summary>
@@ -32,6 +35,9 @@ public static class Hooping
     /// <summary>A ring is laid by hand: seams need be no truer than this for it.</summary>
     private const double RoughMm = 0.25;
 
+    /// <summary>Steps that looking for one centre takes.</summary>
+    private const long Tried = 400;
+
     /// <summary>Corners told of a round usable area: the polygon lies inside the circle.</summary>
     private const int CircleCorners = 48;
 
@@ -43,7 +49,7 @@ public static class Hooping
     public static Region Clampable(Region ringable, double hoopMm) => ringable.OffsetCoarsely(-Hoops.RingRadiusMm(hoopMm));
 
     /// <summary>Placings of this hoop that take every unit; null where a unit is too large for it or cannot be reached. <paramref name="centres"/> null lets the ring lie anywhere.</summary>
-    public static IReadOnlyList<HoopPlacing>? Place(IReadOnlyList<Unit> units, bool round, double hoopMm, Region? centres)
+    public static IReadOnlyList<HoopPlacing>? Place(IReadOnlyList<Unit> units, bool round, double hoopMm, Region? centres, Budget? budget = null)
     {
         var left = Enumerable.Range(0, units.Count).ToList();
         var placings = new List<HoopPlacing>();
@@ -57,12 +63,25 @@ public static class Hooping
                 return null;
             }
 
-            var taken = new List<int> { seed };
+            var taken = new HashSet<int> { seed };
             var from = units[seed].Around.Centre;
-            var widest = 2 * Reach(round, hoopMm) * (round ? 1 : Math.Sqrt(2));
+            var widest = Widest(round, hoopMm);
             foreach (var next in left.Skip(1).Where(u => units[u].Around.Centre.To(from) <= widest).OrderBy(u => units[u].Around.Centre.To(from)).ThenBy(u => u))
             {
+                budget?.Spend((long)hull.Count * units[next].Hull.Count);
+                if (units[next].HalfMm <= half && units[next].Hull.All(p => Inside(hull, p)))
+                {
+                    taken.Add(next);
+                    continue;
+                }
+
+                if (TooFar(hull, units[next].Hull, widest))
+                {
+                    continue;
+                }
+
                 // Only the outline of what is taken decides, so it alone is carried along.
+                budget?.Spend(Tried);
                 var widened = Region.HullOf([.. hull, .. units[next].Hull]);
                 var thickest = Math.Max(half, units[next].HalfMm);
                 if (CentreOf(widened, thickest, round, hoopMm, centres) is not null)
@@ -72,10 +91,9 @@ public static class Hooping
                 }
             }
 
-            taken.Sort();
             left.RemoveAll(taken.Contains);
             var centre = CentreOf(hull, half, round, hoopMm, centres)!.Value.OnGrid();
-            placings.Add(new HoopPlacing(placings.Count + 1, round, hoopMm, Reach(round, hoopMm), Usable(round, hoopMm, centre), centre, taken));
+            placings.Add(new HoopPlacing(placings.Count + 1, round, hoopMm, Reach(round, hoopMm), Usable(round, hoopMm, centre), centre, taken.Order().ToArray()));
         }
 
         return placings;
@@ -164,7 +182,7 @@ public static class Hooping
     }
 
     /// <summary>No cover can have fewer placings: the larger of area over area and a set of units no two of which go into one hoop.</summary>
-    public static int LowerBound(IReadOnlyList<Unit> units, bool round, double hoopMm)
+    public static int LowerBound(IReadOnlyList<Unit> units, bool round, double hoopMm, Budget? budget = null)
     {
         if (units.Count == 0)
         {
@@ -173,18 +191,59 @@ public static class Hooping
 
         var reach = Reach(round, hoopMm);
         var one = round ? Math.PI * reach * reach : 4 * reach * reach;
-        var widest = 2 * reach * (round ? 1 : Math.Sqrt(2));
+        var widest = Widest(round, hoopMm);
         var stitched = units.Sum(u => Region.AreaOf(u.Hull));
         var apart = new List<Unit>();
         foreach (var unit in units)
         {
-            if (apart.All(other => other.Around.Centre.To(unit.Around.Centre) > widest || CentreFor([other, unit], round, hoopMm, null) is null))
+            budget?.Spend(Tried + (long)apart.Count);
+            if (apart.All(other => other.Around.Centre.To(unit.Around.Centre) > widest || TooFar(other.Hull, unit.Hull, widest) || CentreFor([other, unit], round, hoopMm, null) is null))
             {
                 apart.Add(unit);
             }
         }
 
         return Math.Max((int)Math.Ceiling(stitched / one), apart.Count);
+    }
+
+    /// <summary>From corner to corner of what can be used: two places further apart never lie in one placing.</summary>
+    private static double Widest(bool round, double hoopMm) => 2 * Reach(round, hoopMm) * (round ? 1 : Math.Sqrt(2));
+
+    /// <summary>Whether two outlines have corners further apart than one placing reaches: quickly told, before a circle is looked for.</summary>
+    private static bool TooFar(IReadOnlyList<Pt> one, IReadOnlyList<Pt> other, double widestMm)
+    {
+        var most = widestMm * widestMm;
+        foreach (var p in one)
+        {
+            foreach (var q in other)
+            {
+                var d = p - q;
+                if (Pt.Dot(d, d) > most)
+                {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /// <summary>Whether a point lies in a convex outline; in one of fewer than three corners none does.</summary>
+    private static bool Inside(IReadOnlyList<Pt> hull, Pt p)
+    {
+        var turn = 0;
+        for (var i = 0; i < hull.Count; i++)
+        {
+            var side = Math.Sign(Pt.Cross(hull[(i + 1) % hull.Count] - hull[i], p - hull[i]));
+            if (side != 0 && turn != 0 && side != turn)
+            {
+                return false;
+            }
+
+            turn = side == 0 ? turn : side;
+        }
+
+        return hull.Count > 2;
     }
 
     private static double Reach(bool round, double hoopMm) => round ? Hoops.UsableRadiusMm(hoopMm) : Hoops.UsableHalfSideMm(hoopMm);

@@ -89,7 +89,7 @@ public static partial class Tape
     /// </summary>
     public static double? Read(string? written)
     {
-        var found = Written().Match((written ?? string.Empty).Trim().Replace(',', '.').ToLowerInvariant());
+        var found = Written().Match(Digits.Plain(written ?? string.Empty).Trim().Replace(',', '.').ToLowerInvariant());
         if (!found.Success || !(found.Groups["n"].Success || found.Groups["over"].Success))
         {
             return null;
@@ -116,7 +116,7 @@ public static partial class Tape
     /// <summary>A length read off a tape: as above, but a bare number is centimetres, or inches on a tape of inches.</summary>
     public static double? Read(string? written, Units units)
     {
-        var said = (written ?? string.Empty).Trim();
+        var said = Digits.Plain(written ?? string.Empty).Trim();
         return said.Length > 0 && char.IsAsciiDigit(said[^1]) ? Read($"{said} {(units == Units.Inches ? "in" : "cm")}") : Read(said);
     }
 

@@ -65,7 +65,12 @@ public static class Arranging
             {
                 var p = new Pt(Next() * width, Next() * height);
                 var edge = Math.Min(Math.Min(p.X, width - p.X), Math.Min(p.Y, height - p.Y));
-                var far = Math.Min(2 * edge + 0.2, places.Select(q => q.To(p)).DefaultIfEmpty(double.PositiveInfinity).Min());
+                var far = (2 * edge) + 0.2;
+                for (var n = 0; n < places.Count && far > most; n++)
+                {
+                    far = Math.Min(far, places[n].To(p));
+                }
+
                 if (far > most)
                 {
                     (best, most) = (p, far);
@@ -166,11 +171,12 @@ public static class Arranging
         return points;
     }
 
+    /// <summary>The box an even scatter takes, in motif sizes: each copy has the room of about three of its own.</summary>
+    public static (double Width, double Height) ScatterBox(int count, double aspect) => (Math.Sqrt(count * 2.6 * aspect), Math.Sqrt(count * 2.6 / aspect));
+
     private static Figure Scatter(Figure one, int count, double aspect, int seed)
     {
-        // Each copy has the room of about three of its own.
-        var area = count * 2.6;
-        var (width, height) = (Math.Sqrt(area * aspect), Math.Sqrt(area / aspect));
+        var (width, height) = ScatterBox(count, aspect);
         return All(ScatterPlaces(count, width, height, seed).Select((p, i) => one.Turned(Math.Tau * Golden * i).Moved(p)));
     }
 

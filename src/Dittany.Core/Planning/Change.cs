@@ -244,5 +244,5 @@ public static class Changes
         : job with { Overrules = job.Overrules.Where(o => o.Key != decision).ToDictionary(o => o.Key, o => o.Value, StringComparer.Ordinal) };
 
     internal static double? NumberOf(string? value) =>
-        double.TryParse(value, NumberStyles.Float, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) ? n : null;
+        double.TryParse(Measures.Digits.Plain(value ?? string.Empty), NumberStyles.Float, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) ? n : null;
 }

@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
 
@@ -28,11 +29,11 @@ public static class DrawingStitching
     /// Parts in mm stitched in their order of work. <paramref name="main"/> is the pair of the main lines; <paramref name="from"/> numbers the first part's unit among its element's.
     /// Strokes too short to stitch are left out; the caller tells of them by their count.
     /// </summary>
-    internal static IReadOnlyList<Part> Stitch(IReadOnlyList<FigurePart> parts, Pair main, Func<Pair, StitchSpec> specOf, Func<FigurePart, string> colourOf, int from, bool knit = false, bool byRole = false)
+    internal static IReadOnlyList<Part> Stitch(IReadOnlyList<FigurePart> parts, Pair main, Func<Pair, StitchSpec> specOf, Func<FigurePart, string> colourOf, int from, bool knit = false, bool byRole = false, Budget? budget = null)
     {
         var ordered = parts.OrderBy(p => RoleOf(p.Role).Turn).ToArray();
         var specs = ordered.Select(p => specOf(PairFor(p.Role))).ToArray();
-        var stitched = LetterStitching.Stitch(ordered.Select(p => p.Stroke).ToArray(), i => specs[i], 0, i => ordered[i].Kind == FigureKind.Dot);
+        var stitched = LetterStitching.Stitch(ordered.Select(p => p.Stroke).ToArray(), i => specs[i], 0, i => ordered[i].Kind == FigureKind.Dot, budget);
         return stitched.Lines.Select(line => new Part(
             ordered[line.Source].Role, ordered[line.Source].Role, from + line.Source, line.Kind.Id, specs[line.Source].Pair.Strands, colourOf(ordered[line.Source]), line.WidthMm, line.LineMm, line.Closed, line.Stitches,
             line.Dot ? 0 : specs[line.Source].WishedMm, ordered[line.Source].Copy)).ToArray();

@@ -25,6 +25,10 @@ public static class JobCheck
     public const int MostLetters = 200;
     public const int MostRows = 6;
     public const int MostTitle = 200;
+
+    /// <summary>Marks on one letter: no writing in use sets more (pointed Hebrew four, Vietnamese two); stacks of hundreds are a jest that no thread follows.</summary>
+    public const int MostMarks = 8;
+
     public const int MostStitches = 200_000;
 
     /// <summary>More lengths of thread than any piece takes.</summary>
@@ -86,10 +90,9 @@ public static class JobCheck
             MotifCheck.Check(job.MotifsAsked[i], $"#/elements/{job.Elements.Count + i}", faults);
         }
 
-        var stitches = job.Elements.Sum(e => e.Text.Length * LineOfALetter * Math.Clamp(e.CapHeightMm ?? 25, 0, Fit.MostCapMm) / 2);
-        if (stitches > MostStitches)
+        if (faults.Count == 0 && StitchesOf(job) is var stitches and > MostStitches)
         {
-            faults.Add(new("#/elements", $"This would be about {Number(Math.Round(stitches / 1000) * 1000)} stitches, and {MostStitches} is the most.", "Ask for fewer letters, or smaller ones."));
+            faults.Add(TooManyStitches((long)stitches));
         }
 
         if (job.Done is { } done)
@@ -101,6 +104,13 @@ public static class JobCheck
         CheckWorkshop(workshop, faults);
         return faults;
     }
+
+    /// <summary>About how many stitches a job without faults comes to: from its letters and the lines of its motifs, before anything is laid out.</summary>
+    public static double StitchesOf(Job job) =>
+        job.Elements.Sum(e => e.Text.Length * LineOfALetter * Math.Clamp(e.CapHeightMm ?? 25, 0, Fit.MostCapMm) / 2) + job.MotifsAsked.Sum(MotifCheck.StitchesOf);
+
+    internal static JobFault TooManyStitches(long stitches) => new(
+        "#/elements", $"This would be about {Number(Math.Round(stitches / 1000.0) * 1000)} stitches, and {MostStitches} is the most.", "Ask for fewer letters or motifs, or smaller ones.");
 
     private static void CheckItem(Job job, List<JobFault> faults)
     {
@@ -251,6 +261,19 @@ public static class JobCheck
         if (letters.All(Rows.IsSpace))
         {
             faults.Add(new($"{at}/text", "There are no letters in the words.", "Write at least one letter."));
+            return;
+        }
+
+        if (letters.Select(Unseen.NameOf).OfType<string>().Distinct().ToArray() is { Length: > 0 } unseen)
+        {
+            faults.Add(new($"{at}/text", $"There is {Say.List(unseen.Select(Say.A).ToArray())} in the words: it draws nothing, and no needle can follow it.", "Take it out; write the words anew rather than pasting them."));
+            return;
+        }
+
+        if (letters.FirstOrDefault(l => l.EnumerateRunes().Count() > MostMarks + 1) is { } heaped)
+        {
+            faults.Add(new(
+                $"{at}/text", $"The letter '{heaped.EnumerateRunes().First()}' carries {heaped.EnumerateRunes().Count() - 1} marks, and {MostMarks} is the most on one letter.", "Take the marks off that no language sets there."));
             return;
         }
 

@@ -26,10 +26,10 @@ public static class MakeItFit
     public static IReadOnlyList<Lain> Lay(IReadOnlyList<OpenPiece> pieces, Evenings evenings, DateOnly today) => Diary.Lay(pieces.Select(p => p.Demand).ToArray(), evenings, today);
 
     /// <summary>At most <see cref="Told"/> ways, what costs her least first; a later day is always among them. Empty where the piece is not late. Plans are asked of
-    /// <paramref name="planner"/>, which may know them already.</summary>
-    public static IReadOnlyList<FitWay> Ways(IReadOnlyList<OpenPiece> pieces, int late, Workshop workshop, DateOnly today, Func<Job, Workshop, Plan>? planner = null)
+    /// <paramref name="planner"/>, which may know them already; null from it is a plan that is not to be had now, and so no way.</summary>
+    public static IReadOnlyList<FitWay> Ways(IReadOnlyList<OpenPiece> pieces, int late, Workshop workshop, DateOnly today, Func<Job, Workshop, Plan?>? planner = null)
     {
-        var make = planner ?? Planner.Make;
+        var make = planner ?? ((job, with) => Planner.Make(job, with));
         var evenings = new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening);
         var now = Lay(pieces, evenings, today);
         var piece = pieces.First(p => p.Id == late);
@@ -41,7 +41,7 @@ public static class MakeItFit
         var inTime = now.Where(l => !l.Late).Select(l => l.Id).Append(late).ToHashSet();
         bool Does(IReadOnlyList<Demand> demands, Evenings with) => Diary.Lay(demands, with, today).All(l => !inTime.Contains(l.Id) || !l.Late);
         bool Evening(Evenings with) => Does(pieces.Select(p => p.Demand).ToArray(), with);
-        bool Planned(Job job) => Does(pieces.Select(p => p.Id == late ? (p with { Job = job, Plan = make(job, workshop) }).Demand : p.Demand).ToArray(), evenings);
+        bool Planned(Job job) => make(job, workshop) is { } plan && Does(pieces.Select(p => p.Id == late ? (p with { Job = job, Plan = plan }).Demand : p.Demand).ToArray(), evenings);
 
         var ways = new List<FitWay>();
         foreach (var way in OfJob(piece, workshop, Planned, make).Concat(OfEvenings(evenings, Evening)))
@@ -62,7 +62,7 @@ public static class MakeItFit
     }
 
     /// <summary>Ways that change the piece: quicker, without a wait, fewer letters. At most one of each. What is stitched already is not asked to change.</summary>
-    private static IEnumerable<FitWay> OfJob(OpenPiece piece, Workshop workshop, Func<Job, bool> does, Func<Job, Workshop, Plan> make)
+    private static IEnumerable<FitWay> OfJob(OpenPiece piece, Workshop workshop, Func<Job, bool> does, Func<Job, Workshop, Plan?> make)
     {
         if (piece.Job.Done is { Runs: > 0 } or { RinsedOn: not null })
         {
@@ -84,10 +84,10 @@ public static class MakeItFit
         var found = new HashSet<string>(StringComparer.Ordinal);
         foreach (var (kind, told, changes) in candidates)
         {
-            if (!found.Contains(kind) && Changed(piece.Job, changes, workshop) is { } job && does(job))
+            if (!found.Contains(kind) && Changed(piece.Job, changes, workshop) is { } job && does(job) && make(job, workshop) is { } plan)
             {
                 found.Add(kind);
-                yield return new FitWay(kind, Say.Upper(told(make(job, workshop))), false, changes);
+                yield return new FitWay(kind, Say.Upper(told(plan)), false, changes);
             }
         }
 

@@ -1,3 +1,4 @@
+using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
 using Dittany.Core.Motifs;
 using Dittany.Core.StitchBook;
@@ -51,6 +52,38 @@ internal static class MotifCheck
         JobCheck.CheckRange($"{at}/seed", motif.Seed, 0, 1_000_000, "", faults);
         JobCheck.CheckColour($"{at}/colour", motif.Colour, true, faults);
         JobCheck.CheckCentre(motif.CentreMm, at, faults);
+    }
+
+    /// <summary>A stitch of a drawing is this long at the most where nobody says otherwise, mm: so what is reckoned here is less than what it comes to.</summary>
+    private const double UsualStitchMm = 2.5;
+
+    /// <summary>
+    /// About how many stitches a motif comes to, its copies counted: the length of its lines at the height it is wished in, or the most it is given where none is. For a motif without faults; laid
+    /// out by its box alone, so that two thousand parts sixty times over are told without drawing them.
+    /// </summary>
+    public static double StitchesOf(MotifAsked motif)
+    {
+        var one = (motif.Drawing?.Figure ?? MotifLibrary.Find(motif.Motif)!.Draw(new MotifShape(motif.Parts, (motif.LeanDegrees ?? 0) * Math.PI / 180, motif.Mirrored ?? false, 0, 0))).Centred();
+        var (wide, high) = (Math.Max(one.Width, 1e-9), Math.Max(one.Height, 1e-9));
+        var arrangement = motif.Arrangement ?? "one";
+        var copies = arrangement == "one" ? 1 : Math.Clamp(motif.Count ?? Arranging.UsualCount(arrangement), Arranging.LeastCount(arrangement), Arranging.MostCopies) + (motif.Middle == true ? 1 : 0);
+        var aspect = motif is { WidthMm: { } w, HeightMm: { } h } ? w / h : 1;
+        var whole = arrangement == "scatter" ? Arranging.ScatterBox(copies, aspect) : Laid();
+        var size = Math.Max(wide, high);
+        var (widest, highest) = (motif.WidthMm ?? double.PositiveInfinity, motif.HeightMm ?? (motif.WidthMm is null ? MotifPlanner.UsualMostMm : double.PositiveInfinity));
+
+        // Lay draws one motif a unit large: so many mm is that unit.
+        var unitMm = Math.Min(widest / Math.Max(1e-9, whole.Width), highest / Math.Max(1e-9, whole.Height));
+        var lengthMm = one.Parts.Where(p => p.Kind != FigureKind.Dot).Sum(p => Polyline.Length(p.Line)) / size * unitMm;
+        return copies * (lengthMm / UsualStitchMm);
+
+        (double Width, double Height) Laid()
+        {
+            Pt[] box = [new(-wide / 2, -high / 2), new(wide / 2, -high / 2), new(wide / 2, high / 2), new(-wide / 2, high / 2)];
+            var frame = new Figure([new FigurePart("outline", FigureKind.Shape, new Stroke([.. box.Select((p, i) => Curve.Line(p, box[(i + 1) % 4]))], true))]);
+            var laid = Arranging.Lay(frame, new Repeat(arrangement, copies, motif.Middle ?? false, aspect));
+            return (laid.Width, laid.Height);
+        }
     }
 
     public static void CheckChoice(string at, string? value, IEnumerable<string> known, string what, List<JobFault> faults)

@@ -20,7 +20,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     /// <summary>A motif takes this share of the field's smaller side where nobody said (from memory), and is never larger than this.</summary>
     private const double Share = 0.5;
 
-    private const double UsualMostMm = 90;
+    internal const double UsualMostMm = 90;
 
     private readonly Rooms _field = new(ground.Field);
 
@@ -57,13 +57,13 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
 
         var placed = unit.Map(p => anchor + (p * high));
         var schools = workshop.StitchSchoolsWith(null, null);
-        var parts = DrawingStitching.Stitch(placed.Parts, pair, p => StitchSpec.For(p, schools, ground.Worn.MostBehindMm), colours, 0, facts.Knit, byRole: asked.Stitch is null);
+        var parts = DrawingStitching.Stitch(placed.Parts, pair, p => StitchSpec.For(p, schools, ground.Worn.MostBehindMm), colours, 0, facts.Knit, byRole: asked.Stitch is null, ground.Budget);
         var concerns = Concerns(asked, name, unit, placed, parts, high, pair, largest).ToList();
         var box = parts.Count == 0 ? new Box(anchor.X, anchor.Y, 0, 0) : PlannedBox.Of(parts);
-        var overflow = PlannedBox.OutsideMm(parts, _field);
+        var overflow = PlannedBox.OutsideMm(parts, _field, anchor);
         if (overflow > 0)
         {
-            concerns.Insert(0, new Concern("overflows", null, Math.Round(overflow, 3), double.IsInfinity(overflow) ? $"There is no room at all here on the {ground.Form.Name}." : $"The {name} reaches {Say.Length(Math.Round(overflow, 1))} beyond the room there is.", largest >= 2 ? [new Remedy(HeightMm: Math.Floor(largest))] : []));
+            concerns.Insert(0, new Concern("overflows", null, Math.Round(overflow, 3), _field.For(pair.LineWidthMm).IsEmpty ? $"There is no room at all here on the {ground.Form.Name}." : $"The {name} reaches {Say.Length(Math.Round(overflow, 1))} beyond the room there is.", largest >= 2 ? [new Remedy(HeightMm: Math.Floor(largest))] : []));
         }
 
         var foot = anchor + new Pt(0, unit.Height * high / 2);
@@ -129,12 +129,14 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         }
 
         var lines = unit.Parts.Select(p => p.Line).ToArray();
+        var points = lines.Sum(l => l.Count);
         var each = Math.Max(1, unit.Parts.Count > 0 ? Math.Sqrt(asked.Count ?? Arranging.UsualCount(asked.Arrangement ?? "one")) : 1);
         var answer = (High: 2.0, Pair: new Pair(stitch, 1), Largest: 0.0, Free: 2.0);
         var free = 1;
         foreach (var (_, n) in StrandsByHeight.Reverse())
         {
             var pair = new Pair(stitch, strands is { } hers ? int.Parse(hers, CultureInfo.InvariantCulture) : n);
+            ground.Budget.Spend(Fit.Steps(ground.Field, points));
             var largest = Fit.LargestCapMm(_field.For(Math.Max(pair.LineWidthMm, Knots.AcrossMm(pair.Strands, 2))), anchor, lines);
             var (least, greatest) = ground.Field.IsEmpty ? Region.Of(ground.Zone.Ring).Box : ground.Field.Box;
             var wished = Math.Min(UsualMostMm, Share * Math.Min((greatest.X - least.X) / Math.Max(unit.Width, 0.2), (greatest.Y - least.Y) / of));

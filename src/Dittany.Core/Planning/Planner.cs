@@ -24,15 +24,29 @@ public static class Planner
 {
     /// <summary>
     /// Makes the plan of a job that <see cref="JobCheck"/> found no fault with; a faulty one throws <see cref="ArgumentException"/>. What does not fit or does not
-    /// read is a concern in the plan, never an error.
+    /// read is a concern in the plan, never an error. Throws <see cref="TooMuchException"/> where it would be more than one plan holds, or takes more than <paramref name="most"/> steps of
+    /// reckoning (see <see cref="Budget"/>), and <see cref="OperationCanceledException"/> soon after <paramref name="stop"/> is called.
     /// </summary>
-    public static Plan Make(Job job, Workshop workshop)
+    public static Plan Make(Job job, Workshop workshop, long most = Budget.OfAPlan, CancellationToken stop = default)
     {
         var faults = JobCheck.Faults(job, workshop);
         if (faults.Count > 0)
         {
             throw new ArgumentException($"{faults[0].Pointer}: {faults[0].Detail}", nameof(job));
         }
+
+        try
+        {
+            return Make(job, workshop, new Budget(most, stop));
+        }
+        catch (OverBudgetException)
+        {
+            throw new TooMuchException(new JobFault("#/elements", "This is more than one plan can reckon: too many parts, copies or bends for one piece.", "Take fewer copies, draw it more simply, make it smaller, or divide it between two pieces."));
+        }
+    }
+
+    private static Plan Make(Job job, Workshop workshop, Budget budget)
+    {
 
         var overrules = new Overrules(job.Overrules ?? new Dictionary<string, string>(StringComparer.Ordinal));
         var decisions = new List<Decision>();
@@ -60,7 +74,7 @@ public static class Planner
             decisions.Add(allowance);
         }
 
-        var ground = new WordingGround(form, drawn, zone, Field.Of(drawn, zone), cloth, worn);
+        var ground = new WordingGround(form, drawn, zone, Field.Of(drawn, zone), cloth, worn, budget);
 
         // Words and stitches.
         var wordings = new WordingPlanner(ground, workshop, overrules);
@@ -73,6 +87,7 @@ public static class Planner
                 decisions.AddRange(planned.Decisions);
                 return planned.Element;
             }).ToArray();
+        TooMuchException.ThrowIfOver(elements.Sum(e => e.Parts.Sum(p => (long)p.Stitches.Count)));
         decisions.Add(GroundDecisions.Fill());
 
         // Hooping, and what the thread is cut to.

@@ -40,7 +40,7 @@ public static class SetRule
     /// Sizes the names on the item of a job, whose first wording says how they are written; its own text is not used. Names that cannot be written at all must be sorted out before
     /// (<see cref="JobCheck"/>); with no names it throws <see cref="ArgumentException"/>.
     /// </summary>
-    public static SetSizing Of(Job like, IReadOnlyList<string> names, Workshop workshop)
+    public static SetSizing Of(Job like, IReadOnlyList<string> names, Workshop workshop, CancellationToken stop = default)
     {
         if (names.Count is 0 or > MostNames)
         {
@@ -53,7 +53,7 @@ public static class SetRule
         var zone = drawn.Zones.FirstOrDefault(z => z.Id == like.Zone) ?? drawn.Zones[0];
         var fabric = Fabric.Settle(form, size, like.Fabric ?? new StatedFabric(), null);
         var worn = Wearing.Settle(form, like.UseStated, fabric.Cloth.Washable, zone.Hidden, _ => null);
-        var ground = new WordingGround(form, drawn, zone, Field.Of(drawn, zone), fabric.Cloth, worn);
+        var ground = new WordingGround(form, drawn, zone, Field.Of(drawn, zone), fabric.Cloth, worn, new Budget(Budget.OfAPlan, stop));
         var planner = new WordingPlanner(ground, workshop, new Overrules(new Dictionary<string, string>(StringComparer.Ordinal)));
         var asked = like.Elements[0];
         var alone = names.Select(n => (Name: n, Settled: planner.Letter(asked with { Text = n, CapHeightMm = null }))).ToArray();
@@ -74,7 +74,7 @@ public static class SetRule
         var others = alone.Where(a => a.Name != governs.Name).ToArray();
         var next = others.OrderBy(a => a.Settled.Answer.OverflowMm > 0 ? 0 : 1).ThenBy(a => a.Settled.Answer.CapMm).ThenByDescending(a => a.Settled.Question.Settings.Usual.Width).FirstOrDefault();
         double? without = next.Name is null ? null : Math.Max(next.Settled.Answer.CapMm, others.Max(Least));
-        var (least, greatest) = ground.Field.Box;
+        var (least, greatest) = ground.Field.IsEmpty ? (default, default) : ground.Field.Box;
         return new SetSizing(
             cap, pair, governs.Name, because, without > cap ? without : null, without > cap ? next.Name : null,
             alone.Select(a => At(a.Name, a.Settled, pair, cap, Least(a))).ToArray(), (greatest.X - least.X, greatest.Y - least.Y));

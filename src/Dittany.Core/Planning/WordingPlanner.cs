@@ -12,7 +12,7 @@ using Dittany.Core.Words;
 namespace Dittany.Core.Planning;
 
 /// <summary>What a wording is planned on.</summary>
-internal sealed record WordingGround(Form Form, Drawn Drawn, Zone Zone, Region Field, Cloth Cloth, Worn Worn);
+internal sealed record WordingGround(Form Form, Drawn Drawn, Zone Zone, Region Field, Cloth Cloth, Worn Worn, Budget Budget);
 
 /// <summary>Plans one wording through Space, Words and Stitches: place, alphabet, rows, size, stitch, strands, colour, and every stitch.</summary>
 internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Overrules overrules)
@@ -63,7 +63,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
 
         var inOthers = new Dictionary<IAlphabet, LetteringAnswer>();
         var (parts, concerns) = Stitched(question, answer, schools, colours, place, AsJob);
-        var overflow = Math.Max(answer.OverflowMm, PlannedBox.OutsideMm(parts, _field));
+        var overflow = Math.Max(answer.OverflowMm, PlannedBox.OutsideMm(parts, _field, place.AnchorMm));
         concerns.AddRange(FitConcerns(question, overflow, ways, rows, AsJob));
         concerns.AddRange(answer.Faults.Select(f => new Concern(f.What, f.Letter, Math.Round(f.ByMm, 3), f.Text, [.. Lettering.Remedies(question, answer, f, AsJob), .. OtherHands(f)])));
         if (Legibility.Showing(Colour.Parse(colour), ground.Cloth) is { } hidden)
@@ -143,7 +143,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             alphabet, Settings.Lay(alphabet, rows, place.Stands, arranged.Arrangement, arranged.Ornament), _field, slice, place.AnchorMm, ground.Cloth, _facts, stated.CapMm,
             stated.Strands is null ? null : int.Parse(stated.Strands, CultureInfo.InvariantCulture),
             stated.Stitch is null ? null : Book.Find(stated.Stitch),
-            stated.Wish ?? WishOf(workshop.Habit("size")), ground.Zone.Lettering))).ToArray();
+            stated.Wish ?? WishOf(workshop.Habit("size")), ground.Zone.Lettering) { Budget = ground.Budget })).ToArray();
     }
 
     /// <summary>The fewest rows at which the words read, fit, and reach the least height usual here; else the rows in which they come out best.</summary>
@@ -228,11 +228,11 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         {
             var i = letter.Index;
             var strokes = letter.Strokes.Select(s => s.Map(p => place.AnchorMm + (p * a.CapMm))).ToArray();
-            var stitched = LetterStitching.Stitch(strokes, spec, a.CapMm);
+            var stitched = LetterStitching.Stitch(strokes, spec, a.CapMm, ground.Budget);
             if (stitched.Lines.Any(l => l.Dot && _field.For(l.WidthMm).OutsideBy(l.LineMm[0]) > 0))
             {
                 // A knot is wider than the line: where it would reach out of the field the dot is a straight.
-                stitched = LetterStitching.Stitch(strokes, spec with { Schools = spec.Schools with { Dots = DotSchool.Straight } }, a.CapMm);
+                stitched = LetterStitching.Stitch(strokes, spec with { Schools = spec.Schools with { Dots = DotSchool.Straight } }, a.CapMm, ground.Budget);
             }
 
             parts.AddRange(stitched.Lines.Select(line => new Part(
@@ -243,7 +243,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
                 concerns.Add(new Concern(
                     "dropped", letter.Letter, Math.Round(Tolerance.DroppedBelowMm - longest, 3),
                     $"In {letter.Named} {Say.Count(stitched.DroppedMm.Count, "stroke")} of {Say.Length(longest)} or less cannot be stitched and is left out: a stitch is at least {Say.Length(Tolerance.DroppedBelowMm)}.",
-                    Cures(q, a, schools, letter, asJob, s => s.DroppedMm.Count == 0)));
+                    Cures(q, a, schools, letter, asJob, [], s => s.DroppedMm.Count == 0)));
             }
 
             var bent = stitched.Lines.Where(l => l.Turned).ToArray();
@@ -255,27 +255,25 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
                     beyond > 0
                         ? $"A bend of {letter.Named} is tighter than a stitch of {Say.Length(spec.ShortestMm)} can follow: the line is cut short by {Say.Length(Math.Round(beyond + spec.SagittaMm, 2))}."
                         : $"A bend of {letter.Named} is so tight that its stitches turn sharply and look angular.",
-                    Cures(q, a, schools, letter, asJob, s => s.Lines.All(l => !l.Turned))));
+                    Cures(q, a, schools, letter, asJob, bent.Select(l => l.Source).ToHashSet(), s => s.Lines.All(l => !l.Turned))));
             }
         }
 
         parts.AddRange(DrawingStitching.Stitch(
-            a.Setting.Ornaments.Select(o => o.Map(p => place.AnchorMm + (p * a.CapMm))).ToArray(), a.Pair, pair => SpecFor(pair, schools), colours.For, a.Setting.Letters.Count));
+            a.Setting.Ornaments.Select(o => o.Map(p => place.AnchorMm + (p * a.CapMm))).ToArray(), a.Pair, pair => SpecFor(pair, schools), colours.For, a.Setting.Letters.Count, budget: ground.Budget));
         return (parts, concerns);
     }
 
-    /// <summary>Remedies tried out: the letter is stitched again as a job that states them would be.</summary>
-    private List<Remedy> Cures(LetteringQuestion q, LetteringAnswer a, StitchSchools schools, LetterGroup letter, Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob, Func<StitchedLetter, bool> good)
+    /// <summary>
+    /// Remedies tried out: the letter is stitched again as a job that states them would be. <paramref name="faulty"/> are its strokes that are to be cured; they are tried first, and the others only
+    /// where they come out well.
+    /// </summary>
+    private List<Remedy> Cures(LetteringQuestion q, LetteringAnswer a, StitchSchools schools, LetterGroup letter, Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob, HashSet<int> faulty, Func<StitchedLetter, bool> good)
     {
         var remedies = new List<Remedy>();
-        for (var cap = Math.Floor(a.CapMm) + 1; cap <= Math.Min(Fit.MostCapMm, (a.CapMm * 4) + 10); cap++)
+        if (LeastHeight.Cured(a.CapMm, stated => Cured(x => x with { CapMm = stated })) is { } enough)
         {
-            var stated = cap;
-            if (Cured(x => x with { CapMm = stated }))
-            {
-                remedies.Add(new Remedy(CapHeightMm: cap));
-                break;
-            }
+            remedies.Add(new Remedy(CapHeightMm: enough));
         }
 
         for (var strands = a.Pair.Strands - 1; strands >= 1; strands--)
@@ -300,27 +298,26 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         bool Cured(Func<LetteringQuestion, LetteringQuestion> change)
         {
             var changed = change(q);
-            if (changed.CapMm is { } stated)
-            {
-                var pair = Lettering.At(changed, stated).Pair;
-                if (!Stitches(pair, stated, changed.Settings.At(stated, pair.LineWidthMm)))
-                {
-                    return false;
-                }
-            }
-            else if (Lettering.Settle(changed) is var settled && !Stitches(settled.Pair, settled.CapMm, settled.Setting))
+            var (pair, cap, setting) = changed.CapMm is { } stated && Lettering.At(changed, stated).Pair is var there
+                ? (there, stated, changed.Settings.At(stated, there.LineWidthMm))
+                : Lettering.Settle(changed) is var settled ? (settled.Pair, settled.CapMm, settled.Setting) : default;
+            if (!Stitches(pair, cap, setting))
             {
                 return false;
             }
 
-            return asJob(change) is var whole && Stitches(whole.Pair, whole.CapMm, whole.Setting);
+            var whole = asJob(change);
+            return (whole.Pair == pair && whole.CapMm == cap && ReferenceEquals(whole.Setting, setting)) || Stitches(whole.Pair, whole.CapMm, whole.Setting);
         }
 
         // As it then stands: joins are drawn anew where letters stand wider or nearer. A letter of the same name is stitched the same way wherever it stands.
         bool Stitches(Pair pair, double capMm, Setting setting)
         {
             var then = LetterGroup.Of(setting.Letters).FirstOrDefault(g => g.Index == letter.Index && g.Letter == letter.Letter) ?? LetterGroup.Of(setting.Letters).FirstOrDefault(g => g.Letter == letter.Letter) ?? letter;
-            return good(LetterStitching.Stitch(then.Strokes.Select(s => s.Map(p => q.AnchorMm + (p * capMm))).ToArray(), SpecFor(pair, schools), capMm));
+            var strokes = then.Strokes.Select(s => s.Map(p => q.AnchorMm + (p * capMm))).ToArray();
+            var spec = SpecFor(pair, schools);
+            return (faulty.Count == 0 || good(LetterStitching.Stitch(strokes, _ => spec, capMm, null, ground.Budget, faulty.Contains)))
+                && good(LetterStitching.Stitch(strokes, spec, capMm, ground.Budget));
         }
     }
 
@@ -352,7 +349,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
 
         yield return new Concern(
             "overflows", null, Math.Round(overflow, 3),
-            double.IsInfinity(overflow) ? $"There is no room at all here on the {ground.Form.Name}." : $"The words reach {Say.Length(Math.Round(overflow, 1))} beyond the room there is.",
+            q.Field.For(Recommender.InOrder(q.Stitch, q.Strands, q.Facts).Min(p => p.LineWidthMm)).IsEmpty ? $"There is no room at all here on the {ground.Form.Name}." : $"The words reach {Say.Length(Math.Round(overflow, 1))} beyond the room there is.",
             remedies);
     }
 }

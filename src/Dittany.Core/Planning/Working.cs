@@ -37,7 +37,7 @@ internal static class Working
             units, ground.Drawn.Outline, keepOff, ground.Cloth, ground.Zone.Opening ?? ground.Drawn.Opening, ground.Zone.HoopLimit ?? ground.Drawn.HoopLimit, workshop.HoopsMm, Holding.SchoolOf(workshop.Habit("hold")),
             workshop.Habit("tension"), workshop.Habit("layers"), hersSchool, hersSize,
             (hersSchool ?? workshop.Habit("hold")) != "in-hand" ? overrules.For("hoop.tension") : null,
-            ground.Cloth.Lined ? overrules.For("hoop.layers") : null));
+            ground.Cloth.Lined ? overrules.For("hoop.layers") : null) { Budget = ground.Budget });
     }
 
     /// <summary>Skimming wants cloth that gives: in the hand, or slack in the hoop.</summary>
@@ -96,7 +96,7 @@ internal static class Working
         var rule = FloatRules.For(new FloatFacts(ground.Cloth, ground.Worn, ground.Form.Use, ground.Form.Name, shows, workshop.Habit("carry"), workshop.Habit("jumps")));
         var pieces = order.SelectMany(i => letters[i].Parts.Select((part, n) => new Piece(
             letters[i].Element.Id, letters[i].Indices[n], i, $"{part.Colour} {part.Strands}", hoopOf.GetValueOrDefault(i), part.Stitches, Book.Find(part.Stitch)!.Reverses)));
-        var routed = Routing.Order(pieces.ToArray(), new RouteRules(rule.StraightUpToMm, rule.LetterEndsThread, cutting.RunMm, thicknessMm, Cutting.TakeUp));
+        var routed = Routing.Order(pieces.ToArray(), new RouteRules(rule.StraightUpToMm, rule.LetterEndsThread, cutting.RunMm, thicknessMm, Cutting.TakeUp), ground.Budget);
         var straight = routed.Rows.Where(r => r.FloatKind == FloatKind.Straight).ToArray();
         var because = new List<string>
         {

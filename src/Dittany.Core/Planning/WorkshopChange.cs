@@ -62,5 +62,5 @@ public static class WorkshopChanges
 
     private static (Workshop?, JobFault?) Fault(string pointer, string value, string kind, string use) => (null, new JobFault(pointer, $"'{value}' is not {kind}.", $"Write {use}."));
 
-    private static double? Number(string value) => double.TryParse(value.Trim(), NumberStyles.Float, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) ? n : null;
+    private static double? Number(string value) => double.TryParse(Measures.Digits.Plain(value).Trim(), NumberStyles.Float, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) ? n : null;
 }

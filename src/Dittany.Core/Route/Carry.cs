@@ -9,10 +9,13 @@ public static class Carry
     /// <summary>The shortest such way in mm, or null where there is none up to <paramref name="mostMm"/>.</summary>
     public static double? Shortest(Pt from, Pt to, IEnumerable<Stitch> stitches, double hopMm, double mostMm) => Shortest(from, [to], stitches, hopMm, mostMm)[0];
 
-    /// <summary>The shortest ways from one hole to several, each in mm or null; one search for all.</summary>
+    /// <summary>
+    /// The shortest ways from one hole to several, each in mm or null; one search for all (Dijkstra 1959). Holes a hop away are looked up in squares of one hop, so that the search costs what lies
+    /// within <paramref name="mostMm"/>, not every pair of holes.
+    /// </summary>
     public static IReadOnlyList<double?> Shortest(Pt from, IReadOnlyList<Pt> targets, IEnumerable<Stitch> stitches, double hopMm, double mostMm)
     {
-        var under = stitches.ToArray();
+        var under = stitches.Where(s => s.FromMm.To(from) <= mostMm || s.ToMm.To(from) <= mostMm).ToArray();
         var holes = under.SelectMany(s => new[] { s.FromMm, s.ToMm }).Concat(targets).Prepend(from).Distinct().ToArray();
         var index = new Dictionary<Pt, int>(holes.Length);
         for (var i = 0; i < holes.Length; i++)
@@ -20,51 +23,74 @@ public static class Carry
             index[holes[i]] = i;
         }
 
-        var covered = new HashSet<(int, int)>();
-        foreach (var stitch in under)
-        {
-            covered.Add((index[stitch.FromMm], index[stitch.ToMm]));
-            covered.Add((index[stitch.ToMm], index[stitch.FromMm]));
-        }
-
+        var covered = under.SelectMany(s => new[] { (From: index[s.FromMm], To: index[s.ToMm]), (From: index[s.ToMm], To: index[s.FromMm]) }).ToLookup(c => c.From, c => c.To);
+        var hops = new Hops(holes, hopMm);
         var wanted = targets.Select(t => index[t]).ToHashSet();
         var best = new double[holes.Length];
         var settled = new bool[holes.Length];
         Array.Fill(best, double.PositiveInfinity);
         best[0] = 0;
-        while (wanted.Count > 0)
+        var next = new PriorityQueue<int, double>();
+        next.Enqueue(0, 0);
+        while (wanted.Count > 0 && next.TryDequeue(out var at, out var way))
         {
-            var at = -1;
-            for (var i = 0; i < holes.Length; i++)
+            if (settled[at] || way > mostMm)
             {
-                if (!settled[i] && best[i] <= mostMm && (at < 0 || best[i] < best[at]))
-                {
-                    at = i;
-                }
-            }
-
-            if (at < 0)
-            {
-                break;
+                continue;
             }
 
             settled[at] = true;
             wanted.Remove(at);
-            for (var next = 0; next < holes.Length; next++)
+            foreach (var to in covered[at].Concat(hops.From(at)))
             {
-                if (settled[next])
+                var on = way + holes[at].To(holes[to]);
+                if (!settled[to] && on < best[to])
                 {
-                    continue;
-                }
-
-                var way = holes[at].To(holes[next]);
-                if (best[at] + way < best[next] && (way <= hopMm || covered.Contains((at, next))))
-                {
-                    best[next] = best[at] + way;
+                    best[to] = on;
+                    next.Enqueue(to, on);
                 }
             }
         }
 
         return targets.Select(t => best[index[t]] <= mostMm ? best[index[t]] : (double?)null).ToArray();
+    }
+
+    /// <summary>Holes no further than a hop from each other, by squares of a hop's side.</summary>
+    private sealed class Hops
+    {
+        private readonly Pt[] _holes;
+        private readonly double _hopMm;
+        private readonly ILookup<(long X, long Y), int>? _squares;
+
+        public Hops(Pt[] holes, double hopMm)
+        {
+            (_holes, _hopMm) = (holes, hopMm);
+            _squares = hopMm > 0 ? Enumerable.Range(0, holes.Length).ToLookup(i => Square(holes[i])) : null;
+        }
+
+        public IEnumerable<int> From(int at)
+        {
+            if (_squares is null)
+            {
+                yield break;
+            }
+
+            var (x, y) = Square(_holes[at]);
+            for (var dx = -1; dx <= 1; dx++)
+            {
+                for (var dy = -1; dy <= 1; dy++)
+                {
+                    foreach (var i in _squares[(x + dx, y + dy)])
+                    {
+                        if (i != at && _holes[at].To(_holes[i]) <= _hopMm)
+                        {
+                            yield return i;
+                        }
+                    }
+                }
+            }
+        }
+
+        private (long X, long Y) Square(Pt p) => ((long)Math.Floor(p.X / _hopMm), (long)Math.Floor(p.Y / _hopMm));
     }
 }

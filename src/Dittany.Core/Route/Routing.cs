@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 using Dittany.Core.Stitches;
 
 namespace Dittany.Core.Route;
@@ -54,15 +55,16 @@ public static class Routing
     public static double Behind(Stitch before, Stitch next) => before.DownMm.To(next.FromMm);
 
     /// <summary>One row for each stitch, each exactly once.</summary>
-    public static Routed Order(IReadOnlyList<Piece> pieces, RouteRules rules)
+    public static Routed Order(IReadOnlyList<Piece> pieces, RouteRules rules, Budget? budget = null)
     {
         var inOrder = pieces.Where(p => p.Stitches.Count > 0).OrderBy(p => p.Hoop).ToArray();
-        var crossings = new Crossings(inOrder, rules);
+        var crossings = new Crossings(inOrder, rules, budget);
         var ways = Choose(inOrder, crossings);
         var rows = new List<RouteRow>();
         var (run, used) = (0, 0.0);
         for (var n = 0; n < inOrder.Length; n++)
         {
+            budget?.Spend(20L * inOrder[n].Stitches.Count);
             var (piece, way) = (inOrder[n], ways[n]);
             var (kind, back, straight) = n == 0 ? (FloatKind.NewThread, 0.0, 0.0) : crossings.Between(n, ways[n - 1], way);
             var need = Enumerable.Range(0, way.Order.Count).Sum(i => Cost(way.Of(piece, i), Inner(piece, way, i)));
@@ -86,7 +88,7 @@ public static class Routing
                 }
 
                 used += Cost(stitch, stitchBack);
-                rows.Add(new RouteRow(piece.Element, piece.Part, way.Order[i].Index, run, piece.Hoop, Measures.Rounding.ToGrid(shown), stitchKind, stitchBack));
+                rows.Add(new RouteRow(piece.Element, piece.Part, way.Order[i].Index, run, piece.Hoop, Rounding.ToGrid(shown), stitchKind, stitchBack));
             }
         }
 
@@ -98,7 +100,7 @@ public static class Routing
     /// <summary>What a choice of ways costs over all lines; run lengths apart.</summary>
     public static RouteCost CostOf(IReadOnlyList<Piece> inOrder, IReadOnlyList<Way> ways, RouteRules rules)
     {
-        var crossings = new Crossings(inOrder, rules);
+        var crossings = new Crossings(inOrder, rules, null);
         var cost = new RouteCost(0, 0, 0);
         for (var n = 0; n < inOrder.Count; n++)
         {
@@ -147,7 +149,7 @@ public static class Routing
     private static double Inner(Piece piece, Way way, int i) => i == 0 ? 0 : Behind(way.Of(piece, i - 1), way.Of(piece, i));
 
     /// <summary>The crossings from each line to the next, kept once found.</summary>
-    private sealed class Crossings(IReadOnlyList<Piece> pieces, RouteRules rules)
+    private sealed class Crossings(IReadOnlyList<Piece> pieces, RouteRules rules, Budget? budget)
     {
         private readonly Dictionary<(int Piece, Pt From, Pt To), double?> _carried = [];
         private readonly Dictionary<int, IReadOnlyList<Stitch>> _near = [];
@@ -189,6 +191,7 @@ public static class Routing
             {
                 // One search tells the way to every hole the next line may begin in.
                 var starts = Ways.For(pieces[n]).Select(w => w.Start(pieces[n])).Append(to).Distinct().ToArray();
+                budget?.Spend(200L * (1 + Near(n).Count));
                 var ways = Carry.Shortest(from, starts, Near(n), rules.StraightUpToMm, MostCarriedMm);
                 for (var i = 0; i < starts.Length; i++)
                 {

@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 using Dittany.Core.StitchBook;
 
 namespace Dittany.Core.Stitches;
@@ -24,35 +25,42 @@ public static class LetterStitching
     private const double KnotClearMm = 0.3;
 
     /// <summary>Stitches strokes given in mm, in writing order, of capitals this high.</summary>
-    public static StitchedLetter Stitch(IReadOnlyList<Stroke> strokesMm, StitchSpec spec, double capMm) => Stitch(strokesMm, _ => spec, capMm);
+    public static StitchedLetter Stitch(IReadOnlyList<Stroke> strokesMm, StitchSpec spec, double capMm, Budget? budget = null) => Stitch(strokesMm, _ => spec, capMm, null, budget);
 
     /// <summary>
     /// Stitches strokes that each have their own way, such as the parts of a drawing. Where <paramref name="point"/> says so a stroke is a point and becomes a knot, or a tiny
-    /// straight where there is no room. <see cref="PlacedLine.Source"/> tells which stroke a line came from.
+    /// straight where there is no room. <see cref="PlacedLine.Source"/> tells which stroke a line came from. Where <paramref name="only"/> says so a stroke is stitched;
+    /// the others are there to be butted against.
     /// </summary>
-    public static StitchedLetter Stitch(IReadOnlyList<Stroke> strokesMm, Func<int, StitchSpec> specOf, double capMm, Func<int, bool>? point = null)
+    public static StitchedLetter Stitch(IReadOnlyList<Stroke> strokesMm, Func<int, StitchSpec> specOf, double capMm, Func<int, bool>? point, Budget? budget, Func<int, bool>? only = null)
     {
         var lines = strokesMm.Select(s => s.Flatten(0.01)).ToArray();
+        var near = new NearLines(lines);
         var placed = new List<PlacedLine>();
         var dropped = new List<double>();
         for (var i = 0; i < strokesMm.Count; i++)
         {
-            var (stroke, spec) = (strokesMm[i], specOf(i));
-            if (point?.Invoke(i) == true)
+            if (only?.Invoke(i) == false)
             {
-                placed.Add(Point(stroke, lines, i, spec) with { Source = i });
                 continue;
             }
 
-            if (Knot(stroke, lines, i, spec, capMm) is { } knot)
+            var (stroke, spec) = (strokesMm[i], specOf(i));
+            if (point?.Invoke(i) == true)
+            {
+                placed.Add(Point(stroke, near, i, spec) with { Source = i });
+                continue;
+            }
+
+            if (Knot(stroke, near, i, spec, capMm) is { } knot)
             {
                 placed.Add(knot with { Source = i });
                 continue;
             }
 
-            var start = stroke.Closed ? 0 : Trim(lines, i, fromStart: true, spec);
-            var end = stroke.Closed ? 0 : Trim(lines, i, fromStart: false, spec);
-            if (LinePlacing.Place(stroke, spec, start, end) is { } line)
+            var start = stroke.Closed ? 0 : Trim(lines, near, i, fromStart: true, spec);
+            var end = stroke.Closed ? 0 : Trim(lines, near, i, fromStart: false, spec);
+            if (LinePlacing.Place(stroke, spec, start, end, budget) is { } line)
             {
                 placed.Add(line with { Source = i });
             }
@@ -66,12 +74,11 @@ public static class LetterStitching
     }
 
     /// <summary>A point of a drawing: a knot where it has room beside the other lines, else the shortest straight that a needle makes.</summary>
-    private static PlacedLine Point(Stroke stroke, IReadOnlyList<Pt>[] lines, int index, StitchSpec spec)
+    private static PlacedLine Point(Stroke stroke, NearLines near, int index, StitchSpec spec)
     {
         var middle = Pt.Lerp(stroke.Start, stroke.End, 0.5).OnGrid();
         var across = Knots.AcrossMm(spec.Pair.Strands, spec.Schools.Wraps);
-        var room = lines.Where((_, i) => i != index).Select(other => Polyline.ToLine(middle, other)).DefaultIfEmpty(double.PositiveInfinity).Min();
-        if (spec.Schools.Dots != DotSchool.Straight && room >= (across / 2) + (spec.LineWidthMm / 2))
+        if (spec.Schools.Dots != DotSchool.Straight && !near.Nearer(middle, (across / 2) + (spec.LineWidthMm / 2), index))
         {
             return new PlacedLine([middle], false, [new Stitch(middle, middle, StitchShape.Knot, FrontMm: Knots.ThreadMm(spec.Pair.Strands, spec.Schools.Wraps))], 0, false, Book.FrenchKnot, across, Dot: true);
         }
@@ -81,7 +88,7 @@ public static class LetterStitching
     }
 
     /// <summary>A dot as a knot, where the school and the height ask for one and there is room round it; else null and it is a tiny straight.</summary>
-    private static PlacedLine? Knot(Stroke stroke, IReadOnlyList<Pt>[] lines, int index, StitchSpec spec, double capMm)
+    private static PlacedLine? Knot(Stroke stroke, NearLines near, int index, StitchSpec spec, double capMm)
     {
         var schools = spec.Schools;
         var wanted = schools.Dots == DotSchool.Knot || (schools.Dots == DotSchool.ByHeight && capMm >= Knots.FromCapMm);
@@ -92,57 +99,44 @@ public static class LetterStitching
 
         var middle = Pt.Lerp(stroke.Start, stroke.End, 0.5).OnGrid();
         var across = Knots.AcrossMm(spec.Pair.Strands, schools.Wraps);
-        var room = lines.Where((_, i) => i != index).Select(other => Polyline.ToLine(middle, other)).DefaultIfEmpty(double.PositiveInfinity).Min();
-        return room < (across / 2) + (spec.LineWidthMm / 2) + KnotClearMm
+        return near.Nearer(middle, (across / 2) + (spec.LineWidthMm / 2) + KnotClearMm, index)
             ? null
             : new PlacedLine([middle], false, [new Stitch(middle, middle, StitchShape.Knot, FrontMm: Knots.ThreadMm(spec.Pair.Strands, schools.Wraps))], 0, false, Book.FrenchKnot, across, Dot: true);
     }
 
     /// <summary>How much to take off an end so that it butts against the stroke it stands on; 0 where it stands free or meets another end.</summary>
-    private static double Trim(IReadOnlyList<Pt>[] lines, int index, bool fromStart, StitchSpec spec)
+    private static double Trim(IReadOnlyList<Pt>[] lines, NearLines near, int index, bool fromStart, StitchSpec spec)
     {
         var own = fromStart ? lines[index] : lines[index].Reverse().ToArray();
         var half = spec.LineWidthMm / 2;
-        foreach (var (other, isOwn) in Others(lines, index, own, spec))
+        foreach (var other in near.Within(own[0], OnIt * half, index).Select(i => lines[i]))
         {
-            if (Polyline.ToLine(own[0], other) > OnIt * half)
+            var meetsEnd = other[0].To(other[^1]) > 1e-6 && Math.Min(own[0].To(other[0]), own[0].To(other[^1])) < half;
+            if (!meetsEnd)
             {
-                continue;
+                return Off(other);
             }
-
-            var meetsEnd = !isOwn && other[0].To(other[^1]) > 1e-6 && Math.Min(own[0].To(other[0]), own[0].To(other[^1])) < half;
-            if (meetsEnd)
-            {
-                continue;
-            }
-
-            return WayOut(own, other, half, Math.Min(MostTrimWidths * spec.LineWidthMm, MostTrimShare * Polyline.Length(own)));
         }
 
-        return 0;
+        return Far(own, spec) is { } far && Polyline.ToLine(own[0], far) <= OnIt * half ? Off(far) : 0;
+
+        double Off(IReadOnlyList<Pt> other) => WayOut(own, other, half, Math.Min(MostTrimWidths * spec.LineWidthMm, MostTrimShare * Polyline.Length(own)));
     }
 
-    /// <summary>Other strokes, and the far part of the stroke itself.</summary>
-    private static IEnumerable<(IReadOnlyList<Pt> Line, bool IsOwn)> Others(IReadOnlyList<Pt>[] lines, int index, IReadOnlyList<Pt> own, StitchSpec spec)
+    /// <summary>The part of a stroke that lies well beyond its own beginning; null for a short one.</summary>
+    private static IReadOnlyList<Pt>? Far(IReadOnlyList<Pt> own, StitchSpec spec)
     {
-        for (var i = 0; i < lines.Length; i++)
-        {
-            if (i != index)
-            {
-                yield return (lines[i], false);
-            }
-        }
-
         var along = 0.0;
         for (var k = 1; k < own.Count - 1; k++)
         {
             along += own[k - 1].To(own[k]);
             if (along > 4 * spec.LineWidthMm)
             {
-                yield return (own.Skip(k).ToArray(), true);
-                yield break;
+                return own.Skip(k).ToArray();
             }
         }
+
+        return null;
     }
 
     private static double WayOut(IReadOnlyList<Pt> own, IReadOnlyList<Pt> other, double half, double most)

@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 using Dittany.Core.StitchBook;
 
 namespace Dittany.Core.Stitches;
@@ -28,15 +29,21 @@ public static class LinePlacing
     /// <summary>Halvings of the scale that makes a count come out: to a ten-millionth, far under the grid.</summary>
     private const int Halvings = 24;
 
+    /// <summary>Steps that measuring and splitting a line take for each place it is looked at (measured against the other rooms).</summary>
+    private const long MeasuringSteps = 6;
+
+    private const long SplittingSteps = 8;
+
     /// <summary>What rounding points to the grid can add to a deviation.</summary>
     private const double GridSlackMm = 0.0015;
 
     /// <summary>
     /// Stitches the part of <paramref name="stroke"/> (mm) between two distances along it; null where that is shorter than what can be stitched.
     /// </summary>
-    public static PlacedLine? Place(Stroke stroke, StitchSpec spec, double trimStartMm = 0, double trimEndMm = 0)
+    public static PlacedLine? Place(Stroke stroke, StitchSpec spec, double trimStartMm = 0, double trimEndMm = 0, Budget? budget = null)
     {
         var track = new Track(stroke);
+        budget?.Spend(MeasuringSteps * track.Count);
         var (from, to) = (trimStartMm, track.Length - trimEndMm);
         if (to - from < Tolerance.DroppedBelowMm)
         {
@@ -51,7 +58,7 @@ public static class LinePlacing
         {
             // A chain is tied down where its stretch ends: the last link stops short by the tie.
             var tie = Sewing.TieMm(spec, stops[i] - stops[i - 1], loop);
-            stretches.Add(Along(track, stops[i - 1], stops[i] - tie, spec, loop));
+            stretches.Add(Along(track, stops[i - 1], stops[i] - tie, spec, loop, budget));
         }
 
         var line = new List<Pt>();
@@ -69,7 +76,7 @@ public static class LinePlacing
         return new PlacedLine(line, closed, stitches, stretches.Max(s => s.BeyondMm), stretches.Any(s => s.OverTurned), spec.Pair.Stitch, spec.LineWidthMm);
     }
 
-    private static Stretch Along(Track track, double from, double to, StitchSpec spec, bool loop)
+    private static Stretch Along(Track track, double from, double to, StitchSpec spec, bool loop, Budget? budget)
     {
         var length = to - from;
         var samples = track.Samples(from, to).ToArray();
@@ -96,6 +103,7 @@ public static class LinePlacing
         Stretch? best = null;
         for (var raise = 0; raise <= MostRaises && count + raise <= Math.Max(most, count); raise++)
         {
+            budget?.Spend(SplittingSteps * at.Length);
             var holes = Split(at, allowed, count + raise, floor, straight);
             var (beyond, turned) = Judge(track, holes, spec, loop);
             if (best is null || (beyond, turned ? 1 : 0).CompareTo((best.BeyondMm, best.OverTurned ? 1 : 0)) < 0)

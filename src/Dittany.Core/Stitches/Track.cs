@@ -43,6 +43,9 @@ internal sealed class Track
 
     public double Length { get; }
 
+    /// <summary>At how many places it is measured.</summary>
+    public int Count => _samples.Count;
+
     /// <summary>Distances at which the line turns sharply, both ends not counted.</summary>
     public List<double> Corners { get; } = [];
 

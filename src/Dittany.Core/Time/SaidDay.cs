@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
+using Dittany.Core.Measures;
 
 namespace Dittany.Core.Time;
 
@@ -27,7 +28,7 @@ public static partial class SaidDay
     /// <summary>The day said, or null. Case, a leading “on”, “by”, “for” or “until” and a final full stop do not matter.</summary>
     public static DateOnly? Read(string said, DateOnly today)
     {
-        var words = Lead().Replace(Spaces().Replace(said.Trim().ToLowerInvariant().TrimEnd('.', '!', ','), " "), string.Empty);
+        var words = Lead().Replace(Spaces().Replace(Digits.Plain(said).Trim().ToLowerInvariant().TrimEnd('.', '!', ','), " "), string.Empty);
         return words.Length == 0 ? null : Ways.Select(way => way.Read(words, today)).FirstOrDefault(day => day is not null);
     }
 

@@ -19,6 +19,9 @@ internal class DrawnHand : IAlphabet
 
     private readonly Dictionary<string, Glyph> _drawn;
     private readonly Dictionary<char, IReadOnlyList<Stroke>> _marks;
+    /// <summary>Letters that are kept: more than any language has; marks can be heaped without end.</summary>
+    private const int MostKept = 5000;
+
     private readonly ConcurrentDictionary<string, Glyph?> _glyphs = new(StringComparer.Ordinal);
 
     public DrawnHand(string id, string name, string told, string letters, string marks)
@@ -49,7 +52,7 @@ internal class DrawnHand : IAlphabet
 
         // Only letters the hand has are kept, so that hostile text cannot fill the memory.
         var glyph = Compose(letter);
-        return glyph is null ? null : _glyphs.GetOrAdd(letter, glyph);
+        return glyph is null || _glyphs.Count > MostKept ? glyph : _glyphs.GetOrAdd(letter, glyph);
     }
 
     public virtual GlyphMeasures Measure(Glyph glyph) => Memo.Measure(glyph);

@@ -34,8 +34,7 @@ public static class Fit
         }
 
         var blocked = Blocked(room, anchor, all);
-        blocked.Sort((a, b) => a.From != b.From ? a.From.CompareTo(b.From) : a.To.CompareTo(b.To));
-
+        Merge(blocked);
         var free = new List<(double From, double To)>();
         var reached = 0.0;
         foreach (var (from, to) in blocked)
@@ -64,6 +63,9 @@ public static class Fit
 
         return 0;
     }
+
+    /// <summary>What fitting so many points into a room takes: in one without bays the hull is looked at alone, else every piece meets every edge.</summary>
+    internal static long Steps(Region room, int points) => room.IsEmpty ? 0 : room.IsConvex ? points : (long)points * room.Rings.Sum(r => r.Count);
 
     /// <summary>In a room without bays each corner is inside over one stretch of sizes, and so is the whole where all of these overlap.</summary>
     private static double LargestInConvex(IReadOnlyList<Pt> ring, Pt anchor, IReadOnlyList<Pt> corners)
@@ -191,13 +193,40 @@ public static class Fit
         return good;
     }
 
-    /// <summary>How far the lines at this size lie outside the room, in mm; 0 when they fit.</summary>
+    /// <summary>How far the lines at this size lie outside the room, in mm; 0 when they fit. Where there is no room at all they are outside as far as they reach from their anchor.</summary>
     public static double OverflowMm(Region room, Pt anchor, IEnumerable<IReadOnlyList<Pt>> lines, double capMm) =>
-        lines.SelectMany(line => line).Select(p => room.OutsideBy(anchor + (p * capMm))).DefaultIfEmpty(0).Max();
+        lines.SelectMany(line => line).Select(p => room.IsEmpty ? p.Length * capMm : room.OutsideBy(anchor + (p * capMm))).DefaultIfEmpty(0).Max();
+
+    /// <summary>So many intervals are kept apart before they are merged: a drawing of ten thousand pieces in a ragged room meets its edges millions of times.</summary>
+    private const int MostApart = 1 << 16;
+
+    /// <summary>Intervals in order, those that meet as one.</summary>
+    private static void Merge(List<(double From, double To)> blocked)
+    {
+        blocked.Sort((a, b) => a.From != b.From ? a.From.CompareTo(b.From) : a.To.CompareTo(b.To));
+        var kept = 0;
+        for (var i = 1; i < blocked.Count; i++)
+        {
+            if (blocked[i].From <= blocked[kept].To)
+            {
+                blocked[kept] = (blocked[kept].From, Math.Max(blocked[kept].To, blocked[i].To));
+            }
+            else
+            {
+                blocked[++kept] = blocked[i];
+            }
+        }
+
+        if (blocked.Count > 0)
+        {
+            blocked.RemoveRange(kept + 1, blocked.Count - kept - 1);
+        }
+    }
 
     private static List<(double From, double To)> Blocked(Region room, Pt anchor, IReadOnlyList<IReadOnlyList<Pt>> lines)
     {
         var blocked = new List<(double, double)>();
+        var mostNow = MostApart;
         foreach (var ring in room.Rings)
         {
             for (var e = 0; e < ring.Count; e++)
@@ -208,6 +237,12 @@ public static class Fit
                     for (var k = 1; k < line.Count; k++)
                     {
                         Meet(line[k - 1], line[k], e0, e1, blocked);
+                    }
+
+                    if (blocked.Count > mostNow)
+                    {
+                        Merge(blocked);
+                        mostNow = Math.Max(MostApart, 2 * blocked.Count);
                     }
                 }
             }

@@ -27,14 +27,22 @@ public sealed record GlyphMeasures(IReadOnlyList<double> Counters, IReadOnlyList
     public static GlyphMeasures Of(Glyph glyph) => new(MeasureCounters(glyph), MeasureGaps(glyph), TightestBend(glyph));
 
     /// <summary>Enclosed spaces and bends only, for drawings: what of them comes near what is not told by distance alone.</summary>
-    internal static GlyphMeasures WithoutGaps(Glyph glyph) => new(MeasureCounters(glyph), [], TightestBend(glyph));
+    internal static GlyphMeasures WithoutGaps(Glyph glyph) => new(OfDrawing(glyph), [], TightestBend(glyph));
 
-    private static double[] MeasureCounters(Glyph glyph)
+    /// <summary>Drawings can be scribbles: a thicket is measured on a grid.</summary>
+    private static double[] OfDrawing(Glyph glyph)
     {
-        var factory = Region.Factory;
-        var lines = glyph.Strokes.Select(s => Extended(s.Flatten(0.2), s.Closed))
-            .Select(points => (NetTopologySuite.Geometries.Geometry)factory.CreateLineString(points)).ToArray();
-        var noded = NetTopologySuite.Operation.Union.UnaryUnionOp.Union(lines);
+        var lines = LinesOf(glyph);
+        return Thicket.Is(lines) ? Thicket.Openings(lines).Where(d => d > Sliver).Order().ToArray() : CountersOf(lines);
+    }
+
+    private static Coordinate[][] LinesOf(Glyph glyph) => glyph.Strokes.Select(s => Extended(s.Flatten(0.2), s.Closed)).ToArray();
+
+    private static double[] MeasureCounters(Glyph glyph) => CountersOf(LinesOf(glyph));
+
+    private static double[] CountersOf(IEnumerable<Coordinate[]> lines)
+    {
+        var noded = NetTopologySuite.Operation.Union.UnaryUnionOp.Union(lines.Select(l => (NetTopologySuite.Geometries.Geometry)Region.Factory.CreateLineString(l)).ToArray());
         var polygonizer = new Polygonizer();
         polygonizer.Add(noded);
         return polygonizer.GetPolygons()

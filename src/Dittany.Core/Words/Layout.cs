@@ -118,7 +118,7 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
             (least, greatest) = (Math.Min(least, p.X), Math.Max(greatest, p.X));
         }
 
-        return greatest - least;
+        return Math.Max(0, greatest - least);
     }
 
     /// <summary>Rows of letters laid straight, from the middle of each row.</summary>
@@ -142,7 +142,8 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
                 Initials(items, scales);
             }
 
-            var (from, to) = (items.Min(l => l.From), items.Max(l => l.To));
+            // A row may come to nothing, where a font draws its letters empty: it takes its line all the same.
+            var (from, to) = items.Count == 0 ? (0, 0) : (items.Min(l => l.From), items.Max(l => l.To));
             var half = (from + to) / 2;
             laid.Add(items.Select((i, n) => new InRow(i.Letter, ((i.From + i.To) / 2) - half, scales[n])).ToArray());
             widths.Add(to - from);
@@ -280,7 +281,7 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
     /// <summary>Drawings above, below or round all of the words.</summary>
     private static Figure Beyond(Ornament ornament, List<SetLetter> letters, Bend way, Func<int, double> baseline)
     {
-        var points = letters.SelectMany(l => l.Lines).SelectMany(l => l).ToArray();
+        var points = letters.SelectMany(l => l.Lines).SelectMany(l => l).DefaultIfEmpty().ToArray();
         var (least, greatest) = (new Pt(points.Min(p => p.X), points.Min(p => p.Y)), new Pt(points.Max(p => p.X), points.Max(p => p.Y)));
         var middle = Pt.Lerp(least, greatest, 0.5);
         switch (ornament.Place)

@@ -1,6 +1,7 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
+using Dittany.Core.Measures;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Telling;
 
@@ -64,6 +65,9 @@ public sealed record LetteringQuestion(
 {
     /// <summary>Shared by questions made from this one with another height, strands, stitch or wish; never with other words or another place.</summary>
     internal LetteringMemo Memo { get; } = new();
+
+    /// <summary>What its plan may still reckon.</summary>
+    public Budget Budget { get; init; } = Budget.Unbounded;
 
     /// <summary>Whether it is a monogram: up to three letters, all capitals.</summary>
     public bool Monogram => Usual.MonogramMostMm is not null && Settings.Usual.CapitalsOnly && Settings.Usual.Letters.Count <= 3;
@@ -156,7 +160,7 @@ public static class Lettering
 
     /// <summary>Radius of the tightest bend at a height, mm; infinity where there is none.</summary>
     public static double TightestMm(LetteringQuestion q, double capMm) =>
-        q.Settings.Usual.Letters.Min(l => q.Alphabet.Measure(l.Glyph).TightestRadius) / Alphabets.CapUnits * capMm;
+        q.Settings.Usual.Letters.Select(l => q.Alphabet.Measure(l.Glyph).TightestRadius).DefaultIfEmpty(double.PositiveInfinity).Min() / Alphabets.CapUnits * capMm;
 
     /// <summary>The pair that is taken at a height, and its faults: no fitting is needed to know them.</summary>
     public static (Pair Pair, IReadOnlyList<Fault> Faults) At(LetteringQuestion q, double capMm)
@@ -229,6 +233,7 @@ public static class Lettering
 
         double Overflow()
         {
+            q.Budget.Spend(Fit.Steps(q.Field.For(pair.LineWidthMm), setting.Points));
             var overflow = Math.Max(Fit.OverflowMm(q.Field.For(pair.LineWidthMm), q.AnchorMm, setting.Lines, cap), TooRoundBy(q, setting, cap));
             return overflow < OverflowFromMm ? 0 : overflow;
         }
@@ -248,6 +253,7 @@ public static class Lettering
     private static double Fitted(LetteringQuestion q, Rooms rooms, Pair pair)
     {
         var room = rooms.For(pair.LineWidthMm);
+        q.Budget.Spend(Fit.Steps(room, q.Settings.Usual.Points));
         var wideBelow = Settings.WideBelow(pair.LineWidthMm);
         if (!q.Settings.Arrangement.GrowsWithLetters)
         {
@@ -312,6 +318,7 @@ public static class Lettering
                 return false;
             }
 
+            q.Budget.Spend(20L * q.Settings.Usual.Points);
             var setting = q.Settings.At(cap, lineWidthMm);
             return TooRoundBy(q, setting, cap) == 0 && Fit.Holds(room, q.AnchorMm, setting.Lines, cap);
         }

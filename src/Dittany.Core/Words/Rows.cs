@@ -35,7 +35,7 @@ public static class Rows
     }
 
     /// <summary>Whether a letter is a space: it takes room and leaves no ink.</summary>
-    public static bool IsSpace(string letter) => letter is " " or "\u00a0" or "\u2009" or "\u202f";
+    public static bool IsSpace(string letter) => letter is [var c] && char.GetUnicodeCategory(c) == UnicodeCategory.SpaceSeparator;
 
     /// <summary>
     /// Rows of a text: forced breaks first; else <paramref name="wanted"/> rows broken where sense allows, so that the longest is as short as can be. A hyphen is never
@@ -49,9 +49,12 @@ public static class Rows
             return forced;
         }
 
-        var words = forced.Length == 1 ? forced[0].Split(' ', StringSplitOptions.RemoveEmptyEntries) : [];
+        var words = forced.Length == 1 ? Words(forced[0]) : [];
         return forced.Length != 1 || words.Length < wanted ? null : Best(words, wanted.Value);
     }
+
+    /// <summary>Words as they may be parted: at spaces, but not at those that hold two together.</summary>
+    private static string[] Words(string row) => row.Split([' ', '\u2002', '\u2003', '\u2004', '\u2005', '\u2006', '\u2008', '\u2009', '\u200a', '\u205f', '\u3000'], StringSplitOptions.RemoveEmptyEntries);
 
     /// <summary>The ways to break a text that may be tried: as stated or forced, else one row up to a few.</summary>
     public static IReadOnlyList<IReadOnlyList<string>> Ways(string text, int? wanted)
@@ -62,7 +65,7 @@ public static class Rows
             return [own];
         }
 
-        var words = own[0].Split(' ', StringSplitOptions.RemoveEmptyEntries).Length;
+        var words = Words(own[0]).Length;
         return Enumerable.Range(1, Math.Min(words, MostTried)).Select(rows => Break(text, rows)!).ToArray();
     }
 

@@ -61,6 +61,11 @@ public sealed record Setting(
     /// <summary>Everything that is stitched, letters first.</summary>
     public IEnumerable<IReadOnlyList<Pt>> Lines => Letters.SelectMany(l => l.Lines).Concat(Ornaments.Select(o => o.Line));
 
+    /// <summary>How many points its lines have.</summary>
+    internal int Points => _points ??= Lines.Sum(l => l.Count);
+
+    private int? _points;
+
     /// <summary>Corners of the hull round everything that is stitched.</summary>
     public IReadOnlyList<Pt> Hull => field ??= Region.HullOf(Lines.SelectMany(l => l).ToArray());
 

@@ -52,7 +52,27 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
 
     private bool? _runsTogether;
 
-    public bool Has(string letter) => _has.GetOrAdd(letter, l => l.EnumerateRunes().All(r => _font.Value.HasRune(r.Value)) || l.Normalize(NormalizationForm.FormD).EnumerateRunes().All(r => _font.Value.HasRune(r.Value)));
+    /// <summary>Whether the font has a letter and draws it: one that it draws empty it has not.</summary>
+    public bool Has(string letter)
+    {
+        if (_has.TryGetValue(letter, out var known))
+        {
+            return known;
+        }
+
+        var has = (All(letter) || All(letter.Normalize(NormalizationForm.FormD))) && _font.Value.Shaped(letter, 0).Clusters is { Count: > 0 } clusters && _font.Value.Outline(clusters).Count > 0;
+        if (_has.Count < MostAsked)
+        {
+            _has[letter] = has;
+        }
+
+        return has;
+
+        bool All(string text) => text.EnumerateRunes().All(r => _font.Value.HasRune(r.Value));
+    }
+
+    /// <summary>So many letters are remembered as had or not: more than any writing has, so that hostile text cannot fill the memory.</summary>
+    private const int MostAsked = 20_000;
 
     public Glyph? Find(string letter) => Has(letter) && Shape(letter, 0).Letters is [var only] ? only.Glyph : null;
 

@@ -22,7 +22,8 @@ public static class JobJson
     /// <summary>How deep a document may be nested.</summary>
     public const int MostDepth = 16;
 
-    internal static readonly JsonWriterOptions Writing = new() { Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping };
+    /// <summary>How all our JSON is written: letters as they are.</summary>
+    public static readonly JsonWriterOptions Writing = new() { Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping };
 
     /// <summary>
     /// Reads a job. <paramref name="today"/> is taken where the job states none; what it leaves out of stash, workshop and habits comes from <paramref name="workshop"/>.

@@ -43,59 +43,65 @@ public static class PlanJson
         using var stream = new MemoryStream();
         using (var w = new Utf8JsonWriter(stream, JobJson.Writing with { Indented = indented, NewLine = "\n" }))
         {
-            w.WriteStartObject();
-            w.WriteString("schema", Schema);
-            w.WriteString("rules", Plan.Rules);
-            w.WriteString("inputHash", InputHash(job, workshop));
-            w.WriteString("today", Day(plan.Today));
-            WriteItem(w, plan);
-            WriteSpace(w, plan);
-            w.WriteStartArray("elements");
-            foreach (var element in plan.Elements)
-            {
-                WriteElement(w, element);
-            }
-
-            w.WriteEndArray();
-            WriteTransfer(w, plan);
-            WriteWork(w, plan);
-            WriteTime(w, plan);
-            Texts(w, "finish", plan.Finish);
-            Texts(w, "care", plan.Care);
-            w.WriteStartArray("proof");
-            foreach (var letter in plan.Proof)
-            {
-                w.WriteStartObject();
-                w.WriteString("letter", letter.Letter);
-                w.WriteString("aloud", letter.Aloud);
-                w.WriteEndObject();
-            }
-
-            w.WriteEndArray();
-            w.WriteStartArray("decisions");
-            foreach (var decision in plan.Decisions)
-            {
-                WriteDecision(w, decision);
-            }
-
-            w.WriteEndArray();
-            Texts(w, "setAside", plan.SetAside);
-            w.WriteStartArray("cautions");
-            foreach (var caution in plan.Cautions)
-            {
-                w.WriteStartObject();
-                w.WriteString("kind", Lower(caution.Kind));
-                w.WriteString("severity", Lower(caution.Severity));
-                w.WriteString("text", caution.Text);
-                JobJson.Text(w, "station", caution.At is { } at ? Lower(at) : null);
-                w.WriteEndObject();
-            }
-
-            w.WriteEndArray();
-            w.WriteEndObject();
+            Write(w, job, workshop, plan);
         }
 
         return stream.ToArray();
+    }
+
+    /// <summary>The same into a writer of <see cref="JobJson.Writing"/>.</summary>
+    public static void Write(Utf8JsonWriter w, Job job, Workshop workshop, Plan plan)
+    {
+        w.WriteStartObject();
+        w.WriteString("schema", Schema);
+        w.WriteString("rules", Plan.Rules);
+        w.WriteString("inputHash", InputHash(job, workshop));
+        w.WriteString("today", Day(plan.Today));
+        WriteItem(w, plan);
+        WriteSpace(w, plan);
+        w.WriteStartArray("elements");
+        foreach (var element in plan.Elements)
+        {
+            WriteElement(w, element);
+        }
+
+        w.WriteEndArray();
+        WriteTransfer(w, plan);
+        WriteWork(w, plan);
+        WriteTime(w, plan);
+        Texts(w, "finish", plan.Finish);
+        Texts(w, "care", plan.Care);
+        w.WriteStartArray("proof");
+        foreach (var letter in plan.Proof)
+        {
+            w.WriteStartObject();
+            w.WriteString("letter", letter.Letter);
+            w.WriteString("aloud", letter.Aloud);
+            w.WriteEndObject();
+        }
+
+        w.WriteEndArray();
+        w.WriteStartArray("decisions");
+        foreach (var decision in plan.Decisions)
+        {
+            WriteDecision(w, decision);
+        }
+
+        w.WriteEndArray();
+        Texts(w, "setAside", plan.SetAside);
+        w.WriteStartArray("cautions");
+        foreach (var caution in plan.Cautions)
+        {
+            w.WriteStartObject();
+            w.WriteString("kind", Lower(caution.Kind));
+            w.WriteString("severity", Lower(caution.Severity));
+            w.WriteString("text", caution.Text);
+            JobJson.Text(w, "station", caution.At is { } at ? Lower(at) : null);
+            w.WriteEndObject();
+        }
+
+        w.WriteEndArray();
+        w.WriteEndObject();
     }
 
     private static void WriteItem(Utf8JsonWriter w, Plan plan)

@@ -52,7 +52,10 @@ public static class PictureFile
             return (null, $"The picture is only {w} × {h} px.", $"Take one with at least {LeastSidePx} px a side.");
         }
 
-        using var raw = new SKBitmap(new SKImageInfo(w, h, SKColorType.Rgba8888, SKAlphaType.Premul));
+        // A JPEG can be read at a half or a quarter of its size: what is not kept need never lie in the memory.
+        var wanted = (float)Math.Min(1, Math.Sqrt((double)KeptPx / ((long)w * h)));
+        var size = codec.EncodedFormat == SKEncodedImageFormat.Jpeg && wanted < 1 ? codec.GetScaledDimensions(wanted) : codec.Info.Size;
+        using var raw = new SKBitmap(new SKImageInfo(size.Width, size.Height, SKColorType.Rgba8888, SKAlphaType.Premul));
         if (codec.GetPixels(raw.Info, raw.GetPixels()) != SKCodecResult.Success)
         {
             return (null, "The picture is damaged: it breaks off in the middle.", "Save or send it once more.");

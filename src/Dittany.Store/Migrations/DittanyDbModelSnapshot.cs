@@ -215,7 +215,16 @@ namespace Dittany.Store.Migrations
                     b.Property<int>("Head")
                         .HasColumnType("INTEGER");
 
+                    b.Property<string>("Once")
+                        .HasColumnType("TEXT");
+
+                    b.Property<bool>("PutAway")
+                        .HasColumnType("INTEGER");
+
                     b.HasKey("Id");
+
+                    b.HasIndex("Once")
+                        .IsUnique();
 
                     b.ToTable("Pieces");
                 });

@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Text;
 using System.Text.Json.Nodes;
 using Dittany.Core.Items;
@@ -18,20 +19,17 @@ namespace Dittany.Web.Api;
 /// <summary>The JSON door: stateless plans and templates, the plan of a stored piece, lists of what may be named, schemas.</summary>
 public static class ApiDoor
 {
-    /// <summary>A few plans are made at once, the rest wait, then 503.</summary>
-    public const string FewAtOnce = "few-at-once";
-
     public static void MapApi(this WebApplication app)
     {
         var api = app.MapGroup("/api");
-        var heavy = api.MapGroup(string.Empty).RequireRateLimiting(FewAtOnce);
-        heavy.MapPost("/plan", (HttpContext context, Today today) => WithJob(context, today, (job, workshop) =>
-            Results.Bytes(PlanJson.Write(job, workshop, Planner.Make(job, workshop)), "application/json")));
-        heavy.MapPost("/template.pdf", (HttpContext context, Today today) => WithJob(context, today, (job, workshop) =>
-            Results.Bytes(LeafPdf.Write(TemplateLeaves.Of(SheetOf(Planner.Make(job, workshop), workshop))), "application/pdf")));
-        heavy.MapPost("/template.svg", (HttpContext context, Today today) => WithJob(context, today, (job, workshop) =>
-            Results.Text(TemplateSvg.Write(SheetOf(Planner.Make(job, workshop), workshop)), "image/svg+xml", Encoding.UTF8)));
-        heavy.MapGet("/pieces/{id:int}/plan", StoredPlan);
+        api.MapPost("/plan", (HttpContext context, Today today, Plans plans) => WithJob(context, today, plans, (job, workshop, plan) =>
+            new PlanResult(job, workshop, plan)));
+        api.MapPost("/template.pdf", (HttpContext context, Today today, Plans plans) => WithJob(context, today, plans, (_, workshop, plan) =>
+            Results.Bytes(LeafPdf.Write(TemplateLeaves.Of(SheetOf(plan, workshop))), "application/pdf")));
+        api.MapPost("/template.svg", (HttpContext context, Today today, Plans plans) => WithJob(context, today, plans, (_, workshop, plan) =>
+            Results.Text(TemplateSvg.Write(SheetOf(plan, workshop)), "image/svg+xml", Encoding.UTF8)));
+        api.MapGet("/pieces/{id:int}/plan", StoredPlan);
+        app.MapGet("/pieces/{id:int}.json", StoredJob);
 
         api.MapGet("/forms", () => List(Catalogue.Forms.Select(f => new JsonObject
         {
@@ -91,20 +89,32 @@ public static class ApiDoor
 
     internal static TemplateSheet SheetOf(Plan plan, Workshop workshop) => TemplateSheet.Of(plan, Papers.Find(workshop.Paper)!);
 
-    private static async Task<IResult> StoredPlan(int id, PieceStore pieces, WorkshopStore workshops, Today today, CancellationToken cancel)
+    /// <summary>The job of a piece as it is stored, to take away: also where no sense can be made of it.</summary>
+    private static async Task<IResult> StoredJob(int id, PieceStore pieces, HttpContext context, CancellationToken cancel)
     {
-        var piece = await pieces.Find(id, cancel);
+        context.Response.Headers.CacheControl = "no-store";
+        return await pieces.JsonOf(id, cancel) is { } json
+            ? Results.File(Encoding.UTF8.GetBytes(json), "application/json", string.Create(CultureInfo.InvariantCulture, $"piece-{id}.json"))
+            : Results.NotFound();
+    }
+
+    private static async Task<IResult> StoredPlan(int id, PieceStore pieces, WorkshopStore workshops, Today today, Plans plans, HttpContext context, CancellationToken cancel)
+    {
+        context.Response.Headers.CacheControl = "no-store";
+        var (piece, bad) = await pieces.Look(id, cancel);
         if (piece is null)
         {
-            return Problems.Of(StatusCodes.Status404NotFound, $"There is no piece {id}.", []);
+            return bad is null
+                ? Problems.Of(StatusCodes.Status404NotFound, $"There is no piece {id}.", [])
+                : Problems.Of(StatusCodes.Status422UnprocessableEntity, "No plan can be made of this piece as it stands.", [bad.Fault]);
         }
 
         var workshop = piece.In(await workshops.Current(cancel));
         var job = piece.Job with { Today = today.Date };
-        return Results.Bytes(PlanJson.Write(job, workshop, Planner.Make(job, workshop)), "application/json");
+        return new PlanResult(job, workshop, await plans.Make(job, workshop, cancel));
     }
 
-    private static async Task<IResult> WithJob(HttpContext context, Today today, Func<Job, Workshop, IResult> answer)
+    private static async Task<IResult> WithJob(HttpContext context, Today today, Plans plans, Func<Job, Workshop, Plan, IResult> answer)
     {
         if (!context.Request.HasJsonContentType())
         {
@@ -137,8 +147,7 @@ public static class ApiDoor
             return Problems.Of(StatusCodes.Status400BadRequest, "The job makes no sense as it stands.", read.Faults);
         }
 
-        context.RequestAborted.ThrowIfCancellationRequested();
-        return answer(read.Job, read.Workshop!);
+        return answer(read.Job, read.Workshop!, await plans.Make(read.Job, read.Workshop!, context.RequestAborted));
     }
 
     private static IResult TooLarge() => Problems.Of(StatusCodes.Status413PayloadTooLarge, "The body is larger than 1 MB.", []);

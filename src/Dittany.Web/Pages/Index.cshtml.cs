@@ -35,6 +35,17 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
     /// <summary>Pieces that are begun after the tape's end.</summary>
     public int Later { get; private set; }
 
+    /// <summary>Pieces of which no plan can be shown, each with its way out.</summary>
+    public IReadOnlyList<BadPiece> Bad { get; private set; } = [];
+
+    /// <summary>Pieces whose plans are still being made.</summary>
+    public IReadOnlyList<SlowPiece> Slow { get; private set; } = [];
+
+    /// <summary>Pieces that are put away.</summary>
+    public IReadOnlyList<(int Id, string Name)> Away { get; private set; } = [];
+
+    public bool Empty => Pieces.Count + Bad.Count + Slow.Count == 0;
+
     public string? Fault { get; private set; }
 
     public Task OnGet(CancellationToken cancel) => Load(cancel);
@@ -43,8 +54,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
     public async Task<IActionResult> OnPostFit(int piece, string kind, CancellationToken cancel)
     {
         var workshop = await workshops.Current(cancel);
-        var all = (await desk.All(workshop, cancel)).Select(p => p.Piece).ToArray();
-        if (all.FirstOrDefault(p => p.Piece.Id == piece) is not { } late || desk.Ways(all, piece, workshop).FirstOrDefault(w => w.Kind == kind) is not { } way)
+        var all = (await desk.All(workshop, cancel)).Pieces.Select(p => p.Piece).ToArray();
+        if (all.FirstOrDefault(p => p.Piece.Id == piece) is not { } late || desk.Ways(all, piece, workshop, cancel).FirstOrDefault(w => w.Kind == kind) is not { } way)
         {
             return await Again("That way is no longer needed, or no longer does it: look again.", cancel);
         }
@@ -89,7 +100,9 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
     {
         var workshop = await workshops.Current(cancel);
         var evenings = Desk.EveningsOf(workshop);
-        var all = await desk.All(workshop, cancel);
+        var laying = await desk.All(workshop, cancel);
+        (var all, Bad, Slow) = laying;
+        Away = await pieces.Away(cancel);
         var laid = all.Select(p => p.Laid).ToArray();
         Tonight = Core.Time.Tonight.Tell(laid, evenings, Today);
         Tape = laid.All(l => l.Progress.Stage == Stage.Finished) ? string.Empty : DaysDrawing.Draw(laid, evenings, Today, Days);
@@ -98,7 +111,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
             l.Demand.Id,
             l.Name,
             $"Wanted {Say.Day(l.Lain.DueOn!.Value)}{(l.Lain.ReadyOn is { } ready ? $", ready {Say.Day(ready)} as things lie" : ", and no evening to work on it")}: {Say.Minutes(l.Progress.LeftMinutes)} of work are left.",
-            desk.Ways(all.Select(p => p.Piece).ToArray(), l.Demand.Id, workshop))).ToArray();
+            desk.Ways(all.Select(p => p.Piece).ToArray(), l.Demand.Id, workshop, cancel))).ToArray();
         Pieces = all
             .OrderBy(p => p.Laid.Progress.Stage == Stage.Finished)
             .ThenByDescending(p => p.Laid.Progress.Stage is not Stage.Planned)

@@ -95,7 +95,7 @@ public static class Demo
     /// <summary>Stores the pieces where none are stored; what is begun was read back first.</summary>
     public static async Task Fill(PieceStore store, SheetStore sheets, CupboardStore cupboard, TracingStore tracings, DateOnly today)
     {
-        if ((await store.All()).Count > 0)
+        if (await store.All() is { Pieces.Count: > 0 } or { Bad.Count: > 0 })
         {
             return;
         }

@@ -1,71 +1,120 @@
+using Dittany.Core.Measures;
 using Dittany.Core.Planning;
 using Dittany.Core.Time;
-using Dittany.Formats.Json;
 using Dittany.Store;
-using Microsoft.Extensions.Caching.Memory;
 
 namespace Dittany.Web.Setup;
 
-/// <summary>A piece with its plan, told in the maker's units.</summary>
-public sealed record Planned(Piece Piece, Job Job, Workshop Workshop, Plan Plan);
+/// <summary>A piece with its plan, told in the maker's units; <paramref name="InMm"/> is the same in millimetres, as it is kept and goes to the door.</summary>
+public sealed record Planned(Piece Piece, Job Job, Workshop Workshop, Plan Plan, Plan InMm);
 
 /// <summary>What another workshop would make of a piece.</summary>
 public sealed record Effect(int Piece, string Title, IReadOnlyList<MovedOn> Moved);
 
-/// <summary>Plans made lately, by the hash of their input: looking again costs nothing.</summary>
-public sealed class PlanCache : IDisposable
-{
-    /// <summary>So many plans are kept.</summary>
-    private const int Most = 256;
+/// <summary>What another workshop would make of all pieces; <paramref name="Pending"/> are those whose plans are not there yet, by name.</summary>
+public sealed record Effects(IReadOnlyList<Effect> Moved, IReadOnlyList<string> Pending);
 
-    private readonly MemoryCache _plans = new(new MemoryCacheOptions { SizeLimit = Most });
+/// <summary>A piece on the list whose plan is still being made.</summary>
+public sealed record SlowPiece(int Id, string Name);
 
-    public Plan Make(Job job, Workshop workshop) => _plans.GetOrCreate(PlanJson.InputHash(job, workshop), entry =>
-    {
-        entry.Size = 1;
-        return Planner.Make(job, workshop);
-    })!;
-
-    public void Dispose() => _plans.Dispose();
-}
+/// <summary>Everything that is to be listed: pieces with their plans laid over the evenings, those of which no plan can be made, and those whose plan is still being made.</summary>
+public sealed record Laying(IReadOnlyList<(Planned Piece, Laid Laid)> Pieces, IReadOnlyList<BadPiece> Bad, IReadOnlyList<SlowPiece> Slow);
 
 /// <summary>Plans of stored pieces on today's date, each with the workshop it was begun with, and all of them laid over the evenings there are.</summary>
-public sealed class Desk(PieceStore pieces, PlanCache plans, Today today)
+public sealed class Desk(PieceStore pieces, Plans plans, Today today)
 {
+    /// <summary>How long a list waits for plans that are not there yet: then it is shown without them, and they are made beside it.</summary>
+    private static readonly TimeSpan ListPatience = TimeSpan.FromSeconds(2.5);
+
     public DateOnly Today => today.Date;
 
-    /// <summary>The plan of a piece as it stands; <paramref name="job"/> is another state of its job.</summary>
-    public Planned Plan(Piece piece, Workshop now, Job? job = null)
+    /// <summary>The plan of a piece as it stands; <paramref name="job"/> is another state of its job. Throws <see cref="TooMuchException"/> where it is more than one plan holds.</summary>
+    public async Task<Planned> Plan(Piece piece, Workshop now, CancellationToken cancel, Job? job = null)
     {
-        var (work, with) = ((job ?? piece.Job) with { Today = today.Date }, piece.In(now));
-        return new Planned(piece, work, with, Retold.In(plans.Make(work, with), now.Units));
+        var (work, with) = Asked(piece, now, job);
+        var plan = await plans.Make(work, with, cancel);
+        return new Planned(piece, work, with, Retold.In(plan, now.Units), plan);
     }
 
     /// <summary>The plan of a job that is not stored, in the units of a workshop. The job must have no fault.</summary>
-    public Plan Plan(Job job, Workshop workshop) => Retold.In(plans.Make(job, workshop), workshop.Units);
+    public async Task<Plan> Plan(Job job, Workshop workshop, CancellationToken cancel) => Retold.In(await plans.Make(job, workshop, cancel), workshop.Units);
 
-    /// <summary>All pieces with their plans, newest first, laid over the evenings.</summary>
-    public async Task<IReadOnlyList<(Planned Piece, Laid Laid)>> All(Workshop workshop, CancellationToken cancel)
+    /// <summary>All pieces with their plans, newest first, laid over the evenings. Waits for none that takes long.</summary>
+    public async Task<Laying> All(Workshop workshop, CancellationToken cancel)
     {
-        var all = (await pieces.All(cancel)).Select(p => Plan(p, workshop)).ToArray();
-        var lain = MakeItFit.Lay(all.Select(Open).ToArray(), EveningsOf(workshop), today.Date);
-        return all.Zip(lain, (p, l) => (p, new Laid(p.Plan.Title, Open(p).Demand, p.Plan.Time.Progress, l))).ToArray();
+        var shelf = await pieces.All(cancel);
+        var asked = shelf.Pieces.Select(p => (Piece: p, Asked: Asked(p, workshop, null))).ToArray();
+        var making = asked.Select(a => plans.Begin(a.Asked.Job, a.Asked.Workshop)).ToArray();
+        await Soon(making, cancel);
+        var (done, bad, slow) = (new List<Planned>(), shelf.Bad.ToList(), new List<SlowPiece>());
+        foreach (var ((piece, (job, with)), plan) in asked.Zip(making))
+        {
+            if (plan.IsCompletedSuccessfully)
+            {
+                done.Add(new Planned(piece, job, with, Retold.In(await plan, workshop.Units), await plan));
+            }
+            else if (plan.Exception?.InnerException is { } e and not (BusyException or OperationCanceledException))
+            {
+                bad.Add(Unplanned(piece, e));
+            }
+            else
+            {
+                slow.Add(new SlowPiece(piece.Id, NameOf(piece.Job)));
+            }
+        }
+
+        var lain = MakeItFit.Lay(done.Select(Open).ToArray(), EveningsOf(workshop), today.Date);
+        return new Laying(done.Zip(lain, (p, l) => (p, new Laid(p.Plan.Title, Open(p).Demand, p.Plan.Time.Progress, l))).ToArray(), bad, slow);
     }
 
     /// <summary>Ways to make a late piece fit among the others.</summary>
-    public IReadOnlyList<FitWay> Ways(IReadOnlyList<Planned> all, int late, Workshop workshop) =>
-        MakeItFit.Ways(all.Select(Open).ToArray(), late, workshop, today.Date, plans.Make);
+    public IReadOnlyList<FitWay> Ways(IReadOnlyList<Planned> all, int late, Workshop workshop, CancellationToken cancel) =>
+        MakeItFit.Ways(all.Select(Open).ToArray(), late, workshop, today.Date, (job, with) => plans.Glance(job, with, cancel));
 
     /// <summary>Which pieces come out otherwise with another workshop, and what moves in each. Pieces begun keep what they were begun with.</summary>
-    public async Task<IReadOnlyList<Effect>> Effects(Workshop before, Workshop after, CancellationToken cancel) =>
-        (await pieces.All(cancel))
-            .Where(p => p.Job.Done is not { Finished: true })
-            .Select(p => (Before: Plan(p, before), After: Plan(p, after)))
-            .Select(p => new Effect(p.After.Piece.Id, p.After.Plan.Title, Moved.Between(p.Before.Plan, p.After.Plan, after.Units)))
-            .Where(e => e.Moved.Count > 0)
-            .ToArray();
+    public async Task<Effects> Effects(Workshop before, Workshop after, CancellationToken cancel)
+    {
+        var asked = (await pieces.All(cancel)).Pieces.Where(p => p.Job.Done is not { Finished: true }).ToArray();
+        var both = asked.Select(p => (Before: plans.Begin(Asked(p, before, null).Job, Asked(p, before, null).Workshop), After: plans.Begin(Asked(p, after, null).Job, Asked(p, after, null).Workshop))).ToArray();
+        await Soon(both.SelectMany(b => new[] { b.Before, b.After }).ToArray(), cancel);
+        var (moved, pending) = (new List<Effect>(), new List<string>());
+        foreach (var (piece, (was, now)) in asked.Zip(both))
+        {
+            if (!was.IsCompletedSuccessfully || !now.IsCompletedSuccessfully)
+            {
+                pending.Add(NameOf(piece.Job));
+                continue;
+            }
+
+            var (then, here) = (Retold.In(await was, before.Units), Retold.In(await now, after.Units));
+            if (Moved.Between(then, here, after.Units) is { Count: > 0 } other)
+            {
+                moved.Add(new Effect(piece.Id, here.Title, other));
+            }
+        }
+
+        return new Effects(moved, pending);
+    }
 
     public static OpenPiece Open(Planned planned) => new(planned.Piece.Id, planned.Job, planned.Plan);
 
     public static Evenings EveningsOf(Workshop workshop) => new(workshop.EveningsPerWeek, workshop.MinutesPerEvening);
+
+    /// <summary>What to call a piece that has no plan yet.</summary>
+    public static string NameOf(Job job) => job.Title ?? job.Elements.Select(e => e.Text.ReplaceLineEndings(" ")).FirstOrDefault() ?? job.MotifsAsked.Select(m => m.Drawing?.Name ?? m.Motif).FirstOrDefault() ?? "A piece";
+
+    /// <summary>A piece that can be read and of which no plan comes.</summary>
+    public static BadPiece Unplanned(Piece piece, Exception why) => new(
+        piece.Id, piece.Head, NameOf(piece.Job), piece.CanUndo, piece.CanRedo,
+        why is TooMuchException much ? much.Fault : new JobFault("#", "No plan can be made of it as it stands.", "Go one step back, or take it out as it is and make it anew."), piece.PutAway);
+
+    private (Job Job, Workshop Workshop) Asked(Piece piece, Workshop now, Job? job) => ((job ?? piece.Job) with { Today = today.Date }, piece.In(now));
+
+    private static async Task Soon(IReadOnlyCollection<Task> all, CancellationToken cancel)
+    {
+        using var limit = CancellationTokenSource.CreateLinkedTokenSource(cancel);
+        await Task.WhenAny(Task.WhenAll(all), Task.Delay(ListPatience, limit.Token));
+        await limit.CancelAsync();
+        cancel.ThrowIfCancellationRequested();
+    }
 }

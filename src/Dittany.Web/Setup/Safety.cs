@@ -38,4 +38,17 @@ public static class Safety
         headers["Cross-Origin-Resource-Policy"] = "same-origin";
         return next(context);
     });
+
+    /// <summary>Only looking and sending: what is asked any other way is refused before it reaches a page.</summary>
+    public static IApplicationBuilder UseUsualMethods(this IApplicationBuilder app) => app.Use((context, next) =>
+    {
+        if (HttpMethods.IsGet(context.Request.Method) || HttpMethods.IsHead(context.Request.Method) || HttpMethods.IsPost(context.Request.Method))
+        {
+            return next(context);
+        }
+
+        context.Response.StatusCode = StatusCodes.Status405MethodNotAllowed;
+        context.Response.Headers.Allow = "GET, HEAD, POST";
+        return Task.CompletedTask;
+    });
 }

@@ -11,7 +11,7 @@ namespace Dittany.Web.Setup;
 public sealed record StraighteningState(StraighteningProgress Progress, bool Done, string? Trouble = null);
 
 /// <summary>Straightens photographs beside the request, so that the page can tell how far it is. One at a time for each photograph; what is done is in the store.</summary>
-public sealed class Straightening(IServiceScopeFactory scopes, ILogger<Straightening> log)
+public sealed class Straightening(IServiceScopeFactory scopes, PictureDesk pictures, ILogger<Straightening> log)
 {
     private readonly ConcurrentDictionary<int, StraighteningState> _states = new();
 
@@ -26,14 +26,14 @@ public sealed class Straightening(IServiceScopeFactory scopes, ILogger<Straighte
         {
             try
             {
-                var drawn = Rectifier.Draw(picture, view, p => _states[photograph] = new StraighteningState(p, false));
+                var drawn = await pictures.At(() => Rectifier.Draw(picture, view, p => _states[photograph] = new StraighteningState(p, false)), CancellationToken.None);
                 await using var scope = scopes.CreateAsyncScope();
                 var store = scope.ServiceProvider.GetRequiredService<CupboardStore>();
                 var id = await store.Keep(drawn);
                 await store.Remember(photograph, row => row.ViewId = id);
                 _states[photograph] = new StraighteningState(new StraighteningProgress("Done", 1), true);
             }
-            catch (Exception e) when (e is ArgumentException or InvalidOperationException or OutOfMemoryException or Microsoft.EntityFrameworkCore.DbUpdateException)
+            catch (Exception e) when (e is ArgumentException or InvalidOperationException or OutOfMemoryException or BusyException or System.Data.Common.DbException or Microsoft.EntityFrameworkCore.DbUpdateException)
             {
                 log.LogError(e, "Straightening photograph {Photograph} failed", photograph);
                 _states[photograph] = new StraighteningState(new StraighteningProgress("Stopped", 1), true, "The picture could not be straightened. It is still here: point at the corners once more, or take another.");

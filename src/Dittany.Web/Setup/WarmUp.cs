@@ -32,7 +32,7 @@ public sealed class WarmUp(Today today, IServer server, IServiceScopeFactory sco
             {
                 await Task.Delay(Pause, stoppingToken);
                 var job = new Job(form.Id, [new WordingAsked("name", "Little Pebble")], today.Date);
-                var plan = Retold.In(Planner.Make(job, Workshop.Default), Units.Centimetres);
+                var plan = Retold.In(Planner.Make(job, Workshop.Default, stop: stoppingToken), Units.Centimetres);
                 _ = BenchDrawing.Draw(plan, new BenchDrawing.Look(BenchDrawing.Views(plan)[0], Units.Centimetres, 0, 0));
                 _ = StitchTelling.All(plan);
             }
@@ -46,7 +46,7 @@ public sealed class WarmUp(Today today, IServer server, IServiceScopeFactory sco
     private async Task LookAtTheBench(CancellationToken stop)
     {
         using var scope = scopes.CreateScope();
-        var newest = (await scope.ServiceProvider.GetRequiredService<PieceStore>().All(stop)).Select(p => (int?)p.Id).FirstOrDefault();
+        var newest = (await scope.ServiceProvider.GetRequiredService<PieceStore>().All(stop)).Pieces.Select(p => (int?)p.Id).FirstOrDefault();
         var address = server.Features.Get<IServerAddressesFeature>()?.Addresses.FirstOrDefault();
         if (newest is null || address is null || !lifetime.ApplicationStarted.IsCancellationRequested)
         {

@@ -48,7 +48,7 @@ public class ProgressTests
     {
         var job = Jobs.Towel() with { Done = new Done(true, 2) };
         var changed = Changes.Apply(job, new Change(member, value, string.Empty)).Job!;
-        var fault = Frozen.Fault(job, changed, Workshop.Default);
+        var fault = Frozen.Fault(job, Jobs.Plan(job), changed, Jobs.Plan(changed));
         Assert.Equal(refused, fault is not null);
         if (refused)
         {

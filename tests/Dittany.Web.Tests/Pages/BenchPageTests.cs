@@ -71,9 +71,9 @@ public sealed class BenchPageTests : IDisposable
         Assert.Contains("your choice", slip.TextContent, StringComparison.Ordinal);
         Assert.Contains("printed mirrored", slip.TextContent, StringComparison.Ordinal);
 
-        await PostForm(_browser, path, $"{path}?handler=Undo");
+        await PostForm(_browser, path, $"{path}?handler=Undo", ("from", "2"));
         Assert.DoesNotContain("your choice", (await Read(path)).QuerySelector("#slip-transfer-method")!.TextContent, StringComparison.Ordinal);
-        await PostForm(_browser, path, $"{path}?handler=Redo");
+        await PostForm(_browser, path, $"{path}?handler=Redo", ("from", "1"));
         Assert.Contains("your choice", (await Read(path)).QuerySelector("#slip-transfer-method")!.TextContent, StringComparison.Ordinal);
     }
 

@@ -19,6 +19,24 @@ public sealed class SheetsPageTests : IDisposable
 
     public void Dispose() => _site.Dispose();
 
+    /// <summary>A look at an address stores nothing, whoever made the browser look: a sheet goes out only from its own page.</summary>
+    [Fact]
+    public async Task Looking_prints_nothing()
+    {
+        await Make("Zoë");
+        await PostForm(_browser, "/sheets/1", "/sheets/1?handler=Proof", ("words", "Zoë"), ("who", "Ada"));
+        foreach (var method in new[] { HttpMethod.Get, HttpMethod.Head })
+        {
+            using var look = new HttpRequestMessage(method, "/sheets/1?handler=Pdf&kind=work");
+            var answer = await _browser.SendAsync(look);
+            Assert.Equal("text/html", answer.Content.Headers.ContentType!.MediaType);
+        }
+
+        using var bare = new FormUrlEncodedContent([]);
+        Assert.Equal(HttpStatusCode.BadRequest, (await _browser.PostAsync("/sheets/1?handler=Pdf&kind=work", bare)).StatusCode);
+        Assert.DoesNotContain("Sheet 1", await _browser.GetStringAsync("/sheets/1"), StringComparison.Ordinal);
+    }
+
     [Fact]
     public async Task Nothing_is_printed_before_the_words_are_read_back()
     {
@@ -26,7 +44,7 @@ public sealed class SheetsPageTests : IDisposable
         var page = await Read("/sheets/1");
         Assert.Equal(["capital Z", "o", "e with two dots", "space", "and sign", "space", "capital J", "o"], page.QuerySelectorAll(".letters .aloud").Select(a => a.TextContent));
         Assert.Empty(page.QuerySelectorAll(".leaf, #pdf"));
-        Assert.Equal(HttpStatusCode.Conflict, (await _browser.GetAsync("/sheets/1?handler=Pdf&kind=template")).StatusCode);
+        Assert.Equal(HttpStatusCode.Conflict, (await PostForm(_browser, "/sheets/1", "/sheets/1?handler=Pdf&kind=template")).StatusCode);
         Assert.Equal(HttpStatusCode.Conflict, (await PostForm(_browser, "/sheets/1", "/sheets/1?handler=Print&kind=template")).StatusCode);
         Assert.False(Directory.Exists(Path.Combine(_site.Folder, "printed")));
     }
@@ -57,7 +75,7 @@ public sealed class SheetsPageTests : IDisposable
         await Proof("Zoë");
         var seen = (await Read($"/sheets/1?kind={kind}")).QuerySelectorAll(".leaf text").Select(t => t.TextContent).ToArray();
         Assert.Contains(seen, t => t.Contains(says, StringComparison.Ordinal));
-        using var pdf = PdfDocument.Open(await _browser.GetByteArrayAsync($"/sheets/1?handler=Pdf&kind={kind}"));
+        using var pdf = PdfDocument.Open(await Printed($"/sheets/1?handler=Pdf&kind={kind}"));
         var paper = Close(string.Concat(pdf.GetPages().Select(p => p.Text)));
         Assert.All(seen, t => Assert.Contains(Close(t), paper, StringComparison.Ordinal));
     }
@@ -69,7 +87,7 @@ public sealed class SheetsPageTests : IDisposable
         await Make("Bread & Salt");
         await Proof("Bread & Salt");
         var plan = await Site.Read(await _browser.GetAsync("/api/pieces/1/plan"));
-        using var pdf = PdfDocument.Open(await _browser.GetByteArrayAsync("/sheets/1?handler=Pdf&kind=work"));
+        using var pdf = PdfDocument.Open(await Printed("/sheets/1?handler=Pdf&kind=work"));
         var paper = Close(string.Concat(pdf.GetPages().SelectMany(p => p.Text)));
         foreach (var step in plan.GetProperty("finish").EnumerateArray().Concat(plan.GetProperty("transfer").GetProperty("removal").EnumerateArray()))
         {
@@ -113,7 +131,7 @@ public sealed class SheetsPageTests : IDisposable
         Assert.DoesNotContain("Print the template", (await Read("/bench/1")).QuerySelector("#next")!.TextContent, StringComparison.Ordinal);
 
         // Another printer is not corrected for this one's fault.
-        using var own = PdfDocument.Open(await _browser.GetByteArrayAsync("/sheets/1?handler=Pdf&kind=template&printer=My%20printer"));
+        using var own = PdfDocument.Open(await Printed("/sheets/1?handler=Pdf&kind=template&printer=My%20printer"));
         Assert.Equal(100, CheckLineOf(own), 0.1);
     }
 
@@ -141,7 +159,7 @@ public sealed class SheetsPageTests : IDisposable
     {
         await Make("Zoë");
         await Proof("Zoë");
-        await _browser.GetByteArrayAsync("/sheets/1?handler=Pdf&kind=template");
+        await Printed("/sheets/1?handler=Pdf&kind=template");
         var answer = await PostForm(_browser, "/sheets/1", "/sheets/1?handler=Measure&sheet=1", ("measured", measured));
         Assert.Equal(HttpStatusCode.UnprocessableEntity, answer.StatusCode);
         var page = new HtmlParser().ParseDocument(await answer.Content.ReadAsStringAsync());
@@ -195,4 +213,11 @@ public sealed class SheetsPageTests : IDisposable
     private Task<HttpResponseMessage> Proof(string words) => PostForm(_browser, "/sheets/1", "/sheets/1?handler=Proof", ("words", words), ("who", "Ada"));
 
     private async Task<IHtmlDocument> Read(string path) => new HtmlParser().ParseDocument(await _browser.GetStringAsync(path));
+
+    private async Task<byte[]> Printed(string address)
+    {
+        var answer = await PostForm(_browser, "/sheets/1", address);
+        Assert.Equal(HttpStatusCode.OK, answer.StatusCode);
+        return await answer.Content.ReadAsByteArrayAsync();
+    }
 }

@@ -26,17 +26,17 @@ public sealed class StoreTests : IDisposable
         await Change(id, 1, "capHeightMm", "14");
         var second = await Change(id, 2, "strands", "2");
         Assert.Equal(3, second.Piece!.Head);
-        var undone = await Store().Undo(id);
+        var undone = await Undo(id);
         Assert.Equal((2, true, true), (undone!.Head, undone.CanUndo, undone.CanRedo));
         Assert.Null(undone.Job.Elements[0].Strands);
         Assert.Equal(14, undone.Job.Elements[0].CapHeightMm);
 
         // After a restart too.
         Restart();
-        Assert.Equal(2, (await Store().Redo(id))!.Job.Elements[0].Strands);
-        await Store().Undo(id);
-        await Store().Undo(id);
-        var first = await Store().Undo(id);
+        Assert.Equal(2, (await Redo(id))!.Job.Elements[0].Strands);
+        await Undo(id);
+        await Undo(id);
+        var first = await Undo(id);
         Assert.Equal((1, false), (first!.Head, first.CanUndo));
         await using var db = Db();
         Assert.Equal(3, await db.Revisions.CountAsync());
@@ -47,11 +47,11 @@ public sealed class StoreTests : IDisposable
     {
         var id = await Store().Create(Towel(), "New piece");
         await Change(id, 1, "capHeightMm", "14");
-        await Store().Undo(id);
+        await Undo(id);
         await Change(id, 1, "capHeightMm", "18");
         Assert.False((await Store().Find(id))!.CanRedo);
-        await Store().Undo(id);
-        Assert.Equal(18, (await Store().Redo(id))!.Job.Elements[0].CapHeightMm);
+        await Undo(id);
+        Assert.Equal(18, (await Redo(id))!.Job.Elements[0].CapHeightMm);
         await using var db = Db();
         Assert.Equal(3, await db.Revisions.CountAsync());
     }
@@ -99,8 +99,86 @@ public sealed class StoreTests : IDisposable
         await Nudge(id, 3, "252,600");
         _clock.Now += TimeSpan.FromMilliseconds(400);
         await Nudge(id, 4, "253,600");
-        Assert.Equal(252, (await Store().Undo(id))!.Job.Elements[0].CentreMm!.Value.X);
-        Assert.Null((await Store().Undo(id))!.Job.Elements[0].CentreMm);
+        Assert.Equal(252, (await Undo(id))!.Job.Elements[0].CentreMm!.Value.X);
+        Assert.Null((await Undo(id))!.Job.Elements[0].CentreMm);
+    }
+
+    /// <summary>A tab that was open while others went on takes back nothing that it never saw.</summary>
+    [Fact]
+    public async Task An_undo_names_what_it_takes_back()
+    {
+        var id = await Store().Create(Towel(), "New piece");
+        await Change(id, 1, "capHeightMm", "14");
+        await Change(id, 2, "strands", "2");
+        var stale = (await Store().Undo(id, 2))!;
+        Assert.Equal((PieceStore.RevisionItself, 3), (stale.Conflict!.Member, stale.Conflict.Piece.Head));
+        Assert.Equal(3, (await Store().Find(id))!.Head);
+        Assert.NotNull((await Store().Redo(id, 2))!.Conflict);
+
+        // One sent twice acts once.
+        Assert.Equal(2, (await Store().Undo(id, 3))!.Piece!.Head);
+        Assert.NotNull((await Store().Undo(id, 3))!.Conflict);
+        Assert.Null(await Store().Undo(99, 1));
+    }
+
+    [Fact]
+    public async Task Of_many_moves_at_once_each_counts()
+    {
+        var id = await Store().Create(Towel() with { Elements = [new WordingAsked("name", "Zoë", CentreMm: new Core.Geometry.Pt(250, 600))] }, "New piece");
+        var moved = await Task.WhenAll(Enumerable.Range(0, 20).Select(_ => Task.Run(() => Store().Change(
+            id, null, (piece, _) => Task.FromResult(new Change("centreMm", $"{(piece.Job.Elements[0].CentreMm!.Value.X + 1).ToString(System.Globalization.CultureInfo.InvariantCulture)},600", "Moved")), Workshop.Default, nudge: true))));
+        Assert.All(moved, m => Assert.NotNull(m!.Piece));
+        Assert.Equal(270, (await Store().Find(id))!.Job.Elements[0].CentreMm!.Value.X);
+        await using var db = Db();
+        Assert.Equal(21, await db.Revisions.CountAsync());
+    }
+
+    [Fact]
+    public async Task A_form_sent_twice_makes_one_piece()
+    {
+        var made = await Task.WhenAll(Enumerable.Range(0, 6).Select(_ => Task.Run(() => Store().Create(Towel(), "New piece", "the-very-form"))));
+        Assert.Single(made.Distinct());
+        Assert.NotEqual(made[0], await Store().Create(Towel(), "New piece", "another"));
+        Assert.Equal(2, (await Store().All()).Pieces.Count);
+    }
+
+    [Fact]
+    public async Task What_is_put_away_is_on_no_list_and_comes_back()
+    {
+        var id = await Store().Create(Towel() with { Title = "Winter towel" }, "New piece");
+        Assert.True(await Store().PutAway(id, true));
+        Assert.Empty((await Store().All()).Pieces);
+        Assert.Equal((id, "Winter towel"), Assert.Single(await Store().Away()));
+        Assert.True((await Store().Find(id))!.PutAway);
+        await Store().PutAway(id, false);
+        Assert.Equal(id, Assert.Single((await Store().All()).Pieces).Id);
+        Assert.False(await Store().PutAway(99, true));
+    }
+
+    /// <summary>One piece that rules or a disk have spoilt stands beside the others as what it is, with its way out.</summary>
+    [Theory]
+    [InlineData("{\"schema\":\"dittany.job/1\",\"title\":\"Blank\",\"today\":\"2027-03-01\",\"item\":{\"form\":\"tea-towel\"},\"elements\":[{\"id\":\"name\",\"kind\":\"text\",\"text\":\"\u200b\"}]}", "Blank", "zero width space (U+200B)")]
+    [InlineData("{\"schema\":\"dittany.job/1\",\"item\":{\"form\":\"moon\"},\"elements\":[{\"kind\":\"text\",\"text\":\"Ola\"}]}", "Ola", "There is no form 'moon'")]
+    [InlineData("{\"schema\":\"ditta", "Piece 1", "not JSON")]
+    [InlineData("", "Piece 1", "not JSON")]
+    public async Task A_piece_past_reading_is_one_bad_piece(string json, string name, string told)
+    {
+        var id = await Store().Create(Towel(), "New piece");
+        await Change(id, 1, "capHeightMm", "14");
+        var whole = await Store().Create(Towel(), "New piece");
+        await using (var db = Db())
+        {
+            await db.Revisions.Where(r => r.PieceId == id && r.Number == 2).ExecuteUpdateAsync(r => r.SetProperty(x => x.JobJson, json));
+        }
+
+        var shelf = await Store().All();
+        Assert.Equal(whole, Assert.Single(shelf.Pieces).Id);
+        var bad = Assert.Single(shelf.Bad);
+        Assert.Equal((id, name, true), (bad.Id, bad.Name, bad.CanUndo));
+        Assert.Contains(told, bad.Fault.Detail, StringComparison.Ordinal);
+        Assert.Equal(json, await Store().JsonOf(id));
+        Assert.Equal(bad.Fault, (await Change(id, 2, "strands", "2")).Bad!.Fault);
+        Assert.Equal(14 - 14, (await Store().Undo(id, 2))!.Piece!.Job.Elements[0].CapHeightMm ?? 0);
     }
 
     [Fact]
@@ -237,6 +315,10 @@ public sealed class StoreTests : IDisposable
     }
 
     private static Job Towel() => new("tea-towel", [new WordingAsked("name", "Mimi")], new DateOnly(2027, 3, 1));
+
+    private async Task<Piece?> Undo(int id) => (await Store().Undo(id, (await Store().Find(id))!.Head))!.Piece;
+
+    private async Task<Piece?> Redo(int id) => (await Store().Redo(id, (await Store().Find(id))!.Head))!.Piece;
 
     private async Task<Changed> Change(int id, int from, string member, string value) => (await Store().Change(id, from, new Change(member, value, "test"), Workshop.Default))!;
 

@@ -20,7 +20,13 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     /// <summary>A nudge goes by whole millimetres: what comes nearer than this to a line was meant for it.</summary>
     private const double NudgePullMm = 0.5;
 
-    public BenchView Bench { get; private set; } = null!;
+    /// <summary>What the bench shows; null where the piece is a bad one.</summary>
+    public BenchView? Bench { get; private set; }
+
+    /// <summary>The piece as it is, where no sense can be made of it or no plan comes of it.</summary>
+    public BadPiece? Bad { get; private set; }
+
+    public string Title => Bench?.Plan.Title ?? Bad!.Name;
 
     /// <summary>How the bench is looked at, from address or form.</summary>
     [BindProperty(SupportsGet = true)]
@@ -37,13 +43,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
 
     public async Task<IActionResult> OnGet(int id, CancellationToken cancel)
     {
-        if (await pieces.Find(id, cancel) is not { } piece)
-        {
-            return NotFound();
-        }
-
-        Bench = await ViewOf(piece, await workshops.Current(cancel), cancel);
-        return Request.Headers.ContainsKey("HX-Request") ? Partial("_Bench", Bench) : Page();
+        var (piece, bad) = await pieces.Look(id, cancel);
+        return piece is null && bad is null ? NotFound() : await Show(piece, bad, await workshops.Current(cancel), StatusCodes.Status200OK, view => view, cancel);
     }
 
     public async Task<IActionResult> OnPostChange(int id, int from, string member, string? value, CancellationToken cancel)
@@ -93,71 +94,101 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     public async Task<IActionResult> OnPostGrow(int id, double by, CancellationToken cancel)
     {
         var workshop = await workshops.Current(cancel);
-        if (await pieces.Find(id, cancel) is not { } piece)
-        {
-            return NotFound();
-        }
-
-        var first = desk.Plan(piece, workshop).Plan.Elements[0];
-        var cap = Math.Round(first.CapHeightMm + by, 1);
-        var changed = await pieces.Change(id, piece.Head, new Change(first.IsMotif ? "heightMm" : "capHeightMm", cap.ToString("R", CultureInfo.InvariantCulture), "Changed the height"), workshop, nudge: true, cancel: cancel);
+        var changed = await pieces.Change(id, null, Higher, workshop, nudge: true, cancel: cancel);
         return await Answer(id, changed, workshop, null, cancel);
+
+        async Task<Change> Higher(Piece piece, CancellationToken stop)
+        {
+            var first = (await desk.Plan(piece, workshop, stop)).Plan.Elements[0];
+            var cap = Math.Round(first.CapHeightMm + (double.IsFinite(by) ? by : 0), 1);
+            return new Change(first.IsMotif ? "heightMm" : "capHeightMm", cap.ToString("R", CultureInfo.InvariantCulture), "Changed the height");
+        }
     }
 
-    public async Task<IActionResult> OnPostUndo(int id, CancellationToken cancel) =>
-        await Answer(id, new Changed(await pieces.Undo(id, cancel)), await workshops.Current(cancel), null, cancel);
+    /// <summary>One step back from the revision that was looked at; where the piece has moved on meanwhile nothing is taken back.</summary>
+    public async Task<IActionResult> OnPostUndo(int id, int from, CancellationToken cancel) =>
+        await Answer(id, await pieces.Undo(id, from, cancel), await workshops.Current(cancel), null, cancel);
 
-    public async Task<IActionResult> OnPostRedo(int id, CancellationToken cancel) =>
-        await Answer(id, new Changed(await pieces.Redo(id, cancel)), await workshops.Current(cancel), null, cancel);
+    public async Task<IActionResult> OnPostRedo(int id, int from, CancellationToken cancel) =>
+        await Answer(id, await pieces.Redo(id, from, cancel), await workshops.Current(cancel), null, cancel);
+
+    /// <summary>Puts the piece away: it is on no list then, and can be brought back.</summary>
+    public async Task<IActionResult> OnPostAway(int id, CancellationToken cancel) => await pieces.PutAway(id, true, cancel) ? Redirect("/") : NotFound();
+
+    /// <summary>Brings a piece back that was put away.</summary>
+    public async Task<IActionResult> OnPostBack(int id, CancellationToken cancel) => await pieces.PutAway(id, false, cancel) ? RedirectToPage(new { id }) : NotFound();
 
     private async Task<IActionResult> Move(int id, int? from, Func<Plan, Pt, Pt> to, CancellationToken cancel)
     {
         var workshop = await workshops.Current(cancel);
-        if (await pieces.Find(id, cancel) is not { } piece)
-        {
-            return NotFound();
-        }
-
-        var plan = desk.Plan(piece, workshop).Plan;
-        var at = to(plan, plan.Elements[0].CentreMm);
-        var written = string.Create(CultureInfo.InvariantCulture, $"{Rounding.ToGrid(at.X):R},{Rounding.ToGrid(at.Y):R}");
-        var changed = await pieces.Change(id, from is null or 0 ? piece.Head : from.Value, new Change("centreMm", written, "Moved the words"), workshop, nudge: true, cancel: cancel);
+        var changed = await pieces.Change(id, from is 0 ? null : from, Elsewhere, workshop, nudge: true, cancel: cancel);
         return await Answer(id, changed, workshop, null, cancel);
+
+        async Task<Change> Elsewhere(Piece piece, CancellationToken stop)
+        {
+            var plan = (await desk.Plan(piece, workshop, stop)).Plan;
+            var at = to(plan, plan.Elements[0].CentreMm);
+            return new Change("centreMm", string.Create(CultureInfo.InvariantCulture, $"{Rounding.ToGrid(at.X):R},{Rounding.ToGrid(at.Y):R}"), "Moved the words");
+        }
     }
 
     private async Task<IActionResult> Answer(int id, Changed? changed, Workshop workshop, string? typed, CancellationToken cancel, string? at = null)
     {
-        var piece = changed?.Piece ?? changed?.Conflict?.Piece ?? await pieces.Find(id, cancel);
-        if (changed is null || piece is null)
+        if (changed is null)
         {
             return NotFound();
         }
 
-        Bench = await ViewOf(piece, workshop, cancel) with { Faults = changed.Faults ?? [], Conflict = changed.Conflict, Typed = typed };
+        var (piece, bad) = changed.Bad is not null ? (null, changed.Bad) : changed.Piece is { } now ? (now, null) : changed.Conflict is { } conflict ? (conflict.Piece, null) : await pieces.Look(id, cancel);
         var status = changed.Conflict is not null ? StatusCodes.Status409Conflict : changed.Faults is not null ? StatusCodes.Status422UnprocessableEntity : StatusCodes.Status200OK;
-        if (Request.Headers.ContainsKey("HX-Request"))
-        {
-            Response.StatusCode = status;
-            return Partial("_Bench", Bench);
-        }
-
-        if (status == StatusCodes.Status200OK)
+        if (status == StatusCodes.Status200OK && !Scripted)
         {
             // Without scripts the page comes back at the slip that was changed.
-            return RedirectToPage(null, null, new { id, view = Bench.View.Id, face = Bench.Face, station = Station }, at);
+            return RedirectToPage(null, null, new { id, view = View, face = Face, station = Station }, at);
+        }
+
+        return await Show(piece, bad, workshop, status, view => view with { Faults = changed.Faults ?? [], Conflict = changed.Conflict, Typed = typed }, cancel);
+    }
+
+    private bool Scripted => Request.Headers.ContainsKey("HX-Request");
+
+    /// <summary>The bench, or what the piece is where no bench can be shown of it.</summary>
+    private async Task<IActionResult> Show(Piece? piece, BadPiece? bad, Workshop workshop, int status, Func<BenchView, BenchView> with, CancellationToken cancel)
+    {
+        try
+        {
+            Bench = piece is null ? null : with(await ViewOf(piece, workshop, cancel));
+            Bad = bad;
+        }
+        catch (TooMuchException e)
+        {
+            Bad = Desk.Unplanned(piece!, e);
         }
 
         Response.StatusCode = status;
-        return Page();
+        return !Scripted ? Page() : Bad is null ? Partial("_Bench", Bench) : Partial("_Bad", Bad);
     }
 
     private async Task<BenchView> ViewOf(Piece piece, Workshop workshop, CancellationToken cancel)
     {
-        var planned = desk.Plan(piece, workshop);
-        var moved = piece.Before is null ? [] : Moved.Between(desk.Plan(piece, workshop, piece.Before).Plan, planned.Plan, workshop.Units);
+        var planned = await desk.Plan(piece, workshop, cancel);
+        var moved = piece.Before is null || await Was(piece, workshop, cancel) is not { } was ? [] : Moved.Between(was, planned.Plan, workshop.Units);
         var proof = await sheets.ProofOf(piece.Id, Sheets.IndexModel.WordsOf(planned.Plan), cancel);
         var hash = Formats.Json.PlanJson.SheetHash(planned.Job, planned.Workshop);
         var printed = (await sheets.All(piece.Id, cancel)).Any(p => p.InputHash == hash && !p.Void && p.Kind == Next.SheetFor(planned.Plan));
         return new BenchView(planned, moved, proof, printed, new BenchLook(View, Face, Station, At, Request.Cookies["narrow"] == "1"), desk.Today, [], null, null);
+    }
+
+    /// <summary>The plan as it was before the last change; null where there was none to be had.</summary>
+    private async Task<Plan?> Was(Piece piece, Workshop workshop, CancellationToken cancel)
+    {
+        try
+        {
+            return JobCheck.Faults(piece.Before!, piece.In(workshop)).Count == 0 ? (await desk.Plan(piece, workshop, cancel, piece.Before)).Plan : null;
+        }
+        catch (TooMuchException)
+        {
+            return null;
+        }
     }
 }

@@ -33,7 +33,7 @@ public sealed class RingEdit
 /// An own form, side by side: outline, zones and obstacles placed by keyboard or mouse, where it is folded over, its cloth and use; kept as revisions, archived, duplicated,
 /// taken out.
 /// </summary>
-public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : PageModel
+public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops, PictureDesk pictures) : PageModel
 {
     [BindProperty]
     public int From { get; set; }
@@ -281,7 +281,7 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops) : 
         Kept = kept;
         if (Side.Picture is { } picture && await cupboard.PhotographOf(picture.Id, cancel) is { } photograph && await cupboard.Picture(photograph.PictureId, cancel) is { } taken)
         {
-            _view = Straightening.ViewOf(photograph, taken)?.View;
+            _view = (await pictures.At(() => Straightening.ViewOf(photograph, taken), cancel))?.View;
         }
 
         Units = (await workshops.Current(cancel)).Units;

@@ -1,5 +1,6 @@
 using Dittany.Formats.Pictures;
 using Dittany.Store;
+using Dittany.Web.Setup;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
@@ -8,7 +9,7 @@ namespace Dittany.Web.Pages.Cupboard;
 /// <summary>A photograph taken in: from a file, or from the made-up camera that stands in for a phone.</summary>
 [RequestSizeLimit(MostRequest)]
 [RequestFormLimits(MultipartBodyLengthLimit = MostRequest)]
-public sealed class PhotographModel(CupboardStore cupboard, IPhoneCamera camera) : PageModel
+public sealed class PhotographModel(CupboardStore cupboard, IPhoneCamera camera, PictureDesk pictures) : PageModel
 {
     /// <summary>A little more than the largest picture, so that one too large is told of and not cut off.</summary>
     public const int MostRequest = PictureFile.MostBytes + (4 * 1024 * 1024);
@@ -30,22 +31,18 @@ public sealed class PhotographModel(CupboardStore cupboard, IPhoneCamera camera)
 
     public async Task<IActionResult> OnPost(IFormFile? picture, CancellationToken cancel)
     {
-        using var bytes = new MemoryStream();
-        if (picture is not null)
-        {
-            await picture.CopyToAsync(bytes, cancel);
-        }
-
-        return await Taken(bytes.GetBuffer().AsMemory(0, (int)bytes.Length), "From a file", cancel);
+        return await Taken(await pictures.Take(picture, cancel), "From a file", cancel);
     }
 
     /// <summary>A picture of the made-up camera.</summary>
     public async Task<IActionResult> OnPostMadeUp(string scene, CancellationToken cancel) =>
-        camera.Take(scene) is { } bytes ? await Taken(bytes, camera.Scenes.First(s => s.Id == scene).Name, cancel) : NotFound();
+        camera.Scenes.FirstOrDefault(s => s.Id == scene) is { Id: not null } of
+            ? await Taken(await pictures.At(() => PictureFile.Take(camera.Take(scene)!), cancel), of.Name, cancel)
+            : NotFound();
 
-    private async Task<IActionResult> Taken(ReadOnlyMemory<byte> bytes, string note, CancellationToken cancel)
+    private async Task<IActionResult> Taken((TakenPicture? Picture, string? Detail, string? Try) taken, string note, CancellationToken cancel)
     {
-        var (picture, detail, @try) = PictureFile.Take(bytes);
+        var (picture, detail, @try) = taken;
         if (picture is null)
         {
             Fault = $"{detail} {@try}";

@@ -11,7 +11,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Dittany.Web.Pages.Cupboard;
 
 /// <summary>A photograph on its way: the four corners pointed at, the picture straightened, what to expect of it; then the item is traced on it.</summary>
-public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore workshops, Straightening straightening) : PageModel
+public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore workshops, Straightening straightening, PictureDesk pictures) : PageModel
 {
     public const int ShownPx = Straightening.ShownPx;
 
@@ -67,7 +67,7 @@ public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore worksh
         Fill(Straightening.Read(Row.Corners));
         if (Row.ViewId is not null && Row.Corners is not null)
         {
-            Judge();
+            await Judge(cancel);
         }
 
         return Page();
@@ -127,7 +127,7 @@ public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore worksh
             Fault = fault;
             if (first is not null)
             {
-                var found = CornerFinder.Find(Picture.Bytes, first.Corners, 3 * rough);
+                var found = await pictures.At(() => CornerFinder.Find(Picture.Bytes, first.Corners, 3 * rough), cancel);
                 var (view, trouble) = Photographed.Straighten(reference, found.Corners, Picture.WidthPx, Picture.HeightPx, found.Found ? found.WithinPx : rough, turnDegrees: turn);
                 Fault = trouble;
                 if (view is not null)
@@ -151,7 +151,7 @@ public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore worksh
             return NotFound();
         }
 
-        Judge();
+        await Judge(cancel);
         if (Row.ForForm is { } of && await cupboard.Find(of, cancel) is { } form)
         {
             var side = form.Form.NextSide();
@@ -189,9 +189,9 @@ public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore worksh
         return true;
     }
 
-    private void Judge()
+    private async Task Judge(CancellationToken cancel)
     {
-        (View, Found) = Straightening.ViewOf(Row, Picture)!.Value;
+        (View, Found) = (await pictures.At(() => Straightening.ViewOf(Row, Picture), cancel))!.Value;
 
         // How large the item is is not known before it is traced.
         var guess = Photographed.LikelyItem(View);

@@ -15,8 +15,13 @@ public sealed record Hand(IAlphabet Alphabet, string Picture, string? Lacks)
 }
 
 /// <summary>All alphabets, written with the words of a piece or any others; her own fonts brought in.</summary>
+[RequestSizeLimit(MostRequest)]
+[RequestFormLimits(MultipartBodyLengthLimit = MostRequest)]
 public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LetterStore letters) : PageModel
 {
+    /// <summary>Somewhat more than the largest file, so that one too large is told of and not cut off.</summary>
+    public const int MostRequest = FontFile.MostBytes + (1024 * 1024);
+
     [BindProperty(SupportsGet = true)]
     public int? Piece { get; set; }
 

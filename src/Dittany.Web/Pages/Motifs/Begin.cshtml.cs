@@ -3,6 +3,7 @@ using Dittany.Core.Measures;
 using Dittany.Core.Motifs;
 using Dittany.Formats.Pictures;
 using Dittany.Store;
+using Dittany.Web.Setup;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
@@ -11,7 +12,7 @@ namespace Dittany.Web.Pages.Motifs;
 /// <summary>A picture taken in to be traced: from a file, from a photograph that was straightened, or made up.</summary>
 [RequestSizeLimit(Cupboard.PhotographModel.MostRequest)]
 [RequestFormLimits(MultipartBodyLengthLimit = Cupboard.PhotographModel.MostRequest)]
-public sealed class BeginModel(TracingStore tracings, CupboardStore cupboard, WorkshopStore workshops) : PageModel
+public sealed class BeginModel(TracingStore tracings, CupboardStore cupboard, WorkshopStore workshops, PictureDesk pictures) : PageModel
 {
     [BindProperty]
     public string? Name { get; set; }
@@ -34,12 +35,6 @@ public sealed class BeginModel(TracingStore tracings, CupboardStore cupboard, Wo
 
     public async Task<IActionResult> OnPost(IFormFile? picture, CancellationToken cancel)
     {
-        using var bytes = new MemoryStream();
-        if (picture is not null)
-        {
-            await picture.CopyToAsync(bytes, cancel);
-        }
-
         var units = (await workshops.Current(cancel)).Units;
         var faults = new List<FormFault>();
         var width = Tape.Read(Width ?? string.Empty, units);
@@ -48,7 +43,7 @@ public sealed class BeginModel(TracingStore tracings, CupboardStore cupboard, Wo
             faults.Add(new FormFault("width", string.IsNullOrWhiteSpace(Width) ? "How wide what the picture shows is was left empty." : $"“{Width}” is not a length.", Tape.Wanted(units)));
         }
 
-        var (taken, detail, @try) = PictureFile.Take(bytes.GetBuffer().AsMemory(0, (int)bytes.Length));
+        var (taken, detail, @try) = await pictures.Take(picture, cancel);
         if (taken is null)
         {
             faults.Add(new FormFault("picture", detail!, @try!));
@@ -67,7 +62,7 @@ public sealed class BeginModel(TracingStore tracings, CupboardStore cupboard, Wo
     }
 
     public async Task<IActionResult> OnPostMadeUp(CancellationToken cancel) =>
-        await Begun("Bird from a postcard", await cupboard.Keep(PictureFile.Take(MadeUpSketch.Render()).Picture!, cancel), MadeUpSketch.WidthMm, MadeUpSketch.HeightMm, cancel);
+        await Begun("Bird from a postcard", await cupboard.Keep((await pictures.At(() => PictureFile.Take(MadeUpSketch.Render()), cancel)).Picture!, cancel), MadeUpSketch.WidthMm, MadeUpSketch.HeightMm, cancel);
 
     private async Task<IActionResult> Begun(string? name, string picture, double widthMm, double heightMm, CancellationToken cancel)
     {

@@ -11,8 +11,13 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Dittany.Web.Pages.Motifs;
 
 /// <summary>All motifs on their shelves, one of them varied, her own drawings brought in; and any of them put on a piece.</summary>
+[RequestSizeLimit(MostRequest)]
+[RequestFormLimits(MultipartBodyLengthLimit = MostRequest)]
 public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LetterStore letters, TracingStore tracings) : PageModel
 {
+    /// <summary>Somewhat more than the largest file, so that one too large is told of and not cut off.</summary>
+    public const int MostRequest = SvgDrawing.MostBytes + (1024 * 1024);
+
     [BindProperty(SupportsGet = true)]
     public int? Piece { get; set; }
 

@@ -70,6 +70,10 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
     [BindProperty]
     public string? MeasuredOf { get; set; }
 
+    /// <summary>What marks this very form, so that one sent twice makes one piece.</summary>
+    [BindProperty]
+    public string? Once { get; set; }
+
     public IReadOnlyList<JobFault> Faults { get; private set; } = [];
 
     private IReadOnlyList<Kept> _own = [];
@@ -109,7 +113,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
         if (!string.IsNullOrWhiteSpace(said))
         {
             Listen();
-            Look(await workshops.Current(cancel));
+            await Look(await workshops.Current(cancel), cancel);
         }
     }
 
@@ -118,7 +122,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
     {
         await Offer(cancel);
         Listen();
-        Look(await workshops.Current(cancel));
+        await Look(await workshops.Current(cancel), cancel);
         return Partial("_Answers", this);
     }
 
@@ -127,7 +131,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
     {
         await Offer(cancel);
         Listen();
-        Look(await workshops.Current(cancel));
+        await Look(await workshops.Current(cancel), cancel);
         return Partial("_Glimpse", this);
     }
 
@@ -144,7 +148,19 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
             return Page();
         }
 
-        var id = await pieces.Create(job, "New piece", cancel);
+        try
+        {
+            // Planned before it is stored: what is more than a plan holds is told here, and the bench is there at once.
+            await desk.Plan(job, workshop, cancel);
+        }
+        catch (TooMuchException e)
+        {
+            Faults = [e.Fault];
+            Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
+            return Page();
+        }
+
+        var id = await pieces.Create(job, "New piece", Once is { Length: > 0 and <= 64 } ? Once : null, cancel);
         return RedirectToPage("/Bench/Index", new { id });
     }
 
@@ -217,7 +233,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
 
     private static string? Mm(double? mm) => mm is { } n && double.IsFinite(n) ? $"{Say.Number(n)} mm" : null;
 
-    private void Look(Workshop workshop)
+    private async Task Look(Workshop workshop, CancellationToken cancel)
     {
         var (job, faults) = Asked(workshop);
         Faults = string.IsNullOrWhiteSpace(Words) || string.IsNullOrEmpty(Form) ? [] : faults;
@@ -226,7 +242,17 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
             return;
         }
 
-        var plan = desk.Plan(job, workshop);
+        Plan plan;
+        try
+        {
+            plan = await desk.Plan(job, workshop, cancel);
+        }
+        catch (TooMuchException e)
+        {
+            Faults = [e.Fault];
+            return;
+        }
+
         Glimpse = new Glimpse(
             BenchDrawing.Small(plan, "glimpse"),
             plan.Title,

@@ -8,7 +8,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Dittany.Web.Pages.Schools;
 
 /// <summary>A habit with the choice that stands, and what another would make of the pieces, where that was asked.</summary>
-public sealed record HabitView(Habit Habit, string Chosen, int From, IReadOnlyList<(Choice Choice, IReadOnlyList<Effect> Effects)>? Tried);
+public sealed record HabitView(Habit Habit, string Chosen, int From, IReadOnlyList<(Choice Choice, Effects Effects)>? Tried);
 
 /// <summary>The schools: each choice with what it changes, tried on the maker's own pieces.</summary>
 public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
@@ -38,7 +38,7 @@ public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
 
     public string? Kept { get; private set; }
 
-    public IReadOnlyList<Effect>? Effects { get; private set; }
+    public Effects? Effects { get; private set; }
 
     public string? Trouble { get; private set; }
 
@@ -91,9 +91,9 @@ public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
         Shelves = Groups.Select(g => (g.Name, (IReadOnlyList<HabitView>)views.Where(v => StationOf[v.Habit.ToldAt.Split('.')[0]] == g.Station).ToArray())).Where(g => g.Item2.Count > 0).ToArray();
     }
 
-    private async Task<IReadOnlyList<(Choice, IReadOnlyList<Effect>)>> Try(Habit habit, Workshop workshop, CancellationToken cancel)
+    private async Task<IReadOnlyList<(Choice, Effects)>> Try(Habit habit, Workshop workshop, CancellationToken cancel)
     {
-        var tried = new List<(Choice, IReadOnlyList<Effect>)>();
+        var tried = new List<(Choice, Effects)>();
         foreach (var choice in habit.Choices.Where(c => c.ChoiceId != workshop.Habit(habit.Id)))
         {
             var other = WorkshopChanges.Apply(workshop, $"{WorkshopChanges.HabitPrefix}{habit.Id}", choice.ChoiceId).Workshop!;

@@ -1,5 +1,6 @@
 using System.Globalization;
 using Dittany.Core.Items;
+using Dittany.Core.Measures;
 using Dittany.Core.Planning;
 using Dittany.Core.Words;
 using Dittany.Store;
@@ -11,17 +12,21 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Dittany.Web.Pages.Sets;
 
 /// <summary>Many names in one design: one size for all, with the name that governs it; then a piece for each.</summary>
-public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Today today) : PageModel
+public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Plans plans, Today today) : PageModel
 {
     /// <summary>Names, one to a line.</summary>
     [BindProperty(SupportsGet = true)]
     public string? Names { get; set; }
 
     [BindProperty(SupportsGet = true)]
-    public string Form { get; set; } = "christmas-stocking";
+    public string? Form { get; set; } = "christmas-stocking";
 
     [BindProperty(SupportsGet = true)]
     public string? Alphabet { get; set; }
+
+    /// <summary>What marks this very form, so that one sent twice makes one set.</summary>
+    [BindProperty]
+    public string? Once { get; set; }
 
     public IReadOnlyList<JobFault> Faults { get; private set; } = [];
 
@@ -50,13 +55,13 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Today
         foreach (var name in All)
         {
             var like = Like(name);
-            await pieces.Create(like with { Elements = [like.Elements[0] with { CapHeightMm = sizing.CapMm, Stitch = sizing.Pair.Stitch.Id, Strands = sizing.Pair.Strands }] }, "One of a set", cancel);
+            await pieces.Create(like with { Elements = [like.Elements[0] with { CapHeightMm = sizing.CapMm, Stitch = sizing.Pair.Stitch.Id, Strands = sizing.Pair.Strands }] }, "One of a set", Once is { Length: > 0 and <= 64 } ? $"{Once}-{name}" : null, cancel);
         }
 
         return Redirect("/");
     }
 
-    private Job Like(string text) => new(Form, [new WordingAsked("name", text, string.IsNullOrEmpty(Alphabet) ? null : Alphabet)], today.Date);
+    private Job Like(string text) => new(Form ?? string.Empty, [new WordingAsked("name", text, string.IsNullOrEmpty(Alphabet) ? null : Alphabet)], today.Date);
 
     private async Task Size(CancellationToken cancel)
     {
@@ -76,7 +81,17 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Today
             return;
         }
 
-        Sizing = SetRule.Of(Like(All[0]), All, workshop);
+        try
+        {
+            Sizing = await plans.Reckon(Like(All[0]), () => SetRule.Of(Like(All[0]), All, workshop, cancel), cancel);
+        }
+        catch (OverBudgetException)
+        {
+            Faults = [new JobFault("#/names", "These names together are more than can be reckoned at once.", "Make two sets of them.")];
+            Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
+            return;
+        }
+
         var hand = Alphabets.Find(Alphabet ?? string.Empty) ?? Alphabets.All[0];
         var (wide, high) = (Sizing.RoomMm.Width / Sizing.CapMm, Sizing.RoomMm.Height / Sizing.CapMm);
         Pictures = All.ToDictionary(n => n, n => LetterDrawing.InRoom(hand, n, wide, high, Sizing.Pair.LineWidthMm / Sizing.CapMm), StringComparer.Ordinal);

@@ -54,7 +54,13 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     public async Task<IActionResult> OnGet(int id, string? kind, string? said, CancellationToken cancel)
     {
         Said = said;
-        return await Load(id, kind, cancel) ? Page() : NotFound();
+        if (await Load(id, kind, cancel))
+        {
+            return Page();
+        }
+
+        // A piece that cannot be planned has no sheets; its bench says why, and its ways out.
+        return (await pieces.Look(id, cancel)).Bad is null ? NotFound() : Redirect(string.Create(System.Globalization.CultureInfo.InvariantCulture, $"/bench/{id}"));
     }
 
     /// <summary>She, or whoever it is for, says that every letter is right.</summary>
@@ -82,7 +88,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     }
 
     /// <summary>The sheet as PDF for a printer, corrected for what that printer does to lengths; its plan is kept as printed. Nothing is printed that was not read back.</summary>
-    public async Task<IActionResult> OnGetPdf(int id, string? kind, string? printer, CancellationToken cancel)
+    public async Task<IActionResult> OnPostPdf(int id, string? kind, string? printer, CancellationToken cancel)
     {
         if (!await Load(id, kind, cancel))
         {
@@ -153,7 +159,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     /// <summary>Sets what the stand-in printer does to lengths, in percent.</summary>
     public async Task<IActionResult> OnPostStandIn(int id, string? kind, string? percent, CancellationToken cancel)
     {
-        if (!double.TryParse(percent, System.Globalization.CultureInfo.InvariantCulture, out var value) || value is < 80 or > 125)
+        if (!double.TryParse(Digits.Plain(percent ?? string.Empty), System.Globalization.CultureInfo.InvariantCulture, out var value) || value is < 80 or > 125)
         {
             return await Load(id, kind, cancel) ? Refused(StatusCodes.Status422UnprocessableEntity, "percent", $"“{percent}” will not do. Write 80 to 125, such as 97.", percent ?? string.Empty) : NotFound();
         }
@@ -172,7 +178,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     private async Task<(IReadOnlyList<Leaf> Leaves, PrintedRow Row)> Print(string to, CancellationToken cancel)
     {
         var (job, workshop) = (Planned.Job, Planned.Workshop);
-        var row = await sheets.Printed(Planned.Piece.Id, Planned.Piece.Head, PlanJson.SheetHash(job, workshop), PlanJson.Write(job, workshop, Planner.Make(job, workshop)), Kind.Id, to, cancel);
+        var row = await sheets.Printed(Planned.Piece.Id, Planned.Piece.Head, PlanJson.SheetHash(job, workshop), PlanJson.Write(job, workshop, Planned.InMm), Kind.Id, to, cancel);
         var note = Math.Abs(row.Enlarged - 1) < 1e-6 ? $"Sheet {row.Id}" : $"Sheet {row.Id}, corrected for {Typesetting.Short(to, 3, 40)} ({Say.Number(row.Enlarged * 100, 2)} %)";
         return (PieceSheets.Of(Kind.Id, Plan, Papers.Find(workshop.Paper)!, note), row);
     }
@@ -184,7 +190,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
             return false;
         }
 
-        Planned = desk.Plan(piece, await workshops.Current(cancel));
+        Planned = await desk.Plan(piece, await workshops.Current(cancel), cancel);
         Kind = PieceSheets.Kinds.FirstOrDefault(k => k.Id == kind) ?? PieceSheets.Kinds[0];
         Proof = await sheets.ProofOf(id, WordsOf(Plan), cancel);
         Printed = (await sheets.All(id, cancel)).Reverse().ToArray();

@@ -23,7 +23,7 @@ public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
 
     public IReadOnlyList<WorkshopConflict> Conflicts { get; private set; } = [];
 
-    public IReadOnlyList<Effect>? Effects { get; private set; }
+    public Effects? Effects { get; private set; }
 
     public IReadOnlySet<string> OwnTools => Shown["equipment"].Split(' ').ToHashSet(StringComparer.Ordinal);
 

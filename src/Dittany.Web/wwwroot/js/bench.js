@@ -34,11 +34,20 @@
   // Every form and every nearness of the bench answers with the bench again: one way in for all of them.
   document.addEventListener('submit', (event) => {
     const form = event.target.closest('.bench-frame form[method="post"]');
-    if (!form) { return; }
+    if (!form || form.dataset.leaves !== undefined) { return; }
     event.preventDefault();
-    const values = Object.fromEntries(new FormData(form, event.submitter));
-    window.htmx.ajax('POST', event.submitter?.getAttribute('formaction') ?? form.getAttribute('action'), { ...swap, values });
+    post(event.submitter?.getAttribute('formaction') ?? form.getAttribute('action'), () => Object.fromEntries(new FormData(form, event.submitter)));
   });
+
+  // One change goes after the other: each is read when its turn comes, so that it names the revision the last one came to.
+  let turn = Promise.resolve();
+  const post = (address, values) => {
+    turn = turn.then(() => {
+      const now = values();
+      if ('from' in now) { now.from = bench().dataset.from; }
+      return window.htmx.ajax('POST', address, { ...swap, values: now });
+    }).catch(() => {});
+  };
   document.addEventListener('click', (event) => {
     const look = event.target.closest('.views a');
     if (!look || event.ctrlKey || event.metaKey || event.shiftKey) { return; }
@@ -107,8 +116,7 @@
   const gathered = { dx: 0, dy: 0, timer: 0 };
   const moves = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
   const send = (handler, values) => {
-    const all = { ...Object.fromEntries(new FormData(document.getElementById('change'))), ...values };
-    window.htmx.ajax('POST', `/bench/${bench().dataset.piece}?handler=${handler}`, { ...swap, values: all });
+    post(`/bench/${bench().dataset.piece}?handler=${handler}`, () => ({ ...Object.fromEntries(new FormData(document.getElementById('change'))), ...values }));
   };
   document.addEventListener('keydown', (event) => {
     if (!moves[event.key] || !event.target.closest('#drawing') || event.ctrlKey || event.metaKey || event.altKey) { return; }

@@ -1,0 +1,81 @@
+using NetTopologySuite.Geometries;
+using NetTopologySuite.Index.Strtree;
+
+namespace Dittany.Core.Geometry;
+
+/// <summary>
+/// Many lines, asked over and over which of them come near a point. Each line is laid into the index by short runs of its pieces, so that what is asked costs what lies near, not what
+/// is drawn. Answers are those of <see cref="Polyline.ToLine"/> to the last digit. Not to be shared between threads while it is asked first.
+/// </summary>
+public sealed class NearLines
+{
+    /// <summary>Pieces of a line that are looked at together: a few, so that a long line is not looked at whole.</summary>
+    private const int RunPieces = 12;
+
+    private readonly IReadOnlyList<IReadOnlyList<Pt>> _lines;
+    private readonly STRtree<(int Line, int From, int To)> _tree = new();
+
+    public NearLines(IReadOnlyList<IReadOnlyList<Pt>> lines)
+    {
+        _lines = lines;
+        for (var i = 0; i < lines.Count; i++)
+        {
+            var line = lines[i];
+            for (var from = 0; from < Math.Max(1, line.Count - 1) && line.Count > 0; from += RunPieces)
+            {
+                var to = Math.Min(line.Count - 1, from + RunPieces);
+                var box = new Envelope();
+                for (var k = from; k <= to; k++)
+                {
+                    box.ExpandToInclude(line[k].X, line[k].Y);
+                }
+
+                _tree.Insert(box, (i, from, to));
+            }
+        }
+
+        _tree.Build();
+    }
+
+    /// <summary>Lines that come within this distance of a point, itself included, in their own order; never <paramref name="butNot"/>.</summary>
+    public IReadOnlyList<int> Within(Pt p, double mm, int butNot)
+    {
+        var near = new SortedSet<int>();
+        foreach (var (line, from, to) in _tree.Query(Around(p, mm)))
+        {
+            if (line != butNot && !near.Contains(line) && ToRun(p, _lines[line], from, to) <= mm)
+            {
+                near.Add(line);
+            }
+        }
+
+        return [.. near];
+    }
+
+    /// <summary>Whether any line but one comes nearer than this.</summary>
+    public bool Nearer(Pt p, double mm, int butNot)
+    {
+        foreach (var (line, from, to) in _tree.Query(Around(p, mm)))
+        {
+            if (line != butNot && ToRun(p, _lines[line], from, to) < mm)
+            {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private static Envelope Around(Pt p, double mm) => new(p.X - mm, p.X + mm, p.Y - mm, p.Y + mm);
+
+    private static double ToRun(Pt p, IReadOnlyList<Pt> line, int from, int to)
+    {
+        var best = from == to ? p.To(line[from]) : double.PositiveInfinity;
+        for (var i = from + 1; i <= to; i++)
+        {
+            best = Math.Min(best, Polyline.ToSegment(p, line[i - 1], line[i]));
+        }
+
+        return best;
+    }
+}

@@ -1,0 +1,43 @@
+namespace Dittany.Core.Measures;
+
+/// <summary>A plan asks for more reckoning than one plan may take. What was asked for, not how busy the machine is, decides that: the same job always ends alike.</summary>
+public sealed class OverBudgetException() : Exception("This asks for more reckoning than one plan may take.");
+
+/// <summary>
+/// How much one plan may reckon, counted in steps: about one look at one piece of a line. Rooms spend it where their work grows with what is drawn, and ask there too whether the plan is still
+/// wanted. Only what does not hang on what happens to be kept from earlier plans is counted. Not to be shared between plans or threads.
+/// </summary>
+public sealed class Budget(long most, CancellationToken stop = default)
+{
+    /// <summary>Steps of one plan. Measured: six hundred daisies in 85 000 stitches take 145 million, a name of ten letters half a million.</summary>
+    public const long OfAPlan = 160_000_000;
+
+    /// <summary>Steps of which the plan is asked for anew whether it is still wanted: some thousandths of a second.</summary>
+    private const long Breath = 20_000;
+
+    private long _unasked;
+
+    /// <summary>Steps left.</summary>
+    public long Left { get; private set; } = most;
+
+    /// <summary>A budget for what is asked outside a plan: never used up, never stopped.</summary>
+    public static Budget Unbounded => new(long.MaxValue);
+
+    /// <summary>Takes steps off. Throws <see cref="OverBudgetException"/> where none are left, and <see cref="OperationCanceledException"/> where the plan is no longer wanted.</summary>
+    public void Spend(long steps)
+    {
+        Left -= steps;
+        _unasked += steps;
+        if (_unasked < Breath && Left >= 0)
+        {
+            return;
+        }
+
+        _unasked = 0;
+        stop.ThrowIfCancellationRequested();
+        if (Left < 0)
+        {
+            throw new OverBudgetException();
+        }
+    }
+}

@@ -1,0 +1,39 @@
+using Dittany.Formats.Pictures;
+
+namespace Dittany.Web.Setup;
+
+/// <summary>
+/// Where pictures are unpacked: one at a time for the whole program, for one of 60 million px is a quarter of a gigabyte while it is read. Who waits too long is told so; who leaves gives up his turn.
+/// Safe to be shared between threads.
+/// </summary>
+public sealed class PictureDesk : IDisposable
+{
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(60);
+
+    private readonly Places _one = new(1, Patience);
+
+    /// <summary>Takes in a picture that was sent: the picture, or what is wrong and what would do. Null stands for none that was chosen.</summary>
+    public Task<(TakenPicture? Picture, string? Detail, string? Try)> Take(IFormFile? sent, CancellationToken cancel) => At(
+        async () =>
+        {
+            using var bytes = new MemoryStream();
+            if (sent is not null)
+            {
+                await sent.CopyToAsync(bytes, cancel);
+            }
+
+            return PictureFile.Take(bytes.GetBuffer().AsMemory(0, (int)bytes.Length));
+        },
+        cancel);
+
+    /// <summary>Does something that unpacks a picture, when its turn comes.</summary>
+    public async Task<T> At<T>(Func<Task<T>> what, CancellationToken cancel)
+    {
+        using var turn = await _one.Take(1, cancel);
+        return await what();
+    }
+
+    public Task<T> At<T>(Func<T> what, CancellationToken cancel) => At(() => Task.FromResult(what()), cancel);
+
+    public void Dispose() => _one.Dispose();
+}

@@ -1,0 +1,113 @@
+using System.Collections.Concurrent;
+using Dittany.Core.Planning;
+using Dittany.Formats.Json;
+using Microsoft.Extensions.Caching.Memory;
+
+namespace Dittany.Web.Setup;
+
+/// <summary>
+/// All plans are made here, for pages and door alike: a few at once, each stopped when nobody wants it any more, and kept by the hash of its input so that looking again costs nothing. Safe to be
+/// shared between threads.
+/// </summary>
+public sealed class Plans : IDisposable
+{
+    /// <summary>What is kept, in stitches: about 150 MB.</summary>
+    private const long MostKept = 250_000;
+
+    /// <summary>What a plan weighs beside its stitches: its decisions and drawings of the item.</summary>
+    private const long OwnWeight = 400;
+
+    /// <summary>Places at which plans are made: one more than this machine's processors, so that a short one need not wait for a long one.</summary>
+    private static readonly int AtOnce = Environment.ProcessorCount + 1;
+
+    /// <summary>A job of more stitches than this takes another place.</summary>
+    private const double StitchesAPlace = 25_000;
+
+    /// <summary>How long one waits for a place.</summary>
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(4);
+
+    /// <summary>What is made for a list has all the time there is: nobody waits for it.</summary>
+    private static readonly TimeSpan Beside = TimeSpan.FromMinutes(10);
+
+    private readonly MemoryCache _kept = new(new MemoryCacheOptions { SizeLimit = MostKept });
+    private readonly Places _places = new(AtOnce, Patience);
+    private readonly Places _beside = new(1, Beside);
+    private readonly ConcurrentDictionary<string, Task<Plan>> _making = new(StringComparer.Ordinal);
+    private readonly CancellationTokenSource _closing = new();
+
+    /// <summary>The plan of a job without faults. Throws <see cref="TooMuchException"/>, <see cref="BusyException"/>, and <see cref="OperationCanceledException"/> soon after <paramref name="stop"/>.</summary>
+    public async Task<Plan> Make(Job job, Workshop workshop, CancellationToken stop)
+    {
+        var key = PlanJson.InputHash(job, workshop);
+        if (_kept.TryGetValue(key, out Plan? known))
+        {
+            return known!;
+        }
+
+        using var place = await _places.Take(WeightOf(job), stop);
+        return Keep(key, Planner.Make(job, workshop, stop: stop));
+    }
+
+    /// <summary>Reckons something else that is as heavy as plans, at the same places.</summary>
+    public async Task<T> Reckon<T>(Job like, Func<T> what, CancellationToken stop)
+    {
+        using var place = await _places.Take(WeightOf(like), stop);
+        return what();
+    }
+
+    /// <summary>
+    /// The plan of a piece on a list, made beside the request and once for all who ask for it: one at a time, so that those who wait for an answer come first. It goes on when whoever asked has left, and
+    /// is kept for whoever looks next.
+    /// </summary>
+    public Task<Plan> Begin(Job job, Workshop workshop)
+    {
+        var key = PlanJson.InputHash(job, workshop);
+        return _kept.TryGetValue(key, out Plan? known) ? Task.FromResult(known!) : _making.GetOrAdd(key, _ => Task.Run(async () =>
+        {
+            try
+            {
+                using var turn = await _beside.Take(1, _closing.Token);
+                using var place = await _places.Take(WeightOf(job), _closing.Token);
+                return Keep(key, Planner.Make(job, workshop, stop: _closing.Token));
+            }
+            finally
+            {
+                _making.TryRemove(key, out Task<Plan>? _);
+            }
+        }));
+    }
+
+    /// <summary>A plan that is tried out to see what it would come to: known already, or so small that it is there at once; null where it is neither.</summary>
+    public Plan? Glance(Job job, Workshop workshop, CancellationToken stop)
+    {
+        var key = PlanJson.InputHash(job, workshop);
+        try
+        {
+            return _kept.TryGetValue(key, out Plan? known) ? known : Keep(key, Planner.Make(job, workshop, GlanceSteps, stop));
+        }
+        catch (TooMuchException)
+        {
+            return null;
+        }
+    }
+
+    /// <summary>Steps of a glance: a name of a dozen letters takes a tenth of it.</summary>
+    private const long GlanceSteps = 10_000_000;
+
+    public void Dispose()
+    {
+        _closing.Cancel();
+        _kept.Dispose();
+        _places.Dispose();
+        _beside.Dispose();
+        _closing.Dispose();
+    }
+
+    private static int WeightOf(Job job) => 1 + (int)(JobCheck.StitchesOf(job) / StitchesAPlace);
+
+    private Plan Keep(string key, Plan plan)
+    {
+        _kept.Set(key, plan, new MemoryCacheEntryOptions { Size = OwnWeight + plan.Route.Count });
+        return plan;
+    }
+}
