@@ -42,6 +42,9 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, PieceStore.Plann
     /// <summary>Nudges that follow each other within this undo as one.</summary>
     public static readonly TimeSpan NudgesGather = TimeSpan.FromMilliseconds(250);
 
+    /// <summary>How long a change waits for those of the same piece before it: then it is refused with a sentence, and nothing is stored.</summary>
+    private static readonly TimeSpan TurnPatience = TimeSpan.FromSeconds(2.5);
+
     /// <summary>One program has the folder, so this is where changes of one piece wait for each other.</summary>
     private static readonly ConcurrentDictionary<(string Store, int Piece), SemaphoreSlim> Turns = new();
 
@@ -277,8 +280,7 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, PieceStore.Plann
     private async Task<IDisposable> Turn(int id, CancellationToken cancel)
     {
         var turn = Turns.GetOrAdd((db.Database.GetConnectionString() ?? string.Empty, id), _ => new SemaphoreSlim(1));
-        await turn.WaitAsync(cancel);
-        return new TurnTaken(turn);
+        return await turn.WaitAsync(TurnPatience, cancel) ? new TurnTaken(turn) : throw new BusyException();
     }
 
     private sealed class TurnTaken(SemaphoreSlim turn) : IDisposable

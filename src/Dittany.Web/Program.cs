@@ -40,6 +40,7 @@ using (folder)
         .MinimumLevel.Information()
         .MinimumLevel.Override("Microsoft", Serilog.Events.LogEventLevel.Warning)
         .MinimumLevel.Override("Microsoft.AspNetCore.DataProtection", Serilog.Events.LogEventLevel.Error)
+        .MinimumLevel.Override("Microsoft.Extensions.Hosting.Internal.Host", Serilog.Events.LogEventLevel.Fatal)
         .WriteTo.Console(formatProvider: CultureInfo.InvariantCulture));
 
     var services = builder.Services;
@@ -95,8 +96,8 @@ using (folder)
 
     app.UseSafeHeaders();
     app.UseHostFiltering();
-    app.UseWhen(context => !context.Request.Path.StartsWithSegments("/api", StringComparison.OrdinalIgnoreCase), pages => pages.UseExceptionHandler("/Error").UseStatusCodePagesWithReExecute("/Error", "?code={0}"));
-    app.UseWhen(context => context.Request.Path.StartsWithSegments("/api", StringComparison.OrdinalIgnoreCase), door => door.UseExceptionHandler(Problems.OnException).UseStatusCodePages(Problems.OnStatus));
+    app.UseWhen(context => !context.Request.Path.StartsWithSegments("/api", StringComparison.OrdinalIgnoreCase), pages => pages.UseExceptionHandler(new ExceptionHandlerOptions { ExceptionHandlingPath = "/Error", SuppressDiagnosticsCallback = Problems.Foreseen }).UseStatusCodePagesWithReExecute("/Error", "?code={0}"));
+    app.UseWhen(context => context.Request.Path.StartsWithSegments("/api", StringComparison.OrdinalIgnoreCase), door => door.UseExceptionHandler(new ExceptionHandlerOptions { ExceptionHandler = Problems.OnException, SuppressDiagnosticsCallback = Problems.Foreseen }).UseStatusCodePages(Problems.OnStatus));
     app.UseUsualMethods();
     app.UseResponseCompression();
     app.UseStaticFiles();

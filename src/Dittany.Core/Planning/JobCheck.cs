@@ -306,7 +306,7 @@ public static class JobCheck
         {
             faults.Add(new(
                 $"{at}/text",
-                $"{(alphabet is null ? "No alphabet here" : $"The alphabet '{alphabet.Id}'")} has {Measures.Say.List(lacking.Select(l => $"'{l}'").ToArray())}.".Replace("has '", "has no '", StringComparison.Ordinal),
+                $"{(alphabet is null ? "No alphabet here has" : $"The alphabet '{alphabet.Id}' has no")} {Say.List(lacking.Select(l => $"'{l}'").ToArray())}.",
                 Alphabets.Everybodys.Where(a => Lacking(letters, a).Length == 0).Select(a => a.Name).Take(3).ToArray() is { Length: > 0 } able
                     ? $"Write it in {Either(able)}, which have it, or in Latin letters with their accents."
                     : "Write it in Latin letters with their accents, or bring an alphabet that has it."));

@@ -36,9 +36,9 @@ public static class WorkshopChanges
             case "equipment":
                 return (workshop with { Equipment = words }, null);
             case "skill":
-                return Enum.TryParse<Skill>(value, ignoreCase: true, out var skill) ? (workshop with { Skill = skill }, null) : Fault("#/workshop/skill", value, "a pace", "learner, practised or expert");
+                return Named<Skill>(value) is { } skill ? (workshop with { Skill = skill }, null) : Fault("#/workshop/skill", value, "a pace", "learner, practised or expert");
             case "units":
-                return Enum.TryParse<Units>(value, ignoreCase: true, out var units) ? (workshop with { Units = units }, null) : Fault("#/workshop/units", value, "a unit", "centimetres or inches");
+                return Named<Units>(value) is { } units ? (workshop with { Units = units }, null) : Fault("#/workshop/units", value, "a unit", "centimetres or inches");
             case "eveningsPerWeek":
                 return Number(value) is { } perWeek && perWeek == Math.Floor(perWeek) && Math.Abs(perWeek) < 1000 ? (workshop with { EveningsPerWeek = (int)perWeek }, null) : Fault("#/workshop/eveningsPerWeek", value, "a whole number", "0 to 7");
             case "minutesPerEvening":
@@ -61,6 +61,10 @@ public static class WorkshopChanges
     }
 
     private static (Workshop?, JobFault?) Fault(string pointer, string value, string kind, string use) => (null, new JobFault(pointer, $"'{value}' is not {kind}.", $"Write {use}."));
+
+    /// <summary>A choice by its name; a number is none, though the platform would take it for one.</summary>
+    private static T? Named<T>(string value)
+        where T : struct, Enum => value.All(char.IsAsciiLetter) && Enum.TryParse<T>(value, ignoreCase: true, out var named) ? named : null;
 
     private static double? Number(string value) => double.TryParse(Measures.Digits.Plain(value).Trim(), NumberStyles.Float, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) ? n : null;
 }

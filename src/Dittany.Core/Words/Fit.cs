@@ -33,23 +33,36 @@ public static class Fit
             return LargestInConvex(room.Rings[0], anchor, hull?.Invoke() ?? Region.HullOf(all.SelectMany(l => l).ToArray()));
         }
 
-        var blocked = Blocked(room, anchor, all);
+        if (StarFit.Of(room, anchor) is { } star)
+        {
+            return star.LargestCapMm(all, MostCapMm);
+        }
+
+        // No larger than in the room with its bays filled: quickly told, and often all there is to tell.
+        var corners = hull?.Invoke() ?? Region.HullOf(all.SelectMany(l => l).ToArray());
+        var most = LargestInConvex(Region.HullOf([.. room.Rings.SelectMany(r => r)]), anchor, corners);
+        if (most <= 0)
+        {
+            return 0;
+        }
+
+        var blocked = Blocked(room, anchor, all, most * corners.Max(c => c.Length));
         Merge(blocked);
         var free = new List<(double From, double To)>();
         var reached = 0.0;
         foreach (var (from, to) in blocked)
         {
-            if (from > reached + Slit)
+            if (from > reached + Slit && reached < most)
             {
-                free.Add((reached, from));
+                free.Add((reached, Math.Min(from, most)));
             }
 
             reached = Math.Max(reached, to);
         }
 
-        if (reached < MostCapMm)
+        if (reached < most)
         {
-            free.Add((reached, MostCapMm));
+            free.Add((reached, most));
         }
 
         for (var i = free.Count - 1; i >= 0; i--)
@@ -223,7 +236,8 @@ public static class Fit
         }
     }
 
-    private static List<(double From, double To)> Blocked(Region room, Pt anchor, IReadOnlyList<IReadOnlyList<Pt>> lines)
+    /// <summary>Sizes at which some piece meets some edge; edges further from the anchor than <paramref name="reachMm"/> are never met by a size that fits.</summary>
+    private static List<(double From, double To)> Blocked(Region room, Pt anchor, IReadOnlyList<IReadOnlyList<Pt>> lines, double reachMm)
     {
         var blocked = new List<(double, double)>();
         var mostNow = MostApart;
@@ -232,6 +246,11 @@ public static class Fit
             for (var e = 0; e < ring.Count; e++)
             {
                 var (e0, e1) = (ring[e] - anchor, ring[(e + 1) % ring.Count] - anchor);
+                if (Polyline.ToSegment(default, e0, e1) > reachMm)
+                {
+                    continue;
+                }
+
                 foreach (var line in lines)
                 {
                     for (var k = 1; k < line.Count; k++)

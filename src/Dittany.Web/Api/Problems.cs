@@ -1,6 +1,7 @@
-using System.Text;
 using System.Text.Json.Nodes;
+using System.Text;
 using Dittany.Core.Planning;
+using Dittany.Store;
 using Dittany.Web.Setup;
 using Microsoft.AspNetCore.Diagnostics;
 
@@ -10,21 +11,25 @@ namespace Dittany.Web.Api;
 public static class Problems
 {
     /// <summary>What could not be answered at the door, told without its insides.</summary>
-    public static void OnException(IApplicationBuilder app) => app.Run(context =>
+    public static Task OnException(HttpContext context)
     {
-        if (context.Features.Get<IExceptionHandlerFeature>()?.Error is BusyException)
+        var error = context.Features.Get<IExceptionHandlerFeature>()?.Error;
+        if (error is BusyException)
         {
             context.Response.Headers.RetryAfter = RetrySeconds;
         }
 
-        return (context.Features.Get<IExceptionHandlerFeature>()?.Error switch
+        return (error switch
         {
             TooMuchException much => Of(StatusCodes.Status400BadRequest, "The job is more than one plan holds.", [much.Fault]),
             BusyException busy => Of(StatusCodes.Status503ServiceUnavailable, busy.Message, []),
             BadHttpRequestException bad => Of(bad.StatusCode, "The request could not be taken as it was sent.", []),
             _ => Of(StatusCodes.Status500InternalServerError, "Something went wrong here; nothing was stored.", []),
         }).ExecuteAsync(context);
-    });
+    }
+
+    /// <summary>What is told to whoever asked and is no failure of the program: it does not go into the log as one.</summary>
+    public static bool Foreseen(ExceptionHandlerSuppressDiagnosticsContext context) => context.Exception is TooMuchException or BusyException or BadHttpRequestException or OperationCanceledException;
 
     /// <summary>After so many seconds it is worth asking again.</summary>
     public const string RetrySeconds = "2";

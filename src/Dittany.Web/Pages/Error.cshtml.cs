@@ -1,9 +1,10 @@
 using Dittany.Core.Planning;
+using Dittany.Store;
 using Dittany.Web.Api;
 using Dittany.Web.Setup;
 using Microsoft.AspNetCore.Diagnostics;
-using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
+using Microsoft.AspNetCore.Mvc;
 
 namespace Dittany.Web.Pages;
 

@@ -1,4 +1,5 @@
 using Dittany.Formats.Pictures;
+using Dittany.Store;
 
 namespace Dittany.Web.Setup;
 
@@ -8,7 +9,7 @@ namespace Dittany.Web.Setup;
 /// </summary>
 public sealed class PictureDesk : IDisposable
 {
-    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(60);
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(2);
 
     private readonly Places _one = new(1, Patience);
 
@@ -29,7 +30,7 @@ public sealed class PictureDesk : IDisposable
     /// <summary>Does something that unpacks a picture, when its turn comes.</summary>
     public async Task<T> At<T>(Func<Task<T>> what, CancellationToken cancel)
     {
-        using var turn = await _one.Take(1, cancel);
+        using var turn = await _one.Take(cancel);
         return await what();
     }
 

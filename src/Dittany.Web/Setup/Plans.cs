@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using Dittany.Core.Planning;
 using Dittany.Formats.Json;
+using Dittany.Store;
 using Microsoft.Extensions.Caching.Memory;
 
 namespace Dittany.Web.Setup;
@@ -17,20 +18,18 @@ public sealed class Plans : IDisposable
     /// <summary>What a plan weighs beside its stitches: its decisions and drawings of the item.</summary>
     private const long OwnWeight = 400;
 
-    /// <summary>Places at which plans are made: one more than this machine's processors, so that a short one need not wait for a long one.</summary>
-    private static readonly int AtOnce = Environment.ProcessorCount + 1;
+    /// <summary>A job of more stitches than this is a large one: of them one is made at a time, so that what runs at once stays within the memory, and no small one waits behind them all.</summary>
+    private const double LargeStitches = 15_000;
 
-    /// <summary>A job of more stitches than this takes another place.</summary>
-    private const double StitchesAPlace = 25_000;
-
-    /// <summary>How long one waits for a place.</summary>
-    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(4);
+    /// <summary>How long one waits for a place; together with the longest plan it is what anybody ever waits.</summary>
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(2);
 
     /// <summary>What is made for a list has all the time there is: nobody waits for it.</summary>
     private static readonly TimeSpan Beside = TimeSpan.FromMinutes(10);
 
     private readonly MemoryCache _kept = new(new MemoryCacheOptions { SizeLimit = MostKept });
-    private readonly Places _places = new(AtOnce, Patience);
+    private readonly Places _small = new(Math.Max(2, Environment.ProcessorCount), Patience);
+    private readonly Places _large = new(1, Patience);
     private readonly Places _beside = new(1, Beside);
     private readonly ConcurrentDictionary<string, Task<Plan>> _making = new(StringComparer.Ordinal);
     private readonly CancellationTokenSource _closing = new();
@@ -44,14 +43,14 @@ public sealed class Plans : IDisposable
             return known!;
         }
 
-        using var place = await _places.Take(WeightOf(job), stop);
+        using var place = await PlaceFor(job).Take(stop);
         return Keep(key, Planner.Make(job, workshop, stop: stop));
     }
 
     /// <summary>Reckons something else that is as heavy as plans, at the same places.</summary>
     public async Task<T> Reckon<T>(Job like, Func<T> what, CancellationToken stop)
     {
-        using var place = await _places.Take(WeightOf(like), stop);
+        using var place = await PlaceFor(like).Take(stop);
         return what();
     }
 
@@ -66,8 +65,7 @@ public sealed class Plans : IDisposable
         {
             try
             {
-                using var turn = await _beside.Take(1, _closing.Token);
-                using var place = await _places.Take(WeightOf(job), _closing.Token);
+                using var turn = await _beside.Take(_closing.Token);
                 return Keep(key, Planner.Make(job, workshop, stop: _closing.Token));
             }
             finally
@@ -98,12 +96,13 @@ public sealed class Plans : IDisposable
     {
         _closing.Cancel();
         _kept.Dispose();
-        _places.Dispose();
+        _small.Dispose();
+        _large.Dispose();
         _beside.Dispose();
         _closing.Dispose();
     }
 
-    private static int WeightOf(Job job) => 1 + (int)(JobCheck.StitchesOf(job) / StitchesAPlace);
+    private Places PlaceFor(Job job) => JobCheck.StitchesOf(job) > LargeStitches ? _large : _small;
 
     private Plan Keep(string key, Plan plan)
     {

@@ -18,7 +18,7 @@ public sealed record Start(string Folder, int Port, bool Demo)
         }
 
         var port = UsualPort;
-        if (environment("DITTANY_PORT") is { Length: > 0 } asked && !(int.TryParse(asked, NumberStyles.None, CultureInfo.InvariantCulture, out port) && port is >= 0 and <= MostPort))
+        if (environment("DITTANY_PORT") is { Length: > 0 } asked && !(int.TryParse(asked, NumberStyles.None, CultureInfo.InvariantCulture, out port) && port is >= 1 and <= MostPort))
         {
             return (null, $"DITTANY_PORT is '{asked}', and a port is a whole number from 1 to {MostPort}. Name another, or unset it for {UsualPort}.");
         }

@@ -147,4 +147,35 @@ public class FitTests
         var anchor = new Pt(x / 5.0, y / 8.0);
         Assert.Equal(Fit.LargestCapMm(hair, anchor, lines), Fit.LargestCapMm(plain, anchor, lines), 1e-4);
     }
+
+    /// <summary>In a room all of whose edge is seen the quick answer is the one that comes of looking at every size in fine steps.</summary>
+    [Fact]
+    public void A_room_seen_whole_is_fitted_exactly()
+    {
+        var random = new Random(11);
+        var stars = 0;
+        for (var n = 0; n < 200; n++)
+        {
+            var corners = random.Next(5, 40);
+            var ring = Enumerable.Range(0, corners).Select(i => Math.Tau * i / corners).Select(a => new Pt(Math.Cos(a), Math.Sin(a)) * (20 + (random.NextDouble() * 40))).ToArray();
+            var room = Region.Of(ring);
+            var anchor = new Pt((random.NextDouble() - 0.5) * 12, (random.NextDouble() - 0.5) * 12);
+            var lines = Enumerable.Range(0, 4).Select(_ => (IReadOnlyList<Pt>)Enumerable.Range(0, random.Next(1, 6)).Select(_ => new Pt((random.NextDouble() - 0.5) * 4, (random.NextDouble() - 0.5) * 4)).ToArray()).ToArray();
+            var largest = Fit.LargestCapMm(room, anchor, lines);
+            stars += largest > 0 ? 1 : 0;
+            Assert.True(largest == 0 || Fit.Holds(room, anchor, lines, largest * 0.999));
+            Assert.False(largest > 0 && largest < Fit.MostCapMm && Inside(room, anchor, lines, largest * 1.002));
+        }
+
+        Assert.InRange(stars, 150, 200);
+    }
+
+    /// <summary>Looked at every hundredth of a millimetre.</summary>
+    private static bool Inside(Region room, Pt anchor, IEnumerable<IReadOnlyList<Pt>> lines, double cap) => lines.All(line =>
+        Enumerable.Range(0, Math.Max(1, line.Count - 1)).All(k =>
+        {
+            var (a, b) = (anchor + (line[k] * cap), anchor + (line[Math.Min(k + 1, line.Count - 1)] * cap));
+            var steps = 1 + (int)(a.To(b) / 0.01);
+            return Enumerable.Range(0, steps + 1).All(i => room.Holds(Pt.Lerp(a, b, (double)i / steps)));
+        }));
 }

@@ -45,7 +45,7 @@ public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
             ("hoopsMm", string.Join(' ', hoops.Select(Hoops.NominalMm).Select(h => h.ToString(CultureInfo.InvariantCulture)).Concat(others))),
             ("units", units), ($"{WorkshopChanges.HabitPrefix}hand", hand),
         ];
-        var changed = await workshops.Change(from, posted.Select(p => (p.Member, Same(before, p.Member, p.Value))).ToArray(), "Workshop", cancel);
+        var changed = await workshops.Change(from, posted.Select(p => (p.Member, Same(before, p.Member, p.Value ?? string.Empty))).ToArray(), "Workshop", cancel);
         if (changed.Taken)
         {
             Effects = await desk.Effects(before, changed.Workshop, cancel);
