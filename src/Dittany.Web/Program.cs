@@ -27,6 +27,9 @@ catch (DataFolderException e)
     return 1;
 }
 
+// Plans keep the pool's threads busy for as long as they take: answers must not wait until it thinks of making more.
+ThreadPool.SetMinThreads(Start.Threads, Start.Threads);
+
 using (folder)
 {
     var builder = WebApplication.CreateBuilder(new WebApplicationOptions { Args = args, ContentRootPath = ContentRoot() });

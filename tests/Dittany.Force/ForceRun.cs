@@ -17,7 +17,7 @@ public sealed record Round(Tally Tally, long MostMb, int CameUp, int Killed, int
 public static class ForceRun
 {
     /// <summary>Who attacks at once.</summary>
-    private const int Workers = 6;
+    private const int Workers = 4;
 
     internal static readonly IReadOnlyList<IAttack> Attacks = [new JobsAttack(), new PagesAttack(), new PagesAttack(), new FilesAttack(), new TabsAttack(), new LeavingAttack()];
 

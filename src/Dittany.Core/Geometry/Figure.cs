@@ -35,20 +35,8 @@ public sealed record Figure(IReadOnlyList<FigurePart> Parts)
 
     public static Figure Empty { get; } = new(Array.Empty<FigurePart>());
 
-    /// <summary>Least and greatest corner of the box round all strokes; both zero where there are none.</summary>
-    public (Pt Least, Pt Greatest) Box
-    {
-        get
-        {
-            if (Parts.Count == 0)
-            {
-                return (default, default);
-            }
-
-            var points = Parts.SelectMany(p => p.Line).ToArray();
-            return (new Pt(points.Min(p => p.X), points.Min(p => p.Y)), new Pt(points.Max(p => p.X), points.Max(p => p.Y)));
-        }
-    }
+    /// <summary>Least and greatest corner of the box round all strokes; both zero where there are none. Asked often, so looked for once.</summary>
+    public (Pt Least, Pt Greatest) Box { get; } = BoxOf(Parts);
 
     public double Width => Box.Greatest.X - Box.Least.X;
 
@@ -86,6 +74,20 @@ public sealed record Figure(IReadOnlyList<FigurePart> Parts)
     {
         var by = Math.Min(Width > 0 ? width / Width : double.PositiveInfinity, Height > 0 ? height / Height : double.PositiveInfinity);
         return double.IsFinite(by) ? Centred().Scaled(by) : Centred();
+    }
+
+    private static (Pt Least, Pt Greatest) BoxOf(IReadOnlyList<FigurePart> parts)
+    {
+        var (left, top, right, bottom) = (double.PositiveInfinity, double.PositiveInfinity, double.NegativeInfinity, double.NegativeInfinity);
+        foreach (var part in parts)
+        {
+            foreach (var p in part.Line)
+            {
+                (left, top, right, bottom) = (Math.Min(left, p.X), Math.Min(top, p.Y), Math.Max(right, p.X), Math.Max(bottom, p.Y));
+            }
+        }
+
+        return left > right ? (default, default) : (new Pt(left, top), new Pt(right, bottom));
     }
 
     internal static double SpanOf(Stroke stroke)

@@ -1,3 +1,4 @@
+using Dittany.Core.Measures;
 using NetTopologySuite.Geometries;
 using NetTopologySuite.Index.Strtree;
 
@@ -12,12 +13,19 @@ public sealed class NearLines
     /// <summary>Pieces of a line that are looked at together: a few, so that a long line is not looked at whole.</summary>
     private const int RunPieces = 12;
 
+    /// <summary>Steps that laying a point into the index takes, and looking at a run near by (measured against the other rooms).</summary>
+    private const long LaidSteps = 8;
+
+    private const long RunSteps = 25;
+
     private readonly IReadOnlyList<IReadOnlyList<Pt>> _lines;
+    private readonly Budget? _budget;
     private readonly STRtree<(int Line, int From, int To)> _tree = new();
 
-    public NearLines(IReadOnlyList<IReadOnlyList<Pt>> lines)
+    public NearLines(IReadOnlyList<IReadOnlyList<Pt>> lines, Budget? budget = null)
     {
-        _lines = lines;
+        (_lines, _budget) = (lines, budget);
+        budget?.Spend(LaidSteps * lines.Sum(l => (long)l.Count));
         for (var i = 0; i < lines.Count; i++)
         {
             var line = lines[i];
@@ -41,7 +49,7 @@ public sealed class NearLines
     public IReadOnlyList<int> Within(Pt p, double mm, int butNot)
     {
         var near = new SortedSet<int>();
-        foreach (var (line, from, to) in _tree.Query(Around(p, mm)))
+        foreach (var (line, from, to) in Around(p, mm))
         {
             if (line != butNot && !near.Contains(line) && ToRun(p, _lines[line], from, to) <= mm)
             {
@@ -55,7 +63,7 @@ public sealed class NearLines
     /// <summary>Whether any line but one comes nearer than this.</summary>
     public bool Nearer(Pt p, double mm, int butNot)
     {
-        foreach (var (line, from, to) in _tree.Query(Around(p, mm)))
+        foreach (var (line, from, to) in Around(p, mm))
         {
             if (line != butNot && ToRun(p, _lines[line], from, to) < mm)
             {
@@ -66,7 +74,12 @@ public sealed class NearLines
         return false;
     }
 
-    private static Envelope Around(Pt p, double mm) => new(p.X - mm, p.X + mm, p.Y - mm, p.Y + mm);
+    private IList<(int Line, int From, int To)> Around(Pt p, double mm)
+    {
+        var runs = _tree.Query(new Envelope(p.X - mm, p.X + mm, p.Y - mm, p.Y + mm));
+        _budget?.Spend(RunSteps * (1 + runs.Count));
+        return runs;
+    }
 
     private static double ToRun(Pt p, IReadOnlyList<Pt> line, int from, int to)
     {

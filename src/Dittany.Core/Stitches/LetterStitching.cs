@@ -35,7 +35,7 @@ public static class LetterStitching
     public static StitchedLetter Stitch(IReadOnlyList<Stroke> strokesMm, Func<int, StitchSpec> specOf, double capMm, Func<int, bool>? point, Budget? budget, Func<int, bool>? only = null)
     {
         var lines = strokesMm.Select(s => s.Flatten(0.01)).ToArray();
-        var near = new NearLines(lines);
+        var near = new NearLines(lines, budget);
         var placed = new List<PlacedLine>();
         var dropped = new List<double>();
         for (var i = 0; i < strokesMm.Count; i++)

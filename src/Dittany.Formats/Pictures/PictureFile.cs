@@ -52,11 +52,8 @@ public static class PictureFile
             return (null, $"The picture is only {w} × {h} px.", $"Take one with at least {LeastSidePx} px a side.");
         }
 
-        // A JPEG can be read at a half or a quarter of its size: what is not kept need never lie in the memory.
-        var wanted = (float)Math.Min(1, Math.Sqrt((double)KeptPx / ((long)w * h)));
-        var size = codec.EncodedFormat == SKEncodedImageFormat.Jpeg && wanted < 1 ? codec.GetScaledDimensions(wanted) : codec.Info.Size;
-        using var raw = new SKBitmap(new SKImageInfo(size.Width, size.Height, SKColorType.Rgba8888, SKAlphaType.Premul));
-        if (codec.GetPixels(raw.Info, raw.GetPixels()) != SKCodecResult.Success)
+        using var raw = Decoded(codec);
+        if (raw is null)
         {
             return (null, "The picture is damaged: it breaks off in the middle.", "Save or send it once more.");
         }
@@ -64,6 +61,71 @@ public static class PictureFile
         using var upright = Upright(raw, codec.EncodedOrigin);
         var encoded = upright.Encode(SKEncodedImageFormat.Jpeg, Quality).ToArray();
         return (new TakenPicture(encoded, upright.Width, upright.Height, "image/jpeg"), null, null);
+    }
+
+    /// <summary>
+    /// The picture's pixels, a large one already made smaller while it is read: what is not kept need never lie in the memory. A JPEG can be read at some eighths of its size; of a PNG some rows are read at
+    /// a time. Null where it breaks off.
+    /// </summary>
+    private static SKBitmap? Decoded(SKCodec codec)
+    {
+        var (w, h) = (codec.Info.Width, codec.Info.Height);
+        var wanted = Math.Min(1, Math.Sqrt((double)KeptPx / ((long)w * h)));
+        var by = (int)Math.Ceiling(1 / wanted);
+        if (by > 1 && codec.EncodedFormat == SKEncodedImageFormat.Png && codec.StartScanlineDecode(Rgba(w, h)) == SKCodecResult.Success)
+        {
+            return ByRows(codec, by);
+        }
+
+        var size = codec.EncodedFormat == SKEncodedImageFormat.Jpeg && wanted < 1 ? codec.GetScaledDimensions((float)wanted) : codec.Info.Size;
+        var whole = new SKBitmap(Rgba(size.Width, size.Height));
+        if (codec.GetPixels(whole.Info, whole.GetPixels()) == SKCodecResult.Success)
+        {
+            return whole;
+        }
+
+        whole.Dispose();
+        return null;
+    }
+
+    private static SKImageInfo Rgba(int width, int height) => new(width, height, SKColorType.Rgba8888, SKAlphaType.Premul);
+
+    /// <summary>Each pixel the mean of so many by so many.</summary>
+    private static SKBitmap? ByRows(SKCodec codec, int by)
+    {
+        var (w, h) = (codec.Info.Width / by, codec.Info.Height / by);
+        using var rows = new SKBitmap(Rgba(codec.Info.Width, by));
+        var small = new SKBitmap(Rgba(w, h));
+        for (var y = 0; y < h; y++)
+        {
+            if (codec.GetScanlines(rows.GetPixels(), by, rows.RowBytes) < by)
+            {
+                small.Dispose();
+                return null;
+            }
+
+            Mean(rows.GetPixelSpan(), small.GetPixelSpan()[(y * small.RowBytes)..], w, by, rows.RowBytes);
+        }
+
+        return small;
+    }
+
+    private static void Mean(ReadOnlySpan<byte> rows, Span<byte> into, int width, int by, int rowBytes)
+    {
+        const int Channels = 4;
+        for (var x = 0; x < width * Channels; x++)
+        {
+            var (from, sum) = ((x / Channels * by * Channels) + (x % Channels), 0);
+            for (var dy = 0; dy < by; dy++)
+            {
+                for (var dx = 0; dx < by; dx++)
+                {
+                    sum += rows[from + (dy * rowBytes) + (dx * Channels)];
+                }
+            }
+
+            into[x] = (byte)(sum / (by * by));
+        }
     }
 
     /// <summary>Turned as EXIF says, on white, no larger than is kept.</summary>

@@ -7,6 +7,9 @@ public sealed record Start(string Folder, int Port, bool Demo)
 {
     public const int UsualPort = 5210;
 
+    /// <summary>Threads that are there at once: for all plans that may be made together, and as many answers beside them as one maker's browsers ask for.</summary>
+    public const int Threads = 24;
+
     private const int MostPort = 65535;
 
     /// <summary>What was asked for by environment and arguments, or why it cannot be.</summary>

@@ -199,4 +199,34 @@ public class PictureTests
         (png[29], png[30], png[31], png[32]) = ((byte)(crc >> 24), (byte)(crc >> 16), (byte)(crc >> 8), (byte)crc);
         return png;
     }
+
+    /// <summary>A large PNG is made smaller while it is read, and shows the same: each corner keeps its colour.</summary>
+    [Fact]
+    public void A_large_picture_is_made_smaller_while_it_is_read()
+    {
+        const int Side = 5000;
+        using var large = new SKBitmap(Side, Side);
+        using (var canvas = new SKCanvas(large))
+        {
+            canvas.Clear(SKColors.White);
+            using var red = new SKPaint { Color = SKColors.Red };
+            canvas.DrawRect(0, 0, Side / 2, Side / 2, red);
+            using var blue = new SKPaint { Color = SKColors.Blue };
+            canvas.DrawRect(Side / 2, Side / 2, Side / 2, Side / 2, blue);
+        }
+
+        foreach (var format in new[] { SKEncodedImageFormat.Png, SKEncodedImageFormat.Jpeg })
+        {
+            using var image = SKImage.FromBitmap(large);
+            var (picture, detail, _) = PictureFile.Take(image.Encode(format, 90).ToArray());
+            Assert.Null(detail);
+            Assert.InRange((long)picture!.WidthPx * picture.HeightPx, PictureFile.KeptPx / 5, PictureFile.KeptPx);
+            using var seen = SKBitmap.Decode(picture.Bytes);
+            foreach (var (x, y, colour) in new[] { (0.25, 0.25, SKColors.Red), (0.75, 0.75, SKColors.Blue), (0.75, 0.25, SKColors.White) })
+            {
+                var pixel = seen.GetPixel((int)(x * picture.WidthPx), (int)(y * picture.HeightPx));
+                Assert.InRange(Math.Abs(pixel.Red - colour.Red) + Math.Abs(pixel.Green - colour.Green) + Math.Abs(pixel.Blue - colour.Blue), 0, 12);
+            }
+        }
+    }
 }
