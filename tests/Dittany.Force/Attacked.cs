@@ -12,6 +12,7 @@ public sealed class Attacked(string folder) : IDisposable
 
     private Process? _program;
     private long _most;
+    private volatile bool _warm;
 
     /// <summary>The program's file; another build can be named, to be compared with.</summary>
     private static string Program => Environment.GetEnvironmentVariable("DITTANY_FORCE_PROGRAM") is { Length: > 0 } other ? other : typeof(Web.Setup.Start).Assembly.Location;
@@ -43,7 +44,7 @@ public sealed class Attacked(string folder) : IDisposable
         Url = new Uri(string.Create(CultureInfo.InvariantCulture, $"http://localhost:{port}"));
         var start = new ProcessStartInfo("dotnet", [Program]) { RedirectStandardOutput = true, RedirectStandardError = true, UseShellExecute = false };
         (start.Environment["DITTANY_DATA"], start.Environment["DITTANY_PORT"]) = (folder, port.ToString(CultureInfo.InvariantCulture));
-        (start.Environment["DITTANY_WARM_UP"], start.Environment["DITTANY_DAY"]) = ("no", "2027-03-03");
+        start.Environment["DITTANY_DAY"] = "2027-03-03";
         foreach (var (name, value) in environment)
         {
             start.Environment[name] = value;
@@ -87,6 +88,17 @@ public sealed class Attacked(string folder) : IDisposable
         return false;
     }
 
+    /// <summary>Waits until it says that it has warmed up, as it does in the first seconds after every start.</summary>
+    public async Task Warm()
+    {
+        using var limit = new CancellationTokenSource(MostStart);
+        using var beat = new PeriodicTimer(TimeSpan.FromMilliseconds(100));
+        while (Runs && !_warm && await beat.WaitForNextTickAsync(limit.Token))
+        {
+            // It says so once.
+        }
+    }
+
     /// <summary>Kills it where it stands.</summary>
     public async Task Kill()
     {
@@ -110,6 +122,7 @@ public sealed class Attacked(string folder) : IDisposable
 
     private void Heard(string? line)
     {
+        _warm |= line?.Contains("Warmed up", StringComparison.Ordinal) == true;
         if (line is not null && (line.Contains("ERR]", StringComparison.Ordinal) || line.Contains("Unhandled exception", StringComparison.Ordinal)))
         {
             Exceptions++;

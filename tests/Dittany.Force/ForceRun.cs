@@ -21,9 +21,9 @@ public static class ForceRun
 
     internal static readonly IReadOnlyList<IAttack> Attacks = [new JobsAttack(), new PagesAttack(), new PagesAttack(), new FilesAttack(), new TabsAttack(), new LeavingAttack()];
 
-    public static async Task<Round> Run(TimeSpan time, int kills, int seed)
+    public static async Task<Round> Run(TimeSpan time, int kills, int seed, TimeSpan? hang = null)
     {
-        var tally = new Tally();
+        var tally = new Tally { Hang = hang ?? Tally.UsualHang };
         var told = new List<string>();
         var (most, killed, came, confirmed) = (0L, 0, 0, 0);
         var folder = Directory.CreateTempSubdirectory("dittany-force-").FullName;
@@ -36,6 +36,7 @@ public static class ForceRun
                 return new Round(tally, 0, 0, 1, 0, told);
             }
 
+            await program.Warm();
             using var ends = new CancellationTokenSource(time);
             await Task.WhenAll(Enumerable.Range(0, Workers).Select(worker => Task.Run(() => Work(worker, program.Url, seed, tally, ends.Token))));
             most = program.MostMb;

@@ -18,7 +18,7 @@ public static class Kills
             using var program = new Attacked(folder);
             for (var n = random.Next(1, 4); n > 0; n--)
             {
-                program.Begin();
+                program.Begin(("DITTANY_WARM_UP", "no"));
 
                 // Aimed at the moments in which the store is made or brought up to date: from its first file on.
                 await Until(() => !program.Runs || File.Exists(Path.Combine(folder, "dittany.db")));
@@ -26,7 +26,7 @@ public static class Kills
                 await program.Kill();
             }
 
-            program.Begin();
+            program.Begin(("DITTANY_WARM_UP", "no"));
             if (await program.Up())
             {
                 came++;
@@ -48,7 +48,7 @@ public static class Kills
     {
         var folder = Directory.CreateTempSubdirectory("dittany-force-save-").FullName;
         using var program = new Attacked(folder);
-        program.Begin();
+        program.Begin(("DITTANY_WARM_UP", "no"));
         if (!await program.Up())
         {
             tally.Wrong("kills while saving: it did not start");
@@ -89,7 +89,7 @@ public static class Kills
             await program.Kill();
             await saving;
             all += confirmed;
-            program.Begin();
+            program.Begin(("DITTANY_WARM_UP", "no"));
             if (!await program.Up())
             {
                 tally.Wrong(string.Create(CultureInfo.InvariantCulture, $"kills while saving, seed {seed}, the {i + 1}th: it did not come up again"));

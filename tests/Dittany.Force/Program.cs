@@ -55,6 +55,7 @@ public static class ForceProgram
         using var program = new Attacked(folder);
         program.Begin();
         await program.Up();
+        await program.Warm();
         await Load.Run(program.Url, 10, TimeSpan.FromSeconds(20), seed, new Tally());
         Console.WriteLine(await Load.Run(program.Url, 1, TimeSpan.FromSeconds(30), seed, tally));
         Console.WriteLine(await Load.Run(program.Url, 50, TimeSpan.FromSeconds(60), seed, tally));

@@ -9,13 +9,16 @@ namespace Dittany.Force;
 public sealed class Tally
 {
     /// <summary>Nobody waits longer for an answer, whatever is asked.</summary>
-    public static readonly TimeSpan Hang = TimeSpan.FromSeconds(5);
+    public static readonly TimeSpan UsualHang = TimeSpan.FromSeconds(5);
 
     private const int MostTold = 40;
 
     private readonly ConcurrentDictionary<(string Attack, int Status), int> _answers = new();
     private readonly ConcurrentDictionary<string, double> _slowest = new(StringComparer.Ordinal);
     private readonly ConcurrentQueue<string> _wrongs = new();
+
+    /// <summary>What takes longer is a hang.</summary>
+    public TimeSpan Hang { get; init; } = UsualHang;
 
     public int Asked => _answers.Values.Sum();
 

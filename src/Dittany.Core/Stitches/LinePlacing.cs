@@ -34,6 +34,9 @@ public static class LinePlacing
 
     private const long SplittingSteps = 8;
 
+    /// <summary>Steps that each stitch takes in the rooms after this one: hoop, route, thread, and being told.</summary>
+    private const long StitchSteps = 300;
+
     /// <summary>What rounding points to the grid can add to a deviation.</summary>
     private const double GridSlackMm = 0.0015;
 
@@ -73,6 +76,7 @@ public static class LinePlacing
         }
 
         var stitches = Sewing.Sew(track, stretches, stops, spec, closed);
+        budget?.Spend(StitchSteps * stitches.Count);
         return new PlacedLine(line, closed, stitches, stretches.Max(s => s.BeyondMm), stretches.Any(s => s.OverTurned), spec.Pair.Stitch, spec.LineWidthMm);
     }
 

@@ -21,6 +21,7 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
     private const double BridgeWeights = 2.2;
 
     private readonly Lazy<Opened> _font;
+    private readonly Lazy<AlphabetFacts> _facts;
     private readonly GlyphKeep _keep = new();
     private readonly ConcurrentDictionary<string, bool> _has = new(StringComparer.Ordinal);
     private readonly ConcurrentDictionary<(Glyph, Glyph, long), double> _gaps = new();
@@ -30,6 +31,7 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
     {
         (Id, Name, Told, Kind) = (id, name, told, kind);
         _font = new Lazy<Opened>(() => new Opened(bytes()));
+        _facts = new Lazy<AlphabetFacts>(Measured);
     }
 
     public string Id { get; }
@@ -40,7 +42,7 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
 
     public AlphabetKind Kind { get; }
 
-    public AlphabetFacts Facts => field ??= Measured();
+    public AlphabetFacts Facts => _facts.Value;
 
     /// <summary>Font units of a capital, and of the em: what the font's own tables say.</summary>
     public double CapUnits => _font.Value.Cap;

@@ -22,7 +22,7 @@ public sealed class Plans : IDisposable
     private const double LargeStitches = 15_000;
 
     /// <summary>How long one waits for a place; together with the longest plan it is what anybody ever waits.</summary>
-    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(2);
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(1.5);
 
     /// <summary>What is made for a list has all the time there is: nobody waits for it.</summary>
     private static readonly TimeSpan Beside = TimeSpan.FromMinutes(10);

@@ -1,6 +1,7 @@
 using Dittany.Core.Items;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
+using Dittany.Core.Words;
 using Dittany.Store;
 using Dittany.Web.Drawings;
 using Microsoft.AspNetCore.Hosting.Server;
@@ -26,6 +27,13 @@ public sealed class WarmUp(Today today, IServer server, IServiceScopeFactory sco
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
+        // What is measured of the alphabets is measured once; the page of letters asks for all of it.
+        foreach (var alphabet in Alphabets.All)
+        {
+            await Task.Delay(Pause, stoppingToken);
+            _ = alphabet.Facts;
+        }
+
         for (var round = 0; round * Catalogue.Forms.Count < PlansMade; round++)
         {
             foreach (var form in Catalogue.Forms)

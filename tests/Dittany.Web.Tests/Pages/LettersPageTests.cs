@@ -3,6 +3,7 @@ using AngleSharp.Html.Dom;
 using AngleSharp.Html.Parser;
 using Dittany.Formats.Alphabets;
 using Dittany.Web.Tests.Setup;
+using Microsoft.Extensions.DependencyInjection;
 
 namespace Dittany.Web.Tests.Pages;
 
@@ -60,6 +61,48 @@ public sealed class LettersPageTests : IDisposable
             Assert.Equal(HttpStatusCode.UnprocessableEntity, refused.StatusCode);
             Assert.Contains(told, await refused.Content.ReadAsStringAsync(), StringComparison.Ordinal);
         }
+    }
+
+    /// <summary>A browser that leaves during an upload condemns no font, and twelve uploads of one font at once are one font.</summary>
+    [Fact]
+    public async Task A_font_is_condemned_only_where_it_ends_the_program()
+    {
+        using var stream = typeof(Formats.Alphabets.FontFile).Assembly.GetManifestResourceStream(typeof(Formats.Alphabets.FontFile).Assembly.GetManifestResourceNames().First(n => n.EndsWith("slab.ttf", StringComparison.Ordinal)))!;
+        using var copy = new MemoryStream();
+        await stream.CopyToAsync(copy);
+        byte[] font = [.. copy.ToArray(), 9];
+        await using (var scope = _site.Services.CreateAsyncScope())
+        {
+            using var left = new CancellationTokenSource();
+            var adding = scope.ServiceProvider.GetRequiredService<Dittany.Store.LetterStore>().AddFont(font, "left.ttf", left.Token);
+            await left.CancelAsync();
+            var (id, fault) = await adding;
+            Assert.NotNull(id);
+            Assert.Null(fault);
+        }
+
+        await using (var scope = _site.Services.CreateAsyncScope())
+        {
+            Assert.DoesNotContain(scope.ServiceProvider.GetRequiredService<Dittany.Store.DittanyDb>().Fonts, f => f.Opening);
+        }
+
+        byte[] other = [.. copy.ToArray(), 11];
+        var page = await Read("/letters");
+        var answers = await Task.WhenAll(Enumerable.Range(0, 12).Select(_ => Send(page, "/letters?handler=Bring&Piece=", "font", "twelve.ttf", other)));
+        Assert.All(answers, a => Assert.Equal(HttpStatusCode.OK, a.StatusCode));
+        Assert.Single(Core.Words.Alphabets.All, a => a.Name == "twelve");
+    }
+
+    /// <summary>What is promised is taken: a file larger than the usual megabyte comes through, and one beyond its own limit is told so in a sentence.</summary>
+    [Theory]
+    [InlineData("/letters", "font", "x.ttf", 3, "no font")]
+    [InlineData("/letters", "font", "x.ttf", 9, "and 8 is the most")]
+    [InlineData("/motifs", "drawing", "x.svg", 3, "and 2 is the most")]
+    public async Task Sizes_that_are_promised_are_taken(string address, string field, string name, int megabytes, string told)
+    {
+        var answer = await Send(await Read(address), $"{address}?handler=Bring&Piece=", field, name, new byte[(megabytes << 20) - 4096]);
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, answer.StatusCode);
+        Assert.Contains(told, await answer.Content.ReadAsStringAsync(), StringComparison.Ordinal);
     }
 
     [Fact]
