@@ -32,6 +32,8 @@ public sealed class DataFolder : IDisposable
 
     private const int Full = 13;
 
+    private const int CannotRead = 10;
+
     private readonly FileStream _lock;
 
     private DataFolder(string path, FileStream @lock)
@@ -119,7 +121,7 @@ public sealed class DataFolder : IDisposable
             throw new DataFolderException(sqlite.SqliteErrorCode switch
             {
                 NotADatabase or Corrupt => $"'{DatabasePath}' is damaged, or no database of Dittany. Put a copy back (before-….db beside it is one), or name another folder in DITTANY_DATA; nothing was changed.",
-                ReadOnly or CannotOpen => $"'{DatabasePath}' cannot be opened for writing. Give it back to whoever runs Dittany, or name another folder in DITTANY_DATA.",
+                ReadOnly or CannotOpen or CannotRead => $"'{DatabasePath}' cannot be read and written. Give it back to whoever runs Dittany, or name another folder in DITTANY_DATA.",
                 Full => $"The disk with '{Path}' is full. Make room and start again; nothing was lost.",
                 _ => $"'{DatabasePath}' cannot be used ({sqlite.Message}). Name another folder in DITTANY_DATA, or put a copy back.",
             });

@@ -88,14 +88,13 @@ public sealed class Attacked(string folder) : IDisposable
         return false;
     }
 
-    /// <summary>Waits until it says that it has warmed up, as it does in the first seconds after every start.</summary>
+    /// <summary>Waits until it says that it has warmed up, as it does in the first seconds after every start; a minute at the most.</summary>
     public async Task Warm()
     {
-        using var limit = new CancellationTokenSource(MostStart);
         using var beat = new PeriodicTimer(TimeSpan.FromMilliseconds(100));
-        while (Runs && !_warm && await beat.WaitForNextTickAsync(limit.Token))
+        for (var beats = 0; Runs && !_warm && beats < 600; beats++)
         {
-            // It says so once.
+            await beat.WaitForNextTickAsync();
         }
     }
 

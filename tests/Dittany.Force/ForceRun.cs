@@ -36,7 +36,11 @@ public static class ForceRun
                 return new Round(tally, 0, 0, 1, 0, told);
             }
 
-            await program.Warm();
+            if (time >= TimeSpan.FromMinutes(1))
+            {
+                await program.Warm();
+            }
+
             using var ends = new CancellationTokenSource(time);
             await Task.WhenAll(Enumerable.Range(0, Workers).Select(worker => Task.Run(() => Work(worker, program.Url, seed, tally, ends.Token))));
             most = program.MostMb;

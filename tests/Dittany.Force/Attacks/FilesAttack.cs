@@ -11,7 +11,7 @@ public sealed class FilesAttack : IAttack
     private static readonly Lazy<byte[][]> Fonts = new(() =>
     {
         var at = typeof(FontFile).Assembly;
-        return at.GetManifestResourceNames().Where(n => n.EndsWith(".ttf", StringComparison.Ordinal)).Select(name =>
+        return at.GetManifestResourceNames().Where(n => n.EndsWith(".ttf", StringComparison.Ordinal) || n.StartsWith("Alphabets/", StringComparison.Ordinal)).Select(name =>
         {
             using var stream = at.GetManifestResourceStream(name)!;
             using var copy = new MemoryStream();

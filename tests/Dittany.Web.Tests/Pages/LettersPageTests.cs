@@ -67,7 +67,7 @@ public sealed class LettersPageTests : IDisposable
     [Fact]
     public async Task A_font_is_condemned_only_where_it_ends_the_program()
     {
-        using var stream = typeof(Formats.Alphabets.FontFile).Assembly.GetManifestResourceStream(typeof(Formats.Alphabets.FontFile).Assembly.GetManifestResourceNames().First(n => n.EndsWith("slab.ttf", StringComparison.Ordinal)))!;
+        using var stream = typeof(FontFile).Assembly.GetManifestResourceStream("Alphabets/slab")!;
         using var copy = new MemoryStream();
         await stream.CopyToAsync(copy);
         byte[] font = [.. copy.ToArray(), 9];

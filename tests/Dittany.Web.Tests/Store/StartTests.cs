@@ -96,7 +96,7 @@ public sealed class StartTests
         await Says("is damaged, or no database of Dittany", _path, port);
         File.Delete(Path.Combine(_path, "dittany.db"));
         Directory.CreateDirectory(Path.Combine(_path, "dittany.db"));
-        await Says("cannot be opened for writing", _path, port);
+        await Says("cannot be read and written", _path, port);
         Directory.Delete(Path.Combine(_path, "dittany.db"));
         File.WriteAllText(Path.Combine(_path, "keys", "key-1.xml"), "<key id=");
         await Says("is damaged. Delete it and start again", _path, port);
