@@ -86,20 +86,40 @@ public sealed class Region
         return left.Length == pieces.Length ? parallel : Factory.BuildGeometry(left);
     }
 
-    public Region Without(Region other) => new(_area.Difference(other._area));
+    public Region Without(Region other) => new(Overlaid(_area, other._area, (a, b) => a.Difference(b)));
 
     /// <summary>This region less all the others, in one overlay.</summary>
     public Region Without(IReadOnlyCollection<Region> others) => others.Count switch
     {
         0 => this,
         1 => Without(others.First()),
-        _ => new(_area.Difference(NetTopologySuite.Operation.Union.UnaryUnionOp.Union(others.Select(o => o._area).ToArray()))),
+        _ => new(Overlaid(_area, Factory.CreateGeometryCollection(others.Select(o => o._area).ToArray()), (a, b) => a.Difference(NetTopologySuite.Operation.Union.UnaryUnionOp.Union(b)))),
     };
 
-    /// <summary>This region and another together.</summary>
-    public Region With(Region other) => new(_area.Union(other._area));
+    /// <summary>An overlay that never gives up: areas that cross themselves, or lie on each other to the last digit, are put in order first where the library finds no way through.</summary>
+    private static NetTopologySuite.Geometries.Geometry Overlaid(
+        NetTopologySuite.Geometries.Geometry one, NetTopologySuite.Geometries.Geometry other, Func<NetTopologySuite.Geometries.Geometry, NetTopologySuite.Geometries.Geometry, NetTopologySuite.Geometries.Geometry> overlay)
+    {
+        try
+        {
+            return overlay(one, other);
+        }
+        catch (TopologyException)
+        {
+            return overlay(Ordered(one), Ordered(other));
+        }
 
-    public Region Within(Region other) => new(_area.Intersection(other._area));
+        static NetTopologySuite.Geometries.Geometry Ordered(NetTopologySuite.Geometries.Geometry area) =>
+            NetTopologySuite.Geometries.Utilities.GeometryFixer.Fix(NetTopologySuite.Precision.GeometryPrecisionReducer.ReducePointwise(area, Millionths));
+    }
+
+    /// <summary>Places are told apart to a millionth of a millimetre where an overlay finds no way through.</summary>
+    private static readonly PrecisionModel Millionths = new(1e6);
+
+    /// <summary>This region and another together.</summary>
+    public Region With(Region other) => new(Overlaid(_area, other._area, (a, b) => a.Union(b)));
+
+    public Region Within(Region other) => new(Overlaid(_area, other._area, (a, b) => a.Intersection(b)));
 
     /// <summary>Whether it is one piece without a hole or a bay: then a line lies in it as soon as both its ends do.</summary>
     public bool IsConvex => _convex ??= Rings is [var ring] && Bends(ring) is (true, false) or (false, true);

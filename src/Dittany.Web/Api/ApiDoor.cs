@@ -135,6 +135,10 @@ public static class ApiDoor
         {
             return TooLarge();
         }
+        catch (IOException) when (!context.RequestAborted.IsCancellationRequested)
+        {
+            return Problems.Of(StatusCodes.Status400BadRequest, "The body breaks off, or is not divided as it says.", []);
+        }
 
         if (body.Length > Safety.MostBody)
         {

@@ -177,4 +177,21 @@ public class RegionTests
         select Enumerable.Range(0, corners).Select(i => new Pt(x + (radii[i] * Math.Cos(Math.Tau * i / corners)), y + (radii[i] * Math.Sin(Math.Tau * i / corners)))).ToArray()).ToArbitrary();
 
     private static Arbitrary<Pt> Places() => (from x in Gen.Choose(-1500, 1500) from y in Gen.Choose(-1500, 1500) select new Pt(x / 10.0, y / 10.0)).ToArbitrary();
+
+    /// <summary>Areas that cross themselves, as a hand may trace them, are overlaid all the same; what comes out is no larger than what went in.</summary>
+    [Fact]
+    public void Overlays_of_areas_that_cross_themselves_never_give_up()
+    {
+        var random = new Random(5);
+        for (var n = 0; n < 400; n++)
+        {
+            Region Star() => Region.Of(Enumerable.Range(0, random.Next(4, 12)).Select(_ => new Pt(random.Next(0, 12), random.Next(0, 12))).ToArray());
+            var (one, other, third) = (Star(), Star(), Star());
+            var box = Region.Rectangle(-1, -1, 14, 14);
+            Assert.InRange(one.Without(other).AreaMm2, 0, 144.001);
+            Assert.InRange(box.Within(one).AreaMm2, 0, 144.001);
+            Assert.InRange(box.Without([one, other, third]).AreaMm2, 14 * 14 - 144.001, (14 * 14) + 0.001);
+            Assert.InRange(one.With(other).AreaMm2, 0, 144.001);
+        }
+    }
 }

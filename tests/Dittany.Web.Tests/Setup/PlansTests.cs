@@ -1,0 +1,70 @@
+using Dittany.Core.Planning;
+using Dittany.Store;
+using Dittany.Web.Setup;
+
+namespace Dittany.Web.Tests.Setup;
+
+/// <summary>Plans are made at a few places; who leaves frees his, who waits in vain is told so, and a list's plans go on beside.</summary>
+public sealed class PlansTests
+{
+    private static readonly DateOnly Monday = new(2027, 3, 1);
+
+    private static Job Towel(string words) => new("tea-towel", [new WordingAsked("name", words)], Monday);
+
+    /// <summary>A plan that takes a second or two wherever it is made.</summary>
+    private static Job Heavy(int letters) => new("scarf", [new WordingAsked("name", new string('W', letters), "full-script-line", CapHeightMm: 51)], Monday);
+
+    [Fact]
+    public async Task Who_leaves_frees_the_place()
+    {
+        using var plans = new Plans();
+        using var left = new CancellationTokenSource();
+        var heavy = Enumerable.Range(0, Environment.ProcessorCount + 3).Select(i => Task.Run(() => plans.Make(Heavy(30 + i), Workshop.Default, left.Token))).ToArray();
+        await left.CancelAsync();
+        foreach (var plan in heavy)
+        {
+            await Assert.ThrowsAnyAsync<OperationCanceledException>(() => plan);
+        }
+
+        Assert.NotEmpty((await plans.Make(Towel("Ida"), Workshop.Default, default)).Route);
+    }
+
+    [Fact]
+    public async Task Who_waits_in_vain_is_told_so()
+    {
+        using var places = new Places(1, TimeSpan.FromMilliseconds(20));
+        using (await places.Take(default))
+        {
+            await Assert.ThrowsAsync<BusyException>(() => places.Take(default));
+            using var left = new CancellationTokenSource();
+            await left.CancelAsync();
+            await Assert.ThrowsAnyAsync<OperationCanceledException>(() => places.Take(left.Token));
+        }
+
+        // Freed once, however often it is said.
+        var taken = await places.Take(default);
+        taken.Dispose();
+        taken.Dispose();
+        using var first = await places.Take(default);
+        await Assert.ThrowsAsync<BusyException>(() => places.Take(default));
+    }
+
+    [Fact]
+    public async Task What_was_made_is_kept_and_made_once()
+    {
+        using var plans = new Plans();
+        var made = await Task.WhenAll(Enumerable.Range(0, 4).Select(_ => plans.Begin(Towel("Mimi"), Workshop.Default)));
+        Assert.All(made, m => Assert.Same(made[0], m));
+        Assert.Same(made[0], await plans.Make(Towel("Mimi"), Workshop.Default, default));
+        Assert.Same(made[0], plans.Glance(Towel("Mimi"), Workshop.Default, default));
+    }
+
+    /// <summary>A look ahead never takes long: what is not there at once is no way.</summary>
+    [Fact]
+    public void A_glance_gives_up_on_what_is_large()
+    {
+        using var plans = new Plans();
+        Assert.Null(plans.Glance(Heavy(30), Workshop.Default, default));
+        Assert.NotNull(plans.Glance(Towel("Ida"), Workshop.Default, default));
+    }
+}
