@@ -27,7 +27,11 @@ public sealed class Plans : IDisposable
     /// <summary>What is made for a list has all the time there is: nobody waits for it.</summary>
     private static readonly TimeSpan Beside = TimeSpan.FromMinutes(10);
 
+    /// <summary>So many inputs are remembered to be more than one plan holds: finding it out again would take as long as any plan.</summary>
+    private const long MostBeyond = 2_000;
+
     private readonly MemoryCache _kept = new(new MemoryCacheOptions { SizeLimit = MostKept });
+    private readonly MemoryCache _beyond = new(new MemoryCacheOptions { SizeLimit = MostBeyond });
     private readonly Places _small = new(Math.Max(2, Environment.ProcessorCount), Patience);
     private readonly Places _large = new(1, Patience);
     private readonly Places _beside = new(1, Beside);
@@ -38,13 +42,13 @@ public sealed class Plans : IDisposable
     public async Task<Plan> Make(Job job, Workshop workshop, CancellationToken stop)
     {
         var key = PlanJson.InputHash(job, workshop);
-        if (_kept.TryGetValue(key, out Plan? known))
+        if (Known(key) is { } known)
         {
-            return known!;
+            return known;
         }
 
         using var place = await PlaceFor(job).Take(stop);
-        return Keep(key, Planner.Make(job, workshop, stop: stop));
+        return Reckoned(key, job, workshop, stop);
     }
 
     /// <summary>Reckons something else that is as heavy as plans, at the same places.</summary>
@@ -61,12 +65,24 @@ public sealed class Plans : IDisposable
     public Task<Plan> Begin(Job job, Workshop workshop)
     {
         var key = PlanJson.InputHash(job, workshop);
-        return _kept.TryGetValue(key, out Plan? known) ? Task.FromResult(known!) : _making.GetOrAdd(key, _ => Task.Run(async () =>
+        try
+        {
+            if (Known(key) is { } known)
+            {
+                return Task.FromResult(known);
+            }
+        }
+        catch (TooMuchException e)
+        {
+            return Task.FromException<Plan>(e);
+        }
+
+        return _making.GetOrAdd(key, _ => Task.Run(async () =>
         {
             try
             {
                 using var turn = await _beside.Take(_closing.Token);
-                return Keep(key, Planner.Make(job, workshop, stop: _closing.Token));
+                return Reckoned(key, job, workshop, _closing.Token);
             }
             finally
             {
@@ -79,15 +95,24 @@ public sealed class Plans : IDisposable
     public Plan? Glance(Job job, Workshop workshop, CancellationToken stop)
     {
         var key = PlanJson.InputHash(job, workshop);
-        try
-        {
-            return _kept.TryGetValue(key, out Plan? known) ? known : Keep(key, Planner.Make(job, workshop, GlanceSteps, stop));
-        }
-        catch (TooMuchException)
+        if (_beyond.TryGetValue(key, out _) || _beyond.TryGetValue(key + Glanced, out _))
         {
             return null;
         }
+
+        try
+        {
+            return Known(key) ?? Keep(key, Planner.Make(job, workshop, GlanceSteps, stop));
+        }
+        catch (TooMuchException e)
+        {
+            Beyond(key + Glanced, e.Fault);
+            return null;
+        }
     }
+
+    /// <summary>Ends the key of what was too much for a glance, and may be a plan all the same.</summary>
+    private const string Glanced = "/glance";
 
     /// <summary>Steps of a glance: a name of a dozen letters takes a tenth of it.</summary>
     private const long GlanceSteps = 10_000_000;
@@ -96,6 +121,7 @@ public sealed class Plans : IDisposable
     {
         _closing.Cancel();
         _kept.Dispose();
+        _beyond.Dispose();
         _small.Dispose();
         _large.Dispose();
         _beside.Dispose();
@@ -103,6 +129,25 @@ public sealed class Plans : IDisposable
     }
 
     private Places PlaceFor(Job job) => JobCheck.StitchesOf(job) > LargeStitches ? _large : _small;
+
+    /// <summary>A plan that was made lately; null where none was. What turned out to be too much for one throws at once.</summary>
+    private Plan? Known(string key) =>
+        _kept.TryGetValue(key, out Plan? known) ? known : _beyond.TryGetValue(key, out JobFault? fault) ? throw new TooMuchException(fault!) : null;
+
+    private Plan Reckoned(string key, Job job, Workshop workshop, CancellationToken stop)
+    {
+        try
+        {
+            return Keep(key, Planner.Make(job, workshop, stop: stop));
+        }
+        catch (TooMuchException e)
+        {
+            Beyond(key, e.Fault);
+            throw;
+        }
+    }
+
+    private void Beyond(string key, JobFault fault) => _beyond.Set(key, fault, new MemoryCacheEntryOptions { Size = 1 });
 
     private Plan Keep(string key, Plan plan)
     {

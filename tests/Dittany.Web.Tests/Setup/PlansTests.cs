@@ -59,6 +59,17 @@ public sealed class PlansTests
         Assert.Same(made[0], plans.Glance(Towel("Mimi"), Workshop.Default, default));
     }
 
+    /// <summary>What is more than one plan holds is found out once: a list that shows it does not wait for it again.</summary>
+    [Fact]
+    public async Task What_is_too_much_is_known_the_next_time()
+    {
+        using var plans = new Plans();
+        await Assert.ThrowsAsync<TooMuchException>(() => plans.Make(Heavy(60), Workshop.Default, default));
+        var again = plans.Begin(Heavy(60), Workshop.Default);
+        Assert.True(again.IsFaulted);
+        await Assert.ThrowsAsync<TooMuchException>(() => again);
+    }
+
     /// <summary>A look ahead never takes long: what is not there at once is no way.</summary>
     [Fact]
     public void A_glance_gives_up_on_what_is_large()
