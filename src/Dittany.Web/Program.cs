@@ -9,6 +9,7 @@ using Microsoft.EntityFrameworkCore;
 using Serilog;
 
 var (start, refusal) = Start.Read(Environment.GetEnvironmentVariable, args);
+Start.PinCulture();
 if (start is null)
 {
     await Console.Error.WriteLineAsync(refusal);

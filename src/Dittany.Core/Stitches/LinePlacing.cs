@@ -148,7 +148,7 @@ public static class LinePlacing
     }
 
     /// <summary>Integral of ds over the allowed advance, scaled and never under the floor.</summary>
-    private static double Sum(double[] at, double[] allowed, double scale, double floor)
+    private static double Sum(ReadOnlySpan<double> at, ReadOnlySpan<double> allowed, double scale, double floor)
     {
         var sum = 0.0;
         for (var i = 1; i < at.Length; i++)
@@ -157,6 +157,57 @@ public static class LinePlacing
         }
 
         return sum;
+    }
+
+    /// <summary>
+    /// The least scale, in parts of two, with which no more than <paramref name="count"/> advances come out. Found from above in a few steps: where the floor holds nothing the sum is one over the scale, and what the
+    /// floor holds only grows less.
+    /// </summary>
+    private static double Scale(double[] at, double[] allowed, int count, double least)
+    {
+        const int Parts = 1 << Halvings;
+        const double Part = 2.0 / Parts;
+        var scale = 2.0;
+        for (var step = 0; step < Halvings; step++)
+        {
+            var (free, held) = (0.0, 0.0);
+            for (var i = 1; i < at.Length; i++)
+            {
+                var (length, mean) = (at[i] - at[i - 1], (allowed[i] + allowed[i - 1]) / 2);
+                if (scale * mean > least)
+                {
+                    free += length / mean;
+                }
+                else
+                {
+                    held += length;
+                }
+            }
+
+            var next = free <= 0 ? scale : free / Math.Max(1e-9, count - (held / least));
+            if (next >= scale || held / least >= count)
+            {
+                break;
+            }
+
+            scale = next;
+        }
+
+        bool comes(int parts) => Sum(at, allowed, parts * Part, least) <= count;
+        var near = Math.Clamp((int)Math.Ceiling(scale / Part), 1, Parts);
+        var (low, high) = (comes(near) || near == Parts) switch
+        {
+            true when near == 1 || !comes(near - 1) => (near - 1, near),
+            true => (0, near - 1),
+            false => (near, Parts),
+        };
+        while (high - low > 1)
+        {
+            var middle = (low + high) / 2;
+            (low, high) = comes(middle) ? (low, middle) : (middle, high);
+        }
+
+        return high * Part;
     }
 
     /// <summary>Holes of <paramref name="count"/> advances: the allowed ones are scaled down until the count comes out, those at the floor stay.</summary>
@@ -169,20 +220,7 @@ public static class LinePlacing
         }
 
         var least = Math.Min(floor, (to - from) / count);
-        var (low, high) = (0.0, 2.0);
-        for (var i = 0; i < Halvings; i++)
-        {
-            var middle = (low + high) / 2;
-            if (Sum(at, allowed, middle, least) > count)
-            {
-                low = middle;
-            }
-            else
-            {
-                high = middle;
-            }
-        }
-
+        var high = Scale(at, allowed, count, least);
         var total = Sum(at, allowed, high, least);
         var holes = new double[count + 1];
         (holes[0], holes[count]) = (from, to);

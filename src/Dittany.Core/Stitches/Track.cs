@@ -3,7 +3,7 @@ using Dittany.Core.StitchBook;
 
 namespace Dittany.Core.Stitches;
 
-/// <summary>A stroke measured along its length, in mm: point, curvature and corners by distance from its start. Curvature comes from the curves, not from points on them.</summary>
+/// <summary>A stroke measured along its length, in mm, by one placing at a time: point, curvature and corners by distance from its start. Curvature comes from the curves, not from points on them.</summary>
 internal sealed class Track
 {
     /// <summary>Samples stand about this far apart: a twentieth of the shortest stitch.</summary>
@@ -11,6 +11,9 @@ internal sealed class Track
 
     private readonly List<(double S, int Curve, double T, double Curvature)> _samples = [];
     private readonly Stroke _stroke;
+
+    /// <summary>Where it was last asked: the next place asked for is nearly always close by.</summary>
+    private int _last;
 
     public Track(Stroke stroke)
     {
@@ -117,8 +120,27 @@ internal sealed class Track
         return default;
     }
 
+    /// <summary>The last place measured at or before a distance.</summary>
     private int IndexAt(double s)
     {
+        const int Close = 32;
+        var at = _last;
+        for (var steps = 0; steps < Close; steps++)
+        {
+            if (at + 1 < _samples.Count && _samples[at + 1].S <= s)
+            {
+                at++;
+            }
+            else if (at > 0 && _samples[at].S > s)
+            {
+                at--;
+            }
+            else
+            {
+                return _last = at;
+            }
+        }
+
         var (low, high) = (0, _samples.Count - 1);
         while (low < high)
         {
@@ -133,6 +155,6 @@ internal sealed class Track
             }
         }
 
-        return low;
+        return _last = low;
     }
 }

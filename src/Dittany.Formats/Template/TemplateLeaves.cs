@@ -18,13 +18,17 @@ public static class TemplateLeaves
         var shift = new Pt(Sheet.MarginMm - tile.XMm, Sheet.MarginMm - tile.YMm);
         var design = new List<Mark> { new LineMark([new Pt(sheet.CentreXMm, tile.YMm) + shift, new Pt(sheet.CentreXMm, tile.YMm + tile.HeightMm) + shift], 0.2, Grey, Dashed: true) };
         design.AddRange(sheet.BaselinesMm.Select(y => new LineMark([new Pt(tile.XMm, y) + shift, new Pt(tile.XMm + tile.WidthMm, y) + shift], 0.2, Grey, Dashed: true)));
-        design.AddRange(sheet.Lines.Select(line => new LineMark(line.PointsMm.Select(p => p + shift).ToArray(), sheet.InkMm, Closed: line.Closed)));
+        design.AddRange(sheet.Lines.Where(line => Meets(line, tile)).Select(line => new LineMark(line.PointsMm.Select(p => p + shift).ToArray(), sheet.InkMm, Closed: line.Closed)));
         design.AddRange((sheet.CutMm ?? []).Select(ring => new LineMark(ring.Select(p => p + shift).ToArray(), 0.3, Grey, Closed: true)));
         var marks = new List<Mark> { new ClipMark(Sheet.MarginMm, Sheet.MarginMm, tile.WidthMm, tile.HeightMm, design) };
         marks.AddRange(JoiningMarks(sheet, tile));
         marks.AddRange(Foot(sheet, tile, note));
         return new Leaf(sheet.Paper, sheet.Title, ToScale: true, marks);
     }).ToArray();
+
+    /// <summary>Whether any of a line can be on this leaf.</summary>
+    private static bool Meets(TemplateLine line, Tile tile) =>
+        line.PointsMm.Max(p => p.X) >= tile.XMm - 1 && line.PointsMm.Min(p => p.X) <= tile.XMm + tile.WidthMm + 1 && line.PointsMm.Max(p => p.Y) >= tile.YMm - 1 && line.PointsMm.Min(p => p.Y) <= tile.YMm + tile.HeightMm + 1;
 
     /// <summary>Crosses in the middle of every overlap: laid on each other, neighbouring leaves join.</summary>
     private static IEnumerable<Mark> JoiningMarks(TemplateSheet sheet, Tile tile)

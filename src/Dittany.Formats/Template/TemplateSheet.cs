@@ -28,9 +28,11 @@ public sealed record TemplateSheet(
     /// <summary>A line to be traced is drawn thin.</summary>
     public const double ThinMm = 0.35;
 
+    /// <summary>Points that lie closer to the line than this are left out of print: a sixtieth of the thinnest line.</summary>
+    private const double DrawnWithinMm = 0.006;
+
     /// <summary>Paper left round the words of a cut-out (from memory).</summary>
     private const double CutOutMm = 6;
-
 
     /// <summary>The check line on every page: printed true, it measures this.</summary>
     public const double CheckLineMm = CheckLine.LengthMm;
@@ -54,7 +56,7 @@ public sealed record TemplateSheet(
         var fold = plan.Space.CentreLine.From.X;
         var onCrease = fold > left && fold < left + width;
         var centre = onCrease ? fold : plan.Elements[0].CentreMm.X;
-        var lines = plan.Elements.SelectMany(e => e.Parts).Select(p => new TemplateLine(Drawn(p.LineMm).Select(OnSheet).ToArray(), p.Closed)).ToArray();
+        var lines = plan.Elements.SelectMany(e => e.Parts).Select(p => new TemplateLine(Polyline.Simplified(Drawn(p.LineMm).Select(OnSheet).ToArray(), DrawnWithinMm), p.Closed)).ToArray();
         var towards = plan.Space.Face.Fold is { } over ? $" {over.Towards}" : string.Empty;
         var words = mirrored
             ? "MIRRORED on purpose: it reads right once it is on the cloth."

@@ -23,8 +23,11 @@ public sealed record Laying(IReadOnlyList<(Planned Piece, Laid Laid)> Pieces, IR
 /// <summary>Plans of stored pieces on today's date, each with the workshop it was begun with, and all of them laid over the evenings there are.</summary>
 public sealed class Desk(PieceStore pieces, Plans plans, Today today)
 {
-    /// <summary>How long a list waits for plans that are not there yet: then it is shown without them, and they are made beside it.</summary>
+    /// <summary>How long a page waits, all its lists together, for plans that are not there yet: then it is shown without them, and they are made beside it.</summary>
     private static readonly TimeSpan ListPatience = TimeSpan.FromSeconds(2.5);
+
+    /// <summary>Since when this page has waited.</summary>
+    private long? _since;
 
     public DateOnly Today => today.Date;
 
@@ -110,10 +113,16 @@ public sealed class Desk(PieceStore pieces, Plans plans, Today today)
 
     private (Job Job, Workshop Workshop) Asked(Piece piece, Workshop now, Job? job) => ((job ?? piece.Job) with { Today = today.Date }, piece.In(now));
 
-    private static async Task Soon(IReadOnlyCollection<Task> all, CancellationToken cancel)
+    private async Task Soon(IReadOnlyCollection<Task> all, CancellationToken cancel)
     {
+        var left = ListPatience - TimeProvider.System.GetElapsedTime(_since ??= TimeProvider.System.GetTimestamp());
+        if (left <= TimeSpan.Zero || all.All(t => t.IsCompleted))
+        {
+            return;
+        }
+
         using var limit = CancellationTokenSource.CreateLinkedTokenSource(cancel);
-        await Task.WhenAny(Task.WhenAll(all), Task.Delay(ListPatience, limit.Token));
+        await Task.WhenAny(Task.WhenAll(all), Task.Delay(left, limit.Token));
         await limit.CancelAsync();
         cancel.ThrowIfCancellationRequested();
     }

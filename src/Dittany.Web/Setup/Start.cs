@@ -12,6 +12,13 @@ public sealed record Start(string Folder, int Port, bool Demo)
 
     private const int MostPort = 65535;
 
+    /// <summary>Numbers and days in forms, logs and files are read and written alike on every machine: what a browser sends does not follow the country it is used in.</summary>
+    public static void PinCulture()
+    {
+        (CultureInfo.CurrentCulture, CultureInfo.CurrentUICulture) = (CultureInfo.InvariantCulture, CultureInfo.InvariantCulture);
+        (CultureInfo.DefaultThreadCurrentCulture, CultureInfo.DefaultThreadCurrentUICulture) = (CultureInfo.InvariantCulture, CultureInfo.InvariantCulture);
+    }
+
     /// <summary>What was asked for by environment and arguments, or why it cannot be.</summary>
     public static (Start? Start, string? Refusal) Read(Func<string, string?> environment, IReadOnlyList<string> args)
     {
