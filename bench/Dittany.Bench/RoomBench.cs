@@ -52,7 +52,7 @@ public class RoomBench
             units, _drawn.Outline, _drawn.Obstacles.Where(o => Clearances.Of(o.Kind).RingMm is not null).Select(o => new RingFree(o.Ring, Clearances.Of(o.Kind).RingMm!.Value)).ToArray(),
             _cloth, _drawn.Opening, _drawn.HoopLimit, Hoops.UsualMm, School.Hoop, "slack-on-knits", "outer-only", null, null);
         _pieces = parts.Select((p, i) => new Piece("name", i, p.LetterIndex, "thread", 1, p.Stitches, Book.Find(p.Stitch)!.Reverses)).ToArray();
-        _transfer = new TransferQuestion(new TransferFacts(_cloth, ["window", "ink-jet", "iron"], 14, 1), 120, 60, "a4", null, null, null);
+        _transfer = new TransferQuestion(new TransferFacts(_cloth, ["window", "ink-jet", "iron"], 14, 1), 120, 60, 900, "a4", null, null, null);
     }
 
     [Benchmark]
@@ -88,7 +88,7 @@ public class RoomBench
     public Cutting Threads() => Cutting();
 
     [Benchmark]
-    public StitchingEffort Effort() => EffortRoom.Stitching(StitchCounts.Of(_plan.Elements[0].Parts.Select(p => (Book.Find(p.Stitch)!, p.Stitches))), 7, 3.5, 1, new Pace(_cloth, Skill.Expert, false));
+    public StitchingEffort Effort() => EffortRoom.Stitching(StitchCounts.Of(_plan.Elements[0].Parts.Select(p => (Book.Find(p.Stitch)!, p.Stitches))), 7, 3.5, ["Hoop."], new Pace(_cloth, Skill.Expert, false));
 
     [Benchmark]
     public Transferred Transfer() => TransferRoom.Settle(_transfer);
@@ -96,8 +96,8 @@ public class RoomBench
     [Benchmark]
     public Timed Time()
     {
-        var phases = new Phases([], [new("stitching", 90)], [], 600, [new("pressing", 5)]);
-        return Timing.Settle(phases, phases.After(null, 4, 0, new DateOnly(2027, 3, 1)), new Evenings(5, 60), new DateOnly(2027, 3, 1), new DateOnly(2027, 4, 1));
+        var work = _plan.Work;
+        return Timing.Settle(work, Left.After(work, null, 4, 0, new DateOnly(2027, 3, 1)), new Evenings(5, 60), new DateOnly(2027, 3, 1), new DateOnly(2027, 4, 1));
     }
 
     [Benchmark]

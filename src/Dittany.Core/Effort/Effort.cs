@@ -1,4 +1,6 @@
 using Dittany.Core.Materials;
+using Dittany.Core.Operations;
+using Dittany.Core.Telling;
 
 namespace Dittany.Core.Effort;
 
@@ -9,13 +11,11 @@ public enum Skill
     Expert,
 }
 
-/// <summary>Minutes one kind of work takes.</summary>
-public sealed record StepMinutes(string Step, double Minutes);
-
-/// <summary>What the hands do at the needle: by kinds of work.</summary>
-public sealed record StitchingEffort(IReadOnlyList<StepMinutes> Steps)
+/// <summary>What the hands do at hoop and needle.</summary>
+public sealed record StitchingEffort(IReadOnlyList<Operation> Work)
 {
-    public double Minutes => Steps.Sum(s => s.Minutes);
+    /// <summary>Likely minutes of all of it.</summary>
+    public double Minutes => Work.Sum(o => o.By.Sum(s => s.Minutes));
 }
 
 /// <summary>Who stitches on what: what the pace hangs on. <paramref name="Skims"/>: the needle goes in and out in one move.</summary>
@@ -52,19 +52,22 @@ public static class EffortRoom
     public static double StitchingMinutes(IReadOnlyList<(int Count, double SecondsEach)> stitches, Pace pace) =>
         stitches.Sum(s => s.Count * s.SecondsEach) * SkillFactor(pace.Skill) * ClothFactor(pace.Cloth) * (pace.Skims ? SkimFactor : 1) / 60;
 
-    /// <summary>Minutes for stitches, threads and hoopings.</summary>
-    public static StitchingEffort Stitching(IReadOnlyList<(int Count, double SecondsEach)> stitches, int runs, double minutesEachRun, int hoopings, Pace pace)
+    /// <summary>
+    /// Hooping and stitching as operations: minutes for stitches, threads and placings of the ring. <paramref name="hooped"/> says each placing in a line, <paramref name="threads"/> what is used up.
+    /// </summary>
+    public static StitchingEffort Stitching(
+        IReadOnlyList<(int Count, double SecondsEach)> stitches, int runs, double minutesEachRun, IReadOnlyList<string> hooped, Pace pace, IReadOnlyList<Use>? threads = null)
     {
-        var steps = new List<StepMinutes>
+        var work = new List<Operation>();
+        if (hooped.Count > 0)
         {
-            new("stitching", StitchingMinutes(stitches, pace)),
-            new("threads begun and ended", runs * minutesEachRun),
-        };
-        if (hoopings > 0)
-        {
-            steps.Add(new("hooping", (pace.Cloth.Kind.Knit ? FirstHoopingKnitMinutes : FirstHoopingMinutes) + ((hoopings - 1) * MoveHoopMinutes)));
+            var first = pace.Cloth.Kind.Knit ? FirstHoopingKnitMinutes : FirstHoopingMinutes;
+            work.Add(new("hoop", OpKind.Hoop, Station.Hoop, Place.Hoop, [new("hooping", first + ((hooped.Count - 1) * MoveHoopMinutes))], hooped));
         }
 
-        return new StitchingEffort(steps);
+        work.Add(new(
+            "stitch", OpKind.Stitch, Station.Stitches, Place.Needle,
+            [new("stitching", StitchingMinutes(stitches, pace)), new("threads begun and ended", runs * minutesEachRun)], [], Uses: threads));
+        return new StitchingEffort(work);
     }
 }

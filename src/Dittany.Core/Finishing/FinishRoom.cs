@@ -1,17 +1,13 @@
-using Dittany.Core.Effort;
 using Dittany.Core.Materials;
+using Dittany.Core.Operations;
 using Dittany.Core.Telling;
 
 namespace Dittany.Core.Finishing;
 
 /// <summary>How it is finished and looked after.</summary>
 public sealed record Finished(
-    IReadOnlyList<string> Removal,
-    IReadOnlyList<string> Finish,
+    IReadOnlyList<Operation> Work,
     IReadOnlyList<string> Care,
-    double DryMinutes,
-    IReadOnlyList<StepMinutes> Before,
-    IReadOnlyList<StepMinutes> After,
     IReadOnlyList<Decision> Decisions,
     IReadOnlyList<Caution> Cautions);
 
@@ -40,9 +36,6 @@ public static class FinishRoom
 
     public const double CoverMinutes = 4;
 
-    /// <summary>Line drying in hours (from memory): linen and woven 6, jersey 10, terry and fleece 24.</summary>
-    public static double DryHours(Cloth cloth) => cloth.Pile != Pile.None ? 24 : cloth.Kind.Knit ? 10 : 6;
-
     public static Finished Settle(FinishQuestion q)
     {
         var cautions = new List<Caution>();
@@ -58,59 +51,68 @@ public static class FinishRoom
             cautions.Add(new Caution(CautionKind.Item, Severity.Stop, "This cloth takes no iron at all."));
         }
 
-        var before = new List<StepMinutes>();
-        if (q.Tacked || q.Has("film-on-top"))
-        {
-            before.Add(new("untacking and trimming", UntackMinutes));
-        }
-
-        if (q.Wet)
-        {
-            before.Add(new("rinsing out", q.ByMachine ? MachineMinutes : RinseMinutes));
-        }
-
-        var after = press == "no-press" ? new List<StepMinutes>() : [new("pressing", PressMinutes)];
-        if (q.OnSkin)
-        {
-            after.Add(new("covering the back", CoverMinutes));
-        }
-
-        return new Finished(RemovalRules.For(q), Steps(q, press), Care(q), q.Wet ? DryHours(q.Cloth) * 60 : 0, before, after, [Deciding.ByHabit(habit => Removing(q, habit), q.FilmOutHabit, q.HersFilmOut, q.Has("film-on-top") ? FilmOuts : []), Pressing(q, usual, press)], cautions);
+        return new Finished(WorkOf(q, press), Care(q), [Deciding.ByHabit(habit => HowRemoved(q, habit), q.FilmOutHabit, q.HersFilmOut, q.Has("film-on-top") ? FilmOuts : []), Pressing(q, usual, press)], cautions);
     }
 
-    private static List<string> Steps(FinishQuestion q, string press)
+    /// <summary>What comes out dry, then with water; ends cut; dried; what is brushed, trimmed or ironed out; pressed, and covered behind.</summary>
+    private static List<Operation> WorkOf(FinishQuestion q, string press)
     {
-        var finish = new List<string>
+        var work = new List<Operation>();
+        var dry = RemovalRules.For(q, Removing.Dry);
+        var untacks = q.Tacked || q.Has("film-on-top");
+        if (dry.Count > 0 || untacks)
         {
-            q.TailHabit == "close" ? "Cut woven-in ends close to the stitches, so that none shows from the front." : "Cut woven-in ends with 5 mm left, so that they hold in wear.",
-        };
+            work.Add(Of("remove", OpKind.Remove, Place.Table, untacks ? [new("untacking and trimming", UntackMinutes)] : [], dry));
+        }
+
+        var wet = RemovalRules.For(q, Removing.WithWater);
+        if (q.Wet || wet.Count > 0)
+        {
+            work.Add(Of("rinse", OpKind.Remove, Place.Sink, q.Wet ? [new("rinsing out", q.ByMachine ? MachineMinutes : RinseMinutes)] : [], wet));
+        }
+
+        work.Add(Of("ends", OpKind.Sew, Place.Needle, [], [q.TailHabit == "close" ? "Cut woven-in ends close to the stitches, so that none shows from the front." : "Cut woven-in ends with 5 mm left, so that they hold in wear."]));
         if (q.Wet)
         {
-            finish.Add("Roll it in a towel, do not wring, and dry it flat or on a line out of the sun.");
+            work.Add(Of("dry", OpKind.Dry, Place.Line, [], ["Roll it in a towel, do not wring, and dry it flat or on a line out of the sun."]) with { Wait = new Wait(WaitKind.Drying, Beforehand.DryHours(q.Cloth) * 60) });
         }
 
-        finish.Add(press switch
-        {
-            "face-down-steam" => $"Press face down on a folded towel, with steam, {Setting(q.Cloth)}: the stitches sink in and are not flattened.",
-            "face-down-dry" => $"Press face down on a folded towel, no steam, {Setting(q.Cloth)}.",
-            _ => "Do not press; smooth it with a damp hand and let it hang.",
-        });
-        if (q.Hooped)
-        {
-            finish.Add("The ring of the hoop presses out now, and not before every mark and all film is gone.");
-        }
-
+        Add("trim", Place.Table, RemovalRules.For(q, Removing.OnceDry));
+        Add("iron-out", Place.Iron, RemovalRules.For(q, Removing.WithHeat));
+        work.Add(Of(
+            "press", OpKind.Press, press == "no-press" ? Place.Table : Place.Iron, press == "no-press" ? [] : [new("pressing", PressMinutes)],
+            [
+                press switch
+                {
+                    "face-down-steam" => $"Press face down on a folded towel, with steam, {Setting(q.Cloth)}: the stitches sink in and are not flattened.",
+                    "face-down-dry" => $"Press face down on a folded towel, no steam, {Setting(q.Cloth)}.",
+                    _ => "Do not press; smooth it with a damp hand and let it hang.",
+                },
+                .. q.Hooped ? ["The ring of the hoop presses out now, and not before every mark and all film is gone."] : Array.Empty<string>(),
+            ]));
         if (q.OnSkin)
         {
-            finish.Add(q.Cloth.MaxIron is IronLimit.None or IronLimit.OneDot || !q.Iron
-                ? "Sew a soft cover over the back of the stitches, so that nothing rubs on the skin."
-                : "Fuse a soft cover over the back of the stitches, 10 mm wider all round, so that nothing rubs on the skin.");
+            work.Add(Of(
+                "cover", OpKind.Sew, Place.Needle, [new("covering the back", CoverMinutes)],
+                [q.Cloth.MaxIron is IronLimit.None or IronLimit.OneDot || !q.Iron
+                    ? "Sew a soft cover over the back of the stitches, so that nothing rubs on the skin."
+                    : "Fuse a soft cover over the back of the stitches, 10 mm wider all round, so that nothing rubs on the skin."]));
         }
 
-        return finish;
+        return work;
+
+        void Add(string id, Place at, IReadOnlyList<string> steps)
+        {
+            if (steps.Count > 0)
+            {
+                work.Add(Of(id, OpKind.Remove, at, [], steps));
+            }
+        }
+
+        static Operation Of(string id, OpKind kind, Place at, IReadOnlyList<StepMinutes> by, IReadOnlyList<string> steps) => new(id, kind, Station.Finish, at, by, steps);
     }
 
-    private static Decision Removing(FinishQuestion q, string habit)
+    private static Decision HowRemoved(FinishQuestion q, string habit)
     {
         var film = q.Has("film-on-top");
         var choice = film ? FilmOuts.First(f => f.ChoiceId == habit) : new Choice(q.Wet ? "by-hand" : "dry", q.Wet ? "Washed out by hand" : "Nothing wet");

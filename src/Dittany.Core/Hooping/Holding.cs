@@ -37,6 +37,10 @@ public sealed record Held(School School, IReadOnlyList<HoopPlacing> Placings, in
 /// <summary>Hoop, frame or hand, and which hoop how often.</summary>
 public static class Holding
 {
+    /// <summary>Each placing of the ring in a line, in the order of work.</summary>
+    public static IReadOnlyList<string> Told(IReadOnlyList<HoopPlacing> placings) =>
+        placings.OrderBy(p => p.Order).Select(p => $"{(p.Order == 1 ? "Hoop" : "Move the hoop")}: {Materials.Hoops.Inches(p.HoopMm)} in, placing {p.Order} of {placings.Count}.").ToArray();
+
     private static readonly (School School, Choice Choice)[] Schools =
     [
         (School.Hoop, new Choice("hoop", "In a hoop")),

@@ -222,17 +222,19 @@ public static class Changes
     private static StatedFabric? Enumerated<T>(string? value, Func<T?, StatedFabric> set)
         where T : struct, Enum => value is null ? set(null) : Enum.TryParse<T>(value, out var one) && Enum.IsDefined(one) ? set(one) : null;
 
-    /// <summary>How far a piece is, in one word: <c>marked</c>, <c>runs=3</c>, <c>rinsed=2027-03-01</c>, <c>finished</c>.</summary>
+    /// <summary>How far a piece is, in one word: <c>marked</c>, <c>washed=2027-03-01</c>, <c>runs=3</c>, <c>rinsed=2027-03-08</c>, <c>finished</c>.</summary>
     public static string WriteDone(Time.Done done) =>
         done.Finished ? "finished"
         : done.RinsedOn is { } day ? $"rinsed={day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}"
-        : done.Runs > 0 ? $"runs={done.Runs.ToString(CultureInfo.InvariantCulture)}" : "marked";
+        : done.Runs > 0 ? $"runs={done.Runs.ToString(CultureInfo.InvariantCulture)}"
+        : done is { Marked: false, WashedOn: { } washed } ? $"washed={washed.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}" : "marked";
 
     private static Time.Done? ReadDone(string value) => value.Split('=') switch
     {
         ["marked"] => new Time.Done(Marked: true),
         ["finished"] => new Time.Done(Marked: true, Runs: JobCheck.MostRuns, Finished: true),
         ["runs", var n] when int.TryParse(n, NumberStyles.None, CultureInfo.InvariantCulture, out var runs) => new Time.Done(Marked: true, Runs: runs),
+        ["washed", var d] when DateOnly.TryParseExact(d, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day) => new Time.Done(WashedOn: day),
         ["rinsed", var d] when DateOnly.TryParseExact(d, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day) => new Time.Done(Marked: true, Runs: JobCheck.MostRuns, RinsedOn: day),
         _ => null,
     };

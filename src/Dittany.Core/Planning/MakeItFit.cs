@@ -1,5 +1,6 @@
 using System.Globalization;
 using Dittany.Core.Measures;
+using Dittany.Core.Operations;
 using Dittany.Core.Time;
 
 namespace Dittany.Core.Planning;
@@ -7,7 +8,7 @@ namespace Dittany.Core.Planning;
 /// <summary>A piece as it lies on the calendar with the others.</summary>
 public sealed record OpenPiece(int Id, Job Job, Plan Plan)
 {
-    public Demand Demand => Demand.Of(Id, Plan.Time.Phases, Plan.Time.Progress, Job.DueOn);
+    public Demand Demand => Demand.Of(Id, Plan.Work, Plan.Time.Progress, Job.DueOn);
 }
 
 /// <summary>
@@ -74,6 +75,8 @@ public static class MakeItFit
         var dry = piece.Plan.Transfer.Ranking.Where(m => m.Verdict == "possible").Select(m => m.Method);
         (string Kind, Func<Plan, string> Text, (string Member, string Value)[] Changes)[] candidates =
         [
+            .. piece.Plan.Time.Progress.Stage == Stage.Planned && piece.Plan.Work.Any(o => o.Kind == OpKind.Wash)
+                ? new[] { ("washed", (Func<Plan, string>)(_ => "If it was washed before, say so: the first wash and its drying fall away."), new[] { ("fabric.prewashed", "true") }) } : [],
             ("quicker", p => $"Stitch it in backstitch: {Saved(p)} less at the needle.", [("overrules/stitch.outline", "backstitch")]),
             ("quicker", p => $"Make the letters as small as still reads: {Saved(p)} less at the needle.", [("overrules/words.size", "smallest")]),
             ("quicker", p => $"Backstitch, and the letters as small as still reads: {Saved(p)} less at the needle.", [("overrules/stitch.outline", "backstitch"), ("overrules/words.size", "smallest")]),

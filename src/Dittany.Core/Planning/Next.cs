@@ -1,4 +1,5 @@
 using Dittany.Core.Measures;
+using Dittany.Core.Operations;
 using Dittany.Core.Telling;
 using Dittany.Core.Time;
 
@@ -26,7 +27,7 @@ public static class Next
             waiting.Add(new Waiting("late", Station.Time, $"{late.Choice}."));
         }
 
-        var begun = plan.Time.Progress.Stage != Stage.Planned;
+        var begun = plan.Time.Progress.Stage is not (Stage.Planned or Stage.Washed);
         if (!proofed && plan.Proof.Count > 0 && !begun)
         {
             waiting.Add(new Waiting("proof", Station.Words, "Read the words back letter by letter, then the sheets may be printed."));
@@ -41,7 +42,7 @@ public static class Next
             waiting.Add(new Waiting("set-aside", Station.Item, $"{Say.Count(plan.SetAside.Count, "choice")} of yours {(plan.SetAside.Count == 1 ? "has" : "have")} nothing to act on here."));
         }
 
-        waiting.Add(new Waiting("work", plan.Time.Progress.Stage is Stage.Planned ? Station.Transfer : plan.Time.Progress.Stage is Stage.Marked or Stage.OnTheHoop ? Station.Order : Station.Finish, $"{Say.Upper(plan.Time.Progress.Told)}."));
+        waiting.Add(new Waiting("work", plan.Time.Progress.Stage is Stage.Planned or Stage.Washed ? Station.Transfer : plan.Time.Progress.Stage is Stage.Marked or Stage.OnTheHoop ? Station.Order : Station.Finish, $"{Say.Upper(plan.Time.Progress.Told)}."));
         return waiting;
     }
 
@@ -66,9 +67,10 @@ public sealed record StepOn(string Text, string Done)
         var progress = plan.Time.Progress;
         return progress.Stage switch
         {
-            Stage.Planned => Said("The lines are on the cloth", new Done(Marked: true)),
+            Stage.Planned when plan.Work.Any(o => o.Kind == OpKind.Wash) => Said("Washed and hung up today", new Done(WashedOn: today)),
+            Stage.Planned or Stage.Washed => Said("The lines are on the cloth", new Done(Marked: true)),
             Stage.Marked or Stage.OnTheHoop when progress.Runs > 0 => Said($"Length {progress.RunsDone + 1} is stitched", new Done(true, progress.RunsDone + 1)),
-            Stage.Stitched when plan.Time.WaitMinutes > 0 => Said("Rinsed and hung up today", new Done(true, progress.Runs, today)),
+            Stage.Stitched when plan.Work.Any(o => o.Kind == OpKind.Dry) => Said("Rinsed and hung up today", new Done(true, progress.Runs, today)),
             Stage.Finished => null,
             _ => Said("It is finished", new Done(true, progress.Runs, Finished: true)),
         };

@@ -1,6 +1,7 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Hooping;
 using Dittany.Core.Materials;
+using Dittany.Core.Operations;
 using Dittany.Core.Route;
 using Dittany.Core.Stitches;
 using Dittany.Core.Telling;
@@ -83,6 +84,9 @@ public sealed record PlannedElement(
 /// <summary>How the cloth is held.</summary>
 public sealed record PlannedHooping(School School, IReadOnlyList<HoopPlacing> Hoops, int LowerBound);
 
+/// <summary>One step of the transfer, with how long to wait after it.</summary>
+public sealed record TransferStep(string Do, double WaitMinutes);
+
 /// <summary>The plan of one piece: everything a page, a sheet or the door tells.</summary>
 public sealed record Plan(
     DateOnly Today,
@@ -91,12 +95,11 @@ public sealed record Plan(
     PlannedSpace Space,
     IReadOnlyList<PlannedElement> Elements,
     Transferred Transfer,
-    IReadOnlyList<string> Removal,
     PlannedHooping Hooping,
     IReadOnlyList<ThreadNeed> Threads,
     IReadOnlyList<RouteRow> Route,
+    IReadOnlyList<Operation> Work,
     Timed Time,
-    IReadOnlyList<string> Finish,
     IReadOnlyList<string> Care,
     IReadOnlyList<ProofLetter> Proof,
     IReadOnlyList<Decision> Decisions,
@@ -104,7 +107,19 @@ public sealed record Plan(
     IReadOnlyList<Caution> Cautions)
 {
     /// <summary>Version of the rules; it changes when the same job may come out otherwise.</summary>
-    public const string Rules = "5";
+    public const string Rules = "6";
+
+    private const string NothingOut = "Nothing to take out: the line stays under the thread.";
+
+    /// <summary>Steps that get the lines onto the cloth, each with the minutes to wait after it.</summary>
+    public IReadOnlyList<TransferStep> TransferSteps => Work.Where(o => o.At == Station.Transfer)
+        .SelectMany(o => o.Steps.Select((s, i) => new TransferStep(s, i + 1 == o.Steps.Count ? o.Wait?.Minutes ?? 0 : 0))).ToArray();
+
+    /// <summary>How marks and stabiliser come out; never empty.</summary>
+    public IReadOnlyList<string> Removal => Work.Where(o => o.Kind == OpKind.Remove).SelectMany(o => o.Steps).DefaultIfEmpty(NothingOut).ToArray();
+
+    /// <summary>What finishes it.</summary>
+    public IReadOnlyList<string> Finish => Work.Where(o => o.At == Station.Finish && o.Kind != OpKind.Remove).SelectMany(o => o.Steps).ToArray();
 
     /// <summary>A decision by its id, or null.</summary>
     public Decision? Decision(string id) => Decisions.FirstOrDefault(d => d.Id == id);

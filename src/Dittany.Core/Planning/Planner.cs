@@ -7,6 +7,7 @@ using Dittany.Core.Hooping;
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
+using Dittany.Core.Operations;
 using Dittany.Core.Space;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Telling;
@@ -108,14 +109,15 @@ public static class Planner
         // Marks must outlast the stitching, so its hours are reckoned first; which letter comes first hangs on the mark.
         var pace = new Pace(cloth, workshop.Skill, skims);
         var counts = StitchCounts.Of(elements.SelectMany(e => e.Parts).Select(p => (Book.Find(p.Stitch)!, p.Stitches)));
-        var hours = EffortRoom.Stitching(counts, Working.ExpectedRuns(letters, cutting, thickness), cutting.MinutesEach, held.Placings.Count, pace).Minutes / 60;
+        var hooped = Holding.Told(held.Placings);
+        var hours = EffortRoom.Stitching(counts, Working.ExpectedRuns(letters, cutting, thickness), cutting.MinutesEach, hooped, pace).Minutes / 60;
         var colours = elements.SelectMany(e => e.Parts).Select(p => p.Colour).Distinct(StringComparer.Ordinal).ToArray();
         var box = Around(elements);
         var transfer = TransferRoom.Settle(new TransferQuestion(
             new TransferFacts(
                 cloth, workshop.Equipment.ToArray(), elements.Min(e => e.CapHeightMm), Math.Round(hours, 1), form.Use.MadeUp, elements.Min(e => e.LineWidthMm),
                 colours.Select(c => Colour.Parse(c).ToLab().L).DefaultIfEmpty(0).Max(), held.School != School.InHand, workshop.Habit("draw"), workshop.Habit("marker"), workshop.Habit("hold-film"), drawn.Face.Fold is not null),
-            box.Width + (2 * TransferRoom.CutMarginMm), box.Height + (2 * TransferRoom.CutMarginMm), workshop.Paper,
+            box.Width + (2 * TransferRoom.CutMarginMm), box.Height + (2 * TransferRoom.CutMarginMm), elements.SelectMany(e => e.Parts).Sum(p => Polyline.Length(p.LineMm)), workshop.Paper,
             overrules.For("transfer.method"), overrules.For("transfer.marker"), overrules.For("transfer.stabiliser")));
         decisions.AddRange(transfer.Decisions);
         cautions.AddRange(At(Station.Transfer, transfer.Cautions));
@@ -126,7 +128,8 @@ public static class Planner
             letters, held, cutting, ground, thickness, marksCloth && transfer.Marker.GoesBy == GoesBy.Brushing, workshop, overrules.For("order.parts"), decisions);
         elements = Working.AsWorked(elements, routed);
         var threads = Working.ThreadsOf(elements, routed.Rows, cutting, cloth, thickness, workshop, overrules, decisions);
-        var effort = EffortRoom.Stitching(counts, threads.Sum(t => t.Runs), cutting.MinutesEach, held.Placings.Count, pace);
+        var effort = EffortRoom.Stitching(
+            counts, threads.Sum(t => t.Runs), cutting.MinutesEach, hooped, pace, threads.Select(t => new Use($"{Palette.NameOf(t.Colour)}, {Say.Count(t.Strands, "strand")}", t.LengthMm, "mm")).ToArray());
 
         // Finish and time.
         var finished = FinishRoom.Settle(new FinishQuestion(
@@ -134,13 +137,11 @@ public static class Planner
             workshop.Equipment.Contains("iron", StringComparer.Ordinal), cutting.Start.ChoiceId, workshop.Habit("film-out"), transfer.Stabiliser.Split('+').Contains("film-on-top") ? overrules.For("finish.removal") : null, workshop.Habit("tail"), workshop.Habit("press"), overrules.For("finish.press")));
         decisions.AddRange(finished.Decisions);
         cautions.AddRange(At(Station.Finish, finished.Cautions));
-        var lineMm = elements.SelectMany(e => e.Parts).Sum(p => Polyline.Length(p.LineMm));
         var runs = threads.Sum(t => t.Runs);
-        var phases = new Phases(
-            TransferMinutes.Of(transfer, box.Width, box.Height, lineMm, cloth.Dark), effort.Steps, finished.Before, finished.DryMinutes + transfer.Steps.Sum(s => s.WaitMinutes), finished.After);
+        var work = Work.Chain([.. Beforehand.Of(cloth), .. transfer.Work, .. effort.Work, .. finished.Work]);
         var worked = routed.Rows.Count == 0 ? 0 : (double)routed.Rows.Count(r => r.Run <= (job.Done?.Runs ?? 0)) / routed.Rows.Count;
         var timed = Timing.Settle(
-            phases, phases.After(job.Done, runs, worked, job.Today), new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening), job.Today, job.DueOn);
+            work, Left.After(work, job.Done, runs, worked, job.Today), new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening), job.Today, job.DueOn);
         decisions.AddRange(timed.Decisions);
         cautions.AddRange(At(Station.Time, timed.Cautions));
         if (workshop.HourlyRate > 0)
@@ -150,7 +151,7 @@ public static class Planner
 
         cautions.AddRange(CautionRoom.Of(new CautionFacts(
             cloth, colours, transfer.Marker, marksCloth, transfer.Method.Id, transfer.Stabiliser, worn, form.Use.SeenOutdoors && !zone.Hidden, elements.Where(e => !e.IsMotif).Select(e => e.Text).ToArray(),
-            finished.After.Count > 0 || transfer.Method.Id is "hot-iron" or "coated-paper", effort.Minutes / 60)));
+            finished.Work.Any(o => o.Place == Operations.Place.Iron) || transfer.Method.Id is "hot-iron" or "coated-paper", effort.Minutes / 60)));
 
         var found = FindIt.Choose(drawn, zone, elements[0].BaselineMm);
         return new Plan(
@@ -164,12 +165,11 @@ public static class Planner
                 Snaps.For(drawn, zone, ground.Field, StandingOf(elements[0]))),
             elements,
             transfer,
-            finished.Removal,
             new PlannedHooping(held.School, held.Placings, held.LowerBound),
             threads,
             routed.Rows,
+            work,
             timed,
-            finished.Finish,
             finished.Care,
             elements.Where(e => !e.IsMotif).SelectMany((e, i) => i == 0 ? Proof.Of(e.Text) : Proof.Of(e.Text).Prepend(new ProofLetter("\n", "next wording"))).ToArray(),
             decisions.OrderBy(d => d.Station).ToArray(),

@@ -19,9 +19,7 @@ public static class Retold
                 Finding = plan.Space.Finding.Select(s => s with { Text = Told(s.Text), Figures = s.Figures.Select(f => f with { Label = Told(f.Label) }).ToArray() }).ToArray(),
             },
             Elements = plan.Elements.Select(e => e with { Concerns = e.Concerns.Select(c => c with { Text = Told(c.Text) }).ToArray() }).ToArray(),
-            Transfer = plan.Transfer with { Steps = plan.Transfer.Steps.Select(s => s with { Do = Told(s.Do) }).ToArray() },
-            Removal = All(plan.Removal),
-            Finish = All(plan.Finish),
+            Work = plan.Work.Select(o => o with { Steps = All(o.Steps) }).ToArray(),
             Care = All(plan.Care),
             Decisions = plan.Decisions.Select(d => d with
             {

@@ -1,24 +1,74 @@
+using Dittany.Core.Operations;
+
 namespace Dittany.Core.Time;
 
 /// <summary>
-/// The work one piece still asks of the calendar: minutes at the needle before a wait, the wait, minutes after it. <paramref name="DryOn"/> is set where the wait has already
-/// begun; then nothing is left before it.
+/// Work that is done on one evening after another without a night's wait between: its minutes, how many days it then hangs to dry, and whether it washes, makes or finishes the piece.
 /// </summary>
-public sealed record Demand(int Id, double BeforeMinutes, double WaitMinutes, double AfterMinutes, DateOnly? DueOn, DateOnly? DryOn = null, bool Begun = false)
+public sealed record Leg(double Minutes, int DryDays, LegOf Of = LegOf.Making);
+
+/// <summary>What a leg does for the piece.</summary>
+public enum LegOf
 {
-    /// <summary>What a piece still asks for, from how far it is. A finished one asks for nothing and is wanted on no day.</summary>
-    public static Demand Of(int id, Phases phases, Progress progress, DateOnly? dueOn)
+    Washing,
+    Making,
+    Finishing,
+}
+
+/// <summary>The work one piece still asks of the calendar, in legs. <paramref name="DryOn"/> is set where it hangs already, and before it nothing goes on.</summary>
+public sealed record Demand(int Id, IReadOnlyList<Leg> Legs, DateOnly? DueOn, DateOnly? DryOn = null, bool Begun = false)
+{
+    /// <summary>Minutes up to the finishing.</summary>
+    public double MakingMinutes => Legs.Where(l => l.Of != LegOf.Finishing).Sum(l => l.Minutes);
+
+    /// <summary>What a piece still asks for, from its operations and how far it is. A finished one asks for nothing and is wanted on no day.</summary>
+    public static Demand Of(int id, IReadOnlyList<Operation> work, Progress progress, DateOnly? dueOn)
     {
-        var after = progress.Stage == Stage.Finished ? 0 : Math.Round(phases.Finish.Sum(s => Math.Round(s.Minutes, 1, MidpointRounding.AwayFromZero)), 1);
-        return new Demand(id, Math.Max(0, Math.Round(progress.LeftMinutes - after, 1)), phases.WaitMinutes, after, progress.Stage == Stage.Finished ? null : dueOn, progress.DryOn, progress.Stage != Stage.Planned);
+        var (legs, minutes, of) = (new List<Leg>(), 0.0, (LegOf?)null);
+        var hangs = progress.DryOn is not null;
+        foreach (var (operation, phase, left) in Left.Of(work, progress.Stage, progress.StitchedShare))
+        {
+            var here = phase switch { Phase.Washing => LegOf.Washing, Phase.Finishing => LegOf.Finishing, _ => LegOf.Making };
+            if (of is { } before && before != here)
+            {
+                Close(before, 0);
+            }
+
+            (of, minutes) = (here, minutes + left);
+            if (operation.Wait is { Days: > 0 and var days } && minutes > 0)
+            {
+                Close(here, days);
+            }
+        }
+
+        if (of is { } last)
+        {
+            Close(last, 0);
+        }
+
+        var finished = progress.Stage == Stage.Finished;
+        return new Demand(id, legs, finished ? null : dueOn, hangs ? progress.DryOn : null, progress.Stage != Stage.Planned);
+
+        void Close(LegOf what, int days)
+        {
+            if (minutes > 0)
+            {
+                legs.Add(new Leg(Minutes.Rounded(minutes), days, what));
+            }
+
+            (of, minutes) = (null, 0);
+        }
     }
 }
 
-/// <summary>Minutes of one evening given to one piece; <paramref name="AfterWait"/> says that it is the finishing.</summary>
-public sealed record Stint(DateOnly Day, double Minutes, bool AfterWait);
+/// <summary>Minutes of one evening given to one piece, and what they do for it.</summary>
+public sealed record Stint(DateOnly Day, double Minutes, LegOf Of = LegOf.Making);
 
-/// <summary>One piece laid on the calendar. <paramref name="ReadyOn"/> is null where no evening is worked; the wait's days are null where there is none.</summary>
-public sealed record Lain(int Id, IReadOnlyList<Stint> Stints, DateOnly? WaitFrom, DateOnly? DryOn, DateOnly? ReadyOn, DateOnly? DueOn)
+/// <summary>Days a piece hangs to dry: from the evening it is hung up, null where it hangs already, to the day it is dry.</summary>
+public sealed record Hanging(DateOnly? From, DateOnly DryOn);
+
+/// <summary>One piece laid on the calendar. <paramref name="ReadyOn"/> is null where no evening is worked.</summary>
+public sealed record Lain(int Id, IReadOnlyList<Stint> Stints, IReadOnlyList<Hanging> Hangs, DateOnly? ReadyOn, DateOnly? DueOn)
 {
     public bool Late => DueOn is { } due && (ReadyOn is null || ReadyOn > due);
 }
@@ -31,9 +81,6 @@ public static class Diary
 {
     /// <summary>Further than this no plan is laid; what is not done by then has no day (from memory: two years are further than any order).</summary>
     public const int MostDays = 730;
-
-    /// <summary>What is hung up in the evening is dry the next day, or later for a long wait; 0 where nothing waits.</summary>
-    public static int DryDays(double waitMinutes) => waitMinutes > 0 ? Math.Max(1, (int)Math.Ceiling(waitMinutes / (24 * 60))) : 0;
 
     /// <summary>All pieces laid, in the order they were given.</summary>
     public static IReadOnlyList<Lain> Lay(IReadOnlyList<Demand> demands, Evenings evenings, DateOnly today)
@@ -76,17 +123,24 @@ public static class Diary
     {
         private const double Nothing = 1e-9;
         private readonly List<Stint> _stints = [];
-        private double _before;
-        private double _after;
-        private DateOnly? _waitFrom;
+        private readonly List<Hanging> _hangs = [];
+        private readonly Leg[] _legs;
+        private int _leg;
+        private double _left;
         private DateOnly? _dry;
 
         public Laying(Demand demand, DateOnly today)
         {
-            (Demand, _before, _after, _dry) = (demand, demand.DryOn is null ? demand.BeforeMinutes : 0, demand.AfterMinutes, demand.DryOn);
-            if (_before <= Nothing && _after <= Nothing)
+            (Demand, _dry, _legs) = (demand, demand.DryOn, demand.Legs.Where(l => l.Minutes > Nothing).ToArray());
+            _left = _legs.Length > 0 ? _legs[0].Minutes : 0;
+            if (_dry is { } dry && dry > today)
             {
-                Ready = _dry is { } dry && dry > today ? dry : today;
+                _hangs.Add(new Hanging(null, dry));
+            }
+
+            if (_legs.Length == 0)
+            {
+                Ready = _dry is { } hung && hung > today ? hung : today;
             }
         }
 
@@ -94,55 +148,47 @@ public static class Diary
 
         public DateOnly? Ready { get; private set; }
 
+        /// <summary>Works on a day with what is left of its evening, leg after leg; the minutes taken.</summary>
         public double Work(DateOnly day, double left)
         {
-            if (Ready is not null)
+            var given = 0.0;
+            while (Ready is null && !(_dry is { } dry && dry > day))
             {
-                return 0;
-            }
-
-            var given = Take(ref _before, left, day, afterWait: false);
-            if (_before > Nothing)
-            {
-                return given;
-            }
-
-            if (given > 0 && _dry is null && DryDays(Demand.WaitMinutes) is > 0 and var days)
-            {
-                (_waitFrom, _dry) = (day, day.AddDays(days));
-            }
-
-            if (_dry is { } dry && dry > day)
-            {
-                if (_after <= Nothing)
+                var leg = _legs[_leg];
+                given += Take(left - given, day, leg.Of);
+                if (_left > Nothing)
                 {
-                    Ready = dry;
+                    return given;
                 }
 
-                return given;
-            }
+                _leg++;
+                _left = _leg < _legs.Length ? _legs[_leg].Minutes : 0;
+                if (leg.DryDays > 0)
+                {
+                    _dry = day.AddDays(leg.DryDays);
+                    _hangs.Add(new Hanging(day, _dry.Value));
+                }
 
-            given += Take(ref _after, left - given, day, afterWait: true);
-            if (_after <= Nothing)
-            {
-                Ready = day;
+                if (_leg == _legs.Length)
+                {
+                    Ready = leg.DryDays > 0 ? _dry : day;
+                }
             }
 
             return given;
         }
 
-        public Lain Done() => new(Demand.Id, _stints, _waitFrom, _dry, Ready, Demand.DueOn);
+        public Lain Done() => new(Demand.Id, _stints, _hangs, Ready, Demand.DueOn);
 
-        private double Take(ref double wanted, double left, DateOnly day, bool afterWait)
+        private double Take(double minutes, DateOnly day, LegOf of)
         {
-            var given = Math.Min(wanted, left);
-            if (given <= Nothing)
+            var given = Math.Min(_left, Math.Max(0, minutes));
+            if (given > Nothing)
             {
-                return 0;
+                _stints.Add(new Stint(day, Math.Round(given, 1), of));
+                _left -= given;
             }
 
-            wanted -= given;
-            _stints.Add(new Stint(day, Math.Round(given, 1), afterWait));
             return given;
         }
     }

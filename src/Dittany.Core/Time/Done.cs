@@ -1,15 +1,19 @@
+using Dittany.Core.Measures;
+using Dittany.Core.Operations;
+
 namespace Dittany.Core.Time;
 
 /// <summary>
 /// What is done of a piece. <paramref name="Runs"/> counts lengths of thread worked, in the order of the route; <paramref name="RinsedOn"/> is the local day it was hung up
-/// to dry. Later steps imply the earlier ones.
+/// to dry, <paramref name="WashedOn"/> the day it was after its first wash. Later steps imply the earlier ones.
 /// </summary>
-public sealed record Done(bool Marked = false, int Runs = 0, DateOnly? RinsedOn = null, bool Finished = false);
+public sealed record Done(bool Marked = false, int Runs = 0, DateOnly? RinsedOn = null, bool Finished = false, DateOnly? WashedOn = null);
 
 /// <summary>How far a piece is.</summary>
 public enum Stage
 {
     Planned,
+    Washed,
     Marked,
     OnTheHoop,
     Stitched,
@@ -18,55 +22,68 @@ public enum Stage
     Finished,
 }
 
-/// <summary>How far a piece is, in the numbers of its plan. <paramref name="DryOn"/> is set once it hangs.</summary>
-public sealed record Progress(Stage Stage, int RunsDone, int Runs, double LeftMinutes, DateOnly? DryOn)
+/// <summary>How far a piece is, in the numbers of its plan. <paramref name="DryOn"/> is set while it hangs, and once it has hung after the needle.</summary>
+public sealed record Progress(Stage Stage, int RunsDone, int Runs, double LeftMinutes, DateOnly? DryOn, double StitchedShare = 0)
 {
     /// <summary>Said in a few words.</summary>
     public string Told => Stage switch
     {
-        Stage.Planned => $"to be begun · {Measures.Say.Minutes(LeftMinutes)}",
-        Stage.Marked => $"the lines are on · {Measures.Say.Minutes(LeftMinutes)} left",
-        Stage.OnTheHoop => $"on the hoop · length {RunsDone + 1} of {Runs} · {Measures.Say.Minutes(LeftMinutes)} left",
-        Stage.Stitched => $"stitched · to be rinsed and finished, {Measures.Say.Minutes(LeftMinutes)}",
-        Stage.Drying => $"drying until {Measures.Say.Day(DryOn!.Value)}",
-        Stage.ToFinish => $"dry · to be finished, {Measures.Say.Minutes(LeftMinutes)}",
+        Stage.Planned => $"to be begun · {Say.Minutes(LeftMinutes)}",
+        Stage.Washed => DryOn is { } dry ? $"washed, and dry on {Say.Day(dry)} · {Say.Minutes(LeftMinutes)} left" : $"washed and dry · {Say.Minutes(LeftMinutes)} left",
+        Stage.Marked => $"the lines are on · {Say.Minutes(LeftMinutes)} left",
+        Stage.OnTheHoop => $"on the hoop · length {RunsDone + 1} of {Runs} · {Say.Minutes(LeftMinutes)} left",
+        Stage.Stitched => $"stitched · to be rinsed and finished, {Say.Minutes(LeftMinutes)}",
+        Stage.Drying => $"drying until {Say.Day(DryOn!.Value)}",
+        Stage.ToFinish => $"dry · to be finished, {Say.Minutes(LeftMinutes)}",
         _ => "finished",
     };
 }
 
-/// <summary>Minutes of a piece by what has to come before what: marking, stitching, rinsing, then after the drying wait what finishes it.</summary>
-public sealed record Phases(
-    IReadOnlyList<Effort.StepMinutes> Mark, IReadOnlyList<Effort.StepMinutes> Stitch, IReadOnlyList<Effort.StepMinutes> Rinse, double WaitMinutes, IReadOnlyList<Effort.StepMinutes> Finish)
+/// <summary>How far a piece is and what is left of each of its operations: read from the operations and from what is done, and from nothing else.</summary>
+public static class Left
 {
-    public IEnumerable<Effort.StepMinutes> All => [.. Mark, .. Stitch, .. Rinse, .. Finish];
-
     /// <summary>How far a piece is: <paramref name="stitchedShare"/> is the share of stitches that its done lengths hold, <paramref name="runs"/> the lengths there are.</summary>
-    public Progress After(Done? done, int runs, double stitchedShare, DateOnly today)
+    public static Progress After(IReadOnlyList<Operation> work, Done? done, int runs, double stitchedShare, DateOnly today)
     {
-        var finish = Sum(Finish);
-        if (done is null)
+        var stage = StageOf(work, done, runs, today);
+        var worked = stage is Stage.Drying or Stage.ToFinish or Stage.Finished or Stage.Stitched ? runs : stage == Stage.OnTheHoop ? Math.Clamp(done!.Runs, 0, runs) : 0;
+        var left = Of(work, stage, stitchedShare).Sum(l => l.Minutes);
+        var dry = stage switch
         {
-            return new Progress(Stage.Planned, 0, runs, Sum(All), null);
-        }
-
-        if (done.Finished)
-        {
-            return new Progress(Stage.Finished, runs, runs, 0, null);
-        }
-
-        if (done.RinsedOn is { } hung)
-        {
-            var dry = hung.AddDays(Diary.DryDays(WaitMinutes));
-            return new Progress(dry > today ? Stage.Drying : Stage.ToFinish, runs, runs, finish, dry);
-        }
-
-        var worked = Math.Clamp(done.Runs, 0, runs);
-        var left = (Sum(Stitch) * (1 - stitchedShare)) + Sum(Rinse) + finish;
-        return worked == runs && runs > 0 ? new Progress(Stage.Stitched, runs, runs, Sum(Rinse) + finish, null)
-            : worked > 0 ? new Progress(Stage.OnTheHoop, worked, runs, left, null)
-            : done.Marked ? new Progress(Stage.Marked, 0, runs, left, null)
-            : new Progress(Stage.Planned, 0, runs, Sum(All), null);
+            Stage.Washed when DryAfter(work, done!.WashedOn!.Value, Phase.Washing) is var day && day > today => day,
+            Stage.Drying or Stage.ToFinish => DryAfter(work, done!.RinsedOn!.Value, Phase.Rinsing),
+            _ => (DateOnly?)null,
+        };
+        return new Progress(stage, worked, runs, Minutes.Rounded(left), dry, stitchedShare);
     }
 
-    private static double Sum(IEnumerable<Effort.StepMinutes> steps) => Math.Round(steps.Sum(s => Math.Round(s.Minutes, 1, MidpointRounding.AwayFromZero)), 1);
+    /// <summary>Minutes left of each operation at a stage, in their order, with the phase each belongs to.</summary>
+    public static IReadOnlyList<(Operation Operation, Phase Phase, double Minutes)> Of(IReadOnlyList<Operation> work, Stage stage, double stitchedShare)
+    {
+        return Work.ByPhase(work).Select(o => (o.Operation, o.Phase, o.Operation.LikelyMinutes * Share(o.Phase))).ToArray();
+
+        double Share(Phase phase) => phase switch
+        {
+            Phase.Washing => stage == Stage.Planned ? 1 : 0,
+            Phase.Marking => stage is Stage.Planned or Stage.Washed ? 1 : 0,
+            Phase.Stitching => stage is Stage.Planned or Stage.Washed or Stage.Marked ? 1 : stage == Stage.OnTheHoop ? 1 - stitchedShare : 0,
+            Phase.Rinsing => stage <= Stage.Stitched ? 1 : 0,
+            _ => stage == Stage.Finished ? 0 : 1,
+        };
+    }
+
+    private static Stage StageOf(IReadOnlyList<Operation> work, Done? done, int runs, DateOnly today) => done switch
+    {
+        null => Stage.Planned,
+        { Finished: true } => Stage.Finished,
+        { RinsedOn: { } hung } => DryAfter(work, hung, Phase.Rinsing) > today ? Stage.Drying : Stage.ToFinish,
+        { Runs: > 0 } when done.Runs >= runs && runs > 0 => Stage.Stitched,
+        { Runs: > 0 } when runs > 0 => Stage.OnTheHoop,
+        { Marked: true } => Stage.Marked,
+        { WashedOn: not null } when work.Any(o => o.Kind == OpKind.Wash) => Stage.Washed,
+        _ => Stage.Planned,
+    };
+
+    private static DateOnly DryAfter(IReadOnlyList<Operation> work, DateOnly hung, Phase phase) =>
+        hung.AddDays(Work.ByPhase(work).Where(o => o.Phase == phase).Select(o => o.Operation.Wait?.Days ?? 0).DefaultIfEmpty(0).Max());
 }

@@ -1,5 +1,5 @@
-using Dittany.Core.Effort;
 using Dittany.Core.Measures;
+using Dittany.Core.Operations;
 using Dittany.Core.Telling;
 
 namespace Dittany.Core.Time;
@@ -13,7 +13,6 @@ public sealed record Timed(
     IReadOnlyList<StepMinutes> ByStep,
     DateOnly? ReadyOn,
     DateOnly? StartBy,
-    Phases Phases,
     Progress Progress,
     IReadOnlyList<Decision> Decisions,
     IReadOnlyList<Caution> Cautions);
@@ -24,11 +23,6 @@ public sealed record Evenings(int PerWeek, double Minutes);
 /// <summary>Adds up and lays the work over evenings.</summary>
 public static class Timing
 {
-    /// <summary>Spread of an estimate with no log behind it yet (from memory): 15 % under, 25 % over.</summary>
-    public const double Low = 0.85;
-
-    public const double High = 1.25;
-
     /// <summary>Days of the week that are worked, by how many (a workshop's own days may differ).</summary>
     private static readonly DayOfWeek[][] Days =
     [
@@ -43,14 +37,15 @@ public static class Timing
     ];
 
     /// <summary>
-    /// Sums the phases of a piece and lays what is left of them over evenings from <paramref name="today"/>, the piece having all of them to itself. Work that waits goes on
+    /// Sums the operations of a piece and lays what is left of them over evenings from <paramref name="today"/>, the piece having all of them to itself. Work that waits goes on
     /// the next evening worked. No day is told where no evening is worked.
     /// </summary>
-    public static Timed Settle(Phases phases, Progress progress, Evenings evenings, DateOnly today, DateOnly? dueOn)
+    public static Timed Settle(IReadOnlyList<Operation> work, Progress progress, Evenings evenings, DateOnly today, DateOnly? dueOn)
     {
-        var all = phases.All.Select(s => s with { Minutes = Math.Round(s.Minutes, 1, MidpointRounding.AwayFromZero) }).ToArray();
-        var minutes = Math.Round(all.Sum(s => s.Minutes), 1);
-        var demand = Demand.Of(0, phases, progress, dueOn);
+        var all = work.SelectMany(o => o.By).Select(s => s with { Minutes = Minutes.Rounded(s.Minutes) }).ToArray();
+        var minutes = Work.LikelyMinutes(work);
+        var waits = Work.WaitMinutes(work);
+        var demand = Demand.Of(0, work, progress, dueOn);
         var ready = progress.Stage == Stage.Finished ? today : evenings.PerWeek <= 0 || evenings.Minutes <= 0 ? (DateOnly?)null : Diary.Alone(demand, evenings, today).ReadyOn;
         DateOnly? start = null;
         if (dueOn is { } due && ready is not null)
@@ -65,7 +60,7 @@ public static class Timing
         var cautions = new List<Caution>();
         var because = new List<string>
         {
-            $"{Say.Minutes(minutes)} of hands-on work{(phases.WaitMinutes > 0 ? $" and {Say.Minutes(phases.WaitMinutes)} of waiting" : string.Empty)}, at {Say.Number(evenings.Minutes, 0)} min an evening, {Say.Number(evenings.PerWeek, 0)} evenings a week.",
+            $"{Say.Minutes(minutes)} of hands-on work{(waits > 0 ? $" and {Say.Minutes(waits)} of waiting" : string.Empty)}, at {Say.Number(evenings.Minutes, 0)} min an evening, {Say.Number(evenings.PerWeek, 0)} evenings a week.",
         };
         if (progress.Stage != Stage.Planned)
         {
@@ -91,7 +86,7 @@ public static class Timing
         }
 
         var decision = Deciding.Make("time.ready", Station.Time, "When it can be ready", choice, null, because, wouldChange);
-        return new Timed(minutes, Math.Round(minutes * Low, 1), Math.Round(minutes * High, 1), phases.WaitMinutes, all, ready, start, phases, progress, [decision], cautions);
+        return new Timed(minutes, Math.Round(minutes * Minutes.LowShare, 1), Math.Round(minutes * Minutes.HighShare, 1), waits, all, ready, start, progress, [decision], cautions);
     }
 
     /// <summary>Whether this day has an evening that is worked.</summary>

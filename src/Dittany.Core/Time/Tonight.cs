@@ -27,15 +27,17 @@ public static class Tonight
             return [new Spoken(evenings.PerWeek <= 0 || evenings.Minutes <= 0 ? "There is no evening to work on: say in the workshop which there are." : "Nothing waits for the needle tonight.")];
         }
 
-        var toWork = open.Where(p => p.Lain.Stints.Any(s => s.Day == day && !s.AfterWait)).OrderBy(p => p.Lain.DueOn ?? DateOnly.MaxValue).ToArray();
-        var toFinish = open.Where(p => p.Lain.Stints.Any(s => s.Day == day && s.AfterWait) && !toWork.Contains(p)).ToArray();
+        var toWork = open.Where(p => p.Lain.Stints.Any(s => s.Day == day && s.Of != LegOf.Finishing)).OrderBy(p => p.Lain.DueOn ?? DateOnly.MaxValue).ToArray();
+        var toFinish = open.Where(p => p.Lain.Stints.Any(s => s.Day == day && s.Of == LegOf.Finishing) && !toWork.Contains(p)).ToArray();
         said.Add(new Spoken(day == today ? "Tonight: " : $"No evening at the needle today. On {Say.Day(day.Value)}: "));
         for (var i = 0; i < toWork.Length; i++)
         {
             var piece = toWork[i];
-            var minutes = piece.Lain.Stints.Where(s => s.Day == day && !s.AfterWait).Sum(s => s.Minutes);
-            var all = minutes >= piece.Demand.BeforeMinutes - 0.5;
-            said.Add(new Spoken($"{(i == 0 ? string.Empty : i == toWork.Length - 1 ? ", then " : ", ")}{Verb(piece.Progress.Stage, all)} "));
+            var tonight = piece.Lain.Stints.Where(s => s.Day == day && s.Of != LegOf.Finishing).ToArray();
+            var minutes = tonight.Sum(s => s.Minutes);
+            var all = minutes >= piece.Demand.MakingMinutes - 0.5;
+            var verb = tonight.All(s => s.Of == LegOf.Washing) ? "wash" : Verb(piece.Progress.Stage, all);
+            said.Add(new Spoken($"{(i == 0 ? string.Empty : i == toWork.Length - 1 ? ", then " : ", ")}{verb} "));
             said.Add(new Spoken(piece.Name, piece.Demand.Id));
             said.Add(new Spoken($", {Say.Minutes(minutes)}"));
         }
@@ -71,7 +73,7 @@ public static class Tonight
 
     private static string Verb(Stage stage, bool all) => stage switch
     {
-        Stage.Planned => all ? "make" : "begin",
+        Stage.Planned or Stage.Washed => all ? "make" : "begin",
         Stage.Stitched => "rinse",
         _ => all ? "finish stitching" : "go on with",
     };

@@ -1,11 +1,9 @@
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
+using Dittany.Core.Operations;
 using Dittany.Core.Telling;
 
 namespace Dittany.Core.Transfer;
-
-/// <summary>One step of the transfer, with how long to wait after it.</summary>
-public sealed record TransferStep(string Do, double WaitMinutes);
 
 /// <summary>How one method was judged.</summary>
 public sealed record Ranked(string Method, string Verdict, IReadOnlyList<string> Because);
@@ -19,13 +17,13 @@ public sealed record Transferred(
     IReadOnlyList<Handling> Chain,
     int Sheets,
     bool Tacked,
-    IReadOnlyList<TransferStep> Steps,
+    IReadOnlyList<Operation> Work,
     IReadOnlyList<Ranked> Ranking,
     IReadOnlyList<Decision> Decisions,
     IReadOnlyList<Caution> Cautions);
 
-/// <summary>What the room is asked.</summary>
-public sealed record TransferQuestion(TransferFacts Facts, double WidthMm, double HeightMm, string Paper, string? HersMethod, string? HersMarker, string? HersStabiliser);
+/// <summary>What the room is asked; lengths in mm, the design with its margin.</summary>
+public sealed record TransferQuestion(TransferFacts Facts, double WidthMm, double HeightMm, double LineMm, string Paper, string? HersMethod, string? HersMarker, string? HersStabiliser);
 
 /// <summary>Settles method, marker and stabiliser, in that order.</summary>
 public static class TransferRoom
@@ -94,7 +92,7 @@ public static class TransferRoom
             judged.Where(j => !j.RuledOut).Select(j => new Choice(j.ChoiceId, Methods.Find(j.ChoiceId)!.Name)).ToArray(),
             ruledOut);
         return new Transferred(
-            method, marker, stabiliser, mirrored, chain, sheets, tacked, TransferSteps.For(method, marker, stabiliser, mirrored, sheets, tacked), ranking,
+            method, marker, stabiliser, mirrored, chain, sheets, tacked, TransferWork.For(method, marker, stabiliser, mirrored, sheets, tacked, new TransferSize(q.WidthMm, q.HeightMm, q.LineMm, facts.Cloth.Dark)), ranking,
             [decision, markerDecision, stabiliserDecision], cautions);
     }
 

@@ -127,6 +127,7 @@ public static class JobJson
             w.WriteBoolean("marked", done.Marked);
             w.WriteNumber("runs", done.Runs);
             Text(w, "rinsedOn", done.RinsedOn?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture));
+            Text(w, "washedOn", done.WashedOn?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture));
             w.WriteBoolean("finished", done.Finished);
             w.WriteEndObject();
         }
@@ -202,9 +203,9 @@ public static class JobJson
     private static Core.Time.Done DoneOf(JsonElement element, JsonFaults faults)
     {
         const string At = "#/done";
-        var members = faults.Members(element, At, "marked", "runs", "rinsedOn", "finished");
+        var members = faults.Members(element, At, "marked", "runs", "rinsedOn", "finished", "washedOn");
         return new Core.Time.Done(
-            faults.Flag(members, "marked", At) ?? false, faults.Whole(members, "runs", At) ?? 0, faults.Day(members, "rinsedOn", At), faults.Flag(members, "finished", At) ?? false);
+            faults.Flag(members, "marked", At) ?? false, faults.Whole(members, "runs", At) ?? 0, faults.Day(members, "rinsedOn", At), faults.Flag(members, "finished", At) ?? false, faults.Day(members, "washedOn", At));
     }
 
     /// <summary>Text is kept in NFC; broken text is left for the check to refuse.</summary>

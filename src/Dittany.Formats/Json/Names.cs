@@ -12,6 +12,7 @@ internal static class Names
     public static readonly Dictionary<string, Core.Time.Stage> Stages = new(StringComparer.Ordinal)
     {
         ["planned"] = Core.Time.Stage.Planned,
+        ["washed"] = Core.Time.Stage.Washed,
         ["marked"] = Core.Time.Stage.Marked,
         ["on-the-hoop"] = Core.Time.Stage.OnTheHoop,
         ["stitched"] = Core.Time.Stage.Stitched,

@@ -67,6 +67,9 @@ public static class PlanJson
 
         w.WriteEndArray();
         WriteTransfer(w, plan);
+        WriteHooping(w, plan);
+        WriteThreads(w, plan);
+        WriteRoute(w, plan);
         WriteWork(w, plan);
         WriteTime(w, plan);
         Texts(w, "finish", plan.Finish);
@@ -299,7 +302,7 @@ public static class PlanJson
 
         w.WriteNumber("sheets", transfer.Sheets);
         w.WriteStartArray("steps");
-        foreach (var step in transfer.Steps)
+        foreach (var step in plan.TransferSteps)
         {
             w.WriteStartObject();
             w.WriteString("do", step.Do);
@@ -323,7 +326,7 @@ public static class PlanJson
         w.WriteEndObject();
     }
 
-    private static void WriteWork(Utf8JsonWriter w, Plan plan)
+    private static void WriteHooping(Utf8JsonWriter w, Plan plan)
     {
         w.WriteStartObject("hooping");
         w.WriteString("school", Names.Of(Names.Schools, plan.Hooping.School));
@@ -343,7 +346,10 @@ public static class PlanJson
         w.WriteEndArray();
         w.WriteNumber("lowerBound", plan.Hooping.LowerBound);
         w.WriteEndObject();
+    }
 
+    private static void WriteThreads(Utf8JsonWriter w, Plan plan)
+    {
         w.WriteStartArray("threads");
         foreach (var need in plan.Threads)
         {
@@ -361,6 +367,10 @@ public static class PlanJson
         }
 
         w.WriteEndArray();
+    }
+
+    private static void WriteRoute(Utf8JsonWriter w, Plan plan)
+    {
         w.WriteStartArray("route");
         foreach (var row in plan.Route)
         {
@@ -372,6 +382,48 @@ public static class PlanJson
             w.WriteNumber("hoop", row.Hoop);
             Mm(w, "floatMm", row.FloatMm);
             w.WriteString("floatKind", Names.Of(Names.Floats, row.FloatKind));
+            w.WriteEndObject();
+        }
+
+        w.WriteEndArray();
+    }
+
+    private static void WriteWork(Utf8JsonWriter w, Plan plan)
+    {
+        w.WriteStartArray("work");
+        foreach (var operation in plan.Work)
+        {
+            w.WriteStartObject();
+            w.WriteString("id", operation.Id);
+            w.WriteString("kind", Lower(operation.Kind));
+            w.WriteString("station", Lower(operation.At));
+            w.WriteString("place", Lower(operation.Place));
+            w.WriteStartObject("handsMinutes");
+            Mm(w, "low", operation.Hands.Low);
+            Mm(w, "likely", operation.Hands.Likely);
+            Mm(w, "high", operation.Hands.High);
+            w.WriteEndObject();
+            if (operation.Wait is { } wait)
+            {
+                w.WriteStartObject("wait");
+                w.WriteString("kind", Lower(wait.Kind));
+                Mm(w, "minutes", wait.Minutes);
+                w.WriteEndObject();
+            }
+
+            w.WriteStartArray("uses");
+            foreach (var use in operation.Uses ?? [])
+            {
+                w.WriteStartObject();
+                w.WriteString("what", use.What);
+                w.WriteNumber("amount", use.Amount);
+                w.WriteString("unit", use.Unit);
+                w.WriteEndObject();
+            }
+
+            w.WriteEndArray();
+            Texts(w, "steps", operation.Steps);
+            Texts(w, "after", operation.After ?? []);
             w.WriteEndObject();
         }
 

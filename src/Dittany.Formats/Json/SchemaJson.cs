@@ -3,8 +3,10 @@ using Dittany.Core.Effort;
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
 using Dittany.Core.Motifs;
+using Dittany.Core.Operations;
 using Dittany.Core.Planning;
 using Dittany.Core.StitchBook;
+using Dittany.Core.Telling;
 using Dittany.Core.Transfer;
 using Dittany.Core.Words;
 
@@ -69,7 +71,7 @@ public static class SchemaJson
                 ["propertyNames"] = new JsonObject { ["pattern"] = $"^({string.Join('|', OverruleChoices.Ids.Select(id => id.Replace(".", "\\.", StringComparison.Ordinal)))})(:.+)?$" },
                 ["additionalProperties"] = new JsonObject { ["type"] = new JsonArray("string", "number") },
             },
-            ["done"] = Closed([], ("marked", Flag()), ("runs", new JsonObject { ["type"] = "integer", ["minimum"] = 0, ["maximum"] = JobCheck.MostRuns }), ("rinsedOn", Day()), ("finished", Flag())),
+            ["done"] = Closed([], ("marked", Flag()), ("runs", new JsonObject { ["type"] = "integer", ["minimum"] = 0, ["maximum"] = JobCheck.MostRuns }), ("rinsedOn", Day()), ("finished", Flag()), ("washedOn", Day())),
             ["stash"] = Closed([], ("hoopsMm", List(Number(50, 400))), ("threads", List(new JsonObject()))),
             ["workshop"] = Closed(
                 [],
@@ -202,6 +204,9 @@ public static class SchemaJson
             ["threads"] = List(Open(("colour", Colour()), ("strands", Plain()), ("lengthMm", Plain()), ("frontMm", Plain()), ("backMm", Plain()), ("runs", Plain()), ("cutMm", Plain()), ("skeins", Plain()), ("needle", Text()))),
             ["route"] = List(Open(("element", Text()), ("part", Plain()), ("stitch", Plain()), ("run", Plain()), ("hoop", Plain()), ("floatMm", Plain()), ("floatKind", Enum(Names.Floats.Keys)))),
             ["time"] = Open(("handsOnMinutes", Plain()), ("lowMinutes", Plain()), ("highMinutes", Plain()), ("waitMinutes", Plain()), ("byStep", List(Open(("step", Text()), ("minutes", Plain()))))),
+            ["work"] = List(Open(
+                ("id", Text()), ("kind", Enum(Lower<OpKind>())), ("station", Enum(Lower<Station>())), ("place", Enum(Lower<Place>())), ("handsMinutes", Open(("low", Plain()), ("likely", Plain()), ("high", Plain()))),
+                ("uses", List(Open(("what", Text()), ("amount", Plain()), ("unit", Enum(["m²", "mm", "sheets", "pieces", "g", "skeins"]))))), ("steps", List(Text())), ("after", List(Text())))),
             ["finish"] = List(Text()),
             ["care"] = List(Text()),
             ["proof"] = List(Open(("letter", Text()), ("aloud", Text()))),
@@ -246,6 +251,9 @@ public static class SchemaJson
     private static JsonObject Colour() => new() { ["type"] = "string", ["pattern"] = "^#[0-9a-fA-F]{6}$" };
 
     private static JsonObject Point() => new() { ["type"] = "array", ["minItems"] = 2, ["maxItems"] = 2, ["items"] = Plain() };
+
+    private static IEnumerable<string> Lower<T>()
+        where T : struct, Enum => System.Enum.GetNames<T>().Select(n => n.ToLowerInvariant());
 
     private static JsonObject Enum(IEnumerable<string> choices) => new() { ["enum"] = new JsonArray(choices.Select(c => (JsonNode)c).ToArray()) };
 }

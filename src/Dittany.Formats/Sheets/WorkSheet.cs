@@ -1,6 +1,6 @@
-using Dittany.Core.Hooping;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
+using Dittany.Core.Operations;
 using Dittany.Core.Planning;
 using Dittany.Core.Telling;
 
@@ -34,10 +34,11 @@ internal static class WorkSheet
         var timed = plan.Time;
         flow.Fact("Minutes", $"{Say.Minutes(timed.LowMinutes)} to {Say.Minutes(timed.HighMinutes)} of work{(timed.WaitMinutes > 0 ? $", and {Say.Minutes(timed.WaitMinutes)} of waiting" : string.Empty)}");
 
+        Beforehand(flow, plan);
         flow.Heading("Mark it", 5.5);
         Cautions(flow, plan, Station.Item, Station.Words, Station.Transfer);
         flow.Text("Find the place: see the placement card.", box: true);
-        foreach (var step in plan.Transfer.Steps)
+        foreach (var step in plan.TransferSteps)
         {
             flow.Text($"{step.Do}{(step.WaitMinutes > 0 ? $" Wait {Say.Minutes(step.WaitMinutes)}." : string.Empty)}", box: true);
         }
@@ -45,13 +46,13 @@ internal static class WorkSheet
         flow.Heading("Stitch it", 5.5);
         Cautions(flow, plan, Station.Hoop, Station.Thread, Station.Stitches);
         var hoop = 0;
+        var hooped = plan.Work.FirstOrDefault(o => o.Kind == OpKind.Hoop)?.Steps ?? [];
         foreach (var run in RunTelling.Of(plan))
         {
-            if (run.Hoop != hoop && plan.Hooping.School != School.InHand)
+            if (run.Hoop != hoop && run.Hoop <= hooped.Count)
             {
                 hoop = run.Hoop;
-                var placing = plan.Hooping.Hoops.First(h => h.Order == hoop);
-                flow.Text($"{(hoop == 1 ? "Hoop" : "Move the hoop")}: {Hoops.Inches(placing.HoopMm)} in, placing {hoop} of {plan.Hooping.Hoops.Count}.", box: true);
+                flow.Text(hooped[hoop - 1], box: true);
             }
 
             flow.Text($"{run.Text}. {Say.Upper(Say.Minutes(run.MinutesSoFar))} by its end.", box: true);
@@ -59,7 +60,7 @@ internal static class WorkSheet
 
         flow.Heading("Finish it", 5.5);
         Cautions(flow, plan, Station.Order, Station.Time, Station.Finish);
-        foreach (var step in plan.Removal.Concat(plan.Finish))
+        foreach (var step in plan.Work.Where(o => o.At == Station.Finish).SelectMany(o => o.Steps))
         {
             flow.Text(step, box: true);
         }
@@ -72,6 +73,21 @@ internal static class WorkSheet
 
         flow.Text("The makers' instructions, local rules and licensed practice come before anything said here.");
         return flow.Done();
+    }
+
+    /// <summary>What comes before anything else: the first wash.</summary>
+    private static void Beforehand(Flow flow, Plan plan)
+    {
+        var before = plan.Work.Where(o => o.At == Station.Item).ToArray();
+        if (before.Length > 0)
+        {
+            flow.Heading("Before anything else", 5.5);
+        }
+
+        foreach (var step in before.SelectMany(o => o.Steps))
+        {
+            flow.Text(step, box: true);
+        }
     }
 
     private static void Cautions(Flow flow, Plan plan, params Station[] at)

@@ -70,10 +70,10 @@ public static class DaysDrawing
         // The thread goes on under the days between evenings, thin; where it is worked it lies thick.
         var (x0, x1) = (X(from), X(ready.AddDays(1)));
         svg.Empty("line", ("x1", x0 + 3), ("y1", line), ("x2", Math.Max(x1 - 3, x0 + 12)), ("y2", line), ("stroke", colour), ("stroke-width", 1.6), ("opacity", 0.55));
-        if (piece.Lain.DryOn is { } dry && dry > today)
+        foreach (var hangs in piece.Lain.Hangs)
         {
-            var hung = piece.Lain.WaitFrom is { } w ? X(w) + (day * 0.5) : 0;
-            svg.Empty("line", ("x1", hung + 4), ("y1", line), ("x2", X(dry) - 2), ("y2", line), ("stroke", "#c9a96a"), ("stroke-width", 6), ("stroke-linecap", "round"), ("stroke-dasharray", "0.1 10"));
+            var hung = hangs.From is { } w ? X(w) + (day * 0.5) : 0;
+            svg.Empty("line", ("x1", hung + 4), ("y1", line), ("x2", X(hangs.DryOn) - 2), ("y2", line), ("stroke", "#c9a96a"), ("stroke-width", 6), ("stroke-linecap", "round"), ("stroke-dasharray", "0.1 10"));
         }
 
         foreach (var stint in piece.Lain.Stints.Where(s => s.Day.DayNumber - today.DayNumber < days))

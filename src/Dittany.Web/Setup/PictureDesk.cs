@@ -9,7 +9,7 @@ namespace Dittany.Web.Setup;
 /// </summary>
 public sealed class PictureDesk : IDisposable
 {
-    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(2);
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(1);
 
     private readonly Places _one = new(1, Patience);
 

@@ -14,8 +14,8 @@ public class EffortTests
     {
         var woven = new Pace(ThreadAndHoopTests.ClothOf("linen"), Skill.Expert, false);
         Assert.Equal(46.7, EffortRoom.StitchingMinutes([(350, Book.Split.SecondsEach)], woven), 1);
-        var knit = EffortRoom.Stitching([(350, 8)], 7, 3.5, 2, woven with { Cloth = ThreadAndHoopTests.ClothOf("baby-interlock") });
-        Assert.Equal([56, 24.5, 8], knit.Steps.Select(s => Math.Round(s.Minutes, 1)));
+        var knit = EffortRoom.Stitching([(350, 8)], 7, 3.5, ["Hoop.", "Move the hoop."], woven with { Cloth = ThreadAndHoopTests.ClothOf("baby-interlock") });
+        Assert.Equal([8, 56, 24.5], knit.Work.SelectMany(o => o.By).Select(s => Math.Round(s.Minutes, 1)));
     }
 
     /// <summary>A hobbyist takes half as long again and a beginner two and a half times; jersey and dark cloth 1.2, canvas 1.3, the slower counts.</summary>

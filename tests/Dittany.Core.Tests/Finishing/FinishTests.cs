@@ -1,6 +1,7 @@
 using Dittany.Core.Finishing;
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
+using Dittany.Core.Operations;
 using Dittany.Core.Planning;
 using Dittany.Core.Telling;
 using Dittany.Core.Tests.Planning;
@@ -27,7 +28,11 @@ public class FinishTests
 
     private static readonly Cloth[] Made = Cloths.All.Select(c => Jobs.Plan(Jobs.On("tote", "o") with { Fabric = new StatedFabric(c.Id) }).Item.Cloth).ToArray();
 
-    private static int Place(Finished finished, string words) => finished.Removal.ToList().FindIndex(r => r.Contains(words, StringComparison.OrdinalIgnoreCase));
+    private static List<string> Removal(Finished finished) => finished.Work.Where(o => o.Kind == OpKind.Remove).SelectMany(o => o.Steps).ToList();
+
+    private static List<string> Steps(Finished finished) => finished.Work.Where(o => o.Kind != OpKind.Remove).SelectMany(o => o.Steps).ToList();
+
+    private static int Place(Finished finished, string words) => Removal(finished).FindIndex(r => r.Contains(words, StringComparison.OrdinalIgnoreCase));
 
     /// <summary>Threads come out before anything is wet; cold water before warm; heat last of all: soap, heat and sun can set what cold water takes (common practice).</summary>
     [Fact]
@@ -41,7 +46,6 @@ public class FinishTests
             var places = order.Select(o => (o, At: Place(finished, o))).Where(p => p.At >= 0).ToArray();
             seen.UnionWith(places.Select(p => p.o));
             Assert.Equal(places.Select(p => p.At).Order(), places.Select(p => p.At));
-            Assert.NotEmpty(finished.Removal);
         }
 
         Assert.Equal(order.Order(StringComparer.Ordinal), seen.Order(StringComparer.Ordinal));
@@ -53,7 +57,7 @@ public class FinishTests
     {
         foreach (var q in All().Where(q => q.MarksCloth && q.MethodId == "light-trace"))
         {
-            var removal = string.Join(' ', FinishRoom.Settle(q).Removal);
+            var removal = string.Join(' ', Removal(FinishRoom.Settle(q)));
             Assert.Equal(q.Marker.GoesBy is GoesBy.ColdWater or GoesBy.AirOrWater, removal.Contains("plain cold water", StringComparison.Ordinal));
             Assert.Equal(q.Marker.GoesBy == GoesBy.Heat, removal.Contains("iron takes the pen line out", StringComparison.Ordinal));
             Assert.Equal(q.Marker.GoesBy == GoesBy.Brushing, removal.Contains("Brush the chalk", StringComparison.Ordinal));
@@ -63,7 +67,7 @@ public class FinishTests
     /// <summary>Stick-on sheets are washed more than once, and dry stiff where they were not (common practice).</summary>
     [Fact]
     public void A_sheet_that_dries_stiff_is_washed_again() => Assert.All(
-        All().Where(q => q.Has("stick-on-sheet")), q => Assert.Contains(FinishRoom.Settle(q).Removal, r => r.Contains("twice", StringComparison.Ordinal) && r.Contains("stiff", StringComparison.Ordinal)));
+        All().Where(q => q.Has("stick-on-sheet")), q => Assert.Contains(Removal(FinishRoom.Settle(q)), r => r.Contains("twice", StringComparison.Ordinal) && r.Contains("stiff", StringComparison.Ordinal)));
 
     /// <summary>What must not be washed is stopped where anything is taken out with water, and nowhere else.</summary>
     [Fact]
@@ -77,7 +81,7 @@ public class FinishTests
         foreach (var q in All())
         {
             var finished = FinishRoom.Settle(q);
-            var steps = finished.Finish.ToList();
+            var steps = Steps(finished);
             var (dry, press, ring) = (steps.FindIndex(s => s.Contains("dry it flat", StringComparison.Ordinal)), steps.FindIndex(s => s.StartsWith("Press", StringComparison.Ordinal) || s.StartsWith("Do not press", StringComparison.Ordinal)), steps.FindIndex(s => s.Contains("ring of the hoop", StringComparison.Ordinal)));
             Assert.Equal(q.Wet, dry >= 0);
             Assert.True(press > dry);
@@ -87,8 +91,8 @@ public class FinishTests
             Assert.Equal(soft, finished.Care.Contains("Do not iron."));
 
             // Wet work waits as long as its cloth dries: terry and fleece a day, jersey ten hours, woven six (from memory).
-            Assert.Equal(!q.Wet ? 0 : (q.Cloth.Pile != Pile.None ? 24 : q.Cloth.Kind.Knit ? 10 : 6) * 60, finished.DryMinutes);
-            Assert.Equal(q.Wet, finished.Before.Any(b => b.Step == "rinsing out"));
+            Assert.Equal(!q.Wet ? 0 : (q.Cloth.Pile != Pile.None ? 24 : q.Cloth.Kind.Knit ? 10 : 6) * 60, finished.Work.Sum(o => o.Wait?.Minutes ?? 0));
+            Assert.Equal(q.Wet, finished.Work.Any(o => o.By.Any(b => b.Step == "rinsing out")));
         }
     }
 
@@ -98,7 +102,7 @@ public class FinishTests
     {
         foreach (var q in All().DistinctBy(q => q.Cloth.Kind.Id))
         {
-            var told = string.Join(' ', FinishRoom.Settle(q).Finish.Concat(FinishRoom.Settle(q).Care));
+            var told = string.Join(' ', Steps(FinishRoom.Settle(q)).Concat(FinishRoom.Settle(q).Care));
             var most = q.Cloth.MaxIron switch { IronLimit.ThreeDots => 200, IronLimit.TwoDots => 150, IronLimit.OneDot => 110, _ => 0 };
             Assert.All(new[] { 110, 150, 200 }.Where(c => c > most), c => Assert.DoesNotContain($"{c} °C", told, StringComparison.Ordinal));
         }
@@ -111,9 +115,9 @@ public class FinishTests
         foreach (var q in All())
         {
             var finished = FinishRoom.Settle(q);
-            Assert.Equal(q.OnSkin, finished.Finish.Any(f => f.Contains("soft cover", StringComparison.Ordinal)));
-            Assert.Equal(q.OnSkin, finished.After.Any(a => a.Step == "covering the back"));
-            Assert.False(q.Cloth.MaxIron is IronLimit.None or IronLimit.OneDot && finished.Finish.Any(f => f.StartsWith("Fuse", StringComparison.Ordinal)));
+            Assert.Equal(q.OnSkin, Steps(finished).Exists(f => f.Contains("soft cover", StringComparison.Ordinal)));
+            Assert.Equal(q.OnSkin, finished.Work.Any(o => o.By.Any(b => b.Step == "covering the back")));
+            Assert.False(q.Cloth.MaxIron is IronLimit.None or IronLimit.OneDot && Steps(finished).Exists(f => f.StartsWith("Fuse", StringComparison.Ordinal)));
         }
     }
 

@@ -79,13 +79,14 @@ public class ProgressTests
 
         Assert.Equal(Stage.Finished, stages[^1]);
         Assert.Equal(stages.Order(), stages);
-        Assert.Equal([Stage.Marked, Stage.OnTheHoop, Stage.Stitched, Stage.Drying, Stage.Finished], stages.Distinct());
+        Assert.Equal([Stage.Washed, Stage.Marked, Stage.OnTheHoop, Stage.Stitched, Stage.Drying, Stage.Finished], stages.Distinct());
     }
 
     [Theory]
     [InlineData("marked")]
     [InlineData("runs=3")]
     [InlineData("rinsed=2027-03-01")]
+    [InlineData("washed=2027-02-27")]
     [InlineData("finished")]
     public void How_far_it_is_is_written_as_it_is_read(string said) =>
         Assert.Equal(said, Changes.Read(Changes.Apply(Jobs.Towel(), new Change("done", said, string.Empty)).Job!, "done"));

@@ -8,7 +8,7 @@ public class RoomOrderTests
 {
     private static readonly string[] Order =
     [
-        "Measures", "Geometry", "Telling", "Materials", "StitchBook", "Items", "Space", "Words", "Motifs", "Stitches", "Hooping", "Route", "Threads", "Effort",
+        "Measures", "Geometry", "Telling", "Materials", "StitchBook", "Items", "Space", "Words", "Motifs", "Stitches", "Hooping", "Route", "Threads", "Operations", "Effort",
         "Transfer", "Time", "Finishing", "Cautions", "Planning",
     ];
 

@@ -72,7 +72,7 @@ public class TellingTests
         Assert.All(inches.Decisions.SelectMany(d => d.Because.Append(d.Choice)), s => Assert.DoesNotMatch(@"\d cm\b", s.Replace("cm body height", string.Empty, StringComparison.Ordinal)));
         Assert.Equal(plan.Elements[0].BoxMm, inches.Elements[0].BoxMm);
         Assert.Equal(plan.Decisions.Select(d => d.ChoiceId), inches.Decisions.Select(d => d.ChoiceId));
-        Assert.Contains(inches.Transfer.Steps, s => s.Do.Contains("check line (100 mm)", StringComparison.Ordinal));
+        Assert.Contains(inches.TransferSteps, s => s.Do.Contains("check line (100 mm)", StringComparison.Ordinal));
     }
 
     /// <summary>The lines to lay words on are the item's own: the fold of a towel is half its width, and no line lies outside the field.</summary>

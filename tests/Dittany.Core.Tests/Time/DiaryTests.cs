@@ -9,13 +9,16 @@ public class DiaryTests
     private static readonly DateOnly Monday = new(2027, 3, 1);
     private static readonly Evenings Week = new(5, 60);
 
+    /// <summary>Minutes of making, how many days it then hangs, and minutes of finishing.</summary>
+    private static Demand Wanted(int id, double making, int days, double finishing, DateOnly? due) => new(id, [new Leg(making, days), new Leg(finishing, 0, LegOf.Finishing)], due);
+
     /// <summary>Worked by hand: 90 min wanted Wednesday take Monday and half of Tuesday; the other, wanted later, has the rest of Tuesday and Wednesday.</summary>
     [Fact]
     public void What_is_wanted_first_is_worked_first_and_evenings_are_shared()
     {
-        var laid = Diary.Lay([new Demand(1, 60, 0, 0, Monday.AddDays(10)), new Demand(2, 90, 0, 0, Monday.AddDays(2))], Week, Monday);
-        Assert.Equal([new Stint(Monday, 60, false), new Stint(Monday.AddDays(1), 30, false)], laid[1].Stints);
-        Assert.Equal([new Stint(Monday.AddDays(1), 30, false), new Stint(Monday.AddDays(2), 30, false)], laid[0].Stints);
+        var laid = Diary.Lay([Wanted(1, 60, 0, 0, Monday.AddDays(10)), Wanted(2, 90, 0, 0, Monday.AddDays(2))], Week, Monday);
+        Assert.Equal([new Stint(Monday, 60), new Stint(Monday.AddDays(1), 30)], laid[1].Stints);
+        Assert.Equal([new Stint(Monday.AddDays(1), 30), new Stint(Monday.AddDays(2), 30)], laid[0].Stints);
         Assert.Equal(Monday.AddDays(2), laid[0].ReadyOn);
     }
 
@@ -23,17 +26,17 @@ public class DiaryTests
     [Fact]
     public void What_dries_lets_another_in()
     {
-        var laid = Diary.Lay([new Demand(1, 60, 600, 5, Monday.AddDays(3)), new Demand(2, 60, 0, 0, Monday.AddDays(9))], Week, Monday);
-        Assert.Equal((Monday, Monday.AddDays(1)), (laid[0].WaitFrom, laid[0].DryOn));
-        Assert.Equal([new Stint(Monday, 60, false), new Stint(Monday.AddDays(1), 5, true)], laid[0].Stints);
-        Assert.Equal([new Stint(Monday.AddDays(1), 55, false), new Stint(Monday.AddDays(2), 5, false)], laid[1].Stints);
+        var laid = Diary.Lay([Wanted(1, 60, 1, 5, Monday.AddDays(3)), Wanted(2, 60, 0, 0, Monday.AddDays(9))], Week, Monday);
+        Assert.Equal([new Hanging(Monday, Monday.AddDays(1))], laid[0].Hangs);
+        Assert.Equal([new Stint(Monday, 60), new Stint(Monday.AddDays(1), 5, LegOf.Finishing)], laid[0].Stints);
+        Assert.Equal([new Stint(Monday.AddDays(1), 55), new Stint(Monday.AddDays(2), 5)], laid[1].Stints);
     }
 
     /// <summary>One that cannot be in time even alone does not drag the others after it.</summary>
     [Fact]
     public void What_is_hopeless_gives_way()
     {
-        var laid = Diary.Lay([new Demand(1, 600, 0, 0, Monday.AddDays(1)), new Demand(2, 60, 0, 0, Monday.AddDays(1))], Week, Monday);
+        var laid = Diary.Lay([Wanted(1, 600, 0, 0, Monday.AddDays(1)), Wanted(2, 60, 0, 0, Monday.AddDays(1))], Week, Monday);
         Assert.True(laid[0].Late);
         Assert.False(laid[1].Late);
     }
@@ -51,9 +54,12 @@ public class DiaryTests
         {
             var (demand, lain) = pair;
             Assert.Equal(demand.Id, lain.Id);
-            Assert.Equal(demand.BeforeMinutes, lain.Stints.Where(s => !s.AfterWait).Sum(s => s.Minutes), 0.5);
-            Assert.Equal(demand.AfterMinutes, lain.Stints.Where(s => s.AfterWait).Sum(s => s.Minutes), 0.5);
-            Assert.All(lain.Stints.Where(s => s.AfterWait), s => Assert.True(lain.DryOn is null || s.Day >= lain.DryOn));
+            Assert.All(Enum.GetValues<LegOf>(), of => Assert.Equal(demand.Legs.Where(l => l.Of == of).Sum(l => l.Minutes), lain.Stints.Where(s => s.Of == of).Sum(s => s.Minutes), 0.5));
+            Assert.Equal(lain.Stints.Select(s => s.Of).Order(), lain.Stints.Select(s => s.Of));
+
+            // While it hangs nobody works at it.
+            Assert.All(lain.Hangs, hangs => Assert.DoesNotContain(lain.Stints, s => s.Day > (hangs.From ?? Monday) && s.Day < hangs.DryOn));
+            Assert.Equal(demand.Legs.Count(l => l.Minutes > 0 && l.DryDays > 0), lain.Hangs.Count);
             Assert.True(lain.ReadyOn >= Diary.Alone(demand, Week, Monday).ReadyOn);
         });
     });
@@ -65,11 +71,11 @@ public class DiaryTests
     [Fact]
     public void Tonight_is_one_sentence_that_names_each_piece()
     {
-        var phases = new Phases([new("marking", 20)], [new("stitching", 60)], [new("rinsing", 10)], 360, [new("pressing", 5)]);
+        var work = TimingTests.WorkOf(60, 360, marking: 20, rinsing: 10);
         Laid Of(int id, string name, Done? done, DateOnly due)
         {
-            var progress = phases.After(done, 4, done is { Runs: > 0 } d ? d.Runs / 4.0 : 0, Monday);
-            var demand = Demand.Of(id, phases, progress, due);
+            var progress = Left.After(work, done, 4, done is { Runs: > 0 } d ? d.Runs / 4.0 : 0, Monday);
+            var demand = Demand.Of(id, work, progress, due);
             return new Laid(name, demand, progress, Diary.Alone(demand, Week, Monday));
         }
 
@@ -80,16 +86,18 @@ public class DiaryTests
         var said = Tonight.Tell([towel, juniper], Week, Monday);
         Assert.Equal("Tonight: finish stitching Juniper, 25 min. Herb towel has dried and can be finished.", string.Concat(said.Select(s => s.Text)));
         Assert.Equal([2, 1], said.Where(s => s.Piece is not null).Select(s => s.Piece!.Value));
-        Assert.Contains("On Monday 8 March: begin", string.Concat(Tonight.Tell([Of(3, "Zoë", null, Monday.AddDays(20)) with { Lain = Diary.Alone(Demand.Of(3, phases, phases.After(null, 4, 0, Monday), null), Week, Monday.AddDays(5)) }], Week, Monday.AddDays(5)).Select(s => s.Text)), StringComparison.Ordinal);
+        Assert.Contains("On Monday 8 March: begin", string.Concat(Tonight.Tell([Of(3, "Zoë", null, Monday.AddDays(20)) with { Lain = Diary.Alone(Demand.Of(3, work, Left.After(work, null, 4, 0, Monday), null), Week, Monday.AddDays(5)) }], Week, Monday.AddDays(5)).Select(s => s.Text)), StringComparison.Ordinal);
         Assert.Contains("no evening to work on", string.Concat(Tonight.Tell([juniper with { Lain = Diary.Alone(juniper.Demand, new Evenings(0, 60), Monday) }], new Evenings(0, 60), Monday).Select(s => s.Text)), StringComparison.Ordinal);
     }
 
     private static Arbitrary<Demand[]> Demands() => Arb.From(
         from n in Gen.Choose(1, 6)
-        from all in (from before in Gen.Choose(0, 300)
-                     from wait in Gen.Elements(0, 360, 1440, 2000)
-                     from after in Gen.Choose(0, 20)
+        from all in (from washing in Gen.Elements(0, 0, 5)
+                     from making in Gen.Choose(0, 300)
+                     from days in Gen.Elements(0, 1, 1, 2)
+                     from finishing in Gen.Choose(0, 20)
                      from due in Gen.Choose(-2, 30)
-                     select (before, wait, after, due)).ListOf(n)
-        select all.Select((d, i) => new Demand(i + 1, d.before, d.wait, d.after, d.due < 0 ? null : Monday.AddDays(d.due))).ToArray());
+                     select (washing, making, days, finishing, due)).ListOf(n)
+        select all.Select((d, i) => new Demand(
+            i + 1, [new Leg(d.washing, 1, LegOf.Washing), new Leg(d.making, d.days), new Leg(d.finishing, 0, LegOf.Finishing)], d.due < 0 ? null : Monday.AddDays(d.due))).ToArray());
 }

@@ -1,4 +1,5 @@
-using Dittany.Core.Effort;
+using Dittany.Core.Operations;
+using Dittany.Core.Telling;
 using Dittany.Core.Time;
 using FsCheck.Fluent;
 
@@ -11,8 +12,43 @@ public class TimingTests
 
     private static Timed Settle(double stitching, double wait, Evenings evenings, DateOnly today, DateOnly? due)
     {
-        var phases = new Phases([], [new("stitching", stitching)], [], wait, [new("pressing", 5)]);
-        return Timing.Settle(phases, phases.After(null, 3, 0, today), evenings, today, due);
+        var work = WorkOf(stitching, wait);
+        return Timing.Settle(work, Left.After(work, null, 3, 0, today), evenings, today, due);
+    }
+
+    /// <summary>Operations of a piece that is marked, stitched, rinsed, dried for so many minutes and pressed in five.</summary>
+    internal static IReadOnlyList<Operation> WorkOf(double stitching, double wait, double marking = 0, double rinsing = 0, Wait? afterMarking = null) => Work.Chain(
+    [
+        new("mark", OpKind.Mark, Station.Transfer, Place.Table, [new("marking", marking)], ["Mark it."], afterMarking),
+        new("stitch", OpKind.Stitch, Station.Stitches, Place.Needle, [new("stitching", stitching)], []),
+        new("rinse", OpKind.Remove, Station.Finish, Place.Sink, [new("rinsing", rinsing)], ["Rinse it."]),
+        .. wait > 0 ? [new Operation("dry", OpKind.Dry, Station.Finish, Place.Line, [], ["Dry it."], new Wait(WaitKind.Drying, wait))] : Array.Empty<Operation>(),
+        new("press", OpKind.Press, Station.Finish, Place.Iron, [new("pressing", 5)], ["Press it."]),
+    ]);
+
+    /// <summary>A print that was ironed on is cold in minutes: it is stitched the same evening. What hangs to dry is not.</summary>
+    [Theory]
+    [InlineData(WaitKind.Cooling, 0)]
+    [InlineData(WaitKind.Soaking, 0)]
+    [InlineData(WaitKind.Drying, 1)]
+    public void Only_drying_keeps_from_the_same_evening(WaitKind kind, int days)
+    {
+        var work = WorkOf(30, 0, marking: 10, afterMarking: new Wait(kind, 5));
+        var timed = Timing.Settle(work, Left.After(work, null, 3, 0, Monday), new Evenings(5, 60), Monday, null);
+        Assert.Equal((Monday.AddDays(days), 5.0), (timed.ReadyOn, timed.WaitMinutes));
+    }
+
+    /// <summary>Worked by hand: washed and hung up on Monday, marked and stitched on Tuesday, pressed when that has dried too.</summary>
+    [Fact]
+    public void What_shrinks_is_washed_first_and_dries_before_anything_is_marked()
+    {
+        IReadOnlyList<Operation> work = Work.Chain([new("wash", OpKind.Wash, Station.Item, Place.Sink, [new("washing", 5)], ["Wash it."], new Wait(WaitKind.Drying, 600)), .. WorkOf(30, 360, marking: 10, rinsing: 10)]);
+        var fresh = Left.After(work, null, 3, 0, Monday);
+        Assert.Equal(Monday.AddDays(2), Timing.Settle(work, fresh, new Evenings(5, 60), Monday, null).ReadyOn);
+        var washed = Left.After(work, new Done(WashedOn: Monday), 3, 0, Monday);
+        Assert.Equal((Stage.Washed, 55.0, Monday.AddDays(1)), (washed.Stage, washed.LeftMinutes, washed.DryOn));
+        Assert.Equal(Monday.AddDays(2), Timing.Settle(work, washed, new Evenings(5, 60), Monday, null).ReadyOn);
+        Assert.Contains("washed and dry", Left.After(work, new Done(WashedOn: Monday), 3, 0, Monday.AddDays(1)).Told, StringComparison.Ordinal);
     }
 
     /// <summary>Worked by hand: 150 min at 60 an evening are three evenings, Monday to Wednesday; it dries overnight; pressing is Thursday's.</summary>

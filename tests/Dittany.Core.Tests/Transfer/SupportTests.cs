@@ -31,9 +31,9 @@ public class SupportTests
     {
         var plan = Jobs.Plan(Jobs.On("baby-bodysuit"));
         Assert.Equal("film-on-top+fusible-knit-behind", plan.Transfer.Stabiliser);
-        Assert.StartsWith("Fuse", plan.Transfer.Steps[0].Do, StringComparison.Ordinal);
-        Assert.True(plan.Transfer.Steps[0].WaitMinutes > 0);
-        Assert.True(plan.Time.WaitMinutes >= (10 * 60) + plan.Transfer.Steps[0].WaitMinutes);
+        Assert.StartsWith("Fuse", plan.TransferSteps[0].Do, StringComparison.Ordinal);
+        Assert.True(plan.TransferSteps[0].WaitMinutes > 0);
+        Assert.True(plan.Time.WaitMinutes >= (10 * 60) + plan.TransferSteps[0].WaitMinutes);
         Assert.Contains(plan.Time.ByStep, s => s.Step == "fusing the backing");
     }
 

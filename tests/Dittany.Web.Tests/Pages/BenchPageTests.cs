@@ -260,6 +260,7 @@ public sealed class BenchPageTests : IDisposable
             return await Read(path);
         }
 
+        Assert.Contains("Washed, and dry on", (await Step()).QuerySelector("#how-far")!.TextContent, StringComparison.Ordinal);
         Assert.Contains("The lines are on", (await Step()).QuerySelector("#how-far")!.TextContent, StringComparison.Ordinal);
         var one = await Step();
         Assert.Contains("length 2 of", one.QuerySelector("#how-far")!.TextContent, StringComparison.Ordinal);

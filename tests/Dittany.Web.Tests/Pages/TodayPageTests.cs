@@ -38,7 +38,7 @@ public sealed class TodayPageTests : IDisposable
     [InlineData(2)]
     public async Task A_late_piece_has_ways_to_make_it_fit_and_each_does(int nth)
     {
-        await Make("Fridolin Mooshammer", "tomorrow");
+        await Make("Fridolin Mooshammer", "in 2 days");
         var late = (await Read("/")).QuerySelector(".late")!;
         Assert.Contains("ways to make it fit", late.TextContent, StringComparison.Ordinal);
         var ways = late.QuerySelectorAll("button");

@@ -1,0 +1,28 @@
+using Dittany.Core.Materials;
+using Dittany.Core.Telling;
+
+namespace Dittany.Core.Operations;
+
+/// <summary>What is done to the cloth before anything else.</summary>
+public static class Beforehand
+{
+    /// <summary>From this much shrinking on the first wash comes before the work (common practice: five in a hundred pucker a word).</summary>
+    public const double WashedFromPercent = 5;
+
+    /// <summary>Into the machine and onto the line (from memory).</summary>
+    public const double WashMinutes = 3;
+
+    /// <summary>Line drying in hours (from memory): linen and woven 6, jersey 10, terry and fleece 24.</summary>
+    public static double DryHours(Cloth cloth) => cloth.Pile != Pile.None ? 24 : cloth.Kind.Knit ? 10 : 6;
+
+    /// <summary>Whether this cloth wants its first wash before it is worked on.</summary>
+    public static bool Washes(Cloth cloth) => cloth.Washable && cloth.ShrinkPercent >= WashedFromPercent;
+
+    /// <summary>The first wash, where the cloth still shrinks; nothing where it does not.</summary>
+    public static IReadOnlyList<Operation> Of(Cloth cloth) => Washes(cloth)
+        ? [new Operation(
+            "wash", OpKind.Wash, Station.Item, Place.Sink, [new("washing beforehand", WashMinutes)],
+            [$"Wash it as it will be washed later, at up to {cloth.WashC} °C, without softener, dry it, and press it flat if the cloth bears it."],
+            new Wait(WaitKind.Drying, DryHours(cloth) * 60))]
+        : [];
+}
