@@ -41,7 +41,7 @@ public sealed record Box(double X, double Y, double Width, double Height);
 
 /// <summary>
 /// One line of an element with its stitches; a dot made as a knot is a line of one point. <paramref name="WishedMm"/> is the stitch length wished for on straights. Where a motif is repeated
-/// <paramref name="Copy"/> says which of them the line belongs to; -1 is what joins them.
+/// <paramref name="Copy"/> says which of them the line belongs to; -1 is what joins them. <paramref name="Id"/> names it among all parts of the plan, and stays when another element comes or goes.
 /// </summary>
 public sealed record Part(
     string Role,
@@ -55,7 +55,12 @@ public sealed record Part(
     bool Closed,
     IReadOnlyList<Stitch> Stitches,
     double WishedMm = 0,
-    int Copy = 0);
+    int Copy = 0,
+    string Id = "")
+{
+    /// <summary>The thread it is made with.</summary>
+    public Materials.Thread Thread => new(Materials.Thread.Cotton, Strands, Colour);
+}
 
 /// <summary>A wording or a motif as planned. The height of a motif stands for the capitals of words.</summary>
 public sealed record PlannedElement(

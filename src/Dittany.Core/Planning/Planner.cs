@@ -86,7 +86,7 @@ public static class Planner
             .Select(planned =>
             {
                 decisions.AddRange(planned.Decisions);
-                return planned.Element;
+                return planned.Element with { Parts = PartIds.Named(planned.Element.Id, planned.Element.Parts) };
             }).ToArray();
         TooMuchException.ThrowIfOver(elements.Sum(e => e.Parts.Sum(p => (long)p.Stitches.Count)));
         decisions.Add(GroundDecisions.Fill());

@@ -138,19 +138,27 @@ internal static class Working
             : elements.Select(e => e with { Parts = e.Parts.Select((p, i) => turned.TryGetValue((e.Id, i), out var stitches) ? p with { Stitches = stitches } : p).ToArray() }).ToArray();
     }
 
+    private const string NeedleOf = "needle.size";
+
     public static List<ThreadNeed> ThreadsOf(
         IReadOnlyList<PlannedElement> elements, IReadOnlyList<RouteRow> route, Cutting cutting, Cloth cloth, double thicknessMm, Workshop workshop, Overrules overrules, List<Decision> decisions)
     {
         var byElement = elements.ToDictionary(e => e.Id, StringComparer.Ordinal);
         var needs = new List<ThreadNeed>();
-        foreach (var group in route.GroupBy(r => (byElement[r.Element].Parts[r.Part].Colour, byElement[r.Element].Parts[r.Part].Strands)))
+        var threads = route.GroupBy(r => byElement[r.Element].Parts[r.Part].Thread).ToArray();
+
+        // The thread most is stitched with is the piece's own; any other is named by what it is, and so may that one be.
+        var main = threads.OrderByDescending(g => g.Count()).ThenBy(g => g.Key.Id, StringComparer.Ordinal).FirstOrDefault()?.Key;
+        foreach (var group in threads)
         {
-            var id = needs.Count == 0 ? "needle.size" : $"needle.size:{needs.Count + 1}";
+            var named = $"{NeedleOf}:{group.Key.Id}";
+            var id = group.Key == main ? NeedleOf : named;
+            var hers = overrules.For(named) ?? (group.Key == main ? overrules.For(NeedleOf) : null);
             var whipped = group.Any(r => Book.Find(byElement[r.Element].Parts[r.Part].Stitch)!.Whipped);
-            var (needle, decision) = ThreadRoom.Needle(id, group.Key.Strands, cloth, workshop.Habit("needle"), whipped, overrules.For(id));
+            var (needle, decision) = ThreadRoom.Needle(id, threads.Length > 1 ? group.Key.Name : null, group.Key.Ply, cloth, workshop.Habit("needle"), whipped, hers);
             decisions.Add(decision);
             needs.Add(ThreadRoom.Sum(
-                group.Key.Colour, group.Key.Strands,
+                group.Key.Colour, group.Key.Ply,
                 group.Select(r => (Stitch: byElement[r.Element].Parts[r.Part].Stitches[r.Stitch], r.BackMm)).Select(r => (r.Stitch.ThreadMm, r.BackMm, r.Stitch.Passes)).ToArray(),
                 group.Select(r => r.Run).Distinct().Count(), cutting, thicknessMm, needle.Id));
         }

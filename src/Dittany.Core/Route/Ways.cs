@@ -9,8 +9,8 @@ public sealed record Way(string Name, int Rank, IReadOnlyList<(int Index, bool T
     /// <summary>Where the needle first comes up.</summary>
     public Pt Start(Piece piece) => Of(piece, 0).FromMm;
 
-    /// <summary>Where the last stitch ends on the face.</summary>
-    public Pt End(Piece piece) => Of(piece, Order.Count - 1).ToMm;
+    /// <summary>Where the needle last went down: of a loop beside its base, not at its tip.</summary>
+    public Pt End(Piece piece) => Of(piece, Order.Count - 1).DownMm;
 
     /// <summary>A stitch of the line as this way works it, by its place in the order.</summary>
     public Stitch Of(Piece piece, int place)

@@ -5,7 +5,11 @@ using Dittany.Core.Telling;
 namespace Dittany.Core.Threads;
 
 /// <summary>The thread of one colour and thickness. Lengths are of the working bundle, in mm; skeins count whole skeins of six strands.</summary>
-public sealed record ThreadNeed(string Colour, int Strands, double LengthMm, double FrontMm, double BackMm, int Runs, double CutMm, int Skeins, string Needle);
+public sealed record ThreadNeed(string Colour, int Strands, double LengthMm, double FrontMm, double BackMm, int Runs, double CutMm, int Skeins, string Needle)
+{
+    /// <summary>What it is.</summary>
+    public Materials.Thread Thread => new(Materials.Thread.Cotton, Strands, Colour);
+}
 
 /// <summary>Sums, skeins and the needle.</summary>
 public static class ThreadRoom
@@ -36,8 +40,8 @@ public static class ThreadRoom
         return new ThreadNeed(colour, strands, Math.Round(length, 1), Math.Round(front, 3), Math.Round(back, 3), runs, cutting.CutMm, skeins, needle);
     }
 
-    /// <summary>The needle, with its decision.</summary>
-    public static (Needle Needle, Decision Decision) Needle(string decisionId, int strands, Cloth cloth, string school, bool whipped, string? hers)
+    /// <summary>The needle, with its decision; <paramref name="ofThread"/> is the colour it is for where there are several, else null.</summary>
+    public static (Needle Needle, Decision Decision) Needle(string decisionId, string? ofThread, int strands, Cloth cloth, string school, bool whipped, string? hers)
     {
         var usual = Needles.For(strands, cloth);
         var own = school switch { "finer" => Needles.Beside(usual, finer: true), "larger" => Needles.Beside(usual, finer: false), _ => usual };
@@ -64,7 +68,7 @@ public static class ThreadRoom
         return (taken, Deciding.Make(
             decisionId,
             Station.Thread,
-            "The needle",
+            ofThread is null ? "The needle" : $"The needle for {ofThread}, {Say.Count(strands, "strand")}",
             new Choice(own.Id, Say.Upper(own.Name)),
             hers is null ? null : new Choice(taken.Id, Say.Upper(taken.Name)),
             because,

@@ -1,7 +1,7 @@
-using System.Collections.Concurrent;
 using System.Globalization;
 using System.Text;
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 
 namespace Dittany.Core.Words;
 
@@ -19,10 +19,11 @@ internal class DrawnHand : IAlphabet
 
     private readonly Dictionary<string, Glyph> _drawn;
     private readonly Dictionary<char, IReadOnlyList<Stroke>> _marks;
+
     /// <summary>Letters that are kept: more than any language has; marks can be heaped without end.</summary>
     private const int MostKept = 5000;
 
-    private readonly ConcurrentDictionary<string, Glyph?> _glyphs = new(StringComparer.Ordinal);
+    private readonly Kept<string, Glyph?> _glyphs = new(MostKept);
 
     public DrawnHand(string id, string name, string told, string letters, string marks)
     {
@@ -43,17 +44,7 @@ internal class DrawnHand : IAlphabet
 
     protected GlyphMemo Memo { get; } = new();
 
-    public Glyph? Find(string letter)
-    {
-        if (_glyphs.TryGetValue(letter, out var known))
-        {
-            return known;
-        }
-
-        // Only letters the hand has are kept, so that hostile text cannot fill the memory.
-        var glyph = Compose(letter);
-        return glyph is null || _glyphs.Count > MostKept ? glyph : _glyphs.GetOrAdd(letter, glyph);
-    }
+    public Glyph? Find(string letter) => _glyphs.Of(letter, Compose);
 
     public virtual GlyphMeasures Measure(Glyph glyph) => Memo.Measure(glyph);
 

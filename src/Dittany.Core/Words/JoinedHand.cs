@@ -1,5 +1,5 @@
-using System.Collections.Concurrent;
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 
 namespace Dittany.Core.Words;
 
@@ -83,7 +83,7 @@ public static partial class JoinedHand
 
     private sealed class Hand() : DrawnHand("joined-hand", "Joined hand", "Letters run into each other: a name is one line of thread, with few ends.", UprightHand.Letters, UprightHand.Marks)
     {
-        private readonly ConcurrentDictionary<(string, string), IReadOnlyList<Stroke>> _joined = new();
+        private readonly Kept<(string, string), IReadOnlyList<Stroke>> _joined = new(20_000);
 
         public override ShapedRow Shape(string row, double wider)
         {
@@ -105,7 +105,7 @@ public static partial class JoinedHand
                 {
                     var step = Step(lastForm, form) + wider;
                     at += step;
-                    var strokes = wider == 0 ? _joined.GetOrAdd((last!, letter), _ => Joined(lastForm, form, glyph, step)) : Joined(lastForm, form, glyph, step);
+                    var strokes = wider == 0 ? _joined.Of((last!, letter), _ => Joined(lastForm, form, glyph, step)) : Joined(lastForm, form, glyph, step);
                     letters.Add(new ShapedLetter(letter, glyph, at, double.PositiveInfinity, true, strokes));
                 }
                 else

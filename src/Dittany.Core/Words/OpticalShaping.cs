@@ -1,4 +1,4 @@
-using System.Collections.Concurrent;
+using Dittany.Core.Measures;
 
 namespace Dittany.Core.Words;
 
@@ -41,12 +41,15 @@ internal static class OpticalShaping
 /// <summary>What is measured of glyphs and pairs of them, kept as long as the program runs.</summary>
 internal sealed class GlyphMemo
 {
-    private readonly ConcurrentDictionary<Glyph, GlyphMeasures> _measures = new(ReferenceEqualityComparer.Instance);
-    private readonly ConcurrentDictionary<(string, string), Beside> _beside = new();
+    /// <summary>Letters and pairs that are kept: more than any language needs.</summary>
+    private const int Most = 20_000;
 
-    public GlyphMeasures Measure(Glyph glyph) => _measures.GetOrAdd(glyph, GlyphMeasures.Of);
+    private readonly Kept<Glyph, GlyphMeasures> _measures = new(Most);
+    private readonly Kept<(string, string), Beside> _beside = new(Most);
 
-    public Beside Beside(Glyph left, Glyph right) => _beside.GetOrAdd((left.Letter, right.Letter), _ =>
+    public GlyphMeasures Measure(Glyph glyph) => _measures.Of(glyph, GlyphMeasures.Of);
+
+    public Beside Beside(Glyph left, Glyph right) => _beside.Of((left.Letter, right.Letter), _ =>
     {
         var kern = Spacing.Kern(left, right);
         var shift = left.InkTo + left.Right + right.Left - right.InkFrom + kern;

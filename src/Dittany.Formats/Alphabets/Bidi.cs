@@ -1,50 +1,25 @@
+using Icu;
+
 namespace Dittany.Formats.Alphabets;
 
 /// <summary>
-/// Runs of one direction in the order they are seen from left to right. By the first strong letter the row goes one way; letters of the other way, with the spaces and signs between them,
-/// go theirs. Figures go from left to right in any row. This is the Unicode algorithm (UAX 9) for rows without embeddings, which jobs may not hold.
+/// Runs of one direction in the order they are seen from left to right, by the Unicode algorithm (UAX 9) as ICU has it. The first strong letter says which way the row goes.
 /// </summary>
 internal static class Bidi
 {
     public static IReadOnlyList<(int From, int To, bool RightToLeft)> Runs(string text)
     {
-        var strong = text.Select(Strong).ToArray();
-        var whole = strong.FirstOrDefault(s => s is not null) == true;
-        var runs = new List<(int From, int To, bool RightToLeft)>();
-        for (var i = 0; i < text.Length;)
+        if (text.Length == 0)
         {
-            var way = strong[i] ?? Around(i);
-            var to = i + 1;
-            while (to < text.Length && (strong[to] ?? Around(to)) == way)
-            {
-                to++;
-            }
-
-            runs.Add((i, to, way));
-            i = to;
+            return [];
         }
 
-        if (whole)
+        using var row = new BiDi();
+        row.SetPara(text, BiDi.DEFAULT_LTR, null);
+        return Enumerable.Range(0, row.CountRuns()).Select(run =>
         {
-            runs.Reverse();
-        }
-
-        return runs;
-
-        // A sign between two letters of one way goes with them; else with the row.
-        bool Around(int i)
-        {
-            var before = Enumerable.Range(0, i).Reverse().Select(k => strong[k]).FirstOrDefault(s => s is not null) ?? whole;
-            var after = Enumerable.Range(i, text.Length - i).Select(k => strong[k]).FirstOrDefault(s => s is not null) ?? whole;
-            return before == after ? before : whole;
-        }
+            var way = row.GetVisualRun(run, out var from, out var length);
+            return (from, from + length, way == BiDi.BiDiDirection.RTL);
+        }).ToArray();
     }
-
-    /// <summary>Whether a character goes from right to left (true), from left to right (false), or as its neighbours do (null).</summary>
-    private static bool? Strong(char c) => c switch
-    {
-        >= '\u0590' and <= '\u08FF' or >= '\uFB1D' and <= '\uFDFF' or >= '\uFE70' and <= '\uFEFF' => true,
-        _ when char.IsLetterOrDigit(c) => false,
-        _ => null,
-    };
 }

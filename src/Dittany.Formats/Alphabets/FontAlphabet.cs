@@ -1,7 +1,7 @@
-using System.Collections.Concurrent;
 using System.Globalization;
 using System.Text;
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 using Dittany.Core.Words;
 using HarfBuzzSharp;
 using SkiaSharp;
@@ -23,9 +23,9 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
     private readonly Lazy<Opened> _font;
     private readonly Lazy<AlphabetFacts> _facts;
     private readonly GlyphKeep _keep = new();
-    private readonly ConcurrentDictionary<string, bool> _has = new(StringComparer.Ordinal);
-    private readonly ConcurrentDictionary<(Glyph, Glyph, long), double> _gaps = new();
-    private readonly ConcurrentDictionary<(Glyph, Glyph, long), double> _kerns = new();
+    private readonly Kept<string, bool> _has = new(MostAsked);
+    private readonly Kept<(Glyph, Glyph, long), double> _gaps = new(MostPairs);
+    private readonly Kept<(Glyph, Glyph, long), double> _kerns = new(MostPairs);
 
     public FontAlphabet(string id, string name, string told, AlphabetKind kind, Func<byte[]> bytes)
     {
@@ -57,24 +57,18 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
     /// <summary>Whether the font has a letter and draws it: one that it draws empty it has not.</summary>
     public bool Has(string letter)
     {
-        if (_has.TryGetValue(letter, out var known))
-        {
-            return known;
-        }
+        return _has.Of(letter, Draws);
 
-        var has = (All(letter) || All(letter.Normalize(NormalizationForm.FormD))) && _font.Value.Shaped(letter, 0).Clusters is { Count: > 0 } clusters && _font.Value.Outline(clusters).Count > 0;
-        if (_has.Count < MostAsked)
-        {
-            _has[letter] = has;
-        }
-
-        return has;
+        bool Draws(string _) => (All(letter) || All(letter.Normalize(NormalizationForm.FormD))) && _font.Value.Shaped(letter, 0).Clusters is { Count: > 0 } clusters && _font.Value.Outline(clusters).Count > 0;
 
         bool All(string text) => text.EnumerateRunes().All(r => _font.Value.HasRune(r.Value));
     }
 
     /// <summary>So many letters are remembered as had or not: more than any writing has, so that hostile text cannot fill the memory.</summary>
     private const int MostAsked = 20_000;
+
+    /// <summary>Pairs of neighbours whose distance and white are remembered.</summary>
+    private const int MostPairs = 20_000;
 
     public Glyph? Find(string letter) => Has(letter) && Shape(letter, 0).Letters is [var only] ? only.Glyph : null;
 
@@ -204,9 +198,9 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
         return (strokes, weight);
     }
 
-    private double Kern(Glyph left, Glyph right, double shift) => _kerns.GetOrAdd((left, right, (long)Math.Round(shift * 100)), _ => Spacing.Kern(left, right, shift));
+    private double Kern(Glyph left, Glyph right, double shift) => _kerns.Of((left, right, (long)Math.Round(shift * 100)), _ => Spacing.Kern(left, right, shift));
 
-    private double Gap(Glyph left, Glyph right, double shift) => _gaps.GetOrAdd((left, right, (long)Math.Round(shift * 100)), _ =>
+    private double Gap(Glyph left, Glyph right, double shift) => _gaps.Of((left, right, (long)Math.Round(shift * 100)), _ =>
     {
         var theirs = right.Coarse.Select(line => line.Select(p => p + new Pt(shift, 0)).ToArray()).ToArray();
         return Polyline.Between(left.Coarse, theirs);

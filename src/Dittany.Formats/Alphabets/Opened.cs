@@ -1,7 +1,7 @@
-using System.Collections.Concurrent;
 using System.Globalization;
 using System.Runtime.InteropServices;
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 using Dittany.Core.Words;
 using HarfBuzzSharp;
 using SkiaSharp;
@@ -21,7 +21,7 @@ internal sealed class Opened : IDisposable
     private readonly Font _font;
     private readonly SKTypeface _typeface;
     private readonly SKFont _outlines;
-    private readonly ConcurrentDictionary<string, IReadOnlyList<Stroke>> _known = new(StringComparer.Ordinal);
+    private readonly Kept<string, IReadOnlyList<Stroke>> _known = new(5_000);
     private readonly double _unit;
 
     public Opened(byte[] bytes)
@@ -113,7 +113,7 @@ internal sealed class Opened : IDisposable
     public IReadOnlyList<Stroke> Outline(IReadOnlyList<Cluster> run)
     {
         var key = string.Join('|', run.Select(c => string.Create(CultureInfo.InvariantCulture, $"{c.Key}@{c.X - run[0].X:0.##}")));
-        return _known.GetOrAdd(key, _ =>
+        return _known.Of(key, _ =>
         {
             lock (_one)
             {

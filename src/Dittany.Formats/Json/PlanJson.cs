@@ -248,11 +248,13 @@ public static class PlanJson
         foreach (var part in e.Parts)
         {
             w.WriteStartObject();
+            w.WriteString("id", part.Id);
             w.WriteString("role", part.Role);
             JobJson.Text(w, "letter", part.Letter == part.Role ? null : part.Letter);
             w.WriteString("stitch", part.Stitch);
             w.WriteNumber("strands", part.Strands);
             w.WriteString("colour", part.Colour);
+            WriteThread(w, part.Thread);
             Mm(w, "lineWidthMm", part.LineWidthMm);
             Points(w, "lineMm", part.LineMm);
             w.WriteBoolean("closed", part.Closed);
@@ -355,6 +357,7 @@ public static class PlanJson
         {
             w.WriteStartObject();
             w.WriteString("colour", need.Colour);
+            WriteThread(w, need.Thread);
             w.WriteNumber("strands", need.Strands);
             Mm(w, "lengthMm", need.LengthMm);
             Mm(w, "frontMm", need.FrontMm);
@@ -367,6 +370,16 @@ public static class PlanJson
         }
 
         w.WriteEndArray();
+    }
+
+    private static void WriteThread(Utf8JsonWriter w, Core.Materials.Thread thread)
+    {
+        w.WriteStartObject("thread");
+        w.WriteString("family", thread.Family);
+        w.WriteNumber("ply", thread.Ply);
+        w.WriteString("colour", thread.Colour);
+        w.WriteString("name", thread.Name);
+        w.WriteEndObject();
     }
 
     private static void WriteRoute(Utf8JsonWriter w, Plan plan)

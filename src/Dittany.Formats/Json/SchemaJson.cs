@@ -72,7 +72,7 @@ public static class SchemaJson
                 ["additionalProperties"] = new JsonObject { ["type"] = new JsonArray("string", "number") },
             },
             ["done"] = Closed([], ("marked", Flag()), ("runs", new JsonObject { ["type"] = "integer", ["minimum"] = 0, ["maximum"] = JobCheck.MostRuns }), ("rinsedOn", Day()), ("finished", Flag()), ("washedOn", Day())),
-            ["stash"] = Closed([], ("hoopsMm", List(Number(50, 400))), ("threads", List(new JsonObject()))),
+            ["stash"] = Closed([], ("hoopsMm", List(Number(50, 400))), ("threads", new JsonObject { ["type"] = "array", ["maxItems"] = 0 })),
             ["workshop"] = Closed(
                 [],
                 ("equipment", List(Enum(Equipment.Ids))),
@@ -201,7 +201,7 @@ public static class SchemaJson
                 ("steps", List(Open(("do", Text()), ("waitMinutes", Plain())))), ("removal", List(Text())),
                 ("ranking", List(Open(("method", Text()), ("verdict", Enum(["chosen", "possible", "ruled-out"])), ("because", List(Text())))))),
             ["hooping"] = Open(("school", Enum(Names.Schools.Keys)), ("hoops", List(Open(("order", Plain()), ("shape", Enum(["round", "square"])), ("hoopMm", Plain()), ("usableRadiusMm", Plain()), ("usableMm", List(Point())), ("centreMm", Point())))), ("lowerBound", Plain())),
-            ["threads"] = List(Open(("colour", Colour()), ("strands", Plain()), ("lengthMm", Plain()), ("frontMm", Plain()), ("backMm", Plain()), ("runs", Plain()), ("cutMm", Plain()), ("skeins", Plain()), ("needle", Text()))),
+            ["threads"] = List(Open(("colour", Colour()), ("thread", ThreadOf()), ("strands", Plain()), ("lengthMm", Plain()), ("frontMm", Plain()), ("backMm", Plain()), ("runs", Plain()), ("cutMm", Plain()), ("skeins", Plain()), ("needle", Text()))),
             ["route"] = List(Open(("element", Text()), ("part", Plain()), ("stitch", Plain()), ("run", Plain()), ("hoop", Plain()), ("floatMm", Plain()), ("floatKind", Enum(Names.Floats.Keys)))),
             ["time"] = Open(("handsOnMinutes", Plain()), ("lowMinutes", Plain()), ("highMinutes", Plain()), ("waitMinutes", Plain()), ("byStep", List(Open(("step", Text()), ("minutes", Plain()))))),
             ["work"] = List(Open(
@@ -251,6 +251,8 @@ public static class SchemaJson
     private static JsonObject Colour() => new() { ["type"] = "string", ["pattern"] = "^#[0-9a-fA-F]{6}$" };
 
     private static JsonObject Point() => new() { ["type"] = "array", ["minItems"] = 2, ["maxItems"] = 2, ["items"] = Plain() };
+
+    private static JsonObject ThreadOf() => Open(("family", Enum([Core.Materials.Thread.Cotton])), ("ply", Plain()), ("colour", Colour()), ("name", Text()));
 
     private static IEnumerable<string> Lower<T>()
         where T : struct, Enum => System.Enum.GetNames<T>().Select(n => n.ToLowerInvariant());

@@ -58,6 +58,13 @@ public static class PictureFile
             return (null, "The picture is damaged: it breaks off in the middle.", "Save or send it once more.");
         }
 
+        if (codec is { EncodedOrigin: SKEncodedOrigin.TopLeft, EncodedFormat: SKEncodedImageFormat.Jpeg } && (long)raw.Width * raw.Height <= KeptPx)
+        {
+            // It stands as it is to be kept: drawing it once more would only cost time and memory.
+            using var asItIs = raw.PeekPixels()?.Encode(SKEncodedImageFormat.Jpeg, Quality) ?? throw new InvalidOperationException("The picture has no pixels.");
+            return (new TakenPicture(asItIs.ToArray(), raw.Width, raw.Height, "image/jpeg"), null, null);
+        }
+
         using var upright = Upright(raw, codec.EncodedOrigin);
         var encoded = upright.Encode(SKEncodedImageFormat.Jpeg, Quality).ToArray();
         return (new TakenPicture(encoded, upright.Width, upright.Height, "image/jpeg"), null, null);
@@ -77,7 +84,7 @@ public static class PictureFile
             return ByRows(codec, by);
         }
 
-        var size = codec.EncodedFormat == SKEncodedImageFormat.Jpeg && wanted < 1 ? codec.GetScaledDimensions((float)wanted) : codec.Info.Size;
+        var size = codec.EncodedFormat == SKEncodedImageFormat.Jpeg ? Eighths(codec) : codec.Info.Size;
         var whole = new SKBitmap(Rgba(size.Width, size.Height));
         if (codec.GetPixels(whole.Info, whole.GetPixels()) == SKCodecResult.Success)
         {
@@ -87,6 +94,11 @@ public static class PictureFile
         whole.Dispose();
         return null;
     }
+
+    /// <summary>The largest size a JPEG can be read at that is no larger than what is kept.</summary>
+    private static SKSizeI Eighths(SKCodec codec) => Enumerable.Range(1, 8).Reverse()
+        .Select(eighths => codec.GetScaledDimensions(eighths / 8f))
+        .First(size => (long)size.Width * size.Height <= KeptPx);
 
     private static SKImageInfo Rgba(int width, int height) => new(width, height, SKColorType.Rgba8888, SKAlphaType.Premul);
 
@@ -148,6 +160,7 @@ public static class PictureFile
             SKEncodedOrigin.LeftBottom => new SKMatrix(0, 1, 0, -1, 0, w, 0, 0, 1),
             _ => SKMatrix.Identity,
         });
+        raw.SetImmutable();
         using var image = SKImage.FromBitmap(raw);
         canvas.DrawImage(image, new SKRect(0, 0, w, h), new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
         return surface.Snapshot();

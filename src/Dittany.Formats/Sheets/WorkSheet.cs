@@ -28,7 +28,7 @@ internal static class WorkSheet
         {
             flow.Fact(
                 Say.Upper(Palette.NameOf(need.Colour)),
-                $"{Say.Count(need.Strands, "strand")}, {Say.Count(need.Runs, "length")} of {Say.Number(need.CutMm / 10)} cm, {Say.Count(need.Skeins, "skein")}; {plan.Decisions.First(d => d.Id.StartsWith("needle.size", StringComparison.Ordinal)).Choice}");
+                $"{Say.Count(need.Strands, "strand")}, {Say.Count(need.Runs, "length")} of {Say.Number(need.CutMm / 10)} cm, {Say.Count(need.Skeins, "skein")}; {Say.Upper(Needles.Find(need.Needle)!.Name)}");
         }
 
         var timed = plan.Time;

@@ -17,7 +17,7 @@ public static class DaysDrawing
         var rows = pieces
             .Where(p => p.Progress.Stage != Stage.Finished)
             .Select(p => (Piece: p, From: Begins(p, today)))
-            .Where(p => p.From.DayNumber - today.DayNumber < days || p.Piece.Lain.Late)
+            .Where(p => IsOn(p.Piece, today, days) || p.Piece.Lain.Late)
             .OrderBy(p => p.From).ThenBy(p => p.Piece.Lain.ReadyOn ?? DateOnly.MaxValue).ThenBy(p => p.Piece.Demand.Id)
             .ToArray();
         var (day, height) = (WidthPx / days, TapePx + (Math.Max(1, rows.Length) * RowPx) + 12);
@@ -55,6 +55,10 @@ public static class DaysDrawing
         svg.Empty("line", ("x1", 1), ("y1", 0), ("x2", 1), ("y2", height), ("stroke", "#1c2b23"), ("stroke-width", 2));
         return svg.Close().ToString();
     }
+
+    /// <summary>Whether a piece is on a tape of so many days: one that is only washed on it, and not today, is not yet.</summary>
+    public static bool IsOn(Laid piece, DateOnly today, int days) =>
+        piece.Progress.Stage != Stage.Planned || piece.Lain.Stints.Any(s => s.Day == today || (s.Of != LegOf.Washing && s.Day.DayNumber - today.DayNumber < days)) || piece.Lain.Stints.Count == 0;
 
     private static DateOnly Begins(Laid piece, DateOnly today) => piece.Lain.Stints.Select(s => s.Day).Append(piece.Progress.Stage == Stage.Drying ? today : DateOnly.MaxValue).Min() is var first && first == DateOnly.MaxValue ? today : first;
 

@@ -106,7 +106,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
         var laid = all.Select(p => p.Laid).ToArray();
         Tonight = Core.Time.Tonight.Tell(laid, evenings, Today);
         Tape = laid.All(l => l.Progress.Stage == Stage.Finished) ? string.Empty : DaysDrawing.Draw(laid, evenings, Today, Days);
-        Later = laid.Count(l => l.Progress.Stage == Stage.Planned && !l.Lain.Late && l.Lain.Stints.Count > 0 && l.Lain.Stints[0].Day.DayNumber - Today.DayNumber >= Days);
+        Later = laid.Count(l => l.Progress.Stage == Stage.Planned && !l.Lain.Late && !DaysDrawing.IsOn(l, Today, Days));
         Late = laid.Where(l => l.Lain.Late).OrderBy(l => l.Lain.DueOn).Select(l => new LatePiece(
             l.Demand.Id,
             l.Name,

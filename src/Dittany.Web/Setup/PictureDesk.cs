@@ -34,6 +34,13 @@ public sealed class PictureDesk : IDisposable
         return await what();
     }
 
+    /// <summary>Does something beside the requests, for which nobody stands and waits, when its turn comes.</summary>
+    public async Task<T> Beside<T>(Func<T> what, CancellationToken cancel)
+    {
+        using var turn = await _one.Take(Timeout.InfiniteTimeSpan, cancel);
+        return what();
+    }
+
     public Task<T> At<T>(Func<T> what, CancellationToken cancel) => At(() => Task.FromResult(what()), cancel);
 
     public void Dispose() => _one.Dispose();

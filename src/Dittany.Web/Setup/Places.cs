@@ -11,8 +11,11 @@ public sealed class Places(int places, TimeSpan patience) : IDisposable
     private readonly SemaphoreSlim _free = new(places);
 
     /// <summary>Waits for a place and takes it until it is disposed. Throws <see cref="BusyException"/> where none comes free in time, and <see cref="OperationCanceledException"/> where whoever asked has left.</summary>
-    public async Task<IDisposable> Take(CancellationToken stop) =>
-        await _free.WaitAsync(patience, stop) ? new Taken(_free) : throw new BusyException();
+    public Task<IDisposable> Take(CancellationToken stop) => Take(patience, stop);
+
+    /// <summary>The same with a patience of its own.</summary>
+    public async Task<IDisposable> Take(TimeSpan waits, CancellationToken stop) =>
+        await _free.WaitAsync(waits, stop) ? new Taken(_free) : throw new BusyException();
 
     public void Dispose() => _free.Dispose();
 

@@ -1,44 +1,93 @@
-using System.Collections.Concurrent;
 using System.Globalization;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
 using Dittany.Formats.Pictures;
 using Dittany.Store;
+using Microsoft.Extensions.Caching.Memory;
 
 namespace Dittany.Web.Setup;
 
 /// <summary>How a straightening stands: what is being done and how much of it, and what went wrong if it did.</summary>
 public sealed record StraighteningState(StraighteningProgress Progress, bool Done, string? Trouble = null);
 
-/// <summary>Straightens photographs beside the request, so that the page can tell how far it is. One at a time for each photograph; what is done is in the store.</summary>
-public sealed class Straightening(IServiceScopeFactory scopes, PictureDesk pictures, ILogger<Straightening> log)
+/// <summary>
+/// Straightens photographs beside the request, so that the page can tell how far it is. One at a time for each photograph: a later one takes the place of the one before, which stops. It always comes to an end, good or
+/// bad; what is done is in the store. Safe to be shared between threads.
+/// </summary>
+public sealed class Straightening(IServiceScopeFactory scopes, PictureDesk pictures, ILogger<Straightening> log) : IDisposable
 {
-    private readonly ConcurrentDictionary<int, StraighteningState> _states = new();
+    /// <summary>So many photographs are remembered to have been straightened: what is done is in the store.</summary>
+    private const int MostRemembered = 200;
 
-    /// <summary>How far a photograph is; null where nothing was begun since the program started.</summary>
-    public StraighteningState? Of(int photograph) => _states.GetValueOrDefault(photograph);
+    private readonly MemoryCache _turns = new(new MemoryCacheOptions { SizeLimit = MostRemembered });
+    private readonly CancellationTokenSource _closing = new();
+    private readonly Lock _one = new();
 
-    /// <summary>Begins, and comes back at once.</summary>
-    public void Begin(int photograph, byte[] picture, Straightened view)
+    /// <summary>How far a photograph is; null where nothing was begun of late.</summary>
+    public StraighteningState? Of(int photograph) => _turns.TryGetValue(photograph, out Turn? turn) ? turn!.State : null;
+
+    /// <summary>Begins, and comes back at once; the task ends with the straightening and never throws.</summary>
+    public Task Begin(int photograph, byte[] picture, Straightened view)
     {
-        _states[photograph] = new StraighteningState(new StraighteningProgress("Reading the picture", 0), false);
-        _ = Task.Run(async () =>
+        var turn = new Turn(CancellationTokenSource.CreateLinkedTokenSource(_closing.Token));
+        lock (_one)
         {
-            try
+            if (_turns.TryGetValue(photograph, out Turn? before))
             {
-                var drawn = await pictures.At(() => Rectifier.Draw(picture, view, p => _states[photograph] = new StraighteningState(p, false)), CancellationToken.None);
-                await using var scope = scopes.CreateAsyncScope();
-                var store = scope.ServiceProvider.GetRequiredService<CupboardStore>();
-                var id = await store.Keep(drawn);
-                await store.Remember(photograph, row => row.ViewId = id);
-                _states[photograph] = new StraighteningState(new StraighteningProgress("Done", 1), true);
+                before!.Stop.Cancel();
             }
-            catch (Exception e) when (e is ArgumentException or InvalidOperationException or OutOfMemoryException or BusyException or System.Data.Common.DbException or Microsoft.EntityFrameworkCore.DbUpdateException)
+
+            _turns.Set(photograph, turn, new MemoryCacheEntryOptions { Size = 1 });
+        }
+
+        return Task.Run(() => Straighten(photograph, picture, view, turn));
+    }
+
+    public void Dispose()
+    {
+        _closing.Cancel();
+        _turns.Dispose();
+        _closing.Dispose();
+    }
+
+    private async Task Straighten(int photograph, byte[] picture, Straightened view, Turn turn)
+    {
+        var stop = turn.Stop.Token;
+        try
+        {
+            var drawn = await pictures.Beside(
+                () => Rectifier.Draw(picture, view, p =>
+                {
+                    stop.ThrowIfCancellationRequested();
+                    turn.State = new StraighteningState(p, false);
+                }),
+                stop);
+            await using var scope = scopes.CreateAsyncScope();
+            var store = scope.ServiceProvider.GetRequiredService<CupboardStore>();
+            var id = await store.Keep(drawn, stop);
+            stop.ThrowIfCancellationRequested();
+            await store.Remember(photograph, row => row.ViewId = id, stop);
+            turn.State = new StraighteningState(new StraighteningProgress("Done", 1), true);
+        }
+        catch (Exception e)
+        {
+            // Whatever it was, the page that waits must hear of it.
+            if (e is not OperationCanceledException)
             {
                 log.LogError(e, "Straightening photograph {Photograph} failed", photograph);
-                _states[photograph] = new StraighteningState(new StraighteningProgress("Stopped", 1), true, "The picture could not be straightened. It is still here: point at the corners once more, or take another.");
             }
-        });
+
+            turn.State = new StraighteningState(
+                new StraighteningProgress("Stopped", 1), true, "The picture could not be straightened. It is still here: point at the corners once more, or take another.");
+        }
+    }
+
+    /// <summary>One straightening of a photograph: how far it is, and how it is stopped.</summary>
+    private sealed class Turn(CancellationTokenSource stop)
+    {
+        public CancellationTokenSource Stop => stop;
+
+        public volatile StraighteningState State = new(new StraighteningProgress("Reading the picture", 0), false);
     }
 
     /// <summary>How roughly corners are pointed at in a picture of this many px shown this wide, px of the picture.</summary>

@@ -1,4 +1,5 @@
 using System.Globalization;
+using Dittany.Core.Geometry;
 using Dittany.Core.Items;
 using Dittany.Core.Planning;
 using Dittany.Core.Telling;
@@ -165,5 +166,37 @@ public class DecisionTests
         var concern = Assert.Single(plan.Elements[0].Concerns, c => c.What == "overflows");
         Assert.True(concern.ByMm > 100);
         Assert.NotEmpty(concern.Remedies);
+    }
+
+    /// <summary>A needle's choice is for a thread by what it is: which element comes first changes nothing of its meaning.</summary>
+    [Fact]
+    public void A_needle_is_named_by_its_thread_and_not_by_its_place()
+    {
+        WordingAsked one = new("one", "Mimi and Ida", Colour: "#8f3a67", CapHeightMm: 14, CentreMm: new Pt(250, 560)), two = new("two", "Bo", Colour: "#4f7358", CapHeightMm: 14, CentreMm: new Pt(250, 610));
+        var hers = new Dictionary<string, string>(StringComparer.Ordinal) { ["needle.size:leaf-green-3"] = "crewel-5" };
+        foreach (var elements in new[] { new[] { one, two }, [two, one] })
+        {
+            var plan = Jobs.Plan(Jobs.Towel() with { Elements = elements.Select(e => e with { Strands = 3 }).ToArray(), Overrules = hers });
+            Assert.Equal("crewel-5", plan.Threads.Single(t => t.Thread.Id == "leaf-green-3").Needle);
+            Assert.NotEqual("crewel-5", plan.Threads.Single(t => t.Thread.Id == "mulberry-3").Needle);
+            Assert.Empty(plan.SetAside);
+            Assert.Contains(plan.Decisions, d => d.Id == "needle.size");
+            Assert.Contains("leaf green", plan.Decision("needle.size:leaf-green-3")!.Subject, StringComparison.Ordinal);
+        }
+    }
+
+    /// <summary>Parts keep their names when another element comes or goes: what is overruled, logged or done can name them.</summary>
+    [Fact]
+    public void Parts_keep_their_names_when_another_element_comes()
+    {
+        WordingAsked one = new("one", "Mimi", CapHeightMm: 14, CentreMm: new Pt(250, 560)), two = new("two", "Bo", CapHeightMm: 14, CentreMm: new Pt(250, 610));
+        var motif = new MotifAsked("sprig", "leaf-sprig", HeightMm: 40, CentreMm: new Pt(120, 560));
+        var alone = Jobs.Plan(Jobs.Towel() with { Elements = [one], Motifs = [motif] });
+        var both = Jobs.Plan(Jobs.Towel() with { Elements = [two, one], Motifs = [motif] });
+        IEnumerable<(string, string)> Of(Plan plan, string element) => plan.Elements.Single(e => e.Id == element).Parts.Select(p => (p.Id, p.Role));
+        Assert.Equal(Of(alone, "one"), Of(both, "one"));
+        Assert.Equal(Of(alone, "sprig"), Of(both, "sprig"));
+        var all = both.Elements.SelectMany(e => e.Parts).Select(p => p.Id).ToArray();
+        Assert.Equal(all.Length, all.Distinct(StringComparer.Ordinal).Count());
     }
 }

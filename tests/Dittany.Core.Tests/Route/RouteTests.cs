@@ -105,6 +105,19 @@ public class RouteTests
             }
         });
 
+    /// <summary>
+    /// A closed chain ends with a loop: its tip is held by the first link, but the needle went down beside the loop's own base, and from there the thread goes on behind (how a chain is worked, common practice).
+    /// </summary>
+    [Fact]
+    public void A_float_begins_where_the_needle_went_down()
+    {
+        Pt[] ring = [new(0, 0), new(4, 0), new(4, 4), new(0, 4)];
+        var links = ring.Select((p, i) => new Stitch(p, ring[(i + 1) % 4], StitchShape.Loop)).ToArray();
+        var next = new Stitch(new Pt(0, 0.5), new Pt(0, 3));
+        var rows = Routing.Order([new Piece("a", 0, 0, "t", 1, links), new Piece("a", 1, 0, "t", 1, [next])], new RouteRules(5, false, 1000, 0.5, 1.1)).Rows;
+        Assert.Equal((3.5, FloatKind.Straight), (rows[^1].FloatMm, rows[^1].FloatKind));
+    }
+
     /// <summary>Floats by cloth and wear (common practice, figures from memory): 5 mm on skin, on napkins and towels; 10 mm elsewhere; letters end their thread on sheer cloth that shows it.</summary>
     [Theory]
     [InlineData("baby-bodysuit", "baby", "cotton-jersey", true, 5, false)]

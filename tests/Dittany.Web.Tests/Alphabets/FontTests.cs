@@ -140,6 +140,20 @@ public class FontTests
         Assert.True(At("ש") > At("ל") && At("ל") > At("ו") && At("ו") > At("ם") && At("ם") > At("2") && At("2") > At("1"));
     }
 
+    /// <summary>
+    /// Two numbers in a row that goes from right to left stand from right to left, each of them from left to right (UAX 9, rule L2); in a row without letters they stand as they are written.
+    /// </summary>
+    [Theory]
+    [InlineData("של 12 34", "3412לש")]
+    [InlineData("12 34", "1234")]
+    [InlineData("של 12.5", "12.5לש")]
+    [InlineData("ab 12 של", "ab12לש")]
+    public void Numbers_in_a_row_from_the_right(string row, string seen)
+    {
+        var letters = Find("soft-sans").Shape(row, 0).Letters;
+        Assert.Equal(seen, string.Concat(letters.OrderBy(l => l.At).Select(l => l.Letter)));
+    }
+
     /// <summary>A base and its combining mark are one letter, placed by the font.</summary>
     [Fact]
     public void Marks_stand_on_their_letters()

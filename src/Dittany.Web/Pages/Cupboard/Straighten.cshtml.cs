@@ -133,7 +133,7 @@ public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore worksh
                 if (view is not null)
                 {
                     await cupboard.Remember(id, row => (row.Corners, row.Reference, row.TurnDegrees, row.ViewId) = (Straightening.Write(view.Corners), reference.Id, turn, null), cancel);
-                    straightening.Begin(id, Picture.Bytes, view);
+                    _ = straightening.Begin(id, Picture.Bytes, view);
                     return RedirectToPage(new { id });
                 }
             }
