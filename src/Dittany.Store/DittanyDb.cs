@@ -44,8 +44,7 @@ public sealed class DittanyDb(DbContextOptions<DittanyDb> options) : DbContext(o
         modelBuilder.Entity<WorkshopRow>().HasKey(w => w.Number);
         modelBuilder.Entity<WorkshopRow>().Property(w => w.Number).ValueGeneratedNever();
         modelBuilder.Entity<ProofRow>().HasIndex(p => p.PieceId);
-        modelBuilder.Entity<BegunRow>().HasKey(b => b.PieceId);
-        modelBuilder.Entity<BegunRow>().Property(b => b.PieceId).ValueGeneratedNever();
+        modelBuilder.Entity<BegunRow>().HasKey(b => new { b.PieceId, b.Number });
         modelBuilder.Entity<FormRow>().HasKey(f => f.Id);
         modelBuilder.Entity<FormRevisionRow>().HasKey(r => new { r.FormId, r.Number });
         modelBuilder.Entity<FormRevisionRow>().HasOne<FormRow>().WithMany().HasForeignKey(r => r.FormId).OnDelete(DeleteBehavior.Restrict);

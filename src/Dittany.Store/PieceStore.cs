@@ -73,11 +73,11 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, PieceStore.Plann
                           join r in db.Revisions.AsNoTracking() on new { PieceId = p.Id, Number = p.Head } equals new { r.PieceId, r.Number }
                           orderby p.Id descending
                           select new { Row = p, Head = r, Redo = db.Revisions.Any(n => n.PieceId == p.Id && n.Parent == p.Head) }).ToArrayAsync(cancel);
-        var begun = await db.Begun.AsNoTracking().Select(b => new { b.PieceId, b.WorkshopJson }).ToDictionaryAsync(b => b.PieceId, b => b.WorkshopJson, cancel);
+        var begun = await db.Begun.AsNoTracking().Select(b => new { b.PieceId, b.Number, b.WorkshopJson }).ToDictionaryAsync(b => (b.PieceId, b.Number), b => b.WorkshopJson, cancel);
         var (pieces, bad) = (new List<Piece>(), new List<BadPiece>());
         foreach (var row in rows)
         {
-            var (piece, wrong) = Of(row.Row, row.Head, null, row.Redo, begun.GetValueOrDefault(row.Row.Id));
+            var (piece, wrong) = Of(row.Row, row.Head, null, row.Redo, row.Head.BegunAt is { } number ? begun.GetValueOrDefault((row.Row.Id, number)) : null);
             if (piece is not null)
             {
                 pieces.Add(piece);
@@ -114,7 +114,7 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, PieceStore.Plann
         var head = (await Revision(id, row.Head, cancel))!;
         var redo = await db.Revisions.AsNoTracking().AnyAsync(r => r.PieceId == id && r.Parent == row.Head, cancel);
         var before = head.Parent is { } parent ? StoredJob.Read((await Revision(id, parent, cancel))!.JobJson).Job : null;
-        var begun = await db.Begun.AsNoTracking().Where(b => b.PieceId == id).Select(b => b.WorkshopJson).FirstOrDefaultAsync(cancel);
+        var begun = await db.Begun.AsNoTracking().Where(b => b.PieceId == id && b.Number == head.BegunAt).Select(b => b.WorkshopJson).FirstOrDefaultAsync(cancel);
         return Of(row, head, before, redo, begun);
     }
 
@@ -183,7 +183,7 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, PieceStore.Plann
         }
 
         // From here on the work is done as the workshop works now.
-        var begins = job.Done is null && changed!.Done is not null;
+        var begins = job.Done is not { Begun: true } && changed!.Done is { Begun: true };
         var plan = begins ? Encoding.UTF8.GetString(PlanJson.Write(job, workshop, await Plan(job, workshop, cancel))) : null;
         await Append(piece, head, changed!, change.What, nudge, plan is null ? null : (WorkshopJson.Write(workshop), plan), cancel);
         return new Changed(await Find(id, cancel));
@@ -231,13 +231,12 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, PieceStore.Plann
         var at = time.GetUtcNow().UtcDateTime;
         var gather = nudge && head.Nudge && at - head.At <= NudgesGather;
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
+        var number = await db.Revisions.Where(r => r.PieceId == piece.Id).MaxAsync(r => r.Number, cancel) + 1;
         if (begun is { } with)
         {
-            await db.Begun.Where(b => b.PieceId == piece.Id).ExecuteDeleteAsync(cancel);
-            db.Begun.Add(new BegunRow { PieceId = piece.Id, WorkshopJson = with.Workshop, PlanJson = with.Plan, At = at });
+            db.Begun.Add(new BegunRow { PieceId = piece.Id, Number = number, WorkshopJson = with.Workshop, PlanJson = with.Plan, At = at });
         }
 
-        var number = await db.Revisions.Where(r => r.PieceId == piece.Id).MaxAsync(r => r.Number, cancel) + 1;
         db.Revisions.Add(new RevisionRow
         {
             PieceId = piece.Id,
@@ -246,6 +245,7 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, PieceStore.Plann
             JobJson = JobJson.Write(changed),
             What = what,
             Nudge = nudge,
+            BegunAt = begun is not null ? number : changed.Done is { Begun: true } ? head.BegunAt : null,
             At = at,
         });
         await db.SaveChangesAsync(cancel);
@@ -266,8 +266,8 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, PieceStore.Plann
     private static (Piece? Piece, BadPiece? Bad) Of(PieceRow row, RevisionRow head, Job? before, bool redo, string? begunWith)
     {
         var (job, fault) = StoredJob.Read(head.JobJson);
-        var workshop = job?.Done is null || begunWith is null ? null : WorkshopJson.Read(begunWith).Workshop;
-        if (job?.Done is not null && begunWith is not null && workshop is null)
+        var workshop = job?.Done is not { Begun: true } || begunWith is null ? null : WorkshopJson.Read(begunWith).Workshop;
+        if (job?.Done is { Begun: true } && begunWith is not null && workshop is null)
         {
             fault = new JobFault("#/workshop", "The workshop it was begun with cannot be read.", "Go one step back, or take it out as it is.");
         }

@@ -35,6 +35,9 @@ public sealed class RevisionRow
     /// <summary>Set for nudges, so that quick ones undo as one.</summary>
     public bool Nudge { get; set; }
 
+    /// <summary>The revision by which the work was begun that this one goes on with; null where it is not begun. 0 is one from before this was kept.</summary>
+    public int? BegunAt { get; set; }
+
     public DateTime At { get; set; }
 }
 
@@ -110,6 +113,9 @@ public sealed class ProofRow
 public sealed class BegunRow
 {
     public int PieceId { get; set; }
+
+    /// <summary>The revision that began it: revisions branch, and each branch goes on with its own.</summary>
+    public int Number { get; set; }
 
     public required string WorkshopJson { get; set; }
 

@@ -7,7 +7,11 @@ namespace Dittany.Core.Time;
 /// What is done of a piece. <paramref name="Runs"/> counts lengths of thread worked, in the order of the route; <paramref name="RinsedOn"/> is the local day it was hung up
 /// to dry, <paramref name="WashedOn"/> the day it was after its first wash. Later steps imply the earlier ones.
 /// </summary>
-public sealed record Done(bool Marked = false, int Runs = 0, DateOnly? RinsedOn = null, bool Finished = false, DateOnly? WashedOn = null);
+public sealed record Done(bool Marked = false, int Runs = 0, DateOnly? RinsedOn = null, bool Finished = false, DateOnly? WashedOn = null)
+{
+    /// <summary>Whether the work itself is begun: a first wash alone binds nothing.</summary>
+    public bool Begun => Marked || Runs > 0 || RinsedOn is not null || Finished;
+}
 
 /// <summary>How far a piece is.</summary>
 public enum Stage

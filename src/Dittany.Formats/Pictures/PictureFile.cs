@@ -58,7 +58,7 @@ public static class PictureFile
             return (null, "The picture is damaged: it breaks off in the middle.", "Save or send it once more.");
         }
 
-        if (codec is { EncodedOrigin: SKEncodedOrigin.TopLeft, EncodedFormat: SKEncodedImageFormat.Jpeg } && (long)raw.Width * raw.Height <= KeptPx)
+        if (codec.EncodedOrigin == SKEncodedOrigin.TopLeft && (codec.EncodedFormat == SKEncodedImageFormat.Jpeg || codec.Info.AlphaType == SKAlphaType.Opaque) && (long)raw.Width * raw.Height <= KeptPx)
         {
             // It stands as it is to be kept: drawing it once more would only cost time and memory.
             using var asItIs = raw.PeekPixels()?.Encode(SKEncodedImageFormat.Jpeg, Quality) ?? throw new InvalidOperationException("The picture has no pixels.");
@@ -162,7 +162,7 @@ public static class PictureFile
         });
         raw.SetImmutable();
         using var image = SKImage.FromBitmap(raw);
-        canvas.DrawImage(image, new SKRect(0, 0, w, h), new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
+        canvas.DrawImage(image, new SKRect(0, 0, w, h), shrink < 1 ? new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear) : SKSamplingOptions.Default);
         return surface.Snapshot();
     }
 }

@@ -22,6 +22,9 @@ namespace Dittany.Store.Migrations
                     b.Property<int>("PieceId")
                         .HasColumnType("INTEGER");
 
+                    b.Property<int>("Number")
+                        .HasColumnType("INTEGER");
+
                     b.Property<DateTime>("At")
                         .HasColumnType("TEXT");
 
@@ -33,7 +36,7 @@ namespace Dittany.Store.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
-                    b.HasKey("PieceId");
+                    b.HasKey("PieceId", "Number");
 
                     b.ToTable("Begun");
                 });
@@ -329,6 +332,9 @@ namespace Dittany.Store.Migrations
 
                     b.Property<DateTime>("At")
                         .HasColumnType("TEXT");
+
+                    b.Property<int?>("BegunAt")
+                        .HasColumnType("INTEGER");
 
                     b.Property<string>("JobJson")
                         .IsRequired()

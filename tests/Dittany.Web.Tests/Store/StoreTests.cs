@@ -262,6 +262,35 @@ public sealed class StoreTests : IDisposable
         Assert.Equal("chain", free!.Piece!.In(workshop).Habit("letter-stitch"));
     }
 
+    /// <summary>Each branch of revisions goes on with the workshop it was begun with: stepping back over a second beginning finds the first one's.</summary>
+    [Fact]
+    public async Task Every_branch_keeps_the_workshop_it_was_begun_with()
+    {
+        var id = await Store().Create(Towel(), "New piece");
+        await Store().Change(id, 1, new Change("done", "marked", "Marked"), await Shop().Current());
+        await Shop().Change(0, [("habits/letter-stitch", "chain")], "Habits");
+        var unpicked = await Store().Change(id, 2, new Change("done", null, "Not marked"), await Shop().Current());
+        var again = await Store().Change(id, unpicked!.Piece!.Head, new Change("done", "marked", "Marked again"), await Shop().Current());
+        Assert.Equal("chain", again!.Piece!.In(await Shop().Current()).Habit("letter-stitch"));
+        await Store().Undo(id, again.Piece.Head);
+        var first = await Store().Undo(id, unpicked.Piece.Head);
+        Restart();
+        Assert.Equal(2, first!.Piece!.Head);
+        Assert.Equal("by-height", (await Store().Find(id))!.In(await Shop().Current()).Habit("letter-stitch"));
+        Assert.Equal("by-height", Assert.Single((await Store().All()).Pieces).In(await Shop().Current()).Habit("letter-stitch"));
+    }
+
+    /// <summary>A first wash begins nothing: the habits of the day still hold.</summary>
+    [Fact]
+    public async Task A_first_wash_binds_nothing()
+    {
+        var id = await Store().Create(Towel(), "New piece");
+        await Store().Change(id, 1, new Change("done", "washed=2027-03-01", "Washed"), await Shop().Current());
+        await Shop().Change(0, [("habits/letter-stitch", "chain")], "Habits");
+        Assert.Equal("chain", (await Store().Find(id))!.In(await Shop().Current()).Habit("letter-stitch"));
+        Assert.Empty(Db().Begun);
+    }
+
     /// <summary>Two tabs: changes of different members are both kept, the same member is a conflict that stores nothing.</summary>
     [Fact]
     public async Task Two_tabs_on_the_workshop_do_not_lose_each_others_changes()
