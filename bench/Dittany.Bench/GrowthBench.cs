@@ -21,5 +21,5 @@ public class GrowthBench
     }
 
     [Benchmark]
-    public Plan Plan() => Planner.Make(_job, Workshop.Default);
+    public Plan Plan() => Planner.Make(_job, Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library);
 }

@@ -26,14 +26,14 @@ public class PlanBench
     public void Warm()
     {
         _job = new Job(Form, [new WordingAsked("name", "Maximilianus")], new DateOnly(2027, 3, 1));
-        _plan = Planner.Make(_job, Workshop.Default);
+        _plan = Planner.Make(_job, Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library);
     }
 
     [Benchmark(Baseline = true)]
     public Setting Shaping_alone() => Setting.Lay(UprightHand.Alphabet, ["Maximilianus"], Stands.OnBaseline);
 
     [Benchmark]
-    public Plan Plan_of_twelve_letters() => Planner.Make(_job, Workshop.Default);
+    public Plan Plan_of_twelve_letters() => Planner.Make(_job, Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library);
 
     [Benchmark]
     public byte[] Plan_json() => PlanJson.Write(_job, Workshop.Default, _plan);

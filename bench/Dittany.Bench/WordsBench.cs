@@ -22,7 +22,6 @@ public class WordsBench
     [GlobalSetup]
     public void Setup()
     {
-        ShippedAlphabets.Shelve();
         var font = ShippedAlphabets.All[0];
         _outline = font.Find("g")!.Strokes.Select(s => s.Flatten(0.25)).ToArray();
         Fit("straight");
@@ -35,13 +34,13 @@ public class WordsBench
     [Arguments("ring")]
     [Arguments("slope")]
     [Arguments("edge")]
-    public double Fit(string arrangement) => SetRule.Of(new Job("quilt-block", [new WordingAsked("w", Twenty, Arrangement: arrangement, Rows: 1)], new DateOnly(2027, 3, 1)), [Twenty], Workshop.Default).CapMm;
+    public double Fit(string arrangement) => SetRule.Of(new Job("quilt-block", [new WordingAsked("w", Twenty, Arrangement: arrangement, Rows: 1)], new DateOnly(2027, 3, 1)), [Twenty], Workshop.Default, ShippedAlphabets.Library).CapMm;
 
     /// <summary>Along an edge that bends, laid out anew at every height that is tried. Reach 10 ms.</summary>
     [Benchmark]
     [Arguments("baby-bodysuit")]
     [Arguments("t-shirt-adult")]
-    public double Fit_along_a_neckline(string form) => SetRule.Of(new Job(form, [new WordingAsked("w", Twenty, Arrangement: "edge", Rows: 1)], new DateOnly(2027, 3, 1)), [Twenty], Workshop.Default).CapMm;
+    public double Fit_along_a_neckline(string form) => SetRule.Of(new Job(form, [new WordingAsked("w", Twenty, Arrangement: "edge", Rows: 1)], new DateOnly(2027, 3, 1)), [Twenty], Workshop.Default, ShippedAlphabets.Library).CapMm;
 
     /// <summary>The same letters laid out alone: the baseline.</summary>
     [Benchmark(Baseline = true)]
@@ -52,14 +51,14 @@ public class WordsBench
     public int Centre_line_at_first_use() => CentreLine.Of(_outline, yUp: true).Count;
 
     [Benchmark]
-    public double Centre_line_kept() => Alphabets.Find("sturdy-serif-line")!.Find("g")!.Advance;
+    public double Centre_line_kept() => ShippedAlphabets.Library.Find("sturdy-serif-line")!.Find("g")!.Advance;
 
     /// <summary>Reach 1.5 s.</summary>
     [Benchmark]
-    public double Two_hundred_names() => SetRule.Of(new Job("christmas-stocking", [new WordingAsked("w", "x")], new DateOnly(2027, 3, 1)), Names, Workshop.Default).CapMm;
+    public double Two_hundred_names() => SetRule.Of(new Job("christmas-stocking", [new WordingAsked("w", "x")], new DateOnly(2027, 3, 1)), Names, Workshop.Default, ShippedAlphabets.Library).CapMm;
 
     [Benchmark]
-    public int Ring_of_daisies_planned() => Planner.Make(new Job("cushion-cover", [], new DateOnly(2027, 3, 1), Motifs: [new MotifAsked("m", "daisy", Arrangement: "ring", Count: 7, Middle: true)]), Workshop.Default).Route.Count;
+    public int Ring_of_daisies_planned() => Planner.Make(new Job("cushion-cover", [], new DateOnly(2027, 3, 1), Motifs: [new MotifAsked("m", "daisy", Arrangement: "ring", Count: 7, Middle: true)]), Workshop.Default, ShippedAlphabets.Library).Route.Count;
 
     [Benchmark]
     public int All_motifs_drawn() => MotifLibrary.All.Sum(m => m.Draw().Parts.Count);

@@ -14,16 +14,15 @@ public sealed record KeptDrawing(int Id, OwnDrawing Drawing, string NotUsed, boo
 /// The maker's own alphabets and drawings. A font is kept as it was brought and known by its hash, so that the same letters always stand under the same id. It is marked before it is first
 /// opened: one that ended the program stays shut at the next start.
 /// </summary>
-public sealed class LetterStore(DittanyDb db, TimeProvider time)
+public sealed class LetterStore(DittanyDb db, TimeProvider time, LetterShelf shelf)
 {
     private const int MostName = 60;
 
     /// <summary>Puts all own fonts on the shelf; those that ended the program while they were opened are left out and named.</summary>
     public async Task<IReadOnlyList<string>> Shelve(CancellationToken cancel = default)
     {
-        ShippedAlphabets.Shelve();
         var rows = await db.Fonts.AsNoTracking().OrderBy(f => f.At).ToArrayAsync(cancel);
-        Alphabets.Shelve(rows.Where(r => !r.Opening).SelectMany(r => Both(r.Id, r.Name, r.Bytes)));
+        shelf.Add(rows.Where(r => !r.Opening).SelectMany(r => Both(r.Id, r.Name, r.Bytes)));
         return rows.Where(r => r.Opening).Select(r => r.Name).ToArray();
     }
 
@@ -87,7 +86,7 @@ public sealed class LetterStore(DittanyDb db, TimeProvider time)
 
         row.Opening = false;
         await db.SaveChangesAsync(cancel);
-        Alphabets.Shelve(both);
+        shelf.Add(both);
         return (id, null);
     }
 

@@ -34,7 +34,7 @@ public sealed record Conflict(string Member, string? Theirs, string? Yours, Piec
 /// Pieces and their revisions. Every change appends a revision and moves the head in one transaction; undo and redo only move the head. What a change comes to is reckoned before its transaction,
 /// one change of a piece at a time, so that the store is held for moments only and no change is made on a piece that has moved on.
 /// </summary>
-public sealed class PieceStore(DittanyDb db, TimeProvider time, PieceStore.Planning? planning = null)
+public sealed class PieceStore(DittanyDb db, TimeProvider time, LetterShelf shelf, PieceStore.Planning? planning = null)
 {
     /// <summary>Makes the plan of a job; asked where a change must not move what is stitched.</summary>
     public delegate Task<Plan> Planning(Job job, Workshop workshop, CancellationToken cancel);
@@ -113,7 +113,7 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, PieceStore.Plann
 
         var head = (await Revision(id, row.Head, cancel))!;
         var redo = await db.Revisions.AsNoTracking().AnyAsync(r => r.PieceId == id && r.Parent == row.Head, cancel);
-        var before = head.Parent is { } parent ? StoredJob.Read((await Revision(id, parent, cancel))!.JobJson).Job : null;
+        var before = head.Parent is { } parent ? StoredJob.Read((await Revision(id, parent, cancel))!.JobJson, shelf.Now).Job : null;
         var begun = await db.Begun.AsNoTracking().Where(b => b.PieceId == id && b.Number == head.BegunAt).Select(b => b.WorkshopJson).FirstOrDefaultAsync(cancel);
         return Of(row, head, before, redo, begun);
     }
@@ -151,7 +151,7 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, PieceStore.Plann
 
         var head = (await Revision(id, piece.Head, cancel))!;
         var job = piece.Job;
-        var seen = from is null || from == piece.Head ? job : await Revision(id, from.Value, cancel) is { } row ? StoredJob.Read(row.JobJson).Job : null;
+        var seen = from is null || from == piece.Head ? job : await Revision(id, from.Value, cancel) is { } row ? StoredJob.Read(row.JobJson, shelf.Now).Job : null;
         if (seen is null)
         {
             return new Changed(Faults: [new JobFault("#/from", $"There is no revision {from} of this piece.", "Load the page again.")]);
@@ -166,7 +166,7 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, PieceStore.Plann
 
         var working = piece.BegunWith ?? workshop;
         var (changed, fault) = Changes.Apply(job, change);
-        IReadOnlyList<JobFault> faults = fault is not null ? [fault] : JobCheck.Faults(changed!, working);
+        IReadOnlyList<JobFault> faults = fault is not null ? [fault] : JobCheck.Faults(changed!, working, shelf.Now);
         if (faults.Count == 0 && await Moved(job, changed!, working, cancel) is { } frozen)
         {
             faults = [frozen];
@@ -258,14 +258,14 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, PieceStore.Plann
         Frozen.Matters(before, after) ? Frozen.Fault(before, await Plan(before, workshop, cancel), after, await Plan(after, workshop, cancel)) : null;
 
     private Task<Plan> Plan(Job job, Workshop workshop, CancellationToken cancel) =>
-        planning is null ? Task.FromResult(Planner.Make(job, workshop, stop: cancel)) : planning(job, workshop, cancel);
+        planning is null ? Task.FromResult(Planner.Make(job, workshop, shelf.Now, cancel)) : planning(job, workshop, cancel);
 
     private Task<RevisionRow?> Revision(int id, int number, CancellationToken cancel) =>
         db.Revisions.AsNoTracking().FirstOrDefaultAsync(r => r.PieceId == id && r.Number == number, cancel);
 
-    private static (Piece? Piece, BadPiece? Bad) Of(PieceRow row, RevisionRow head, Job? before, bool redo, string? begunWith)
+    private (Piece? Piece, BadPiece? Bad) Of(PieceRow row, RevisionRow head, Job? before, bool redo, string? begunWith)
     {
-        var (job, fault) = StoredJob.Read(head.JobJson);
+        var (job, fault) = StoredJob.Read(head.JobJson, shelf.Now);
         var workshop = job?.Done is not { Begun: true } || begunWith is null ? null : WorkshopJson.Read(begunWith).Workshop;
         if (job?.Done is { Begun: true } && begunWith is not null && workshop is null)
         {

@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Text;
 using System.Text.Json;
 using Dittany.Core.Planning;
+using Dittany.Core.Words;
 using Dittany.Formats.Json;
 
 namespace Dittany.Store;
@@ -12,11 +13,11 @@ internal static class StoredJob
     private const int MostName = 60;
 
     /// <summary>The job, or the first thing that is wrong with it.</summary>
-    public static (Job? Job, JobFault? Fault) Read(string json)
+    public static (Job? Job, JobFault? Fault) Read(string json, Library library)
     {
         try
         {
-            var read = JobJson.Read(Encoding.UTF8.GetBytes(json), DateOnly.MinValue, Workshop.Default);
+            var read = JobJson.Read(Encoding.UTF8.GetBytes(json), DateOnly.MinValue, Workshop.Default, library);
             return read.Job is null ? (null, read.Faults[0]) : (read.Job, null);
         }
         catch (Exception e) when (e is FormatException or ArgumentException or InvalidOperationException or OverflowException)

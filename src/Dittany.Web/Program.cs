@@ -51,6 +51,7 @@ using (folder)
     services.AddSingleton(folder);
     services.AddSingleton(TimeProvider.System);
     services.AddSingleton<Today>();
+    services.AddSingleton<LetterShelf>();
     services.AddDbContext<DittanyDb>((_, options) => options.UseSqlite(folder.ConnectionString).AddInterceptors(new DurablePragmas()));
     services.AddScoped<PieceStore>();
     services.AddScoped<WorkshopStore>();

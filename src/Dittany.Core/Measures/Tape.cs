@@ -62,9 +62,26 @@ public static partial class Tape
 
     /// <summary>
     /// A sentence with its lengths in her units. Lengths of a check line and of a test line stay in millimetres, for that is what is printed or tacked; so do two
-    /// lengths that her units would make one, and the nominal size of a hoop, which is a name.
+    /// lengths that her units would make one, and the nominal size of a hoop, which is a name. <paramref name="quoted"/> are words of hers that a sentence may repeat: they are never touched.
     /// </summary>
-    public static string Tell(string sentence, Units units) => Lengths().Replace(sentence, found =>
+    public static string Tell(string sentence, Units units, IReadOnlyList<string>? quoted = null)
+    {
+        foreach (var words in quoted ?? [])
+        {
+            if (sentence.IndexOf(words, StringComparison.Ordinal) is >= 0 and var at)
+            {
+                return Tell(sentence[..at], units, quoted) + words + Tell(sentence[(at + words.Length)..], units, quoted);
+            }
+        }
+
+        return Told(sentence, units);
+    }
+
+    /// <summary>Those of somebody's words that would be taken for lengths, the longest first: what <see cref="Tell"/> must leave alone.</summary>
+    public static IReadOnlyList<string> Quotations(IEnumerable<string> words) =>
+        words.Where(w => Lengths().IsMatch(w)).Distinct(StringComparer.Ordinal).OrderByDescending(w => w.Length).ThenBy(w => w, StringComparer.Ordinal).ToArray();
+
+    private static string Told(string sentence, Units units) => Lengths().Replace(sentence, found =>
     {
         var per = found.Groups["unit"].Value switch { "cm" => 10.0, "m" => 1000.0, _ => 1.0 };
         var last = per * Number(found, "b");

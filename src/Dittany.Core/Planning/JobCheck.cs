@@ -60,7 +60,7 @@ public static class JobCheck
     ];
 
     /// <summary>All faults, in the order of the job; empty when a plan can be made.</summary>
-    public static IReadOnlyList<JobFault> Faults(Job job, Workshop workshop)
+    public static IReadOnlyList<JobFault> Faults(Job job, Workshop workshop, Library library)
     {
         var faults = new List<JobFault>();
         CheckItem(job, faults);
@@ -82,7 +82,7 @@ public static class JobCheck
 
         for (var i = 0; i < job.Elements.Count; i++)
         {
-            CheckElement(job.Elements[i], $"#/elements/{i}", faults);
+            CheckElement(job.Elements[i], $"#/elements/{i}", library, faults);
         }
 
         for (var i = 0; i < job.MotifsAsked.Count; i++)
@@ -100,7 +100,7 @@ public static class JobCheck
             CheckRange("#/done/runs", done.Runs, 0, MostRuns, "lengths", faults);
         }
 
-        CheckOverrules(job, faults);
+        CheckOverrules(job, library, faults);
         CheckWorkshop(workshop, faults);
         return faults;
     }
@@ -208,7 +208,7 @@ public static class JobCheck
         }
     }
 
-    private static void CheckElement(WordingAsked element, string at, List<JobFault> faults)
+    private static void CheckElement(WordingAsked element, string at, Library library, List<JobFault> faults)
     {
         if (element.Id.Length is 0 or > 60)
         {
@@ -218,7 +218,7 @@ public static class JobCheck
         CheckText($"{at}/text", element.Text, int.MaxValue, faults);
         if (faults.All(f => f.Pointer != $"{at}/text"))
         {
-            CheckWords(element, at, faults);
+            CheckWords(element, at, library, faults);
         }
 
         if (element.Stitch is { } stitch && Book.Lines.All(s => s.Id != stitch))
@@ -254,7 +254,7 @@ public static class JobCheck
         }
     }
 
-    private static void CheckWords(WordingAsked element, string at, List<JobFault> faults)
+    private static void CheckWords(WordingAsked element, string at, Library library, List<JobFault> faults)
     {
         var letters = Rows.Letters(element.Text.Replace("\n", string.Empty, StringComparison.Ordinal));
         var rows = element.Text.Split('\n').Count(r => r.Trim().Length > 0);
@@ -294,31 +294,31 @@ public static class JobCheck
                 "Leave rows out, or put the line breaks into the words."));
         }
 
-        var alphabet = element.Alphabet is null ? null : Alphabets.Find(element.Alphabet);
+        var alphabet = element.Alphabet is null ? null : library.Find(element.Alphabet);
         if (element.Alphabet is not null && alphabet is null)
         {
-            faults.Add(new($"{at}/alphabet", $"There is no alphabet '{element.Alphabet}'.", $"Use {Either(Alphabets.Everybodys.Select(a => a.Id))}."));
+            faults.Add(new($"{at}/alphabet", $"There is no alphabet '{element.Alphabet}'.", $"Use {Either(library.Everybodys.Select(a => a.Id))}."));
             return;
         }
 
-        var lacking = Lacking(letters, alphabet);
+        var lacking = Lacking(letters, alphabet, library);
         if (lacking.Length > 0)
         {
             faults.Add(new(
                 $"{at}/text",
                 $"{(alphabet is null ? "No alphabet here has" : $"The alphabet '{alphabet.Id}' has no")} {Say.List(lacking.Select(l => $"'{l}'").ToArray())}.",
-                Alphabets.Everybodys.Where(a => Lacking(letters, a).Length == 0).Select(a => a.Name).Take(3).ToArray() is { Length: > 0 } able
+                library.Everybodys.Where(a => Lacking(letters, a, library).Length == 0).Select(a => a.Name).Take(3).ToArray() is { Length: > 0 } able
                     ? $"Write it in {Either(able)}, which have it, or in Latin letters with their accents."
                     : "Write it in Latin letters with their accents, or bring an alphabet that has it."));
         }
     }
 
     /// <summary>Letters that an alphabet lacks, at most ten; of none in particular, those the alphabet that lacks fewest lacks.</summary>
-    private static string[] Lacking(IReadOnlyList<string> letters, IAlphabet? alphabet)
+    private static string[] Lacking(IReadOnlyList<string> letters, IAlphabet? alphabet, Library library)
     {
         var asked = letters.Where(l => !Rows.IsSpace(l)).Distinct(StringComparer.Ordinal).ToArray();
         string[] Of(IAlphabet a) => asked.Where(l => !a.Has(l)).Take(10).ToArray();
-        return alphabet is not null ? Of(alphabet) : Of(Alphabets.All[0]) is { Length: 0 } none ? none : Alphabets.Everybodys.Select(Of).OrderBy(l => l.Length).First();
+        return alphabet is not null ? Of(alphabet) : Of(library.Alphabets[0]) is { Length: 0 } none ? none : library.Everybodys.Select(Of).OrderBy(l => l.Length).First();
     }
 
     /// <summary>Line breaks are the only control characters words may hold; characters that change the reading direction unseen are refused.</summary>
@@ -368,7 +368,7 @@ public static class JobCheck
         }
     }
 
-    private static void CheckOverrules(Job job, List<JobFault> faults)
+    private static void CheckOverrules(Job job, Library library, List<JobFault> faults)
     {
         foreach (var (id, value) in job.Overrules ?? new Dictionary<string, string>(StringComparer.Ordinal))
         {
@@ -380,7 +380,7 @@ public static class JobCheck
             }
 
             var ofOwn = job.Own is { } own && ((decision == "space.zone" && own.Faces.Any(f => f.Zones.Any(z => z.Id == value))) || (decision == "item.size" && value == "own"));
-            if (!ofOwn && OverruleChoices.Check(decision, value) is { } wrong)
+            if (!ofOwn && OverruleChoices.Check(decision, value, library) is { } wrong)
             {
                 faults.Add(new(pointer, wrong.Detail, wrong.Try));
             }

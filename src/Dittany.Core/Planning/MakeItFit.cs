@@ -2,6 +2,7 @@ using System.Globalization;
 using Dittany.Core.Measures;
 using Dittany.Core.Operations;
 using Dittany.Core.Time;
+using Dittany.Core.Words;
 
 namespace Dittany.Core.Planning;
 
@@ -28,9 +29,9 @@ public static class MakeItFit
 
     /// <summary>At most <see cref="Told"/> ways, what costs her least first; a later day is always among them. Empty where the piece is not late. Plans are asked of
     /// <paramref name="planner"/>, which may know them already; null from it is a plan that is not to be had now, and so no way.</summary>
-    public static IReadOnlyList<FitWay> Ways(IReadOnlyList<OpenPiece> pieces, int late, Workshop workshop, DateOnly today, Func<Job, Workshop, Plan?>? planner = null)
+    public static IReadOnlyList<FitWay> Ways(IReadOnlyList<OpenPiece> pieces, int late, Workshop workshop, DateOnly today, Library library, Func<Job, Workshop, Plan?>? planner = null)
     {
-        var make = planner ?? ((job, with) => Planner.Make(job, with));
+        var make = planner ?? ((job, with) => Planner.Make(job, with, library));
         var evenings = new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening);
         var now = Lay(pieces, evenings, today);
         var piece = pieces.First(p => p.Id == late);
@@ -45,7 +46,7 @@ public static class MakeItFit
         bool Planned(Job job) => make(job, workshop) is { } plan && Does(pieces.Select(p => p.Id == late ? (p with { Job = job, Plan = plan }).Demand : p.Demand).ToArray(), evenings);
 
         var ways = new List<FitWay>();
-        foreach (var way in OfJob(piece, workshop, Planned, make).Concat(OfEvenings(evenings, Evening)))
+        foreach (var way in OfJob(piece, workshop, library, Planned, make).Concat(OfEvenings(evenings, Evening)))
         {
             if (ways.Count < Told - 1)
             {
@@ -63,7 +64,7 @@ public static class MakeItFit
     }
 
     /// <summary>Ways that change the piece: quicker, without a wait, fewer letters. At most one of each. What is stitched already is not asked to change.</summary>
-    private static IEnumerable<FitWay> OfJob(OpenPiece piece, Workshop workshop, Func<Job, bool> does, Func<Job, Workshop, Plan?> make)
+    private static IEnumerable<FitWay> OfJob(OpenPiece piece, Workshop workshop, Library library, Func<Job, bool> does, Func<Job, Workshop, Plan?> make)
     {
         if (piece.Job.Done is { Runs: > 0 } or { RinsedOn: not null })
         {
@@ -87,7 +88,7 @@ public static class MakeItFit
         var found = new HashSet<string>(StringComparer.Ordinal);
         foreach (var (kind, told, changes) in candidates)
         {
-            if (!found.Contains(kind) && Changed(piece.Job, changes, workshop) is { } job && does(job) && make(job, workshop) is { } plan)
+            if (!found.Contains(kind) && Changed(piece.Job, changes, workshop, library) is { } job && does(job) && make(job, workshop) is { } plan)
             {
                 found.Add(kind);
                 yield return new FitWay(kind, Say.Upper(told(plan)), false, changes);
@@ -119,11 +120,11 @@ public static class MakeItFit
         }
     }
 
-    private static Job? Changed(Job job, IEnumerable<(string Member, string Value)> changes, Workshop workshop)
+    private static Job? Changed(Job job, IEnumerable<(string Member, string Value)> changes, Workshop workshop, Library library)
     {
         foreach (var (member, value) in changes)
         {
-            if (Changes.Apply(job, new Change(member, value, string.Empty)).Job is not { } changed || JobCheck.Faults(changed, workshop).Count > 0)
+            if (Changes.Apply(job, new Change(member, value, string.Empty)).Job is not { } changed || JobCheck.Faults(changed, workshop, library).Count > 0)
             {
                 return null;
             }

@@ -16,6 +16,8 @@ namespace Dittany.Core.Planning;
 /// </summary>
 public static class OverruleChoices
 {
+    private const string OfAlphabet = "words.alphabet";
+
     private static readonly Dictionary<string, Func<string, (string Detail, string Try)?>> Checks = new(StringComparer.Ordinal)
     {
         ["fabric.kind"] = OneOf(() => Cloths.All.Select(c => c.Id)),
@@ -26,7 +28,7 @@ public static class OverruleChoices
         ["item.lasting"] = OneOf(() => Wearing.Lastings.Select(c => c.ChoiceId)),
         ["space.zone"] = OneOf(() => Catalogue.Forms.SelectMany(f => f.Zones).Select(z => z.Id).Distinct(StringComparer.Ordinal)),
         ["space.place"] = OneOf(() => Placement.Choices.Select(c => c.ChoiceId)),
-        ["words.alphabet"] = OneOf(() => Alphabets.All.Select(a => a.Id)),
+        [OfAlphabet] = _ => null,
         ["words.size"] = value => value is "comfortable" or "largest" or "smallest" ? null : Number(value, Lettering.LeastCapMm, Fit.MostCapMm, false, "comfortable, largest, smallest, or a height of 2 to 300"),
         ["words.arrangement"] = OneOf(() => WordsArranged.Choices.Select(c => c.ChoiceId)),
         ["words.reading"] = OneOf(() => WordsArranged.Readings.Select(c => c.ChoiceId)),
@@ -62,8 +64,9 @@ public static class OverruleChoices
     public static IReadOnlyList<string> Ids { get; } = Checks.Keys.Order(StringComparer.Ordinal).ToArray();
 
     /// <summary>What is wrong with an overrule, or null.</summary>
-    public static (string Detail, string Try)? Check(string decision, string value) =>
-        Checks.TryGetValue(decision, out var check)
+    public static (string Detail, string Try)? Check(string decision, string value, Library library) =>
+        decision == OfAlphabet ? OneOf(() => library.Alphabets.Select(a => a.Id))(value)
+        : Checks.TryGetValue(decision, out var check)
             ? check(value)
             : ($"There is no decision '{decision}' to overrule.", $"Use {JobCheck.Either(Ids)}.");
 

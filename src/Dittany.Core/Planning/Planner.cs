@@ -19,18 +19,21 @@ using Dittany.Core.Words;
 namespace Dittany.Core.Planning;
 
 /// <summary>
-/// A job goes in, a plan comes out. Pure: no clock, file, store or chance. Calls the rooms in the order of the data, each with what it needs and no more.
+/// A job goes in, a plan comes out. Pure: no clock, file, store or chance; what may be named comes in the library. Calls the rooms in the order of the data, each with what it needs and no more.
 /// </summary>
 public static class Planner
 {
     /// <summary>
     /// Makes the plan of a job that <see cref="JobCheck"/> found no fault with; a faulty one throws <see cref="ArgumentException"/>. What does not fit or does not
-    /// read is a concern in the plan, never an error. Throws <see cref="TooMuchException"/> where it would be more than one plan holds, or takes more than <paramref name="most"/> steps of
-    /// reckoning (see <see cref="Budget"/>), and <see cref="OperationCanceledException"/> soon after <paramref name="stop"/> is called.
+    /// read is a concern in the plan, never an error. Throws <see cref="TooMuchException"/> where it would be more than one plan holds, or takes more steps of
+    /// reckoning than <see cref="Budget.OfAPlan"/>, and <see cref="OperationCanceledException"/> soon after <paramref name="stop"/> is called.
     /// </summary>
-    public static Plan Make(Job job, Workshop workshop, long most = Budget.OfAPlan, CancellationToken stop = default)
+    public static Plan Make(Job job, Workshop workshop, Library library, CancellationToken stop = default) => Make(job, workshop, library, Budget.OfAPlan, stop);
+
+    /// <summary>The same in no more than <paramref name="most"/> steps of reckoning.</summary>
+    public static Plan Make(Job job, Workshop workshop, Library library, long most, CancellationToken stop = default)
     {
-        var faults = JobCheck.Faults(job, workshop);
+        var faults = JobCheck.Faults(job, workshop, library);
         if (faults.Count > 0)
         {
             throw new ArgumentException($"{faults[0].Pointer}: {faults[0].Detail}", nameof(job));
@@ -38,7 +41,7 @@ public static class Planner
 
         try
         {
-            return Make(job, workshop, new Budget(most, stop));
+            return Make(job, workshop, library, new Budget(most, stop));
         }
         catch (OverBudgetException)
         {
@@ -46,9 +49,8 @@ public static class Planner
         }
     }
 
-    private static Plan Make(Job job, Workshop workshop, Budget budget)
+    private static Plan Make(Job job, Workshop workshop, Library library, Budget budget)
     {
-
         var overrules = new Overrules(job.Overrules ?? new Dictionary<string, string>(StringComparer.Ordinal));
         var decisions = new List<Decision>();
         var cautions = new List<Caution>();
@@ -75,7 +77,7 @@ public static class Planner
             decisions.Add(allowance);
         }
 
-        var ground = new WordingGround(form, drawn, zone, Field.Of(drawn, zone), cloth, worn, budget);
+        var ground = new WordingGround(form, drawn, zone, Field.Of(drawn, zone), cloth, worn, library, budget);
 
         // Words and stitches.
         var wordings = new WordingPlanner(ground, workshop, overrules);

@@ -8,7 +8,8 @@ public static class Retold
 {
     public static Plan In(Plan plan, Units units)
     {
-        string Told(string text) => Tape.Tell(text, units);
+        var quoted = Tape.Quotations(Hers(plan));
+        string Told(string text) => Tape.Tell(text, units, quoted);
         IReadOnlyList<string> All(IReadOnlyList<string> texts) => texts.Select(Told).ToArray();
         Choice Chosen(Choice c) => c with { Text = Told(c.Text) };
         return plan with
@@ -32,4 +33,12 @@ public static class Retold
             Cautions = plan.Cautions.Select(c => c with { Text = Told(c.Text) }).ToArray(),
         };
     }
+
+    /// <summary>Words in a plan that are the maker's or her customer's own: what is stitched, and what things of hers are called.</summary>
+    private static IEnumerable<string> Hers(Plan plan) =>
+    [
+        plan.Title, plan.Item.FormName, plan.Space.ZoneName, plan.Space.Face.Name,
+        .. plan.Space.Obstacles.Select(o => o.Name), .. plan.Space.Landmarks.Select(l => l.Name),
+        .. plan.Elements.SelectMany(e => e.Rows.Append(e.Text).Append(e.Text.ReplaceLineEndings(" ")).Append(e.Text.ReplaceLineEndings(" / "))),
+    ];
 }

@@ -40,7 +40,7 @@ public static class SetRule
     /// Sizes the names on the item of a job, whose first wording says how they are written; its own text is not used. Names that cannot be written at all must be sorted out before
     /// (<see cref="JobCheck"/>); with no names it throws <see cref="ArgumentException"/>.
     /// </summary>
-    public static SetSizing Of(Job like, IReadOnlyList<string> names, Workshop workshop, CancellationToken stop = default)
+    public static SetSizing Of(Job like, IReadOnlyList<string> names, Workshop workshop, Library library, CancellationToken stop = default)
     {
         if (names.Count is 0 or > MostNames)
         {
@@ -53,7 +53,7 @@ public static class SetRule
         var zone = drawn.Zones.FirstOrDefault(z => z.Id == like.Zone) ?? drawn.Zones[0];
         var fabric = Fabric.Settle(form, size, like.Fabric ?? new StatedFabric(), null);
         var worn = Wearing.Settle(form, like.UseStated, fabric.Cloth.Washable, zone.Hidden, _ => null);
-        var ground = new WordingGround(form, drawn, zone, Field.Of(drawn, zone), fabric.Cloth, worn, new Budget(Budget.OfAPlan, stop));
+        var ground = new WordingGround(form, drawn, zone, Field.Of(drawn, zone), fabric.Cloth, worn, library, new Budget(Budget.OfAPlan, stop));
         var planner = new WordingPlanner(ground, workshop, new Overrules(new Dictionary<string, string>(StringComparer.Ordinal)));
         var asked = like.Elements[0];
         var alone = names.Select(n => (Name: n, Settled: planner.Letter(asked with { Text = n, CapHeightMm = null }))).ToArray();

@@ -12,7 +12,7 @@ using Dittany.Core.Words;
 namespace Dittany.Core.Planning;
 
 /// <summary>What a wording is planned on.</summary>
-internal sealed record WordingGround(Form Form, Drawn Drawn, Zone Zone, Region Field, Cloth Cloth, Worn Worn, Budget Budget);
+internal sealed record WordingGround(Form Form, Drawn Drawn, Zone Zone, Region Field, Cloth Cloth, Worn Worn, Library Library, Budget Budget);
 
 /// <summary>Plans one wording through Space, Words and Stitches: place, alphabet, rows, size, stitch, strands, colour, and every stitch.</summary>
 internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Overrules overrules)
@@ -94,7 +94,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         return (element, decisions);
 
         // Another hand is tried out like any remedy: the whole wording in it, and the fault must be gone. First the middle line of the same letters, then one of our own, for they are quickly tried.
-        IEnumerable<Remedy> OtherHands(Fault fault) => fault.What is not ("closes-up" or "touches") ? [] : Alphabets.All
+        IEnumerable<Remedy> OtherHands(Fault fault) => fault.What is not ("closes-up" or "touches") ? [] : ground.Library.Alphabets
             .Where(a => a != alphabet && ((a.Kind == AlphabetKind.Stroke && !Alphabets.IsOwn(a)) || a.Id == alphabet.Id + Alphabets.LineSuffix) && Rows.Letters(asked.Text.ReplaceLineEndings(" ")).All(l => Rows.IsSpace(l) || a.Has(l)))
             .OrderBy(a => a.Kind == AlphabetKind.CentreLine ? 0 : 1)
             .Where(a => In(a) is var other && other.Faults.All(f => f.What != fault.What || f.Letter != fault.Letter) && other.OverflowMm == 0)
@@ -117,7 +117,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
     /// <summary>How a wording alone would be lettered: its question in the rows it comes out best in, and the answer. No stitch is placed.</summary>
     internal (LetteringQuestion Question, LetteringAnswer Answer) Letter(WordingAsked asked)
     {
-        var alphabet = asked.Alphabet is { } named ? Alphabets.Find(named)! : First(Alphabets.Everybodys.Where(a => Rows.Letters(asked.Text.ReplaceLineEndings(" ")).All(l => Rows.IsSpace(l) || a.Has(l))))!;
+        var alphabet = asked.Alphabet is { } named ? ground.Library.Find(named)! : First(ground.Library.Everybodys.Where(a => Rows.Letters(asked.Text.ReplaceLineEndings(" ")).All(l => Rows.IsSpace(l) || a.Has(l))))!;
         var (place, _) = Placement.Settle("space.place", ground.Drawn, ground.Zone, ground.Field, asked.CentreMm, null, 0, 1);
         var arranged = WordsArranged.Settle(id => id, asked, ground, place, overrules);
         var stated = new StatedLettering(asked.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture), asked.Strands?.ToString(CultureInfo.InvariantCulture), asked.Stitch, asked.Rows?.ToString(CultureInfo.InvariantCulture), null, null);
@@ -173,9 +173,9 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
     {
         var hers = asked.Alphabet ?? overrules.For(id);
         var letters = Rows.Letters(asked.Text.ReplaceLineEndings(" ")).Where(l => !Rows.IsSpace(l)).ToArray();
-        var able = Alphabets.Everybodys.Where(a => letters.All(l => a.Has(l))).ToArray();
-        var own = First(able) ?? Alphabets.All[0];
-        var taken = hers is null ? own : Alphabets.Find(hers)!;
+        var able = ground.Library.Everybodys.Where(a => letters.All(l => a.Has(l))).ToArray();
+        var own = First(able) ?? ground.Library.Alphabets[0];
+        var taken = hers is null ? own : ground.Library.Find(hers)!;
         decisions.Add(Deciding.Make(
             id,
             Station.Words,
@@ -185,7 +185,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             [taken.Told, AlphabetTelling.Measured(taken), $"It has every letter of “{asked.Text.ReplaceLineEndings(" ")}”."],
             ["Letters that this hand lacks, or thread that its tightest places do not take."],
             able.Select(a => new Choice(a.Id, a.Name)).ToArray(),
-            Alphabets.Everybodys.Except(able).Select(a => new RuledOut(a.Id, a.Name, [$"It has no {Say.List(letters.Where(l => !a.Has(l)).Distinct(StringComparer.Ordinal).Take(5).Select(l => $"“{l}”").ToArray())}."])).ToArray()));
+            ground.Library.Everybodys.Except(able).Select(a => new RuledOut(a.Id, a.Name, [$"It has no {Say.List(letters.Where(l => !a.Has(l)).Distinct(StringComparer.Ordinal).Take(5).Select(l => $"“{l}”").ToArray())}."])).ToArray()));
         return taken;
     }
 

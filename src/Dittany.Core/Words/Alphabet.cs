@@ -102,7 +102,7 @@ public interface IAlphabet
     string Told { get; }
 }
 
-/// <summary>The alphabets a maker may name: our own hands, and what is put on the shelf beside them.</summary>
+/// <summary>What all alphabets have in common, and our own hands.</summary>
 public static class Alphabets
 {
     /// <summary>Height of a capital in units.</summary>
@@ -118,12 +118,8 @@ public static class Alphabets
     /// <summary>Flattened strokes stay this close to the curve: at 25 mm capitals 0.01 mm.</summary>
     public const double FlattenUnits = 0.04;
 
-    private static volatile IReadOnlyList<IAlphabet> _all = [UprightHand.Alphabet, JoinedHand.Alphabet, PlainCapitals.Alphabet];
-
-    private static readonly Lock Shelving = new();
-
-    /// <summary>All that may be named, our own hands first. An id names its letters for good: nothing else ever stands under it.</summary>
-    public static IReadOnlyList<IAlphabet> All => _all;
+    /// <summary>Our own hands, that everybody has.</summary>
+    public static IReadOnlyList<IAlphabet> Ours { get; } = [UprightHand.Alphabet, JoinedHand.Alphabet, PlainCapitals.Alphabet];
 
     /// <summary>What the id of a maker's own alphabet begins with.</summary>
     public const string OwnPrefix = "own-";
@@ -131,19 +127,5 @@ public static class Alphabets
     /// <summary>What ends the id of the centre lines of an alphabet of outlines.</summary>
     public const string LineSuffix = "-line";
 
-    /// <summary>Those everybody has. A plan chooses and offers only among them: what else a maker brought must not change the plan of a job that does not name it.</summary>
-    public static IReadOnlyList<IAlphabet> Everybodys => _all.Where(a => !IsOwn(a)).ToArray();
-
     public static bool IsOwn(IAlphabet alphabet) => alphabet.Id.StartsWith(OwnPrefix, StringComparison.Ordinal);
-
-    /// <summary>Puts alphabets on the shelf; one whose id stands there already is left as it is. They stay as long as the program runs.</summary>
-    public static void Shelve(IEnumerable<IAlphabet> alphabets)
-    {
-        lock (Shelving)
-        {
-            _all = _all.Concat(alphabets).DistinctBy(a => a.Id, StringComparer.Ordinal).ToArray();
-        }
-    }
-
-    public static IAlphabet? Find(string id) => All.FirstOrDefault(a => string.Equals(a.Id, id, StringComparison.Ordinal));
 }

@@ -3,7 +3,7 @@ using Dittany.Core.Words;
 namespace Dittany.Formats.Alphabets;
 
 /// <summary>
-/// Open fonts that ship with the application, chosen for stitching and called by what they look like. Each stands on the shelf twice: as outlines, and as the lines down the middle of its
+/// Open fonts that ship with the application, chosen for stitching and called by what they look like. Each is there twice: as outlines, and as the lines down the middle of its
 /// strokes. Their licences lie beside them.
 /// </summary>
 public static class ShippedAlphabets
@@ -22,19 +22,11 @@ public static class ShippedAlphabets
         ("monogram-capitals", "Monogram capitals", "Capitals of old inscriptions, for one to three initials; small letters are smaller capitals."),
     ];
 
-    private static int _shelved;
-
     /// <summary>All of them, outlines and centre lines.</summary>
     public static IReadOnlyList<IAlphabet> All { get; } = Fonts.SelectMany(f => Both(f.Id, f.Name, f.Told, () => Bytes(f.Id))).ToArray();
 
-    /// <summary>Puts them on the shelf; as often as it is called, they stand there once.</summary>
-    public static void Shelve()
-    {
-        if (Interlocked.Exchange(ref _shelved, 1) == 0)
-        {
-            Core.Words.Alphabets.Shelve(All);
-        }
-    }
+    /// <summary>Our own hands, and all fonts that ship.</summary>
+    public static Library Library { get; } = Library.Ours.With(All);
 
     /// <summary>A font as the two alphabets that are made of it.</summary>
     public static IReadOnlyList<FontAlphabet> Both(string id, string name, string told, Func<byte[]> bytes) =>

@@ -5,6 +5,7 @@ using System.Text.Json;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
 using Dittany.Core.Planning;
+using Dittany.Core.Words;
 
 namespace Dittany.Formats.Json;
 
@@ -15,8 +16,6 @@ public sealed record ReadJob(Job? Job, Workshop? Workshop, IReadOnlyList<JobFaul
 public static class JobJson
 {
     /// <summary>Whoever reads jobs finds the shipped alphabets on the shelf.</summary>
-    static JobJson() => Alphabets.ShippedAlphabets.Shelve();
-
     public const string Schema = "dittany.job/1";
 
     /// <summary>How deep a document may be nested.</summary>
@@ -26,9 +25,10 @@ public static class JobJson
     public static readonly JsonWriterOptions Writing = new() { Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping };
 
     /// <summary>
-    /// Reads a job. <paramref name="today"/> is taken where the job states none; what it leaves out of stash, workshop and habits comes from <paramref name="workshop"/>.
+    /// Reads a job. <paramref name="today"/> is taken where the job states none; what it leaves out of stash, workshop and habits comes from <paramref name="workshop"/>; alphabets it may name are those of
+    /// <paramref name="library"/>.
     /// </summary>
-    public static ReadJob Read(ReadOnlyMemory<byte> json, DateOnly today, Workshop workshop)
+    public static ReadJob Read(ReadOnlyMemory<byte> json, DateOnly today, Workshop workshop, Library library)
     {
         var faults = new JsonFaults();
         JsonDocument document;
@@ -45,7 +45,7 @@ public static class JobJson
 
         using (document)
         {
-            return Read(document.RootElement, today, workshop, faults);
+            return Read(document.RootElement, today, workshop, library, faults);
         }
     }
 
@@ -133,7 +133,7 @@ public static class JobJson
         }
     }
 
-    private static ReadJob Read(JsonElement root, DateOnly today, Workshop workshop, JsonFaults faults)
+    private static ReadJob Read(JsonElement root, DateOnly today, Workshop workshop, Library library, JsonFaults faults)
     {
         var top = faults.Members(root, "#", "schema", "title", "dueOn", "today", "item", "zone", "elements", "overrules", "done", "stash", "workshop", "habits");
         if (faults.Text(top, "schema", "#") is { } schema && schema != Schema)
@@ -184,7 +184,7 @@ public static class JobJson
         // What could not be read at all is not told of twice.
         var unread = seen.Contains("#/item") || seen.Contains("#/item/form");
         var ownUnread = seen.Any(s => s.StartsWith("#/item/own", StringComparison.Ordinal));
-        faults.Faults.AddRange(JobCheck.Faults(job, shop).Select(x => x with { Pointer = InDocument(x.Pointer, places) }).Where(x => !seen.Contains(x.Pointer) && !(unread && x.Pointer == "#/item/form") && !(ownUnread && x.Pointer.StartsWith("#/item", StringComparison.Ordinal)) && !(seen.Any(s => s.StartsWith("#/elements", StringComparison.Ordinal)) && x.Pointer == "#/elements")));
+        faults.Faults.AddRange(JobCheck.Faults(job, shop, library).Select(x => x with { Pointer = InDocument(x.Pointer, places) }).Where(x => !seen.Contains(x.Pointer) && !(unread && x.Pointer == "#/item/form") && !(ownUnread && x.Pointer.StartsWith("#/item", StringComparison.Ordinal)) && !(seen.Any(s => s.StartsWith("#/elements", StringComparison.Ordinal)) && x.Pointer == "#/elements")));
         return faults.Faults.Count == 0 ? new ReadJob(job, shop, []) : new ReadJob(null, null, faults.Faults);
     }
 

@@ -52,7 +52,7 @@ public static class PictureFile
             return (null, $"The picture is only {w} × {h} px.", $"Take one with at least {LeastSidePx} px a side.");
         }
 
-        using var raw = Decoded(codec);
+        using var raw = Decoded(codec, data);
         if (raw is null)
         {
             return (null, "The picture is damaged: it breaks off in the middle.", "Save or send it once more.");
@@ -71,17 +71,17 @@ public static class PictureFile
     }
 
     /// <summary>
-    /// The picture's pixels, a large one already made smaller while it is read: what is not kept need never lie in the memory. A JPEG can be read at some eighths of its size; of a PNG some rows are read at
-    /// a time. Null where it breaks off.
+    /// The picture's pixels, a large one already made smaller while it is read: what is not kept need never lie in the memory. A JPEG can be read at some eighths of its size; a PNG is read band by band.
+    /// Null where it breaks off.
     /// </summary>
-    private static SKBitmap? Decoded(SKCodec codec)
+    private static SKBitmap? Decoded(SKCodec codec, SKData data)
     {
         var (w, h) = (codec.Info.Width, codec.Info.Height);
         var wanted = Math.Min(1, Math.Sqrt((double)KeptPx / ((long)w * h)));
         var by = (int)Math.Ceiling(1 / wanted);
-        if (by > 1 && codec.EncodedFormat == SKEncodedImageFormat.Png && codec.StartScanlineDecode(Rgba(w, h)) == SKCodecResult.Success)
+        if (by > 1 && codec.EncodedFormat == SKEncodedImageFormat.Png)
         {
-            return ByRows(codec, by);
+            return ByBands(data, w, h, by);
         }
 
         var size = codec.EncodedFormat == SKEncodedImageFormat.Jpeg ? Eighths(codec) : codec.Info.Size;
@@ -102,21 +102,28 @@ public static class PictureFile
 
     private static SKImageInfo Rgba(int width, int height) => new(width, height, SKColorType.Rgba8888, SKAlphaType.Premul);
 
-    /// <summary>Each pixel the mean of so many by so many.</summary>
-    private static SKBitmap? ByRows(SKCodec codec, int by)
+    /// <summary>Each pixel the mean of so many by so many; read in bands of rows, of which one at a time lies in the memory.</summary>
+    private static SKBitmap? ByBands(SKData data, int width, int height, int by)
     {
-        var (w, h) = (codec.Info.Width / by, codec.Info.Height / by);
-        using var rows = new SKBitmap(Rgba(codec.Info.Width, by));
-        var small = new SKBitmap(Rgba(w, h));
-        for (var y = 0; y < h; y++)
+        const int Bands = 4;
+        var small = new SKBitmap(Rgba(width / by, height / by));
+        var rows = (int)Math.Ceiling((double)small.Height / Bands) * by;
+        using var band = new SKBitmap(Rgba(width, rows));
+        for (var top = 0; top < small.Height * by; top += rows)
         {
-            if (codec.GetScanlines(rows.GetPixels(), by, rows.RowBytes) < by)
+            var here = Math.Min(rows, (small.Height * by) - top);
+            using var codec = SKCodec.Create(data);
+            if (codec.StartIncrementalDecode(Rgba(width, height), band.GetPixels(), band.RowBytes, new SKCodecOptions(new SKRectI(0, top, width, top + here))) != SKCodecResult.Success
+                || codec.IncrementalDecode(out _) != SKCodecResult.Success)
             {
                 small.Dispose();
                 return null;
             }
 
-            Mean(rows.GetPixelSpan(), small.GetPixelSpan()[(y * small.RowBytes)..], w, by, rows.RowBytes);
+            for (var y = 0; y < here; y += by)
+            {
+                Mean(band.GetPixelSpan()[(y * band.RowBytes)..], small.GetPixelSpan()[((top + y) / by * small.RowBytes)..], small.Width, by, band.RowBytes);
+            }
         }
 
         return small;

@@ -22,11 +22,11 @@ public static class ApiDoor
     public static void MapApi(this WebApplication app)
     {
         var api = app.MapGroup("/api");
-        api.MapPost("/plan", (HttpContext context, Today today, Plans plans) => WithJob(context, today, plans, (job, workshop, plan) =>
+        api.MapPost("/plan", (HttpContext context, Today today, Plans plans, LetterShelf shelf) => WithJob(context, today, plans, shelf, (job, workshop, plan) =>
             new PlanResult(job, workshop, plan)));
-        api.MapPost("/template.pdf", (HttpContext context, Today today, Plans plans) => WithJob(context, today, plans, (_, workshop, plan) =>
+        api.MapPost("/template.pdf", (HttpContext context, Today today, Plans plans, LetterShelf shelf) => WithJob(context, today, plans, shelf, (_, workshop, plan) =>
             Results.Bytes(LeafPdf.Write(TemplateLeaves.Of(SheetOf(plan, workshop))), "application/pdf")));
-        api.MapPost("/template.svg", (HttpContext context, Today today, Plans plans) => WithJob(context, today, plans, (_, workshop, plan) =>
+        api.MapPost("/template.svg", (HttpContext context, Today today, Plans plans, LetterShelf shelf) => WithJob(context, today, plans, shelf, (_, workshop, plan) =>
             Results.Text(TemplateSvg.Write(SheetOf(plan, workshop)), "image/svg+xml", Encoding.UTF8)));
         api.MapGet("/pieces/{id:int}/plan", StoredPlan);
         app.MapGet("/pieces/{id:int}.json", StoredJob);
@@ -44,7 +44,7 @@ public static class ApiDoor
             ["usualCloth"] = f.UsualCloth,
             ["usualWearer"] = f.UsualWearer,
         })));
-        api.MapGet("/alphabets", () => List(Alphabets.All.Select(a => new JsonObject
+        api.MapGet("/alphabets", (LetterShelf shelf) => List(shelf.Now.Alphabets.Select(a => new JsonObject
         {
             ["id"] = a.Id,
             ["name"] = a.Name,
@@ -114,7 +114,7 @@ public static class ApiDoor
         return new PlanResult(job, workshop, await plans.Make(job, workshop, cancel));
     }
 
-    private static async Task<IResult> WithJob(HttpContext context, Today today, Plans plans, Func<Job, Workshop, Plan, IResult> answer)
+    private static async Task<IResult> WithJob(HttpContext context, Today today, Plans plans, LetterShelf shelf, Func<Job, Workshop, Plan, IResult> answer)
     {
         if (!context.Request.HasJsonContentType())
         {
@@ -145,7 +145,7 @@ public static class ApiDoor
             return TooLarge();
         }
 
-        var read = JobJson.Read(body.ToArray(), today.Date, Workshop.Default);
+        var read = JobJson.Read(body.ToArray(), today.Date, Workshop.Default, shelf.Now);
         if (read.Job is null)
         {
             return Problems.Of(StatusCodes.Status400BadRequest, "The job makes no sense as it stands.", read.Faults);

@@ -21,7 +21,7 @@ public sealed record SlowPiece(int Id, string Name);
 public sealed record Laying(IReadOnlyList<(Planned Piece, Laid Laid)> Pieces, IReadOnlyList<BadPiece> Bad, IReadOnlyList<SlowPiece> Slow);
 
 /// <summary>Plans of stored pieces on today's date, each with the workshop it was begun with, and all of them laid over the evenings there are.</summary>
-public sealed class Desk(PieceStore pieces, Plans plans, Today today)
+public sealed class Desk(PieceStore pieces, Plans plans, LetterShelf letters, Today today)
 {
     /// <summary>How long a page waits, all its lists together, for plans that are not there yet: then it is shown without them, and they are made beside it.</summary>
     private static readonly TimeSpan ListPatience = TimeSpan.FromSeconds(2.5);
@@ -72,7 +72,7 @@ public sealed class Desk(PieceStore pieces, Plans plans, Today today)
 
     /// <summary>Ways to make a late piece fit among the others.</summary>
     public IReadOnlyList<FitWay> Ways(IReadOnlyList<Planned> all, int late, Workshop workshop, CancellationToken cancel) =>
-        MakeItFit.Ways(all.Select(Open).ToArray(), late, workshop, today.Date, (job, with) => plans.Glance(job, with, cancel));
+        MakeItFit.Ways(all.Select(Open).ToArray(), late, workshop, today.Date, letters.Now, (job, with) => plans.Glance(job, with, cancel));
 
     /// <summary>Which pieces come out otherwise with another workshop, and what moves in each. Pieces begun keep what they were begun with.</summary>
     public async Task<Effects> Effects(Workshop before, Workshop after, CancellationToken cancel)

@@ -21,8 +21,8 @@ public static class DrawnPictures
 
     public static void MapDrawings(this WebApplication app)
     {
-        app.MapGet("/letters/{id}.svg", (string id, string? text) => Alphabets.Find(id) is { } alphabet && Shown(alphabet, text) is { } words ? Picture(LetterDrawing.Words(alphabet, words)) : Results.NotFound());
-        app.MapGet("/letters/{id}.pdf", async (string id, string? text, WorkshopStore workshops, CancellationToken cancel) => Alphabets.Find(id) is { } alphabet
+        app.MapGet("/letters/{id}.svg", (string id, string? text, LetterShelf shelf) => shelf.Now.Find(id) is { } alphabet && Shown(alphabet, text) is { } words ? Picture(LetterDrawing.Words(alphabet, words)) : Results.NotFound());
+        app.MapGet("/letters/{id}.pdf", async (string id, string? text, WorkshopStore workshops, LetterShelf shelf, CancellationToken cancel) => shelf.Now.Find(id) is { } alphabet
             ? Results.File(LeafPdf.Write([Specimen.Of(alphabet, Shown(alphabet, text) ?? string.Empty, Papers.Find((await workshops.Current(cancel)).Paper)!)]), "application/pdf")
             : Results.NotFound());
         app.MapGet("/motifs/{id}.svg", async (string id, int? parts, double? lean, bool? mirrored, double? wobble, int? seed, string? arrangement, int? count, bool? large, bool? take, LetterStore letters, CancellationToken cancel) =>

@@ -10,7 +10,7 @@ namespace Dittany.Web.Setup;
 /// All plans are made here, for pages and door alike: a few at once, each stopped when nobody wants it any more, and kept by the hash of its input so that looking again costs nothing. Safe to be
 /// shared between threads.
 /// </summary>
-public sealed class Plans : IDisposable
+public sealed class Plans(LetterShelf shelf) : IDisposable
 {
     /// <summary>What is kept, in stitches: about 100 MB.</summary>
     private const long MostKept = 100_000;
@@ -102,7 +102,7 @@ public sealed class Plans : IDisposable
 
         try
         {
-            return Known(key) ?? Keep(key, Planner.Make(job, workshop, GlanceSteps, stop));
+            return Known(key) ?? Keep(key, Planner.Make(job, workshop, shelf.Now, GlanceSteps, stop));
         }
         catch (TooMuchException e)
         {
@@ -138,7 +138,7 @@ public sealed class Plans : IDisposable
     {
         try
         {
-            return Keep(key, Planner.Make(job, workshop, stop: stop));
+            return Keep(key, Planner.Make(job, workshop, shelf.Now, stop));
         }
         catch (TooMuchException e)
         {

@@ -13,7 +13,7 @@ namespace Dittany.Web.Setup;
 /// Plans and draws one piece of every form a few times after the program has started and stores nothing, so that her first changes come as quickly as the later ones: the code is compiled
 /// for speed only once it has run a while. Leaves room for requests between any two plans. Switched off by DITTANY_WARM_UP=no.
 /// </summary>
-public sealed class WarmUp(Today today, IServer server, IServiceScopeFactory scopes, IHostApplicationLifetime lifetime) : BackgroundService
+public sealed class WarmUp(Today today, IServer server, IServiceScopeFactory scopes, LetterShelf shelf, IHostApplicationLifetime lifetime) : BackgroundService
 {
     /// <summary>After so many calls a method is compiled for speed; what is above is to spare.</summary>
     private const int Rounds = 40;
@@ -28,7 +28,7 @@ public sealed class WarmUp(Today today, IServer server, IServiceScopeFactory sco
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
         // What is measured of the alphabets is measured once; the page of letters asks for all of it.
-        foreach (var alphabet in Alphabets.All)
+        foreach (var alphabet in shelf.Now.Alphabets)
         {
             await Task.Delay(Pause, stoppingToken);
             _ = alphabet.Facts;
@@ -40,7 +40,7 @@ public sealed class WarmUp(Today today, IServer server, IServiceScopeFactory sco
             {
                 await Task.Delay(Pause, stoppingToken);
                 var job = new Job(form.Id, [new WordingAsked("name", "Little Pebble")], today.Date);
-                var plan = Retold.In(Planner.Make(job, Workshop.Default, stop: stoppingToken), Units.Centimetres);
+                var plan = Retold.In(Planner.Make(job, Workshop.Default, shelf.Now, stoppingToken), Units.Centimetres);
                 _ = BenchDrawing.Draw(plan, new BenchDrawing.Look(BenchDrawing.Views(plan)[0], Units.Centimetres, 0, 0));
                 _ = StitchTelling.All(plan);
             }

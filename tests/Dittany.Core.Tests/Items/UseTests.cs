@@ -37,7 +37,7 @@ public class UseTests
     [Fact]
     public void Washing_settles_how_threads_end()
     {
-        string Finish(string habit, StatedUse? use, string form = "scarf") => Planner.Make(Jobs.On(form) with { Use = (use ?? new StatedUse()) with { NextToSkin = false } }, Jobs.With(("finish", habit))).Decision("thread.finish")!.ChoiceId;
+        string Finish(string habit, StatedUse? use, string form = "scarf") => Jobs.Make(Jobs.On(form) with { Use = (use ?? new StatedUse()) with { NextToSkin = false } }, Jobs.With(("finish", habit))).Decision("thread.finish")!.ChoiceId;
         Assert.Equal("bow", Finish("bow", new StatedUse(Washed: "never")));
         Assert.Equal("weave", Finish("bow", new StatedUse(Washed: "sometimes")));
         Assert.Equal("knot", Finish("knot", new StatedUse(Washed: "by-hand", Lasts: "day")));
@@ -123,7 +123,7 @@ public class UseTests
             {
                 var (changed, fault) = Changes.Apply(job, new Change(fact.Member, value, "x"));
                 Assert.Null(fault);
-                Assert.Empty(JobCheck.Faults(changed!, Workshop.Default));
+                Assert.Empty(Jobs.Faults(changed!, Workshop.Default));
                 Assert.True(FactTelling.Of(Jobs.Plan(changed!), changed!).Single(f => f.Member == fact.Member).Stated);
                 Assert.Equal(value, Changes.Read(changed!, fact.Member));
             }

@@ -60,7 +60,7 @@ public sealed class BoundsTests
     {
         try
         {
-            return Planner.Make(job, Workshop.Default, most).Route.Count > 0;
+            return Jobs.Make(job, Workshop.Default, most).Route.Count > 0;
         }
         catch (TooMuchException)
         {
@@ -71,7 +71,7 @@ public sealed class BoundsTests
     [Fact]
     public void A_plan_over_its_budget_ends_as_a_sentence()
     {
-        var fault = Assert.Throws<TooMuchException>(() => Planner.Make(Drawn(Scribble(300)), Workshop.Default, 100_000)).Fault;
+        var fault = Assert.Throws<TooMuchException>(() => Jobs.Make(Drawn(Scribble(300)), Workshop.Default, 100_000)).Fault;
         Assert.Equal("#/elements", fault.Pointer);
         Assert.Contains("more than one plan can reckon", fault.Detail, StringComparison.Ordinal);
         Assert.NotEmpty(fault.Try);
@@ -82,7 +82,7 @@ public sealed class BoundsTests
     {
         using var stop = new CancellationTokenSource();
         stop.Cancel();
-        Assert.Throws<OperationCanceledException>(() => Planner.Make(Drawn(Scribble(60)), Workshop.Default, stop: stop.Token));
+        Assert.Throws<OperationCanceledException>(() => Jobs.Make(Drawn(Scribble(60)), Workshop.Default, stop: stop.Token));
     }
 
     /// <summary>Copies are counted before anything is laid out: sixty motifs of sixty copies would be half a million stitches.</summary>
@@ -90,9 +90,9 @@ public sealed class BoundsTests
     public void Stitches_of_motifs_are_in_the_limit()
     {
         var daisies = Enumerable.Range(0, 60).Select(i => new MotifAsked($"m{i.ToString(CultureInfo.InvariantCulture)}", "daisy", HeightMm: 300, Arrangement: "scatter", Count: 60)).ToArray();
-        var fault = Assert.Single(JobCheck.Faults(new Job("tablecloth", [], Jobs.Monday, Motifs: daisies), Workshop.Default));
+        var fault = Assert.Single(Jobs.Faults(new Job("tablecloth", [], Jobs.Monday, Motifs: daisies), Workshop.Default));
         Assert.Contains("200000 is the most", fault.Detail, StringComparison.Ordinal);
-        Assert.Empty(JobCheck.Faults(new Job("tablecloth", [], Jobs.Monday, Motifs: daisies[..1]), Workshop.Default));
+        Assert.Empty(Jobs.Faults(new Job("tablecloth", [], Jobs.Monday, Motifs: daisies[..1]), Workshop.Default));
     }
 
     /// <summary>What is reckoned beforehand is near what comes out, and never so much more that a job is refused that could be planned.</summary>
@@ -105,7 +105,7 @@ public sealed class BoundsTests
     public void Stitches_are_told_beforehand(string motif, string arrangement, int count)
     {
         var job = new Job("tablecloth", [], Jobs.Monday, Motifs: [new MotifAsked("m", motif, HeightMm: 200, Arrangement: arrangement, Count: count)]);
-        var made = Planner.Make(job, Workshop.Default).Route.Count;
+        var made = Jobs.Make(job, Workshop.Default).Route.Count;
         Assert.InRange(JobCheck.StitchesOf(job), made * 0.35, made * 1.25);
     }
 
@@ -113,10 +113,10 @@ public sealed class BoundsTests
     public void Marks_heaped_on_a_letter_are_refused_by_name()
     {
         var heaped = $"a{new string('\u0301', 900)}";
-        var fault = Assert.Single(JobCheck.Faults(Jobs.Towel(heaped), Workshop.Default));
+        var fault = Assert.Single(Jobs.Faults(Jobs.Towel(heaped), Workshop.Default));
         Assert.Equal("#/elements/0/text", fault.Pointer);
         Assert.Contains("carries 899 marks, and 8 is the most", fault.Detail, StringComparison.Ordinal);
-        Assert.Empty(JobCheck.Faults(Jobs.Towel("Nguyễn"), Workshop.Default));
+        Assert.Empty(Jobs.Faults(Jobs.Towel("Nguyễn"), Workshop.Default));
     }
 
     [Theory]
@@ -126,13 +126,13 @@ public sealed class BoundsTests
     [InlineData("\u2800", "blank of Braille (U+2800)")]
     [InlineData("\u3164", "Hangul filler (U+3164)")]
     public void Words_without_ink_are_refused_by_name(string words, string name) =>
-        Assert.Contains(JobCheck.Faults(Jobs.Towel(words), Workshop.Default), f => f.Pointer == "#/elements/0/text" && f.Detail.Contains(name, StringComparison.Ordinal));
+        Assert.Contains(Jobs.Faults(Jobs.Towel(words), Workshop.Default), f => f.Pointer == "#/elements/0/text" && f.Detail.Contains(name, StringComparison.Ordinal));
 
     [Theory]
     [InlineData("\u2007")]
     [InlineData("\u2007\n\u3000")]
     public void Spaces_of_any_kind_are_no_words(string words) =>
-        Assert.Contains(JobCheck.Faults(Jobs.Towel(words), Workshop.Default), f => f.Detail == "There are no letters in the words.");
+        Assert.Contains(Jobs.Faults(Jobs.Towel(words), Workshop.Default), f => f.Detail == "There are no letters in the words.");
 
     [Fact]
     public void A_space_of_any_kind_is_a_space() =>

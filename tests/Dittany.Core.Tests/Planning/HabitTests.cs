@@ -60,7 +60,7 @@ public class HabitTests
     /// <summary>The plan with everything in it, written out.</summary>
     private static (Plan Plan, string Body) Told(Job job, (string, string)[] habits)
     {
-        var plan = Planner.Make(job, Jobs.With(habits));
+        var plan = Jobs.Make(job, Jobs.With(habits));
         return (plan, JsonSerializer.Serialize(plan, Whole));
     }
 
@@ -69,7 +69,7 @@ public class HabitTests
     [InlineData("any", 3)]
     [InlineData("even", 4)]
     public void Split_strands_by_school(string school, int strands) =>
-        Assert.Equal(strands, Planner.Make(Scenes["split-strands"], Jobs.With(("split-strands", school))).Threads[0].Strands);
+        Assert.Equal(strands, Jobs.Make(Scenes["split-strands"], Jobs.With(("split-strands", school))).Threads[0].Strands);
 
     /// <summary>Chain: four in general and six on dark, busy cloth, or two and three (two schools of the trade).</summary>
     [Theory]
@@ -79,14 +79,14 @@ public class HabitTests
     public void Chain_strands_by_school(string school, string colour, bool busy, int strands)
     {
         var job = Scenes["chain-strands"] with { Fabric = new StatedFabric(Colour: colour, Busy: busy) };
-        Assert.Equal(strands, Planner.Make(job, Jobs.With(("chain-strands", school))).Threads[0].Strands);
+        Assert.Equal(strands, Jobs.Make(job, Jobs.With(("chain-strands", school))).Threads[0].Strands);
     }
 
     /// <summary>Twice the forearm folded double leaves 40 to 48 cm in use (common practice), and half the strands are cut.</summary>
     [Fact]
     public void Twice_the_forearm_is_folded()
     {
-        var plan = Planner.Make(Jobs.Towel(with: w => w with { Strands = 2 }), Jobs.With(("cut-length", "forearm"), ("start", "loop")));
+        var plan = Jobs.Make(Jobs.Towel(with: w => w with { Strands = 2 }), Jobs.With(("cut-length", "forearm"), ("start", "loop")));
         Assert.InRange(plan.Threads[0].CutMm / 2, 400, 480);
         Assert.Equal("loop", plan.Decision("thread.start")!.ChoiceId);
         Assert.Contains("1 strand of", string.Join(' ', plan.Decision("thread.cut-length")!.Because), StringComparison.Ordinal);
@@ -96,7 +96,7 @@ public class HabitTests
     [Fact]
     public void A_habit_that_cannot_be_followed_is_told()
     {
-        var start = Planner.Make(Jobs.Towel(with: w => w with { Strands = 3 }), Jobs.With(("start", "loop"), ("strand-use", "doubled"))).Decision("thread.start")!;
+        var start = Jobs.Make(Jobs.Towel(with: w => w with { Strands = 3 }), Jobs.With(("start", "loop"), ("strand-use", "doubled"))).Decision("thread.start")!;
         Assert.Equal("away-knot", start.ChoiceId);
         Assert.Contains("folded", string.Join(' ', start.Because), StringComparison.Ordinal);
     }
@@ -105,10 +105,10 @@ public class HabitTests
     [Fact]
     public void No_lump_on_skin()
     {
-        var plan = Planner.Make(Jobs.On("baby-bodysuit"), Jobs.With(("finish", "knot"), ("start", "knot")));
+        var plan = Jobs.Make(Jobs.On("baby-bodysuit"), Jobs.With(("finish", "knot"), ("start", "knot")));
         Assert.Equal("weave", plan.Decision("thread.finish")!.ChoiceId);
         Assert.Equal("away-knot", plan.Decision("thread.start")!.ChoiceId);
-        var stopped = Planner.Make(Jobs.On("baby-bodysuit", overrules: ("thread.finish", "knot")), Workshop.Default);
+        var stopped = Jobs.Make(Jobs.On("baby-bodysuit", overrules: ("thread.finish", "knot")), Workshop.Default);
         Assert.Equal("knot", stopped.Decision("thread.finish")!.ChoiceId);
         Assert.Contains(stopped.Cautions, c => c.Severity == Telling.Severity.Stop && c.Text.Contains("lump", StringComparison.Ordinal));
     }
@@ -117,7 +117,7 @@ public class HabitTests
     [Fact]
     public void A_left_hand_works_backwards_on_chalk_alone()
     {
-        Assert.Equal("last-letter-first", Planner.Make(Scenes["hand"], Jobs.With(("hand", "left"))).Decision("order.parts")!.ChoiceId);
-        Assert.Equal("writing-order", Planner.Make(Jobs.Towel(), Jobs.With(("hand", "left"))).Decision("order.parts")!.ChoiceId);
+        Assert.Equal("last-letter-first", Jobs.Make(Scenes["hand"], Jobs.With(("hand", "left"))).Decision("order.parts")!.ChoiceId);
+        Assert.Equal("writing-order", Jobs.Make(Jobs.Towel(), Jobs.With(("hand", "left"))).Decision("order.parts")!.ChoiceId);
     }
 }

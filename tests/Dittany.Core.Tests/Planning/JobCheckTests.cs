@@ -57,11 +57,11 @@ public class JobCheckTests
     [MemberData(nameof(Senseless))]
     public void What_makes_no_sense_is_told_at_its_place(string pointer, Job job)
     {
-        var faults = JobCheck.Faults(job, Workshop.Default);
+        var faults = Jobs.Faults(job, Workshop.Default);
         var fault = Assert.Single(faults, f => f.Pointer == pointer);
         Assert.NotEmpty(fault.Detail);
         Assert.NotEmpty(fault.Try);
-        Assert.Throws<ArgumentException>(() => Planner.Make(job, Workshop.Default));
+        Assert.Throws<ArgumentException>(() => Jobs.Make(job, Workshop.Default));
     }
 
     [Fact]
@@ -70,18 +70,18 @@ public class JobCheckTests
         var job = Jobs.Towel("日", w => w with { Strands = 9, CapHeightMm = 900 }) with { Size = "x", Zone = "y" };
         Assert.Equal(
             ["#/item/size", "#/zone", "#/elements/0/text", "#/elements/0/strands", "#/elements/0/capHeightMm"],
-            JobCheck.Faults(job, Workshop.Default).Select(f => f.Pointer));
+            Jobs.Faults(job, Workshop.Default).Select(f => f.Pointer));
     }
 
     [Fact]
     public void A_letter_the_hand_lacks_is_named() =>
-        Assert.Contains("'ж'", JobCheck.Faults(Jobs.Towel("Haжa"), Workshop.Default)[0].Detail, StringComparison.Ordinal);
+        Assert.Contains("'ж'", Jobs.Faults(Jobs.Towel("Haжa"), Workshop.Default)[0].Detail, StringComparison.Ordinal);
 
     [Fact]
     public void Too_many_stitches_are_refused()
     {
         var many = Enumerable.Range(0, 60).Select(i => new WordingAsked($"w{i}", new string('m', 200))).ToArray();
-        Assert.Contains(JobCheck.Faults(Jobs.Towel() with { Elements = many }, Workshop.Default), f => f.Pointer == "#/elements");
+        Assert.Contains(Jobs.Faults(Jobs.Towel() with { Elements = many }, Workshop.Default), f => f.Pointer == "#/elements");
     }
 
     [Fact]

@@ -1,5 +1,6 @@
 using Dittany.Core.Items;
 using Dittany.Core.Planning;
+using Dittany.Core.Words;
 using FsCheck;
 using FsCheck.Fluent;
 
@@ -16,7 +17,12 @@ public static class Jobs
         Monday,
         Overrules: overrules.ToDictionary(o => o.Id, o => o.Choice, StringComparer.Ordinal));
 
-    public static Plan Plan(Job job) => Planner.Make(job, Workshop.Default);
+    public static Plan Plan(Job job) => Make(job, Workshop.Default);
+
+    /// <summary>The plan of a job by our own hands alone, whatever else is loaded.</summary>
+    public static Plan Make(Job job, Workshop workshop, long most = Core.Measures.Budget.OfAPlan, CancellationToken stop = default) => Planner.Make(job, workshop, Library.Ours, most, stop);
+
+    public static IReadOnlyList<JobFault> Faults(Job job, Workshop workshop) => JobCheck.Faults(job, workshop, Library.Ours);
 
     public static Plan Plan(string text = "Juniper", Func<WordingAsked, WordingAsked>? with = null, params (string Id, string Choice)[] overrules) =>
         Plan(Towel(text, with, overrules));

@@ -1,4 +1,5 @@
 using Dittany.Core.Planning;
+using Dittany.Core.Words;
 using Dittany.Core.Time;
 
 namespace Dittany.Core.Tests.Planning;
@@ -109,7 +110,7 @@ public class ProgressTests
         var late = new OpenPiece(1, Jobs.Towel(words) with { DueOn = Jobs.Monday.AddDays(days) }, null!);
         var other = new OpenPiece(2, Jobs.On("napkin", "Odalys") with { DueOn = Jobs.Monday.AddDays(12) }, null!);
         OpenPiece[] pieces = [late with { Plan = Jobs.Plan(late.Job) }, other with { Plan = Jobs.Plan(other.Job) }];
-        var ways = MakeItFit.Ways(pieces, 1, Workshop.Default, Jobs.Monday);
+        var ways = MakeItFit.Ways(pieces, 1, Workshop.Default, Jobs.Monday, Library.Ours);
         Assert.InRange(ways.Count, 1, 3);
         Assert.Equal("later", ways[^1].Kind);
         Assert.Equal(ways.Count, ways.Select(w => w.Text).Distinct().Count());
@@ -128,7 +129,7 @@ public class ProgressTests
                 }
             }
 
-            var laid = MakeItFit.Lay([new OpenPiece(1, job, Planner.Make(job, workshop)), pieces[1]], new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening), Jobs.Monday);
+            var laid = MakeItFit.Lay([new OpenPiece(1, job, Jobs.Make(job, workshop)), pieces[1]], new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening), Jobs.Monday);
             Assert.All(laid, l => Assert.False(l.Late, way.Text));
         }
     }

@@ -1,4 +1,5 @@
 using Dittany.Core.Planning;
+using Dittany.Core.Words;
 
 namespace Dittany.Core.Tests.Planning;
 
@@ -12,7 +13,7 @@ public class SetRuleTests
     [Fact]
     public void The_longest_name_governs()
     {
-        var set = SetRule.Of(Stocking(), Family, Workshop.Default);
+        var set = SetRule.Of(Stocking(), Family, Workshop.Default, Library.Ours);
         Assert.Equal("Maximilian", set.Governing);
         Assert.Equal(Jobs.Plan(Stocking("Maximilian")).Elements[0].CapHeightMm, set.CapMm);
         Assert.All(set.Names, n =>
@@ -27,7 +28,7 @@ public class SetRuleTests
     [Fact]
     public void Pieces_of_the_set_come_out_at_its_size()
     {
-        var set = SetRule.Of(Stocking(), Family, Workshop.Default);
+        var set = SetRule.Of(Stocking(), Family, Workshop.Default, Library.Ours);
         foreach (var name in Family)
         {
             var element = Jobs.Plan(Stocking() with { Elements = [new WordingAsked("name", name, CapHeightMm: set.CapMm, Stitch: set.Pair.Stitch.Id, Strands: set.Pair.Strands)] }).Elements[0];
@@ -40,16 +41,16 @@ public class SetRuleTests
     [Fact]
     public void The_gain_is_true()
     {
-        var set = SetRule.Of(Stocking(), Family, Workshop.Default);
-        var without = SetRule.Of(Stocking(), Family.Where(n => n != set.Governing).ToArray(), Workshop.Default);
+        var set = SetRule.Of(Stocking(), Family, Workshop.Default, Library.Ours);
+        var without = SetRule.Of(Stocking(), Family.Where(n => n != set.Governing).ToArray(), Workshop.Default, Library.Ours);
         Assert.Equal(without.CapMm, set.WithoutCapMm);
         Assert.Equal(without.Governing, set.NextGoverning);
         Assert.Contains(Core.Measures.Say.Length(without.CapMm - set.CapMm), set.Gain, StringComparison.Ordinal);
     }
 
     [Fact]
-    public void A_name_alone_gains_nothing_by_dropping_it() => Assert.Null(SetRule.Of(Stocking(), ["Ida"], Workshop.Default).WithoutCapMm);
+    public void A_name_alone_gains_nothing_by_dropping_it() => Assert.Null(SetRule.Of(Stocking(), ["Ida"], Workshop.Default, Library.Ours).WithoutCapMm);
 
     [Fact]
-    public void No_names_are_no_set() => Assert.Throws<ArgumentException>(() => SetRule.Of(Stocking(), [], Workshop.Default));
+    public void No_names_are_no_set() => Assert.Throws<ArgumentException>(() => SetRule.Of(Stocking(), [], Workshop.Default, Library.Ours));
 }

@@ -13,7 +13,7 @@ public class TellingTests
     [ManyTimes(40)]
     public Property Every_stitch_tells_its_own_length_and_thread() => Prop.ForAll(Jobs.Any(), input =>
     {
-        var plan = Planner.Make(input.Job, input.Workshop);
+        var plan = Jobs.Make(input.Job, input.Workshop);
         for (var row = 0; row < plan.Route.Count; row++)
         {
             var told = StitchTelling.Tell(plan, row);
@@ -103,4 +103,28 @@ public class TellingTests
         Assert.Equal(0, Overflow(snap.AtMm - (0.1 * way)));
         Assert.True(Overflow(snap.AtMm + (1.0 * way)) > 0);
     }
+
+    /// <summary>What is stitched is a quotation: a length in it is nobody's measure, and stays as it was written whatever she measures in.</summary>
+    [Theory]
+    [InlineData("Run 100 m", "tote")]
+    [InlineData("5 cm is all", "cushion-cover")]
+    [InlineData("Swim 50 m\nRun 100 m", "tea-towel")]
+    public void Words_that_speak_of_lengths_stay_as_they_are(string words, string form)
+    {
+        var plan = Jobs.Plan(Jobs.On(form, words));
+        var one = words.ReplaceLineEndings(" ");
+        var sentences = SentencesOf(plan).Where(s => s.Contains(one, StringComparison.Ordinal)).ToArray();
+        Assert.NotEmpty(sentences);
+        foreach (var units in new[] { Units.Centimetres, Units.Inches })
+        {
+            var told = SentencesOf(Retold.In(plan, units)).ToArray();
+            Assert.Equal(sentences.Length, told.Count(s => s.Contains(one, StringComparison.Ordinal)));
+            Assert.DoesNotContain(told, s => s.Contains("3937", StringComparison.Ordinal) || s.Contains("1968", StringComparison.Ordinal) || s.Contains("2 in is all", StringComparison.Ordinal));
+        }
+
+        Assert.Contains(SentencesOf(Retold.In(plan, Units.Inches)), s => s.Contains(" in ", StringComparison.Ordinal) || s.EndsWith(" in.", StringComparison.Ordinal));
+    }
+
+    private static IEnumerable<string> SentencesOf(Plan plan) => plan.Decisions.SelectMany(d => d.Because.Append(d.Choice))
+        .Concat(plan.Space.FindIt).Concat(plan.Cautions.Select(c => c.Text)).Concat(plan.Elements.SelectMany(e => e.Concerns).Select(c => c.Text)).Concat(plan.Work.SelectMany(o => o.Steps));
 }

@@ -20,7 +20,7 @@ public class TradeChecks
         Job Of(double cap) => new(
             "baby-bodysuit", [new WordingAsked("name", "Welcome home\nZoë", Stitch: "split", Strands: 3, CapHeightMm: cap)], Jobs.Monday, Size: "80",
             Overrules: new Dictionary<string, string>(StringComparer.Ordinal) { ["transfer.method"] = "film-traced" });
-        var plan = Planner.Make(Of(AsWideAs(120, Of, workshop)), workshop);
+        var plan = Jobs.Make(Of(AsWideAs(120, Of, workshop)), workshop);
         Assert.InRange(plan.Elements[0].BoxMm.Width, 119, 121);
         Assert.Equal(("split", 3, 600), (plan.Elements[0].Parts[0].Stitch, plan.Threads[0].Strands, plan.Threads[0].CutMm));
         Assert.InRange(plan.Time.HandsOnMinutes, 95, 130);
@@ -90,7 +90,7 @@ public class TradeChecks
     public void A_stash_that_holds_nothing_useful(string hoops)
     {
         var workshop = Workshop.Default with { HoopsMm = hoops.Split(',', StringSplitOptions.RemoveEmptyEntries).Select(h => double.Parse(h, System.Globalization.CultureInfo.InvariantCulture)).ToArray() };
-        var plan = Planner.Make(Jobs.On("baby-bodysuit", "Wilhelmine"), workshop);
+        var plan = Jobs.Make(Jobs.On("baby-bodysuit", "Wilhelmine"), workshop);
         Assert.Equal(School.InHand, plan.Hooping.School);
         Assert.Contains("in the hand", string.Join(' ', plan.Decision("hoop.school")!.Because), StringComparison.Ordinal);
     }
@@ -144,7 +144,7 @@ public class TradeChecks
         var cap = 16.0;
         for (var i = 0; i < 4; i++)
         {
-            cap = Math.Round(cap * width / Planner.Make(job(cap), workshop).Elements[0].BoxMm.Width, 2);
+            cap = Math.Round(cap * width / Jobs.Make(job(cap), workshop).Elements[0].BoxMm.Width, 2);
         }
 
         return cap;

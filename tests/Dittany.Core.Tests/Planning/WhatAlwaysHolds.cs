@@ -19,7 +19,7 @@ public class WhatAlwaysHolds
     [ManyTimes(70)]
     public FsCheck.Property Stitches_follow_their_lines() => Prop.ForAll(Jobs.Any(), input =>
     {
-        var plan = Planner.Make(input.Job, input.Workshop);
+        var plan = Jobs.Make(input.Job, input.Workshop);
         foreach (var element in plan.Elements)
         {
             foreach (var part in element.Parts)
@@ -33,7 +33,7 @@ public class WhatAlwaysHolds
     [ManyTimes(70)]
     public FsCheck.Property Every_stitch_lies_in_the_field_or_a_concern_says_by_how_much() => Prop.ForAll(Jobs.Any(), input =>
     {
-        var plan = Planner.Make(input.Job, input.Workshop);
+        var plan = Jobs.Make(input.Job, input.Workshop);
         var field = FieldOf(plan);
         foreach (var element in plan.Elements)
         {
@@ -51,7 +51,7 @@ public class WhatAlwaysHolds
     [ManyTimes(70)]
     public FsCheck.Property The_route_holds_every_stitch_once_and_its_floats_keep_the_rule() => Prop.ForAll(Jobs.Any(), input =>
     {
-        var plan = Planner.Make(input.Job, input.Workshop);
+        var plan = Jobs.Make(input.Job, input.Workshop);
         var all = plan.Elements.SelectMany(e => e.Parts.SelectMany((p, i) => p.Stitches.Select((_, s) => (e.Id, i, s)))).ToHashSet();
         Assert.Equal(all.Count, plan.Route.Count);
         Assert.True(all.SetEquals(plan.Route.Select(r => (r.Element, r.Part, r.Stitch))));
@@ -94,7 +94,7 @@ public class WhatAlwaysHolds
     [ManyTimes(70)]
     public FsCheck.Property Hoopings_cover_every_stitch() => Prop.ForAll(Jobs.Any(), input =>
     {
-        var plan = Planner.Make(input.Job, input.Workshop);
+        var plan = Jobs.Make(input.Job, input.Workshop);
         Assert.Equal(plan.Hooping.School == School.InHand, plan.Hooping.Hoops.Count == 0);
         Assert.True(plan.Hooping.Hoops.Count >= plan.Hooping.LowerBound);
         foreach (var row in plan.Route.Where(_ => plan.Hooping.School != School.InHand))
@@ -113,7 +113,7 @@ public class WhatAlwaysHolds
     [ManyTimes(80)]
     public FsCheck.Property Threads_are_the_sum_of_their_stitches() => Prop.ForAll(Jobs.Any(), input =>
     {
-        var plan = Planner.Make(input.Job, input.Workshop);
+        var plan = Jobs.Make(input.Job, input.Workshop);
         var need = Assert.Single(plan.Threads);
         var front = plan.Elements.SelectMany(e => e.Parts).SelectMany(p => p.Stitches).Sum(s => s.ThreadMm);
         var thickness = ThicknessOf(plan, input.Workshop);
@@ -143,7 +143,7 @@ public class WhatAlwaysHolds
     [ManyTimes(25)]
     public FsCheck.Property Arranged_words_and_motifs_keep_all_of_it() => Prop.ForAll(Jobs.Arranged(), input =>
     {
-        var plan = Planner.Make(input.Job, input.Workshop);
+        var plan = Jobs.Make(input.Job, input.Workshop);
         var field = FieldOf(plan);
         Assert.Equal(plan.Elements.Sum(e => e.Parts.Sum(p => p.Stitches.Count)), plan.Route.Count);
         foreach (var element in plan.Elements)
@@ -157,7 +157,7 @@ public class WhatAlwaysHolds
 
     private static void RemediesHold(Job job, Workshop workshop)
     {
-        var plan = Planner.Make(job, workshop);
+        var plan = Jobs.Make(job, workshop);
         var asked = job.Elements[0];
         foreach (var concern in plan.Elements[0].Concerns)
         {
@@ -173,7 +173,7 @@ public class WhatAlwaysHolds
                     Alphabet = remedy.Alphabet ?? asked.Alphabet,
                     RadiusMm = remedy.RadiusMm ?? asked.RadiusMm,
                 };
-                var cured = Planner.Make(job with { Elements = [taken] }, workshop);
+                var cured = Jobs.Make(job with { Elements = [taken] }, workshop);
                 Assert.False(cured.Elements[0].Concerns.Any(c => c.What == concern.What && c.Letter == concern.Letter), $"{asked}: {concern.Text} was not cured by {remedy}: {string.Join(' ', cured.Elements[0].Concerns.Select(c => c.Text))}");
             }
         }
@@ -188,7 +188,7 @@ public class WhatAlwaysHolds
 
     private static void LargestHolds(Job job, Workshop workshop)
     {
-        var plan = Planner.Make(job, workshop);
+        var plan = Jobs.Make(job, workshop);
         var (asked, planned) = (job.Elements[0], plan.Elements[0]);
         var largest = planned.LargestCapHeightMm;
         if (largest is < 2.1 or > 295)
@@ -198,7 +198,7 @@ public class WhatAlwaysHolds
 
         var line = planned.Parts.First(p => p.Role == "letter");
         var (strands, stitch) = (line.Strands, line.Stitch);
-        PlannedElement At(double cap) => Planner.Make(job with { Elements = [asked with { CapHeightMm = cap, Strands = strands, Stitch = stitch, Rows = asked.Text.Contains('\n', StringComparison.Ordinal) ? null : planned.Rows.Count }] }, workshop).Elements[0];
+        PlannedElement At(double cap) => Jobs.Make(job with { Elements = [asked with { CapHeightMm = cap, Strands = strands, Stitch = stitch, Rows = asked.Text.Contains('\n', StringComparison.Ordinal) ? null : planned.Rows.Count }] }, workshop).Elements[0];
         Assert.True(At(0.995 * largest).OverflowsMm == 0, $"{asked}: {planned.Rows.Count} rows of {largest} with {strands} of {stitch}, and {At(0.995 * largest).OverflowsMm} out at 0.995 of it");
         Assert.True(At(1.01 * largest).OverflowsMm > 0, $"{asked}: a hair over {largest} still fits");
     }
@@ -206,7 +206,7 @@ public class WhatAlwaysHolds
     [ManyTimes(40)]
     public FsCheck.Property Mirroring_is_what_the_proof_composes_and_rankings_agree() => Prop.ForAll(Jobs.Any(), input =>
     {
-        var plan = Planner.Make(input.Job, input.Workshop);
+        var plan = Jobs.Make(input.Job, input.Workshop);
         var chain = Methods.ChainWith(plan.Transfer.Method, plan.Transfer.Marker.Id);
         Assert.Equal(chain.Count == 0 ? null : MirrorProof.PrintMirrored(chain), plan.Transfer.PrintMirrored);
         Assert.Equal(Methods.All.Count, plan.Transfer.Ranking.Count);

@@ -44,7 +44,7 @@ public class SpaceTests
     [Fact]
     public void Several_wordings_stand_below_each_other()
     {
-        var plan = Core.Planning.Planner.Make(
+        var plan = Planning.Jobs.Make(
             Jobs.Towel() with { Elements = [new("one", "Bread"), new("two", "Salt"), new("three", "Thyme")] }, Core.Planning.Workshop.Default);
         Assert.True(plan.Elements[0].BoxMm.Y + plan.Elements[0].BoxMm.Height < plan.Elements[1].BoxMm.Y);
         Assert.True(plan.Elements[1].BoxMm.Y + plan.Elements[1].BoxMm.Height < plan.Elements[2].BoxMm.Y);

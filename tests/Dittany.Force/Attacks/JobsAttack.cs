@@ -85,7 +85,7 @@ public sealed class JobsAttack : IAttack
         {
             element["kind"] = "text";
             element["text"] = Or(random, Math.Max(wild, 20), Hostile.Pick(random, "Zoë", "Bread & Salt", "Great-aunt Philomena", "MÆ", "Little\nPebble"), Hostile.Words(random));
-            Maybe("alphabet", Hostile.Pick(random, Alphabets.All.Select(a => a.Id).ToArray()));
+            Maybe("alphabet", Hostile.Pick(random, Dittany.Formats.Alphabets.ShippedAlphabets.Library.Alphabets.Select(a => a.Id).ToArray()));
             Maybe("capHeightMm", Or<JsonNode>(random, wild, random.Next(4, 60), Number(random)));
             Maybe("arrangement", Hostile.Pick(random, "straight", "arc", "ring", "slope", "corner", "monogram", "edge"), wildOnly: true);
             Maybe("rows", random.Next(0, 8), wildOnly: true);

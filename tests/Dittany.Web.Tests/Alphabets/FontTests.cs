@@ -252,8 +252,7 @@ public class FontTests
     [Fact]
     public void A_plan_tells_whether_the_strokes_want_a_line_or_a_fill()
     {
-        ShippedAlphabets.Shelve();
-        static string Told(string alphabet, double cap) => string.Join(' ', Core.Planning.Planner.Make(new Core.Planning.Job("tea-towel", [new Core.Planning.WordingAsked("name", "Max", alphabet, CapHeightMm: cap)], new DateOnly(2027, 3, 1)), Core.Planning.Workshop.Default)
+        static string Told(string alphabet, double cap) => string.Join(' ', Core.Planning.Planner.Make(new Core.Planning.Job("tea-towel", [new Core.Planning.WordingAsked("name", "Max", alphabet, CapHeightMm: cap)], new DateOnly(2027, 3, 1)), Core.Planning.Workshop.Default, ShippedAlphabets.Library)
             .Decisions.First(d => d.Id == "words.alphabet").Because);
         Assert.Contains("stands for them", Told("slender-script-line", 14), StringComparison.Ordinal);
         Assert.Contains("wide enough to be filled", Told("slab", 40), StringComparison.Ordinal);
@@ -274,8 +273,7 @@ public class FontTests
     [InlineData("slab")]
     public void A_specimen_is_as_high_as_it_says(string id)
     {
-        ShippedAlphabets.Shelve();
-        var leaf = Formats.Sheets.Specimen.Of(Core.Words.Alphabets.Find(id)!, "HH日", Core.Materials.Papers.A4);
+        var leaf = Formats.Sheets.Specimen.Of(ShippedAlphabets.Library.Find(id)!, "HH日", Core.Materials.Papers.A4);
         // The middle line of an H is lower than its outline by no more than its stroke is thick.
         var heights = leaf.Marks.OfType<Formats.Sheets.LineMark>().Where(m => m.PointsMm[0].X > 40 && m.PointsMm[0].Y < 240).Select(m => m.PointsMm.Max(p => p.Y) - m.PointsMm.Min(p => p.Y)).ToArray();
         foreach (var (cap, _) in Formats.Sheets.Specimen.Heights)
@@ -296,10 +294,34 @@ public class FontTests
     [InlineData("slab")]
     public void Letters_spread_wider_stand_wider(string id)
     {
-        ShippedAlphabets.Shelve();
-        var hand = Core.Words.Alphabets.Find(id)!;
+        var hand = ShippedAlphabets.Library.Find(id)!;
         var (usual, wide) = (hand.Shape("Marigold", 0).Letters, hand.Shape("Marigold", 20).Letters);
         Assert.Equal(usual.Count, wide.Count);
         Assert.InRange(wide[^1].At - wide[0].At - (usual[^1].At - usual[0].At), 0.8 * 20 * (usual.Count - 1), 20 * (usual.Count - 1) + 0.1);
+    }
+
+    /// <summary>A plan hangs on what it was given: an own font that somebody brought changes nothing in the plan of a job that does not name it, and is never offered by its hash.</summary>
+    [Theory]
+    [InlineData("Zoë & Max", null)]
+    [InlineData("Zoë & Max", "full-script")]
+    [InlineData("שלום", null)]
+    public void An_own_font_changes_no_plan_that_does_not_name_it(string words, string? alphabet)
+    {
+        var job = new Core.Planning.Job("baby-bodysuit", [new Core.Planning.WordingAsked("name", words, alphabet)], new DateOnly(2027, 3, 1));
+        string Written(Core.Words.Library library) => Formats.Json.PlanJson.Write(job, Core.Planning.Workshop.Default, Core.Planning.Planner.Make(job, Core.Planning.Workshop.Default, library)) is var bytes ? System.Text.Encoding.UTF8.GetString(bytes) : string.Empty;
+        var own = ShippedAlphabets.Both("own-0123456789abcdef", "Somebody's", "Your own.", () => Bytes("sturdy-serif"));
+        var with = Written(ShippedAlphabets.Library.With(own));
+        Assert.Equal(Written(ShippedAlphabets.Library), with);
+        Assert.DoesNotContain("own-0123", with, StringComparison.Ordinal);
+    }
+
+    /// <summary>By our own hands alone there is no Hebrew, whatever the program has loaded before.</summary>
+    [Fact]
+    public void What_was_loaded_before_is_no_part_of_a_library()
+    {
+        _ = ShippedAlphabets.Library.Find("soft-sans")!.Has("ש");
+        var job = new Core.Planning.Job("tea-towel", [new Core.Planning.WordingAsked("name", "שלום")], new DateOnly(2027, 3, 1));
+        Assert.NotEmpty(Core.Planning.JobCheck.Faults(job, Core.Planning.Workshop.Default, Core.Words.Library.Ours));
+        Assert.Empty(Core.Planning.JobCheck.Faults(job, Core.Planning.Workshop.Default, ShippedAlphabets.Library));
     }
 }

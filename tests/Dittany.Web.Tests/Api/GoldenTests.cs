@@ -20,9 +20,9 @@ public class GoldenTests
     [MemberData(nameof(Pairs))]
     public void A_golden_job_gives_its_golden_plan(string name)
     {
-        var job = JobJson.Read(File.ReadAllBytes(Path.Combine(Folder, $"{name}.job.json")), new DateOnly(2027, 3, 1), Workshop.Default);
+        var job = JobJson.Read(File.ReadAllBytes(Path.Combine(Folder, $"{name}.job.json")), new DateOnly(2027, 3, 1), Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library);
         Assert.Empty(job.Faults);
-        var written = PlanJson.Write(job.Job!, job.Workshop!, Planner.Make(job.Job!, job.Workshop!));
+        var written = PlanJson.Write(job.Job!, job.Workshop!, Planner.Make(job.Job!, job.Workshop!, Dittany.Formats.Alphabets.ShippedAlphabets.Library));
         if (Environment.GetEnvironmentVariable("DITTANY_GOLDEN") is { Length: > 0 } sources)
         {
             using var read = JsonDocument.Parse(written);
@@ -39,9 +39,9 @@ public class GoldenTests
     [MemberData(nameof(Pairs))]
     public void A_job_reads_back_to_itself(string name)
     {
-        var job = JobJson.Read(File.ReadAllBytes(Path.Combine(Folder, $"{name}.job.json")), new DateOnly(2027, 3, 1), Workshop.Default).Job!;
+        var job = JobJson.Read(File.ReadAllBytes(Path.Combine(Folder, $"{name}.job.json")), new DateOnly(2027, 3, 1), Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library).Job!;
         var once = JobJson.Write(job);
-        Assert.Equal(once, JobJson.Write(JobJson.Read(Encoding.UTF8.GetBytes(once), DateOnly.MinValue, Workshop.Default).Job!));
+        Assert.Equal(once, JobJson.Write(JobJson.Read(Encoding.UTF8.GetBytes(once), DateOnly.MinValue, Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library).Job!));
     }
 
     [Theory]
@@ -51,11 +51,11 @@ public class GoldenTests
     {
         var before = CultureInfo.CurrentCulture;
         var job = new Job("tea-towel", [new WordingAsked("name", "Iğdır")], new DateOnly(2027, 3, 1));
-        var here = PlanJson.Write(job, Workshop.Default, Planner.Make(job, Workshop.Default));
+        var here = PlanJson.Write(job, Workshop.Default, Planner.Make(job, Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library));
         try
         {
             CultureInfo.CurrentCulture = new CultureInfo(culture);
-            Assert.Equal(here, PlanJson.Write(job, Workshop.Default, Planner.Make(job, Workshop.Default)));
+            Assert.Equal(here, PlanJson.Write(job, Workshop.Default, Planner.Make(job, Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library)));
         }
         finally
         {

@@ -52,7 +52,7 @@ public sealed class LettersPageTests : IDisposable
         Assert.NotNull(shown.QuerySelector("#kept"));
         var yours = shown.QuerySelectorAll("section[aria-label=Yours] h3").Select(h => h.TextContent).ToArray();
         Assert.Equal(["my-own font", "my-own font, centre line"], yours);
-        var id = Core.Words.Alphabets.All.First(a => a.Name == "my-own font").Id;
+        var id = _site.Services.GetRequiredService<Dittany.Store.LetterShelf>().Now.Alphabets.First(a => a.Name == "my-own font").Id;
         using var job = Site.Json($$"""{"item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"Max","alphabet":"{{id}}"}]}""");
         Assert.Equal(HttpStatusCode.OK, (await _browser.PostAsync("/api/plan", job)).StatusCode);
         foreach (var (bytes, told) in new[] { ("no font"u8.ToArray(), "no font"), (font[..600], "outside the file"), ([], "hardly any bytes") })
@@ -90,7 +90,7 @@ public sealed class LettersPageTests : IDisposable
         var page = await Read("/letters");
         var answers = await Task.WhenAll(Enumerable.Range(0, 12).Select(_ => Send(page, "/letters?handler=Bring&Piece=", "font", "twelve.ttf", other)));
         Assert.All(answers, a => Assert.Equal(HttpStatusCode.OK, a.StatusCode));
-        Assert.Single(Core.Words.Alphabets.All, a => a.Name == "twelve");
+        Assert.Single(_site.Services.GetRequiredService<Dittany.Store.LetterShelf>().Now.Alphabets, a => a.Name == "twelve");
     }
 
     /// <summary>What is promised is taken: a file larger than the usual megabyte comes through, and one beyond its own limit is told so in a sentence.</summary>

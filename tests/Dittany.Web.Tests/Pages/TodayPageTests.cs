@@ -114,7 +114,7 @@ public sealed class TodayPageTests : IDisposable
     public void The_demonstration_has_one_of_everything()
     {
         var today = new DateOnly(2027, 3, 1);
-        var pieces = Demo.Pieces(today).Select(p => (p.Job, Plan: Core.Planning.Planner.Make(p.Job, Core.Planning.Workshop.Default))).ToArray();
+        var pieces = Demo.Pieces(today).Select(p => (p.Job, Plan: Core.Planning.Planner.Make(p.Job, Core.Planning.Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library))).ToArray();
         Assert.True(pieces.Length >= 10);
         Assert.True(pieces.Select(p => p.Job.Form).Distinct().Count() >= 6);
         Assert.Contains(pieces, p => p.Plan.Space.Face.Fold is not null);

@@ -17,7 +17,7 @@ public sealed class PlansTests
     [Fact]
     public async Task Who_leaves_frees_the_place()
     {
-        using var plans = new Plans();
+        using var plans = new Plans(new LetterShelf());
         using var left = new CancellationTokenSource();
         var heavy = Enumerable.Range(0, Environment.ProcessorCount + 3).Select(i => Task.Run(() => plans.Make(Heavy(30 + i), Workshop.Default, left.Token))).ToArray();
         await left.CancelAsync();
@@ -52,7 +52,7 @@ public sealed class PlansTests
     [Fact]
     public async Task What_was_made_is_kept_and_made_once()
     {
-        using var plans = new Plans();
+        using var plans = new Plans(new LetterShelf());
         var made = await Task.WhenAll(Enumerable.Range(0, 4).Select(_ => plans.Begin(Towel("Mimi"), Workshop.Default)));
         Assert.All(made, m => Assert.Same(made[0], m));
         Assert.Same(made[0], await plans.Make(Towel("Mimi"), Workshop.Default, default));
@@ -63,7 +63,7 @@ public sealed class PlansTests
     [Fact]
     public async Task What_is_too_much_is_known_the_next_time()
     {
-        using var plans = new Plans();
+        using var plans = new Plans(new LetterShelf());
         await Assert.ThrowsAsync<TooMuchException>(() => plans.Make(Heavy(60), Workshop.Default, default));
         var again = plans.Begin(Heavy(60), Workshop.Default);
         Assert.True(again.IsFaulted);
@@ -74,7 +74,7 @@ public sealed class PlansTests
     [Fact]
     public void A_glance_gives_up_on_what_is_large()
     {
-        using var plans = new Plans();
+        using var plans = new Plans(new LetterShelf());
         Assert.Null(plans.Glance(Heavy(30), Workshop.Default, default));
         Assert.NotNull(plans.Glance(Towel("Ida"), Workshop.Default, default));
     }

@@ -73,7 +73,7 @@ public sealed class KilledTests : IDisposable
         using var body = Setup.Site.Json(Formats.Json.JobJson.Write(job));
         var theirs = await (await browser.PostAsync("/api/plan", body)).Content.ReadAsByteArrayAsync();
         var shop = Core.Planning.Workshop.Default;
-        Assert.Equal(Formats.Json.PlanJson.Write(job, shop, Core.Planning.Planner.Make(job, shop)), theirs);
+        Assert.Equal(Formats.Json.PlanJson.Write(job, shop, Core.Planning.Planner.Make(job, shop, Dittany.Formats.Alphabets.ShippedAlphabets.Library)), theirs);
     }
 
     /// <summary>Any address but this machine's own is refused with a sentence, and nothing is served.</summary>

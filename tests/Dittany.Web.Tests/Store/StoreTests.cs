@@ -353,7 +353,7 @@ public sealed class StoreTests : IDisposable
 
     private async Task Nudge(int id, int from, string centre) => Assert.NotNull((await Store().Change(id, from, new Change("centreMm", centre, "test"), Workshop.Default, nudge: true))!.Piece);
 
-    private PieceStore Store() => new(Db(), _clock);
+    private PieceStore Store() => new(Db(), _clock, new LetterShelf());
 
     private WorkshopStore Shop() => new(Db(), _clock);
 

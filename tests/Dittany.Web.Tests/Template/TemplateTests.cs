@@ -24,7 +24,7 @@ public class TemplateTests
     public void Every_item_has_its_centre_line_and_its_dots(string form, string line)
     {
         var job = new Job(form, [new WordingAsked("name", "iris", CapHeightMm: 14)], Monday);
-        var plan = Planner.Make(job, Workshop.Default);
+        var plan = Planner.Make(job, Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library);
         var sheet = TemplateSheet.Of(plan, Papers.A4);
         Assert.Equal(line, sheet.CentreWords);
         Assert.Equal(sheet.WidthMm / 2, sheet.CentreXMm, 0);
@@ -38,7 +38,7 @@ public class TemplateTests
     [Fact]
     public void Paper_shapes_are_as_large_in_the_file_as_in_the_plan()
     {
-        var plan = Planner.Make(new Job("cushion-cover", [], Monday, Motifs: [new MotifAsked("m", "daisy", Arrangement: "ring", Count: 6, HeightMm: 150)]), Workshop.Default);
+        var plan = Planner.Make(new Job("cushion-cover", [], Monday, Motifs: [new MotifAsked("m", "daisy", Arrangement: "ring", Count: 6, HeightMm: 150)]), Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library);
         var shapes = PaperShapes.Of(plan);
         using var pdf = PdfDocument.Open(LeafPdf.Write(PieceSheets.Of("shapes", plan, Papers.A4, string.Empty)));
         var wide = pdf.GetPages().SelectMany(p => p.Paths).SelectMany(p => p).Select(s => s.GetBoundingRectangle()).OfType<PdfRectangle>().Where(b => Math.Abs(b.Width - b.Height) < 0.1).Select(b => b.Width / 72 * 25.4).ToArray();
@@ -46,7 +46,7 @@ public class TemplateTests
         Assert.Contains("Check line: 100 mm", pdf.GetPage(1).Text, StringComparison.Ordinal);
         Assert.Contains("Daisy 6", pdf.GetPage(1).Text, StringComparison.Ordinal);
 
-        var tree = Planner.Make(new Job("tablecloth", [], Monday, Motifs: [new MotifAsked("m", "pine-tree", HeightMm: 300)]), Workshop.Default);
+        var tree = Planner.Make(new Job("tablecloth", [], Monday, Motifs: [new MotifAsked("m", "pine-tree", HeightMm: 300)]), Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library);
         Assert.True(PieceSheets.Of("shapes", tree, Papers.A4, string.Empty).Count > 1);
     }
 
@@ -144,7 +144,7 @@ public class TemplateTests
     public void The_words_are_one_to_one()
     {
         var job = JobOf(null);
-        var plan = Planner.Make(job, Workshop.Default);
+        var plan = Planner.Make(job, Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library);
         var element = plan.Elements[0];
         using var pdf = PdfDocument.Open(LeafPdf.Write(TemplateLeaves.Of(TemplateSheet.Of(plan, Papers.A4))));
         var page = pdf.GetPage(1);
@@ -158,7 +158,7 @@ public class TemplateTests
     [Fact]
     public void A_large_design_is_tiled_with_overlap()
     {
-        var plan = Planner.Make(JobOf(120), Workshop.Default);
+        var plan = Planner.Make(JobOf(120), Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library);
         var sheet = TemplateSheet.Of(plan, Papers.A4);
         Assert.True(sheet.Tiles.Count > 1);
         Assert.Equal(plan.Transfer.Sheets, sheet.Tiles.Count);
@@ -177,7 +177,7 @@ public class TemplateTests
     public void Script_in_the_words_is_text()
     {
         var job = JobOf(null) with { Title = "<script>alert(1)</script>\"'&" };
-        var svg = TemplateSvg.Write(TemplateSheet.Of(Planner.Make(job, Workshop.Default), Papers.A4));
+        var svg = TemplateSvg.Write(TemplateSheet.Of(Planner.Make(job, Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library), Papers.A4));
         Assert.DoesNotContain("<script", svg, StringComparison.OrdinalIgnoreCase);
         Assert.Equal("<script>alert(1)</script>\"'&", XDocument.Parse(svg).Root!.Elements().First(e => e.Name.LocalName == "title").Value);
     }
@@ -188,5 +188,5 @@ public class TemplateTests
         "tea-towel", [new WordingAsked("name", "Bread & Salt", CapHeightMm: cap)], Monday, Overrules: overrules.ToDictionary(o => o.Id, o => o.Choice, StringComparer.Ordinal));
 
     private static TemplateSheet SheetOf(string paper, double? cap, params (string Id, string Choice)[] overrules) =>
-        TemplateSheet.Of(Planner.Make(JobOf(cap, overrules), Workshop.Default), Papers.Find(paper)!);
+        TemplateSheet.Of(Planner.Make(JobOf(cap, overrules), Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library), Papers.Find(paper)!);
 }

@@ -12,7 +12,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Dittany.Web.Pages.Bench;
 
 /// <summary>The bench of one piece. Every change is a revision; the answer is the bench again, as a part for htmx or by redirect without scripts.</summary>
-public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, SheetStore sheets, Desk desk) : PageModel
+public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, SheetStore sheets, Desk desk, LetterShelf shelf) : PageModel
 {
     /// <summary>The furthest a drop may be pulled onto a line, mm, whatever the nearness of the drawing says.</summary>
     private const double MostPullMm = 20;
@@ -184,7 +184,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     {
         try
         {
-            return JobCheck.Faults(piece.Before!, piece.In(workshop)).Count == 0 ? (await desk.Plan(piece, workshop, cancel, piece.Before)).Plan : null;
+            return JobCheck.Faults(piece.Before!, piece.In(workshop), shelf.Now).Count == 0 ? (await desk.Plan(piece, workshop, cancel, piece.Before)).Plan : null;
         }
         catch (TooMuchException)
         {

@@ -12,7 +12,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Dittany.Web.Pages.Cupboard;
 
 /// <summary>One form of the catalogue: its faces at a size or scaled to hers, places, what is kept clear, and what to do with it.</summary>
-public sealed class FormModel(CupboardStore cupboard, WorkshopStore workshops) : PageModel
+public sealed class FormModel(CupboardStore cupboard, WorkshopStore workshops, LetterShelf shelf) : PageModel
 {
     [BindProperty(SupportsGet = true, Name = "size")]
     public string? SizeId { get; set; }
@@ -76,7 +76,7 @@ public sealed class FormModel(CupboardStore cupboard, WorkshopStore workshops) :
         var usual = form.Sizes.FirstOrDefault(s => s.Id == SizeId) ?? form.Sizes.First(s => s.Id == form.UsualSize);
         var (measured, unread) = TypedMeasures.Read(form, Width, Height, Units);
         var job = new Job(form.Id, [new WordingAsked("name", "A")], new DateOnly(2000, 1, 1), Size: form.Sizes.Any(s => s.Id == SizeId) ? SizeId : null, MeasuredMm: measured);
-        JobFault[] faults = [.. unread, .. JobCheck.Faults(job, Workshop.Default).Where(f => f.Pointer.StartsWith("#/item/measured", StringComparison.Ordinal))];
+        JobFault[] faults = [.. unread, .. JobCheck.Faults(job, Workshop.Default, shelf.Now).Where(f => f.Pointer.StartsWith("#/item/measured", StringComparison.Ordinal))];
         Faults = faults;
         if (faults.Length > 0)
         {

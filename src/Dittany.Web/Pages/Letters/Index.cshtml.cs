@@ -17,7 +17,7 @@ public sealed record Hand(IAlphabet Alphabet, string Picture, string? Lacks)
 /// <summary>All alphabets, written with the words of a piece or any others; her own fonts brought in.</summary>
 [RequestSizeLimit(MostRequest)]
 [RequestFormLimits(MultipartBodyLengthLimit = MostRequest)]
-public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LetterStore letters) : PageModel
+public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LetterStore letters, LetterShelf shelf) : PageModel
 {
     /// <summary>Somewhat more than the largest file, so that one too large is told of and not cut off.</summary>
     public const int MostRequest = FontFile.MostBytes + (1024 * 1024);
@@ -89,12 +89,13 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
         Words = !string.IsNullOrWhiteSpace(Text) ? Text.Trim() : For is { Job.Elements.Count: > 0 } ? For.Job.Elements[0].Text.ReplaceLineEndings(" ") : "Zoë & Max";
         var asked = Rows.Letters(Words.ReplaceLineEndings(" ")).Where(l => !Rows.IsSpace(l)).Distinct(StringComparer.Ordinal).ToArray();
         Hand Of(IAlphabet a) => new(a, $"/letters/{a.Id}.svg?text={Uri.EscapeDataString(Words)}", asked.Where(l => !a.Has(l)).Take(5).ToArray() is { Length: > 0 } lacking ? Core.Measures.Say.List(lacking.Select(l => $"“{l}”").ToArray()) : null);
+        var all = shelf.Now.Alphabets;
         Shelves = new (string, IReadOnlyList<Hand>)[]
         {
-            ("Our own hands", Alphabets.All.Where(a => a.Kind == AlphabetKind.Stroke).Select(Of).ToArray()),
-            ("Yours", Alphabets.All.Where(Alphabets.IsOwn).Select(Of).ToArray()),
-            ("Along the middle of the strokes", Alphabets.All.Where(a => a.Kind == AlphabetKind.CentreLine && !Alphabets.IsOwn(a)).Select(Of).ToArray()),
-            ("Round the outline", Alphabets.All.Where(a => a.Kind == AlphabetKind.Weighted && !Alphabets.IsOwn(a)).Select(Of).ToArray()),
+            ("Our own hands", all.Where(a => a.Kind == AlphabetKind.Stroke).Select(Of).ToArray()),
+            ("Yours", all.Where(Alphabets.IsOwn).Select(Of).ToArray()),
+            ("Along the middle of the strokes", all.Where(a => a.Kind == AlphabetKind.CentreLine && !Alphabets.IsOwn(a)).Select(Of).ToArray()),
+            ("Round the outline", all.Where(a => a.Kind == AlphabetKind.Weighted && !Alphabets.IsOwn(a)).Select(Of).ToArray()),
         }.Where(s => s.Item2.Count > 0).ToArray();
         return true;
     }

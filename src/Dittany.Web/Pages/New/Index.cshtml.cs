@@ -18,7 +18,7 @@ public sealed record Glimpse(string Picture, string Title, IReadOnlyList<string>
 /// Three answers: the words, the item, the day. They are understood from one saying, or given one by one; what was given by itself stands against what was said. The
 /// hidden <c>Heard</c> members hold what an answer was filled with from the saying, so that it follows the saying until it is given by itself.
 /// </summary>
-public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, CupboardStore cupboard, Desk desk) : PageModel
+public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, CupboardStore cupboard, Desk desk, LetterShelf shelf) : PageModel
 {
     [BindProperty]
     public string? Said { get; set; }
@@ -221,7 +221,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
             Form ?? string.Empty, words.Length == 0 && motif is not null ? [] : [new WordingAsked("name", words, Motif: motif)], desk.Today, DueOn: Due, Size: size == form?.UsualSize ? null : size,
             Fabric: string.IsNullOrEmpty(Colour) && cloth is null ? null : new StatedFabric(cloth, string.IsNullOrEmpty(Colour) ? null : Colour),
             MeasuredMm: measured, Own: _own.FirstOrDefault(k => k.Form.Id == Form)?.Form, Motifs: words.Length == 0 && motif is not null ? [new MotifAsked("motif", motif)] : null);
-        faults.AddRange(JobCheck.Faults(job, workshop).Where(f => Form is { Length: > 0 } || !f.Pointer.StartsWith("#/item", StringComparison.Ordinal)));
+        faults.AddRange(JobCheck.Faults(job, workshop, shelf.Now).Where(f => Form is { Length: > 0 } || !f.Pointer.StartsWith("#/item", StringComparison.Ordinal)));
         return (job, faults);
     }
 

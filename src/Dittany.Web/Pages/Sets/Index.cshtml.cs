@@ -12,7 +12,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Dittany.Web.Pages.Sets;
 
 /// <summary>Many names in one design: one size for all, with the name that governs it; then a piece for each.</summary>
-public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Plans plans, Today today) : PageModel
+public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Plans plans, LetterShelf shelf, Today today) : PageModel
 {
     /// <summary>Names, one to a line.</summary>
     [BindProperty(SupportsGet = true)]
@@ -74,7 +74,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Plans
         var workshop = await workshops.Current(cancel);
         Faults = All.Count > SetRule.MostNames
             ? [new JobFault("#/names", $"There are {All.Count} names, and {SetRule.MostNames} is the most.", "Make two sets of them.")]
-            : All.SelectMany(n => JobCheck.Faults(Like(n), workshop).Select(f => f with { Detail = $"“{n}”: {f.Detail}" })).Take(12).ToArray();
+            : All.SelectMany(n => JobCheck.Faults(Like(n), workshop, shelf.Now).Select(f => f with { Detail = $"“{n}”: {f.Detail}" })).Take(12).ToArray();
         if (Faults.Count > 0)
         {
             Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
@@ -83,7 +83,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Plans
 
         try
         {
-            Sizing = await plans.Reckon(Like(All[0]), () => SetRule.Of(Like(All[0]), All, workshop, cancel), cancel);
+            Sizing = await plans.Reckon(Like(All[0]), () => SetRule.Of(Like(All[0]), All, workshop, shelf.Now, cancel), cancel);
         }
         catch (OverBudgetException)
         {
@@ -92,12 +92,14 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Plans
             return;
         }
 
-        var hand = Alphabets.Find(Alphabet ?? string.Empty) ?? Alphabets.All[0];
+        var hand = shelf.Now.Find(Alphabet ?? string.Empty) ?? shelf.Now.Alphabets[0];
         var (wide, high) = (Sizing.RoomMm.Width / Sizing.CapMm, Sizing.RoomMm.Height / Sizing.CapMm);
         Pictures = All.ToDictionary(n => n, n => LetterDrawing.InRoom(hand, n, wide, high, Sizing.Pair.LineWidthMm / Sizing.CapMm), StringComparer.Ordinal);
     }
 
     public static IReadOnlyList<Form> Forms => Catalogue.Forms;
+
+    public IReadOnlyList<IAlphabet> Hands => shelf.Now.Alphabets;
 
     public string Mm(double mm) => Core.Measures.Say.Length(Math.Round(mm, 1));
 
