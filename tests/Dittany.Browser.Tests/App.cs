@@ -11,7 +11,6 @@ namespace Dittany.Browser.Tests;
 public sealed class App : IAsyncLifetime
 {
     private readonly string _folder = Directory.CreateTempSubdirectory("dittany-browser-").FullName;
-    private readonly List<IDisposable> _open = [];
     private Process? _program;
 
     public string Url { get; private set; } = string.Empty;
@@ -49,32 +48,15 @@ public sealed class App : IAsyncLifetime
 
     public Task DisposeAsync()
     {
-        foreach (var browser in _open)
-        {
-            browser.Dispose();
-        }
-
         _program?.Kill();
         _program?.Dispose();
         return Task.CompletedTask;
     }
 
-    /// <summary>A fresh browser with a viewport of exactly this size.</summary>
+    /// <summary>A browser with a viewport of exactly this size, as if it were fresh; disposing gives it back.</summary>
     public ChromeDriver Browser(int width = 1280, int height = 800, bool scripts = true)
     {
-        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
-        options.AddArguments(
-            "--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync",
-            "--hide-scrollbars", "--disable-dev-shm-usage", $"--user-data-dir={Directory.CreateTempSubdirectory("dittany-profile-").FullName}");
-        options.SetLoggingPreference(LogType.Browser, LogLevel.All);
-        if (!scripts)
-        {
-            options.AddUserProfilePreference("profile.managed_default_content_settings.javascript", 2);
-        }
-
-        // A command that hangs is given up early enough for a wait to ask again.
-        var driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options, TimeSpan.FromSeconds(60));
-        _open.Add(driver);
+        var driver = Lent.One(scripts);
         driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?>(StringComparer.Ordinal)
         {
             ["width"] = width,
@@ -82,10 +64,9 @@ public sealed class App : IAsyncLifetime
             ["deviceScaleFactor"] = 1,
             ["mobile"] = false,
         });
-        if (width < 1000)
-        {
-            driver.ExecuteCdpCommand("Emulation.setTouchEmulationEnabled", new Dictionary<string, object?>(StringComparer.Ordinal) { ["enabled"] = true, ["maxTouchPoints"] = 2 });
-        }
+        driver.ExecuteCdpCommand("Emulation.setTouchEmulationEnabled", width < 1000
+            ? new Dictionary<string, object?>(StringComparer.Ordinal) { ["enabled"] = true, ["maxTouchPoints"] = 2 }
+            : new Dictionary<string, object?>(StringComparer.Ordinal) { ["enabled"] = false });
 
         return driver;
     }

@@ -35,14 +35,14 @@ public static class CautionRoom
         ("a child's full name", Station.Words, FullNameOutside, _ => Person(Severity.Caution, "A child's full name on the outside tells it to every stranger: put it inside, or take the first name or an initial."), "common practice"),
     ];
 
-    public static IReadOnlyList<Caution> Of(CautionFacts facts) => Rules.Where(r => r.When(facts)).Select(r => r.Caution(facts) with { At = r.At }).ToArray();
+    public static IReadOnlyList<Caution> Of(CautionFacts facts) => Rules.Where(r => r.When(facts)).Select(r => r.Caution(facts) with { Id = r.Name.Replace(' ', '-').Replace("’", string.Empty, StringComparison.Ordinal).Replace("'", string.Empty, StringComparison.Ordinal), At = r.At }).ToArray();
 
     /// <summary>Two words or more, each with a capital, on something a child carries or wears outdoors.</summary>
     private static bool FullNameOutside(CautionFacts f) =>
         f.SeenOutdoors && f.Worn.Wearer is "baby" or "child" &&
         f.Texts.Any(t => t.Split([' ', '\n'], StringSplitOptions.RemoveEmptyEntries) is { Length: >= 2 } words && words.All(w => char.IsUpper(w[0])));
 
-    private static Caution Person(Severity severity, string text) => new(CautionKind.Person, severity, text);
+    private static Caution Person(Severity severity, string text) => new(string.Empty, CautionKind.Person, severity, text);
 
-    private static Caution Item(Severity severity, string text) => new(CautionKind.Item, severity, text);
+    private static Caution Item(Severity severity, string text) => new(string.Empty, CautionKind.Item, severity, text);
 }

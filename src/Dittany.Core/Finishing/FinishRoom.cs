@@ -41,14 +41,14 @@ public static class FinishRoom
         var cautions = new List<Caution>();
         if (q.Wet && !q.Cloth.Washable)
         {
-            cautions.Add(new Caution(CautionKind.Item, Severity.Stop, "What marks or holds this work is washed out, and the cloth must not be washed."));
+            cautions.Add(new Caution("finish.water", CautionKind.Item, Severity.Stop, "What marks or holds this work is washed out, and the cloth must not be washed."));
         }
 
         var usual = q.Cloth.MaxIron == IronLimit.None || q.Cloth.Pile == Pile.Deep || !q.Iron ? "no-press" : q.PressHabit;
         var press = q.HersPress ?? usual;
         if (press != "no-press" && q.Cloth.MaxIron == IronLimit.None)
         {
-            cautions.Add(new Caution(CautionKind.Item, Severity.Stop, "This cloth takes no iron at all."));
+            cautions.Add(new Caution("finish.press", CautionKind.Item, Severity.Stop, "This cloth takes no iron at all."));
         }
 
         return new Finished(WorkOf(q, press), Care(q), [Deciding.ByHabit(habit => HowRemoved(q, habit), q.FilmOutHabit, q.HersFilmOut, q.Has("film-on-top") ? FilmOuts : []), Pressing(q, usual, press)], cautions);

@@ -85,16 +85,16 @@ public static class Holding
         var school = taken.School;
         foreach (var harm in ruledOut.Where(r => r.ChoiceId == IdOf(school)))
         {
-            cautions.Add(new Caution(CautionKind.Item, Severity.Stop, $"{harm.Text}: {harm.Because[0]}"));
+            cautions.Add(new Caution("hoop.school", CautionKind.Item, Severity.Stop, $"{harm.Text}: {harm.Because[0]}"));
         }
 
         if (taken.Size is { Harm: { } wrong })
         {
-            cautions.Add(new Caution(CautionKind.Item, Severity.Stop, $"{Name(school, taken.Size.HoopMm).Text}: {wrong}"));
+            cautions.Add(new Caution("hoop.size", CautionKind.Item, Severity.Stop, $"{Name(school, taken.Size.HoopMm).Text}: {wrong}"));
         }
         else if (taken.Size?.Cover is { OffCloth: true })
         {
-            cautions.Add(new Caution(CautionKind.Item, Severity.Caution, "The ring reaches over the hem: tack a strip of scrap cloth to the edge and hoop that, so that the ring never sits on a bulky seam."));
+            cautions.Add(new Caution("hoop.hem", CautionKind.Item, Severity.Caution, "The ring reaches over the hem: tack a strip of scrap cloth to the edge and hoop that, so that the ring never sits on a bulky seam."));
         }
 
         because.Add(school switch
@@ -118,7 +118,7 @@ public static class Holding
             decisions.Add(Deciding.ByHabit(habit => Tension(q, habit), q.TensionHabit, q.HersTension, [Tight, Slack]));
             if (Knit(q.Cloth) && decisions[^1].ChoiceId == Tight.ChoiceId)
             {
-                cautions.Add(new Caution(CautionKind.Item, Severity.Caution, "Stretched tight in the hoop a knit springs back and puckers round the stitches: drum-tight does harm here."));
+                cautions.Add(new Caution("hoop.tension", CautionKind.Item, Severity.Caution, "Stretched tight in the hoop a knit springs back and puckers round the stitches: drum-tight does harm here."));
             }
         }
 

@@ -111,6 +111,6 @@ public static class Fabric
             yield return Doubt($"You say the cloth is sheer, and {kind.Name} hardly ever is. The plan goes by what you said.");
         }
 
-        static Caution Doubt(string text) => new(CautionKind.Item, Severity.Note, text);
+        static Caution Doubt(string text) => new("fabric.kind", CautionKind.Item, Severity.Note, text);
     }
 }

@@ -13,7 +13,7 @@ public sealed class Budget(long most, CancellationToken stop = default)
     /// Steps of one plan: one to two seconds. Measured: 280 daisies in 40 000 stitches take as many, and so do seven hundred bends of a scribble in 30 000; a long saying in a script a third, a name of ten
     /// letters a hundredth.
     /// </summary>
-    public const long OfAPlan = 70_000_000;
+    public const long OfAPlan = 45_000_000;
 
     /// <summary>Steps of which the plan is asked for anew whether it is still wanted: some thousandths of a second.</summary>
     private const long Breath = 20_000;

@@ -11,9 +11,9 @@ namespace Dittany.Core.Planning;
 
 /// <summary>
 /// One name of a set: the height it would take alone, the largest at which it fits with the set's stitch, the least at which it reads, and how far it overflows or what is wrong at the set's
-/// height. Lengths in mm.
+/// height; and the hand it is written in, which is another where the set's lacks its letters. Lengths in mm.
 /// </summary>
-public sealed record SetName(string Text, double AloneCapMm, double LargestCapMm, double LeastCapMm, double OverflowMm, IReadOnlyList<string> Wrong);
+public sealed record SetName(string Text, double AloneCapMm, double LargestCapMm, double LeastCapMm, double OverflowMm, IReadOnlyList<string> Wrong, IAlphabet Hand);
 
 /// <summary>
 /// One lettering size for all names of a set: the name that governs it and why, and what all others would gain if that name were dropped (null where nothing would).
@@ -84,7 +84,7 @@ public static class SetRule
     {
         var question = alone.Question with { CapMm = cap, Strands = pair.Strands, Stitch = pair.Stitch };
         var answer = Lettering.Settle(question);
-        return new SetName(name, alone.Answer.CapMm, Math.Round(answer.LargestCapMm, 3), Math.Round(least, 2), Math.Round(answer.OverflowMm, 2), answer.Faults.Select(f => f.Text).ToArray());
+        return new SetName(name, alone.Answer.CapMm, Math.Round(answer.LargestCapMm, 3), Math.Round(least, 2), Math.Round(answer.OverflowMm, 2), answer.Faults.Select(f => f.Text).ToArray(), question.Alphabet);
     }
 
     /// <summary>The least height at which nothing in a name shuts with this pair: in closed form from the faults at one millimetre, each of which says where it is cured.</summary>

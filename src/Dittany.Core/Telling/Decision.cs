@@ -52,8 +52,10 @@ public enum Severity
     Stop,
 }
 
-/// <summary>A warning that protects a person or the item, and the station at which it arises; null where it holds throughout.</summary>
-public sealed record Caution(CautionKind Kind, Severity Severity, string Text, Station? At = null);
+/// <summary>
+/// A warning that protects a person or the item, and the station at which it arises; null where it holds throughout. <paramref name="Id"/> names the rule it comes from, <c>iron</c> or <c>transfer.method</c>, and is never told.
+/// </summary>
+public sealed record Caution(string Id, CautionKind Kind, Severity Severity, string Text, Station? At = null);
 
 /// <summary>One change that would cure a concern. Exactly one member is set; taking it makes the concern go away.</summary>
 public sealed record Remedy(double? CapHeightMm = null, int? Strands = null, string? Colour = null, string? Stitch = null, int? Rows = null, string? Alphabet = null, double? HeightMm = null, double? RadiusMm = null)

@@ -120,7 +120,7 @@ public static class CuttingRoom
         var taken = hers is null ? own : all.First(e => e.ChoiceId == hers);
         if (hers is not null && Against(taken) is { } harm)
         {
-            cautions.Add(new Caution(worn.OnSkin && taken.Lump ? CautionKind.Person : CautionKind.Item, worn.OnSkin && taken.Lump ? Severity.Stop : Severity.Caution, $"{taken.Name}: {harm}"));
+            cautions.Add(new Caution(id, worn.OnSkin && taken.Lump ? CautionKind.Person : CautionKind.Item, worn.OnSkin && taken.Lump ? Severity.Stop : Severity.Caution, $"{taken.Name}: {harm}"));
         }
 
         var because = new List<string> { taken.Because, $"It takes {Say.Length(taken.TailMm)} of each thread." };

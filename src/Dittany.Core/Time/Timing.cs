@@ -80,7 +80,7 @@ public static class Timing
                 var remedy = WhatWouldDo(demand, evenings, today);
                 because.Add($"It is wanted on {Say.Day(wanted)} and cannot be done by then. {remedy}");
                 wouldChange.Insert(0, remedy);
-                cautions.Add(new Caution(CautionKind.Item, Severity.Caution, $"Ready on {Say.Day(done)}, wanted on {Say.Day(wanted)}: it will be late. {remedy}"));
+                cautions.Add(new Caution("time.ready", CautionKind.Item, Severity.Caution, $"Ready on {Say.Day(done)}, wanted on {Say.Day(wanted)}: it will be late. {remedy}"));
                 choice = new Choice("late", $"Ready on {Say.Day(done)}: late");
             }
         }

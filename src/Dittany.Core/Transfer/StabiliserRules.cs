@@ -73,15 +73,15 @@ public static class StabiliserRules
         var own = parts.Count == 0 ? "none" : string.Join('+', parts);
         var taken = hers ?? own;
         var chosen = taken.Split('+');
-        cautions.AddRange(Harming.Where(h => hers is not null && chosen.Contains(h.Id) && h.When(facts)).Select(h => new Caution(CautionKind.Item, Severity.Stop, h.Because)));
+        cautions.AddRange(Harming.Where(h => hers is not null && chosen.Contains(h.Id) && h.When(facts)).Select(h => new Caution("transfer.stabiliser", CautionKind.Item, Severity.Stop, h.Because)));
         if (hers is not null && method.Stabiliser != "none" && !chosen.Contains(method.Stabiliser))
         {
-            cautions.Add(new Caution(CautionKind.Item, Severity.Stop, $"{method.Name} needs {Say.Lower(Named(method.Stabiliser))}: without it there is no line to follow."));
+            cautions.Add(new Caution("transfer.stabiliser", CautionKind.Item, Severity.Stop, $"{method.Name} needs {Say.Lower(Named(method.Stabiliser))}: without it there is no line to follow."));
         }
 
         if (hers is null && chosen.Contains("fusible-knit-behind") && !facts.Has("iron"))
         {
-            cautions.Add(new Caution(CautionKind.Item, Severity.Caution, "The soft knit backing is fused on, and there is no iron: tack on a soft cut-away instead."));
+            cautions.Add(new Caution("transfer.stabiliser", CautionKind.Item, Severity.Caution, "The soft knit backing is fused on, and there is no iron: tack on a soft cut-away instead."));
         }
 
         var ruledOut = Harming.Where(h => h.When(facts) && !chosen.Contains(h.Id) && h.Id != own).GroupBy(h => h.Id)

@@ -49,7 +49,7 @@ public static class TransferRoom
         var cautions = new List<Caution>();
         foreach (var harm in judged.Where(j => j.RuledOut && j.ChoiceId == method.Id))
         {
-            cautions.Add(new Caution(CautionKind.Item, Severity.Stop, $"{method.Name}: {string.Join(' ', harm.Because)}"));
+            cautions.Add(new Caution("transfer.method", CautionKind.Item, Severity.Stop, $"{method.Name}: {string.Join(' ', harm.Because)}"));
         }
 
         var (marker, markerDecision) = Marker(q, method, cautions);
@@ -104,10 +104,10 @@ public static class TransferRoom
         var ownId = preferred.FirstOrDefault(id => reasons[id].Count == 0) ?? preferred[0];
         var own = Inks.Find(ownId)!;
         var ink = q.HersMarker is null ? own : Inks.Find(q.HersMarker)!;
-        cautions.AddRange(reasons[ink.Id].Select(r => new Caution(CautionKind.Item, q.HersMarker is null ? Severity.Caution : Severity.Stop, $"{Say.Upper(ink.Name)}: {r}")));
+        cautions.AddRange(reasons[ink.Id].Select(r => new Caution("transfer.marker", CautionKind.Item, q.HersMarker is null ? Severity.Caution : Severity.Stop, $"{Say.Upper(ink.Name)}: {r}")));
         if (method.Id == "stick-on-sheet" && ink.Id == "none")
         {
-            cautions.Add(new Caution(CautionKind.Item, Severity.Note, "Print the sheet in pale grey, so that no ink is left in pale thread."));
+            cautions.Add(new Caution("pale-print", CautionKind.Item, Severity.Note, "Print the sheet in pale grey, so that no ink is left in pale thread."));
         }
 
         var because = new List<string>

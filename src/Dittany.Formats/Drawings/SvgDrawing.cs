@@ -71,40 +71,24 @@ public static class SvgDrawing
         var heightMm = drawn.Height;
         const double Margin = 2;
         var dot = Math.Max(0.2, DotShare * 0.4 * Math.Max(widthMm, heightMm));
-        var text = new StringBuilder();
-        using (var w = XmlWriter.Create(text, new XmlWriterSettings { OmitXmlDeclaration = true, Indent = true, NewLineChars = "\n" }))
+        using var svg = new Svg(decimals: 4, lines: true);
+        svg.Open(
+            "svg", ("width", $"{svg.Number(widthMm + (2 * Margin))}mm"), ("height", $"{svg.Number(heightMm + (2 * Margin))}mm"),
+            ("viewBox", $"{svg.Number((-widthMm / 2) - Margin)} {svg.Number((-heightMm / 2) - Margin)} {svg.Number(widthMm + (2 * Margin))} {svg.Number(heightMm + (2 * Margin))}"));
+        svg.Open("title").Text(name).Close();
+        foreach (var part in drawn.Parts)
         {
-            string N(double v) => Math.Round(v, 4).ToString(CultureInfo.InvariantCulture);
-            w.WriteStartElement("svg", "http://www.w3.org/2000/svg");
-            w.WriteAttributeString("width", $"{N(widthMm + (2 * Margin))}mm");
-            w.WriteAttributeString("height", $"{N(heightMm + (2 * Margin))}mm");
-            w.WriteAttributeString("viewBox", $"{N((-widthMm / 2) - Margin)} {N((-heightMm / 2) - Margin)} {N(widthMm + (2 * Margin))} {N(heightMm + (2 * Margin))}");
-            w.WriteElementString("title", name);
-            foreach (var part in drawn.Parts)
+            if (part.Kind == FigureKind.Dot)
             {
-                w.WriteStartElement(part.Kind == FigureKind.Dot ? "circle" : "path");
-                w.WriteAttributeString("data-role", part.Role);
-                if (part.Kind == FigureKind.Dot)
-                {
-                    w.WriteAttributeString("cx", N(part.Middle.X));
-                    w.WriteAttributeString("cy", N(part.Middle.Y));
-                    w.WriteAttributeString("r", N(dot));
-                }
-                else
-                {
-                    w.WriteAttributeString("d", PathOf(part.Stroke));
-                    w.WriteAttributeString("fill", part.Kind == FigureKind.Shape ? "#dfe6da" : "none");
-                    w.WriteAttributeString("stroke", "#26352c");
-                    w.WriteAttributeString("stroke-width", "0.4");
-                }
-
-                w.WriteEndElement();
+                svg.Empty("circle", ("data-role", part.Role), ("cx", part.Middle.X), ("cy", part.Middle.Y), ("r", dot));
             }
-
-            w.WriteEndElement();
+            else
+            {
+                svg.Empty("path", ("data-role", part.Role), ("d", PathOf(part.Stroke)), ("fill", part.Kind == FigureKind.Shape ? "#dfe6da" : "none"), ("stroke", "#26352c"), ("stroke-width", "0.4"));
+            }
         }
 
-        return text.ToString();
+        return svg.Close().ToString();
     }
 
     /// <summary>A stroke as path data.</summary>

@@ -96,6 +96,7 @@ public static class PlanJson
         foreach (var caution in plan.Cautions)
         {
             w.WriteStartObject();
+            w.WriteString("id", caution.Id);
             w.WriteString("kind", Lower(caution.Kind));
             w.WriteString("severity", Lower(caution.Severity));
             w.WriteString("text", caution.Text);

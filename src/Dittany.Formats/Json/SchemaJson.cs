@@ -176,7 +176,7 @@ public static class SchemaJson
         ["title"] = PlanJson.Schema,
         ["type"] = "object",
         ["required"] = new JsonArray(
-            "schema", "rules", "inputHash", "today", "item", "space", "elements", "transfer", "hooping", "threads", "route", "time", "finish", "care", "proof", "decisions", "setAside", "cautions"),
+            "schema", "rules", "inputHash", "today", "item", "space", "elements", "transfer", "hooping", "threads", "route", "work", "time", "finish", "care", "proof", "decisions", "setAside", "cautions"),
         ["properties"] = new JsonObject
         {
             ["schema"] = new JsonObject { ["const"] = PlanJson.Schema },
@@ -215,7 +215,7 @@ public static class SchemaJson
                 ("because", List(Text())), ("wouldChange", List(Text())), ("alternatives", List(Open(("choiceId", Text()), ("choice", Text())))),
                 ("ruledOut", List(Open(("choiceId", Text()), ("choice", Text()), ("because", List(Text()))))), ("overruled", Flag()))),
             ["setAside"] = List(Text()),
-            ["cautions"] = List(Open(("kind", Enum(["person", "item"])), ("severity", Enum(["note", "caution", "stop"])), ("text", Text()))),
+            ["cautions"] = List(Open(("id", Text()), ("kind", Enum(["person", "item"])), ("severity", Enum(["note", "caution", "stop"])), ("text", Text()))),
         },
     };
 

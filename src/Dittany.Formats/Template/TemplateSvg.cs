@@ -1,7 +1,5 @@
-using System.Globalization;
-using System.Text;
-using System.Xml;
 using Dittany.Core.Geometry;
+using Dittany.Formats.Drawings;
 
 namespace Dittany.Formats.Template;
 
@@ -17,39 +15,25 @@ public static class TemplateSvg
         var width = Math.Max(sheet.WidthMm, TemplateSheet.CheckLineMm + 20);
         var height = sheet.HeightMm + FootMm;
         var shift = (width - sheet.WidthMm) / 2;
-        var text = new StringBuilder();
-        using (var w = XmlWriter.Create(text, new XmlWriterSettings { Indent = true, OmitXmlDeclaration = true, NewLineChars = "\n", CheckCharacters = false }))
+        using var svg = new Svg(decimals: 3, lines: true);
+        svg.Open("svg", ("width", $"{svg.Number(width)}mm"), ("height", $"{svg.Number(height)}mm"), ("viewBox", $"0 0 {svg.Number(width)} {svg.Number(height)}"));
+        svg.Open("title").Text(sheet.Title).Close();
+        Line(svg, "centre-line", shift + sheet.CentreXMm, 0, shift + sheet.CentreXMm, sheet.HeightMm, dashed: true);
+        foreach (var baseline in sheet.BaselinesMm)
         {
-            w.WriteStartElement("svg", "http://www.w3.org/2000/svg");
-            w.WriteAttributeString("width", $"{N(width)}mm");
-            w.WriteAttributeString("height", $"{N(height)}mm");
-            w.WriteAttributeString("viewBox", $"0 0 {N(width)} {N(height)}");
-            w.WriteElementString("title", "http://www.w3.org/2000/svg", sheet.Title);
-            Line(w, "centre-line", shift + sheet.CentreXMm, 0, shift + sheet.CentreXMm, sheet.HeightMm, dashed: true);
-            foreach (var baseline in sheet.BaselinesMm)
-            {
-                Line(w, "base-line", 0, baseline, width, baseline, dashed: true);
-            }
-
-            foreach (var line in sheet.Lines)
-            {
-                w.WriteStartElement("path");
-                w.WriteAttributeString("class", "mark");
-                w.WriteAttributeString("d", Path(line, shift));
-                w.WriteAttributeString("fill", "none");
-                w.WriteAttributeString("stroke", "#000");
-                w.WriteAttributeString("stroke-width", "0.35");
-                w.WriteEndElement();
-            }
-
-            Words(w, 10, sheet.HeightMm + 8, 5, Short(sheet.Title, width));
-            Words(w, 10, sheet.HeightMm + 14, 3.2, sheet.MirrorWords);
-            Line(w, "check-line", 10, sheet.HeightMm + 20, 10 + TemplateSheet.CheckLineMm, sheet.HeightMm + 20, dashed: false);
-            Words(w, 10, sheet.HeightMm + 25, 2.4, TemplateSheet.CheckWords);
-            w.WriteEndElement();
+            Line(svg, "base-line", 0, baseline, width, baseline, dashed: true);
         }
 
-        return text.ToString();
+        foreach (var line in sheet.Lines)
+        {
+            svg.Empty("path", ("class", "mark"), ("d", svg.Line(line.PointsMm.Select(p => p + new Pt(shift, 0)), line.Closed)), ("fill", "none"), ("stroke", "#000"), ("stroke-width", "0.35"));
+        }
+
+        Words(svg, 10, sheet.HeightMm + 8, 5, Short(sheet.Title, width));
+        Words(svg, 10, sheet.HeightMm + 14, 3.2, sheet.MirrorWords);
+        Line(svg, "check-line", 10, sheet.HeightMm + 20, 10 + TemplateSheet.CheckLineMm, sheet.HeightMm + 20, dashed: false);
+        Words(svg, 10, sheet.HeightMm + 25, 2.4, TemplateSheet.CheckWords);
+        return svg.Close().ToString();
     }
 
     /// <summary>As much of a title as goes into the width; a letter is about half its size wide.</summary>
@@ -59,45 +43,11 @@ public static class TemplateSvg
         return title.Length <= most ? title : title[..(most - 1)].TrimEnd() + "…";
     }
 
-    private static string Path(TemplateLine line, double shift)
+    private static void Line(Svg svg, string name, double x1, double y1, double x2, double y2, bool dashed)
     {
-        var d = new StringBuilder();
-        foreach (var p in line.PointsMm)
-        {
-            d.Append(d.Length == 0 ? 'M' : 'L').Append(N(p.X + shift)).Append(' ').Append(N(p.Y));
-        }
-
-        return line.Closed ? d.Append('Z').ToString() : d.ToString();
+        (string, object)[] dashes = dashed ? [("stroke-dasharray", "2 1.5")] : [];
+        svg.Empty("line", [("class", name), ("x1", x1), ("y1", y1), ("x2", x2), ("y2", y2), ("stroke", dashed ? "#6e6e6e" : "#000"), ("stroke-width", dashed ? "0.2" : "0.35"), .. dashes]);
     }
 
-    private static void Line(XmlWriter w, string name, double x1, double y1, double x2, double y2, bool dashed)
-    {
-        w.WriteStartElement("line");
-        w.WriteAttributeString("class", name);
-        w.WriteAttributeString("x1", N(x1));
-        w.WriteAttributeString("y1", N(y1));
-        w.WriteAttributeString("x2", N(x2));
-        w.WriteAttributeString("y2", N(y2));
-        w.WriteAttributeString("stroke", dashed ? "#6e6e6e" : "#000");
-        w.WriteAttributeString("stroke-width", dashed ? "0.2" : "0.35");
-        if (dashed)
-        {
-            w.WriteAttributeString("stroke-dasharray", "2 1.5");
-        }
-
-        w.WriteEndElement();
-    }
-
-    private static void Words(XmlWriter w, double x, double y, double sizeMm, string words)
-    {
-        w.WriteStartElement("text");
-        w.WriteAttributeString("x", N(x));
-        w.WriteAttributeString("y", N(y));
-        w.WriteAttributeString("font-size", N(sizeMm));
-        w.WriteAttributeString("font-family", "sans-serif");
-        w.WriteString(words);
-        w.WriteEndElement();
-    }
-
-    private static string N(double value) => value.ToString("0.###", CultureInfo.InvariantCulture);
+    private static void Words(Svg svg, double x, double y, double sizeMm, string words) => svg.Label(words, ("x", x), ("y", y), ("font-size", sizeMm), ("font-family", "sans-serif"));
 }

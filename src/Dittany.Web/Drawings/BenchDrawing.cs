@@ -3,6 +3,7 @@ using Dittany.Core.Geometry;
 using Dittany.Core.Items;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
+using Dittany.Formats.Drawings;
 
 namespace Dittany.Web.Drawings;
 
@@ -68,12 +69,12 @@ public static class BenchDrawing
     /// </summary>
     public static string Draw(Plan plan, Look look)
     {
-        var svg = new Svg();
+        using var svg = new Svg();
         var (view, px) = (look.View, look.View.Px);
         var middle = plan.Elements[0].CentreMm.X;
         svg.Open(
             "svg",
-            ("xmlns", "http://www.w3.org/2000/svg"), ("class", plan.Item.Cloth.Dark ? "drawing on-dark" : "drawing"), ("role", "img"), ("aria-labelledby", "drawing-title"),
+            ("class", plan.Item.Cloth.Dark ? "drawing on-dark" : "drawing"), ("role", "img"), ("aria-labelledby", "drawing-title"),
             ("viewBox", $"{Svg.N(view.X)} {Svg.N(view.Y)} {Svg.N(view.Width)} {Svg.N(view.Height)}"), ("preserveAspectRatio", "xMinYMin meet"));
         svg.Open("title", ("id", "drawing-title")).Text(Told(plan, look.Units)).Close();
         Spread(svg);
@@ -143,8 +144,8 @@ public static class BenchDrawing
         var tall = side * 0.96;
         var x = Math.Clamp(box.X + (box.Width / 2) - (side / 2), left - (side * 0.06), Math.Max(left - (side * 0.06), left + w - (side * 0.94)));
         var y = Math.Clamp(box.Y + (box.Height / 2) - (tall / 2), top - (tall * 0.06), Math.Max(top - (tall * 0.06), top + h - (tall * 0.94)));
-        var svg = new Svg();
-        svg.Open("svg", ("xmlns", "http://www.w3.org/2000/svg"), ("class", "small-drawing"), ("aria-hidden", "true"), ("viewBox", $"{Svg.N(x)} {Svg.N(y)} {Svg.N(side)} {Svg.N(tall)}"));
+        using var svg = new Svg();
+        svg.Open("svg", ("class", "small-drawing"), ("aria-hidden", "true"), ("viewBox", $"{Svg.N(x)} {Svg.N(y)} {Svg.N(side)} {Svg.N(tall)}"));
         ItemDrawing.Draw(svg, ItemDrawing.Of(plan), id, side / 240);
         foreach (var element in plan.Elements)
         {
@@ -165,8 +166,8 @@ public static class BenchDrawing
         var points = drawn.Outline.Concat(drawn.Behind.SelectMany(b => b)).ToArray();
         var (x0, y0, x1, y1) = (points.Min(p => p.X), points.Min(p => p.Y), points.Max(p => p.X), points.Max(p => p.Y));
         var side = Math.Max(x1 - x0, y1 - y0) * 1.06;
-        var svg = new Svg();
-        svg.Open("svg", ("xmlns", "http://www.w3.org/2000/svg"), ("class", "form-drawing"), ("aria-hidden", "true"), ("viewBox", $"{Svg.N(((x0 + x1) / 2) - (side / 2))} {Svg.N(((y0 + y1) / 2) - (side / 2))} {Svg.N(side)} {Svg.N(side)}"));
+        using var svg = new Svg();
+        svg.Open("svg", ("class", "form-drawing"), ("aria-hidden", "true"), ("viewBox", $"{Svg.N(((x0 + x1) / 2) - (side / 2))} {Svg.N(((y0 + y1) / 2) - (side / 2))} {Svg.N(side)} {Svg.N(side)}"));
         ItemDrawing.Draw(svg, ItemDrawing.Of(form, drawn), $"form-{form.Id}", side / 150);
         return svg.Close().ToString();
     }

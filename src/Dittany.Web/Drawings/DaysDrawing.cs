@@ -1,6 +1,7 @@
 using System.Globalization;
 using Dittany.Core.Measures;
 using Dittany.Core.Time;
+using Dittany.Formats.Drawings;
 
 namespace Dittany.Web.Drawings;
 
@@ -21,9 +22,9 @@ public static class DaysDrawing
             .OrderBy(p => p.From).ThenBy(p => p.Piece.Lain.ReadyOn ?? DateOnly.MaxValue).ThenBy(p => p.Piece.Demand.Id)
             .ToArray();
         var (day, height) = (WidthPx / days, TapePx + (Math.Max(1, rows.Length) * RowPx) + 12);
-        var svg = new Svg();
+        using var svg = new Svg();
         svg.Open(
-            "svg", ("xmlns", "http://www.w3.org/2000/svg"), ("class", "days"), ("viewBox", $"0 0 {Svg.N(WidthPx)} {Svg.N(height)}"), ("role", "group"), ("aria-label", $"The next {days} days with the work on them"));
+            "svg", ("class", "days"), ("viewBox", $"0 0 {Svg.N(WidthPx)} {Svg.N(height)}"), ("role", "group"), ("aria-label", $"The next {days} days with the work on them"));
         for (var n = 0; n < days; n++)
         {
             var at = today.AddDays(n);

@@ -4,6 +4,7 @@ using Dittany.Core.Materials;
 using Dittany.Core.Planning;
 using Dittany.Core.Route;
 using Dittany.Core.Stitches;
+using Dittany.Formats.Drawings;
 
 namespace Dittany.Web.Drawings;
 

@@ -2,6 +2,7 @@ using Dittany.Core.Geometry;
 using Dittany.Core.Items;
 using Dittany.Core.Measures;
 using Dittany.Core.Space;
+using Dittany.Formats.Drawings;
 
 namespace Dittany.Web.Drawings;
 
@@ -21,12 +22,12 @@ public static class FormDrawing
         var margin = Math.Max(x1 - x0, y1 - y0) * 0.05;
         var (left, top, width, height) = (x0 - margin, y0 - margin, x1 - x0 + (2 * margin), y1 - y0 + (2 * margin));
         var px = trueSize ? 25.4 / 96 : Math.Max(width, height) / ShownPx;
-        var svg = new Svg();
+        using var svg = new Svg();
         var box = $"{Svg.N(left)} {Svg.N(top)} {Svg.N(width)} {Svg.N(height)}";
         (string, object)[] size = trueSize ? [("width", $"{Svg.N(width)}mm"), ("height", $"{Svg.N(height)}mm")] : [];
         svg.Open(
             "svg",
-            [("xmlns", "http://www.w3.org/2000/svg"), ("class", "face-drawing"), ("role", trace ? "group" : "img"), ("aria-label", Told(form, drawn, units)), ("viewBox", box), .. size]);
+            [("class", "face-drawing"), ("role", trace ? "group" : "img"), ("aria-label", Told(form, drawn, units)), ("viewBox", box), .. size]);
         if (trace && drawn.Picture is { } picture)
         {
             svg.Empty("image", ("href", $"/pictures/{picture.Id}"), ("x", picture.XMm), ("y", picture.YMm), ("width", picture.WidthMm), ("height", picture.HeightMm), ("preserveAspectRatio", "none"), ("opacity", 0.55));

@@ -4,6 +4,7 @@ using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
 using Dittany.Core.Space;
+using Dittany.Formats.Drawings;
 
 namespace Dittany.Web.Drawings;
 

@@ -12,8 +12,6 @@ public static class LetterDrawing
 
     private const string Leaf = "#4f7358";
 
-    private const string Marked = "http://www.w3.org/2000/svg";
-
     /// <summary>Words written in an alphabet, capitals 100 high, with a line of a comfortable twelfth of them (thinner round outlines).</summary>
     public static string Words(IAlphabet alphabet, string text)
     {
@@ -22,8 +20,8 @@ public static class LetterDrawing
         var (least, greatest) = (new Pt(points.Min(p => p.X), Math.Min(points.Min(p => p.Y), -1)), new Pt(points.Max(p => p.X), Math.Max(points.Max(p => p.Y), 0.3)));
         const double K = 60;
         const double Pad = 8;
-        var svg = new Svg();
-        svg.Open("svg", ("xmlns", Marked), ("viewBox", $"{Svg.N((least.X * K) - Pad)} {Svg.N((least.Y * K) - Pad)} {Svg.N(((greatest.X - least.X) * K) + (2 * Pad))} {Svg.N(((greatest.Y - least.Y) * K) + (2 * Pad))}"));
+        using var svg = new Svg();
+        svg.Open("svg", ("viewBox", $"{Svg.N((least.X * K) - Pad)} {Svg.N((least.Y * K) - Pad)} {Svg.N(((greatest.X - least.X) * K) + (2 * Pad))} {Svg.N(((greatest.Y - least.Y) * K) + (2 * Pad))}"));
         svg.Open("g", ("fill", "none"), ("stroke", Thread), ("stroke-width", alphabet.Kind == AlphabetKind.Weighted ? 1.6 : 4.4), ("stroke-linecap", "round"), ("stroke-linejoin", "round"));
         foreach (var stroke in setting.Letters.SelectMany(l => l.Strokes))
         {
@@ -41,7 +39,7 @@ public static class LetterDrawing
     {
         var setting = Setting.Lay(alphabet, [text], Stands.OnMiddle);
         var k = RoomPx / Math.Max(0.1, roomWide);
-        var svg = new Svg();
+        using var svg = new Svg();
         var (width, height) = ((Math.Max(roomWide, setting.Width) * k) + 8, (Math.Max(roomHigh, 1.9) * k) + 8);
         svg.Open("svg", ("class", "one-scale"), ("width", width), ("height", height), ("viewBox", $"{Svg.N(-width / 2)} {Svg.N(-height / 2)} {Svg.N(width)} {Svg.N(height)}"), ("aria-hidden", "true"));
         svg.Empty("rect", ("x", -roomWide * k / 2), ("y", -roomHigh * k / 2), ("width", roomWide * k), ("height", roomHigh * k), ("fill", "#fffdf6"), ("stroke", "#8f3a67"), ("stroke-width", 1), ("stroke-dasharray", "5 4"));
@@ -63,8 +61,8 @@ public static class LetterDrawing
         var size = small ? 112.0 : 300;
         var drawn = figure.Within(size, size);
         var half = (size / 2) + 6;
-        var svg = new Svg();
-        svg.Open("svg", ("xmlns", Marked), ("viewBox", $"{Svg.N(-half)} {Svg.N(-half)} {Svg.N(2 * half)} {Svg.N(2 * half)}"));
+        using var svg = new Svg();
+        svg.Open("svg", ("viewBox", $"{Svg.N(-half)} {Svg.N(-half)} {Svg.N(2 * half)} {Svg.N(2 * half)}"));
         svg.Open("g", ("fill", "none"), ("stroke-width", small ? 2 : 2.4), ("stroke-linecap", "round"), ("stroke-linejoin", "round"));
         foreach (var part in drawn.Parts)
         {

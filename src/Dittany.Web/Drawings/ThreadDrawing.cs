@@ -3,6 +3,7 @@ using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
 using Dittany.Core.Planning;
 using Dittany.Core.Stitches;
+using Dittany.Formats.Drawings;
 
 namespace Dittany.Web.Drawings;
 

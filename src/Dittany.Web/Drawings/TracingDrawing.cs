@@ -16,8 +16,8 @@ public static class TracingDrawing
         var (w, h) = (tracing.PictureWidthMm, tracing.PictureHeightMm);
         var px = Math.Max(w, h) / ShownPx;
         var figure = tracing.Draw();
-        var svg = new Svg();
-        svg.Open("svg", ("xmlns", "http://www.w3.org/2000/svg"), ("class", "face-drawing sketching"), ("role", "group"), ("aria-label", Told(tracing)), ("viewBox", $"0 0 {Svg.N(w)} {Svg.N(h)}"));
+        using var svg = new Svg();
+        svg.Open("svg", ("class", "face-drawing sketching"), ("role", "group"), ("aria-label", Told(tracing)), ("viewBox", $"0 0 {Svg.N(w)} {Svg.N(h)}"));
         svg.Empty("image", ("href", $"/pictures/{tracing.PictureId}"), ("x", 0.0), ("y", 0.0), ("width", w), ("height", h), ("preserveAspectRatio", "none"), ("opacity", 0.6));
 
         // A pale edge keeps a line in sight on a dark picture too; all edges lie under all lines.
@@ -49,8 +49,8 @@ public static class TracingDrawing
         const double Edge = 4;
         var (w, h) = (MadeUpSketch.WidthMm, MadeUpSketch.HeightMm);
         var parts = MadeUpSketch.Lines.Parts;
-        var svg = new Svg();
-        svg.Open("svg", ("xmlns", "http://www.w3.org/2000/svg"), ("class", "how-traced"), ("role", "img"), ("aria-label", "A sketch in pencil; its lines drawn over it in thread; the same lines on cloth"), ("viewBox", $"{Svg.N(-Edge)} {Svg.N(-Edge)} {Svg.N((3 * w) + (2 * Apart) + (2 * Edge))} {Svg.N(h + (2 * Edge))}"));
+        using var svg = new Svg();
+        svg.Open("svg", ("class", "how-traced"), ("role", "img"), ("aria-label", "A sketch in pencil; its lines drawn over it in thread; the same lines on cloth"), ("viewBox", $"{Svg.N(-Edge)} {Svg.N(-Edge)} {Svg.N((3 * w) + (2 * Apart) + (2 * Edge))} {Svg.N(h + (2 * Edge))}"));
         for (var panel = 0; panel < 3; panel++)
         {
             svg.Open("g", ("transform", $"translate({Svg.N(panel * (w + Apart))} 0)"));

@@ -118,6 +118,7 @@ public sealed class BadPieceTests : IDisposable
     [InlineData("GET", "/?handler=", HttpStatusCode.OK)]
     [InlineData("GET", "/set?Form=&Names=Ola", HttpStatusCode.UnprocessableEntity)]
     [InlineData("GET", "/set?Names=%E2%80%8B", HttpStatusCode.UnprocessableEntity)]
+    [InlineData("GET", "/set?Names=Ida%0A%D7%A9%D7%9C%D7%95%D7%9D&Form=tote", HttpStatusCode.OK)]
     [InlineData("GET", "/bench/99", HttpStatusCode.NotFound)]
     public async Task What_is_asked_oddly_is_answered(string method, string address, HttpStatusCode status)
     {

@@ -280,6 +280,41 @@ public sealed class StoreTests : IDisposable
         Assert.Equal("by-height", Assert.Single((await Store().All()).Pieces).In(await Shop().Current()).Habit("letter-stitch"));
     }
 
+    /// <summary>However many pieces there are, the list asks the store as often as for one.</summary>
+    [Fact]
+    public async Task The_list_asks_as_often_for_many_as_for_one()
+    {
+        await Store().Create(Towel(), "New piece");
+        var one = await Asked();
+        for (var i = 0; i < 12; i++)
+        {
+            await Store().Create(Towel(), "New piece");
+        }
+
+        Assert.InRange(one, 1, 3);
+        Assert.Equal(one, await Asked());
+
+        async Task<int> Asked()
+        {
+            var counter = new Counter();
+            await using var db = new DittanyDb(new DbContextOptionsBuilder<DittanyDb>().UseSqlite(_folder.ConnectionString).AddInterceptors(counter).Options);
+            await new PieceStore(db, _clock, new LetterShelf()).All();
+            return counter.Commands;
+        }
+    }
+
+    private sealed class Counter : Microsoft.EntityFrameworkCore.Diagnostics.DbCommandInterceptor
+    {
+        public int Commands { get; private set; }
+
+        public override ValueTask<Microsoft.EntityFrameworkCore.Diagnostics.InterceptionResult<System.Data.Common.DbDataReader>> ReaderExecutingAsync(
+            System.Data.Common.DbCommand command, Microsoft.EntityFrameworkCore.Diagnostics.CommandEventData eventData, Microsoft.EntityFrameworkCore.Diagnostics.InterceptionResult<System.Data.Common.DbDataReader> result, CancellationToken cancellationToken = default)
+        {
+            Commands++;
+            return base.ReaderExecutingAsync(command, eventData, result, cancellationToken);
+        }
+    }
+
     /// <summary>A first wash begins nothing: the habits of the day still hold.</summary>
     [Fact]
     public async Task A_first_wash_binds_nothing()

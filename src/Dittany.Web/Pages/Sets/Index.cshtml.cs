@@ -92,9 +92,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Plans
             return;
         }
 
-        var hand = shelf.Now.Find(Alphabet ?? string.Empty) ?? shelf.Now.Alphabets[0];
         var (wide, high) = (Sizing.RoomMm.Width / Sizing.CapMm, Sizing.RoomMm.Height / Sizing.CapMm);
-        Pictures = All.ToDictionary(n => n, n => LetterDrawing.InRoom(hand, n, wide, high, Sizing.Pair.LineWidthMm / Sizing.CapMm), StringComparer.Ordinal);
+        Pictures = Sizing.Names.ToDictionary(n => n.Text, n => LetterDrawing.InRoom(n.Hand, n.Text, wide, high, Sizing.Pair.LineWidthMm / Sizing.CapMm), StringComparer.Ordinal);
     }
 
     public static IReadOnlyList<Form> Forms => Catalogue.Forms;
