@@ -10,51 +10,38 @@ namespace Dittany.Store.Migrations
         /// <inheritdoc />
         protected override void Up(MigrationBuilder migrationBuilder)
         {
-            migrationBuilder.DropPrimaryKey(
-                name: "PK_Begun",
-                table: "Begun");
-
             migrationBuilder.AddColumn<int>(
                 name: "BegunAt",
                 table: "Revisions",
                 type: "INTEGER",
                 nullable: true);
 
-            migrationBuilder.AddColumn<int>(
-                name: "Number",
-                table: "Begun",
-                type: "INTEGER",
-                nullable: false,
-                defaultValue: 0);
-
-            migrationBuilder.AddPrimaryKey(
-                name: "PK_Begun",
-                table: "Begun",
-                columns: new[] { "PieceId", "Number" });
-
+            // By hand, for the framework's own way of changing a key cannot run in the transaction, and would leave half of it behind where the program is killed.
             // What was begun before this was kept goes by the piece, whichever way its revisions went.
-            migrationBuilder.Sql("UPDATE Revisions SET BegunAt = 0 WHERE PieceId IN (SELECT PieceId FROM Begun)");
+            migrationBuilder.Sql(
+                """
+                CREATE TABLE "BegunBefore" ("PieceId" INTEGER NOT NULL, "Number" INTEGER NOT NULL, "At" TEXT NOT NULL, "PlanJson" TEXT NOT NULL, "WorkshopJson" TEXT NOT NULL, CONSTRAINT "PK_Begun" PRIMARY KEY ("PieceId", "Number"));
+                INSERT INTO "BegunBefore" SELECT "PieceId", 0, "At", "PlanJson", "WorkshopJson" FROM "Begun";
+                DROP TABLE "Begun";
+                ALTER TABLE "BegunBefore" RENAME TO "Begun";
+                UPDATE "Revisions" SET "BegunAt" = 0 WHERE "PieceId" IN (SELECT "PieceId" FROM "Begun");
+                """);
         }
 
         /// <inheritdoc />
         protected override void Down(MigrationBuilder migrationBuilder)
         {
-            migrationBuilder.DropPrimaryKey(
-                name: "PK_Begun",
-                table: "Begun");
-
             migrationBuilder.DropColumn(
                 name: "BegunAt",
                 table: "Revisions");
 
-            migrationBuilder.DropColumn(
-                name: "Number",
-                table: "Begun");
-
-            migrationBuilder.AddPrimaryKey(
-                name: "PK_Begun",
-                table: "Begun",
-                column: "PieceId");
+            migrationBuilder.Sql(
+                """
+                CREATE TABLE "BegunAfter" ("PieceId" INTEGER NOT NULL CONSTRAINT "PK_Begun" PRIMARY KEY, "At" TEXT NOT NULL, "PlanJson" TEXT NOT NULL, "WorkshopJson" TEXT NOT NULL);
+                INSERT OR REPLACE INTO "BegunAfter" SELECT "PieceId", "At", "PlanJson", "WorkshopJson" FROM "Begun" ORDER BY "Number";
+                DROP TABLE "Begun";
+                ALTER TABLE "BegunAfter" RENAME TO "Begun";
+                """);
         }
     }
 }

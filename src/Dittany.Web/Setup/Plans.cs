@@ -19,10 +19,13 @@ public sealed class Plans(LetterShelf shelf) : IDisposable
     private const long OwnWeight = 400;
 
     /// <summary>A job of more stitches than this is a large one: of them one is made at a time, so that what runs at once stays within the memory, and no small one waits behind them all.</summary>
-    private const double LargeStitches = 15_000;
+    private const double LargeStitches = 4_000;
 
     /// <summary>How long one waits for a place; together with the longest plan it is what anybody ever waits.</summary>
-    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(1.2);
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(2);
+
+    /// <summary>How long one waits for the place of the large ones, which may take longer themselves.</summary>
+    private static readonly TimeSpan PatienceForLarge = TimeSpan.FromSeconds(1.2);
 
     /// <summary>What is made for a list has all the time there is: nobody waits for it.</summary>
     private static readonly TimeSpan Beside = TimeSpan.FromMinutes(10);
@@ -32,8 +35,8 @@ public sealed class Plans(LetterShelf shelf) : IDisposable
 
     private readonly MemoryCache _kept = new(new MemoryCacheOptions { SizeLimit = MostKept });
     private readonly MemoryCache _beyond = new(new MemoryCacheOptions { SizeLimit = MostBeyond });
-    private readonly Places _small = new(Math.Max(1, Environment.ProcessorCount - 1), Patience);
-    private readonly Places _large = new(1, Patience);
+    private readonly Places _small = new(Math.Max(2, Environment.ProcessorCount), Patience);
+    private readonly Places _large = new(1, PatienceForLarge);
     private readonly Places _beside = new(1, Beside);
     private readonly ConcurrentDictionary<string, Task<Plan>> _making = new(StringComparer.Ordinal);
     private readonly CancellationTokenSource _closing = new();

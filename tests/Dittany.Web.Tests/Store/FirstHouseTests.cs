@@ -22,7 +22,7 @@ public sealed class FirstHouseTests : IDisposable
         {
             connection.Open();
             using var command = connection.CreateCommand();
-            command.CommandText = File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Store", "first-house.sql"));
+            command.CommandText = "PRAGMA journal_mode = WAL; " + File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Store", "first-house.sql"));
             command.ExecuteNonQuery();
         }
 
