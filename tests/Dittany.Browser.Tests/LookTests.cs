@@ -138,6 +138,7 @@ public sealed class LookTests(App app) : IClassFixture<App>
                 App.Until(() => browser.FindElement(By.CssSelector("#glimpse svg")).Displayed && browser.FindElement(By.Id("glimpse")).Text.Contains("Oda & Bertil", StringComparison.Ordinal), "the plan shows itself");
             }
 
+            App.Until(() => browser.FindElements(By.CssSelector(".slow")).Count == 0, "all plans are there");
             App.Until(() => browser.ExecuteScript("return document.fonts.status === 'loaded' && document.readyState === 'complete'") is true, "the fonts are there");
             App.Until(() => browser.ExecuteScript("return [...document.images].filter((i) => { const b = i.getBoundingClientRect(); return b.bottom > 0 && b.top < innerHeight; }).every((i) => i.complete && i.naturalWidth > 0)") is true, "the pictures on the page are there");
             var png = browser.GetScreenshot().AsByteArray;
