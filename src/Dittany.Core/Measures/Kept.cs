@@ -1,20 +1,21 @@
+using System.Collections.Concurrent;
 using Microsoft.Extensions.Caching.Memory;
 
 namespace Dittany.Core.Measures;
 
 /// <summary>
-/// What was reckoned once and is kept, up to a number of things; what was longest not asked for goes first. Reckoned once though many ask at once. What throws is not kept. Never what a plan hangs on: a thing made
+/// What was reckoned once and is kept, up to a number of things, or up to so much of what they weigh; what was longest not asked for goes first. Reckoned once though many ask at once. What throws is not kept. Never what a plan hangs on: a thing made
 /// anew is the same thing. Safe to be shared between threads.
 /// </summary>
 [System.Diagnostics.CodeAnalysis.SuppressMessage("Design", "CA1001:Types that own disposable fields should be disposable", Justification = "The cache holds memory and nothing else, and lives as long as what it is kept for.")]
-public sealed class Kept<TKey, TValue>(int most)
+public sealed class Kept<TKey, TValue>(int most, Func<TValue, int>? weight = null)
     where TKey : notnull
 {
     /// <summary>So much goes at once when it is full.</summary>
     private const double GoesShare = 0.2;
 
     private readonly MemoryCache _kept = new(new MemoryCacheOptions { SizeLimit = most, CompactionPercentage = GoesShare });
-    private readonly Lock _entering = new();
+    private readonly ConcurrentDictionary<TKey, Lazy<TValue>> _making = new();
 
     /// <summary>How many things are kept.</summary>
     public int Count => _kept.Count;
@@ -22,30 +23,32 @@ public sealed class Kept<TKey, TValue>(int most)
     /// <summary>The thing under a key, made by <paramref name="make"/> where it is not kept.</summary>
     public TValue Of(TKey key, Func<TKey, TValue> make)
     {
-        var made = _kept.TryGetValue(key, out Lazy<TValue>? known) ? known! : Entered(key, make);
+        if (_kept.TryGetValue(key, out TValue? known))
+        {
+            return known!;
+        }
+
+        var making = _making.GetOrAdd(key, _ => new Lazy<TValue>(() => Made(key, make)));
         try
         {
-            return made.Value;
+            return making.Value;
         }
-        catch
+        finally
         {
-            _kept.Remove(key);
-            throw;
+            _making.TryRemove(new KeyValuePair<TKey, Lazy<TValue>>(key, making));
         }
     }
 
-    private Lazy<TValue> Entered(TKey key, Func<TKey, TValue> make)
+    /// <summary>Made and put among what is kept; where another was quicker in between, that one.</summary>
+    private TValue Made(TKey key, Func<TKey, TValue> make)
     {
-        lock (_entering)
+        if (_kept.TryGetValue(key, out TValue? known))
         {
-            if (_kept.TryGetValue(key, out Lazy<TValue>? known))
-            {
-                return known!;
-            }
-
-            var made = new Lazy<TValue>(() => make(key));
-            _kept.Set(key, made, new MemoryCacheEntryOptions { Size = 1 });
-            return made;
+            return known!;
         }
+
+        var made = make(key);
+        _kept.Set(key, made, new MemoryCacheEntryOptions { Size = Math.Max(1, weight?.Invoke(made) ?? 1) });
+        return made;
     }
 }

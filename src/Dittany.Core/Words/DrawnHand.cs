@@ -21,7 +21,7 @@ internal class DrawnHand : IAlphabet
     private readonly Dictionary<char, IReadOnlyList<Stroke>> _marks;
 
     /// <summary>Letters that are kept: more than any language has; marks can be heaped without end.</summary>
-    private const int MostKept = 5000;
+    private const int MostKept = 2000;
 
     private readonly Kept<string, Glyph?> _glyphs = new(MostKept);
 

@@ -83,7 +83,7 @@ public static partial class JoinedHand
 
     private sealed class Hand() : DrawnHand("joined-hand", "Joined hand", "Letters run into each other: a name is one line of thread, with few ends.", UprightHand.Letters, UprightHand.Marks)
     {
-        private readonly Kept<(string, string), IReadOnlyList<Stroke>> _joined = new(20_000);
+        private readonly Kept<(string, string), IReadOnlyList<Stroke>> _joined = new(5_000);
 
         public override ShapedRow Shape(string row, double wider)
         {

@@ -42,7 +42,7 @@ internal static class OpticalShaping
 internal sealed class GlyphMemo
 {
     /// <summary>Letters and pairs that are kept: more than any language needs.</summary>
-    private const int Most = 20_000;
+    private const int Most = 5_000;
 
     private readonly Kept<Glyph, GlyphMeasures> _measures = new(Most);
     private readonly Kept<(string, string), Beside> _beside = new(Most);

@@ -65,10 +65,10 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
     }
 
     /// <summary>So many letters are remembered as had or not: more than any writing has, so that hostile text cannot fill the memory.</summary>
-    private const int MostAsked = 20_000;
+    private const int MostAsked = 4_000;
 
     /// <summary>Pairs of neighbours whose distance and white are remembered.</summary>
-    private const int MostPairs = 20_000;
+    private const int MostPairs = 4_000;
 
     public Glyph? Find(string letter) => Has(letter) && Shape(letter, 0).Letters is [var only] ? only.Glyph : null;
 

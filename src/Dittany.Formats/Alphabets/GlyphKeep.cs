@@ -7,12 +7,14 @@ namespace Dittany.Formats.Alphabets;
 /// <summary>What was made of a font's glyphs, kept up to what a font has, so that changing words cannot fill the memory.</summary>
 internal sealed class GlyphKeep
 {
-    /// <summary>Letters and runs of joined letters that are kept; beyond it they are made anew.</summary>
-    private const int Most = 5_000;
+    /// <summary>Points of letters and of runs of joined letters that are kept of a font: some hundred letters, about 5 MB; beyond it they are made anew.</summary>
+    private const int MostPoints = 100_000;
 
-    private readonly Kept<string, Glyph?> _glyphs = new(Most);
-    private readonly Kept<string, (IReadOnlyList<Stroke>, double)> _lines = new(Most);
-    private readonly Kept<Glyph, GlyphMeasures> _measures = new(Most);
+    private const int MostMeasured = 2_000;
+
+    private readonly Kept<string, Glyph?> _glyphs = new(MostPoints, g => g is null ? 1 : g.Lines.Sum(l => l.Count) + g.Coarse.Sum(l => l.Count));
+    private readonly Kept<string, (IReadOnlyList<Stroke> Strokes, double)> _lines = new(MostPoints, l => 4 * l.Strokes.Sum(s => s.Curves.Count));
+    private readonly Kept<Glyph, GlyphMeasures> _measures = new(MostMeasured);
 
     public Glyph? Glyph(string key, Func<Glyph?> make) => _glyphs.Of(key, _ => make());
 

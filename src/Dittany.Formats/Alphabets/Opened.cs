@@ -21,7 +21,7 @@ internal sealed class Opened : IDisposable
     private readonly Font _font;
     private readonly SKTypeface _typeface;
     private readonly SKFont _outlines;
-    private readonly Kept<string, IReadOnlyList<Stroke>> _known = new(5_000);
+    private readonly Kept<string, IReadOnlyList<Stroke>> _known = new(50_000, strokes => 4 * strokes.Sum(s => s.Curves.Count));
     private readonly double _unit;
 
     public Opened(byte[] bytes)

@@ -12,8 +12,8 @@ namespace Dittany.Web.Setup;
 /// </summary>
 public sealed class Plans(LetterShelf shelf) : IDisposable
 {
-    /// <summary>What is kept, in stitches: about 100 MB.</summary>
-    private const long MostKept = 100_000;
+    /// <summary>What is kept, in stitches: about 60 MB.</summary>
+    private const long MostKept = 60_000;
 
     /// <summary>What a plan weighs beside its stitches: its decisions and drawings of the item.</summary>
     private const long OwnWeight = 400;
