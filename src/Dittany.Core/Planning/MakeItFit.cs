@@ -74,17 +74,27 @@ public static class MakeItFit
         var text = piece.Plan.Elements[0].Text;
         var words = text.Split([' ', '\n'], StringSplitOptions.RemoveEmptyEntries);
         var dry = piece.Plan.Transfer.Ranking.Where(m => m.Verdict == "possible").Select(m => m.Method);
-        (string Kind, Func<Plan, string> Text, (string Member, string Value)[] Changes)[] candidates =
+        Candidate[] candidates =
         [
-            .. piece.Plan.Time.Progress.Stage == Stage.Planned && piece.Plan.Work.Any(o => o.Kind == OpKind.Wash)
-                ? new[] { ("washed", (Func<Plan, string>)(_ => "If it was washed before, say so: the first wash and its drying fall away."), new[] { ("fabric.prewashed", "true") }) } : [],
-            ("quicker", p => $"Stitch it in backstitch: {Saved(p)} less at the needle.", [("overrules/stitch.outline", "backstitch")]),
-            ("quicker", p => $"Make the letters as small as still reads: {Saved(p)} less at the needle.", [("overrules/words.size", "smallest")]),
-            ("quicker", p => $"Backstitch, and the letters as small as still reads: {Saved(p)} less at the needle.", [("overrules/stitch.outline", "backstitch"), ("overrules/words.size", "smallest")]),
-            .. dry.Select(m => ("no-wait", (Func<Plan, string>)(p => $"{p.Transfer.Method.Name}: {(p.Time.WaitMinutes < piece.Plan.Time.WaitMinutes ? $"{Say.Minutes(piece.Plan.Time.WaitMinutes - p.Time.WaitMinutes)} less to wait" : $"{Saved(p)} less work")}."), new[] { ("overrules/transfer.method", m) })),
-            .. words.Length > 1 ? new[] { ("fewer-letters", (Func<Plan, string>)(p => $"Stitch only “{words[0]}”: {Saved(p)} less at the needle."), new[] { ("text", words[0]) }) } : [],
-            ("fewer-letters", p => $"Stitch only the initial, “{Initial(text)}”: {Saved(p)} less at the needle.", [("text", Initial(text))]),
+            new("quicker", p => $"Stitch it in backstitch: {Saved(p)} less at the needle.", [("overrules/stitch.outline", "backstitch")]),
+            new("quicker", p => $"Make the letters as small as still reads: {Saved(p)} less at the needle.", [("overrules/words.size", "smallest")]),
+            new("quicker", p => $"Backstitch, and the letters as small as still reads: {Saved(p)} less at the needle.", [("overrules/stitch.outline", "backstitch"), ("overrules/words.size", "smallest")]),
+            .. dry.Select(m => new Candidate(
+                "no-wait", p => $"{p.Transfer.Method.Name}: {(p.Time.WaitMinutes < piece.Plan.Time.WaitMinutes ? $"{Say.Minutes(piece.Plan.Time.WaitMinutes - p.Time.WaitMinutes)} less to wait" : $"{Saved(p)} less work")}.", [("overrules/transfer.method", m)])),
+            .. words.Length > 1 ? [new Candidate("fewer-letters", p => $"Stitch only “{words[0]}”: {Saved(p)} less at the needle.", [("text", words[0])])] : Array.Empty<Candidate>(),
+            new("fewer-letters", p => $"Stitch only the initial, “{Initial(text)}”: {Saved(p)} less at the needle.", [("text", Initial(text))]),
         ];
+        if (piece.Plan.Time.Progress.Stage == Stage.Planned && piece.Plan.Work.Any(o => o.Kind == OpKind.Wash))
+        {
+            // The drying of the first wash alone can be too long: every way is tried with the wash behind it too.
+            candidates =
+            [
+                new("washed", _ => "If it was washed before, say so: the first wash and its drying fall away.", [Washed]),
+                .. candidates,
+                .. candidates.Select(c => new Candidate($"washed-{c.Kind}", p => $"If it was washed before, say so. {c.Text(p)}", [Washed, .. c.Changes])),
+            ];
+        }
+
         var found = new HashSet<string>(StringComparer.Ordinal);
         foreach (var (kind, told, changes) in candidates)
         {
@@ -97,6 +107,11 @@ public static class MakeItFit
 
         string Saved(Plan plan) => Say.Minutes(Math.Max(0, piece.Plan.Time.HandsOnMinutes - plan.Time.HandsOnMinutes));
     }
+
+    private static readonly (string Member, string Value) Washed = ("fabric.prewashed", "true");
+
+    /// <summary>A change of the piece that may make it fit, and how it is told by its plan.</summary>
+    private sealed record Candidate(string Kind, Func<Plan, string> Text, (string Member, string Value)[] Changes);
 
     private static IEnumerable<FitWay> OfEvenings(Evenings evenings, Func<Evenings, bool> does)
     {

@@ -23,6 +23,9 @@ public static class TransferWork
 
     public const double IronOn = 4;
 
+    /// <summary>Laying film that the hoop holds.</summary>
+    public const double LayFilm = 1;
+
     public const double Draw = 6;
 
     public const double Fuse = 5;
@@ -102,7 +105,7 @@ public static class TransferWork
                 return
                 [
                     Mark(
-                        tacked ? "tracing and tacking" : "tracing and laying the film", tacked ? trace + tack : trace + 1,
+                        tacked ? "tracing and tacking" : "tracing and laying the film", trace + (tacked ? tack : LayFilm),
                         $"Lay the film over the print and trace with {marker.Name}.",
                         "Lay the film on the face, the right way round, its lines on the placement marks, and check that it is level.",
                         tacked ? "Pin it, tack round the edge in a bright thread, and take the pins out." : "Hoop film and cloth together, and smooth the film after every move of the hoop."),

@@ -83,7 +83,10 @@ public static partial class JoinedHand
 
     private sealed class Hand() : DrawnHand("joined-hand", "Joined hand", "Letters run into each other: a name is one line of thread, with few ends.", UprightHand.Letters, UprightHand.Marks)
     {
-        private readonly Kept<(string, string), IReadOnlyList<Stroke>> _joined = new(5_000);
+        /// <summary>Pairs of letters whose join is kept: more than any language has.</summary>
+        private const int MostJoins = 5_000;
+
+        private readonly Kept<(string, string), IReadOnlyList<Stroke>> _joined = new(MostJoins);
 
         public override ShapedRow Shape(string row, double wider)
         {

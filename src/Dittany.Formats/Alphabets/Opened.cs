@@ -21,7 +21,10 @@ internal sealed class Opened : IDisposable
     private readonly Font _font;
     private readonly SKTypeface _typeface;
     private readonly SKFont _outlines;
-    private readonly Kept<string, IReadOnlyList<Stroke>> _known = new(50_000, strokes => 4 * strokes.Sum(s => s.Curves.Count));
+    /// <summary>Points of outlines that are kept of a font: some hundred letters, about 2 MB.</summary>
+    private const int MostPoints = 50_000;
+
+    private readonly Kept<string, IReadOnlyList<Stroke>> _known = new(MostPoints, strokes => 4 * strokes.Sum(s => s.Curves.Count));
     private readonly double _unit;
 
     public Opened(byte[] bytes)
