@@ -8,6 +8,7 @@ using Microsoft.AspNetCore.HostFiltering;
 using Microsoft.EntityFrameworkCore;
 using Serilog;
 
+NativeMemory.Bound();
 var (start, refusal) = Start.Read(Environment.GetEnvironmentVariable, args);
 Start.PinCulture();
 if (start is null)

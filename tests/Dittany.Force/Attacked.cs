@@ -34,6 +34,9 @@ public sealed class Attacked(string folder) : IDisposable
         }
     }
 
+    /// <summary>Its number among the processes.</summary>
+    public int Id => _program!.Id;
+
     public bool Runs => _program is { HasExited: false };
 
     /// <summary>Starts it, and does not wait.</summary>
