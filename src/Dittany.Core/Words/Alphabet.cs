@@ -15,7 +15,12 @@ public enum AlphabetKind
 /// </summary>
 public sealed record Glyph(string Letter, double Left, double Right, double InkFrom, double InkTo, IReadOnlyList<Stroke> Strokes)
 {
+    private static long _last;
+
     public double Advance => Left + (InkTo - InkFrom) + Right;
+
+    /// <summary>Its own number, for what is kept of pairs: a number keeps no letter in the memory.</summary>
+    public long Number { get; } = Interlocked.Increment(ref _last);
 
     /// <summary>Whether it has a dot: a straight stroke so short that it reads as a point.</summary>
     public bool HasDot { get; } = Strokes.Any(s => !s.Closed && s.Curves.Count == 1 && s.Curves[0].IsStraight && s.Start.To(s.End) <= Alphabets.DotUnits);

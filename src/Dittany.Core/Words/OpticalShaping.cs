@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using Dittany.Core.Measures;
 
 namespace Dittany.Core.Words;
@@ -44,10 +45,10 @@ internal sealed class GlyphMemo
     /// <summary>Letters and pairs that are kept: more than any language needs.</summary>
     private const int Most = 5_000;
 
-    private readonly Kept<Glyph, GlyphMeasures> _measures = new(Most);
+    private readonly ConditionalWeakTable<Glyph, GlyphMeasures> _measures = [];
     private readonly Kept<(string, string), Beside> _beside = new(Most);
 
-    public GlyphMeasures Measure(Glyph glyph) => _measures.Of(glyph, GlyphMeasures.Of);
+    public GlyphMeasures Measure(Glyph glyph) => _measures.GetValue(glyph, GlyphMeasures.Of);
 
     public Beside Beside(Glyph left, Glyph right) => _beside.Of((left.Letter, right.Letter), _ =>
     {

@@ -24,8 +24,8 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
     private readonly Lazy<AlphabetFacts> _facts;
     private readonly GlyphKeep _keep = new();
     private readonly Kept<string, bool> _has = new(MostAsked);
-    private readonly Kept<(Glyph, Glyph, long), double> _gaps = new(MostPairs);
-    private readonly Kept<(Glyph, Glyph, long), double> _kerns = new(MostPairs);
+    private readonly Kept<(long, long, long), double> _gaps = new(MostPairs);
+    private readonly Kept<(long, long, long), double> _kerns = new(MostPairs);
 
     public FontAlphabet(string id, string name, string told, AlphabetKind kind, Func<byte[]> bytes)
     {
@@ -72,7 +72,7 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
 
     public Glyph? Find(string letter) => Has(letter) && Shape(letter, 0).Letters is [var only] ? only.Glyph : null;
 
-    public GlyphMeasures Measure(Glyph glyph) => _keep.Memo(glyph, GlyphMeasures.Of);
+    public GlyphMeasures Measure(Glyph glyph) => _keep.Measure(glyph);
 
     public Beside Beside(Glyph left, Glyph right)
     {
@@ -198,9 +198,9 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
         return (strokes, weight);
     }
 
-    private double Kern(Glyph left, Glyph right, double shift) => _kerns.Of((left, right, (long)Math.Round(shift * 100)), _ => Spacing.Kern(left, right, shift));
+    private double Kern(Glyph left, Glyph right, double shift) => _kerns.Of((left.Number, right.Number, (long)Math.Round(shift * 100)), _ => Spacing.Kern(left, right, shift));
 
-    private double Gap(Glyph left, Glyph right, double shift) => _gaps.Of((left, right, (long)Math.Round(shift * 100)), _ =>
+    private double Gap(Glyph left, Glyph right, double shift) => _gaps.Of((left.Number, right.Number, (long)Math.Round(shift * 100)), _ =>
     {
         var theirs = right.Coarse.Select(line => line.Select(p => p + new Pt(shift, 0)).ToArray()).ToArray();
         return Polyline.Between(left.Coarse, theirs);

@@ -58,7 +58,7 @@ public static class PictureFile
             return (null, "The picture is damaged: it breaks off in the middle.", "Save or send it once more.");
         }
 
-        if (codec.EncodedOrigin == SKEncodedOrigin.TopLeft && (codec.EncodedFormat == SKEncodedImageFormat.Jpeg || codec.Info.AlphaType == SKAlphaType.Opaque) && (long)raw.Width * raw.Height <= KeptPx)
+        if (codec.EncodedOrigin == SKEncodedOrigin.TopLeft && (codec.EncodedFormat == SKEncodedImageFormat.Jpeg || raw.AlphaType == SKAlphaType.Opaque || codec.Info.AlphaType == SKAlphaType.Opaque) && (long)raw.Width * raw.Height <= KeptPx)
         {
             // It stands as it is to be kept: drawing it once more would only cost time and memory.
             using var asItIs = raw.PeekPixels()?.Encode(SKEncodedImageFormat.Jpeg, Quality) ?? throw new InvalidOperationException("The picture has no pixels.");
@@ -102,11 +102,11 @@ public static class PictureFile
 
     private static SKImageInfo Rgba(int width, int height) => new(width, height, SKColorType.Rgba8888, SKAlphaType.Premul);
 
-    /// <summary>Each pixel the mean of so many by so many; read in bands of rows, of which one at a time lies in the memory.</summary>
+    /// <summary>Each pixel the mean of so many by so many, on white; read in bands of rows, of which one at a time lies in the memory.</summary>
     private static SKBitmap? ByBands(SKData data, int width, int height, int by)
     {
         const int Bands = 4;
-        var small = new SKBitmap(Rgba(width / by, height / by));
+        var small = new SKBitmap(new SKImageInfo(width / by, height / by, SKColorType.Rgba8888, SKAlphaType.Opaque));
         var rows = (int)Math.Ceiling((double)small.Height / Bands) * by;
         using var band = new SKBitmap(Rgba(width, rows));
         for (var top = 0; top < small.Height * by; top += rows)
@@ -144,6 +144,13 @@ public static class PictureFile
             }
 
             into[x] = (byte)(sum / (by * by));
+        }
+
+        for (var x = 0; x < width * Channels; x += Channels)
+        {
+            // Colours are given times what they cover: what is left shows white.
+            var white = 255 - into[x + 3];
+            (into[x], into[x + 1], into[x + 2], into[x + 3]) = ((byte)Math.Min(255, into[x] + white), (byte)Math.Min(255, into[x + 1] + white), (byte)Math.Min(255, into[x + 2] + white), 255);
         }
     }
 

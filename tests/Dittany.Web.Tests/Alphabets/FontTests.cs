@@ -324,4 +324,37 @@ public class FontTests
         Assert.NotEmpty(Core.Planning.JobCheck.Faults(job, Core.Planning.Workshop.Default, Core.Words.Library.Ours));
         Assert.Empty(Core.Planning.JobCheck.Faults(job, Core.Planning.Workshop.Default, ShippedAlphabets.Library));
     }
+
+    /// <summary>Words that change all day fill no memory: of all letters and runs that were ever made and measured only so many points stay, whatever is kept of them.</summary>
+    [Fact]
+    public void Letters_no_longer_kept_leave_the_memory()
+    {
+        const int MostPoints = 110_000;
+        var alphabet = new FontAlphabet("test-script", "test", "test", AlphabetKind.Weighted, () => Bytes("full-script"));
+        var made = Measured(alphabet);
+        Assert.True(made.Sum(m => m.Points) > MostPoints * 3 / 2, $"too few points to tell: {made.Sum(m => m.Points)}");
+        GC.Collect();
+        GC.WaitForPendingFinalizers();
+        GC.Collect();
+        var left = made.Where(m => m.Letter.IsAlive).Sum(m => m.Points);
+        GC.KeepAlive(alphabet);
+        Assert.InRange(left, 1, MostPoints);
+
+        // In a room of its own, so that nothing on the stack keeps a letter.
+        [System.Runtime.CompilerServices.MethodImpl(System.Runtime.CompilerServices.MethodImplOptions.NoInlining)]
+        static List<(WeakReference Letter, int Points)> Measured(FontAlphabet alphabet)
+        {
+            var (made, random) = (new List<(WeakReference, int)>(), new Random(7));
+            for (var i = 0; i < 120; i++)
+            {
+                foreach (var letter in alphabet.Shape(string.Concat(Enumerable.Range(0, 8).Select(_ => (char)('a' + random.Next(26)))), 0).Letters.Select(l => l.Glyph))
+                {
+                    _ = alphabet.Measure(letter);
+                    made.Add((new WeakReference(letter), letter.Lines.Sum(l => l.Count) + letter.Coarse.Sum(l => l.Count)));
+                }
+            }
+
+            return made;
+        }
+    }
 }

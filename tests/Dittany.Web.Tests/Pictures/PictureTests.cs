@@ -229,4 +229,26 @@ public class PictureTests
             }
         }
     }
+
+    /// <summary>What a large PNG leaves clear shows white, and what it half covers shows half of it (the over operator of Porter and Duff 1984).</summary>
+    [Fact]
+    public void A_large_picture_that_is_clear_in_parts_comes_on_white()
+    {
+        const int Side = 4200;
+        using var large = new SKBitmap(new SKImageInfo(Side, Side, SKColorType.Rgba8888, SKAlphaType.Premul));
+        large.Erase(SKColors.Transparent);
+        using (var canvas = new SKCanvas(large))
+        {
+            using var half = new SKPaint { Color = new SKColor(255, 0, 0, 128) };
+            canvas.DrawRect(0, 0, Side / 2, Side, half);
+        }
+
+        using var image = SKImage.FromBitmap(large);
+        var (picture, detail, _) = PictureFile.Take(image.Encode(SKEncodedImageFormat.Png, 90).ToArray());
+        Assert.Null(detail);
+        using var seen = SKBitmap.Decode(picture!.Bytes);
+        var (left, right) = (seen.GetPixel(seen.Width / 4, seen.Height / 2), seen.GetPixel(seen.Width * 3 / 4, seen.Height / 2));
+        Assert.InRange(Math.Abs(left.Red - 255) + Math.Abs(left.Green - 127) + Math.Abs(left.Blue - 127), 0, 9);
+        Assert.InRange(765 - right.Red - right.Green - right.Blue, 0, 6);
+    }
 }
