@@ -73,7 +73,7 @@ public class RoomBench
     [Benchmark]
     public int Stitches()
     {
-        var spec = StitchSpec.For(new Pair(Book.Split, 3), new StitchSchools(), 5);
+        var spec = StitchSpec.For(new Pair(Book.Find("split")!, 3), new StitchSchools(), 5);
         var setting = Setting.Lay(UprightHand.Alphabet, [Words], Stands.OnBaseline);
         return setting.Letters.Sum(l => LetterStitching.Stitch(l.Strokes.Select(s => s.Map(p => p * 14)).ToArray(), spec, 14).Lines.Count);
     }
@@ -88,7 +88,7 @@ public class RoomBench
     public Cutting Threads() => Cutting();
 
     [Benchmark]
-    public StitchingEffort Effort() => EffortRoom.Stitching(StitchCounts.Of(_plan.Elements[0].Parts.Select(p => (Book.Find(p.Stitch)!, p.Stitches))), 7, 3.5, ["Hoop."], new Pace(_cloth, Skill.Expert, false));
+    public StitchingEffort Effort() => EffortRoom.Stitching(_plan.Elements[0].Parts.SelectMany(p => p.Stitches).Sum(s => s.Seconds), 7, 3.5, ["Hoop."], new Pace(_cloth, Skill.Expert, false));
 
     [Benchmark]
     public Transferred Transfer() => TransferRoom.Settle(_transfer);

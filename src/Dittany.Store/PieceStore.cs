@@ -43,7 +43,7 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, LetterShelf shel
     public static readonly TimeSpan NudgesGather = TimeSpan.FromMilliseconds(250);
 
     /// <summary>How long a change waits for those of the same piece before it: then it is refused with a sentence, and nothing is stored.</summary>
-    private static readonly TimeSpan TurnPatience = TimeSpan.FromSeconds(2.5);
+    private static readonly TimeSpan TurnPatience = TimeSpan.FromSeconds(1.5);
 
     /// <summary>One program has the folder, so this is where changes of one piece wait for each other.</summary>
     private static readonly ConcurrentDictionary<(string Store, int Piece), SemaphoreSlim> Turns = new();

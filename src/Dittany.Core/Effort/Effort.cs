@@ -48,15 +48,15 @@ public static class EffortRoom
     /// <summary>Pace on this cloth: the slowest that holds.</summary>
     public static double ClothFactor(Cloth cloth) => ClothFactors.Where(f => f.When(cloth)).Select(f => f.Factor).DefaultIfEmpty(1.0).Max();
 
-    /// <summary>Minutes of stitching alone: counts with seconds each for a skilled hand.</summary>
-    public static double StitchingMinutes(IReadOnlyList<(int Count, double SecondsEach)> stitches, Pace pace) =>
-        stitches.Sum(s => s.Count * s.SecondsEach) * SkillFactor(pace.Skill) * ClothFactor(pace.Cloth) * (pace.Skims ? SkimFactor : 1) / 60;
+    /// <summary>Minutes of stitching alone, from the seconds that its stitches take a skilled hand.</summary>
+    public static double StitchingMinutes(double seconds, Pace pace) =>
+        seconds * SkillFactor(pace.Skill) * ClothFactor(pace.Cloth) * (pace.Skims ? SkimFactor : 1) / 60;
 
     /// <summary>
-    /// Hooping and stitching as operations: minutes for stitches, threads and placings of the ring. <paramref name="hooped"/> says each placing in a line, <paramref name="threads"/> what is used up.
+    /// Hooping and stitching as operations: minutes for stitches (given by the seconds they take a skilled hand), threads and placings of the ring. <paramref name="hooped"/> says each placing in a line, <paramref name="threads"/> what is used up.
     /// </summary>
     public static StitchingEffort Stitching(
-        IReadOnlyList<(int Count, double SecondsEach)> stitches, int runs, double minutesEachRun, IReadOnlyList<string> hooped, Pace pace, IReadOnlyList<Use>? threads = null)
+        double seconds, int runs, double minutesEachRun, IReadOnlyList<string> hooped, Pace pace, IReadOnlyList<Use>? threads = null)
     {
         var work = new List<Operation>();
         if (hooped.Count > 0)
@@ -67,7 +67,7 @@ public static class EffortRoom
 
         work.Add(new(
             "stitch", OpKind.Stitch, Station.Stitches, Place.Needle,
-            [new("stitching", StitchingMinutes(stitches, pace)), new("threads begun and ended", runs * minutesEachRun)], [], Uses: threads));
+            [new("stitching", StitchingMinutes(seconds, pace)), new("threads begun and ended", runs * minutesEachRun)], [], Uses: threads));
         return new StitchingEffort(work);
     }
 }

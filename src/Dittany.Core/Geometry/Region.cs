@@ -47,6 +47,13 @@ public sealed class Region
 
     public static Region Of(IReadOnlyList<Pt> ring) => new(Factory.CreatePolygon(Close(ring)));
 
+    /// <summary>The area of a ring that may cross itself, put in order where it does.</summary>
+    public static Region Sound(IReadOnlyList<Pt> ring)
+    {
+        var polygon = Factory.CreatePolygon(Close(ring));
+        return new(polygon.IsValid ? polygon : NetTopologySuite.Geometries.Utilities.GeometryFixer.Fix(polygon));
+    }
+
     /// <summary>A ring with points left out that stand less than this from the line without them.</summary>
     public static Region Roughly(IReadOnlyList<Pt> ring, double withinMm) =>
         new(NetTopologySuite.Simplify.TopologyPreservingSimplifier.Simplify(Factory.CreatePolygon(Close(ring)), withinMm));

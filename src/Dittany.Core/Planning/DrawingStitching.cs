@@ -1,3 +1,4 @@
+using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
 using Dittany.Core.Measures;
 using Dittany.Core.StitchBook;
@@ -26,17 +27,22 @@ public static class DrawingStitching
     public static RoleStitch RoleOf(string role) => Roles.FirstOrDefault(r => r.Role == role) ?? Roles[1];
 
     /// <summary>
-    /// Parts in mm stitched in their order of work. <paramref name="main"/> is the pair of the main lines; <paramref name="from"/> numbers the first part's unit among its element's.
-    /// Strokes too short to stitch are left out; the caller tells of them by their count.
+    /// A drawing in mm stitched in its order of work. <paramref name="main"/> is the pair of the main lines; <paramref name="from"/> numbers the first shape among its element's units. Areas are worked along their
+    /// edges. What is too short to stitch is left out; the caller tells of it by the count.
     /// </summary>
-    internal static IReadOnlyList<Part> Stitch(IReadOnlyList<FigurePart> parts, Pair main, Func<Pair, StitchSpec> specOf, Func<FigurePart, string> colourOf, int from, bool knit = false, bool byRole = false, Budget? budget = null)
+    internal static IReadOnlyList<Part> Stitch(Design drawing, Pair main, Func<Pair, StitchSpec> specOf, Func<string, string> colourOf, int from, bool knit = false, bool byRole = false, Budget? budget = null)
     {
-        var ordered = parts.OrderBy(p => RoleOf(p.Role).Turn).ToArray();
-        var specs = ordered.Select(p => specOf(PairFor(p.Role))).ToArray();
-        var stitched = LetterStitching.Stitch(ordered.Select(p => p.Stroke).ToArray(), i => specs[i], 0, i => ordered[i].Kind == FigureKind.Dot, budget);
-        return stitched.Lines.Select(line => new Part(
-            ordered[line.Source].Role, ordered[line.Source].Role, from + line.Source, line.Kind.Id, specs[line.Source].Pair.Strands, colourOf(ordered[line.Source]), line.WidthMm, line.LineMm, line.Closed, line.Stitches,
-            line.Dot ? 0 : specs[line.Source].WishedMm, ordered[line.Source].Copy)).ToArray();
+        var ordered = drawing.Visible().Shapes.OrderBy(s => RoleOf(s.Role).Turn)
+            .SelectMany(s => s.Point is { } point ? [(Shape: s, Stroke: FigurePart.Dot(s.Role, point).Stroke)] : s.Strokes.Select(stroke => (Shape: s, Stroke: stroke))).ToArray();
+        var specs = ordered.Select(o => specOf(PairFor(o.Shape.Role))).ToArray();
+        var stitched = LetterStitching.Stitch(ordered.Select(o => o.Stroke).ToArray(), i => specs[i], 0, i => ordered[i].Shape.Point is not null, budget);
+        return stitched.Lines.Select(line =>
+        {
+            var (shape, spec) = (ordered[line.Source].Shape, specs[line.Source]);
+            return new Part(
+                shape.Role, shape.Role, from + line.Source, line.Stitch.Id, spec.Pair.Strands, colourOf(shape.Role), line.WidthMm, line.LineMm, line.Closed, line.Stitches,
+                line.Dot ? 0 : spec.WishedMm, shape.Copy, shape.Id, shape.Id);
+        }).ToArray();
 
         Pair PairFor(string role)
         {

@@ -1,5 +1,5 @@
 using Dittany.Core.Measures;
-using Dittany.Core.Stitches;
+using Dittany.Core.Stitches.Needle;
 
 namespace Dittany.Core.Planning;
 

@@ -116,5 +116,5 @@ public sealed record Workshop(
         int.Parse(Habit("knot-wraps"), System.Globalization.CultureInfo.InvariantCulture));
 
     /// <summary>What the recommender of stitches goes by here.</summary>
-    internal StitchFacts StitchFacts(Cloth cloth) => StitchBook.StitchFacts.Of(cloth, Habit("letter-stitch"), Habit("split-strands"), Habit("chain-strands"));
+    internal StitchFacts StitchFacts(Cloth cloth) => Stitches.StitchFacts.Of(cloth, Habit("letter-stitch"), Habit("split-strands"), Habit("chain-strands"));
 }

@@ -14,5 +14,6 @@ internal sealed record MotifColours(string Main, string? Green, bool OutlinedVei
         return new MotifColours(main, green == main ? null : green, parts.Any(p => p.Role == "outline"));
     }
 
-    public string For(FigurePart part) => Green is { } green && (part.Role is "stem" or "leaf" || (part.Role == "vein" && !OutlinedVeins)) ? green : Main;
+    /// <summary>The colour of a role.</summary>
+    public string For(string role) => Green is { } green && (role is "stem" or "leaf" || (role == "vein" && !OutlinedVeins)) ? green : Main;
 }

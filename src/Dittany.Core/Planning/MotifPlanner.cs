@@ -6,6 +6,7 @@ using Dittany.Core.Motifs;
 using Dittany.Core.Space;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
+using Dittany.Core.Stitches.AtPoints;
 using Dittany.Core.Telling;
 using Dittany.Core.Words;
 
@@ -39,7 +40,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
 
         // The largest that goes here, for the line it then has: strands follow the height, so each is tried, the most first.
         var facts = workshop.StitchFacts(ground.Cloth);
-        var usual = facts.Knit ? Book.Find("split")! : Book.Backstitch;
+        var usual = facts.Knit ? Book.Find("split")! : Book.Plainest;
         var stitch = (asked.Stitch ?? overrules.For(Id("stitch.outline"))) is { } named ? Book.Find(named)! : usual;
         var strandsStated = asked.Strands?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(Id("thread.strands"));
         var (high, pair, largest, free, freeHigh) = Sized(asked, Id, unit, anchor, stitch, strandsStated, of);
@@ -57,7 +58,8 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
 
         var placed = unit.Map(p => anchor + (p * high));
         var schools = workshop.StitchSchoolsWith(null, null);
-        var parts = DrawingStitching.Stitch(placed.Parts, pair, p => StitchSpec.For(p, schools, ground.Worn.MostBehindMm), colours, 0, facts.Knit, byRole: asked.Stitch is null, ground.Budget);
+        var design = DesignOf.Figure(asked.Id, placed.Parts);
+        var parts = DrawingStitching.Stitch(design, pair, p => StitchSpec.For(p, schools, ground.Worn.MostBehindMm), colours, 0, facts.Knit, byRole: asked.Stitch is null, ground.Budget);
         var concerns = Concerns(asked, name, unit, placed, parts, high, pair, largest).ToList();
         var box = parts.Count == 0 ? new Box(anchor.X, anchor.Y, 0, 0) : PlannedBox.Of(parts);
         var overflow = PlannedBox.OutsideMm(parts, _field, anchor);
@@ -69,7 +71,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var foot = anchor + new Pt(0, unit.Height * high / 2);
         return (new PlannedElement(
             asked.Id, name, [], string.Empty, high, foot.OnGrid(), anchor.OnGrid(), box, pair.LineWidthMm, Math.Round(largest, 3), Math.Round(overflow, 3), concerns.All(c => c.What is "overflows" or "dropped"), concerns, parts,
-            asked.Arrangement ?? "one", asked.Drawing is null ? asked.Motif : "own"), decisions);
+            asked.Arrangement ?? "one", asked.Drawing is null ? asked.Motif : "own", Design: design), decisions);
     }
 
     /// <summary>Room for what is drawn must be as wide as it is high: the usual place of words is moved down to the middle of its share of the field where they would stand on a line.</summary>
@@ -120,7 +122,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     };
 
     /// <summary>Height of the whole, its line, the largest that fits with it, and the strands the plan would take.</summary>
-    private (double HighMm, Pair Pair, double LargestMm, int Free, double FreeHighMm) Sized(MotifAsked asked, Func<string, string> id, Figure unit, Pt anchor, StitchKind stitch, string? strands, int of)
+    private (double HighMm, Pair Pair, double LargestMm, int Free, double FreeHighMm) Sized(MotifAsked asked, Func<string, string> id, Figure unit, Pt anchor, IStitch stitch, string? strands, int of)
     {
         double? stated = overrules.For(id("motif.size")) is { } s && double.TryParse(s, NumberStyles.Float, CultureInfo.InvariantCulture, out var over) ? over : null;
         if (asked.WidthMm is not null || asked.HeightMm is not null)
@@ -163,7 +165,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             ["Another place, or a size of your own."], new[] { high - 5, high + 5, Math.Floor(largest) }.Where(v => v >= 5 && v <= 600).Distinct().Select(Choice).ToArray());
     }
 
-    private Func<FigurePart, string> Colours(MotifAsked asked, string id, Figure unit, List<Decision> decisions)
+    private Func<string, string> Colours(MotifAsked asked, string id, Figure unit, List<Decision> decisions)
     {
         var (own, reading) = Legibility.Colours(ground.Cloth);
         var hers = (asked.Colour ?? overrules.For(id))?.ToLowerInvariant();

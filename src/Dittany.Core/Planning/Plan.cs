@@ -1,9 +1,10 @@
+using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
 using Dittany.Core.Hooping;
 using Dittany.Core.Materials;
 using Dittany.Core.Operations;
 using Dittany.Core.Route;
-using Dittany.Core.Stitches;
+using Dittany.Core.Stitches.Needle;
 using Dittany.Core.Telling;
 using Dittany.Core.Threads;
 using Dittany.Core.Time;
@@ -41,7 +42,7 @@ public sealed record Box(double X, double Y, double Width, double Height);
 
 /// <summary>
 /// One line of an element with its stitches; a dot made as a knot is a line of one point. <paramref name="WishedMm"/> is the stitch length wished for on straights. Where a motif is repeated
-/// <paramref name="Copy"/> says which of them the line belongs to; -1 is what joins them. <paramref name="Id"/> names it among all parts of the plan, and stays when another element comes or goes.
+/// <paramref name="Copy"/> says which of them the line belongs to; -1 is what joins them. <paramref name="Id"/> names it among all parts of the plan, and stays when another element comes or goes; <paramref name="Shape"/> is the shape of the design that it makes, or helps to make.
 /// </summary>
 public sealed record Part(
     string Role,
@@ -53,16 +54,17 @@ public sealed record Part(
     double LineWidthMm,
     IReadOnlyList<Pt> LineMm,
     bool Closed,
-    IReadOnlyList<Stitch> Stitches,
+    Sewn Stitches,
     double WishedMm = 0,
     int Copy = 0,
-    string Id = "")
+    string Id = "",
+    string Shape = "")
 {
     /// <summary>The thread it is made with.</summary>
     public Materials.Thread Thread => new(Materials.Thread.Cotton, Strands, Colour);
 }
 
-/// <summary>A wording or a motif as planned. The height of a motif stands for the capitals of words.</summary>
+/// <summary>A wording or a motif as planned. The height of a motif stands for the capitals of words. <paramref name="Design"/> is all there is to be seen of it, whatever makes it.</summary>
 public sealed record PlannedElement(
     string Id,
     string Text,
@@ -80,7 +82,8 @@ public sealed record PlannedElement(
     IReadOnlyList<Part> Parts,
     string Arrangement = "straight",
     string? Motif = null,
-    IReadOnlyList<LetterReading>? Letters = null)
+    IReadOnlyList<LetterReading>? Letters = null,
+    Design? Design = null)
 {
     /// <summary>Whether it is a motif and not a wording; its text is then what it is called.</summary>
     public bool IsMotif => Motif is not null;
@@ -112,7 +115,7 @@ public sealed record Plan(
     IReadOnlyList<Caution> Cautions)
 {
     /// <summary>Version of the rules; it changes when the same job may come out otherwise.</summary>
-    public const string Rules = "6";
+    public const string Rules = "7";
 
     private const string NothingOut = "Nothing to take out: the line stays under the thread.";
 

@@ -88,7 +88,7 @@ public static class Planner
             .Select(planned =>
             {
                 decisions.AddRange(planned.Decisions);
-                return planned.Element with { Parts = PartIds.Named(planned.Element.Id, planned.Element.Parts) };
+                return planned.Element;
             }).ToArray();
         TooMuchException.ThrowIfOver(elements.Sum(e => e.Parts.Sum(p => (long)p.Stitches.Count)));
         decisions.Add(GroundDecisions.Fill());
@@ -110,9 +110,9 @@ public static class Planner
 
         // Marks must outlast the stitching, so its hours are reckoned first; which letter comes first hangs on the mark.
         var pace = new Pace(cloth, workshop.Skill, skims);
-        var counts = StitchCounts.Of(elements.SelectMany(e => e.Parts).Select(p => (Book.Find(p.Stitch)!, p.Stitches)));
+        var seconds = elements.SelectMany(e => e.Parts).SelectMany(p => p.Stitches).Sum(s => s.Seconds);
         var hooped = Holding.Told(held.Placings);
-        var hours = EffortRoom.Stitching(counts, Working.ExpectedRuns(letters, cutting, thickness), cutting.MinutesEach, hooped, pace).Minutes / 60;
+        var hours = EffortRoom.Stitching(seconds, Working.ExpectedRuns(letters, cutting, thickness), cutting.MinutesEach, hooped, pace).Minutes / 60;
         var colours = elements.SelectMany(e => e.Parts).Select(p => p.Colour).Distinct(StringComparer.Ordinal).ToArray();
         var box = Around(elements);
         var transfer = TransferRoom.Settle(new TransferQuestion(
@@ -131,7 +131,7 @@ public static class Planner
         elements = Working.AsWorked(elements, routed);
         var threads = Working.ThreadsOf(elements, routed.Rows, cutting, cloth, thickness, workshop, overrules, decisions);
         var effort = EffortRoom.Stitching(
-            counts, threads.Sum(t => t.Runs), cutting.MinutesEach, hooped, pace, threads.Select(t => new Use($"{Palette.NameOf(t.Colour)}, {Say.Count(t.Strands, "strand")}", t.LengthMm, "mm")).ToArray());
+            seconds, threads.Sum(t => t.Runs), cutting.MinutesEach, hooped, pace, threads.Select(t => new Use($"{Palette.NameOf(t.Colour)}, {Say.Count(t.Strands, "strand")}", t.LengthMm, "mm")).ToArray());
 
         // Finish and time.
         var finished = FinishRoom.Settle(new FinishQuestion(

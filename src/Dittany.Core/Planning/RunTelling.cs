@@ -21,7 +21,7 @@ public static class RunTelling
     public static IReadOnlyList<RunTold> Of(Plan plan)
     {
         var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
-        var seconds = plan.Route.Select(r => (double)StitchCounts.Of([(Book.Find(parts[r.Element][r.Part].Stitch)!, [parts[r.Element][r.Part].Stitches[r.Stitch]])])[0].SecondsEach).ToArray();
+        var seconds = plan.Route.Select(r => parts[r.Element][r.Part].Stitches[r.Stitch].Seconds).ToArray();
         var all = Math.Max(1e-9, seconds.Sum());
         var stitching = Minutes(plan, "stitching");
         var runs = plan.Route.Select((row, i) => (row, i)).GroupBy(r => r.row.Run).ToArray();

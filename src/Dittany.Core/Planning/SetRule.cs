@@ -4,6 +4,7 @@ using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Space;
 using Dittany.Core.StitchBook;
+using Dittany.Core.Stitches;
 using Dittany.Core.Telling;
 using Dittany.Core.Words;
 

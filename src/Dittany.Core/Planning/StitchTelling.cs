@@ -3,6 +3,7 @@ using Dittany.Core.Measures;
 using Dittany.Core.Route;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
+using Dittany.Core.Stitches.Needle;
 
 namespace Dittany.Core.Planning;
 

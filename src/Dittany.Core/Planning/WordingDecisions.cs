@@ -2,6 +2,7 @@ using System.Globalization;
 using Dittany.Core.Measures;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
+using Dittany.Core.Stitches.AtPoints;
 using Dittany.Core.Telling;
 using Dittany.Core.Words;
 
@@ -89,7 +90,7 @@ internal static class WordingDecisions
             id, Station.Stitches, "Which stitch writes the lines", new Choice(own.Stitch.Id, Say.Upper(own.Stitch.Name)), hers is null ? null : new Choice(a.Pair.Stitch.Id, Say.Upper(a.Pair.Stitch.Name)),
             [
                 .. Recommender.BecauseStitch(a.Pair, a.CapMm, q.Facts, s => FaultOf(q, s, a.CapMm)) is { } why ? new[] { why } : [],
-                $"It is good for {a.Pair.Stitch.GoodFor}. Against it: {a.Pair.Stitch.FailsOn}. With {Legibility.Strands(a.Pair.Strands)} it wants capitals of {Say.Length(least)}, and {Say.Length(a.Pair.Stitch.ComfortableCapMm(a.Pair.Strands))} for ease.",
+                $"It is good for {a.Pair.Stitch.Info.GoodFor}. Against it: {a.Pair.Stitch.Info.FailsOn}. With {Legibility.Strands(a.Pair.Strands)} it wants capitals of {Say.Length(least)}, and {Say.Length(a.Pair.Stitch.ComfortableCapMm(a.Pair.Strands))} for ease.",
                 $"A bend tighter than {Say.Length(Math.Round(Tolerance.LeastRadiusMm(a.Pair), 1))} is beyond it; its shortest stitch is {Say.Length(Math.Round(spec.ShortestMm, 2))}.",
             ],
             ["Larger or smaller letters, a knitted cloth, your habit of lettering."],
@@ -97,7 +98,7 @@ internal static class WordingDecisions
     }
 
     /// <summary>What would be wrong with another stitch at this height, in the bundle it is written with, or null.</summary>
-    private static string? FaultOf(LetteringQuestion q, StitchKind stitch, double capMm)
+    private static string? FaultOf(LetteringQuestion q, IStitch stitch, double capMm)
     {
         var pair = new Pair(stitch, q.Strands ?? Recommender.StrandsFor(stitch, capMm, q.Facts));
         return Lettering.At(q with { Stitch = stitch, Strands = pair.Strands }, capMm).Faults is { Count: > 0 } faults ? faults[0].Text
@@ -114,9 +115,10 @@ internal static class WordingDecisions
                 : $"On straights a stitch is {Say.Length(Math.Round(spec.WishedMm, 2))} long.",
             $"On a bend it leaves the line by at most {Say.Length(Math.Round(spec.SagittaMm, 3))}.",
         };
-        if (a.Pair.Stitch.KeepsOneLength)
+        var manner = a.Pair.Stitch.Manner(spec.Schools);
+        if (manner is not null && a.Pair.Stitch.KeepsOneLength)
         {
-            because.Add("A link out of measure shows at once, so one length is kept all along a stretch.");
+            because.Add(manner);
         }
         else if (spec.OneLength)
         {
@@ -128,14 +130,9 @@ internal static class WordingDecisions
             because.Add($"On skin no thread behind may be longer than {Say.Length(Items.Wearing.MostBehindOnSkinMm)}, and that limits the stitch.");
         }
 
-        if (a.Pair.Stitch.Id == "stem")
+        if (manner is not null && !a.Pair.Stitch.KeepsOneLength)
         {
-            because.Add(spec.Schools.Stem == SideSchool.OneSide ? "The thread stays on the right of travel throughout." : "The thread lies on the outside of each bend and changes sides only where a stroke ends.");
-        }
-
-        if (a.Pair.Stitch.Whipped)
-        {
-            because.Add(spec.Schools.Whip == SideSchool.OneSide ? "Every stitch is whipped from the same side." : "On rounds the hoop is turned, so that the wraps go outward.");
+            because.Add(manner);
         }
 
         return Deciding.Make(

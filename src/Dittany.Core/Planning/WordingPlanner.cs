@@ -1,4 +1,5 @@
 using System.Globalization;
+using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
@@ -62,7 +63,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         }
 
         var inOthers = new Dictionary<IAlphabet, LetteringAnswer>();
-        var (parts, concerns) = Stitched(question, answer, schools, colours, place, AsJob);
+        var (parts, concerns, design) = Stitched(asked.Id, question, answer, schools, colours, place, AsJob);
         var overflow = Math.Max(answer.OverflowMm, PlannedBox.OutsideMm(parts, _field, place.AnchorMm));
         concerns.AddRange(FitConcerns(question, overflow, ways, rows, AsJob));
         concerns.AddRange(answer.Faults.Select(f => new Concern(f.What, f.Letter, Math.Round(f.ByMm, 3), f.Text, [.. Lettering.Remedies(question, answer, f, AsJob), .. OtherHands(f)])));
@@ -90,7 +91,8 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             parts,
             arranged.Arrangement.Id,
             null,
-            Legibility.Letters(setting, alphabet, answer.Pair, ground.Cloth, answer.CapMm));
+            Legibility.Letters(setting, alphabet, answer.Pair, ground.Cloth, answer.CapMm),
+            design);
         return (element, decisions);
 
         // Another hand is tried out like any remedy: the whole wording in it, and the fault must be gone. First the middle line of the same letters, then one of our own, for they are quickly tried.
@@ -219,15 +221,18 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
 
     private StitchSpec SpecFor(Pair pair, StitchSchools schools) => StitchSpec.For(pair, schools, ground.Worn.MostBehindMm);
 
-    private (List<Part> Parts, List<Concern> Concerns) Stitched(LetteringQuestion q, LetteringAnswer a, StitchSchools schools, MotifColours colours, Place place, Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob)
+    private (List<Part> Parts, List<Concern> Concerns, Design Design) Stitched(string element, LetteringQuestion q, LetteringAnswer a, StitchSchools schools, MotifColours colours, Place place, Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob)
     {
         var spec = SpecFor(a.Pair, schools);
         var parts = new List<Part>();
         var concerns = new List<Concern>();
-        foreach (var letter in LetterGroup.Of(a.Setting.Letters))
+        var shapes = new List<Shape>();
+        foreach (var (number, letter) in LetterGroup.Of(a.Setting.Letters).Index())
         {
-            var i = letter.Index;
-            var strokes = letter.Strokes.Select(s => s.Map(p => place.AnchorMm + (p * a.CapMm))).ToArray();
+            var design = DesignOf.Letter(element, number, letter, letter.Strokes.Select(s => s.Map(p => place.AnchorMm + (p * a.CapMm))).ToArray(), q.Alphabet.Kind == AlphabetKind.Weighted);
+            shapes.AddRange(design.Shapes);
+            var lines = design.Visible().Shapes.SelectMany(s => s.Strokes.Select(stroke => (Shape: s, Stroke: stroke))).ToArray();
+            var strokes = lines.Select(l => l.Stroke).ToArray();
             var stitched = LetterStitching.Stitch(strokes, spec, a.CapMm, ground.Budget);
             if (stitched.Lines.Any(l => l.Dot && _field.For(l.WidthMm).OutsideBy(l.LineMm[0]) > 0))
             {
@@ -236,7 +241,8 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             }
 
             parts.AddRange(stitched.Lines.Select(line => new Part(
-                line.Dot ? "dot" : "letter", letter.Letter, i, line.Kind.Id, a.Pair.Strands, colours.Main, line.WidthMm, line.LineMm, line.Closed, line.Stitches, line.Dot ? 0 : spec.WishedMm)));
+                line.Dot ? "dot" : "letter", letter.Letter, letter.Index, line.Stitch.Id, a.Pair.Strands, colours.Main, line.WidthMm, line.LineMm, line.Closed, line.Stitches, line.Dot ? 0 : spec.WishedMm,
+                Id: string.Create(CultureInfo.InvariantCulture, $"{element}/letter-{number}/stroke-{line.Source}"), Shape: lines[line.Source].Shape.Id)));
             if (stitched.DroppedMm.Count > 0 && concerns.All(c => c.What != "dropped" || c.Letter != letter.Letter))
             {
                 var longest = stitched.DroppedMm.Max();
@@ -259,9 +265,11 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             }
         }
 
+        var beside = DesignOf.Figure(element, a.Setting.Ornaments.Select(o => o.Map(p => place.AnchorMm + (p * a.CapMm))).ToArray());
+        shapes.AddRange(beside.Shapes);
         parts.AddRange(DrawingStitching.Stitch(
-            a.Setting.Ornaments.Select(o => o.Map(p => place.AnchorMm + (p * a.CapMm))).ToArray(), a.Pair, pair => SpecFor(pair, schools), colours.For, a.Setting.Letters.Count, budget: ground.Budget));
-        return (parts, concerns);
+            beside, a.Pair, pair => SpecFor(pair, schools), colours.For, a.Setting.Letters.Count, budget: ground.Budget));
+        return (parts, concerns, new Design(shapes));
     }
 
     /// <summary>
@@ -286,7 +294,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             }
         }
 
-        var other = Book.Lines.Where(s => s != a.Pair.Stitch).OrderBy(s => s.Shortest(a.Pair.Strands)).ThenBy(s => s.WidthFactor).FirstOrDefault(s => Cured(x => x with { Stitch = s }));
+        var other = Book.Solid.Where(s => s != a.Pair.Stitch).OrderBy(s => s.ShortestMm(a.Pair.Strands)).ThenBy(s => s.Info.WidthFactor).FirstOrDefault(s => Cured(x => x with { Stitch = s }));
         if (other is not null)
         {
             remedies.Add(new Remedy(Stitch: other.Id));

@@ -130,12 +130,10 @@ internal static class Working
     /// <summary>Elements with each line's stitches as the route works them: turned where a line is run backwards or out and back.</summary>
     public static IReadOnlyList<PlannedElement> AsWorked(IReadOnlyList<PlannedElement> elements, Routed routed)
     {
-        var turned = routed.Ways.Where(w => w.Way.Rank > 0).ToDictionary(
-            w => (w.Piece.Element, w.Piece.Part),
-            w => w.Way.Order.Select((o, place) => (o.Index, Stitch: w.Way.Of(w.Piece, place))).OrderBy(o => o.Index).Select(o => o.Stitch).ToArray());
+        var turned = routed.Ways.Where(w => w.Way.Rank > 0).ToDictionary(w => (w.Piece.Element, w.Piece.Part), w => w.Way.Order.Where(o => o.Turned).Select(o => o.Index).ToHashSet());
         return turned.Count == 0
             ? elements
-            : elements.Select(e => e with { Parts = e.Parts.Select((p, i) => turned.TryGetValue((e.Id, i), out var stitches) ? p with { Stitches = stitches } : p).ToArray() }).ToArray();
+            : elements.Select(e => e with { Parts = e.Parts.Select((p, i) => turned.TryGetValue((e.Id, i), out var turns) ? p with { Stitches = p.Stitches.Turned(turns.Contains) } : p).ToArray() }).ToArray();
     }
 
     private const string NeedleOf = "needle.size";
@@ -154,7 +152,7 @@ internal static class Working
             var named = $"{NeedleOf}:{group.Key.Id}";
             var id = group.Key == main ? NeedleOf : named;
             var hers = overrules.For(named) ?? (group.Key == main ? overrules.For(NeedleOf) : null);
-            var whipped = group.Any(r => Book.Find(byElement[r.Element].Parts[r.Part].Stitch)!.Whipped);
+            var whipped = group.Any(r => Book.Find(byElement[r.Element].Parts[r.Part].Stitch)!.Blunt);
             var (needle, decision) = ThreadRoom.Needle(id, threads.Length > 1 ? group.Key.Name : null, group.Key.Ply, cloth, workshop.Habit("needle"), whipped, hers);
             decisions.Add(decision);
             needs.Add(ThreadRoom.Sum(

@@ -1,6 +1,6 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Measures;
-using Dittany.Core.Stitches;
+using Dittany.Core.Stitches.Needle;
 
 namespace Dittany.Core.Route;
 
@@ -13,7 +13,7 @@ public enum FloatKind
 }
 
 /// <summary>One line of stitches to be worked: which element and part it is, which letter it belongs to, the thread it takes, and whether it may be worked from either end.</summary>
-public sealed record Piece(string Element, int Part, int Letter, string Thread, int Hoop, IReadOnlyList<Stitch> Stitches, bool Reverses = false);
+public sealed record Piece(string Element, int Part, int Letter, string Thread, int Hoop, Sewn Stitches, bool Reverses = false);
 
 /// <summary>One row of the route: one stitch, in working order. <paramref name="BackMm"/> is the thread that really lies behind on the way to it.</summary>
 public sealed record RouteRow(string Element, int Part, int Stitch, int Run, int Hoop, double FloatMm, FloatKind FloatKind, double BackMm);

@@ -1,5 +1,5 @@
 using Dittany.Core.Geometry;
-using Dittany.Core.Stitches;
+using Dittany.Core.Stitches.Needle;
 
 namespace Dittany.Core.Route;
 

@@ -1,20 +1,8 @@
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
+using Dittany.Core.Stitches;
 
 namespace Dittany.Core.StitchBook;
-
-/// <summary>A stitch with a number of strands: one way to write a line.</summary>
-public sealed record Pair(StitchKind Stitch, int Strands)
-{
-    public double LineWidthMm => Stitch.LineWidthMm(Strands);
-}
-
-/// <summary>Plain facts the recommender goes by, and the schools of the workshop.</summary>
-public sealed record StitchFacts(bool Knit, bool Pile, bool DarkAndBusy, string LetterSchool, string SplitSchool, string ChainSchool)
-{
-    public static StitchFacts Of(Cloth cloth, string letter = "by-height", string split = "any", string chain = "two-or-three") =>
-        new(cloth.Kind.Knit, cloth.Pile != Materials.Pile.None, cloth.Dark && cloth.Busy, letter, split, chain);
-}
 
 /// <summary>Which stitches suit capitals of a height, best first, and why.</summary>
 public sealed record Preference(double FromMm, double ToMm, IReadOnlyList<string> Stitches, string Because, string Source);
@@ -54,7 +42,7 @@ public static class Recommender
     /// The pairs to try, best first, never more than a dozen: a stated stitch or strands alone; else the stitch of the workshop's school, then the table from large letters to
     /// small ones.
     /// </summary>
-    public static IReadOnlyList<Pair> InOrder(StitchKind? stitch, int? strands, StitchFacts facts)
+    public static IReadOnlyList<Pair> InOrder(IStitch? stitch, int? strands, StitchFacts facts)
     {
         int[] Strands(IEnumerable<int> bundles) => strands is { } only ? [only] : bundles.ToArray();
         if (stitch is not null)
@@ -65,16 +53,16 @@ public static class Recommender
         var school = Book.Find(facts.LetterSchool);
         var first = school is null ? [] : Strands(Bundles(school, facts).Reverse()).Select(n => new Pair(school, n));
         var table = TableFor(facts).Reverse().SelectMany(row => row.Stitches.Select(id => Book.Find(id)!).SelectMany(s => Strands(Within(s, row, facts)), (s, n) => new Pair(s, n)));
-        var last = Strands(Bundles(Book.Backstitch, facts).Reverse()).Select(n => new Pair(Book.Backstitch, n));
+        var last = Strands(Bundles(Book.Plainest, facts).Reverse()).Select(n => new Pair(Book.Plainest, n));
         return first.Concat(table).Concat(last).Distinct().Take(MostPairs).ToArray();
     }
 
     /// <summary>The bundles a stitch is written with within the heights of a row, thickest first.</summary>
-    private static IEnumerable<int> Within(StitchKind stitch, Preference row, StitchFacts facts)
+    private static IEnumerable<int> Within(IStitch stitch, Preference row, StitchFacts facts)
     {
         var from = 0.0;
         var found = new List<int>();
-        foreach (var (upTo, strands) in Rows(stitch, facts))
+        foreach (var (upTo, strands) in stitch.StrandsUpTo(facts))
         {
             if (from < row.ToMm && upTo >= row.FromMm)
             {
@@ -88,7 +76,7 @@ public static class Recommender
     }
 
     /// <summary>Whether a pair is what the tables would take for capitals of this height; what was stated always suits.</summary>
-    public static bool Suits(Pair pair, double capMm, StitchKind? stitch, int? strands, StitchFacts facts)
+    public static bool Suits(Pair pair, double capMm, IStitch? stitch, int? strands, StitchFacts facts)
     {
         var hers = stitch is not null || pair.Stitch.Id == facts.LetterSchool;
         var preferred = hers || TableFor(facts).Any(p => capMm >= p.FromMm && capMm <= p.ToMm && p.Stitches.Contains(pair.Stitch.Id, StringComparer.Ordinal));
@@ -100,19 +88,19 @@ public static class Recommender
     {
         var hers = pair.Stitch.Id == facts.LetterSchool;
         var from = hers ? 0 : TableFor(facts).Where(p => p.Stitches.Contains(pair.Stitch.Id, StringComparer.Ordinal)).Select(p => p.FromMm).DefaultIfEmpty(0).Min();
-        var rows = Rows(pair.Stitch, facts);
+        var rows = pair.Stitch.StrandsUpTo(facts);
         var index = rows.ToList().FindIndex(r => r.Strands == pair.Strands);
         return index <= 0 ? from : Math.Max(from, rows[index - 1].UpToMm);
     }
 
     /// <summary>The bundle for a stitch at a height, by the workshop's schools.</summary>
-    public static int StrandsFor(StitchKind stitch, double capMm, StitchFacts facts) => Rows(stitch, facts).First(r => capMm <= r.UpToMm).Strands;
+    public static int StrandsFor(IStitch stitch, double capMm, StitchFacts facts) => stitch.StrandsUpTo(facts).First(r => capMm <= r.UpToMm).Strands;
 
     /// <summary>
     /// Why this stitch, in words. <paramref name="against"/> tells what speaks against another stitch at this height, or null: so that it can be said why one that would
     /// come first was not taken; null where the tables have nothing to say.
     /// </summary>
-    public static string? BecauseStitch(Pair pair, double capMm, StitchFacts facts, Func<StitchKind, string?> against)
+    public static string? BecauseStitch(Pair pair, double capMm, StitchFacts facts, Func<IStitch, string?> against)
     {
         if (pair.Stitch.Id == facts.LetterSchool)
         {
@@ -134,7 +122,7 @@ public static class Recommender
     /// <summary>Why this many strands, in words.</summary>
     public static string BecauseStrands(Pair pair, double capMm, StitchFacts facts)
     {
-        var rows = Rows(pair.Stitch, facts);
+        var rows = pair.Stitch.StrandsUpTo(facts);
         var index = rows.ToList().FindIndex(r => capMm <= r.UpToMm);
         var (from, to) = (index == 0 ? 0 : rows[index - 1].UpToMm, rows[index].UpToMm);
         var span = index == 0 ? $"up to {Say.Length(Math.Ceiling(to))}" : double.IsPositiveInfinity(to) ? $"over {Say.Length(Math.Ceiling(from))}" : $"between {Say.Length(Math.Ceiling(from))} and {Say.Length(Math.Ceiling(to))}";
@@ -143,16 +131,5 @@ public static class Recommender
             : $"{char.ToUpperInvariant(pair.Stitch.Name[0])}{pair.Stitch.Name[1..]} with {Say.Count(pair.Strands, "strand")} writes clean capitals from {Say.Length(pair.Stitch.LeastCapMm(pair.Strands))}.";
     }
 
-    private static IEnumerable<int> Bundles(StitchKind stitch, StitchFacts facts) => Rows(stitch, facts).Select(r => r.Strands).Distinct();
-
-    /// <summary>
-    /// Schools on strands. Split: an even number, four or six, so that the needle parts them in halves, or any. Chain: four in general and six where cloth is dark and
-    /// busy, or two and three. Common practice, where practitioners differ.
-    /// </summary>
-    private static IReadOnlyList<(double UpToMm, int Strands)> Rows(StitchKind stitch, StitchFacts facts) => stitch.Id switch
-    {
-        "split" when facts.SplitSchool == "even" => [(9.999, 2), (25, 4), (double.PositiveInfinity, 6)],
-        "chain" when facts.ChainSchool == "four" => facts.DarkAndBusy ? [(20.999, 3), (25.999, 4), (double.PositiveInfinity, 6)] : [(20.999, 3), (double.PositiveInfinity, 4)],
-        _ => stitch.StrandsUpTo,
-    };
+    private static IEnumerable<int> Bundles(IStitch stitch, StitchFacts facts) => stitch.StrandsUpTo(facts).Select(r => r.Strands).Distinct();
 }

@@ -1,11 +1,12 @@
+using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
 using Dittany.Core.Measures;
-using Dittany.Core.StitchBook;
+using Dittany.Core.Stitches.AtPoints;
 
 namespace Dittany.Core.Stitches;
 
 /// <summary>The lines of one letter, stitched; <paramref name="DroppedMm"/> are the lengths of those too short to stitch.</summary>
-public sealed record StitchedLetter(IReadOnlyList<PlacedLine> Lines, IReadOnlyList<double> DroppedMm);
+public sealed record StitchedLetter(IReadOnlyList<Placed> Lines, IReadOnlyList<double> DroppedMm);
 
 /// <summary>Stitches a letter's strokes in writing order. A stroke that ends on another stops at its edge: touched, not split.</summary>
 public static class LetterStitching
@@ -18,8 +19,6 @@ public static class LetterStitching
 
     private const double MostTrimShare = 0.3;
 
-    /// <summary>A straight stroke up to this share of the capitals is a dot.</summary>
-    private const double DotShare = Words.Alphabets.DotUnits / Words.Alphabets.CapUnits;
 
     /// <summary>Cloth that must show between a knot and the next line, mm (from memory).</summary>
     private const double KnotClearMm = 0.3;
@@ -29,14 +28,14 @@ public static class LetterStitching
 
     /// <summary>
     /// Stitches strokes that each have their own way, such as the parts of a drawing. Where <paramref name="point"/> says so a stroke is a point and becomes a knot, or a tiny
-    /// straight where there is no room. <see cref="PlacedLine.Source"/> tells which stroke a line came from. Where <paramref name="only"/> says so a stroke is stitched;
+    /// straight where there is no room. <see cref="Placed.Source"/> tells which stroke a line came from. Where <paramref name="only"/> says so a stroke is stitched;
     /// the others are there to be butted against.
     /// </summary>
     public static StitchedLetter Stitch(IReadOnlyList<Stroke> strokesMm, Func<int, StitchSpec> specOf, double capMm, Func<int, bool>? point, Budget? budget, Func<int, bool>? only = null)
     {
         var lines = strokesMm.Select(s => s.Flatten(0.01)).ToArray();
         var near = new NearLines(lines, budget);
-        var placed = new List<PlacedLine>();
+        var placed = new List<Placed>();
         var dropped = new List<double>();
         for (var i = 0; i < strokesMm.Count; i++)
         {
@@ -60,7 +59,7 @@ public static class LetterStitching
 
             var start = stroke.Closed ? 0 : Trim(lines, near, i, fromStart: true, spec);
             var end = stroke.Closed ? 0 : Trim(lines, near, i, fromStart: false, spec);
-            if (LinePlacing.Place(stroke, spec, start, end, budget) is { } line)
+            if (spec.Pair.Stitch.Sew(new Shape(string.Empty, Line: stroke), new SewingBy(spec, start, end, budget)) is { } line)
             {
                 placed.Add(line with { Source = i });
             }
@@ -74,25 +73,25 @@ public static class LetterStitching
     }
 
     /// <summary>A point of a drawing: a knot where it has room beside the other lines, else the shortest straight that a needle makes.</summary>
-    private static PlacedLine Point(Stroke stroke, NearLines near, int index, StitchSpec spec)
+    private static Placed Point(Stroke stroke, NearLines near, int index, StitchSpec spec)
     {
         var middle = Pt.Lerp(stroke.Start, stroke.End, 0.5).OnGrid();
         var across = Knots.AcrossMm(spec.Pair.Strands, spec.Schools.Wraps);
         if (spec.Schools.Dots != DotSchool.Straight && !near.Nearer(middle, (across / 2) + (spec.LineWidthMm / 2), index))
         {
-            return new PlacedLine([middle], false, [new Stitch(middle, middle, StitchShape.Knot, FrontMm: Knots.ThreadMm(spec.Pair.Strands, spec.Schools.Wraps))], 0, false, Book.FrenchKnot, across, Dot: true);
+            return Dots.Knot.Sew(new Shape(string.Empty, Point: middle), new SewingBy(spec))!;
         }
 
         var half = new Pt(Tolerance.DroppedBelowMm * 0.6, 0);
-        return LinePlacing.Place(new Stroke([Curve.Line(middle - half, middle + half)], false), spec)! with { Dot = true };
+        return spec.Pair.Stitch.Sew(new Shape(string.Empty, Line: new Stroke([Curve.Line(middle - half, middle + half)], false)), new SewingBy(spec))! with { Dot = true };
     }
 
     /// <summary>A dot as a knot, where the school and the height ask for one and there is room round it; else null and it is a tiny straight.</summary>
-    private static PlacedLine? Knot(Stroke stroke, NearLines near, int index, StitchSpec spec, double capMm)
+    private static Placed? Knot(Stroke stroke, NearLines near, int index, StitchSpec spec, double capMm)
     {
         var schools = spec.Schools;
         var wanted = schools.Dots == DotSchool.Knot || (schools.Dots == DotSchool.ByHeight && capMm >= Knots.FromCapMm);
-        if (!wanted || stroke.Closed || stroke.Curves.Count != 1 || !stroke.Curves[0].IsStraight || stroke.Start.To(stroke.End) > (DotShare * capMm) + 1e-6)
+        if (!wanted || stroke.Closed || stroke.Curves.Count != 1 || !stroke.Curves[0].IsStraight || stroke.Start.To(stroke.End) > (Dots.Share * capMm) + 1e-6)
         {
             return null;
         }
@@ -101,7 +100,7 @@ public static class LetterStitching
         var across = Knots.AcrossMm(spec.Pair.Strands, schools.Wraps);
         return near.Nearer(middle, (across / 2) + (spec.LineWidthMm / 2) + KnotClearMm, index)
             ? null
-            : new PlacedLine([middle], false, [new Stitch(middle, middle, StitchShape.Knot, FrontMm: Knots.ThreadMm(spec.Pair.Strands, schools.Wraps))], 0, false, Book.FrenchKnot, across, Dot: true);
+            : Dots.Knot.Sew(new Shape(string.Empty, Point: middle), new SewingBy(spec));
     }
 
     /// <summary>How much to take off an end so that it butts against the stroke it stands on; 0 where it stands free or meets another end.</summary>

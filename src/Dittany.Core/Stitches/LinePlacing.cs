@@ -1,6 +1,7 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Measures;
-using Dittany.Core.StitchBook;
+using Dittany.Core.Stitches.Needle;
+using Dittany.Core.Stitches.OnLines;
 
 namespace Dittany.Core.Stitches;
 
@@ -41,27 +42,28 @@ public static class LinePlacing
     private const double GridSlackMm = 0.0015;
 
     /// <summary>
-    /// Stitches the part of <paramref name="stroke"/> (mm) between two distances along it; null where that is shorter than what can be stitched.
+    /// Stitches the part of <paramref name="stroke"/> (mm) that <paramref name="by"/> leaves of it, in the way of a stitch; null where that is shorter than what can be stitched.
     /// </summary>
-    public static PlacedLine? Place(Stroke stroke, StitchSpec spec, double trimStartMm = 0, double trimEndMm = 0, Budget? budget = null)
+    internal static Placed? Place(Stroke stroke, LineStitch stitch, SewingBy by)
     {
+        IStitch manner = stitch;
+        var (spec, budget) = (by.Spec, by.Budget);
         var track = new Track(stroke);
         budget?.Spend(MeasuringSteps * track.Count);
-        var (from, to) = (trimStartMm, track.Length - trimEndMm);
+        var (from, to) = (by.TrimStartMm, track.Length - by.TrimEndMm);
         if (to - from < Tolerance.DroppedBelowMm)
         {
             return null;
         }
 
         var stops = track.Corners.Where(c => c > from + 1e-6 && c < to - 1e-6).Prepend(from).Append(to).ToArray();
-        var closed = stroke.Closed && trimStartMm == 0 && trimEndMm == 0;
+        var closed = stroke.Closed && by.TrimStartMm == 0 && by.TrimEndMm == 0;
         var loop = closed && stops.Length == 2 && !track.CornerAtStart;
         var stretches = new List<Stretch>();
         for (var i = 1; i < stops.Length; i++)
         {
-            // A chain is tied down where its stretch ends: the last link stops short by the tie.
-            var tie = Sewing.TieMm(spec, stops[i] - stops[i - 1], loop);
-            stretches.Add(Along(track, stops[i - 1], stops[i] - tie, spec, loop, budget));
+            var free = manner.KeptFreeMm(spec, stops[i] - stops[i - 1], loop);
+            stretches.Add(Along(track, stops[i - 1], stops[i] - free, spec, new Rhythm(manner.GapShare, loop), budget));
         }
 
         var line = new List<Pt>();
@@ -75,12 +77,54 @@ public static class LinePlacing
             line.RemoveAt(line.Count - 1);
         }
 
-        var stitches = Sewing.Sew(track, stretches, stops, spec, closed);
+        var sewing = new Sewn.Sewing(spec.Pair.Strands);
+        stitch.Sew(sewing, HolesOf(track, stretches, stops, closed), spec);
+        var stitches = sewing.Done();
         budget?.Spend(StitchSteps * stitches.Count);
-        return new PlacedLine(line, closed, stitches, stretches.Max(s => s.BeyondMm), stretches.Any(s => s.OverTurned), spec.Pair.Stitch, spec.LineWidthMm);
+        return new Placed(line, closed, stitches, stretches.Max(s => s.BeyondMm), stretches.Any(s => s.OverTurned), stitch, spec.LineWidthMm);
     }
 
-    private static Stretch Along(Track track, double from, double to, StitchSpec spec, bool loop, Budget? budget)
+    /// <summary>The holes on the grid. A closed line ends in the very hole it began with, unless room was kept before it or cloth is left bare there.</summary>
+    private static Holes[] HolesOf(Track track, IReadOnlyList<Stretch> stretches, double[] stops, bool closed)
+    {
+        var first = track.At(stretches[0].Holes[0]).OnGrid();
+        return stretches.Select((s, i) =>
+        {
+            var at = s.Holes.Select(h => track.At(h).OnGrid()).ToArray();
+            var (last, end) = (closed && i == stretches.Count - 1, track.At(stops[i + 1]).OnGrid());
+            if (last && s.Holes[^1] >= stops[i + 1])
+            {
+                at[^1] = first;
+            }
+
+            return new Holes(at, s.Loop, last ? first : end);
+        }).ToArray();
+    }
+
+    /// <summary>
+    /// How stitches follow each other over a stretch: end to end or by half over each other, every hole one advance from the next; or apart, each followed by bare cloth of <paramref name="Gap"/> times its length, so
+    /// that a stretch ends with a stitch and a closed one with the gap.
+    /// </summary>
+    private readonly record struct Rhythm(double Gap, bool Loop)
+    {
+        /// <summary>What so many of them take up, in advances.</summary>
+        public double Advances(int count) => Gap == 0 ? count : (count * (1 + Gap)) - (Loop ? 0 : Gap);
+
+        /// <summary>The fewest that so many advances take.</summary>
+        public double Fewest(double advances) => Gap == 0 ? advances : (advances + (Loop ? 0 : Gap)) / (1 + Gap);
+
+        /// <summary>Where the holes of so many stand, in advances.</summary>
+        public double[] Marks(int count)
+        {
+            var gap = Gap;
+            return gap == 0 ? Enumerable.Range(0, count + 1).Select(i => (double)i).ToArray() : Enumerable.Range(0, count).SelectMany(i => new[] { i * (1 + gap), (i * (1 + gap)) + 1 }).ToArray();
+        }
+
+        /// <summary>Which holes each joins.</summary>
+        public IReadOnlyList<(int From, int To)> Spans(int holes, int span) => Gap == 0 ? LinePlacing.Spans(holes, span, Loop) : Enumerable.Range(0, holes / 2).Select(i => (2 * i, (2 * i) + 1)).ToArray();
+    }
+
+    private static Stretch Along(Track track, double from, double to, StitchSpec spec, Rhythm rhythm, Budget? budget)
     {
         var length = to - from;
         var samples = track.Samples(from, to).ToArray();
@@ -91,28 +135,28 @@ public static class LinePlacing
 
         // Advances: as many as stitches, and one more where they overlap and the line is open.
         var least = spec.Span == 2 ? 2 : 1;
-        var most = Math.Max(least, (int)Math.Floor((length / (straight ? spec.ShortestMm / spec.Span : floor)) + 1e-9));
-        var count = Math.Clamp((int)Math.Ceiling(Sum(at, allowed, 1, 0) - 1e-6), least, most);
-        if (straight && spec.Span * length / count > spec.MostMm && count < most)
+        var most = Math.Max(least, (int)Math.Floor(rhythm.Fewest(length / (straight ? spec.ShortestMm / spec.Span : floor)) + 1e-9));
+        var count = Math.Clamp((int)Math.Ceiling(rhythm.Fewest(Sum(at, allowed, 1, 0)) - 1e-6), least, most);
+        if (straight && spec.Span * length / rhythm.Advances(count) > spec.MostMm && count < most)
         {
             count++;
         }
 
         // What may lie behind on skin outweighs the room left for chords: a hair over one longest link is two.
-        if (spec.Strict && spec.Span * length / count > spec.MostMm + GridSlackMm)
+        if (spec.Strict && spec.Span * length / rhythm.Advances(count) > spec.MostMm + GridSlackMm)
         {
-            count = (int)Math.Ceiling(spec.Span * length / spec.MostMm);
+            count = (int)Math.Ceiling(rhythm.Fewest(spec.Span * length / spec.MostMm));
         }
 
         Stretch? best = null;
         for (var raise = 0; raise <= MostRaises && count + raise <= Math.Max(most, count); raise++)
         {
             budget?.Spend(SplittingSteps * at.Length);
-            var holes = Split(at, allowed, count + raise, floor, straight);
-            var (beyond, turned) = Judge(track, holes, spec, loop);
+            var holes = Split(at, allowed, rhythm.Marks(count + raise), rhythm.Advances(count + raise), floor, straight);
+            var (beyond, turned) = Judge(track, holes, spec, rhythm);
             if (best is null || (beyond, turned ? 1 : 0).CompareTo((best.BeyondMm, best.OverTurned ? 1 : 0)) < 0)
             {
-                best = new Stretch(holes, loop, beyond, turned);
+                best = new Stretch(holes, rhythm.Loop, beyond, turned);
             }
 
             if (beyond == 0 && !turned)
@@ -163,7 +207,7 @@ public static class LinePlacing
     /// The least scale, in parts of two, with which no more than <paramref name="count"/> advances come out. Found from above in a few steps: where the floor holds nothing the sum is one over the scale, and what the
     /// floor holds only grows less.
     /// </summary>
-    private static double Scale(double[] at, double[] allowed, int count, double least)
+    private static double Scale(double[] at, double[] allowed, double count, double least)
     {
         const int Parts = 1 << Halvings;
         const double Part = 2.0 / Parts;
@@ -210,27 +254,30 @@ public static class LinePlacing
         return high * Part;
     }
 
-    /// <summary>Holes of <paramref name="count"/> advances: the allowed ones are scaled down until the count comes out, those at the floor stay.</summary>
-    private static double[] Split(double[] at, double[] allowed, int count, double floor, bool straight)
+    /// <summary>
+    /// Holes at <paramref name="marks"/> of so many advances: the allowed ones are scaled down until the count comes out, those at the floor stay.
+    /// </summary>
+    private static double[] Split(double[] at, double[] allowed, double[] marks, double advances, double floor, bool straight)
     {
         var (from, to) = (at[0], at[^1]);
-        if (count == 1 || straight)
+        if (marks.Length == 2 || straight)
         {
-            return Enumerable.Range(0, count + 1).Select(i => i == count ? to : from + ((to - from) * i / count)).ToArray();
+            return marks.Select(m => m >= advances ? to : from + ((to - from) * m / advances)).ToArray();
         }
 
-        var least = Math.Min(floor, (to - from) / count);
-        var high = Scale(at, allowed, count, least);
+        var least = Math.Min(floor, (to - from) / advances);
+        var high = Scale(at, allowed, advances, least);
         var total = Sum(at, allowed, high, least);
-        var holes = new double[count + 1];
-        (holes[0], holes[count]) = (from, to);
+        var holes = new double[marks.Length];
+        (holes[0], holes[^1]) = (from, to);
+        var upTo = marks[^1] >= advances ? marks.Length - 1 : marks.Length;
         var (sum, next) = (0.0, 1);
-        for (var i = 1; i < at.Length && next < count; i++)
+        for (var i = 1; i < at.Length && next < upTo; i++)
         {
             var part = (at[i] - at[i - 1]) / Math.Max(least, high * (allowed[i] + allowed[i - 1]) / 2);
-            while (next < count && sum + part >= total * next / count)
+            while (next < upTo && sum + part >= total * marks[next] / advances)
             {
-                holes[next] = at[i - 1] + ((at[i] - at[i - 1]) * (((total * next / count) - sum) / part));
+                holes[next] = at[i - 1] + ((at[i] - at[i - 1]) * (((total * marks[next] / advances) - sum) / part));
                 next++;
             }
 
@@ -241,10 +288,10 @@ public static class LinePlacing
     }
 
     /// <summary>Measures what was placed against the curve itself.</summary>
-    private static (double BeyondMm, bool OverTurned) Judge(Track track, IReadOnlyList<double> holes, StitchSpec spec, bool loop)
+    private static (double BeyondMm, bool OverTurned) Judge(Track track, IReadOnlyList<double> holes, StitchSpec spec, Rhythm rhythm)
     {
         var points = holes.Select(track.At).ToArray();
-        var spans = Spans(points.Length, spec.Span, loop);
+        var spans = rhythm.Spans(points.Length, spec.Span);
         var total = holes[^1] - holes[0];
         var beyond = 0.0;
         var turned = false;
@@ -261,7 +308,7 @@ public static class LinePlacing
 
             // Where the bend leaves no other way a chord can come out under the shortest; that is told like a sharp turn.
             turned |= spans.Count > 1 && points[a].To(points[b]) < spec.ShortestMm - GridSlackMm;
-            var next = i + 1 < spans.Count ? i + 1 : loop ? 0 : -1;
+            var next = i + 1 < spans.Count ? i + 1 : rhythm.Loop ? 0 : -1;
             if (next >= 0 && spans.Count > 1)
             {
                 var (one, two) = (points[b] - points[a], points[spans[next].To] - points[spans[next].From]);

@@ -1,5 +1,4 @@
 using Dittany.Core.Materials;
-using Dittany.Core.StitchBook;
 
 namespace Dittany.Core.Stitches;
 
@@ -55,12 +54,9 @@ public sealed record StitchSpec(Pair Pair, double WishedMm, double ShortestMm, d
     public static StitchSpec For(Pair pair, StitchSchools schools, double? mostBehindMm = null)
     {
         var shortest = pair.Stitch.ShortestMm(pair.Strands);
-        var wished = Math.Max(schools.LengthMm ?? pair.Stitch.UsualLengthMm, (pair.Stitch.Span == 2 ? 1.5 : 2) * shortest);
+        var wished = Math.Max(schools.LengthMm ?? pair.Stitch.Info.UsualLengthMm, (pair.Stitch.Span == 2 ? 1.5 : 2) * shortest);
 
-        // Behind lie: twice the stitch for backstitch, half of it where stitches overlap, all of it for a link.
-        var most = mostBehindMm is { } behind
-            ? pair.Stitch.Laying switch { Laying.Abutting => behind / 2, Laying.Overlapping => behind * 2, _ => behind }
-            : double.PositiveInfinity;
+        var most = mostBehindMm is { } behind ? pair.Stitch.LongestMm(behind) : double.PositiveInfinity;
         var strict = wished * Slack > most;
         wished = Math.Min(wished, most);
         return new StitchSpec(pair, wished, Math.Min(shortest, wished / 2), pair.LineWidthMm, schools, strict);
@@ -84,15 +80,4 @@ public sealed record StitchSpec(Pair Pair, double WishedMm, double ShortestMm, d
     /// <summary>Chord of a circle of radius r whose arc rises e above it.</summary>
     public static double Sagitta(double radiusMm, double riseMm) =>
         riseMm >= radiusMm ? 2 * radiusMm : 2 * Math.Sqrt((2 * radiusMm * riseMm) - (riseMm * riseMm));
-}
-
-/// <summary>
-/// A line with its stitches in working order. <paramref name="LineMm"/> is what they follow after butting; a single point where a knot stands.
-/// <paramref name="BeyondMm"/> is how far the worst stitch leaves it beyond the tolerance, and <paramref name="OverTurned"/> whether a joint turns more than it may: both
-/// only where the shortest stitch leaves no other way. <paramref name="Source"/> is which of the strokes it came from.
-/// </summary>
-public sealed record PlacedLine(
-    IReadOnlyList<Geometry.Pt> LineMm, bool Closed, IReadOnlyList<Stitch> Stitches, double BeyondMm, bool OverTurned, StitchKind Kind, double WidthMm, bool Dot = false, int Source = 0)
-{
-    public bool Turned => BeyondMm > 0 || OverTurned;
 }

@@ -1,5 +1,4 @@
 using Dittany.Core.Geometry;
-using Dittany.Core.StitchBook;
 
 namespace Dittany.Core.Stitches;
 

@@ -116,7 +116,7 @@ public static class Alphabets
     public const double XUnits = 60;
 
     /// <summary>A straight stroke up to this long is a dot.</summary>
-    public const double DotUnits = 12.5;
+    public const double DotUnits = Stitches.AtPoints.Dots.Share * CapUnits;
 
     public const double CoarseUnits = 0.5;
 

@@ -1,6 +1,7 @@
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.StitchBook;
+using Dittany.Core.Stitches;
 using Dittany.Core.Telling;
 
 namespace Dittany.Core.Words;

@@ -3,6 +3,7 @@ using Dittany.Core.Items;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.StitchBook;
+using Dittany.Core.Stitches;
 using Dittany.Core.Telling;
 
 namespace Dittany.Core.Words;
@@ -37,7 +38,7 @@ public sealed class Rooms(Region area)
 /// <summary>What was settled and fitted already for one wording in one way of rows: remedies ask again and again.</summary>
 public sealed class LetteringMemo
 {
-    internal Dictionary<(double? Cap, int? Strands, StitchKind? Stitch, SizeWish Wish), LetteringAnswer> Settled { get; } = [];
+    internal Dictionary<(double? Cap, int? Strands, IStitch? Stitch, SizeWish Wish), LetteringAnswer> Settled { get; } = [];
 
     internal Dictionary<(Rooms Rooms, double LineWidthMm), double> Largest { get; } = [];
 
@@ -59,7 +60,7 @@ public sealed record LetteringQuestion(
     StitchFacts Facts,
     double? CapMm,
     int? Strands,
-    StitchKind? Stitch,
+    IStitch? Stitch,
     SizeWish Wish,
     UsualLettering Usual)
 {
@@ -204,7 +205,7 @@ public static class Lettering
             }
         }
 
-        var narrower = Book.Lines.Where(s => s.WidthFactor < answer.Pair.Stitch.WidthFactor).OrderByDescending(s => s.WidthFactor).ThenBy(s => s.Id, StringComparer.Ordinal);
+        var narrower = Book.Solid.Where(s => s.Info.WidthFactor < answer.Pair.Stitch.Info.WidthFactor).OrderByDescending(s => s.Info.WidthFactor).ThenBy(s => s.Id, StringComparer.Ordinal);
         if (narrower.FirstOrDefault(s => Gone(x => x with { Stitch = s })) is { } stitch)
         {
             remedies.Add(new Remedy(Stitch: stitch.Id));

@@ -250,6 +250,7 @@ public static class PlanJson
         {
             w.WriteStartObject();
             w.WriteString("id", part.Id);
+            w.WriteString("shape", part.Shape);
             w.WriteString("role", part.Role);
             JobJson.Text(w, "letter", part.Letter == part.Role ? null : part.Letter);
             w.WriteString("stitch", part.Stitch);

@@ -4,6 +4,7 @@ using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
 using Dittany.Core.StitchBook;
+using Dittany.Core.Stitches;
 using Dittany.Core.Words;
 using Dittany.Formats.Template;
 
@@ -75,7 +76,7 @@ public static class Specimen
         marks.AddRange(TemplateLeaves.Foot(paper, $"Specimen: {alphabet.Name}", "Backstitch, each line as wide as its thread lies.", null, "One sheet."));
         return new Leaf(paper, $"Specimen: {alphabet.Name}", ToScale: true, marks);
 
-        double Width(int strands) => alphabet.Kind == AlphabetKind.Weighted ? TemplateSheet.ThinMm : new Pair(Book.Backstitch, strands).LineWidthMm;
+        double Width(int strands) => alphabet.Kind == AlphabetKind.Weighted ? TemplateSheet.ThinMm : new Pair(Book.Plainest, strands).LineWidthMm;
 
         double Laid(string text, double cap) => Setting.Lay(alphabet, [text], Stands.OnBaseline, cap < Setting.WideBelowMm).Width;
 

@@ -61,10 +61,10 @@ public static class ApiDoor
         {
             ["id"] = s.Id,
             ["name"] = s.Name,
-            ["kind"] = s.Class.ToString().ToLowerInvariant(),
+            ["kind"] = s.Info.Class.ToString().ToLowerInvariant(),
             ["strands"] = new JsonArray(Enumerable.Range(1, Bundle.Most).Select(n => (JsonNode)n).ToArray()),
-            ["goodFor"] = s.GoodFor,
-            ["failsOn"] = s.FailsOn,
+            ["goodFor"] = s.Info.GoodFor,
+            ["failsOn"] = s.Info.FailsOn,
         })));
         api.MapGet("/transfers", () => List(Methods.All.Select(m => new JsonObject
         {

@@ -3,7 +3,7 @@ using Dittany.Core.Hooping;
 using Dittany.Core.Materials;
 using Dittany.Core.Planning;
 using Dittany.Core.Route;
-using Dittany.Core.Stitches;
+using Dittany.Core.Stitches.Needle;
 using Dittany.Formats.Drawings;
 
 namespace Dittany.Web.Drawings;
@@ -54,31 +54,31 @@ internal static class FaceDrawing
         var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
         var (thread, jumps, carried) = (new System.Text.StringBuilder(), new System.Text.StringBuilder(), new System.Text.StringBuilder());
         var ends = new List<(Pt At, bool Start, int Run)>();
-        Stitch? before = null;
+        Pt? down = null;
         for (var i = 0; i < plan.Route.Count; i++)
         {
             var row = plan.Route[i];
             var stitch = parts[row.Element][row.Part].Stitches[row.Stitch];
-            if (before is null || row.FloatKind == FloatKind.NewThread)
+            if (down is not { } from || row.FloatKind == FloatKind.NewThread)
             {
-                if (before is not null)
+                if (down is { } last)
                 {
-                    ends.Add((before.DownMm, false, plan.Route[i - 1].Run));
+                    ends.Add((last, false, plan.Route[i - 1].Run));
                 }
 
                 ends.Add((stitch.FromMm, true, row.Run));
             }
             else if (stitch.Shape != StitchShape.Whip)
             {
-                (row.FloatKind switch { FloatKind.Straight => jumps, FloatKind.Carried => carried, _ => thread }).Append(Svg.Path([before.DownMm, stitch.FromMm]));
+                (row.FloatKind switch { FloatKind.Straight => jumps, FloatKind.Carried => carried, _ => thread }).Append(Svg.Path([from, stitch.FromMm]));
             }
 
-            before = stitch;
+            down = stitch.DownMm;
         }
 
-        if (before is not null)
+        if (down is { } end)
         {
-            ends.Add((before.DownMm, false, plan.Route[^1].Run));
+            ends.Add((end, false, plan.Route[^1].Run));
         }
 
         var (colour, width) = (Colour.Parse(plan.Threads.Count > 0 ? plan.Threads[0].Colour : "#333333"), Bundle.WidthMm(plan.Threads.Count > 0 ? plan.Threads[0].Strands : 2));

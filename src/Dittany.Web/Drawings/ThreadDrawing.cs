@@ -2,7 +2,7 @@ using System.Text;
 using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
 using Dittany.Core.Planning;
-using Dittany.Core.Stitches;
+using Dittany.Core.Stitches.Needle;
 using Dittany.Formats.Drawings;
 
 namespace Dittany.Web.Drawings;

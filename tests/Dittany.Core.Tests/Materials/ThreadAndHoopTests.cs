@@ -38,9 +38,9 @@ public class ThreadAndHoopTests
     [InlineData(6)]
     public void Line_to_height_stands_beside_iso_3098(int strands)
     {
-        var width = Book.Backstitch.LineWidthMm(strands);
-        Assert.InRange(Book.Backstitch.ComfortableCapMm(strands) / width, Book.Iso3098TypeB, 14);
-        Assert.InRange(Book.Backstitch.LeastCapMm(strands) / width, 8.6, 10.1);
+        var width = Book.Find("backstitch")!.LineWidthMm(strands);
+        Assert.InRange(Book.Find("backstitch")!.ComfortableCapMm(strands) / width, Book.Iso3098TypeB, 14);
+        Assert.InRange(Book.Find("backstitch")!.LeastCapMm(strands) / width, 8.6, 10.1);
     }
 
     /// <summary>Crewel 7 or 8 with three strands on woven cloth; six on canvas take a chenille 22 (common practice).</summary>

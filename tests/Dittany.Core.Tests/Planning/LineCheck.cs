@@ -3,6 +3,7 @@ using Dittany.Core.Items;
 using Dittany.Core.Planning;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
+using Dittany.Core.Stitches.Needle;
 
 namespace Dittany.Core.Tests.Planning;
 
@@ -29,7 +30,7 @@ internal static class LineCheck
         var holes = solid.SelectMany(s => new[] { s.FromMm, s.ToMm }).ToArray();
         Assert.Contains(holes, h => h.To(line[0]) < GridMm);
         Assert.Contains(holes, h => h.To(line[^1]) < GridMm);
-        Assert.Equal(kind.Whipped, part.Stitches.Any(s => s.Shape == StitchShape.Whip));
+        Assert.Equal(kind.Blunt, part.Stitches.Any(s => s.Shape == StitchShape.Whip));
         foreach (var p in line)
         {
             var off = solid.Min(s => Polyline.ToSegment(p, s.FromMm, s.ToMm));

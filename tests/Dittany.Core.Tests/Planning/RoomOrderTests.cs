@@ -8,7 +8,7 @@ public class RoomOrderTests
 {
     private static readonly string[] Order =
     [
-        "Measures", "Geometry", "Telling", "Materials", "StitchBook", "Items", "Space", "Words", "Motifs", "Stitches", "Hooping", "Route", "Threads", "Operations", "Effort",
+        "Measures", "Geometry", "Telling", "Materials", "Designs", "Stitches", "StitchBook", "Items", "Space", "Words", "Motifs", "Hooping", "Route", "Threads", "Operations", "Effort",
         "Transfer", "Time", "Finishing", "Cautions", "Planning",
     ];
 

@@ -21,7 +21,7 @@ public class TellingTests
             var stitch = plan.Elements.First(e => e.Id == at.Element).Parts[at.Part].Stitches[at.Stitch];
             Assert.StartsWith($"Stitch {row + 1} of {plan.Route.Count}, in the ", told, StringComparison.Ordinal);
             Assert.Contains($"thread {at.Run}", told, StringComparison.Ordinal);
-            if (stitch.Shape == Core.Stitches.StitchShape.Straight)
+            if (stitch.Shape == Core.Stitches.Needle.StitchShape.Straight)
             {
                 Assert.Contains(Say.Length(Math.Round(stitch.LengthMm, 1)), told, StringComparison.Ordinal);
             }

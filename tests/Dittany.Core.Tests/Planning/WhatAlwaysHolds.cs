@@ -5,6 +5,7 @@ using Dittany.Core.Planning;
 using Dittany.Core.Route;
 using Dittany.Core.Space;
 using Dittany.Core.Stitches;
+using Dittany.Core.Stitches.Needle;
 using Dittany.Core.Threads;
 using Dittany.Core.Transfer;
 using FsCheck.Fluent;

@@ -1,12 +1,12 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Route;
-using Dittany.Core.Stitches;
+using Dittany.Core.Stitches.Needle;
 
 namespace Dittany.Core.Tests.Route;
 
 public class CarryTests
 {
-    private static readonly Stitch[] Row = Enumerable.Range(0, 8).Select(i => new Stitch(new Pt((i + 1) * 2.5, 0), new Pt(i * 2.5, 0))).ToArray();
+    private static readonly Stitch[] Row = [.. Sewn.Straights(3, Enumerable.Range(0, 8).Select(i => (new Pt((i + 1) * 2.5, 0), new Pt(i * 2.5, 0))))];
 
     /// <summary>Under a straight row the way is as long as the row, and hops no longer than a float.</summary>
     [Fact]
@@ -22,7 +22,7 @@ public class CarryTests
     [Fact]
     public void Agrees_with_trying_every_way()
     {
-        var stitches = new[] { new Stitch(new Pt(3, 0), new Pt(0, 0)), new Stitch(new Pt(3, 6), new Pt(3, 0)), new Stitch(new Pt(9, 6), new Pt(3, 6)), new Stitch(new Pt(9, 1), new Pt(3, 0)) };
+        var stitches = Sewn.Straights(3, [(new Pt(3, 0), new Pt(0, 0)), (new Pt(3, 6), new Pt(3, 0)), (new Pt(9, 6), new Pt(3, 6)), (new Pt(9, 1), new Pt(3, 0))]).ToArray();
         var (from, to) = (new Pt(0, 1), new Pt(10, 3));
         Assert.Equal(Exhaustive(from, to, stitches, 4), Carry.Shortest(from, to, stitches, 4, 60)!.Value, 9);
     }

@@ -4,6 +4,7 @@ using Dittany.Core.Planning;
 using Dittany.Core.Route;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
+using Dittany.Core.Stitches.Needle;
 using Dittany.Core.Tests.Materials;
 using Dittany.Core.Tests.Planning;
 using FsCheck.Fluent;
@@ -112,9 +113,14 @@ public class RouteTests
     public void A_float_begins_where_the_needle_went_down()
     {
         Pt[] ring = [new(0, 0), new(4, 0), new(4, 4), new(0, 4)];
-        var links = ring.Select((p, i) => new Stitch(p, ring[(i + 1) % 4], StitchShape.Loop)).ToArray();
-        var next = new Stitch(new Pt(0, 0.5), new Pt(0, 3));
-        var rows = Routing.Order([new Piece("a", 0, 0, "t", 1, links), new Piece("a", 1, 0, "t", 1, [next])], new RouteRules(5, false, 1000, 0.5, 1.1)).Rows;
+        var chain = new Sewn.Sewing(3);
+        for (var i = 0; i < 4; i++)
+        {
+            chain.Stitch(new Move(MoveKind.UpAt, ring[i]), new Move(MoveKind.HoldAt, ring[(i + 1) % 4]), new Move(MoveKind.DownAt, ring[i]));
+        }
+
+        var next = Sewn.Straights(3, [(new Pt(0, 0.5), new Pt(0, 3))]);
+        var rows = Routing.Order([new Piece("a", 0, 0, "t", 1, chain.Done()), new Piece("a", 1, 0, "t", 1, next)], new RouteRules(5, false, 1000, 0.5, 1.1)).Rows;
         Assert.Equal((3.5, FloatKind.Straight), (rows[^1].FloatMm, rows[^1].FloatKind));
     }
 
@@ -151,8 +157,8 @@ public class RouteTests
     private static Piece Line(int part, Pt from, Pt to, bool reverses)
     {
         var stroke = new Stroke([Curve.Line(from, to)], false);
-        var placed = LinePlacing.Place(stroke, StitchSpec.For(new Pair(Book.Backstitch, 3), new StitchSchools()));
-        return new Piece("line", part, part, "thread", 1, placed?.Stitches ?? [new Stitch(to, from)], reverses);
+        var placed = Stitches.Strokes.Sewn(stroke, StitchSpec.For(new Pair(Book.Find("backstitch")!, 3), new StitchSchools()));
+        return new Piece("line", part, part, "thread", 1, placed?.Stitches ?? Sewn.Straights(3, [(to, from)]), reverses);
     }
 
     private static IEnumerable<Way[]> Every(Piece[] pieces, int from) => from == pieces.Length

@@ -1,5 +1,6 @@
 using Dittany.Core.Materials;
 using Dittany.Core.StitchBook;
+using Dittany.Core.Stitches;
 using Dittany.Core.Tests.Materials;
 using Dittany.Core.Tests.Planning;
 
@@ -75,7 +76,7 @@ public class RecommenderTests
             {
                 var facts = StitchFacts.Of(ThreadAndHoopTests.ClothOf(cloth.Id), school);
                 Assert.InRange(Recommender.InOrder(null, null, facts).Count, 3, Recommender.MostPairs);
-                Assert.All(Recommender.InOrder(Book.Stem, null, facts), p => Assert.Equal(Book.Stem, p.Stitch));
+                Assert.All(Recommender.InOrder(Book.Find("stem")!, null, facts), p => Assert.Equal(Book.Find("stem")!, p.Stitch));
                 Assert.All(Recommender.InOrder(null, 2, facts), p => Assert.Equal(2, p.Strands));
             }
         }

@@ -2,12 +2,13 @@ using Dittany.Core.Geometry;
 using Dittany.Core.Route;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
+using Dittany.Core.Stitches.Needle;
 
 namespace Dittany.Core.Tests.Stitches;
 
 public class BackstitchTests
 {
-    private static readonly StitchSpec Graded = StitchSpec.For(new Pair(Book.Backstitch, 3), new StitchSchools());
+    private static readonly StitchSpec Graded = StitchSpec.For(new Pair(Book.Find("backstitch")!, 3), new StitchSchools());
 
     /// <summary>Sagitta of a circle: chord = 2√(2re − e²). Worked: r 2 mm gives 1.94 mm, r 5 mm 3.12 mm at e 0.25 mm.</summary>
     [Theory]
@@ -23,7 +24,7 @@ public class BackstitchTests
     [InlineData(6)]
     public void A_circle_takes_nine_stitches_or_more(double radius)
     {
-        var placed = LinePlacing.Place(Strokes.Circle(radius), Graded)!;
+        var placed = Strokes.Sewn(Strokes.Circle(radius), Graded)!;
         Assert.True(placed.Stitches.Count >= 9, $"{placed.Stitches.Count} stitches");
         Assert.False(placed.Turned);
         Assert.Equal(placed.Stitches[0].ToMm, placed.Stitches[^1].FromMm);
@@ -31,12 +32,12 @@ public class BackstitchTests
 
     /// <summary>A circle too small even for the shortest stitch says so.</summary>
     [Fact]
-    public void A_circle_too_small_to_turn_says_so() => Assert.True(LinePlacing.Place(Strokes.Circle(0.6), Graded)!.Turned);
+    public void A_circle_too_small_to_turn_says_so() => Assert.True(Strokes.Sewn(Strokes.Circle(0.6), Graded)!.Turned);
 
     [Fact]
     public void A_backstitch_points_against_its_travel()
     {
-        var placed = LinePlacing.Place(Strokes.Line(10), Graded)!;
+        var placed = Strokes.Sewn(Strokes.Line(10), Graded)!;
         Assert.Equal(new Pt(0, 0), placed.Stitches[0].ToMm);
         Assert.Equal(new Pt(2.5, 0), placed.Stitches[0].FromMm);
         Assert.Equal(new Pt(10, 0), placed.Stitches[^1].FromMm);
@@ -47,7 +48,7 @@ public class BackstitchTests
     [Fact]
     public void Backstitch_takes_three_times_its_line()
     {
-        var placed = LinePlacing.Place(Strokes.Line(1000), Graded)!;
+        var placed = Strokes.Sewn(Strokes.Line(1000), Graded)!;
         var rows = Routing.Order([new Piece("line", 0, 0, "thread", 1, placed.Stitches)], new RouteRules(5, false, 1e9, 0, 1)).Rows;
         var used = rows.Sum(r => Routing.Use(placed.Stitches[r.Stitch], r.BackMm, 0));
         Assert.Equal(3.0, used / 1000, 2);
@@ -58,7 +59,7 @@ public class BackstitchTests
     public void Lengths_grade_smoothly_into_a_bend()
     {
         var stroke = new Stroke([Curve.Line(new Pt(0, 0), new Pt(20, 0)), .. Strokes.Arc(new Pt(20, 2), 2, -90, 90), Curve.Line(new Pt(20, 4), new Pt(0, 4))], false);
-        var lengths = LinePlacing.Place(stroke, Graded)!.Stitches.Select(s => s.LengthMm).ToArray();
+        var lengths = Strokes.Sewn(stroke, Graded)!.Stitches.Select(s => s.LengthMm).ToArray();
         Assert.True(lengths.Min() < 1.5 && lengths.Max() > 2.2);
         for (var i = 1; i < lengths.Length; i++)
         {
@@ -70,8 +71,8 @@ public class BackstitchTests
     public void The_uniform_school_keeps_one_length()
     {
         var stroke = new Stroke([Curve.Line(new Pt(0, 0), new Pt(20, 0)), .. Strokes.Arc(new Pt(20, 2), 2, -90, 90)], false);
-        var uniform = LinePlacing.Place(stroke, Graded with { Schools = new StitchSchools(LengthSchool.Uniform) })!.Stitches.Select(s => s.LengthMm).ToArray();
-        var graded = LinePlacing.Place(stroke, Graded)!.Stitches.Select(s => s.LengthMm).ToArray();
+        var uniform = Strokes.Sewn(stroke, Graded with { Schools = new StitchSchools(LengthSchool.Uniform) })!.Stitches.Select(s => s.LengthMm).ToArray();
+        var graded = Strokes.Sewn(stroke, Graded)!.Stitches.Select(s => s.LengthMm).ToArray();
         Assert.True(uniform.Max() - uniform.Min() < 0.1);
         Assert.True(graded.Max() - graded.Min() > 0.3);
         Assert.True(uniform.Length > graded.Length);
@@ -81,7 +82,7 @@ public class BackstitchTests
     public void Corners_are_stitch_ends()
     {
         var corner = new Pt(7.3, 0);
-        var placed = LinePlacing.Place(new Stroke([Curve.Line(default, corner), Curve.Line(corner, new Pt(7.3, 6.1))], false), Graded)!;
+        var placed = Strokes.Sewn(new Stroke([Curve.Line(default, corner), Curve.Line(corner, new Pt(7.3, 6.1))], false), Graded)!;
         Assert.Contains(placed.Stitches, s => s.FromMm == corner);
         Assert.Contains(placed.Stitches, s => s.ToMm == corner);
     }
@@ -93,7 +94,7 @@ public class BackstitchTests
     [InlineData(1.6, 1)]
     [InlineData(2.6, 2)]
     public void Tiny_lines_are_one_stitch_or_none(double length, int stitches) =>
-        Assert.Equal(stitches, LinePlacing.Place(Strokes.Line(length), Graded)?.Stitches.Count ?? 0);
+        Assert.Equal(stitches, Strokes.Sewn(Strokes.Line(length), Graded)?.Stitches.Count ?? 0);
 
     /// <summary>A stroke that meets another stops at its edge, half a line width off (common practice: touch, do not split).</summary>
     [Fact]

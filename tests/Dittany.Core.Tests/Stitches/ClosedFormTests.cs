@@ -2,6 +2,7 @@ using Dittany.Core.Geometry;
 using Dittany.Core.Route;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
+using Dittany.Core.Stitches.Needle;
 
 namespace Dittany.Core.Tests.Stitches;
 
@@ -45,6 +46,6 @@ public class ClosedFormTests
         return rows.Sum(r => Routing.Use(placed.Stitches[r.Stitch], r.BackMm, thicknessMm)) / LineMm;
     }
 
-    private static PlacedLine Place(string stitch, double length) =>
-        LinePlacing.Place(Strokes.Line(length), StitchSpec.For(new Pair(Book.Find(stitch)!, 3), new StitchSchools()) with { WishedMm = Book.Find(stitch)!.UsualLengthMm })!;
+    private static Placed Place(string stitch, double length) =>
+        Strokes.Sewn(Strokes.Line(length), StitchSpec.For(new Pair(Book.Find(stitch)!, 3), new StitchSchools()) with { WishedMm = Book.Find(stitch)!.Info.UsualLengthMm })!;
 }

@@ -1,6 +1,8 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
+using Dittany.Core.Stitches.AtPoints;
+using Dittany.Core.Stitches.Needle;
 
 namespace Dittany.Core.Tests.Stitches;
 
@@ -13,8 +15,8 @@ public class LineStitchTests
     [Fact]
     public void Stem_goes_an_eighth_forward_and_a_sixteenth_back()
     {
-        var spec = StitchSpec.For(new Pair(Book.Stem, 3), new StitchSchools(LengthMm: 3.2));
-        var stitches = LinePlacing.Place(Strokes.Line(32), spec)!.Stitches;
+        var spec = StitchSpec.For(new Pair(Book.Find("stem")!, 3), new StitchSchools(LengthMm: 3.2));
+        var stitches = Strokes.Sewn(Strokes.Line(32), spec)!.Stitches;
         Assert.Equal(19, stitches.Count);
         Assert.All(stitches, s => Assert.Equal(3.2, s.LengthMm, 3));
         for (var i = 1; i < stitches.Count; i++)
@@ -29,13 +31,13 @@ public class LineStitchTests
     /// <summary>A metre of split stitch at 4 mm goes forward by 2 mm: 500 stitches and one less, for the line is open.</summary>
     [Fact]
     public void Overlapping_stitches_are_counted_by_their_advance() =>
-        Assert.Equal(499, LinePlacing.Place(Strokes.Line(1000), Spec("split"))!.Stitches.Count);
+        Assert.Equal(499, Strokes.Sewn(Strokes.Line(1000), Spec("split"))!.Stitches.Count);
 
     /// <summary>Links go through each other and the last is tied down just past its tip.</summary>
     [Fact]
     public void Chain_links_and_is_tied_down()
     {
-        var stitches = LinePlacing.Place(Strokes.Line(30), Spec("chain"))!.Stitches;
+        var stitches = Strokes.Sewn(Strokes.Line(30), Spec("chain"))!.Stitches;
         var loops = stitches.Where(s => s.Shape == StitchShape.Loop).ToArray();
         Assert.All(loops.Zip(loops.Skip(1)), pair => Assert.Equal(pair.First.ToMm, pair.Second.FromMm));
         Assert.All(loops, l => Assert.Equal(l.FromMm, l.DownMm));
@@ -53,10 +55,10 @@ public class LineStitchTests
     [InlineData(7.6)]
     public void No_link_on_skin_is_longer_than_may_lie_behind(double lengthMm)
     {
-        var spec = StitchSpec.For(new Pair(Book.Chain, 6), new StitchSchools(LengthMm: 5), mostBehindMm: 5);
+        var spec = StitchSpec.For(new Pair(Book.Find("chain")!, 6), new StitchSchools(LengthMm: 5), mostBehindMm: 5);
         var degrees = (lengthMm + spec.BundleMm) / 400 * 180 / Math.PI;
         var bend = new Stroke([.. Strokes.Arc(default, 400, 0, degrees)], false);
-        var links = LinePlacing.Place(bend, spec)!.Stitches.Where(s => s.Shape == StitchShape.Loop).ToArray();
+        var links = Strokes.Sewn(bend, spec)!.Stitches.Where(s => s.Shape == StitchShape.Loop).ToArray();
         Assert.All(links, l => Assert.True(l.LengthMm <= 5.002, $"{l.LengthMm}"));
         Assert.True(links.Min(l => l.LengthMm) > 2);
     }
@@ -65,9 +67,9 @@ public class LineStitchTests
     [Fact]
     public void A_link_is_as_wide_as_the_book_says()
     {
-        var link = LinePlacing.Place(Strokes.Line(30), Spec("chain"))!.Stitches[2];
+        var link = Strokes.Sewn(Strokes.Line(30), Spec("chain"))!.Stitches[2];
         var across = link.PathMm!.Max(p => p.Y) - link.PathMm!.Min(p => p.Y) + Core.Materials.Bundle.WidthMm(3);
-        Assert.Equal(Book.Chain.LineWidthMm(3), across, 0.01);
+        Assert.Equal(Book.Find("chain")!.LineWidthMm(3), across, 0.01);
     }
 
     /// <summary>A closed line ends in the hole it began with, and overlapping stitches lie over the start.</summary>
@@ -75,7 +77,7 @@ public class LineStitchTests
     [MemberData(nameof(Lines))]
     public void Closed_lines_close(string stitch)
     {
-        var placed = LinePlacing.Place(Strokes.Circle(9), Spec(stitch))!;
+        var placed = Strokes.Sewn(Strokes.Circle(9), Spec(stitch))!;
         Assert.True(placed.Closed);
         Assert.False(placed.Turned);
         var solid = placed.Stitches.Where(s => s.Shape != StitchShape.Whip).ToArray();
@@ -89,7 +91,7 @@ public class LineStitchTests
     public void Corners_are_ends_for_every_stitch(string stitch)
     {
         var corner = new Pt(14.3, 0);
-        var placed = LinePlacing.Place(new Stroke([Curve.Line(default, corner), Curve.Line(corner, new Pt(14.3, 17.1))], false), Spec(stitch))!;
+        var placed = Strokes.Sewn(new Stroke([Curve.Line(default, corner), Curve.Line(corner, new Pt(14.3, 17.1))], false), Spec(stitch))!;
         var holes = placed.Stitches.SelectMany(s => new[] { s.FromMm, s.ToMm }).ToArray();
         Assert.Contains(corner, holes);
         Assert.Contains(new Pt(0, 0), holes);
@@ -106,9 +108,9 @@ public class LineStitchTests
     [InlineData("whipped-backstitch")]
     public void Both_schools_of_length(string stitch)
     {
-        var r = Book.Find(stitch)!.Laying == Laying.Abutting ? 2 : 4;
+        var r = Book.Find(stitch)!.Span == 1 ? 2 : 4;
         var stroke = new Stroke([Curve.Line(new Pt(0, 0), new Pt(30, 0)), .. Strokes.Arc(new Pt(30, r), r, -90, 90)], false);
-        double[] Lengths(LengthSchool school) => LinePlacing.Place(stroke, Spec(stitch, new StitchSchools(school)))!.Stitches.Where(s => s.Shape == StitchShape.Straight).Select(s => s.LengthMm).ToArray();
+        double[] Lengths(LengthSchool school) => Strokes.Sewn(stroke, Spec(stitch, new StitchSchools(school)))!.Stitches.Where(s => s.Shape == StitchShape.Straight).Select(s => s.LengthMm).ToArray();
         var (graded, uniform) = (Lengths(LengthSchool.Graded), Lengths(LengthSchool.Uniform));
         Assert.True(graded.Max() - graded.Min() > 0.3, $"graded {graded.Min()} to {graded.Max()}");
         Assert.True(uniform.Max() - uniform.Min() < 0.15, $"uniform {uniform.Min()} to {uniform.Max()}");
@@ -120,24 +122,24 @@ public class LineStitchTests
     {
         // In a frame with y down this arc turns to the right of travel: its outside is the left.
         var right = new Stroke(Strokes.Arc(default, 12, 180, 330).ToArray(), false);
-        int Side(Stroke stroke, SideSchool school) => LinePlacing.Place(stroke, Spec("stem", new StitchSchools(Stem: school)))!.Stitches.Select(s => s.Side).Distinct().Single();
+        int Side(Stroke stroke, SideSchool school) => Strokes.Sewn(stroke, Spec("stem", new StitchSchools(Stem: school)))!.Stitches.Select(s => s.Side).Distinct().Single();
         Assert.Equal(1, Side(right, SideSchool.OneSide));
         Assert.Equal(-1, Side(right, SideSchool.OutsideOfBend));
         Assert.Equal(1, Side(right.Reversed(), SideSchool.OutsideOfBend));
-        Assert.All(LinePlacing.Place(right, Spec("outline"))!.Stitches, s => Assert.Equal(-1, s.Side));
+        Assert.All(Strokes.Sewn(right, Spec("outline"))!.Stitches, s => Assert.Equal(-1, s.Side));
     }
 
-    /// <summary>Whipping goes from the far end back to the start, under every stitch, without piercing the cloth between.</summary>
+    /// <summary>Whipping goes from the far end back to the start, under every stitch, without piercing the cloth between: up once and down once.</summary>
     [Fact]
     public void Whipping_runs_back_to_the_start()
     {
-        var placed = LinePlacing.Place(Strokes.Line(10), Spec("whipped-backstitch"))!;
+        var placed = Strokes.Sewn(Strokes.Line(10), Spec("whipped-backstitch"))!;
         Assert.Equal(4, placed.Stitches.Count(s => s.Shape == StitchShape.Straight));
         var wraps = placed.Stitches.Where(s => s.Shape == StitchShape.Whip).ToArray();
         Assert.Equal(5, wraps.Length);
         Assert.Equal(new Pt(10, 0), wraps[0].FromMm);
         Assert.Equal(new Pt(0, 0), wraps[^1].ToMm);
-        Assert.All(wraps, w => Assert.Equal(0, w.Passes));
+        Assert.Equal([1, 0, 0, 0, 1], wraps.Select(w => w.Passes));
         Assert.All(wraps.Zip(wraps.Skip(1)), pair => Assert.Equal(pair.First.ToMm, pair.Second.FromMm));
         Assert.All(wraps, w => Assert.Equal(1, w.Side));
     }
@@ -151,7 +153,7 @@ public class LineStitchTests
     public void On_skin_the_thread_behind_limits_the_stitch(string stitch, double most)
     {
         var spec = StitchSpec.For(new Pair(Book.Find(stitch)!, 3), new StitchSchools(LengthMm: 10), 5);
-        Assert.All(LinePlacing.Place(Strokes.Line(77.7), spec)!.Stitches.Where(s => s.Shape != StitchShape.Whip), s => Assert.True(s.LengthMm <= most + 0.001, $"{s.LengthMm}"));
+        Assert.All(Strokes.Sewn(Strokes.Line(77.7), spec)!.Stitches.Where(s => s.Shape != StitchShape.Whip), s => Assert.True(s.LengthMm <= most + 0.001, $"{s.LengthMm}"));
     }
 
     /// <summary>Dots are tiny straights under 12 mm capitals and knots from there, where there is room (from memory).</summary>

@@ -1,10 +1,15 @@
+using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
+using Dittany.Core.Stitches;
 
 namespace Dittany.Core.Tests.Stitches;
 
 /// <summary>Strokes of known shape for tests.</summary>
 internal static class Strokes
 {
+    /// <summary>A line sewn in the stitch of a spec.</summary>
+    public static Placed? Sewn(Stroke stroke, StitchSpec spec) => spec.Pair.Stitch.Sew(new Shape("line", Line: stroke), new SewingBy(spec));
+
     public static Stroke Line(double length) => new([Curve.Line(default, new Pt(length, 0))], false);
 
     public static Stroke Circle(double radius) => new(Arc(default, radius, 0, 360).ToArray(), true);

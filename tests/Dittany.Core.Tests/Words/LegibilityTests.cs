@@ -1,5 +1,6 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.StitchBook;
+using Dittany.Core.Stitches;
 using Dittany.Core.Tests.Materials;
 using Dittany.Core.Tests.Planning;
 using Dittany.Core.Words;
@@ -32,7 +33,7 @@ public class LegibilityTests
     {
         var hand = UprightHand.Alphabet;
         var cloth = ThreadAndHoopTests.ClothOf("half-linen");
-        var pair = new Pair(Book.Backstitch, 3);
+        var pair = new Pair(Book.Find("backstitch")!, 3);
         var setting = Setting.Lay(hand, [letter], Core.Items.Stands.OnBaseline);
         var glyph = hand.Find(letter)!;
         var counter = hand.Measure(glyph).Counters[0];

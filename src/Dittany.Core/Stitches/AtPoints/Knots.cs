@@ -1,4 +1,4 @@
-namespace Dittany.Core.StitchBook;
+namespace Dittany.Core.Stitches.AtPoints;
 
 /// <summary>French knots by strands and wraps: how wide they lie and how much thread they take, a hop of 3 mm behind included. From memory.</summary>
 public static class Knots

@@ -1,4 +1,4 @@
-namespace Dittany.Core.StitchBook;
+namespace Dittany.Core.Stitches;
 
 /// <summary>How far stitches may leave their line, and turn from one to the next.</summary>
 public static class Tolerance

@@ -1,0 +1,54 @@
+using Dittany.Core.Designs;
+using Dittany.Core.Geometry;
+using Dittany.Core.Stitches;
+using Dittany.Core.Stitches.AtPoints;
+using Dittany.Core.Stitches.OnLines;
+using Thread = Dittany.Core.Materials.Thread;
+
+namespace Dittany.Core.StitchBook;
+
+/// <summary>The stitch book: a row for each stitch there is.</summary>
+public static class Book
+{
+    /// <summary>Capitals alone are legible at this share of the mixed-case height (from memory): no x-height to shut.</summary>
+    public const double CapitalsAlone = 0.8;
+
+    /// <summary>Lettering ratios of ISO 3098: line = 1/10 of the capital (type B), 1/14 (type A). Thread can go a little heavier: 1/9.</summary>
+    public const double Iso3098TypeB = 10;
+
+    /// <summary>What small and clear letters are written with, where nothing else suits.</summary>
+    public static IStitch Plainest { get; } = new Backstitch();
+
+    public static IReadOnlyList<IStitch> All { get; } =
+    [
+        Plainest,
+        new WhippedBackstitch(),
+        new SplitStitch(),
+        new StemStitch(),
+        new OutlineStitch(),
+        new ChainStitch(),
+        Dots.Knot,
+    ];
+
+    /// <summary>Stitches that write lines.</summary>
+    public static IReadOnlyList<IStitch> Lines { get; } = All.Where(s => s.Takes(Line, new Thread(Thread.Cotton, 1, "#000000")).Fits).ToArray();
+
+    /// <summary>Those of them that leave no cloth bare: what may be advised for letters.</summary>
+    public static IReadOnlyList<IStitch> Solid { get; } = Lines.Where(s => s.GapShare == 0).ToArray();
+
+    /// <summary>A line that every stitch for lines must take: straight, a hundred millimetres.</summary>
+    private static Shape Line => new("line", Line: new Stroke([Curve.Line(default, new Pt(100, 0))], false));
+
+    /// <summary>Stitches whose names are settled, whether they can be drawn yet or not.</summary>
+    private static readonly string[] Names =
+    [
+        "running", "whipped-running", "laced-running", "whipped-chain", "interlaced-chain", "heavy-chain", "linked-chain", "couching", "coral", "knotted-stem", "rope",
+        "blanket", "double-blanket", "cross", "straight", "satin", "turning-satin", "bordered-satin", "padded-satin", "brick", "long-and-short", "directional-straight",
+        "seed", "colonial-knot", "chain-rows", "fishbone", "fly", "detached-chain", "eyelet", "weaving", "lattice", "couched-rows", "bead",
+    ];
+
+    /// <summary>Those that cannot be drawn yet: a job that names one is told so.</summary>
+    public static IReadOnlyList<string> NotYetDrawn { get; } = Names.Where(n => Find(n) is null).ToArray();
+
+    public static IStitch? Find(string id) => All.FirstOrDefault(s => string.Equals(s.Id, id, StringComparison.Ordinal));
+}

@@ -1,0 +1,106 @@
+using Dittany.Core.Designs;
+using Dittany.Core.Materials;
+using Thread = Dittany.Core.Materials.Thread;
+
+namespace Dittany.Core.Stitches;
+
+public enum StitchClass
+{
+    Outline,
+    Fill,
+    Attached,
+}
+
+/// <summary>
+/// What the book knows of a stitch before any job: facts only. Lengths in mm; <paramref name="WidthFactor"/> is the stitched line over the width of the thread; <paramref name="LeastCapsMm"/> and
+/// <paramref name="ComfortableCapsMm"/> by strands (1, 2, 3, 4, 6) for mixed case; <paramref name="StrandsUpTo"/> which bundle up to which height.
+/// </summary>
+public sealed record StitchInfo(
+    string Id,
+    string Name,
+    StitchClass Class,
+    double WidthFactor,
+    double UsualLengthMm,
+    Func<int, double> Shortest,
+    IReadOnlyDictionary<int, double> LeastCapsMm,
+    IReadOnlyDictionary<int, double> ComfortableCapsMm,
+    IReadOnlyList<(double UpToMm, int Strands)> StrandsUpTo,
+    string GoodFor,
+    string FailsOn,
+    string Source)
+{
+    /// <summary>The source of most of what is known of stitches.</summary>
+    internal const string Memory = "from memory";
+
+    /// <summary>Strands of a fine line by the height of capitals (from memory).</summary>
+    internal static readonly IReadOnlyList<(double UpToMm, int Strands)> ByHeight = [(5.999, 1), (9.999, 2), (25, 3), (double.PositiveInfinity, 4)];
+
+    internal static IReadOnlyDictionary<int, double> Caps(double one, double two, double three, double four, double six) =>
+        new Dictionary<int, double> { [1] = one, [2] = two, [3] = three, [4] = four, [6] = six };
+}
+
+/// <summary>Whether a stitch can make a shape with a thread; where it cannot, why, and what would cure it.</summary>
+public sealed record Judgement(bool Fits, string? Why = null, string? Cure = null)
+{
+    public static Judgement Yes { get; } = new(true);
+}
+
+/// <summary>
+/// One way to make what is to be seen: one file a stitch, and nothing else knows its id. What it is (<see cref="Info"/>), what it takes, and the needle's way when it sews. Stitches hold nothing that changes and
+/// are shared between threads.
+/// </summary>
+public interface IStitch
+{
+    StitchInfo Info { get; }
+
+    string Id => Info.Id;
+
+    string Name => Info.Name;
+
+    /// <summary>Advances of the line that one stitch lies over: two where stitches overlap by half.</summary>
+    int Span => 1;
+
+    /// <summary>Cloth left bare after each stitch, over the stitch's length: none where a line is solid.</summary>
+    double GapShare => 0;
+
+    /// <summary>It may be worked from either end and looks the same.</summary>
+    bool Reverses => false;
+
+    /// <summary>A stitch out of measure shows, so one length is kept over a stretch.</summary>
+    bool KeepsOneLength => false;
+
+    /// <summary>A second journey slides under the first and is best done with a blunt needle.</summary>
+    bool Blunt => false;
+
+    /// <summary>The longest stitch with which no more than this lies behind, mm.</summary>
+    double LongestMm(double mostBehindMm) => mostBehindMm;
+
+    /// <summary>What the end of a stretch of this length (mm) is kept free for; 0 for nothing.</summary>
+    double KeptFreeMm(StitchSpec spec, double stretchMm, bool loop) => 0;
+
+    /// <summary>Which bundle up to which height of capitals, by the habits of the workshop and the cloth.</summary>
+    IReadOnlyList<(double UpToMm, int Strands)> StrandsUpTo(StitchFacts facts) => Info.StrandsUpTo;
+
+    /// <summary>What is told of how it lies, beside its lengths; null for nothing.</summary>
+    string? Manner(StitchSchools schools) => null;
+
+    Judgement Takes(Shape shape, Thread thread);
+
+    /// <summary>The shape with its stitches in working order; null where nothing of it can be stitched.</summary>
+    Placed? Sew(Shape shape, SewingBy by);
+
+    /// <summary>Width of what is stitched, mm: of a line, or of a knot.</summary>
+    double LineWidthMm(int strands) => Math.Round(Info.WidthFactor * Bundle.WidthMm(strands), 3, MidpointRounding.AwayFromZero);
+
+    /// <summary>Shortest workable stitch, mm.</summary>
+    double ShortestMm(int strands) => Info.Shortest(strands);
+
+    /// <summary>Least capital height that writes cleanly, mixed case; nine line widths where the table has no row.</summary>
+    double LeastCapMm(int strands) => Info.LeastCapsMm.TryGetValue(strands, out var cap) ? cap : Math.Ceiling(9 * LineWidthMm(strands) * 2) / 2;
+
+    /// <summary>Comfortable capital height, mixed case; twelve line widths where the table has no row.</summary>
+    double ComfortableCapMm(int strands) => Info.ComfortableCapsMm.TryGetValue(strands, out var cap) ? cap : Math.Ceiling(12 * LineWidthMm(strands) * 2) / 2;
+}
+
+/// <summary>By what a shape is sewn: lengths and habits, what is taken off its ends (mm) so that it butts against its neighbours, and the budget of work.</summary>
+public sealed record SewingBy(StitchSpec Spec, double TrimStartMm = 0, double TrimEndMm = 0, Measures.Budget? Budget = null);

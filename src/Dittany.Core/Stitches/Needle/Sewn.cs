@@ -1,0 +1,104 @@
+using System.Collections;
+using Dittany.Core.Geometry;
+using Dittany.Core.Materials;
+
+namespace Dittany.Core.Stitches.Needle;
+
+/// <summary>
+/// The needle's way over one shape, move by move, packed; its stitches are read out of it. Lengths in mm. Nothing in it changes: it may be read from several threads at once.
+/// </summary>
+public sealed class Sewn : IReadOnlyList<Stitch>
+{
+    private readonly Move[] _moves;
+    private readonly int[] _ends;
+    private readonly Sewn? _written;
+
+    private Sewn(Move[] moves, int[] ends, int strands, Sewn? written)
+    {
+        (_moves, _ends, Strands, _written) = (moves, ends, strands, written);
+    }
+
+    public static Sewn Nothing { get; } = new([], [], 1, null);
+
+    /// <summary>How many strands the thread has.</summary>
+    public int Strands { get; }
+
+    /// <summary>How wide the thread lies, mm.</summary>
+    public double BundleMm => Bundle.WidthMm(Strands);
+
+    public int Count => _ends.Length;
+
+    /// <summary>All moves, in order.</summary>
+    public ReadOnlySpan<Move> Moves => _moves;
+
+    public Stitch this[int index] => new(this, index);
+
+    /// <summary>The way as it is written: the same, but for stitches that are turned.</summary>
+    internal Sewn Written => _written ?? this;
+
+    internal ReadOnlySpan<Move> MovesOf(int index)
+    {
+        var from = index == 0 ? 0 : _ends[index - 1];
+        return _moves.AsSpan(from, _ends[index] - from);
+    }
+
+    /// <summary>The same stitches, some worked the other way: up where they went down. Only where a stitch goes up and down and no more.</summary>
+    public Sewn Turned(Func<int, bool> turns)
+    {
+        var moves = (Move[])_moves.Clone();
+        for (var i = 0; i < Count; i++)
+        {
+            var at = i == 0 ? 0 : _ends[i - 1];
+            if (turns(i) && _ends[i] - at == 2)
+            {
+                (moves[at], moves[at + 1]) = (moves[at] with { At = moves[at + 1].At }, moves[at + 1] with { At = moves[at].At });
+            }
+        }
+
+        return new Sewn(moves, _ends, Strands, Written);
+    }
+
+    public IEnumerator<Stitch> GetEnumerator()
+    {
+        for (var i = 0; i < Count; i++)
+        {
+            yield return this[i];
+        }
+    }
+
+    IEnumerator IEnumerable.GetEnumerator() => GetEnumerator();
+
+    /// <summary>Straight stitches, each from where the needle comes up to where it goes down.</summary>
+    public static Sewn Straights(int strands, IEnumerable<(Pt Up, Pt Down)> stitches)
+    {
+        var sewing = new Sewing(strands);
+        foreach (var (up, down) in stitches)
+        {
+            sewing.Straight(up, down);
+        }
+
+        return sewing.Done();
+    }
+
+    /// <summary>Writes the needle's way down, stitch by stitch.</summary>
+    public sealed class Sewing(int strands)
+    {
+        private readonly List<Move> _moves = [];
+        private readonly List<int> _ends = [];
+
+        public double BundleMm => Bundle.WidthMm(strands);
+
+        /// <summary>One stitch by its moves, in order.</summary>
+        public void Stitch(params ReadOnlySpan<Move> moves)
+        {
+            _moves.AddRange(moves);
+            _ends.Add(_moves.Count);
+        }
+
+        /// <summary>Up here and down there.</summary>
+        public void Straight(Pt up, Pt down, int side = 0, bool through = false) =>
+            Stitch(new Move(through ? MoveKind.UpThrough : MoveKind.UpAt, up), new Move(MoveKind.DownAt, down, Side: (sbyte)side));
+
+        public Sewn Done() => new([.. _moves], [.. _ends], strands, null);
+    }
+}
