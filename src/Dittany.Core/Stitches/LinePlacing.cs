@@ -153,7 +153,7 @@ public static class LinePlacing
         {
             budget?.Spend(SplittingSteps * at.Length);
             var holes = Split(at, allowed, rhythm.Marks(count + raise), rhythm.Advances(count + raise), floor, straight);
-            var (beyond, turned) = Judge(track, holes, spec, rhythm);
+            var (beyond, turned) = Judge(track, holes, length, spec, rhythm);
             if (best is null || (beyond, turned ? 1 : 0).CompareTo((best.BeyondMm, best.OverTurned ? 1 : 0)) < 0)
             {
                 best = new Stretch(holes, rhythm.Loop, beyond, turned);
@@ -288,27 +288,26 @@ public static class LinePlacing
     }
 
     /// <summary>Measures what was placed against the curve itself.</summary>
-    private static (double BeyondMm, bool OverTurned) Judge(Track track, IReadOnlyList<double> holes, StitchSpec spec, Rhythm rhythm)
+    private static (double BeyondMm, bool OverTurned) Judge(Track track, IReadOnlyList<double> holes, double length, StitchSpec spec, Rhythm rhythm)
     {
         var points = holes.Select(track.At).ToArray();
         var spans = rhythm.Spans(points.Length, spec.Span);
-        var total = holes[^1] - holes[0];
         var beyond = 0.0;
         var turned = false;
         for (var i = 0; i < spans.Count; i++)
         {
             var (a, b) = spans[i];
-            var (start, end) = (holes[a], b < a ? holes[b] + total : holes[b]);
-            for (var k = 1; k < 16; k++)
-            {
-                var s = start + ((end - start) * k / 16);
-                var p = track.At(s > holes[^1] ? s - total : s);
-                beyond = Math.Max(beyond, Polyline.ToSegment(p, points[a], points[b]) - spec.SagittaMm);
-            }
+            beyond = Math.Max(beyond, Off(a, b));
 
             // Where the bend leaves no other way a chord can come out under the shortest; that is told like a sharp turn.
             turned |= spans.Count > 1 && points[a].To(points[b]) < spec.ShortestMm - GridSlackMm;
             var next = i + 1 < spans.Count ? i + 1 : rhythm.Loop ? 0 : -1;
+            if (next >= 0 && rhythm.Gap > 0)
+            {
+                // The eye goes on over the bare cloth.
+                beyond = Math.Max(beyond, Off(b, spans[next].From));
+            }
+
             if (next >= 0 && spans.Count > 1)
             {
                 var (one, two) = (points[b] - points[a], points[spans[next].To] - points[spans[next].From]);
@@ -318,6 +317,19 @@ public static class LinePlacing
         }
 
         return (beyond <= GridSlackMm ? 0 : beyond, turned);
+
+        // How far the line leaves the way from one hole to another, beyond what it may; round a closed line the last way goes over the start.
+        double Off(int from, int to)
+        {
+            var (start, end, off) = (holes[from], to < from ? holes[to] + length : holes[to], 0.0);
+            for (var k = 1; k < 16; k++)
+            {
+                var s = start + ((end - start) * k / 16);
+                off = Math.Max(off, Polyline.ToSegment(track.At(s > holes[0] + length ? s - length : s), points[from], points[to]) - spec.SagittaMm);
+            }
+
+            return off;
+        }
     }
 
     /// <summary>Which holes each stitch joins: neighbours, or every second where stitches overlap; round a closed line the last goes over the start.</summary>
