@@ -27,6 +27,7 @@ public static class Book
         new StemStitch(),
         new OutlineStitch(),
         new ChainStitch(),
+        new RunningStitch(),
         Dots.Knot,
     ];
 

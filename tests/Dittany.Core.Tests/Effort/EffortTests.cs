@@ -34,8 +34,9 @@ public class EffortTests
     public void Skill_and_cloth_set_the_pace(Skill skill, string cloth, string colour, double times) =>
         Assert.Equal(10 * times, EffortRoom.StitchingMinutes(600, new Pace(ThreadAndHoopTests.ClothOf(cloth, colour), skill, false)), 6);
 
-    /// <summary>Seconds a stitch for a skilled hand in a hoop: backstitch, stem and outline 7, split 8, chain 9 (from memory); each from the needle's moves in the middle of a line.</summary>
+    /// <summary>Seconds a stitch for a skilled hand in a hoop: running 4, backstitch, stem and outline 7, split 8, chain 9 (from memory); each from the needle's moves in the middle of a line.</summary>
     [Theory]
+    [InlineData("running", 4)]
     [InlineData("backstitch", 7)]
     [InlineData("stem", 7)]
     [InlineData("outline", 7)]

@@ -77,8 +77,8 @@ public class RouteTests
 
     /// <summary>Stem, outline, split, chain and whipped lines cannot be run backwards without changing their look (common practice).</summary>
     [Fact]
-    public void Only_backstitch_reverses() =>
-        Assert.Equal(["backstitch"], Book.Lines.Where(s => s.Reverses).Select(s => s.Id));
+    public void Only_backstitch_and_running_reverse() =>
+        Assert.Equal(["backstitch", "running"], Book.Lines.Where(s => s.Reverses).Select(s => s.Id));
 
     /// <summary>A thread is never begun that cannot reach the end of its line, where the line is shorter than a run; and none runs dry.</summary>
     [ManyTimes(60)]

@@ -11,18 +11,20 @@ public class ClosedFormTests
 {
     private const double LineMm = 3000;
 
-    /// <summary>At no cloth thickness (geometry of the stitch): backstitch 3 × the line; stem, outline and split with half overlap 3 ×; chain 3 × and a loop's width for each link.</summary>
+    /// <summary>At no cloth thickness (geometry of the stitch): running 1 × the line, backstitch 3 ×; stem, outline and split with half overlap 3 ×; chain 3 × and a loop's width for each link.</summary>
     [Theory]
     [InlineData("backstitch", 3.0)]
     [InlineData("stem", 3.0)]
+    [InlineData("running", 1.0)]
     [InlineData("outline", 3.0)]
     [InlineData("split", 3.0)]
     [InlineData("chain", 3.385)]
     public void Thread_over_line_without_thickness(string stitch, double times) => Assert.Equal(times, Over(stitch, 0), 2);
 
-    /// <summary>Metres of bundle a metre of line in cloth of 0.5 mm, no tails (from memory): backstitch 3.4, with whipping 1.4 more, stem, outline and split 3.5, chain 3.7.</summary>
+    /// <summary>Metres of bundle a metre of line in cloth of 0.5 mm, no tails (from memory): running 1.2, backstitch 3.4, with whipping 1.4 more, stem, outline and split 3.5, chain 3.7.</summary>
     [Theory]
     [InlineData("backstitch", 3.4)]
+    [InlineData("running", 1.2)]
     [InlineData("whipped-backstitch", 4.8)]
     [InlineData("stem", 3.5)]
     [InlineData("outline", 3.5)]

@@ -72,6 +72,20 @@ public class LineStitchTests
         Assert.Equal(Book.Find("chain")!.LineWidthMm(3), across, 0.01);
     }
 
+    /// <summary>Running stitch is 3 mm of thread and 2 mm of cloth (from memory): 48 mm are ten stitches and nine gaps; a ring of 50 mm has as many gaps as stitches, all alike.</summary>
+    [Fact]
+    public void Running_leaves_cloth_between_its_stitches()
+    {
+        var line = Strokes.Sewn(Strokes.Line(48), Spec("running"))!.Stitches;
+        Assert.Equal(10, line.Count);
+        Assert.All(line, s => Assert.Equal(3, s.LengthMm, 3));
+        Assert.All(line.Zip(line.Skip(1)), p => Assert.Equal(2, p.First.ToMm.To(p.Second.FromMm), 3));
+        Assert.Equal((new Pt(0, 0), new Pt(48, 0)), (line[0].FromMm, line[^1].ToMm));
+        var ring = Strokes.Sewn(Strokes.Circle(50 / Math.Tau), Spec("running"))!.Stitches;
+        var gaps = ring.Zip([.. ring.Skip(1), ring[0]], (a, b) => a.ToMm.To(b.FromMm)).ToArray();
+        Assert.True(gaps.Max() - gaps.Min() < 0.02 && gaps.Min() > 1, $"gaps of {gaps.Min()} to {gaps.Max()}");
+    }
+
     /// <summary>A closed line ends in the hole it began with, and overlapping stitches lie over the start.</summary>
     [Theory]
     [MemberData(nameof(Lines))]
@@ -82,7 +96,7 @@ public class LineStitchTests
         Assert.False(placed.Turned);
         var solid = placed.Stitches.Where(s => s.Shape != StitchShape.Whip).ToArray();
         var holes = solid.SelectMany(s => new[] { s.FromMm, s.ToMm }).GroupBy(h => h).ToArray();
-        Assert.All(holes, h => Assert.Equal(2, h.Count()));
+        Assert.All(holes, h => Assert.Equal(Book.Find(stitch)!.GapShare > 0 ? 1 : 2, h.Count()));
     }
 
     /// <summary>Between two corners every stitch of every kind keeps to its line, its lengths and its ends.</summary>
@@ -106,6 +120,7 @@ public class LineStitchTests
     [InlineData("stem")]
     [InlineData("outline")]
     [InlineData("whipped-backstitch")]
+    [InlineData("running")]
     public void Both_schools_of_length(string stitch)
     {
         var r = Book.Find(stitch)!.Span == 1 ? 2 : 4;
@@ -149,6 +164,7 @@ public class LineStitchTests
     [InlineData("backstitch", 2.5)]
     [InlineData("whipped-backstitch", 2.5)]
     [InlineData("chain", 5)]
+    [InlineData("running", 7.5)]
     [InlineData("stem", 10)]
     public void On_skin_the_thread_behind_limits_the_stitch(string stitch, double most)
     {
