@@ -23,9 +23,14 @@ public static class Needles
         return needle.Id.StartsWith("crewel", StringComparison.Ordinal) && to >= 0 && to < All.Count && All[to].Id.StartsWith("crewel", StringComparison.Ordinal) ? All[to] : needle;
     }
 
-    /// <summary>The needle whose eye takes the bundle and whose shaft opens this cloth enough. Six strands on canvas take a chenille 22.</summary>
+    /// <summary>The needle whose eye takes the bundle and whose shaft opens this cloth enough. Six strands on canvas take a chenille 22, and so does whatever is folded (from memory).</summary>
     public static Needle For(int strands, Cloth cloth)
     {
+        if (Bundle.Folded(strands))
+        {
+            return Find("chenille-22")!;
+        }
+
         if (strands >= 6 && string.Equals(cloth.Kind.Id, "canvas", StringComparison.Ordinal))
         {
             return Find("chenille-22")!;

@@ -10,6 +10,9 @@ public sealed record Thread(string Family, int Ply, string Colour)
     /// <summary>Stranded cotton: six strands that part.</summary>
     public const string Cotton = "cotton";
 
+    /// <summary>Whether it is half as many strands, folded double and cut twice as long.</summary>
+    public bool Folded => Bundle.Folded(Ply);
+
     /// <summary>Its colour by our name, or by its code.</summary>
     public string Name => Palette.NameOf(Colour);
 

@@ -17,13 +17,7 @@ public static class Changes
     private const string OverrulePrefix = "overrules/";
 
     /// <summary>Members that settle the same thing as an overrule: setting one lets go of the other, for both at once are refused.</summary>
-    private static readonly (string Member, string Decision)[] SameThing =
-    [
-        ("capHeightMm", "words.size"), ("strands", "thread.strands"), ("stitch", "stitch.outline"), ("rows", "words.rows"), ("wearer", "item.wearer"), ("centreMm", "space.place"), ("size", "item.size"), ("zone", "space.zone"),
-        ("fabric.kind", "fabric.kind"), ("colour", "thread.colour"),
-        ("alphabet", "words.alphabet"), ("arrangement", "words.arrangement"), ("reading", "words.reading"), ("motif", "words.motif"), ("motifPlace", "words.motif-place"), ("heightMm", "motif.size"),
-        ("nextToSkin", "item.skin"), ("washed", "item.washing"), ("lasts", "item.lasting"),
-    ];
+    private static readonly (string Member, string Decision)[] SameThing = DecisionBook.All.SelectMany(r => r.Stated.Select(s => (s.Member, r.Id))).ToArray();
 
     /// <summary>Facts of the cloth and of its use: how each is written, and how it is set. A value that is not its kind gives null.</summary>
     private static readonly Dictionary<string, (Func<Job, string?> Read, Func<Job, string?, Job?> Set)> Facts = new(StringComparer.Ordinal)

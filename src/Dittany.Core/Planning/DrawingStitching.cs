@@ -1,8 +1,10 @@
 using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
+using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
+using Thread = Dittany.Core.Materials.Thread;
 
 namespace Dittany.Core.Planning;
 
@@ -40,7 +42,7 @@ public static class DrawingStitching
         {
             var (shape, spec) = (ordered[line.Source].Shape, specs[line.Source]);
             return new Part(
-                shape.Role, shape.Role, from + line.Source, line.Stitch.Id, spec.Pair.Strands, colourOf(shape.Role), line.WidthMm, line.LineMm, line.Closed, line.Stitches,
+                shape.Role, shape.Role, from + line.Source, line.Stitch.Id, new Thread(Thread.Cotton, spec.Pair.Strands, colourOf(shape.Role)), line.WidthMm, line.LineMm, line.Closed, line.Stitches,
                 line.Dot ? 0 : spec.WishedMm, shape.Copy, shape.Id, shape.Id);
         }).ToArray();
 
@@ -48,7 +50,7 @@ public static class DrawingStitching
         {
             var row = RoleOf(role);
             var stitch = byRole && (knit ? row.Knit : row.Woven) is { } id ? Book.Find(id)! : main.Stitch;
-            return new Pair(stitch, Math.Max(1, main.Strands - row.FewerStrands));
+            return new Pair(stitch, Bundle.Fewer(main.Strands, row.FewerStrands));
         }
     }
 }

@@ -42,23 +42,6 @@ public static class JobCheck
 
     private static IReadOnlyList<string> Wearers => Wearing.Ids;
 
-    /// <summary>Decisions of an element whose id grows the element's own id when it is not the first.</summary>
-    private static readonly (string Decision, string Member, Func<WordingAsked, bool> Stated)[] ElementMembers =
-    [
-        ("words.alphabet", "alphabet", e => e.Alphabet is not null),
-        ("stitch.outline", "stitch", e => e.Stitch is not null),
-        ("thread.strands", "strands", e => e.Strands is not null),
-        ("thread.colour", "colour", e => e.Colour is not null),
-        ("words.size", "capHeightMm", e => e.CapHeightMm is not null),
-        ("words.rows", "rows", e => e.Rows is not null),
-        ("words.alphabet", "alphabet", e => e.Alphabet is not null),
-        ("words.arrangement", "arrangement", e => e.Arrangement is not null),
-        ("words.reading", "reading", e => e.Reading is not null),
-        ("words.motif", "motif", e => e.Motif is not null),
-        ("words.motif-place", "motifPlace", e => e.MotifPlace is not null),
-        ("space.place", "centreMm", e => e.CentreMm is not null),
-    ];
-
     /// <summary>All faults, in the order of the job; empty when a plan can be made.</summary>
     public static IReadOnlyList<JobFault> Faults(Job job, Workshop workshop, Library library)
     {
@@ -229,10 +212,7 @@ public static class JobCheck
                 $"Use {Either(Book.Lines.Select(s => s.Id))}, or leave it out."));
         }
 
-        if (element.Strands is < 1 or > Bundle.Most)
-        {
-            faults.Add(new($"{at}/strands", $"{element.Strands} strands is not a bundle.", "Use 1 to 6 strands."));
-        }
+        CheckStrands($"{at}/strands", element.Strands, faults);
 
         CheckColour($"{at}/colour", element.Colour, true, faults);
         CheckRange($"{at}/capHeightMm", element.CapHeightMm, Lettering.LeastCapMm, Fit.MostCapMm, "mm", faults);
@@ -360,6 +340,14 @@ public static class JobCheck
         }
     }
 
+    internal static void CheckStrands(string at, int? strands, List<JobFault> faults)
+    {
+        if (strands is { } n && !Bundle.Is(n))
+        {
+            faults.Add(new(at, $"{n} strands is no thread to stitch with.", "Use 1 to 6 strands, or 8, 10 or 12, which are half as many folded double."));
+        }
+    }
+
     internal static void CheckRange(string at, double? value, double least, double most, string unit, List<JobFault> faults)
     {
         if (value is { } v && !(v >= least && v <= most))
@@ -374,75 +362,17 @@ public static class JobCheck
         {
             var pointer = $"#/overrules/{id.Replace("~", "~0", StringComparison.Ordinal).Replace("/", "~1", StringComparison.Ordinal)}";
             var (decision, suffix) = id.Split(':', 2) is [var head, var tail] ? (head, tail) : (id, null);
-            if (StatedMember(job, decision, suffix) is { } member)
+            if (DecisionBook.Pointer(job, decision, suffix) is { } member)
             {
                 faults.Add(new(pointer, $"'{id}' is settled twice: here and by {member}.", "Keep one of the two."));
             }
 
             var ofOwn = job.Own is { } own && ((decision == "space.zone" && own.Faces.Any(f => f.Zones.Any(z => z.Id == value))) || (decision == "item.size" && value == "own"));
-            if (!ofOwn && OverruleChoices.Check(decision, value, library) is { } wrong)
+            if (!ofOwn && DecisionBook.Check(decision, value, library) is { } wrong)
             {
                 faults.Add(new(pointer, wrong.Detail, wrong.Try));
             }
         }
-    }
-
-    private static string? StatedMember(Job job, string decision, string? suffix)
-    {
-        if (suffix is null)
-        {
-            switch (decision)
-            {
-                case "item.wearer" when job.Wearer is not null:
-                    return "#/item/wearer";
-                case "item.skin" when job.Use?.NextToSkin is not null:
-                    return "#/item/nextToSkin";
-                case "item.washing" when job.Use?.Washed is not null:
-                    return "#/item/washed";
-                case "item.lasting" when job.Use?.Lasts is not null:
-                    return "#/item/lasts";
-                case "item.size" when job.Size is not null:
-                    return "#/item/size";
-                case "space.zone" when job.Zone is not null:
-                    return "#/zone";
-                case "fabric.kind" when job.Fabric?.Kind is not null:
-                    return "#/item/fabric/kind";
-            }
-        }
-
-        for (var i = 0; i < job.Elements.Count; i++)
-        {
-            var mine = suffix is null ? i == 0 : i > 0 && job.Elements[i].Id == suffix;
-            foreach (var (id, member, stated) in ElementMembers)
-            {
-                if (mine && id == decision && stated(job.Elements[i]))
-                {
-                    return $"#/elements/{i}/{member}";
-                }
-            }
-        }
-
-        for (var i = 0; i < job.MotifsAsked.Count; i++)
-        {
-            var motif = job.MotifsAsked[i];
-            var mine = suffix is null ? job.Elements.Count + i == 0 : job.Elements.Count + i > 0 && motif.Id == suffix;
-            var member = !mine ? null : decision switch
-            {
-                "space.place" when motif.CentreMm is not null => "centreMm",
-                "stitch.outline" when motif.Stitch is not null => "stitch",
-                "thread.strands" when motif.Strands is not null => "strands",
-                "thread.colour" when motif.Colour is not null => "colour",
-                "motif.arrangement" when motif.Arrangement is not null => "arrangement",
-                "motif.size" when motif.WidthMm is not null || motif.HeightMm is not null => motif.HeightMm is null ? "widthMm" : "heightMm",
-                _ => null,
-            };
-            if (member is not null)
-            {
-                return $"#/elements/{job.Elements.Count + i}/{member}";
-            }
-        }
-
-        return null;
     }
 
     /// <summary>All faults of a workshop alone.</summary>

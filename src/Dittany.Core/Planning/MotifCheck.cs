@@ -45,7 +45,7 @@ internal static class MotifCheck
         JobCheck.CheckRange($"{at}/heightMm", motif.HeightMm, 2, 1000, "mm", faults);
         JobCheck.CheckRange($"{at}/count", motif.Count, 1, Arranging.MostCopies, "copies", faults);
         JobCheck.CheckRange($"{at}/parts", motif.Parts, 1, 80, "petals or leaves", faults);
-        JobCheck.CheckRange($"{at}/strands", motif.Strands, 1, Bundle.Most, "strands", faults);
+        JobCheck.CheckStrands($"{at}/strands", motif.Strands, faults);
         JobCheck.CheckRange($"{at}/turnDegrees", motif.TurnDegrees, -360, 360, "degrees", faults);
         JobCheck.CheckRange($"{at}/leanDegrees", motif.LeanDegrees, -45, 45, "degrees", faults);
         JobCheck.CheckRange($"{at}/wobblePercent", motif.WobblePercent, 0, 100 * Motif.MostWobble, "%", faults);

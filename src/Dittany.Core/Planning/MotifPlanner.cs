@@ -193,7 +193,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
                 remedies.Add(new Remedy(HeightMm: cured));
             }
 
-            for (var strands = pair.Strands - 1; strands >= 1; strands--)
+            foreach (var strands in Bundle.ThinnerThan(pair.Strands))
             {
                 var thinner = new Pair(pair.Stitch, strands);
                 if ((narrowest * high) - thinner.LineWidthMm >= Legibility.LeastOpening(thinner.LineWidthMm, ground.Cloth))

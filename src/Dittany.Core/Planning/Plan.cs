@@ -49,8 +49,7 @@ public sealed record Part(
     string Letter,
     int LetterIndex,
     string Stitch,
-    int Strands,
-    string Colour,
+    Materials.Thread Thread,
     double LineWidthMm,
     IReadOnlyList<Pt> LineMm,
     bool Closed,
@@ -60,8 +59,9 @@ public sealed record Part(
     string Id = "",
     string Shape = "")
 {
-    /// <summary>The thread it is made with.</summary>
-    public Materials.Thread Thread => new(Materials.Thread.Cotton, Strands, Colour);
+    public int Strands => Thread.Ply;
+
+    public string Colour => Thread.Colour;
 }
 
 /// <summary>A wording or a motif as planned. The height of a motif stands for the capitals of words. <paramref name="Design"/> is all there is to be seen of it, whatever makes it.</summary>

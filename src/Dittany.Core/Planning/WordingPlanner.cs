@@ -9,6 +9,7 @@ using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
 using Dittany.Core.Telling;
 using Dittany.Core.Words;
+using Thread = Dittany.Core.Materials.Thread;
 
 namespace Dittany.Core.Planning;
 
@@ -227,6 +228,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         var parts = new List<Part>();
         var concerns = new List<Concern>();
         var shapes = new List<Shape>();
+        var thread = new Thread(Thread.Cotton, a.Pair.Strands, colours.Main);
         foreach (var (number, letter) in LetterGroup.Of(a.Setting.Letters).Index())
         {
             var design = DesignOf.Letter(element, number, letter, letter.Strokes.Select(s => s.Map(p => place.AnchorMm + (p * a.CapMm))).ToArray(), q.Alphabet.Kind == AlphabetKind.Weighted);
@@ -241,7 +243,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             }
 
             parts.AddRange(stitched.Lines.Select(line => new Part(
-                line.Dot ? "dot" : "letter", letter.Letter, letter.Index, line.Stitch.Id, a.Pair.Strands, colours.Main, line.WidthMm, line.LineMm, line.Closed, line.Stitches, line.Dot ? 0 : spec.WishedMm,
+                line.Dot ? "dot" : "letter", letter.Letter, letter.Index, line.Stitch.Id, thread, line.WidthMm, line.LineMm, line.Closed, line.Stitches, line.Dot ? 0 : spec.WishedMm,
                 Id: string.Create(CultureInfo.InvariantCulture, $"{element}/letter-{number}/stroke-{line.Source}"), Shape: lines[line.Source].Shape.Id)));
             if (stitched.DroppedMm.Count > 0 && concerns.All(c => c.What != "dropped" || c.Letter != letter.Letter))
             {
@@ -284,7 +286,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             remedies.Add(new Remedy(CapHeightMm: enough));
         }
 
-        for (var strands = a.Pair.Strands - 1; strands >= 1; strands--)
+        foreach (var strands in Bundle.ThinnerThan(a.Pair.Strands))
         {
             var fewer = strands;
             if (Cured(x => x with { Strands = fewer }))

@@ -95,7 +95,7 @@ internal static class Working
         var shows = letters.Count > 0 && letters.Any(l => ColourDifference.Lightness(Colour.Parse(l.Parts[0].Colour), ground.Cloth.Colour) >= Legibility.VanishesBelowL);
         var rule = FloatRules.For(new FloatFacts(ground.Cloth, ground.Worn, ground.Form.Use, ground.Form.Name, shows, workshop.Habit("carry"), workshop.Habit("jumps")));
         var pieces = order.SelectMany(i => letters[i].Parts.Select((part, n) => new Piece(
-            letters[i].Element.Id, letters[i].Indices[n], i, $"{part.Colour} {part.Strands}", hoopOf.GetValueOrDefault(i), part.Stitches, Book.Find(part.Stitch)!.Reverses)));
+            letters[i].Element.Id, letters[i].Indices[n], i, part.Thread.Id, hoopOf.GetValueOrDefault(i), part.Stitches, Book.Find(part.Stitch)!.Reverses)));
         var routed = Routing.Order(pieces.ToArray(), new RouteRules(rule.StraightUpToMm, rule.LetterEndsThread, cutting.RunMm, thicknessMm, Cutting.TakeUp), ground.Budget);
         var straight = routed.Rows.Where(r => r.FloatKind == FloatKind.Straight).ToArray();
         var because = new List<string>
@@ -156,7 +156,7 @@ internal static class Working
             var (needle, decision) = ThreadRoom.Needle(id, threads.Length > 1 ? group.Key.Name : null, group.Key.Ply, cloth, workshop.Habit("needle"), whipped, hers);
             decisions.Add(decision);
             needs.Add(ThreadRoom.Sum(
-                group.Key.Colour, group.Key.Ply,
+                group.Key,
                 group.Select(r => (Stitch: byElement[r.Element].Parts[r.Part].Stitches[r.Stitch], r.BackMm)).Select(r => (r.Stitch.ThreadMm, r.BackMm, r.Stitch.Passes)).ToArray(),
                 group.Select(r => r.Run).Distinct().Count(), cutting, thicknessMm, needle.Id));
         }

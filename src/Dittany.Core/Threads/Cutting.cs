@@ -93,6 +93,11 @@ public static class CuttingRoom
             because.Add("An odd number of strands cannot be folded, so it is cut single.");
         }
 
+        if (!doubled && q.Strands.Where(Bundle.Folded).Order().ToArray() is { Length: > 0 } thick)
+        {
+            because.Add($"{Say.Upper(Say.List(thick.Select(s => Say.Count(s, "strand")).ToArray()))} are half as many folded double, so they are cut twice as long.");
+        }
+
         because.Add(q.HabitStrip == "one-by-one"
             ? "Pull one strand at a time straight up and out and lay them together again: they lie flatter."
             : "Part the end between the fingers and slide a finger down while it untwists.");

@@ -4,11 +4,12 @@ using Dittany.Core.Telling;
 
 namespace Dittany.Core.Threads;
 
-/// <summary>The thread of one colour and thickness. Lengths are of the working bundle, in mm; skeins count whole skeins of six strands.</summary>
-public sealed record ThreadNeed(string Colour, int Strands, double LengthMm, double FrontMm, double BackMm, int Runs, double CutMm, int Skeins, string Needle)
+/// <summary>What is needed of one thread. Lengths are of the working bundle, in mm; skeins count whole skeins of six strands.</summary>
+public sealed record ThreadNeed(Materials.Thread Thread, double LengthMm, double FrontMm, double BackMm, int Runs, double CutMm, int Skeins, string Needle)
 {
-    /// <summary>What it is.</summary>
-    public Materials.Thread Thread => new(Materials.Thread.Cotton, Strands, Colour);
+    public string Colour => Thread.Colour;
+
+    public int Strands => Thread.Ply;
 }
 
 /// <summary>Sums, skeins and the needle.</summary>
@@ -22,22 +23,24 @@ public static class ThreadRoom
 
     /// <summary>
     /// Sums one colour and thickness: (front + back + the cloth at every pass) with take-up, and the tails of every run. Skeins follow from the cuts: a cut off the
-    /// skein is six strands and gives as many working threads as go into it.
+    /// skein is six strands and gives as many working threads as go into it; more than six strands are folded, and cut twice as long.
     /// </summary>
-    public static ThreadNeed Sum(string colour, int strands, IReadOnlyList<(double FrontMm, double BackMm, int Passes)> stitches, int runs, Cutting cutting, double thicknessMm, string needle)
+    public static ThreadNeed Sum(Materials.Thread thread, IReadOnlyList<(double FrontMm, double BackMm, int Passes)> stitches, int runs, Cutting cutting, double thicknessMm, string needle)
     {
         var front = stitches.Sum(s => s.FrontMm);
         var back = stitches.Sum(s => s.BackMm);
         var length = ((front + back + (thicknessMm * stitches.Sum(s => s.Passes))) * Cutting.TakeUp) + (runs * (cutting.Start.TailMm + cutting.Finish.TailMm));
-        var cuts = (int)Math.Ceiling((double)runs / Bundle.PerLength(cutting.Doubled ? strands / 2 : strands));
-        var share = cuts * cutting.CutMm / Bundle.SkeinMm;
+        var folded = cutting.Doubled || thread.Folded;
+        var cutMm = thread.Folded && !cutting.Doubled ? 2 * cutting.CutMm : cutting.CutMm;
+        var cuts = (int)Math.Ceiling((double)runs / Bundle.PerLength(folded ? thread.Ply / 2 : thread.Ply));
+        var share = cuts * cutMm / Bundle.SkeinMm;
         var skeins = runs == 0 ? 0 : (int)Math.Ceiling(share);
         if (skeins > 0 && skeins - share < SpareShare)
         {
             skeins++;
         }
 
-        return new ThreadNeed(colour, strands, Math.Round(length, 1), Math.Round(front, 3), Math.Round(back, 3), runs, cutting.CutMm, skeins, needle);
+        return new ThreadNeed(thread, Math.Round(length, 1), Math.Round(front, 3), Math.Round(back, 3), runs, cutMm, skeins, needle);
     }
 
     /// <summary>The needle, with its decision; <paramref name="ofThread"/> is the colour it is for where there are several, else null.</summary>

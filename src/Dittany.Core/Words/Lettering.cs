@@ -195,7 +195,7 @@ public static class Lettering
             }
         }
 
-        for (var strands = answer.Pair.Strands - 1; strands >= 1; strands--)
+        foreach (var strands in Bundle.ThinnerThan(answer.Pair.Strands))
         {
             var fewer = strands;
             if (Gone(x => x with { Strands = fewer }))

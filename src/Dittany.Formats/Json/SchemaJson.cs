@@ -68,7 +68,7 @@ public static class SchemaJson
             ["overrules"] = new JsonObject
             {
                 ["type"] = "object",
-                ["propertyNames"] = new JsonObject { ["pattern"] = $"^({string.Join('|', OverruleChoices.Ids.Select(id => id.Replace(".", "\\.", StringComparison.Ordinal)))})(:.+)?$" },
+                ["propertyNames"] = new JsonObject { ["pattern"] = $"^({string.Join('|', DecisionBook.Ids.Select(id => id.Replace(".", "\\.", StringComparison.Ordinal)))})(:.+)?$" },
                 ["additionalProperties"] = new JsonObject { ["type"] = new JsonArray("string", "number") },
             },
             ["done"] = Closed([], ("marked", Flag()), ("runs", new JsonObject { ["type"] = "integer", ["minimum"] = 0, ["maximum"] = JobCheck.MostRuns }), ("rinsedOn", Day()), ("finished", Flag()), ("washedOn", Day())),
@@ -93,7 +93,7 @@ public static class SchemaJson
         ("text", Text()),
         ("alphabet", Text()),
         ("stitch", Enum(Book.Lines.Select(s => s.Id))),
-        ("strands", Whole(1, Bundle.Most)),
+        ("strands", new JsonObject { ["enum"] = new JsonArray(Bundle.Plies.Select(p => (JsonNode)p).ToArray()) }),
         ("colour", Text()),
         ("arrangement", Enum(Arrangement.Ids)),
         ("capHeightMm", Number(Lettering.LeastCapMm, Fit.MostCapMm)),
@@ -118,7 +118,7 @@ public static class SchemaJson
         ("turnDegrees", Number(-360, 360)),
         ("centreMm", Point()),
         ("stitch", Enum(Book.Lines.Select(s => s.Id))),
-        ("strands", Whole(1, Bundle.Most)),
+        ("strands", new JsonObject { ["enum"] = new JsonArray(Bundle.Plies.Select(p => (JsonNode)p).ToArray()) }),
         ("colour", Text()),
         ("parts", Whole(1, 80)),
         ("leanDegrees", Number(-45, 45)),
@@ -192,7 +192,7 @@ public static class SchemaJson
                 ("legibility", Open(("reads", Flag()))),
                 ("concerns", List(Open(("what", Enum(["overflows", "closes-up", "touches", "too-heavy", "turning", "does-not-show", "dropped"])), ("remedies", List(new JsonObject { ["type"] = "object" }))))),
                 ("parts", List(Open(
-                    ("role", Text()), ("stitch", Text()), ("strands", Plain()), ("colour", Colour()), ("lineWidthMm", Plain()), ("lineMm", List(Point())), ("closed", Flag()),
+                    ("role", Text()), ("shape", Text()), ("stitch", Text()), ("strands", Plain()), ("colour", Colour()), ("lineWidthMm", Plain()), ("lineMm", List(Point())), ("closed", Flag()),
                     ("stitches", List(Open(("fromMm", Point()), ("toMm", Point()), ("kind", Enum(["straight", "loop", "knot", "bead", "whip", "tie"]))))))))))
             ,
             ["transfer"] = Open(

@@ -62,7 +62,7 @@ public static class ApiDoor
             ["id"] = s.Id,
             ["name"] = s.Name,
             ["kind"] = s.Info.Class.ToString().ToLowerInvariant(),
-            ["strands"] = new JsonArray(Enumerable.Range(1, Bundle.Most).Select(n => (JsonNode)n).ToArray()),
+            ["strands"] = new JsonArray(Bundle.Plies.Select(n => (JsonNode)n).ToArray()),
             ["goodFor"] = s.Info.GoodFor,
             ["failsOn"] = s.Info.FailsOn,
         })));

@@ -1,5 +1,3 @@
-using System.Text.Json.Nodes;
-using System.Text;
 using Dittany.Core.Planning;
 using Dittany.Store;
 using Dittany.Web.Setup;
@@ -57,15 +55,10 @@ public static class Problems
         return Of(status, title, []).ExecuteAsync(context.HttpContext);
     }
 
-    public static IResult Of(int status, string title, IReadOnlyList<JobFault> faults)
-    {
-        var problem = new JsonObject
-        {
-            ["type"] = "about:blank",
-            ["title"] = title,
-            ["status"] = status,
-            ["errors"] = new JsonArray(faults.Select(f => (JsonNode)new JsonObject { ["pointer"] = f.Pointer, ["detail"] = f.Detail, ["try"] = f.Try }).ToArray()),
-        };
-        return Results.Text(problem.ToJsonString(), "application/problem+json", Encoding.UTF8, status);
-    }
+    /// <summary>Problem details as the platform writes them, with every fault of what was sent.</summary>
+    public static IResult Of(int status, string title, IReadOnlyList<JobFault> faults) => Results.Problem(
+        statusCode: status,
+        title: title,
+        type: "about:blank",
+        extensions: [new("errors", faults.Select(f => new Dictionary<string, string>(StringComparer.Ordinal) { ["pointer"] = f.Pointer, ["detail"] = f.Detail, ["try"] = f.Try }).ToArray())]);
 }

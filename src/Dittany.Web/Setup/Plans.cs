@@ -25,7 +25,7 @@ public sealed class Plans(LetterShelf shelf) : IDisposable
     private static readonly TimeSpan Patience = TimeSpan.FromSeconds(2);
 
     /// <summary>How long one waits for the place of the large ones, which may take longer themselves.</summary>
-    private static readonly TimeSpan PatienceForLarge = TimeSpan.FromSeconds(1.2);
+    private static readonly TimeSpan PatienceForLarge = TimeSpan.FromSeconds(0.6);
 
     /// <summary>What is made for a list has all the time there is: nobody waits for it.</summary>
     private static readonly TimeSpan Beside = TimeSpan.FromMinutes(10);

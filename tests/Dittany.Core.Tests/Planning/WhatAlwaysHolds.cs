@@ -214,6 +214,7 @@ public class WhatAlwaysHolds
         Assert.Equal(Methods.All.Count, plan.Transfer.Ranking.Count);
         Assert.Equal(plan.Transfer.Method.Id, Assert.Single(plan.Transfer.Ranking, r => r.Verdict == "chosen").Method);
         Assert.All(plan.Decisions, d => Assert.NotEmpty(d.Because));
+        Assert.All(plan.Decisions, d => Assert.Equal(d.Station, DecisionBook.Find(d.Id)!.At));
         Assert.Equal(plan.Decisions.Count, plan.Decisions.Select(d => d.Id).Distinct(StringComparer.Ordinal).Count());
     });
 

@@ -93,7 +93,7 @@ public class CuttingTests
     public void More_work_wants_more_thread(byte stitches, byte runs, byte thickness)
     {
         var cutting = CuttingRoom.Settle(All().First(q => q.HabitCut == "450" && q.HabitUse == "single"));
-        ThreadNeed Of(int n, int r, double t) => ThreadRoom.Sum("#000000", 3, Enumerable.Repeat((2.5, 5.0, 2), n).ToArray(), r, cutting, t, "crewel-7");
+        ThreadNeed Of(int n, int r, double t) => ThreadRoom.Sum(new("cotton", 3, "#000000"), Enumerable.Repeat((2.5, 5.0, 2), n).ToArray(), r, cutting, t, "crewel-7");
         var (n, r, t) = ((int)stitches, runs % 40, thickness / 50.0);
         var need = Of(n, r, t);
         Assert.True(Of(n + 1, r, t).LengthMm > need.LengthMm);

@@ -25,13 +25,13 @@ public class ThreadTests
     [InlineData(6, 18, 2)]
     [InlineData(3, 0, 0)]
     public void Skeins_follow_from_cuts_and_splitting(int strands, int runs, int skeins) =>
-        Assert.Equal(skeins, ThreadRoom.Sum("#000000", strands, [], runs, Usual, 0.5, "crewel-7").Skeins);
+        Assert.Equal(skeins, ThreadRoom.Sum(new("cotton", strands, "#000000"), [], runs, Usual, 0.5, "crewel-7").Skeins);
 
     /// <summary>By hand: 10 stitches of 2.5 mm with 5 mm behind in cloth of 0.5 mm: (25 + 50 + 10) × 1.1 and two tails of one run.</summary>
     [Fact]
     public void A_sum_by_hand()
     {
-        var need = ThreadRoom.Sum("#000000", 3, Enumerable.Repeat((2.5, 5.0, 2), 10).ToArray(), 1, Usual, 0.5, "crewel-7");
+        var need = ThreadRoom.Sum(new("cotton", 3, "#000000"), Enumerable.Repeat((2.5, 5.0, 2), 10).ToArray(), 1, Usual, 0.5, "crewel-7");
         Assert.Equal((25, 50), (need.FrontMm, need.BackMm));
         Assert.Equal((85 * 1.1) + 200, need.LengthMm, 1);
     }
@@ -52,4 +52,25 @@ public class ThreadTests
     [InlineData("#f7f4ec", false)]
     [InlineData("#dddd88", false)]
     public void Reds_and_darks_may_run(string hex, bool runs) => Assert.Equal(runs, Palette.MayBleed(hex));
+
+    /// <summary>Twelve strands are six folded: each cut is twice as long and takes all six of the skein, so 8 runs of 45 cm are 8 cuts of 90 cm, 7.2 m, and what would be left is under 15 %: two skeins.</summary>
+    [Fact]
+    public void More_than_six_strands_are_folded()
+    {
+        var need = ThreadRoom.Sum(new("cotton", 12, "#000000"), [], 8, Usual, 0.5, "chenille-22");
+        Assert.Equal((2 * Usual.CutMm, 2), (need.CutMm, need.Skeins));
+        Assert.Equal([1, 2, 3, 4, 5, 6, 8, 10, 12], Bundle.Plies);
+        Assert.True(need.Thread.Folded && !new Core.Materials.Thread("cotton", 6, "#000000").Folded);
+    }
+
+    /// <summary>A thread of twelve strands plans like any other: a large eye, its own cut, and it says that it is folded; seven strands are refused, and what would do is named.</summary>
+    [Fact]
+    public void A_folded_thread_plans_and_says_so()
+    {
+        var plan = Jobs.Plan(Jobs.On("tote", "M", w => w with { Strands = 12, Stitch = "stem", CapHeightMm = 60 }));
+        Assert.Equal(("chenille-22", 12), (plan.Threads[0].Needle, plan.Threads[0].Strands));
+        Assert.Contains("12 strands are half as many folded double", string.Join(' ', plan.Decision("thread.cut-length")!.Because), StringComparison.Ordinal);
+        Assert.All(plan.Elements[0].Concerns.SelectMany(c => c.Remedies).Select(r => r.Strands).OfType<int>(), n => Assert.Contains(n, Bundle.Plies));
+        Assert.Contains("8, 10 or 12", Jobs.Faults(Jobs.On("tote", "M", w => w with { Strands = 7 }), Core.Planning.Workshop.Default).Single().Try, StringComparison.Ordinal);
+    }
 }

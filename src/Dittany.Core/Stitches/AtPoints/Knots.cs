@@ -1,3 +1,5 @@
+using Dittany.Core.Materials;
+
 namespace Dittany.Core.Stitches.AtPoints;
 
 /// <summary>French knots by strands and wraps: how wide they lie and how much thread they take, a hop of 3 mm behind included. From memory.</summary>
@@ -16,10 +18,13 @@ public static class Knots
     ];
 
     /// <summary>Across, in mm; wraps 1 to 3. Five strands count as six.</summary>
-    public static double AcrossMm(int strands, int wraps) => Row(strands).AcrossMm[wraps - 1];
+    public static double AcrossMm(int strands, int wraps) => Math.Round(Thicker(strands) * Row(strands).AcrossMm[wraps - 1], 1);
 
     /// <summary>Thread of the bundle one knot takes, in mm.</summary>
-    public static double ThreadMm(int strands, int wraps) => Row(strands).ThreadMm[wraps - 1];
+    public static double ThreadMm(int strands, int wraps) => Math.Round(Thicker(strands) * Row(strands).ThreadMm[wraps - 1]);
+
+    /// <summary>What is thicker than six strands makes a knot larger by as much as it lies wider.</summary>
+    private static double Thicker(int strands) => strands <= Bundle.Most ? 1 : Bundle.WidthMm(strands) / Bundle.WidthMm(Bundle.Most);
 
     private static (int Strands, double[] AcrossMm, double[] ThreadMm) Row(int strands) => Table.First(r => strands <= r.Strands || r.Strands == 6);
 }

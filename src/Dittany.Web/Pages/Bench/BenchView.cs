@@ -166,30 +166,19 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
     public string HersIn(Decision decision)
     {
         var overrule = $"overrules/{decision.Id}";
-        return Changes.Read(Piece.Job, overrule) is not null ? overrule : decision.Id switch
+        if (Changes.Read(Piece.Job, overrule) is not null)
         {
-            "words.size" => "capHeightMm",
-            "thread.strands" => "strands",
-            "stitch.outline" => "stitch",
-            "words.rows" => "rows",
-            "words.alphabet" => "alphabet",
-            "words.arrangement" => "arrangement",
-            "words.reading" => "reading",
-            "words.motif" => "motif",
-            "words.motif-place" => "motifPlace",
-            "motif.arrangement" => "arrangement",
-            "motif.size" => Changes.Read(Piece.Job, "heightMm") is null ? "widthMm" : "heightMm",
-            "item.wearer" => "wearer",
-            "thread.colour" => "colour",
-            "space.place" => "centreMm",
-            "space.zone" => "zone",
-            "item.size" => Piece.Job.MeasuredMm is { Count: > 0 } m ? $"measuredMm/{m.Keys.Order(StringComparer.Ordinal).First()}" : "size",
-            "item.skin" => "nextToSkin",
-            "item.washing" => "washed",
-            "item.lasting" => "lasts",
-            "fabric.kind" => "fabric.kind",
-            _ => overrule,
-        };
+            return overrule;
+        }
+
+        if (decision.Id == "item.size" && Piece.Job.MeasuredMm is { Count: > 0 } measured)
+        {
+            return $"measuredMm/{measured.Keys.Order(StringComparer.Ordinal).First()}";
+        }
+
+        // A member of the job speaks of the first element; of a further one there is the overrule alone.
+        var stated = decision.Id.Contains(':', StringComparison.Ordinal) ? [] : DecisionBook.Find(decision.Id)?.Stated ?? [];
+        return (stated.FirstOrDefault(s => Changes.Read(Piece.Job, s.Member) is not null) ?? (stated.Count > 0 ? stated[0] : null))?.Member ?? overrule;
     }
 
     private bool HasCaution(Station station) =>

@@ -5,7 +5,7 @@ using Dittany.Web.Setup;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
-namespace Dittany.Web.Pages.Schools;
+namespace Dittany.Web.Pages.HabitsPage;
 
 /// <summary>A habit with the choice that stands, and what another would make of the pieces, where that was asked.</summary>
 public sealed record HabitView(Habit Habit, string Chosen, int From, IReadOnlyList<(Choice Choice, Effects Effects)>? Tried);

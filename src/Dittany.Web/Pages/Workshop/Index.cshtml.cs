@@ -7,7 +7,7 @@ using Dittany.Web.Setup;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
-namespace Dittany.Web.Pages.Shop;
+namespace Dittany.Web.Pages.WorkshopPage;
 
 /// <summary>What the maker has and how much time: equipment, hoops, evenings, rates, units, which hand.</summary>
 public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel

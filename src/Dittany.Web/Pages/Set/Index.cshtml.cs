@@ -9,7 +9,7 @@ using Dittany.Web.Setup;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
-namespace Dittany.Web.Pages.Sets;
+namespace Dittany.Web.Pages.SetPage;
 
 /// <summary>Many names in one design: one size for all, with the name that governs it; then a piece for each.</summary>
 public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Plans plans, LetterShelf shelf, Today today) : PageModel
