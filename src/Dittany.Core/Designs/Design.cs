@@ -17,10 +17,17 @@ public sealed record Design(IReadOnlyList<Shape> Shapes)
     /// </summary>
     public Design Visible(double tuckMm = TuckMm)
     {
+        var lowest = Shapes.Select(s => s.Layer).DefaultIfEmpty(0).Min();
+        var above = Shapes.Where(s => s.Layer > lowest && s.Area is not null).ToArray();
+        if (above.Length == 0)
+        {
+            return this;
+        }
+
         var seen = new List<Shape>();
         foreach (var shape in Shapes)
         {
-            var over = Shapes.Where(s => s.Layer > shape.Layer && s.Area is not null).Select(s => s.Area!.Covers()).ToArray();
+            var over = above.Where(s => s.Layer > shape.Layer).Select(s => s.Area!.Covers()).ToArray();
             if (over.Length == 0)
             {
                 seen.Add(shape);

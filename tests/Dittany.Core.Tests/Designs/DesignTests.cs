@@ -30,6 +30,10 @@ public class DesignTests
     {
         var design = new Design([Square("a", 0, 0, 20, 0), Square("b", 5, 5, 20, 0), Square("far", 100, 0, 5, 3)]);
         Assert.Equal(design.Shapes, design.Visible().Shapes);
+
+        // A drawing of thousands of parts in one layer is not looked through pair by pair: it is itself.
+        var flat = new Design([Square("a", 0, 0, 20, 2), Square("b", 5, 5, 20, 2)]);
+        Assert.Same(flat, flat.Visible());
     }
 
     [Fact]
