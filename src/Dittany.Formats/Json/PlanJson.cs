@@ -62,7 +62,7 @@ public static class PlanJson
         w.WriteStartArray("elements");
         foreach (var element in plan.Elements)
         {
-            WriteElement(w, element);
+            PlannedElementJson.Write(w, element);
         }
 
         w.WriteEndArray();
@@ -159,135 +159,6 @@ public static class PlanJson
         w.WriteEndObject();
     }
 
-    private static void WriteElement(Utf8JsonWriter w, PlannedElement e)
-    {
-        w.WriteStartObject();
-        w.WriteString("id", e.Id);
-        w.WriteString("kind", e.IsMotif ? "motif" : "text");
-        w.WriteString("text", e.Text);
-        w.WriteString("arrangement", e.Arrangement);
-        if (e.IsMotif)
-        {
-            w.WriteString("motif", e.Motif);
-            Mm(w, "heightMm", e.CapHeightMm);
-        }
-        else
-        {
-            Texts(w, "rows", e.Rows);
-            w.WriteString("alphabet", e.Alphabet);
-            Mm(w, "capHeightMm", e.CapHeightMm);
-        }
-
-        Point(w, "centreMm", e.CentreMm);
-        w.WriteStartObject("boxMm");
-        Mm(w, "x", e.BoxMm.X);
-        Mm(w, "y", e.BoxMm.Y);
-        Mm(w, "width", e.BoxMm.Width);
-        Mm(w, "height", e.BoxMm.Height);
-        w.WriteEndObject();
-        Mm(w, "lineWidthMm", e.LineWidthMm);
-        w.WriteStartObject("fit");
-        Mm(w, e.IsMotif ? "largestHeightMm" : "largestCapHeightMm", e.LargestCapHeightMm);
-        Mm(w, "overflowsMm", e.OverflowsMm);
-        w.WriteEndObject();
-        w.WriteStartObject("legibility");
-        w.WriteBoolean("reads", e.Reads);
-        if (e.Letters is { } letters)
-        {
-            w.WriteStartArray("letters");
-            foreach (var letter in letters)
-            {
-                w.WriteStartObject();
-                w.WriteString("letter", letter.Letter);
-                if (letter.OpenMm is { } open)
-                {
-                    Mm(w, "openMm", open);
-                }
-
-                Mm(w, "wantedMm", letter.WantedMm);
-                w.WriteBoolean("reads", letter.Reads);
-                w.WriteEndObject();
-            }
-
-            w.WriteEndArray();
-        }
-
-        w.WriteEndObject();
-        w.WriteStartArray("concerns");
-        foreach (var concern in e.Concerns)
-        {
-            w.WriteStartObject();
-            w.WriteString("what", concern.What);
-            JobJson.Text(w, "letter", concern.Letter);
-            if (concern.ByMm is { } by && double.IsFinite(by))
-            {
-                Mm(w, "byMm", by);
-            }
-
-            w.WriteString("text", concern.Text);
-            w.WriteStartArray("remedies");
-            foreach (var remedy in concern.Remedies)
-            {
-                w.WriteStartObject();
-                JobJson.Number(w, "capHeightMm", remedy.CapHeightMm);
-                JobJson.Number(w, "strands", remedy.Strands);
-                JobJson.Text(w, "colour", remedy.Colour);
-                JobJson.Text(w, "stitch", remedy.Stitch);
-                JobJson.Number(w, "rows", remedy.Rows);
-                JobJson.Text(w, "alphabet", remedy.Alphabet);
-                JobJson.Number(w, "heightMm", remedy.HeightMm);
-                JobJson.Number(w, "radiusMm", remedy.RadiusMm);
-                w.WriteEndObject();
-            }
-
-            w.WriteEndArray();
-            w.WriteEndObject();
-        }
-
-        w.WriteEndArray();
-        w.WriteStartArray("parts");
-        foreach (var part in e.Parts)
-        {
-            w.WriteStartObject();
-            w.WriteString("id", part.Id);
-            w.WriteString("shape", part.Shape);
-            w.WriteString("role", part.Role);
-            JobJson.Text(w, "letter", part.Letter == part.Role ? null : part.Letter);
-            w.WriteString("stitch", part.Stitch);
-            w.WriteNumber("strands", part.Strands);
-            w.WriteString("colour", part.Colour);
-            WriteThread(w, part.Thread);
-            Mm(w, "lineWidthMm", part.LineWidthMm);
-            Points(w, "lineMm", part.LineMm);
-            w.WriteBoolean("closed", part.Closed);
-            w.WriteStartArray("stitches");
-            foreach (var stitch in part.Stitches)
-            {
-                w.WriteStartObject();
-                Point(w, "fromMm", stitch.FromMm);
-                Point(w, "toMm", stitch.ToMm);
-                w.WriteString("kind", Lower(stitch.Shape));
-                if (stitch.PathMm is { } path)
-                {
-                    Points(w, "pathMm", path);
-                }
-
-                if (stitch.Side != 0)
-                {
-                    w.WriteString("side", stitch.Side > 0 ? "right" : "left");
-                }
-
-                w.WriteEndObject();
-            }
-
-            w.WriteEndArray();
-            w.WriteEndObject();
-        }
-
-        w.WriteEndArray();
-        w.WriteEndObject();
-    }
-
     private static void WriteTransfer(Utf8JsonWriter w, Plan plan)
     {
         var transfer = plan.Transfer;
@@ -374,7 +245,7 @@ public static class PlanJson
         w.WriteEndArray();
     }
 
-    private static void WriteThread(Utf8JsonWriter w, Core.Materials.Thread thread)
+    internal static void WriteThread(Utf8JsonWriter w, Core.Materials.Thread thread)
     {
         w.WriteStartObject("thread");
         w.WriteString("family", thread.Family);
@@ -508,18 +379,18 @@ public static class PlanJson
 
     private static string Day(DateOnly day) => day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
 
-    private static string Lower<T>(T value)
+    internal static string Lower<T>(T value)
         where T : struct, Enum => value.ToString().ToLowerInvariant();
 
-    private static void Mm(Utf8JsonWriter w, string name, double value) => w.WriteNumber(name, Rounded(value));
+    internal static void Mm(Utf8JsonWriter w, string name, double value) => w.WriteNumber(name, Rounded(value));
 
-    private static void Point(Utf8JsonWriter w, string name, Pt p)
+    internal static void Point(Utf8JsonWriter w, string name, Pt p)
     {
         w.WritePropertyName(name);
         Point(w, p);
     }
 
-    private static void Point(Utf8JsonWriter w, Pt p)
+    internal static void Point(Utf8JsonWriter w, Pt p)
     {
         w.WriteStartArray();
         w.WriteNumberValue(Rounded(p.X));
@@ -555,7 +426,7 @@ public static class PlanJson
         w.WriteEndArray();
     }
 
-    private static void Texts(Utf8JsonWriter w, string name, IEnumerable<string> texts)
+    internal static void Texts(Utf8JsonWriter w, string name, IEnumerable<string> texts)
     {
         w.WriteStartArray(name);
         foreach (var text in texts)

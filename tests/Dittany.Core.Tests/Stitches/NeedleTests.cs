@@ -78,6 +78,7 @@ public class NeedleTests
         Assert.Equal(way.Sum(s => s.ThreadMm), turned.Sum(s => s.ThreadMm), 9);
         Assert.Equal(way.Select(s => s.Seconds), turned.Select(s => s.Seconds));
         Assert.Equal(way[1].FromMm, turned[1].Turned().FromMm);
+        Assert.Equal(turned[1], turned[1].Turned().Turned());
     }
 
     /// <summary>

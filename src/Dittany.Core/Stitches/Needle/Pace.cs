@@ -8,7 +8,7 @@ namespace Dittany.Core.Stitches.Needle;
 /// </summary>
 internal static class Pace
 {
-    /// <summary>Seconds by move; a wrap takes them for each time round.</summary>
+    /// <summary>Seconds by move (from memory); a wrap takes them for each time round.</summary>
     private static readonly (MoveKind Kind, double Seconds, string Why)[] ByMove =
     [
         (MoveKind.UpAt, 2, "found from behind, drawn through"),
@@ -19,10 +19,10 @@ internal static class Pace
         (MoveKind.Wrap, 3, "for each turn"),
     ];
 
-    /// <summary>A needle that goes back over what it left has to be aimed anew; one that goes on ahead has not. A lone stitch is aimed twice as well.</summary>
+    /// <summary>A needle that goes back over what it left has to be aimed anew; one that goes on ahead has not. A lone stitch is aimed twice as well (from memory).</summary>
     private const double GoingBack = 3;
 
-    /// <summary>A knot is steadied while the needle goes down through it.</summary>
+    /// <summary>A knot is steadied while the needle goes down through it (from memory).</summary>
     private const double Steadying = 8;
 
     public static double Seconds(Stitch stitch)

@@ -5,7 +5,7 @@ using Dittany.Core.Materials;
 namespace Dittany.Core.Stitches.Needle;
 
 /// <summary>
-/// The needle's way over one shape, move by move, packed; its stitches are read out of it. Lengths in mm. Nothing in it changes: it may be read from several threads at once.
+/// The needle's way over one shape, move by move, packed; its stitches are read out of it. Lengths in mm. Nothing in it that can be seen changes: it may be read from several threads at once.
 /// </summary>
 public sealed class Sewn : IReadOnlyList<Stitch>
 {
@@ -41,6 +41,23 @@ public sealed class Sewn : IReadOnlyList<Stitch>
         var from = index == 0 ? 0 : _ends[index - 1];
         return _moves.AsSpan(from, _ends[index] - from);
     }
+
+    /// <summary>The same with every stitch worked the other way; made when first asked for, for a route asks stitch by stitch.</summary>
+    internal Sewn OtherWay
+    {
+        get
+        {
+            if (_otherWay is null)
+            {
+                var other = Turned(_ => true);
+                (other._otherWay, _otherWay) = (this, other);
+            }
+
+            return _otherWay;
+        }
+    }
+
+    private Sewn? _otherWay;
 
     /// <summary>The same stitches, some worked the other way: up where they went down. Only where a stitch goes up and down and no more.</summary>
     public Sewn Turned(Func<int, bool> turns)

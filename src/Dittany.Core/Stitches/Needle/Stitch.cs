@@ -152,11 +152,7 @@ public readonly record struct Stitch
     }
 
     /// <summary>The same stitch worked the other way: only straight ones look the same.</summary>
-    public Stitch Turned()
-    {
-        var index = Index;
-        return Of.Turned(i => i == index)[index];
-    }
+    public Stitch Turned() => Of.OtherWay[Index];
 
     /// <summary>The thread of one link: up at its base, round the tip, down beside the base.</summary>
     private static Pt[] Link(Pt from, Pt tip, double bundleMm)
