@@ -17,6 +17,7 @@ public sealed class App : IAsyncLifetime
 
     public async Task InitializeAsync()
     {
+        Lent.Begin();
         var port = FreePort();
         Url = $"http://localhost:{port.ToString(CultureInfo.InvariantCulture)}";
         var start = new ProcessStartInfo("dotnet", [typeof(Program).Assembly.Location, "--demo"]) { RedirectStandardOutput = true, UseShellExecute = false };
@@ -49,7 +50,10 @@ public sealed class App : IAsyncLifetime
     public Task DisposeAsync()
     {
         _program?.Kill();
+        _program?.WaitForExit();
         _program?.Dispose();
+        Lent.End();
+        Directory.Delete(_folder, true);
         return Task.CompletedTask;
     }
 

@@ -5,32 +5,63 @@ using OpenQA.Selenium.Chrome;
 namespace Dittany.Browser.Tests;
 
 /// <summary>
-/// Browsers are started once and lent out: starting one takes longer than most of what is looked at. One that is given back is emptied, so that the next finds it as if it were fresh. They end with the tests.
+/// Browsers are started once and lent out: starting one takes longer than most of what is looked at. One that is given back is emptied, so that the next finds it as if it were fresh. They end with the last program that was looked at, or with the
+/// tests, whatever comes first: none may go on running on the machine it was tested on.
 /// </summary>
 public sealed class Lent : ChromeDriver
 {
     private static readonly ConcurrentBag<Lent> WithScripts = [];
     private static readonly ConcurrentBag<Lent> WithoutScripts = [];
     private static readonly ConcurrentBag<Lent> All = [];
+    private static int _looking;
 
     private readonly bool _scripts;
+    private readonly ChromeDriverService _service;
+    private readonly string _profile;
     private bool _ending;
 
-    static Lent() => AppDomain.CurrentDomain.ProcessExit += (_, _) =>
-    {
-        foreach (var browser in All)
-        {
-            browser._ending = true;
-            browser.Dispose();
-        }
-    };
+    static Lent() => AppDomain.CurrentDomain.ProcessExit += (_, _) => EndAll();
 
     // A command that hangs is given up early enough for a wait to ask again.
-    private Lent(ChromeOptions options, bool scripts)
-        : base(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options, TimeSpan.FromSeconds(60))
+    private Lent(ChromeDriverService service, ChromeOptions options, string profile, bool scripts)
+        : base(service, options, TimeSpan.FromSeconds(60))
     {
-        _scripts = scripts;
+        (_service, _profile, _scripts) = (service, profile, scripts);
         All.Add(this);
+    }
+
+    /// <summary>Somebody begins to look at a program.</summary>
+    public static void Begin() => Interlocked.Increment(ref _looking);
+
+    /// <summary>Somebody has looked enough: with the last the browsers end.</summary>
+    public static void End()
+    {
+        if (Interlocked.Decrement(ref _looking) == 0)
+        {
+            EndAll();
+        }
+    }
+
+    /// <summary>Ends them with all their processes. Asking them to go takes longer than a test run that is over waits for.</summary>
+    private static void EndAll()
+    {
+        WithScripts.Clear();
+        WithoutScripts.Clear();
+        while (All.TryTake(out var browser))
+        {
+            browser._ending = true;
+            try
+            {
+                using var driver = System.Diagnostics.Process.GetProcessById(browser._service.ProcessId);
+                driver.Kill(entireProcessTree: true);
+                driver.WaitForExit();
+                Directory.Delete(browser._profile, true);
+            }
+            catch (Exception e) when (e is ArgumentException or InvalidOperationException or IOException)
+            {
+                // It is gone already, or its last process still holds its folder.
+            }
+        }
     }
 
     /// <summary>One that nobody has, or a new one.</summary>
@@ -41,17 +72,18 @@ public sealed class Lent : ChromeDriver
             return free;
         }
 
+        var profile = Directory.CreateTempSubdirectory("dittany-profile-").FullName;
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
         options.AddArguments(
             "--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync",
-            "--hide-scrollbars", "--disable-dev-shm-usage", $"--user-data-dir={Directory.CreateTempSubdirectory("dittany-profile-").FullName}");
+            "--hide-scrollbars", "--disable-dev-shm-usage", $"--user-data-dir={profile}");
         options.SetLoggingPreference(LogType.Browser, LogLevel.All);
         if (!scripts)
         {
             options.AddUserProfilePreference("profile.managed_default_content_settings.javascript", 2);
         }
 
-        return new Lent(options, scripts);
+        return new Lent(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options, profile, scripts);
     }
 
     protected override void Dispose(bool disposing)
