@@ -1,59 +1,50 @@
 using System.Diagnostics;
-using System.Globalization;
-using System.Net;
-using System.Net.Sockets;
 using OpenQA.Selenium;
 using OpenQA.Selenium.Chrome;
 
 namespace Dittany.Browser.Tests;
 
-/// <summary>The real program with its made-up pieces, and browsers to look at it with.</summary>
-public sealed class App : IAsyncLifetime
+/// <summary>A program of its own, for those who change what all pieces stand on: habits, workshop, the day's pieces.</summary>
+public sealed class OwnApp : App
 {
-    private readonly string _folder = Directory.CreateTempSubdirectory("dittany-browser-").FullName;
-    private Process? _program;
+    public OwnApp()
+        : base(new Served())
+    {
+    }
+}
+
+/// <summary>The real program with its made-up pieces, and browsers to look at it with. All who make pieces of their own look at one program: starting it takes longer than most of what is looked at.</summary>
+public class App : IAsyncLifetime
+{
+    private static readonly Served Shared = new();
+
+    [ThreadStatic]
+    private static ChromeDriver? _last;
+
+    private readonly Served _served;
+
+    public App()
+        : this(Shared)
+    {
+    }
+
+    private protected App(Served served)
+    {
+        _served = served;
+    }
 
     public string Url { get; private set; } = string.Empty;
 
     public async Task InitializeAsync()
     {
         Lent.Begin();
-        var port = FreePort();
-        Url = $"http://localhost:{port.ToString(CultureInfo.InvariantCulture)}";
-        var start = new ProcessStartInfo("dotnet", [typeof(Program).Assembly.Location, "--demo"]) { RedirectStandardOutput = true, UseShellExecute = false };
-        start.Environment["DITTANY_DATA"] = _folder;
-        start.Environment["DITTANY_WARM_UP"] = "no";
-        start.Environment["DITTANY_DAY"] = "2027-03-03";
-        start.Environment["DITTANY_PORT"] = port.ToString(CultureInfo.InvariantCulture);
-        _program = Process.Start(start)!;
-        _program.OutputDataReceived += (_, _) => { };
-        _program.BeginOutputReadLine();
-        using var client = new HttpClient();
-        using var limit = new CancellationTokenSource(TimeSpan.FromSeconds(60));
-        using var beat = new PeriodicTimer(TimeSpan.FromMilliseconds(50));
-        while (true)
-        {
-            try
-            {
-                if ((await client.GetAsync(new Uri($"{Url}/new"), limit.Token)).IsSuccessStatusCode)
-                {
-                    return;
-                }
-            }
-            catch (HttpRequestException)
-            {
-                await beat.WaitForNextTickAsync(limit.Token);
-            }
-        }
+        Url = await _served.Begin();
     }
 
     public Task DisposeAsync()
     {
-        _program?.Kill();
-        _program?.WaitForExit();
-        _program?.Dispose();
+        _served.End();
         Lent.End();
-        Directory.Delete(_folder, true);
         return Task.CompletedTask;
     }
 
@@ -71,7 +62,7 @@ public sealed class App : IAsyncLifetime
         driver.ExecuteCdpCommand("Emulation.setTouchEmulationEnabled", width < 1000
             ? new Dictionary<string, object?>(StringComparer.Ordinal) { ["enabled"] = true, ["maxTouchPoints"] = 2 }
             : new Dictionary<string, object?>(StringComparer.Ordinal) { ["enabled"] = false });
-
+        _last = driver;
         return driver;
     }
 
@@ -107,6 +98,7 @@ public sealed class App : IAsyncLifetime
     public static void Until(Func<bool> condition, string what)
     {
         var limit = Stopwatch.StartNew();
+        using var beat = new ManualResetEventSlim();
         for (var asked = 0; asked < LeastAsked || limit.Elapsed < TimeSpan.FromSeconds(20); asked++)
         {
             try
@@ -121,10 +113,24 @@ public sealed class App : IAsyncLifetime
                 // Not there yet, or just replaced: ask again.
             }
 
-            Thread.Yield();
+            // Asking without a pause would take the processor from the page that is waited for.
+            beat.Wait(20);
         }
 
-        Assert.Fail($"It never came about that {what}.");
+        Assert.Fail($"It never came about that {what}.{Seen()}");
+    }
+
+    /// <summary>What stood on the page that was looked at last.</summary>
+    private static string Seen()
+    {
+        try
+        {
+            return _last?.ExecuteScript("return ` At ${location.href} stood: ${document.body.innerText.slice(0, 1500)} | ${[...document.querySelectorAll('[aria-invalid=true]')].map(e => `${e.name}=${e.value}`)}`") as string ?? string.Empty;
+        }
+        catch (WebDriverException e)
+        {
+            return $" The browser said no more: {e.Message}";
+        }
     }
 
     /// <summary>Sends keys to what stands there now; where it is replaced in that moment, to what replaced it.</summary>
@@ -135,11 +141,4 @@ public sealed class App : IAsyncLifetime
             return true;
         },
         $"{where} takes keys");
-
-    private static int FreePort()
-    {
-        using var listener = new TcpListener(IPAddress.Loopback, 0);
-        listener.Start();
-        return ((IPEndPoint)listener.LocalEndpoint).Port;
-    }
 }

@@ -50,6 +50,12 @@ public sealed class LookTests(App app) : IClassFixture<App>
         ("/cupboard/cloth?A[stretch]=some", "#guesses"),
     ];
 
+    /// <summary>Takes out what is drawn and says nothing: a reader of the page meets neither a stitch nor a line, and a bench has thousands. Whatever has a name, a role or the focus stays.</summary>
+    private const string LeaveOutLines = """
+        const says = (e) => e.children.length > 0 || [...e.attributes].some((a) => a.name === 'role' || a.name === 'tabindex' || a.name === 'id' || a.name.startsWith('aria-') || a.name === 'href');
+        document.querySelectorAll('svg path, svg line, svg polyline, svg polygon, svg circle, svg rect').forEach((e) => { if (!says(e)) { e.remove(); } });
+        """;
+
     [Fact]
     public void Axe_finds_nothing()
     {
@@ -60,6 +66,7 @@ public sealed class LookTests(App app) : IClassFixture<App>
             browser.Navigate().GoToUrl(new Uri(app.Url + path));
             App.Until(() => browser.FindElement(By.CssSelector(there)).Displayed, $"{path} is there");
             browser.ExecuteScript("document.querySelectorAll('details').forEach(d => d.open = true)");
+            browser.ExecuteScript(LeaveOutLines);
             browser.ExecuteScript(Axe);
             var found = browser.ExecuteAsyncScript("const done = arguments[arguments.length - 1]; axe.run().then(r => done(r.violations.map(v => v.id + ': ' + v.nodes.map(n => n.target).slice(0, 3).join(' | '))));");
             all.AddRange(((IReadOnlyCollection<object>)found!).Select(f => $"{path} {f}"));

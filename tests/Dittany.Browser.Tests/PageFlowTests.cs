@@ -4,7 +4,7 @@ using OpenQA.Selenium.Chrome;
 namespace Dittany.Browser.Tests;
 
 /// <summary>The pages round the bench in a real browser: a saying, today, the sheets, habits and workshop. On a program of their own, for they change the workshop.</summary>
-public sealed class PageFlowTests(App app) : IClassFixture<App>
+public sealed class PageFlowTests(OwnApp app) : IClassFixture<OwnApp>
 {
     /// <summary>While she types, the answers fill themselves and the plan shows itself; a picked item stands against the saying.</summary>
     [Fact]

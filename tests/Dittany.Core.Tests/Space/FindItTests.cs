@@ -18,7 +18,7 @@ public class FindItTests
     [MemberData(nameof(FormTests.Everywhere), MemberType = typeof(FormTests))]
     public void Following_the_card_ends_at_the_plan(string form, string size, string zone)
     {
-        var plan = Jobs.Plan(Jobs.On(form, "Zoë") with { Size = size, Zone = zone });
+        var plan = FormTests.Everywhere(form, size, zone);
         Assert.InRange(Followed(Catalogue.Find(form)!.At(size, zone), plan).To(plan.Elements[0].BaselineMm), 0, 0.5);
     }
 

@@ -6,7 +6,7 @@ using Dittany.Store;
 using Dittany.Web.Tests.Setup;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
-using static Dittany.Web.Tests.Store.KilledTests;
+using static Dittany.Web.Tests.Setup.Browsing;
 
 namespace Dittany.Web.Tests.Pages;
 

@@ -2,7 +2,7 @@ using System.Net;
 using AngleSharp.Dom;
 using AngleSharp.Html.Parser;
 using Dittany.Web.Tests.Setup;
-using static Dittany.Web.Tests.Store.KilledTests;
+using static Dittany.Web.Tests.Setup.Browsing;
 
 namespace Dittany.Web.Tests.Pages;
 

@@ -4,7 +4,7 @@ using AngleSharp.Html.Dom;
 using AngleSharp.Html.Parser;
 using Dittany.Formats.Pictures;
 using Dittany.Web.Tests.Setup;
-using static Dittany.Web.Tests.Store.KilledTests;
+using static Dittany.Web.Tests.Setup.Browsing;
 
 namespace Dittany.Web.Tests.Pages;
 

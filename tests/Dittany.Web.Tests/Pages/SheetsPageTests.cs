@@ -5,7 +5,7 @@ using AngleSharp.Html.Parser;
 using Dittany.Web.Tests.Setup;
 using UglyToad.PdfPig;
 using UglyToad.PdfPig.Core;
-using static Dittany.Web.Tests.Store.KilledTests;
+using static Dittany.Web.Tests.Setup.Browsing;
 
 namespace Dittany.Web.Tests.Pages;
 

@@ -3,7 +3,7 @@ using AngleSharp.Html.Dom;
 using AngleSharp.Html.Parser;
 using Dittany.Web.Setup;
 using Dittany.Web.Tests.Setup;
-using static Dittany.Web.Tests.Store.KilledTests;
+using static Dittany.Web.Tests.Setup.Browsing;
 
 namespace Dittany.Web.Tests.Pages;
 

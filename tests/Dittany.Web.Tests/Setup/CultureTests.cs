@@ -16,20 +16,27 @@ public sealed class CultureTests
     public async Task Pages_read_and_write_numbers_alike_everywhere(string culture)
     {
         using var program = new Attacked(Directory.CreateTempSubdirectory("dittany-culture-").FullName);
-        program.Begin(("LC_ALL", culture), ("LANG", culture), ("DITTANY_WARM_UP", "no"));
+        program.Begin(("LC_ALL", culture), ("LANG", culture), ("TZ", "Pacific/Kiritimati"), ("DITTANY_WARM_UP", "no"));
         Assert.True(await program.Up());
         using var client = Sending.ClientOf(program.Url);
         var token = await Sending.Token(client, "/new");
         var bench = await Posted("/new", ("Words", "Iris"), ("Form", "tea-towel"), ("Day", "14.3."));
         await Posted($"{bench}?handler=Put", ("from", "1"), ("x", "250.5"), ("y", "500.25"), ("within", "0"));
         await Posted($"/motifs?handler=Put&piece={bench.Split('/')[^1]}&motif=leaf-sprig&lean=12.5", []);
-        var job = await client.GetStringAsync(new Uri($"/pieces/{bench.Split('/')[^1]}.json", UriKind.Relative));
-        Assert.Contains("250.5", job, StringComparison.Ordinal);
-        Assert.Contains("500.25", job, StringComparison.Ordinal);
-        Assert.Contains("12.5", job, StringComparison.Ordinal);
+        var written = await client.GetStringAsync(new Uri($"/pieces/{bench.Split('/')[^1]}.json", UriKind.Relative));
+        Assert.Contains("250.5", written, StringComparison.Ordinal);
+        Assert.Contains("500.25", written, StringComparison.Ordinal);
+        Assert.Contains("12.5", written, StringComparison.Ordinal);
         var page = new HtmlParser().ParseDocument(await client.GetStringAsync(new Uri(bench, UriKind.Relative)));
         Assert.Equal("250.5", page.QuerySelector(".words")!.GetAttribute("data-x"));
         Assert.All(page.QuerySelectorAll("path[d]"), p => Assert.DoesNotContain(",", p.GetAttribute("d")!.Replace(", ", " ", StringComparison.Ordinal), StringComparison.Ordinal));
+
+        // The plan made there, in another language and time zone, is the same to the byte.
+        var job = new Core.Planning.Job("tea-towel", [new Core.Planning.WordingAsked("name", "Iğdır & Jo")], new DateOnly(2027, 3, 1), DueOn: new DateOnly(2027, 3, 20));
+        using var body = Site.Json(Formats.Json.JobJson.Write(job));
+        using var theirs = await client.PostAsync(new Uri("/api/plan", UriKind.Relative), body);
+        var shop = Core.Planning.Workshop.Default;
+        Assert.Equal(Formats.Json.PlanJson.Write(job, shop, Core.Planning.Planner.Make(job, shop, Formats.Alphabets.ShippedAlphabets.Library)), await theirs.Content.ReadAsByteArrayAsync());
 
         async Task<string> Posted(string address, params (string, string)[] fields)
         {

@@ -107,6 +107,9 @@ public sealed class StartTests
         other.Start();
         var taken = ((IPEndPoint)other.LocalEndpoint).Port.ToString(CultureInfo.InvariantCulture);
         await Says($"Port {taken} is in use by another program", _path, taken);
+        await Says("listens on this machine only", _path, port, bind: "0.0.0.0");
+        using var held = DataFolder.Open(_path);
+        await Says("in use by another Dittany", _path, port);
     }
 
     private static string FreePort()
@@ -116,10 +119,10 @@ public sealed class StartTests
         return ((IPEndPoint)listener.LocalEndpoint).Port.ToString(CultureInfo.InvariantCulture);
     }
 
-    private static async Task Says(string sentence, string folder, string port)
+    private static async Task Says(string sentence, string folder, string port, string bind = "127.0.0.1")
     {
         var start = new ProcessStartInfo("dotnet", typeof(Program).Assembly.Location) { RedirectStandardOutput = true, RedirectStandardError = true, UseShellExecute = false };
-        (start.Environment["DITTANY_DATA"], start.Environment["DITTANY_PORT"]) = (folder, port);
+        (start.Environment["DITTANY_DATA"], start.Environment["DITTANY_PORT"], start.Environment["DITTANY_BIND"]) = (folder, port, bind);
         using var program = Process.Start(start)!;
         var (said, told) = (program.StandardError.ReadToEndAsync(), program.StandardOutput.ReadToEndAsync());
         await program.WaitForExitAsync();

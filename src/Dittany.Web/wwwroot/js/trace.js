@@ -122,13 +122,16 @@
   });
 
   document.addEventListener('change', (event) => { if (event.target.matches?.('input[name="active"]')) { show(); } });
-  document.addEventListener('htmx:afterSwap', () => {
-    const was = document.activeElement?.closest?.('.handle')?.dataset.i;
-    show(was === undefined ? undefined : Number(was));
-  });
   let focused;
+  const anywhere = () => document.activeElement !== null && document.activeElement !== document.body;
+  /** The point that had the focus has it again, unless she went somewhere else while the drawing was replaced. */
+  function again() {
+    const point = anywhere() ? undefined : focused;
+    show(point === undefined ? document.activeElement?.closest?.('.handle')?.dataset.i : Number(point));
+  }
   document.addEventListener('htmx:beforeSwap', () => { focused = document.activeElement?.closest?.('.handle')?.dataset.i; });
-  document.addEventListener('htmx:afterSettle', () => { if (focused !== undefined) { show(Number(focused)); focused = undefined; } });
+  document.addEventListener('htmx:afterSwap', again);
+  document.addEventListener('htmx:afterSettle', () => { if (focused !== undefined) { again(); focused = undefined; } });
   document.addEventListener('DOMContentLoaded', () => { if (form()) { show(); } });
 
   // The photograph: each click fills the next corner; a fifth moves the nearest.
