@@ -82,13 +82,13 @@ public class RoomBench
     public Held Hooping() => Holding.Settle(_holding);
 
     [Benchmark]
-    public Routed Route() => Routing.Order(_pieces, new RouteRules(5, false, _cutting.RunMm, 0.8, Core.Threads.Cutting.TakeUp));
+    public Routed Route() => Routing.Order(_pieces, new RouteRules(5, false, _cutting.RunMm, _cutting.FreshRunMm, 0.8, Core.Threads.Cutting.TakeUp));
 
     [Benchmark]
     public Cutting Threads() => Cutting();
 
     [Benchmark]
-    public StitchingEffort Effort() => EffortRoom.Stitching(_plan.Elements[0].Parts.SelectMany(p => p.Stitches).Sum(s => s.Seconds), 7, 3.5, ["Hoop."], new Pace(_cloth, Skill.Expert, false));
+    public StitchingEffort Effort() => EffortRoom.Stitching(_plan.Elements[0].Parts.SelectMany(p => p.Stitches).Sum(s => s.Seconds), 7 * 3.5, ["Hoop."], new Pace(_cloth, Skill.Expert, false));
 
     [Benchmark]
     public Transferred Transfer() => TransferRoom.Settle(_transfer);

@@ -94,7 +94,7 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         using var browser = app.Browser(scripts: false);
         Make(browser, "Comfrey");
         Assert.True(browser.FindElement(By.Id("slip-transfer-method")).Displayed);
-        browser.FindElement(By.CssSelector("#slip-transfer-method summary")).Click();
+        browser.FindElement(By.CssSelector("#slip-transfer-method .instead summary")).Click();
         browser.FindElement(By.CssSelector("#slip-transfer-method button[value=hot-iron]")).Click();
         App.Until(() => browser.FindElement(By.Id("slip-transfer-method")).Text.Contains("your choice", StringComparison.Ordinal), "the overrule stands");
         browser.FindElement(By.Id("undo")).Click();

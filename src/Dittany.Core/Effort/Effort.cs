@@ -1,4 +1,5 @@
 using Dittany.Core.Materials;
+using Dittany.Core.Measures;
 using Dittany.Core.Operations;
 using Dittany.Core.Telling;
 
@@ -53,10 +54,10 @@ public static class EffortRoom
         seconds * SkillFactor(pace.Skill) * ClothFactor(pace.Cloth) * (pace.Skims ? SkimFactor : 1) / 60;
 
     /// <summary>
-    /// Hooping and stitching as operations: minutes for stitches (given by the seconds they take a skilled hand), threads and placings of the ring. <paramref name="hooped"/> says each placing in a line, <paramref name="threads"/> what is used up.
+    /// Hooping and stitching as operations: minutes for stitches (given by the seconds they take a skilled hand), for threads begun and ended, and for placings of the ring. <paramref name="hooped"/> says each placing in a line, <paramref name="threads"/> what is used up.
     /// </summary>
     public static StitchingEffort Stitching(
-        double seconds, int runs, double minutesEachRun, IReadOnlyList<string> hooped, Pace pace, IReadOnlyList<Use>? threads = null)
+        double seconds, double threadMinutes, IReadOnlyList<Told> hooped, Pace pace, IReadOnlyList<Use>? threads = null)
     {
         var work = new List<Operation>();
         if (hooped.Count > 0)
@@ -67,7 +68,7 @@ public static class EffortRoom
 
         work.Add(new(
             "stitch", OpKind.Stitch, Station.Stitches, Place.Needle,
-            [new("stitching", StitchingMinutes(seconds, pace)), new("threads begun and ended", runs * minutesEachRun)], [], Uses: threads));
+            [new("stitching", StitchingMinutes(seconds, pace)), new("threads begun and ended", threadMinutes)], [], Uses: threads));
         return new StitchingEffort(work);
     }
 }

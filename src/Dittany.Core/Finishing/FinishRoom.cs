@@ -1,4 +1,5 @@
 using Dittany.Core.Materials;
+using Dittany.Core.Measures;
 using Dittany.Core.Operations;
 using Dittany.Core.Telling;
 
@@ -7,7 +8,7 @@ namespace Dittany.Core.Finishing;
 /// <summary>How it is finished and looked after.</summary>
 public sealed record Finished(
     IReadOnlyList<Operation> Work,
-    IReadOnlyList<string> Care,
+    IReadOnlyList<Told> Care,
     IReadOnlyList<Decision> Decisions,
     IReadOnlyList<Caution> Cautions);
 
@@ -23,7 +24,7 @@ public static class FinishRoom
 
     public static IReadOnlyList<Choice> FilmOuts { get; } = [new("by-hand", "Soaked out by hand"), new("machine", "Machine-washed out")];
 
-    public static IReadOnlyList<Choice> Tails { get; } = [new("close", "Cut close to the stitches"), new("leave-a-little", "Cut with 5 mm left")];
+    public static IReadOnlyList<Choice> Tails { get; } = [new("close", "Cut close to the stitches"), new("leave-a-little", $"Cut with {Say.Length(5)} left")];
 
     /// <summary>Hands-on minutes: rinsing, a machine wash, untacking and trimming, pressing, covering the back (from memory).</summary>
     public const double RinseMinutes = 10;
@@ -71,7 +72,7 @@ public static class FinishRoom
             work.Add(Of("rinse", OpKind.Remove, Place.Sink, q.Wet ? [new("rinsing out", q.ByMachine ? MachineMinutes : RinseMinutes)] : [], wet));
         }
 
-        work.Add(Of("ends", OpKind.Sew, Place.Needle, [], [q.TailHabit == "close" ? "Cut woven-in ends close to the stitches, so that none shows from the front." : "Cut woven-in ends with 5 mm left, so that they hold in wear."]));
+        work.Add(Of("ends", OpKind.Sew, Place.Needle, [], [q.TailHabit == "close" ? "Cut woven-in ends close to the stitches, so that none shows from the front." : (Told)$"Cut woven-in ends with {Say.Length(5)} left, so that they hold in wear."]));
         if (q.Wet)
         {
             work.Add(Of("dry", OpKind.Dry, Place.Line, [], ["Roll it in a towel, do not wring, and dry it flat or on a line out of the sun."]) with { Wait = new Wait(WaitKind.Drying, Beforehand.DryHours(q.Cloth) * 60) });
@@ -84,6 +85,7 @@ public static class FinishRoom
             [
                 press switch
                 {
+                    "face-down-steam" when q.Cloth.MaxIron == IronLimit.OneDot || !q.Cloth.Kind.Soakable => $"Press face down on a folded towel, {Setting(q.Cloth)}, without steam: {(q.Cloth.MaxIron == IronLimit.OneDot ? "an iron of one dot gives none" : "the cloth bears no more wet than it bears soaking")}.",
                     "face-down-steam" => $"Press face down on a folded towel, with steam, {Setting(q.Cloth)}: the stitches sink in and are not flattened.",
                     "face-down-dry" => $"Press face down on a folded towel, no steam, {Setting(q.Cloth)}.",
                     _ => "Do not press; smooth it with a damp hand and let it hang.",
@@ -96,12 +98,12 @@ public static class FinishRoom
                 "cover", OpKind.Sew, Place.Needle, [new("covering the back", CoverMinutes)],
                 [q.Cloth.MaxIron is IronLimit.None or IronLimit.OneDot || !q.Iron
                     ? "Sew a soft cover over the back of the stitches, so that nothing rubs on the skin."
-                    : "Fuse a soft cover over the back of the stitches, 10 mm wider all round, so that nothing rubs on the skin."]));
+                    : (Told)$"Fuse a soft cover over the back of the stitches, {Say.Length(10)} wider all round, so that nothing rubs on the skin."]));
         }
 
         return work;
 
-        void Add(string id, Place at, IReadOnlyList<string> steps)
+        void Add(string id, Place at, IReadOnlyList<Told> steps)
         {
             if (steps.Count > 0)
             {
@@ -109,7 +111,7 @@ public static class FinishRoom
             }
         }
 
-        static Operation Of(string id, OpKind kind, Place at, IReadOnlyList<StepMinutes> by, IReadOnlyList<string> steps) => new(id, kind, Station.Finish, at, by, steps);
+        static Operation Of(string id, OpKind kind, Place at, IReadOnlyList<StepMinutes> by, IReadOnlyList<Told> steps) => new(id, kind, Station.Finish, at, by, steps);
     }
 
     private static Decision HowRemoved(FinishQuestion q, string habit)
@@ -143,9 +145,9 @@ public static class FinishRoom
         Presses);
 
     /// <summary>The care card follows the weakest of cloth, thread and backing.</summary>
-    private static List<string> Care(FinishQuestion q)
+    private static List<Told> Care(FinishQuestion q)
     {
-        var care = new List<string>
+        var care = new List<Told>
         {
             !q.Cloth.Washable ? "Do not wash; have it cleaned."
                 : q.Washed == "never" ? "Not meant to be washed: brush the dust off, and take spots out with a damp cloth."

@@ -27,6 +27,9 @@ public sealed record HoldingQuestion(
     string? HersTension = null,
     string? HersLayers = null)
 {
+    /// <summary>What is stitched, as it is called.</summary>
+    public Called Called { get; init; } = Called.Words;
+
     /// <summary>What its plan may still reckon.</summary>
     public Budget Budget { get; init; } = Budget.Unbounded;
 }
@@ -38,8 +41,8 @@ public sealed record Held(School School, IReadOnlyList<HoopPlacing> Placings, in
 public static class Holding
 {
     /// <summary>Each placing of the ring in a line, in the order of work.</summary>
-    public static IReadOnlyList<string> Told(IReadOnlyList<HoopPlacing> placings) =>
-        placings.OrderBy(p => p.Order).Select(p => $"{(p.Order == 1 ? "Hoop" : "Move the hoop")}: {Materials.Hoops.Inches(p.HoopMm)} in, placing {p.Order} of {placings.Count}.").ToArray();
+    public static IReadOnlyList<Measures.Told> Told(IReadOnlyList<HoopPlacing> placings) =>
+        placings.OrderBy(p => p.Order).Select(p => (Told)$"{(p.Order == 1 ? "Hoop" : "Move the hoop")}: {Materials.Hoops.Inches(p.HoopMm)} in, placing {p.Order} of {placings.Count}.").ToArray();
 
     private static readonly (School School, Choice Choice)[] Schools =
     [
@@ -76,7 +79,7 @@ public static class Holding
         var ruledOut = judged.Where(j => j.RuledOut).Select(j => new RuledOut(j.ChoiceId, TextOf(j.ChoiceId), j.Because)).ToList();
         var wanted = ruledOut.Any(r => r.ChoiceId == IdOf(q.Habit)) ? School.InHand : q.Habit;
         var cautions = new List<Caution>();
-        var because = new List<string>();
+        var because = new List<Told>();
 
         // What would be taken had she said nothing, and what is taken.
         var cloth = new Lazy<Region>(() => Hooping.Ringable(q.Outline, Near(q)));
@@ -111,7 +114,12 @@ public static class Holding
 
         var decision = Deciding.Make(
             "hoop.school", Station.Hoop, "How the cloth is held", new Choice(IdOf(own.School), TextOf(IdOf(own.School))),
-            q.HersSchool is null ? null : new Choice(IdOf(school), TextOf(IdOf(school))), because, ["The habit of how you hold your work, or another hoop in your stash."], Choices, ruledOut);
+            q.HersSchool is null ? null : new Choice(IdOf(school), TextOf(IdOf(school))), because, ["The habit of how you hold your work, or another hoop in your stash."], Choices, ruledOut) with
+        {
+            NotFollowed = q.HersSchool is null && school != q.Habit && ((taken.WhyNot.Count > 0 ? taken.WhyNot[0] : null) ?? ruledOut.FirstOrDefault(r => r.ChoiceId == IdOf(q.Habit))?.Because[0]) is { } whyNot
+                ? [$"{TextOf(IdOf(q.Habit))}, as is your habit, it cannot be held: {Say.Lower(whyNot)}"]
+                : null,
+        };
         var decisions = new List<Decision> { decision, SizeDecision(q, own, taken) };
         if (school != School.InHand)
         {
@@ -146,17 +154,22 @@ public static class Holding
     }
 
     /// <summary>One size judged: its cover, what keeps it from being used at all, and what speaks against it.</summary>
-    private sealed record Sized(double HoopMm, Cover? Cover, string? Harm)
+    private sealed record Sized(double HoopMm, Cover? Cover, Told? Harm, string One)
     {
         /// <summary>So many moves that the hoop is in the way: fewer than three letters a placing (from memory).</summary>
         private bool Tedious => Cover is { } c && c.Placings.Count > MostEasily && c.Placings.Sum(p => p.Units.Count) < 3 * c.Placings.Count;
 
-        public string? Against => Harm ?? (Cover is null ? "The largest letter does not go into it whole." : Cover.OffCloth ? "Its ring would sit on a hem or off the cloth." : Tedious ? $"It would have to be moved {Cover.Placings.Count - 1} times." : null);
+        public Told? Against =>
+            Harm is not null ? Harm
+            : Cover is null ? (Told)$"The largest {One} does not go into it whole."
+            : Cover.OffCloth ? (Told)"Its ring would sit on a hem or off the cloth."
+            : Tedious ? (Told)$"It would have to be moved {Say.Count(Cover.Placings.Count - 1, "time")}."
+            : null;
 
         public bool Usable => Cover is not null && Harm is null && !Tedious;
     }
 
-    private sealed record Way(School School, Sized? Size, IReadOnlyList<Sized> All, IReadOnlyList<string> WhyNot);
+    private sealed record Way(School School, Sized? Size, IReadOnlyList<Sized> All, IReadOnlyList<Told> WhyNot);
 
     /// <summary>
     /// Fewest placings, then the smallest hoop, each ring on cloth that can be clamped. On flat cloth scrap may be tacked to the edge when no ring finds room; a made-up tube
@@ -176,7 +189,7 @@ public static class Holding
         {
             var size = Judge(q, ringable, round, hers);
             return size.Cover is null
-                ? new Way(School.InHand, null, sizes, [$"No letter may be cut by the ring, and {Say.Length(hers)} is too small for the largest: so it is worked in the hand."])
+                ? new Way(School.InHand, null, sizes, [$"No {q.Called.One} may be cut by the ring, and {Say.Length(hers)} is too small for the largest: so it is worked in the hand."])
                 : new Way(school, size, sizes, []);
         }
 
@@ -189,16 +202,16 @@ public static class Holding
 
         return new Way(School.InHand, null, sizes, [sizes.Length == 0
             ? "There is no hoop at hand: so it is worked in the hand."
-            : $"{(sizes.Length == 1 ? "The one at hand will not do" : "None of the hoops at hand will do")}: {Say.List(sizes.Select(s => Say.Lower(s.Against!).TrimEnd('.')).Distinct().ToArray())}. So it is worked in the hand."]);
+            : (Told)$"{(sizes.Length == 1 ? "The one at hand will not do" : "None of the hoops at hand will do")}: {Say.List(sizes.Select(s => s.Against!.Lower().WithoutStop()).Distinct().ToArray())}. So it is worked in the hand."]);
     }
 
     private static Sized Judge(HoldingQuestion q, Region ringable, bool round, double mm)
     {
-        string? harm = q.Limit is { } limit && mm > limit.MostMm ? limit.Because
+        Told? harm = q.Limit is { } limit && mm > limit.MostMm ? limit.Because
             : q.Opening is { } opening && mm > opening.FlatWidthMm - Hoops.IntoTubeMm
-                ? $"It does not go in by {opening.Name}: flat that is {Say.Length(opening.FlatWidthMm)} wide, and a ring goes in up to {Say.Length(opening.FlatWidthMm - Hoops.IntoTubeMm)}."
+                ? (Told)$"It does not go in by {opening.Name}: flat that is {Say.Length(opening.FlatWidthMm)} wide, and a ring goes in up to {Say.Length(opening.FlatWidthMm - Hoops.IntoTubeMm)}."
                 : null;
-        return new Sized(mm, Cover(q, ringable, round, mm), harm);
+        return new Sized(mm, Cover(q, ringable, round, mm), harm, q.Called.One);
     }
 
     /// <summary>A cover by one size: on clampable cloth if it can be, else with the ring off the cloth, else none.</summary>
@@ -223,11 +236,11 @@ public static class Holding
         }
 
         var (school, usable) = (taken.School, cover.Placings[0].UsableRadiusMm);
-        var because = new List<string>
+        var because = new List<Told>
         {
             school == School.Hoop
-                ? $"Inside the ring {Say.Length(usable)} from the middle can be used, and the words go in with {Say.Count(cover.Placings.Count, "placing")}."
-                : $"Inside the frame {Say.Length(usable)} from the middle to each side can be used; {Say.Count(cover.Placings.Count, "placing")} will do.",
+                ? (Told)$"Inside the ring {Say.Length(usable)} from the middle can be used, and {q.Called.All} {q.Called.Do("go")} in with {Say.Count(cover.Placings.Count, "placing")}."
+                : (Told)$"Inside the frame {Say.Length(usable)} from the middle to each side can be used; {Say.Count(cover.Placings.Count, "placing")} will do.",
             cover.Placings.Count == cover.LowerBound ? "Fewer cannot be." : $"Fewer than {Say.Count(cover.LowerBound, "placing")} cannot be.",
         };
         if (q.Opening is { } opening && size.Harm is null)
@@ -243,7 +256,7 @@ public static class Holding
         var ownMm = own.Size is { } o && own.School == school ? o.HoopMm : size.HoopMm;
         return Deciding.Make(
             "hoop.size", Station.Hoop, school == School.Hoop ? "Which hoop" : "Which frame", Name(school, ownMm), q.HersSizeMm is null ? null : Name(school, size.HoopMm), because,
-            ["Larger or smaller lettering, or another hoop in your stash."],
+            [$"{(q.Called.AreWords ? "Larger or smaller lettering" : "A larger or smaller size")}, or another hoop in your stash."],
             taken.All.Where(s => s.Against is null).Select(s => Name(school, s.HoopMm)).ToArray(),
             taken.All.Where(s => s.Against is not null).Select(s => new RuledOut(Name(school, s.HoopMm).ChoiceId, Name(school, s.HoopMm).Text, [s.Against!])).ToArray());
     }
@@ -283,9 +296,9 @@ public static class Holding
 
     private static Choice Name(School school, double mm) => new(
         mm.ToString(CultureInfo.InvariantCulture),
-        school == School.Frame ? $"An {Hoops.Inches(mm)} in snap frame ({Say.Length(mm)})" : $"A {Hoops.Inches(mm)} in hoop ({Say.Length(mm)})");
+        school == School.Frame ? (Told)$"An {Hoops.Inches(mm)} in snap frame ({Say.Length(mm).ToString()})" : (Told)$"A {Hoops.Inches(mm)} in hoop ({Say.Length(mm).ToString()})");
 
     private static string IdOf(School school) => Schools.First(s => s.School == school).Choice.ChoiceId;
 
-    private static string TextOf(string id) => Choices.First(c => c.ChoiceId == id).Text;
+    private static Told TextOf(string id) => Choices.First(c => c.ChoiceId == id).Text;
 }

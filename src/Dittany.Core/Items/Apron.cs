@@ -17,7 +17,7 @@ public static class Apron
 
     public static Form Form { get; } = new(
         "apron", "apron", Shelf.House, "canvas", "#d9e0d2", "adult", new FormUse(Handled: true, NextToSkin: false, SeenOutdoors: false, MadeUp: false),
-        [new("70x85", "70 × 85 cm", 700, 850, Common), new("60x75", "60 × 75 cm", 600, 750, Common), new("child", "child's, 45 × 58 cm", 450, 580, Common)],
+        [new("70x85", $"{Measures.Say.SpanCm(70, " × ", 85)}", 700, 850, Common), new("60x75", $"{Measures.Say.SpanCm(60, " × ", 75)}", 600, 750, Common), new("child", $"child's, {Measures.Say.SpanCm(45, " × ", 58)}", 450, 580, Common)],
         "70x85",
         new Measure("width", "Width of the skirt", "From side to side at the pocket.", 250, 1100), new Measure("length", "Bib to lower edge", "Down the middle.", 300, 1200), size => [Build(size)])
     {
@@ -39,13 +39,13 @@ public static class Apron
             [
                 new Zone(
                     "bib", "bib", Rectangle(-bib, HemMm, 2 * bib, 0.26 * l), 0, "60 % of the bib's width is what stays flat on the chest.",
-                    Top(BelowBibMm, "the bib's top edge", new Pt(0, BelowBibMm), "80 mm below the edge the words lie on the chest, not under the chin.", "bib-edge"), Caps(20, 30, BibShare, BibShare * 2 * bib, "Words take 60 % of the bib at most.")),
+                    Top(BelowBibMm, "the bib's top edge", new Pt(0, BelowBibMm), $"{Measures.Say.Length(80)} below the edge the words lie on the chest, not under the chin.", "bib-edge"), Caps(20, 30, BibShare, BibShare * 2 * bib, "Words take 60 % of the bib at most.")),
                 new Zone(
                     "pocket", "left half of the pocket", Rectangle(px + 3, py + 25, (pw / 2) - 6, ph - 28), 3, "Work the pocket by itself: stitches through it would sew it shut.",
                     Middle("pocket-middle", "In the middle of the pocket, a little high", new Pt(px + (pw / 4), py + 25 + ((ph - 28) * 0.42)), "A little above the middle it is seen over what is in the pocket."), Caps(12, 20, 0.75, (pw / 2) - 30, "Wider words touch the pocket's edges."), HoopLimit: new HoopLimit(0, "A pocket is worked in the hand, a card inside it.")),
                 new Zone(
                     "lower", "lower edge", Rectangle(-0.4 * w, l - HemMm - 130, 0.8 * w, 130), 0, "It is kept clear of the pocket above.",
-                    Base(50, "the hem", new Pt(0, l - HemMm - 50), "50 mm above the hem it reads as a border."), Caps(20, 35, 0.65, 0.6 * w, "The sides wrap round the wearer.")),
+                    Base(50, "the hem", new Pt(0, l - HemMm - 50), $"{Measures.Say.Length(50)} above the hem it reads as a border."), Caps(20, 35, 0.65, 0.6 * w, "The sides wrap round the wearer.")),
             ],
             [
                 Hem("bib-hem", "hem of the bib", -bib, bib, 0, HemMm), Hem("hem", "hem", -0.5 * w, 0.5 * w, l, -HemMm),

@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 using static Dittany.Core.Items.Parts;
 using static Dittany.Core.Items.Shapes;
 
@@ -14,7 +15,7 @@ public static class BabyBlanket
 
     public static Form Form { get; } = new(
         "baby-blanket", "baby blanket", Shelf.Child, "waffle", "#d9e0d2", "baby", new FormUse(Handled: true, NextToSkin: true, SeenOutdoors: true, MadeUp: false),
-        [new("75x100", "75 × 100 cm", 750, 1000, Common), new("80x80", "80 × 80 cm", 800, 800, Common), new("100x120", "100 × 120 cm", 1000, 1200, Common)],
+        [new("75x100", $"{Say.SpanCm(75, " × ", 100)}", 750, 1000, Common), new("80x80", $"{Say.SpanCm(80, " × ", 80)}", 800, 800, Common), new("100x120", $"{Say.SpanCm(100, " × ", 120)}", 1000, 1200, Common)],
         "75x100",
         new Measure("width", "Width", "From edge to edge.", 300, 1500), new Measure("length", "Length", "From edge to edge.", 300, 1800), size => [Build(size)])
     {
@@ -24,7 +25,7 @@ public static class BabyBlanket
     private static Drawn Build(FormSize size)
     {
         var (w, h) = (size.WidthMm, size.HeightMm);
-        const string Edge = "20 mm are kept free inside the binding.";
+        Told Edge = $"{Say.Length(20)} are kept free inside the binding.";
         return new Drawn(
             new Face("front", "front", "top left corner"),
             Rectangle(0, 0, w, h),

@@ -11,7 +11,7 @@ public static class Backpack
 {
     public static Form Form { get; } = new(
         "backpack", "backpack", Shelf.Carry, "coated-canvas", "#27303a", "child", new FormUse(Handled: false, NextToSkin: false, SeenOutdoors: true, MadeUp: true),
-        [new("30x40", "30 × 40 cm", 300, 400, Common, Lined: true), new("child", "child's, 23 × 30 cm", 230, 300, Common, Lined: true)],
+        [new("30x40", $"{Measures.Say.SpanCm(30, " × ", 40)}", 300, 400, Common, Lined: true), new("child", $"child's, {Measures.Say.SpanCm(23, " × ", 30)}", 230, 300, Common, Lined: true)],
         "30x40",
         new Measure("width", "Width", "Across the front, above the pocket.", 150, 450), new Measure("height", "Height", "From the lower edge to the top of the arch.", 200, 600), size => [Build(size)])
     {
@@ -37,7 +37,7 @@ public static class Backpack
                     Middle("panel-middle", "In the middle of the panel, between the zips", new Pt(0, -((0.5 * (0.86 * h)) + (0.5 * (ph + 22))) ), "There it shows on the child's back."), Caps(16, 30, 0.75, 0.6 * w, "The zip bends in above.")),
                 new Zone(
                     "pocket", "front of the pocket", Rectangle(px, py, pw, ph), 6, "Work it from inside the pocket, one layer only.",
-                    Middle("pocket-middle", "In the middle of the pocket", new Pt(0, py + (0.55 * ph)), "The pocket's zip is a line to hang the words from."), Caps(14, 26, 0.75, 0.56 * w, "The pocket's sides bend away.")),
+                    Middle("pocket-middle", "In the middle of the pocket", new Pt(0, py + (0.55 * ph)), "The pocket's zip is a line to hang things from."), Caps(14, 26, 0.75, 0.56 * w, "The pocket's sides bend away.")),
             ],
             [
                 Seam("main-zip-right", "teeth of the main zip", zip, ObstacleKind.ZipTeeth, 6), Seam("main-zip-left", "teeth of the main zip", Mirrored(zip), ObstacleKind.ZipTeeth, 6),

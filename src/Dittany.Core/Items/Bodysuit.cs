@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 using static Dittany.Core.Items.Shapes;
 
 namespace Dittany.Core.Items;
@@ -36,7 +37,7 @@ public static class Bodysuit
     };
 
     private static FormSize Size(int bodyHeight, double chest, double length) =>
-        new($"{bodyHeight}", $"size {bodyHeight}, for {bodyHeight} cm body height", chest, length, "ISO 8559, EN 13402; flat measures common practice");
+        new($"{bodyHeight}", $"size {bodyHeight}, for {Say.Cm(bodyHeight)} body height", chest, length, "ISO 8559, EN 13402; flat measures common practice");
 
     private static Drawn Front(FormSize size)
     {
@@ -65,7 +66,7 @@ public static class Bodysuit
         var below = small ? 30 : 40;
         var chest = Rectangle(-0.36 * w, 0, 0.72 * w, 0.45 * l);
         var tummy = Rectangle(-0.4 * w, 0.45 * l, 0.8 * w, 0.16 * l);
-        const string Edge = "5 mm are kept free at its edges, so that nothing slips under the arm.";
+        Told Edge = $"{Say.Length(5)} are kept free at its edges, so that nothing slips under the arm.";
         return new Drawn(
             new Face("front", "front", "centre front at the neck seam"),
             outline,
@@ -73,8 +74,8 @@ public static class Bodysuit
                 new Zone(
                     "chest", "chest", chest, 5, Edge,
                     new UsualPlace(
-                        "below-neck-seam", $"The top of the words {below} mm below the neck seam, on the fold", new Pt(0, below), Stands.OnTop,
-                        [$"{below} mm below the neck seam the words stand clear of the rib and above a bib's stain."], "from memory", "neck-seam"),
+                        "below-neck-seam", $"The top of the words {Say.Length(below)} below the neck seam, on the fold", new Pt(0, below), Stands.OnTop,
+                        [$"{Say.Length(below)} below the neck seam the words stand clear of the rib and above a bib's stain."], "from memory", "neck-seam"),
                     lettering, FindNote: Note),
                 new Zone("tummy", "tummy", tummy, 5, Edge, OpticalPlace.In(tummy), lettering, FindNote: Note),
             ],

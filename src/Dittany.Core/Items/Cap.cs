@@ -32,18 +32,18 @@ public static class Cap
         Pt[] brim = [new(-0.5 * w, 0), .. Bend(new Pt(-0.5 * w, 0), new Pt(-0.4 * w, 60), new Pt(0.4 * w, 60), new Pt(0.5 * w, 0)).Skip(1)];
         Pt[] half = [new(-0.3 * w, 0), .. Bend(new Pt(-0.3 * w, -0.25 * h), new Pt(-0.28 * w, -0.75 * h), new Pt(-0.12 * w, -0.98 * h), new Pt(0, -h))];
         Pt[] side = [.. half, .. Mirrored(half).Skip(1)];
-        var lettering = new UsualLettering(10, 16, 0.7, 100, "Wider than 100 mm the words bend round the head.", Memory, 16, 35);
+        var lettering = new UsualLettering(10, 16, 0.7, 100, $"Wider than {Measures.Say.Length(100)} the words bend round the head.", Memory, 16, 35);
         var front = Rectangle(-0.42 * w, -13 - 50, 0.84 * w, 55);
         var usual = six
-            ? new UsualPlace("beside-centre-seam", "The base of the words 13 mm above the brim seam, on the wearer's left of the centre seam", new Pt(0.225 * w, -13), Stands.OnBaseline, ["The seam down the front is too thick to stitch through: words stand beside it."], Memory)
-            : new UsualPlace("base-above-brim", "The base of the words 13 mm above the brim seam, in the middle", new Pt(0, -13), Stands.OnBaseline, ["13 mm above the brim the crown is still upright."], Memory);
+            ? new UsualPlace("beside-centre-seam", $"The base of the words {Measures.Say.Length(13)} above the brim seam, on the wearer's left of the centre seam", new Pt(0.225 * w, -13), Stands.OnBaseline, ["The seam down the front is too thick to stitch through: words stand beside it."], Memory)
+            : new UsualPlace("base-above-brim", $"The base of the words {Measures.Say.Length(13)} above the brim seam, in the middle", new Pt(0, -13), Stands.OnBaseline, [$"{Measures.Say.Length(13)} above the brim the crown is still upright."], Memory);
         var lay = "Pinch the cap flat down the middle of the front and crease lightly: that is its middle.";
         return
         [
             new Drawn(
                 new Face("front", "front", "the middle of the brim seam"),
                 crown,
-                [new Zone("front", "front, above the brim", front, 0, "At most 50 mm high: above that the crown bends away.", usual, six ? lettering with { MostWidthMm = 55, WidthReason = "There are two panels: words stay on one." } : lettering)],
+                [new Zone("front", "front, above the brim", front, 0, $"At most {Measures.Say.Length(50)} high: above that the crown bends away.", usual, six ? lettering with { MostWidthMm = 55, WidthReason = "There are two panels: words stay on one." } : lettering)],
                 [
                     Seam("brim-seam", "brim seam", [new(-w / 2, -1), new(w / 2, -1)], ObstacleKind.FlatSeam, 2),
                     Seam("right-panel-seam", "right panel seam", [new(0.47 * w, -1), new(0.4 * w, -0.62 * h)]), Seam("left-panel-seam", "left panel seam", [new(-0.47 * w, -1), new(-0.4 * w, -0.62 * h)]),
@@ -59,7 +59,7 @@ public static class Cap
                 side,
                 [
                     new Zone("side", "side, above the edge", Rectangle(-0.22 * w, -13 - 30, 0.44 * w, 32), 0, "A small place above the ear.",
-                        new UsualPlace("base-above-edge", "The base of the words 13 mm above the lower edge, in the middle of the panel", new Pt(0, -13), Stands.OnBaseline, ["There it is read beside the face."], Memory), Caps(6, 9, 0.8, 55, "More would go round to the back.")),
+                        new UsualPlace("base-above-edge", $"The base of the words {Measures.Say.Length(13)} above the lower edge, in the middle of the panel", new Pt(0, -13), Stands.OnBaseline, ["There it is read beside the face."], Memory), Caps(6, 9, 0.8, 55, "More would go round to the back.")),
                 ],
                 [Seam("band-seam", "seam of the sweatband", [new(-0.3 * w, -2), new(0.3 * w, -2)]), ],
                 [MiddleFold("side-middle", "the middle of the side panel", -h, 0, "Lay the two seams of the side panel on each other and crease lightly: that is its middle."), Level("lower-edge", "the lower edge", 0.3 * w, 0, Found.Edge)],

@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 using static Dittany.Core.Items.Parts;
 using static Dittany.Core.Items.Shapes;
 
@@ -15,7 +16,7 @@ public static class ChristmasStocking
 
     public static Form Form { get; } = new(
         "christmas-stocking", "Christmas stocking", Shelf.Keepsake, "linen", "#8d4a3c", "nobody", new FormUse(Handled: false, NextToSkin: false, SeenOutdoors: false, MadeUp: true),
-        [new("19x42", "19 × 42 cm", 190, 420, Common, Lined: true), new("16x35", "16 × 35 cm", 160, 350, Common, Lined: true), new("22x50", "22 × 50 cm", 220, 500, Common, Lined: true)],
+        [new("19x42", $"{Say.SpanCm(19, " × ", 42)}", 190, 420, Common, Lined: true), new("16x35", $"{Say.SpanCm(16, " × ", 35)}", 160, 350, Common, Lined: true), new("22x50", $"{Say.SpanCm(22, " × ", 50)}", 220, 500, Common, Lined: true)],
         "19x42",
         new Measure("width", "Width at the top", "Across the cuff, lying flat.", 90, 350), new Measure("height", "Top to toe", "From the top of the cuff straight down.", 180, 800), Build)
     {
@@ -45,7 +46,7 @@ public static class ChristmasStocking
         [
             Seam("cuff-hem", "hem of the cuff", [new(-cuff, deep - 4), new(cuff, deep - 4)], ObstacleKind.RolledHem, 8), Seam("left-side", "left side seam", [new(-cuff + 2, 0), new(-cuff + 2, deep)]), Seam("right-side", "right side seam", [new(cuff - 2, 0), new(cuff - 2, deep)]),
         ];
-        const string Edge = "20 mm are kept free to the edges of the cuff as folded.";
+        Told Edge = $"{Say.Length(20)} are kept free to the edges of the cuff as folded.";
         var mouth = new Opening("the top of the stocking", w);
         return
         [
@@ -54,11 +55,11 @@ public static class ChristmasStocking
                     "cuff", "cuff, as it hangs", "the middle of the fold at the top",
                     new FoldOver(
                         "Turned down as it hangs, the inside of the stocking's cloth is seen, with the fold at the top.",
-                        "Unfold the cuff and turn the stocking inside out: stitch on the cloth's wrong side, the fold above the words and the raw edge of the cuff below them. Stitched on the right side it would vanish inside, upside down.",
+                        "Unfold the cuff and turn the stocking inside out: stitch on the cloth's wrong side, the fold above the stitches and the raw edge of the cuff below them. Stitched on the right side it would vanish inside, upside down.",
                         new Pt(-cuff, 0), new Pt(cuff, 0), flat)),
                 ring,
                 [
-                    new Zone("cuff", "front of the cuff", ring, FromEdgesMm, Edge, Middle("cuff-centre", "In the middle of the cuff as folded", new Pt(0, deep / 2), "The middle of what is seen when it hangs, not of the cloth unfolded."), Caps(18, 30, 0.8, (2 * cuff) - (2 * FromEdgesMm), "20 mm to the side seams, or the name goes round them.")),
+                    new Zone("cuff", "front of the cuff", ring, FromEdgesMm, Edge, Middle("cuff-centre", "In the middle of the cuff as folded", new Pt(0, deep / 2), "The middle of what is seen when it hangs, not of the cloth unfolded."), Caps(18, 30, 0.8, (2 * cuff) - (2 * FromEdgesMm), $"{Say.Length(20)} to the side seams, or the name goes round them.")),
                 ],
                 seams, landmarks, [foot], mouth),
             new Drawn(

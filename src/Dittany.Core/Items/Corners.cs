@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 using static Dittany.Core.Items.Shapes;
 
 namespace Dittany.Core.Items;
@@ -13,7 +14,7 @@ internal static class Corners
     /// The corner zones of a cloth this wide and high. The words are centred <paramref name="centreMm"/> from both edges and keep <paramref name="freeMm"/> from them;
     /// the room reaches <paramref name="reachMm"/> into the cloth.
     /// </summary>
-    public static IEnumerable<Zone> Of(double w, double h, double centreMm, double freeMm, double reachMm, string edgeReason, string because, UsualLettering lettering, int count = 4)
+    public static IEnumerable<Zone> Of(double w, double h, double centreMm, double freeMm, double reachMm, Told edgeReason, Told because, UsualLettering lettering, int count = 4)
     {
         foreach (var (suffix, name, right, low) in All.Take(count))
         {
@@ -21,7 +22,7 @@ internal static class Corners
             var anchor = new Pt(right ? w - centreMm : centreMm, low ? h - centreMm : centreMm);
             yield return new Zone(
                 $"corner{suffix}", suffix.Length == 0 ? "corner" : name, Rectangle(x, y, reachMm - freeMm, reachMm - freeMm), 0, edgeReason,
-                Parts.Middle($"corner-{Measures.Say.Number(centreMm)}", $"Centred {Measures.Say.Number(centreMm)} mm from both edges, on the diagonal", anchor, because), lettering);
+                Parts.Middle($"corner-{Say.Number(centreMm)}", $"Centred {Say.Length(centreMm)} from both edges, on the diagonal", anchor, because), lettering);
         }
     }
 

@@ -16,8 +16,8 @@ public static class DenimJacket
     public static Form Form { get; } = new(
         "denim-jacket", "denim jacket", Shelf.Wear, "denim", "#6d87a3", "adult", new FormUse(Handled: false, NextToSkin: false, SeenOutdoors: true, MadeUp: false),
         [
-            new("s", "S, chest 86 to 94 cm", 510, 560, Source), new("m", "M, chest 94 to 102 cm", 550, 580, Source), new("l", "L, chest 102 to 110 cm", 590, 600, Source),
-            new("xl", "XL, chest 110 to 118 cm", 630, 620, Source), new("116", "child's 116, for 116 cm body height", 380, 400, Source),
+            new("s", $"S, chest {Measures.Say.SpanCm(86, " to ", 94)}", 510, 560, Source), new("m", $"M, chest {Measures.Say.SpanCm(94, " to ", 102)}", 550, 580, Source), new("l", $"L, chest {Measures.Say.SpanCm(102, " to ", 110)}", 590, 600, Source),
+            new("xl", $"XL, chest {Measures.Say.SpanCm(110, " to ", 118)}", 630, 620, Source), new("116", $"child's 116, for {Measures.Say.Cm(116)} body height", 380, 400, Source),
         ],
         "m",
         new Measure("chest", "Chest laid flat", "From underarm to underarm, buttoned and lying flat.", 280, 800), new Measure("length", "Collar seam to lower edge", "Down the middle of the back.", 280, 800), Build)
@@ -47,7 +47,7 @@ public static class DenimJacket
                         Top(45, "the yoke seam", new Pt(0, yoke + 45), "High on the back it is seen above a bag and does not crease.", "yoke-line"), Caps(20, 45, 0.75, 0.44 * w, "The panel grows narrower towards the waist.")),
                     new Zone(
                         "yoke", "yoke", Rectangle(-0.38 * w, 0.06 * l, 0.76 * w, yoke - (0.06 * l)), 4, "It ends at the felled seams, which a needle hardly gets through.",
-                        Middle("yoke-middle", "In the middle of the yoke", new Pt(0, (yoke + (0.06 * l)) / 2), "The yoke is double: the words stiffen it no further."), Caps(14, 30, 0.7, 0.6 * w, "The yoke bends over the shoulders at its ends.")),
+                        Middle("yoke-middle", "In the middle of the yoke", new Pt(0, (yoke + (0.06 * l)) / 2), "The yoke is double: the stitches stiffen it no further."), Caps(14, 30, 0.7, 0.6 * w, "The yoke bends over the shoulders at its ends.")),
                 ],
                 [
                     Seam("yoke-seam", "felled yoke seam", [new(-0.46 * w, yoke), new(0.46 * w, yoke)], ObstacleKind.TopstitchedHem, 10),

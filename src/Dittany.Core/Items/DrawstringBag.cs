@@ -14,7 +14,7 @@ public static class DrawstringBag
 
     public static Form Form { get; } = new(
         "drawstring-bag", "drawstring bag", Shelf.Carry, "quilting-cotton", "#f1ede2", "nobody", new FormUse(Handled: false, NextToSkin: false, SeenOutdoors: true, MadeUp: true),
-        [new("20x25", "20 × 25 cm", 200, 250, Common), new("25x35", "25 × 35 cm", 250, 350, Common), new("35x45", "35 × 45 cm", 350, 450, Common)],
+        [new("20x25", $"{Measures.Say.SpanCm(20, " × ", 25)}", 200, 250, Common), new("25x35", $"{Measures.Say.SpanCm(25, " × ", 35)}", 250, 350, Common), new("35x45", $"{Measures.Say.SpanCm(35, " × ", 45)}", 350, 450, Common)],
         "25x35",
         new Measure("width", "Width", "From side seam to side seam.", 80, 500), new Measure("height", "Height", "From the top edge to the lower edge.", 120, 650), size => [Build(size)])
     {
@@ -32,7 +32,7 @@ public static class DrawstringBag
                 new Zone("middle", "middle", middle, 0, "Below the gathers of the cord the cloth lies flat.", OpticalPlace.In(middle), Caps(14, 28, 0.65, 0.68 * w, "A full bag is round: its sides turn away.")),
                 new Zone(
                     "corner", "lower right corner", Rectangle(w - 110, h - 90, 110, 90), 0, "Seams of side and base meet here.",
-                    Middle("corner-55", "Centred 60 mm from the side seam, 50 mm above the base", new Pt(w - 60, h - 50), "A small mark in the corner."), Caps(7, 11, 0.85, 72, "It stays in its corner.")),
+                    Middle("corner-55", $"Centred {Measures.Say.Length(60)} from the side seam, {Measures.Say.Length(50)} above the base", new Pt(w - 60, h - 50), "A small mark in the corner."), Caps(7, 11, 0.85, 72, "It stays in its corner.")),
             ],
             [
                 new Obstacle("channel", "drawcord channel", ObstacleKind.Drawcord, Rectangle(0, ChannelFromMm, w, ChannelToMm - ChannelFromMm), [new(0, ChannelToMm), new(w, ChannelToMm)]),

@@ -58,11 +58,11 @@ public static class Fabric
             stated.WashC,
             stated.Fibre);
 
-        var because = new List<string>
+        var because = new List<Told>
         {
             stated.Kind is null
-                ? $"{Say.Upper(Say.A(form.Name))} is usually {usual.Name}: {Say.Length(cloth.ThicknessMm)} thick, with {Say.Number(cloth.StretchPercent)} % stretch."
-                : $"You said {usual.Name}: {Say.Length(cloth.ThicknessMm)} thick, with {Say.Number(cloth.StretchPercent)} % stretch.",
+                ? (Told)$"{Say.Upper(Say.A(form.Name))} is usually {usual.Name}: {Say.Length(cloth.ThicknessMm)} thick, with {Say.Number(cloth.StretchPercent)} % stretch."
+                : (Told)$"You said {usual.Name}: {Say.Length(cloth.ThicknessMm)} thick, with {Say.Number(cloth.StretchPercent)} % stretch.",
             $"In this colour {Say.Number(cloth.LightPercent)} % of the light comes through.",
         };
         because.Add(cloth.MaxIron == IronLimit.None ? "It bears no iron at all." : $"Its iron goes to {Cloths.NameOf(cloth.MaxIron)}{(cloth.WashC > 0 ? $", its wash to {cloth.WashC} °C" : ", and it is not washed")}.");

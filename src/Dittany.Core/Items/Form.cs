@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 
 namespace Dittany.Core.Items;
 
@@ -53,14 +54,14 @@ public enum Stands
 }
 
 /// <summary>Where work usually goes in a zone: the anchor in the frame of the face, what stands on it, and the landmark it is told from, where it is told from one.</summary>
-public sealed record UsualPlace(string ChoiceId, string Text, Pt AnchorMm, Stands Stands, IReadOnlyList<string> Because, string Source, string? From = null);
+public sealed record UsualPlace(string ChoiceId, Told Text, Pt AnchorMm, Stands Stands, IReadOnlyList<Told> Because, string Source, string? From = null);
 
 /// <summary>
 /// Usual lettering in a zone, mm: capitals from and to, and up to how much of the field's width. <paramref name="MostWidthMm"/> holds at any size. A monogram, up to
 /// three capitals, may be larger.
 /// </summary>
 public sealed record UsualLettering(
-    double LeastCapMm, double MostCapMm, double Share, double MostWidthMm, string WidthReason, string Source, double? MonogramLeastMm = null, double? MonogramMostMm = null);
+    double LeastCapMm, double MostCapMm, double Share, double MostWidthMm, Told WidthReason, string Source, double? MonogramLeastMm = null, double? MonogramMostMm = null);
 
 /// <summary>
 /// A named part of the item where work can go. <paramref name="EdgeReason"/> is a whole sentence on what is kept free at its edges. <paramref name="Ignores"/> are obstacles
@@ -72,7 +73,7 @@ public sealed record Zone(
     string Name,
     IReadOnlyList<Pt> Ring,
     double EdgeAllowanceMm,
-    string EdgeReason,
+    Told EdgeReason,
     UsualPlace Usual,
     UsualLettering Lettering,
     IReadOnlyList<string>? Ignores = null,
@@ -82,7 +83,7 @@ public sealed record Zone(
     Opening? Opening = null);
 
 /// <summary>A usual size of a form: what it is called and the item's two governing measures in mm, as its form tells.</summary>
-public sealed record FormSize(string Id, string Name, double WidthMm, double HeightMm, string Source, bool Lined = false);
+public sealed record FormSize(string Id, Told Name, double WidthMm, double HeightMm, string Source, bool Lined = false);
 
 /// <summary>A number she can measure in seconds: its name, how it is taken, and what a real item can have, mm.</summary>
 public sealed record Measure(string Id, string Name, string How, double LeastMm, double MostMm);
@@ -97,7 +98,7 @@ public sealed record FormUse(bool Handled, bool NextToSkin, bool SeenOutdoors, b
 public sealed record Opening(string Name, double FlatWidthMm);
 
 /// <summary>The largest hoop an item bears, nominal mm, and why. None at all where it is 0.</summary>
-public sealed record HoopLimit(double MostMm, string Because);
+public sealed record HoopLimit(double MostMm, Told Because);
 
 /// <summary>
 /// A part that is turned over when worn. <paramref name="AsWorn"/> and <paramref name="Flat"/> say which side is seen then, and how it lies to be stitched; the fold runs from
@@ -208,6 +209,6 @@ public sealed record Form(
         var near = Sizes.FirstOrDefault(s => s.Id == sizeId)
             ?? Sizes.OrderBy(s => Math.Abs((w ?? s.WidthMm) - s.WidthMm) + Math.Abs((h ?? s.HeightMm) - s.HeightMm)).ThenBy(s => s.Id != UsualSize).First();
         var (wide, high) = (w ?? near.WidthMm * h!.Value / near.HeightMm, h ?? near.HeightMm * w!.Value / near.WidthMm);
-        return near with { WidthMm = wide, HeightMm = high, Name = $"yours, {Measures.Say.Length(wide)} × {Measures.Say.Length(high)}", Source = "measured by the maker" };
+        return near with { WidthMm = wide, HeightMm = high, Name = $"yours, {Say.Length(wide)} × {Say.Length(high)}", Source = "measured by the maker" };
     }
 }

@@ -17,7 +17,7 @@ public static class FramedSampler
     public static Form Form { get; } = new(
         "framed-sampler", "framed sampler", Shelf.Keepsake, "linen", "#f1ede2", "nobody", new FormUse(Handled: false, NextToSkin: false, SeenOutdoors: false, MadeUp: false),
         [
-            new("a4", "A4, 210 × 297 mm", 210, 297, "ISO 216"), new("a5", "A5, 148 × 210 mm", 148, 210, "ISO 216"), new("a3", "A3, 297 × 420 mm", 297, 420, "ISO 216"),
+            new("a4", $"A4, {Say.Span(210, " × ", 297)}", 210, 297, "ISO 216"), new("a5", $"A5, {Say.Span(148, " × ", 210)}", 148, 210, "ISO 216"), new("a3", $"A3, {Say.Span(297, " × ", 420)}", 297, 420, "ISO 216"),
             new("8x10in", "8 × 10 in", 8 * Tape.InchMm, 10 * Tape.InchMm, Common), new("11x14in", "11 × 14 in", 11 * Tape.InchMm, 14 * Tape.InchMm, Common), new("5x7in", "5 × 7 in", 5 * Tape.InchMm, 7 * Tape.InchMm, Common),
         ],
         "a4",
@@ -31,7 +31,7 @@ public static class FramedSampler
     {
         var (w, h) = (size.WidthMm, size.HeightMm);
         var middle = Rectangle(0, 0, w, h);
-        const string Edge = "The frame covers 6 mm, and 14 mm of cloth are left round the words.";
+        Told Edge = $"The frame covers {Say.Length(6)}, and {Say.Length(14)} of cloth are left round the stitches.";
         return new Drawn(
             new Face("front", "front", "top left corner of what the frame shows"),
             middle,

@@ -35,14 +35,14 @@ public static class ClothAllowance
     /// <summary>Cloth is cut to whole fives of a millimetre, never smaller.</summary>
     private const double StepMm = 5;
 
-    private static readonly (LooseCloth Kind, double AroundMm, string Because, string RawEdge, string Source)[] Table =
+    private static readonly (LooseCloth Kind, double AroundMm, Told Because, Told RawEdge, string Source)[] Table =
     [
-        (LooseCloth.Hooped, HoopedMm, "50 mm all round go over the edge of the hoop and are laced or folded behind.", "Raw edges fray while you work: overcast them by hand, or fold a strip of tape over them.", "common practice"),
-        (LooseCloth.Framed, HoopedMm, "50 mm all round go round the board and are laced behind.", "Raw edges fray while you work: overcast them by hand, or fold a strip of tape over them.", "common practice"),
-        (LooseCloth.GatheredRound, GatheredMm, "35 mm beyond the edge all round are gathered under. Cut the round only when the stitching is done: a square holds better in the frame.", "The gathering thread runs 5 mm inside the raw edge: close stitches, or it frays out.", "common practice"),
-        (LooseCloth.Badge, BadgeMm, "40 mm all round are there to be gripped by the ring. The badge is cut out when it is stitched, and its rim overcast.", "The rim is overcast over the raw edge, so leave it be until then.", "from memory"),
-        (LooseCloth.SewnIn, PatchworkMm + HoopedMm, "A quarter of an inch of seam (6.35 mm) and 50 mm to be hooped by; it is trimmed to its seam when the stitching is done.", "Overcast the edges: a trimmed block keeps its true size.", "common practice"),
-        (LooseCloth.Felt, FeltMm, "40 mm all round are there to hold it by; the shape is cut out when the stitching is done.", "Felt does not fray: no edge to see to.", "from memory"),
+        (LooseCloth.Hooped, HoopedMm, $"{Say.Length(50)} all round go over the edge of the hoop and are laced or folded behind.", "Raw edges fray while you work: overcast them by hand, or fold a strip of tape over them.", "common practice"),
+        (LooseCloth.Framed, HoopedMm, $"{Say.Length(50)} all round go round the board and are laced behind.", "Raw edges fray while you work: overcast them by hand, or fold a strip of tape over them.", "common practice"),
+        (LooseCloth.GatheredRound, GatheredMm, $"{Say.Length(35)} beyond the edge all round are gathered under. Cut the round only when the stitching is done: a square holds better in the frame.", $"The gathering thread runs {Say.Length(5)} inside the raw edge: close stitches, or it frays out.", "common practice"),
+        (LooseCloth.Badge, BadgeMm, $"{Say.Length(40)} all round are there to be gripped by the ring. The badge is cut out when it is stitched, and its rim overcast.", "The rim is overcast over the raw edge, so leave it be until then.", "from memory"),
+        (LooseCloth.SewnIn, PatchworkMm + HoopedMm, $"A quarter of an inch of seam ({Say.Length(6.35)}) and {Say.Length(50)} to be hooped by; it is trimmed to its seam when the stitching is done.", "Overcast the edges: a trimmed block keeps its true size.", "common practice"),
+        (LooseCloth.Felt, FeltMm, $"{Say.Length(40)} all round are there to hold it by; the shape is cut out when the stitching is done.", "Felt does not fray: no edge to see to.", "from memory"),
     ];
 
     /// <summary>How large loose cloth is cut for a shape this wide and high: the cut in mm, rounded up to fives.</summary>
@@ -64,7 +64,7 @@ public static class ClothAllowance
 
         var row = Table.First(t => t.Kind == kind);
         var (w, h) = Cut(kind, size.WidthMm, size.HeightMm);
-        var because = new List<string> { row.Because, row.RawEdge };
+        var because = new List<Told> { row.Because, row.RawEdge };
         if (shrinkPercent >= 1)
         {
             because.Add($"Wash it before you cut: it loses about {Say.Number(shrinkPercent)} %, and cut to size it would end up {Say.Length(Math.Round(w * shrinkPercent / 100))} too narrow.");

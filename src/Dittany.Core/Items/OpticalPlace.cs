@@ -12,7 +12,7 @@ public static class OpticalPlace
 
     public const string Text = "Centred, a little above the middle";
 
-    public const string Because = "The eye takes the middle for too low, so the words stand 5 % of the height above it.";
+    public const string Because = "The eye takes the middle for too low, so what is put there stands 5 % of the height above it.";
 
     /// <summary>The optical centre of the box round a ring.</summary>
     public static UsualPlace In(IReadOnlyList<Pt> ring)

@@ -67,8 +67,8 @@ internal static class OwnFaces
         return new FoldOver(
             at == FoldSide.Top ? "Folded over as worn, the other side of the cloth is seen, with the fold at the top." : "Turned up as worn, the other side of the cloth is seen, with the fold at the lower edge.",
             at == FoldSide.Top
-                ? "Unfold it and turn it over: stitch on the side that was underneath, the fold above the words and the free edge below them. Stitched on the other side the words would vanish, upside down."
-                : "Unfold it and turn it over: stitch on the side that was underneath, the fold below the words and the free edge above them. Stitched on the other side the words would vanish, upside down.",
+                ? "Unfold it and turn it over: stitch on the side that was underneath, the fold above the stitches and the free edge below them. Stitched on the other side it would vanish, upside down."
+                : "Unfold it and turn it over: stitch on the side that was underneath, the fold below the stitches and the free edge above them. Stitched on the other side it would vanish, upside down.",
             new Pt(x0, y), new Pt(x1, y), flat.OrderByDescending(Region.AreaOf).First(), at);
     }
 
@@ -94,7 +94,7 @@ internal static class OwnFaces
         return new Zone(zone.Id, zone.Name, ring, free, Free(free), OpticalPlace.In(ring), Parts.Caps(Math.Max(4, most / 2), most, 0.65, w * 0.9, "A tenth of the width is left for air."));
     }
 
-    private static string Free(double mm) => mm > 0 ? $"{Say.Length(mm)} are kept free at its edges." : "It reaches to its edges.";
+    private static Told Free(double mm) => mm > 0 ? (Told)$"{Say.Length(mm)} are kept free at its edges." : "It reaches to its edges.";
 
     /// <summary>What she can find on it: straight sides, straight edges of obstacles, and a crease down or across the middle where one half lies on the other.</summary>
     private static List<Landmark> Landmarks(string name, IReadOnlyList<Pt> outline, IReadOnlyList<Obstacle> obstacles)

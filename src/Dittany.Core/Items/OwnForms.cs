@@ -129,7 +129,7 @@ public static class OwnForms
     public static Form AsForm(OwnForm own)
     {
         var first = own.First;
-        var how = first.Picture is null ? "measured by the maker" : $"traced from a photograph{(first.WithinMm is { } within ? $", lengths within {Say.Length(Math.Round(within, 1))}" : string.Empty)}";
+        var how = first.Picture is null ? "measured by the maker" : $"traced from a photograph{(first.WithinMm is { } within ? (Told)$", lengths within {Say.Length(Math.Round(within, 1))}" : string.Empty)}";
         var like = own.Like is { } l ? Catalogue.Find(l.Form) : null;
         var faces = like is null ? [] : like.Build((like.Sizes.FirstOrDefault(s => s.Id == own.Like!.Size) ?? like.Sizes[0]) with { WidthMm = own.Like!.WidthMm, HeightMm = own.Like.HeightMm });
         Drawn? LikeOf(OwnFace face) => faces.FirstOrDefault(d => d.Face.Id == face.Id);

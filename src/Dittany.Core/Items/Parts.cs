@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 using static Dittany.Core.Items.Shapes;
 
 namespace Dittany.Core.Items;
@@ -10,18 +11,18 @@ internal static class Parts
 
     public const string Common = "common practice";
 
-    public static UsualLettering Caps(double least, double most, double share, double mostWidth, string reason) => new(least, most, share, mostWidth, reason, Memory);
+    public static UsualLettering Caps(double least, double most, double share, double mostWidth, Told reason) => new(least, most, share, mostWidth, reason, Memory);
 
-    public static UsualPlace Base(double above, string what, Pt anchor, string because, string from = "bottom-hem-stitching") =>
-        new("base-above-hem", $"The base of the words {Measures.Say.Number(above)} mm above {what}, on the centre fold", anchor, Stands.OnBaseline, [because], Memory, from);
+    public static UsualPlace Base(double above, string what, Pt anchor, Told because, string from = "bottom-hem-stitching") =>
+        new("base-above-hem", $"The base of the words {Say.Length(above)} above {what}, on the centre fold", anchor, Stands.OnBaseline, [because], Memory, from);
 
-    public static UsualPlace Top(double below, string what, Pt anchor, string because, string from = "neck-seam") =>
-        new("top-below-edge", $"The top of the words {Measures.Say.Number(below)} mm below {what}, on the centre fold", anchor, Stands.OnTop, [because], Memory, from);
+    public static UsualPlace Top(double below, string what, Pt anchor, Told because, string from = "neck-seam") =>
+        new("top-below-edge", $"The top of the words {Say.Length(below)} below {what}, on the centre fold", anchor, Stands.OnTop, [because], Memory, from);
 
-    public static UsualPlace Middle(string id, string text, Pt anchor, string because) => new(id, text, anchor, Stands.OnMiddle, [because], Memory);
+    public static UsualPlace Middle(string id, Told text, Pt anchor, Told because) => new(id, text, anchor, Stands.OnMiddle, [because], Memory);
 
     /// <summary>Centred a little above the middle of the zone.</summary>
-    public static Zone Optical(string id, string name, IReadOnlyList<Pt> ring, double edge, string reason, UsualLettering lettering) =>
+    public static Zone Optical(string id, string name, IReadOnlyList<Pt> ring, double edge, Told reason, UsualLettering lettering) =>
         new(id, name, ring, edge, reason, OpticalPlace.In(ring), lettering);
 
     /// <summary>Edges and creases of a flat rectangle from its top left corner; hems where they have a depth.</summary>

@@ -138,9 +138,9 @@ public static class Photographed
     /// What is to be said of the view: what to expect, and each thing that makes it worse with what would mend it. <paramref name="tape"/> is a length of the outline by her
     /// tape beside the same one in the picture, mm, where she took one.
     /// </summary>
-    public static IReadOnlyList<string> Warnings(Straightened view, IReadOnlyList<Pt> outline, (double TapeMm, double PictureMm)? tape = null)
+    public static IReadOnlyList<Told> Warnings(Straightened view, IReadOnlyList<Pt> outline, (double TapeMm, double PictureMm)? tape = null)
     {
-        var warnings = new List<string>();
+        var warnings = new List<Told>();
         var (within, share, tilt) = (WithinMm(view, outline), WithinShare(view, outline), Degrees(view.TiltRadians));
         if (tilt > TiltFairDegrees)
         {
@@ -171,9 +171,9 @@ public static class Photographed
     }
 
     /// <summary>What is said where her tape and the drawing do not agree on a length, mm; null where they do.</summary>
-    public static string? TapeWarning(double tapeMm, double pictureMm) => Math.Abs((pictureMm / tapeMm) - 1) <= AgreeShare
+    public static Told? TapeWarning(double tapeMm, double pictureMm) => Math.Abs((pictureMm / tapeMm) - 1) <= AgreeShare
         ? null
-        : $"Your tape says {Say.Length(tapeMm)}, the picture {Say.Length(Math.Round(pictureMm, 1))}: {Say.Number(Math.Abs((pictureMm / tapeMm) - 1) * 100)} % apart. The card seems to lie {(pictureMm < tapeMm ? "higher" : "lower")} than the item: lay it on the same table and take the picture again, or keep your tape's number, and the drawing is scaled to it.";
+        : (Told)$"Your tape says {Say.Length(tapeMm)}, the picture {Say.Length(Math.Round(pictureMm, 1))}: {Say.Number(Math.Abs((pictureMm / tapeMm) - 1) * 100)} % apart. The card seems to lie {(pictureMm < tapeMm ? "higher" : "lower")} than the item: lay it on the same table and take the picture again, or keep your tape's number, and the drawing is scaled to it.";
 
     /// <summary>An outline in mm of the straightened view, where the face was scaled to a tape since.</summary>
     public static IReadOnlyList<Pt> InView(OwnFace face, Straightened view) => face.Picture is { WidthMm: > 0 } p ? face.Scaled(view.WidthMm / p.WidthMm).OutlineMm : face.OutlineMm;

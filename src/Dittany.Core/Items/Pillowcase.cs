@@ -12,7 +12,7 @@ public static class Pillowcase
 
     public static Form Form { get; } = new(
         "pillowcase", "pillowcase", Shelf.House, "quilting-cotton", "#fbfaf6", "nobody", new FormUse(Handled: true, NextToSkin: false, SeenOutdoors: false, MadeUp: false),
-        [new("50x75", "50 × 75 cm", 500, 750, Common), new("80x80", "80 × 80 cm", 800, 800, Common), new("40x80", "40 × 80 cm", 400, 800, Common), new("child", "child's, 40 × 60 cm", 400, 600, Common)],
+        [new("50x75", $"{Measures.Say.SpanCm(50, " × ", 75)}", 500, 750, Common), new("80x80", $"{Measures.Say.SpanCm(80, " × ", 80)}", 800, 800, Common), new("40x80", $"{Measures.Say.SpanCm(40, " × ", 80)}", 400, 800, Common), new("child", $"child's, {Measures.Say.SpanCm(40, " × ", 60)}", 400, 600, Common)],
         "50x75",
         new Measure("width", "Width", "Along the opening.", 200, 1000), new Measure("length", "Length", "From the opening to the far seam.", 250, 1300), size => [Build(size)])
     {
@@ -28,10 +28,10 @@ public static class Pillowcase
             [
                 new Zone(
                     "band", "hem band", Rectangle(0, h - BandMm, w, BandMm), 8, "Only on the band, and only its top layer: no cheek lies there.",
-                    Middle("band-middle", "In the middle of the hem band", new Pt(w / 2, h - (BandMm / 2)), "Half-way up the band the words have the same room above and below."), Caps(15, 30, 0.65, w * 0.6, "A made bed shows the middle of the band.")),
+                    Middle("band-middle", "In the middle of the hem band", new Pt(w / 2, h - (BandMm / 2)), "Half-way up the band there is the same room above and below."), Caps(15, 30, 0.65, w * 0.6, "A made bed shows the middle of the band.")),
                 new Zone(
                     "corner", "corner beside the band", Rectangle(w - 170, h - BandMm - 100, 150, 90), 0, "Beside the band, away from the cheek.",
-                    Middle("corner-usual", "Centred 90 mm from the side, 60 mm above the band", new Pt(w - 90, h - BandMm - 60), "It shows on a made bed and no cheek lies on it."), Caps(12, 20, 0.8, 110, "It stays in its corner.")),
+                    Middle("corner-usual", $"Centred {Measures.Say.Length(90)} from the side, {Measures.Say.Length(60)} above the band", new Pt(w - 90, h - BandMm - 60), "It shows on a made bed and no cheek lies on it."), Caps(12, 20, 0.8, 110, "It stays in its corner.")),
             ],
             [
                 Hem("band-seam", "stitching of the hem band", 0, w, h - BandMm, -3, ObstacleKind.FlatSeam),

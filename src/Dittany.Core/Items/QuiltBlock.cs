@@ -31,7 +31,7 @@ public static class QuiltBlock
             new Face("front", "front", "top left corner of the cut block"),
             Rectangle(0, 0, w, h),
             [
-                new Zone("middle", "middle", middle, 12, "Quilting lines want 12 mm round the words.", OpticalPlace.In(middle), Caps(12, 26, 0.7, 0.75 * w, "Words keep clear of the quilting.")),
+                new Zone("middle", "middle", middle, 12, $"Quilting lines want {Measures.Say.Length(12)} round the stitches.", OpticalPlace.In(middle), Caps(12, 26, 0.7, 0.75 * w, "Words keep clear of the quilting.")),
                 new Zone(
                     "foot", "along the lower edge", Rectangle(A + 10, h - A - 60, w - (2 * A) - 20, 50), 0, "For a name and a year.", Base(25, "the raw edge", new Pt(w / 2, h - 25), "There the maker signs."), Caps(7, 12, 0.7, 0.7 * w, "A signature stays small.")),
             ],

@@ -20,25 +20,25 @@ public static class Rounds
 
     public static Form Badge { get; } = Make(
         "badge", "badge", Shelf.Keepsake, "twill", "#27303a", "nobody", new FormUse(Handled: false, NextToSkin: false, SeenOutdoors: true, MadeUp: false),
-        [Round("75", "75 mm across", 75), Round("60", "60 mm across", 60), Round("90", "90 mm across", 90)], "75", 30, 200,
-        size => Shape("badge", size, Ellipse(size), RimMm, "The overcast rim takes 7 mm.", Caps(7, 15, 0.85, 0.82 * size.WidthMm, "A round narrows above and below."), []), LooseCloth.Badge, ["patch", "emblem", "sew-on badge"]);
+        [Round("75", $"{Say.Length(75)} across", 75), Round("60", $"{Say.Length(60)} across", 60), Round("90", $"{Say.Length(90)} across", 90)], "75", 30, 200,
+        size => Shape("badge", size, Ellipse(size), RimMm, $"The overcast rim takes {Say.Length(7)}.", Caps(7, 15, 0.85, 0.82 * size.WidthMm, "A round narrows above and below."), []), LooseCloth.Badge, ["patch", "emblem", "sew-on badge"]);
 
     public static Form PinCushion { get; } = Make(
         "pin-cushion-round", "pin-cushion round", Shelf.Keepsake, "linen", "#f1ede2", "nobody", Kept,
-        [Round("80", "80 mm across", 80), Round("60", "60 mm across", 60), Round("100", "100 mm across", 100)], "80", 40, 200,
-        size => Shape("top", size, Ellipse(size), BowlMm, "4 mm are kept free to the tacked line, where the cushion turns into its bowl.", Caps(7, 15, 0.75, 0.75 * size.WidthMm, "The cushion is round: its rim turns away."), [], Wider(size, 10)), LooseCloth.GatheredRound, ["pincushion", "pin cushion"]);
+        [Round("80", $"{Say.Length(80)} across", 80), Round("60", $"{Say.Length(60)} across", 60), Round("100", $"{Say.Length(100)} across", 100)], "80", 40, 200,
+        size => Shape("top", size, Ellipse(size), BowlMm, $"{Say.Length(4)} are kept free to the tacked line, where the cushion turns into its bowl.", Caps(7, 15, 0.75, 0.75 * size.WidthMm, "The cushion is round: its rim turns away."), [], Wider(size, 10)), LooseCloth.GatheredRound, ["pincushion", "pin cushion"]);
 
     public static Form HoopPicture { get; } = Make(
         "hoop-picture", "hoop picture", Shelf.Keepsake, "linen", "#f1ede2", "nobody", Kept,
         [.. new[] { 4, 5, 6, 7, 8 }.Select(n => new FormSize($"{n}in", $"{n} in hoop", n * Tape.InchMm, n * Tape.InchMm, "common practice: hoops by nominal inches"))], "6in", 60, 400,
-        size => Shape("front", size, Ellipse(size), 10, "10 mm are kept free to the ring.", Caps(10, 28, 0.8, 0.78 * size.WidthMm, "A round narrows above and below."), [0.25], [Shapes.Rectangle(-9, (-size.HeightMm / 2) - 24, 18, 20), .. Wider(size, 9)]), LooseCloth.Hooped, ["hoop", "wall hoop", "hoop art", "embroidery hoop"]);
+        size => Shape("front", size, Ellipse(size), 10, $"{Say.Length(10)} are kept free to the ring.", Caps(10, 28, 0.8, 0.78 * size.WidthMm, "A round narrows above and below."), [0.25], [Shapes.Rectangle(-9, (-size.HeightMm / 2) - 24, 18, 20), .. Wider(size, 9)]), LooseCloth.Hooped, ["hoop", "wall hoop", "hoop art", "embroidery hoop"]);
 
     public static Form Ornament { get; } = Make(
         "felt-ornament", "felt ornament", Shelf.Keepsake, "wool-felt", "#8d4a3c", "nobody", Kept,
-        [new("heart-90", "heart, 90 mm", 90, 84, Common), new("round-80", "round, 80 mm", 80, 80, Common), new("star-110", "star, 110 mm", 110, 105, Common), new("house-80", "house, 80 mm", 80, 95, Common)], "heart-90", 40, 250,
-        size => Shape("front", size, OrnamentOf(size), 7, "7 mm are kept free to the cut edge, for the stitches that close it.", Caps(6, 12, 0.8, 0.7 * size.WidthMm, "The shape narrows."), []), LooseCloth.Felt, ["ornament", "tree ornament", "felt heart", "decoration"]);
+        [new("heart-90", $"heart, {Say.Length(90)}", 90, 84, Common), new("round-80", $"round, {Say.Length(80)}", 80, 80, Common), new("star-110", $"star, {Say.Length(110)}", 110, 105, Common), new("house-80", $"house, {Say.Length(80)}", 80, 95, Common)], "heart-90", 40, 250,
+        size => Shape("front", size, OrnamentOf(size), 7, $"{Say.Length(7)} are kept free to the cut edge, for the stitches that close it.", Caps(6, 12, 0.8, 0.7 * size.WidthMm, "The shape narrows."), []), LooseCloth.Felt, ["ornament", "tree ornament", "felt heart", "decoration"]);
 
-    private static FormSize Round(string id, string name, double across) => new(id, name, across, across, Common);
+    private static FormSize Round(string id, Told name, double across) => new(id, name, across, across, Common);
 
     private static Form Make(string id, string name, Shelf shelf, string cloth, string colour, string wearer, FormUse use, FormSize[] sizes, string usual, double least, double most, Func<FormSize, Drawn> build, LooseCloth loose, string[] called) => new(
         id, name, shelf, cloth, colour, wearer, use, sizes, usual,
@@ -48,7 +48,7 @@ public static class Rounds
         Loose = loose,
     };
 
-    private static Drawn Shape(string face, FormSize size, Pt[] ring, double edge, string reason, UsualLettering lettering, double[] below, IReadOnlyList<IReadOnlyList<Pt>>? round = null)
+    private static Drawn Shape(string face, FormSize size, Pt[] ring, double edge, Told reason, UsualLettering lettering, double[] below, IReadOnlyList<IReadOnlyList<Pt>>? round = null)
     {
         var (w, h) = (size.WidthMm, size.HeightMm);
         return new Drawn(

@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 using static Dittany.Core.Items.Parts;
 using static Dittany.Core.Items.Shapes;
 
@@ -12,7 +13,7 @@ public static class Scarf
 
     public static Form Form { get; } = new(
         "scarf", "scarf", Shelf.Wear, "wool", "#8d4a3c", "adult", new FormUse(Handled: false, NextToSkin: true, SeenOutdoors: true, MadeUp: false),
-        [new("30x180", "30 × 180 cm", 300, 1800, Common), new("25x150", "25 × 150 cm", 250, 1500, Common), new("child", "child's, 18 × 120 cm", 180, 1200, Common)],
+        [new("30x180", $"{Say.SpanCm(30, " × ", 180)}", 300, 1800, Common), new("25x150", $"{Say.SpanCm(25, " × ", 150)}", 250, 1500, Common), new("child", $"child's, {Say.SpanCm(18, " × ", 120)}", 180, 1200, Common)],
         "30x180",
         new Measure("width", "Width", "Across the end.", 80, 900), new Measure("length", "Length", "From end to end, without fringe.", 500, 2600), size => [Build(size)])
     {
@@ -23,17 +24,17 @@ public static class Scarf
     {
         var w = size.WidthMm;
         var h = Math.Min(ShownMm, size.HeightMm / 2);
-        const string Edge = "20 mm are kept free inside the hems.";
+        Told Edge = $"{Say.Length(20)} are kept free inside the hems.";
         return new Drawn(
             new Face("end", "one end", "top left corner of the end shown"),
             Rectangle(0, 0, w, h),
             [
                 new Zone(
                     "end", "above the end, in the middle", Rectangle(HemMm, h - HemMm - 140, w - (2 * HemMm), 140), 20, Edge,
-                    Base(45, "the hem's stitching", new Pt(w / 2, h - HemMm - 45), "45 mm above the hem it lies flat when the scarf hangs."), Caps(12, 22, 0.6, w * 0.6, "The sides of a hanging scarf turn in.")),
+                    Base(45, "the hem's stitching", new Pt(w / 2, h - HemMm - 45), $"{Say.Length(45)} above the hem it lies flat when the scarf hangs."), Caps(12, 22, 0.6, w * 0.6, "The sides of a hanging scarf turn in.")),
                 new Zone(
                     "corner", "corner of the end", Rectangle(w - 120, h - 120, 120 - HemMm - 20, 120 - HemMm - 20), 0, Edge,
-                    Middle("corner-55", "Centred 60 mm from both edges", new Pt(w - 60, h - 60), "In the corner a monogram shows when the scarf is thrown over."), new UsualLettering(8, 12, 0.8, 60, "Wider words crowd the hem.", Memory, 15, 25)),
+                    Middle("corner-55", $"Centred {Say.Length(60)} from both edges", new Pt(w - 60, h - 60), "In the corner a monogram shows when the scarf is thrown over."), new UsualLettering(8, 12, 0.8, 60, "Wider words crowd the hem.", Memory, 15, 25)),
             ],
             [
                 Hem("end-hem", "hem of the end", 0, w, h, -HemMm, ObstacleKind.RolledHem), Seam("left-hem", "left hem", [new(3, 0), new(3, h)], ObstacleKind.RolledHem, 6), Seam("right-hem", "right hem", [new(w - 3, 0), new(w - 3, h)], ObstacleKind.RolledHem, 6),

@@ -15,7 +15,7 @@ public static class Shirt
 
     public static Form Form { get; } = new(
         "shirt", "shirt", Shelf.Wear, "poplin", "#fbfaf6", "adult", new FormUse(Handled: false, NextToSkin: true, SeenOutdoors: true, MadeUp: false),
-        [new("s", "S, chest 86 to 94 cm", 510, 720, Source), new("m", "M, chest 94 to 102 cm", 550, 740, Source), new("l", "L, chest 102 to 110 cm", 590, 760, Source), new("xl", "XL, chest 110 to 118 cm", 630, 780, Source)],
+        [new("s", $"S, chest {Measures.Say.SpanCm(86, " to ", 94)}", 510, 720, Source), new("m", $"M, chest {Measures.Say.SpanCm(94, " to ", 102)}", 550, 740, Source), new("l", $"L, chest {Measures.Say.SpanCm(102, " to ", 110)}", 590, 760, Source), new("xl", $"XL, chest {Measures.Say.SpanCm(110, " to ", 118)}", 630, 780, Source)],
         "m",
         new Measure("chest", "Chest laid flat", "From underarm to underarm, buttoned and lying flat.", 320, 800), new Measure("length", "Collar seam to lower edge", "Down the button band.", 400, 1000), Build)
     {
@@ -83,5 +83,5 @@ public static class Shirt
     private static Pt[] Sleeve(double w) => [new(0.42 * w, -48), new(0.56 * w, 60), new(0.66 * w, 440), new(0.54 * w, 452), new(0.46 * w, 190)];
 
     private static UsualPlace Base2(double above, Pt anchor) => new(
-        "above-pocket-usual", $"The base of the words {Measures.Say.Number(above)} mm above the pocket, over its middle", anchor, Stands.OnBaseline, ["Standing on the pocket's edge, as if it were a line."], Memory);
+        "above-pocket-usual", $"The base of the words {Measures.Say.Length(above)} above the pocket, over its middle", anchor, Stands.OnBaseline, ["Standing on the pocket's edge, as if it were a line."], Memory);
 }

@@ -1,3 +1,4 @@
+using Dittany.Core.Measures;
 using Dittany.Core.Geometry;
 using static Dittany.Core.Items.Parts;
 using static Dittany.Core.Items.Shapes;
@@ -31,14 +32,14 @@ public static class TShirt
 
     public static Form Child { get; } = Make(
         "t-shirt-child", "child's T-shirt", "child",
-        Children.Select(c => new FormSize($"{c.Height}", $"size {c.Height}, for {c.Height} cm body height", ((c.Chest * 10) + EaseMm) / 2, c.Length, "EN 13402-3 by body height and chest; ease and length common practice")).ToArray(), "116",
+        Children.Select(c => new FormSize($"{c.Height}", $"size {c.Height}, for {Say.Cm(c.Height)} body height", ((c.Chest * 10) + EaseMm) / 2, c.Length, "EN 13402-3 by body height and chest; ease and length common practice")).ToArray(), "116",
         new Measure("chest", "Chest laid flat", "From underarm to underarm, lying flat and not stretched.", 200, 480), ["children's t-shirt", "kid's t-shirt", "child's tee", "child's tshirt"]);
 
     public static Form Adult { get; } = Make(
         "t-shirt-adult", "T-shirt", "adult",
         [
-            .. Adults.Select(a => new FormSize(a.Code.ToLowerInvariant(), $"{a.Code}, chest {a.From} to {a.To} cm", (((a.From + a.To) * 5) + EaseMm) / 2, a.Length, "EN 13402-3 letter codes; ease and length common practice")),
-            .. Women.Select(a => new FormSize($"women-{a.Code.ToLowerInvariant()}", $"women’s {a.Code}, bust {a.From} to {a.To} cm", (((a.From + a.To) * 5) + (EaseMm * 0.6)) / 2, a.Length, "EN 13402-3 letter codes; ease and length common practice")),
+            .. Adults.Select(a => new FormSize(a.Code.ToLowerInvariant(), $"{a.Code}, chest {Say.SpanCm(a.From, " to ", a.To)}", (((a.From + a.To) * 5) + EaseMm) / 2, a.Length, "EN 13402-3 letter codes; ease and length common practice")),
+            .. Women.Select(a => new FormSize($"women-{a.Code.ToLowerInvariant()}", $"women’s {a.Code}, bust {Say.SpanCm(a.From, " to ", a.To)}", (((a.From + a.To) * 5) + (EaseMm * 0.6)) / 2, a.Length, "EN 13402-3 letter codes; ease and length common practice")),
         ], "m",
         new Measure("chest", "Chest laid flat", "From underarm to underarm, lying flat and not stretched.", 320, 800), ["t shirt", "tshirt", "tee shirt", "tee", "adult's t-shirt", "shirt without buttons"]);
 
@@ -63,18 +64,18 @@ public static class TShirt
             Body("front", "front", "centre front at the neck seam", w, l, neck, front, 1, shape =>
             [
                 new Zone(
-                    "left-chest", "left chest", Rectangle(aside - 52, down - front - 40, 104, 80), 0, "The small place over the heart: words there stay small.",
-                    Middle("left-chest-usual", $"Centred {Measures.Say.Number(aside)} mm from the middle of the front, {Measures.Say.Number(down)} mm below the shoulder at the neck", new Pt(aside, down - front), "It shows beside an open jacket and clears the sleeve seam."),
+                    "left-chest", "left chest", Rectangle(aside - 52, down - front - 40, 104, 80), 0, "The small place over the heart: what is put there stays small.",
+                    Middle("left-chest-usual", $"Centred {Say.Length(aside)} from the middle of the front, {Say.Length(down)} below the shoulder at the neck", new Pt(aside, down - front), "It shows beside an open jacket and clears the sleeve seam."),
                     Caps(8, child ? 11 : 14, 0.8, widest, "On the left chest wider words slip under the arm."), FindNote: Twisted, HoopLimit: null),
                 new Zone(
-                    "centre-chest", "middle of the chest", Rectangle(-0.34 * w, 0, 0.68 * w, 0.42 * l), 5, "5 mm are kept free at its edges, so that nothing slips under the arm.",
+                    "centre-chest", "middle of the chest", Rectangle(-0.34 * w, 0, 0.68 * w, 0.42 * l), 5, $"{Say.Length(5)} are kept free at its edges, so that nothing slips under the arm.",
                     Top(child ? 45 : 70, "the neck seam", new Pt(0, child ? 45 : 70), "There the words lie flat, clear of the rib and above the fullest part."),
                     Caps(child ? 12 : 18, child ? 22 : 32, 0.65, 0.6 * shape.Between, "Words stay within 60 % of the way between the armholes."), FindNote: Twisted),
             ]),
             Body("back", "back", "centre back at the neck seam", w, l + front - 20, neck, 20, 1, shape =>
             [
                 new Zone(
-                    "back", "across the back", Rectangle(-0.34 * w, 0.1 * w, 0.68 * w, 0.36 * l), 5, "5 mm are kept free at its edges, so that nothing slips under the arm.",
+                    "back", "across the back", Rectangle(-0.34 * w, 0.1 * w, 0.68 * w, 0.36 * l), 5, $"{Say.Length(5)} are kept free at its edges, so that nothing slips under the arm.",
                     Top(child ? 60 : 100, "the neck seam", new Pt(0, child ? 60 : 100), "Below the shoulders the back lies flat."),
                     Caps(child ? 14 : 22, child ? 26 : 45, 0.7, 0.7 * shape.Between, "Words stay within the shoulder blades."), FindNote: Twisted),
             ]),
@@ -136,7 +137,7 @@ public static class TShirt
             outline,
             [
                 new Zone(
-                    "sleeve", "sleeve, above the hem", Rectangle(-0.42 * hem, -SleeveHemMm - 60, 0.84 * hem, 60), 3, "3 mm are kept free to the fold and the underarm seam.",
+                    "sleeve", "sleeve, above the hem", Rectangle(-0.42 * hem, -SleeveHemMm - 60, 0.84 * hem, 60), 3, $"{Say.Length(3)} are kept free to the fold and the underarm seam.",
                     Base(20, "the hem", new Pt(0, -SleeveHemMm - 20), "Just above the hem it shows when the arm hangs.", "sleeve-hem-stitching"),
                     Caps(6, child ? 9 : 11, 0.75, 0.7 * hem, "More would go round the arm."), HoopLimit: child ? new HoopLimit(76, "A child's sleeve takes three inches at most.") : new HoopLimit(102, "A sleeve takes four inches at most.")),
             ],
@@ -162,7 +163,7 @@ public static class TShirt
             [new(-neck, -16), .. Bend(new Pt(-neck, -16), new Pt(-neck * 0.6, -2), new Pt(-neck * 0.3, 0), new Pt(0, 0)).Skip(1), .. Mirrored(Bend(new Pt(-neck, -16), new Pt(-neck * 0.6, -2), new Pt(-neck * 0.3, 0), new Pt(0, 0))).Skip(1), new(half, 8), new(half, 150), new(-half, 150), new(-half, 8)],
             [
                 new Zone(
-                    "inside-neck", "inside, below the neck", Rectangle(-neck, 8, 2 * neck, 80), 3, "Only the wearer sees it: words there stay small and flat.",
+                    "inside-neck", "inside, below the neck", Rectangle(-neck, 8, 2 * neck, 80), 3, "Only the wearer sees it: what is put there stays small and flat.",
                     Top(25, "the neck seam", new Pt(0, 25), "Below the tape, where a label would be, and nothing rubs the neck."),
                     Caps(5, 8, 0.7, child ? 60 : 80, "Wider words would show through at the shoulders."), Hidden: true),
             ],

@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 using static Dittany.Core.Items.Shapes;
 
 namespace Dittany.Core.Items;
@@ -26,7 +27,7 @@ public static class TeaTowel
     /// <summary>The base of the lettering stands this far above the hem (from memory).</summary>
     public const double BaseAboveHemMm = 70;
 
-    private const string Folded = "10 mm are kept free at its edges, so that nothing disappears round the fold when it hangs folded in three.";
+    private static readonly Told Folded = $"{Say.Length(10)} are kept free at its edges, so that nothing disappears round the fold when it hangs folded in three.";
 
     public static Form Form { get; } = new(
         "tea-towel",
@@ -37,8 +38,8 @@ public static class TeaTowel
         "nobody",
         new FormUse(Handled: true, NextToSkin: false, SeenOutdoors: false, MadeUp: false),
         [
-            new FormSize("50x70", "50 × 70 cm", 500, 700, "common practice"),
-            new FormSize("45x65", "45 × 65 cm", 450, 650, "common practice"),
+            new FormSize("50x70", $"{Say.SpanCm(50, " × ", 70)}", 500, 700, "common practice"),
+            new FormSize("45x65", $"{Say.SpanCm(45, " × ", 65)}", 450, 650, "common practice"),
         ],
         "50x70",
         new Measure("width", "Width of the cloth", "From side to side, along the hem.", 250, 900),
@@ -51,7 +52,7 @@ public static class TeaTowel
     private static Drawn Build(FormSize size)
     {
         var (w, h) = (size.WidthMm, size.HeightMm);
-        var lettering = new UsualLettering(15, 25, 0.65, w / 3 - (2 * FoldAllowanceMm), "A third of the cloth less 20 mm is what is seen when it hangs folded in three.", "from memory");
+        var lettering = new UsualLettering(15, 25, 0.65, w / 3 - (2 * FoldAllowanceMm), $"A third of the cloth less {Say.Length(20)} is what is seen when it hangs folded in three.", "from memory");
         var lower = Rectangle(w / 3, h * 0.6, w / 3, h - BandToMm - (h * 0.6));
         var middle = Rectangle(w / 3, h * 0.25, w / 3, h * 0.35);
         return new Drawn(
@@ -61,8 +62,8 @@ public static class TeaTowel
                 new Zone(
                     "lower", "lower middle, as it hangs", lower, FoldAllowanceMm, Folded,
                     new UsualPlace(
-                        "base-above-hem", "The base of the words 70 mm above the hem, on the centre fold", new Pt(w / 2, h - HemMm - BaseAboveHemMm), Stands.OnBaseline,
-                        ["70 mm above the hem's stitching the words hang where the eye falls, clear of the band."], "from memory", "bottom-hem-stitching"),
+                        "base-above-hem", $"The base of the words {Say.Length(70)} above the hem, on the centre fold", new Pt(w / 2, h - HemMm - BaseAboveHemMm), Stands.OnBaseline,
+                        [$"{Say.Length(70)} above the hem's stitching the words hang where the eye falls, clear of the band."], "from memory", "bottom-hem-stitching"),
                     lettering),
                 new Zone("middle", "middle of the cloth", middle, FoldAllowanceMm, Folded, OpticalPlace.In(middle), lettering),
             ],

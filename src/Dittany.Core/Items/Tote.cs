@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 using static Dittany.Core.Items.Shapes;
 
 namespace Dittany.Core.Items;
@@ -30,9 +31,9 @@ public static class Tote
         "nobody",
         new FormUse(Handled: false, NextToSkin: false, SeenOutdoors: true, MadeUp: true),
         [
-            new FormSize("38x42", "38 × 42 cm", 380, 420, "common practice"),
-            new FormSize("38x42-lined", "38 × 42 cm, lined", 380, 420, "common practice", Lined: true),
-            new FormSize("30x35", "30 × 35 cm", 300, 350, "common practice"),
+            new FormSize("38x42", $"{Say.SpanCm(38, " × ", 42)}", 380, 420, "common practice"),
+            new FormSize("38x42-lined", $"{Say.SpanCm(38, " × ", 42)}, lined", 380, 420, "common practice", Lined: true),
+            new FormSize("30x35", $"{Say.SpanCm(30, " × ", 35)}", 300, 350, "common practice"),
         ],
         "38x42",
         new Measure("width", "Width of the panel", "From side seam to side seam, lying flat.", 150, 700),
@@ -48,7 +49,7 @@ public static class Tote
         var (left, right) = (w * 0.27, w * 0.73);
         var panel = Rectangle(0, HemMm + BelowHemMm, w, h - AboveBaseMm - HemMm - BelowHemMm);
         var lower = Rectangle(0, h * 0.55, w, h - AboveBaseMm - (h * 0.55));
-        const string Edge = "70 mm are kept free below the top hem and 90 mm above the base, where the bag bends when it is full.";
+        Told Edge = $"{Say.Length(70)} are kept free below the top hem and {Say.Length(90)} above the base, where the bag bends when it is full.";
         var lettering = new UsualLettering(20, 35, 0.65, w * 0.7, "Words as wide as the bag go round its sides when it is full.", "from memory");
         return new Drawn(
             new Face("front", "front", "top left corner of the panel"),

@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 using static Dittany.Core.Items.Parts;
 using static Dittany.Core.Items.Shapes;
 
@@ -13,8 +14,8 @@ public static class ToyFace
     public static Form Form { get; } = new(
         "toy-face", "toy face", Shelf.Child, "quilting-cotton", "#e6c9c4", "baby", new FormUse(Handled: true, NextToSkin: true, SeenOutdoors: false, MadeUp: false),
         [
-            new("12-flat", "12 cm, flat, not sewn yet", 120, 120, Common), new("9-flat", "9 cm, flat, not sewn yet", 90, 90, Common), new("16-flat", "16 cm, flat, not sewn yet", 160, 150, Common),
-            new("12-stuffed", "12 cm, stuffed", 120, 120, Common), new("16-stuffed", "16 cm, stuffed", 160, 150, Common),
+            new("12-flat", $"{Say.Cm(12)}, flat, not sewn yet", 120, 120, Common), new("9-flat", $"{Say.Cm(9)}, flat, not sewn yet", 90, 90, Common), new("16-flat", $"{Say.Cm(16)}, flat, not sewn yet", 160, 150, Common),
+            new("12-stuffed", $"{Say.Cm(12)}, stuffed", 120, 120, Common), new("16-stuffed", $"{Say.Cm(16)}, stuffed", 160, 150, Common),
         ],
         "12-flat",
         new Measure("width", "Width of the face", "From side to side at the eyes.", 40, 400), new Measure("height", "Height of the face", "From crown to chin.", 40, 400), size => [Build(size)])
@@ -29,7 +30,7 @@ public static class ToyFace
         var stuffed = size.Id.EndsWith("stuffed", StringComparison.Ordinal);
         var (nose, mouth) = (0.25 * h, (0.25 + (0.25 / 3)) * h);
         var ear = new Pt(0.34 * w, -0.42 * h);
-        const string Edge = "A seam runs round the face; stitches stay 6 mm clear of it.";
+        Told Edge = $"A seam runs round the face; stitches stay {Say.Length(6)} clear of it.";
         Pt Eyes(double x) => new(x, 0);
         Zone Cheek(string id, string name, int side) => new(
             id, name, Circle(new Pt(side * 0.27 * w, 0.17 * h), 0.15 * w), 0, Edge, Middle($"{id}-usual", "In the middle of the cheek, below the eye", new Pt(side * 0.27 * w, 0.17 * h), "Below the eye, level with the nose."), Caps(4, 6, 0.8, 0.26 * w, "A cheek is small."));

@@ -1,3 +1,4 @@
+using Dittany.Core.Measures;
 using Dittany.Core.Telling;
 
 namespace Dittany.Core.Items;
@@ -67,12 +68,13 @@ public static class Wearing
         var taken = Known.First(k => k.Id == (hersWearer ?? form.UsualWearer));
         var own = Known.First(k => k.Id == form.UsualWearer);
 
-        var usuallyOn = taken.Id == "baby" || (form.Use.NextToSkin && taken.Id != "nobody");
+        // What counts is what the back of the work touches: inside a closed thing, or turned outward, it touches no skin.
+        var usuallyOn = !hidden && ((taken.Id == "baby" && !form.Use.MadeUp) || (form.Use.NextToSkin && taken.Id != "nobody"));
         var hersSkin = stated.NextToSkin is { } said ? (said ? OnSkinChoice : OffSkinChoice).ChoiceId : hers("item.skin");
         var onSkin = hersSkin is null ? usuallyOn : hersSkin == OnSkinChoice.ChoiceId;
-        var skin = onSkin
-            ? new[] { $"Behind, no thread is longer than {Measures.Say.Length(MostBehindOnSkinMm)}, and a soft cover goes over the back at the end." }
-            : [usuallyOn ? "You say it is not worn on the skin: threads behind may be as long as elsewhere." : hidden ? "It lies inside, and what is behind it is outside." : "No skin lies on the back of the work."];
+        Told[] skin = onSkin
+            ? [$"Behind, no thread is longer than {Say.Length(MostBehindOnSkinMm)}, and a soft cover goes over the back at the end."]
+            : [usuallyOn ? "You say it is not worn on the skin: threads behind may be as long as elsewhere." : hidden ? "It lies inside, and what is behind it shows outside: keep the back as neat as the face." : "No skin lies on the back of the work."];
 
         var ownWashed = !washable ? "never" : form.Use.Handled || taken.Id is "baby" or "child" ? "often" : form.Keepsake ? "by-hand" : "sometimes";
         var hersWashed = stated.Washed ?? hers("item.washing");
@@ -106,7 +108,7 @@ public static class Wearing
                     "item.small-parts", Station.Item, "What may be sewn on", taken.Id == "baby" ? new Choice("nothing", "Nothing that could come off") : new Choice("firmly", "What is sewn on is sewn on firmly"), null,
                     [
                         taken.Id == "baby"
-                            ? $"Under three years no bead, button or bell: what goes into a cylinder {SmallPartAcrossMm.ToString(System.Globalization.CultureInfo.InvariantCulture)} mm across can be choked on."
+                            ? (Told)$"Under three years no bead, button or bell: what goes into a cylinder {Say.Length(SmallPartAcrossMm)} across can be choked on."
                             : taken.Id == "child" ? "A child pulls at it: each bead by its own knot." : "Beads and buttons are for you to choose.",
                     ],
                     ["Who wears it."]),

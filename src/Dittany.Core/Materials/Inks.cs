@@ -26,7 +26,7 @@ public static class Inks
         new("heat-erasable", "a heat-erasable pen", GoesBy.Heat, double.PositiveInfinity, false, false, Practice),
         new("air-erasable", "an air-erasable pen", GoesBy.AirOrWater, 24, false, false, Memory),
         new("chalk", "a chalk pencil", GoesBy.Brushing, 4, true, false, Memory),
-        new("pencil", "a hard pencil, lightly", GoesBy.Never, double.PositiveInfinity, false, false, Practice),
+        new("pencil", "a hard pencil", GoesBy.Never, double.PositiveInfinity, false, false, Practice),
         new("pigment-pen", "a fine permanent pigment pen", GoesBy.Never, double.PositiveInfinity, false, false, Practice),
         new("transfer-pencil", "a transfer pencil", GoesBy.Never, double.PositiveInfinity, false, true, Practice),
         new("none", "no marker", GoesBy.NoMark, double.PositiveInfinity, true, false, Practice),

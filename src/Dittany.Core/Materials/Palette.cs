@@ -24,9 +24,17 @@ public static class Palette
         new("slate", "slate", "#66727a", false),
     ];
 
-    /// <summary>The name of a colour: ours where it is one of ours, else its code.</summary>
-    public static string NameOf(string hex) =>
-        Colours.FirstOrDefault(c => string.Equals(c.Hex, hex, StringComparison.OrdinalIgnoreCase))?.Name ?? hex;
+    /// <summary>The name of a colour: ours where it is one of ours; else by the one of ours that the eye takes it for first (CIEDE2000).</summary>
+    public static string NameOf(string hex)
+    {
+        if (Colours.FirstOrDefault(c => string.Equals(c.Hex, hex, StringComparison.OrdinalIgnoreCase)) is { } ours)
+        {
+            return ours.Name;
+        }
+
+        var lab = Colour.Parse(hex).ToLab();
+        return $"a colour like {Colours.MinBy(c => ColourDifference.Ciede2000(lab, Colour.Parse(c.Hex).ToLab()))!.Name}";
+    }
 
     /// <summary>Whether a thread of this colour should be tested for running: ours by table, any other when it is dark or strongly red.</summary>
     public static bool MayBleed(string hex)

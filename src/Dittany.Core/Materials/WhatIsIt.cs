@@ -45,9 +45,9 @@ public static class WhatIsIt
         new(
             "thick", "How thick is it?", "Pinch one layer, and think of paper.",
             [
-                new("thin", "Like paper, or thinner", "Under 0.35 mm: the finest needles.", c => c.ThicknessMm <= 0.35, "It is thin."),
-                new("medium", "Like card", "0.35 to 0.9 mm.", c => c.ThicknessMm is > 0.35 and <= 0.9, "It is of middle thickness."),
-                new("thick", "Thicker than card", "Over 0.9 mm: a large needle.", c => c.ThicknessMm > 0.9, "It is thick."),
+                new("thin", "Like paper, or thinner", $"Under {Say.Length(0.35)}: the finest needles.", c => c.ThicknessMm <= 0.35, "It is thin."),
+                new("medium", "Like card", $"{Say.Span(0.35, " to ", 0.9)}.", c => c.ThicknessMm is > 0.35 and <= 0.9, "It is of middle thickness."),
+                new("thick", "Thicker than card", $"Over {Say.Length(0.9)}: a large needle.", c => c.ThicknessMm > 0.9, "It is thick."),
             ]),
         new(
             "iron", "Does it take the iron?", "Read the dots on its label; else try a hidden seam, coolest first, with a cloth between.",

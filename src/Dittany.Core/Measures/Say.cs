@@ -9,8 +9,28 @@ namespace Dittany.Core.Measures;
 public static class Say
 {
     /// <summary>A length with its unit: 14 mm, 0.77 mm, 1.2 m. From one metre up it is told in metres.</summary>
-    public static string Length(double lengthMm) =>
-        Math.Abs(lengthMm) >= 1000 ? $"{Number(lengthMm / 1000, 2)} m" : $"{Number(lengthMm, lengthMm < 10 ? 2 : 1)} mm";
+    public static Length Length(double lengthMm) => new(lengthMm);
+
+    /// <summary>A length that is written in centimetres: 60 cm.</summary>
+    public static Length Cm(double cm) => new(10 * cm, $"{Number(cm)} cm", Stays: true);
+
+    /// <summary>A length in millimetres whatever its size: 1000 mm.</summary>
+    public static Length Mm(double lengthMm) => new(lengthMm, $"{Number(lengthMm, 3)} mm");
+
+    /// <summary>Two lengths that share their unit: 10 to 16 mm.</summary>
+    public static Lengths Span(double oneMm, string between, double otherMm) => new(new(oneMm, $"{Number(oneMm, 3)} mm"), between, new(otherMm, $"{Number(otherMm, 3)} mm"));
+
+    /// <summary>Two lengths that share their centimetres: 38 × 42 cm.</summary>
+    public static Lengths SpanCm(double oneCm, string between, double otherCm) => new(Cm(oneCm), between, Cm(otherCm));
+
+    /// <summary>From a hand's width on nobody reads a tape finer than by half a millimetre.</summary>
+    private const double HalvesFromMm = 100;
+
+    /// <summary>A length as it is said where nobody chose units.</summary>
+    internal static string LengthInMm(double lengthMm) =>
+        Math.Abs(lengthMm) >= 1000 ? $"{Number(lengthMm / 1000, 2)} m"
+        : Math.Abs(lengthMm) >= HalvesFromMm ? $"{Number(Math.Round(lengthMm * 2, MidpointRounding.AwayFromZero) / 2)} mm"
+        : $"{Number(lengthMm, lengthMm < 10 ? 2 : 1)} mm";
 
     /// <summary>A number rounded to at most <paramref name="decimals"/> places.</summary>
     public static string Number(double value, int decimals = 1)
@@ -39,6 +59,12 @@ public static class Say
     public static string Count(int count, string one, string? many = null) =>
         count == 1 ? $"1 {one}" : $"{count.ToString(CultureInfo.InvariantCulture)} {many ?? one + "s"}";
 
+    /// <summary>What is told at the beginning of a sentence.</summary>
+    public static Told Upper(Told words) => words.Upper();
+
+    /// <summary>What is told within a sentence.</summary>
+    public static Told Lower(Told words) => words.Lower();
+
     /// <summary>Words at the beginning of a sentence.</summary>
     public static string Upper(string words) => char.ToUpperInvariant(words[0]) + words[1..];
 
@@ -54,6 +80,19 @@ public static class Say
 
     /// <summary>Whether a thing is called by whose it is.</summary>
     private static bool Owned(string thing) => thing.Split(' ') is [var first, _, ..] && (first.ToLowerInvariant() is "my" or "our" or "her" or "his" || first.EndsWith("’s", StringComparison.Ordinal) || first.EndsWith("'s", StringComparison.Ordinal));
+
+    /// <summary>Joins what is told as in speech.</summary>
+    public static Told List(IReadOnlyList<Told> told)
+    {
+        var all = new Told(0, 2 * told.Count);
+        for (var i = 0; i < told.Count; i++)
+        {
+            all.AppendLiteral(i == 0 ? string.Empty : i == told.Count - 1 ? " and " : ", ");
+            all.AppendFormatted(told[i]);
+        }
+
+        return all;
+    }
 
     /// <summary>Joins words as in speech: a, b and c. An empty list is an empty string.</summary>
     public static string List(IReadOnlyList<string> words) => words.Count switch

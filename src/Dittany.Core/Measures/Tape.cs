@@ -11,8 +11,8 @@ public enum Units
 }
 
 /// <summary>
-/// Lengths as a maker says them, in centimetres or in inches with fractions. Rooms write every length in millimetres with <see cref="Say.Length"/>; at the edge
-/// a whole sentence is told again in her units. Not for machine formats. What is finer than a tape can show stays in millimetres.
+/// Lengths as a maker says them, in centimetres or in inches with fractions. Rooms put every length into a sentence as a value, with <see cref="Say.Length"/>; her
+/// units are chosen where it is shown (<see cref="Told"/>). Not for machine formats. What is finer than a tape can show stays in millimetres.
 /// </summary>
 public static partial class Tape
 {
@@ -37,7 +37,7 @@ public static partial class Tape
             return $"{Inches(lengthMm)} in";
         }
 
-        return units == Units.Centimetres && size >= CentimetresFromMm && size < 1000 ? $"{Say.Number(lengthMm / 10)} cm" : Say.Length(lengthMm);
+        return units == Units.Centimetres && size >= CentimetresFromMm && size < 1000 ? $"{Say.Number(lengthMm / 10)} cm" : Say.LengthInMm(lengthMm);
     }
 
     /// <summary>Inches with a fraction in its lowest terms, without the unit: 2 3/8, 5, 7/16.</summary>
@@ -59,47 +59,6 @@ public static partial class Tape
 
         return string.Create(CultureInfo.InvariantCulture, $"{sign}{(whole == 0 ? string.Empty : $"{whole} ")}{over}/{under}");
     }
-
-    /// <summary>
-    /// A sentence with its lengths in her units. Lengths of a check line and of a test line stay in millimetres, for that is what is printed or tacked; so do two
-    /// lengths that her units would make one, and the nominal size of a hoop, which is a name. <paramref name="quoted"/> are words of hers that a sentence may repeat: they are never touched.
-    /// </summary>
-    public static string Tell(string sentence, Units units, IReadOnlyList<string>? quoted = null)
-    {
-        foreach (var words in quoted ?? [])
-        {
-            if (sentence.IndexOf(words, StringComparison.Ordinal) is >= 0 and var at)
-            {
-                return Tell(sentence[..at], units, quoted) + words + Tell(sentence[(at + words.Length)..], units, quoted);
-            }
-        }
-
-        return Told(sentence, units);
-    }
-
-    /// <summary>Those of somebody's words that would be taken for lengths, the longest first: what <see cref="Tell"/> must leave alone.</summary>
-    public static IReadOnlyList<string> Quotations(IEnumerable<string> words) =>
-        words.Where(w => Lengths().IsMatch(w)).Distinct(StringComparer.Ordinal).OrderByDescending(w => w.Length).ThenBy(w => w, StringComparer.Ordinal).ToArray();
-
-    private static string Told(string sentence, Units units) => Lengths().Replace(sentence, found =>
-    {
-        var per = found.Groups["unit"].Value switch { "cm" => 10.0, "m" => 1000.0, _ => 1.0 };
-        var last = per * Number(found, "b");
-        if (IsName(sentence, found) || (per > 1 && units == Units.Centimetres))
-        {
-            return found.Value;
-        }
-
-        if (!found.Groups["a"].Success)
-        {
-            return Length(last, units);
-        }
-
-        var first = per * Number(found, "a");
-        var (from, to) = (Length(first, units), Length(last, units));
-        var (fromUnit, toUnit) = (from[(from.LastIndexOf(' ') + 1)..], to[(to.LastIndexOf(' ') + 1)..]);
-        return (first != last && from == to) || fromUnit != toUnit ? found.Value : $"{from[..from.LastIndexOf(' ')]}{found.Groups["between"].Value}{to}";
-    });
 
     /// <summary>
     /// A length as someone writes it down: 97, 97 mm, 9.7 cm, 3 13/16 in, 3/4". A comma may stand for the point. A bare number is millimetres. Null where it is no length.
@@ -137,21 +96,8 @@ public static partial class Tape
         return said.Length > 0 && char.IsAsciiDigit(said[^1]) ? Read($"{said} {(units == Units.Inches ? "in" : "cm")}") : Read(said);
     }
 
-    /// <summary>A figure that names something made in that measure: a line that is printed or tacked, a hoop.</summary>
-    private static bool IsName(string sentence, Match found)
-    {
-        var before = sentence.AsSpan(0, found.Index);
-        var mm = Number(found, "b");
-        return before.EndsWith(" hoop (", StringComparison.Ordinal) || before.EndsWith(" frame (", StringComparison.Ordinal)
-            || (mm is >= 99 and <= 101 && sentence.Contains("100 mm line", StringComparison.Ordinal))
-            || (mm == 100 && sentence.Contains("check line", StringComparison.OrdinalIgnoreCase));
-    }
-
     private static double Number(Match found, string group) => double.Parse(found.Groups[group].Value, CultureInfo.InvariantCulture);
 
     [GeneratedRegex(@"^(?<n>\d{1,6}(?:\.\d{1,6})?)?(?:(?:^|\s+)(?<over>\d{1,3})/(?<under>\d{1,3}))?\s*(?<unit>mm|cm|m|in|inch|inches|""|″)?$", RegexOptions.ExplicitCapture, 1000)]
     private static partial Regex Written();
-
-    [GeneratedRegex(@"(?<![\w.])(?:(?<a>\d+(?:\.\d+)?)(?<between> to | × | and | or ))?(?<b>\d+(?:\.\d+)?) (?<unit>mm|cm|m)(?![\w])", RegexOptions.ExplicitCapture, 1000)]
-    private static partial Regex Lengths();
 }

@@ -1,3 +1,4 @@
+using Dittany.Core.Measures;
 using Dittany.Core.Telling;
 
 namespace Dittany.Core.Operations;
@@ -70,7 +71,7 @@ public sealed record Use(string What, double Amount, string Unit);
 /// piece is read operations and nothing else. <paramref name="Wait"/> follows its last step.
 /// </summary>
 public sealed record Operation(
-    string Id, OpKind Kind, Station At, Place Place, IReadOnlyList<StepMinutes> By, IReadOnlyList<string> Steps, Wait? Wait = null, IReadOnlyList<Use>? Uses = null, IReadOnlyList<string>? After = null)
+    string Id, OpKind Kind, Station At, Place Place, IReadOnlyList<StepMinutes> By, IReadOnlyList<Told> Steps, Wait? Wait = null, IReadOnlyList<Use>? Uses = null, IReadOnlyList<string>? After = null)
 {
     /// <summary>Hands-on minutes of the whole operation.</summary>
     public Minutes Hands => Minutes.About(LikelyMinutes);

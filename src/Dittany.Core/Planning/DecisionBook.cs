@@ -3,6 +3,7 @@ using Dittany.Core.Finishing;
 using Dittany.Core.Hooping;
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
+using Dittany.Core.Measures;
 using Dittany.Core.Space;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Telling;

@@ -46,7 +46,7 @@ internal static class ElementChanges
     private static readonly ElementMember[] All =
     [
         Text("text", e => e.Text, (e, v) => e with { Text = v ?? string.Empty }),
-        Number("capHeightMm", e => e.CapHeightMm, (e, v) => e with { CapHeightMm = v }),
+        Number("capHeightMm", e => e.CapHeightMm, (e, v) => e with { CapHeightMm = v, WidthMm = v is null ? e.WidthMm : null }),
         Number("rows", e => e.Rows, (e, v) => e with { Rows = Whole(v) }),
         Text("alphabet", e => e.Alphabet, (e, v) => e with { Alphabet = v }),
         Text("arrangement", e => e.Arrangement, (e, v) => e with { Arrangement = v }, m => m.Arrangement, (m, v) => m with { Arrangement = v }),
@@ -60,7 +60,7 @@ internal static class ElementChanges
         Number("strands", e => e.Strands, (e, v) => e with { Strands = Whole(v) }, m => m.Strands, (m, v) => m with { Strands = Whole(v) }),
         Text("colour", e => e.Colour, (e, v) => e with { Colour = v }, m => m.Colour, (m, v) => m with { Colour = v }),
         Number("heightMm", null, null, m => m.HeightMm, (m, v) => m with { HeightMm = v }),
-        Number("widthMm", null, null, m => m.WidthMm, (m, v) => m with { WidthMm = v }),
+        Number("widthMm", e => e.WidthMm, (e, v) => e with { WidthMm = v, CapHeightMm = v is null ? e.CapHeightMm : null }, m => m.WidthMm, (m, v) => m with { WidthMm = v }),
         Number("count", null, null, m => m.Count, (m, v) => m with { Count = Whole(v) }),
         Number("parts", null, null, m => m.Parts, (m, v) => m with { Parts = Whole(v) }),
         new("centreMm", e => Place(e.CentreMm), (e, v) => v is null ? e with { CentreMm = null } : PlaceOf(v) is { } p ? e with { CentreMm = p } : null, m => Place(m.CentreMm), (m, v) => v is null ? m with { CentreMm = null } : PlaceOf(v) is { } p ? m with { CentreMm = p } : null, "Write two numbers in mm, such as 250,600."),

@@ -4,7 +4,7 @@ using Dittany.Core.Measures;
 namespace Dittany.Core.Planning;
 
 /// <summary>One fact of the cloth: the job's member that states it, what it is now, what it steers, whether she stated it, and what it may be.</summary>
-public sealed record FactTold(string Member, string Name, string Now, string Steers, bool Stated, IReadOnlyList<(string Value, string Text)> Choices);
+public sealed record FactTold(string Member, string Name, Told Now, string Steers, bool Stated, IReadOnlyList<(string Value, string Text)> Choices);
 
 /// <summary>The facts of the cloth in hand, each with what it steers. Any one can be stated by itself; the rest stay those of the cloth.</summary>
 public static class FactTelling

@@ -14,7 +14,7 @@ internal static class GroundDecisions
         var hers = job.Size ?? overrules.For("item.size");
         if (form.Scaled(job.MeasuredMm, hers) is { } measured)
         {
-            var said = new[] { form.Width, form.Height }.Where(m => job.MeasuredMm!.ContainsKey(m.Id)).Select(m => $"{Say.Lower(m.Name)} {Say.Length(job.MeasuredMm![m.Id])}").ToArray();
+            var said = new[] { form.Width, form.Height }.Where(m => job.MeasuredMm!.ContainsKey(m.Id)).Select(m => (Told)$"{Say.Lower(m.Name)} {Say.Length(job.MeasuredMm![m.Id])}").ToArray();
             decisions.Add(Deciding.Make(
                 "item.size", Station.Item, "The size", new Choice(own.Id, own.Name), new Choice("measured", Say.Upper(measured.Name)),
                 [
@@ -34,9 +34,9 @@ internal static class GroundDecisions
             new Choice(own.Id, own.Name),
             hers is null ? null : new Choice(taken.Id, taken.Name),
             [
-                hers is not null && taken.Id != hers ? $"{Say.Upper(Say.A(form.Name))} has no size '{hers}': the usual one is taken."
-                    : form.Measured is { } how ? $"It is {how}."
-                    : hers is not null ? $"You said {taken.Name}." : $"{Say.Upper(taken.Name)} is the usual size of {Say.A(form.Name)}: measure yours.",
+                hers is not null && taken.Id != hers ? (Told)$"{Say.Upper(Say.A(form.Name))} has no size '{hers}': the usual one is taken."
+                    : form.Measured is { } how ? (Told)$"It is {how}."
+                    : hers is not null ? (Told)$"You said {taken.Name}." : (Told)$"{Say.Upper(taken.Name)} is the usual size of {Say.A(form.Name)}: measure yours.",
             ],
             [$"One look at the tape: {Say.Lower(form.Width.Name)}."],
             form.Sizes.Select(s => new Choice(s.Id, s.Name)).ToArray()));
@@ -49,7 +49,7 @@ internal static class GroundDecisions
         [
             face.Fold!.AsWorn,
             face.Fold.Flat,
-            MirrorProof.UpsideDown(MirrorProof.Folding) ? "Laid flat the words stand upside down." : "Turned over and folded down again the words end the right way up, and are not mirrored.",
+            MirrorProof.UpsideDown(MirrorProof.Folding) ? "Laid flat it stands upside down." : "Turned over and folded down again it ends the right way up, and is not mirrored.",
         ],
         ["Another part of the item."]);
 
@@ -69,12 +69,12 @@ internal static class GroundDecisions
         return taken;
     }
 
-    public static Decision Fill() => Deciding.Make(
+    public static Decision Fill(bool words) => Deciding.Make(
         "stitch.fill",
         Station.Stitches,
         "What fills the shapes",
         new Choice("none", "Nothing to fill"),
         null,
-        ["This hand is all lines: there is no shape to fill."],
-        ["Letters with weight, or a motif."]);
+        [words ? "This hand is all lines: there is no shape to fill." : "Its shapes are worked along their outlines, and nothing fills them."],
+        [words ? "Letters with weight, or a motif." : "A stitch that fills."]);
 }

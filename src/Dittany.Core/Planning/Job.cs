@@ -7,7 +7,7 @@ using Dittany.Core.Stitches;
 
 namespace Dittany.Core.Planning;
 
-/// <summary>One wording as the maker asks for it; null members are decided. Lengths in mm, the centre in the frame of the zone's face.</summary>
+/// <summary>One wording as the maker asks for it; null members are decided. Lengths in mm, the centre in the frame of the zone's face. A height or a width may be wished, not both.</summary>
 public sealed record WordingAsked(
     string Id,
     string Text,
@@ -24,7 +24,8 @@ public sealed record WordingAsked(
     double? TurnDegrees = null,
     string? Motif = null,
     string? MotifPlace = null,
-    int? MotifCount = null);
+    int? MotifCount = null,
+    double? WidthMm = null);
 
 /// <summary>
 /// One motif as the maker asks for it; null members are decided. Width and height are the most the whole may take, its proportions kept. <paramref name="Count"/> is how many times it is

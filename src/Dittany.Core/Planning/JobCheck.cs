@@ -24,6 +24,11 @@ public static class JobCheck
     public const int MostElements = 60;
     public const int MostLetters = 200;
     public const int MostRows = 6;
+
+    /// <summary>Words may be wished this wide, mm: from two letters of the smallest to across the largest cloth there is.</summary>
+    public const double LeastWidthMm = 5;
+
+    public const double MostWidthMm = 2000;
     public const int MostTitle = 200;
 
     /// <summary>Marks on one letter: no writing in use sets more (pointed Hebrew four, Vietnamese two); stacks of hundreds are a jest that no thread follows.</summary>
@@ -216,6 +221,12 @@ public static class JobCheck
 
         CheckColour($"{at}/colour", element.Colour, true, faults);
         CheckRange($"{at}/capHeightMm", element.CapHeightMm, Lettering.LeastCapMm, Fit.MostCapMm, "mm", faults);
+        CheckRange($"{at}/widthMm", element.WidthMm, LeastWidthMm, MostWidthMm, "mm", faults);
+        if (element is { CapHeightMm: not null, WidthMm: not null })
+        {
+            faults.Add(new($"{at}/widthMm", "A height and a width are wished for the same words, and one follows from the other.", "Leave one of the two out."));
+        }
+
         MotifCheck.CheckChoice($"{at}/arrangement", element.Arrangement, WordsArranged.Choices.Select(c => c.ChoiceId), "arrangement", faults);
         MotifCheck.CheckChoice($"{at}/reading", element.Reading, WordsArranged.Readings.Select(c => c.ChoiceId), "way to read it", faults);
         MotifCheck.CheckChoice($"{at}/motif", element.Motif, MotifLibrary.Ids, "motif", faults);

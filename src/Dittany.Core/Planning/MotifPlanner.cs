@@ -32,7 +32,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         // An overrule of the arrangement is as good as one that was asked for: everything after goes by it.
         var asked = wanted with { Arrangement = wanted.Arrangement ?? overrules.For(Id("motif.arrangement")) };
         var decisions = new List<Decision>();
-        var (place, placeDecision) = Placement.Settle(Id("space.place"), ground.Drawn, ground.Zone, ground.Field, asked.CentreMm, overrules.For(Id("space.place")), index, of);
+        var (place, placeDecision) = Placement.Settle(Id("space.place"), ground.Drawn, ground.Zone, ground.Field, asked.CentreMm, overrules.For(Id("space.place")), index, of, Called.Motifs([NameOf(asked)]));
         decisions.Add(placeDecision);
         var (name, whole) = Drawn(asked, Id, decisions);
         var unit = whole.Centred().Scaled(1 / Math.Max(1e-9, whole.Height > 0 ? whole.Height : whole.Width));
@@ -52,7 +52,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             ["A knit, or a stitch of your own."], Book.Lines.Select(s => new Choice(s.Id, Say.Upper(s.Name))).ToArray()));
         decisions.Add(Deciding.Make(
             Id("thread.strands"), Station.Thread, "How many strands", Strands(free), strandsStated is null ? null : Strands(pair.Strands),
-            [$"Drawings under {Say.Length(StrandsByHeight[0].ToMm)} want one strand, under {Say.Length(StrandsByHeight[1].ToMm)} two, larger ones three.", $"{Say.Upper(Legibility.Strands(pair.Strands))} lie {Say.Length(pair.LineWidthMm)} wide."],
+            [$"Drawings under {Say.Length(StrandsByHeight[0].ToMm)} want one strand, under {Say.Length(StrandsByHeight[1].ToMm)} two, larger ones three.", $"{Say.Upper(Legibility.Lie(pair.Strands))} {Say.Length(pair.LineWidthMm)} wide."],
             ["A larger or smaller drawing."], new[] { 1, 2, 3, 4, 6 }.Select(Strands).ToArray()));
         var colours = Colours(asked, Id("thread.colour"), unit, decisions);
 
@@ -65,7 +65,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var overflow = PlannedBox.OutsideMm(parts, _field, anchor);
         if (overflow > 0)
         {
-            concerns.Insert(0, new Concern("overflows", null, Math.Round(overflow, 3), _field.For(pair.LineWidthMm).IsEmpty ? $"There is no room at all here on the {ground.Form.Name}." : $"The {name} reaches {Say.Length(Math.Round(overflow, 1))} beyond the room there is.", largest >= 2 ? [new Remedy(HeightMm: Math.Floor(largest))] : []));
+            concerns.Insert(0, new Concern("overflows", null, Math.Round(overflow, 3), _field.For(pair.LineWidthMm).IsEmpty ? $"There is no room at all here on the {ground.Form.Name}." : (Told)$"The {name} reaches {Say.Length(Math.Round(overflow, 1))} beyond the room there is.", largest >= 2 ? [new Remedy(HeightMm: Math.Floor(largest))] : []));
         }
 
         var foot = anchor + new Pt(0, unit.Height * high / 2);
@@ -86,10 +86,12 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         return of == 1 ? new Pt(place.AnchorMm.X, (least.Y + greatest.Y) / 2) : place.AnchorMm;
     }
 
+    private static string NameOf(MotifAsked asked) => asked.Drawing?.Name ?? MotifLibrary.Find(asked.Motif)!.Name;
+
     private (string Name, Figure Whole) Drawn(MotifAsked asked, Func<string, string> id, List<Decision> decisions)
     {
         var motif = MotifLibrary.Find(asked.Motif);
-        var name = asked.Drawing?.Name ?? motif!.Name;
+        var name = NameOf(asked);
         var shape = new MotifShape(asked.Parts, (asked.LeanDegrees ?? 0) * Math.PI / 180, asked.Mirrored ?? false, (asked.WobblePercent ?? 0) / 100, asked.Seed ?? 0);
         var one = asked.Drawing is { } own ? new Motif("own", name, MotifShelf.Own, _ => own.Figure).Draw(shape) : motif!.Draw(shape);
         var arrangement = asked.Arrangement ?? "one";
@@ -98,7 +100,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var aspect = asked is { WidthMm: { } w, HeightMm: { } h } ? w / h : Math.Clamp((greatest.X - least.X) / Math.Max(1, greatest.Y - least.Y), 0.25, 4);
         var whole = Arranging.Lay(one, new Repeat(arrangement, count, asked.Middle ?? false, aspect, asked.Seed ?? 0));
         var turned = asked.TurnDegrees is { } degrees and not 0 ? whole.Turned(degrees * Math.PI / 180) : whole;
-        string[] because =
+        Told[] because =
         [
             arrangement == "one" ? $"One {name}, {Say.Count(one.Parts.Count, "part")}{(motif?.Counted is { } c ? $", with {shape.Count ?? c.Usual} {c.What}" : string.Empty)}." : $"{count} of the {name}: {ArrangementTold(arrangement)}.",
             $"Its parts are {Say.List(one.Parts.Select(p => p.Role).Distinct(StringComparer.Ordinal).ToArray())}, each stitched as what it is.",
@@ -161,7 +163,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var hers = overruled || asked.WidthMm is not null || asked.HeightMm is not null;
         return Deciding.Make(
             id, Station.Words, "How large the motif", Choice(freeHigh), hers ? Choice(high) : null,
-            [largest > 0 ? $"The largest that fits here is {Say.Length(Math.Round(largest, 1))} high." : "No size fits at this place.", "Half of the room's smaller side is usual, so that cloth shows all round it."],
+            [largest > 0 ? (Told)$"The largest that fits here is {Say.Length(Math.Round(largest, 1))} high." : "No size fits at this place.", "Half of the room's smaller side is usual, so that cloth shows all round it."],
             ["Another place, or a size of your own."], new[] { high - 5, high + 5, Math.Floor(largest) }.Where(v => v >= 5 && v <= 600).Distinct().Select(Choice).ToArray());
     }
 
@@ -171,12 +173,21 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var hers = (asked.Colour ?? overrules.For(id))?.ToLowerInvariant();
         var hex = hers is null ? own.Hex : Palette.Colours.FirstOrDefault(c => c.Id == hers)?.Hex ?? hers;
         var colours = MotifColours.Of(unit.Parts, hex, hers is not null, ground.Cloth);
-        var flowers = unit.Parts.Any(p => p.Role is "petal" or "centre");
         decisions.Add(Deciding.Make(
             id, Station.Thread, "Which colour", new Choice(own.Hex, Say.Upper(own.Name)), hers is null ? null : new Choice(hex, Say.Upper(Palette.NameOf(hex))),
-            [colours.Green is { } green ? (flowers ? $"Stems and leaves in {Palette.NameOf(green)}, the rest in {Palette.NameOf(hex)}." : $"All of it is leaf: {Palette.NameOf(green)}.") : "One colour for all of it."],
+            [ByPart(unit, colours)],
             ["Another colour of cloth, or one of yours."], reading.Select(c => new Choice(c.Hex, Say.Upper(c.Name))).ToArray()));
         return colours.For;
+    }
+
+    /// <summary>Which part is in which colour, in the order of the drawing: petals and centre in mulberry, stem and leaves in leaf green.</summary>
+    private static Told ByPart(Figure unit, MotifColours colours)
+    {
+        var parts = unit.Parts.GroupBy(p => p.Role, StringComparer.Ordinal).Select(g => (Role: g.Count() == 1 ? g.Key : RunTelling.Plural(g.Key), Colour: colours.For(g.Key))).ToArray();
+        var by = parts.GroupBy(p => p.Colour, StringComparer.Ordinal).ToArray();
+        return by.Length == 1
+            ? $"All of it is in one colour, {Palette.NameOf(by[0].Key)}."
+            : $"{Say.Upper(Say.List(by.Select(g => $"{Say.List(g.Select(p => p.Role).ToArray())} in {Palette.NameOf(g.Key)}").ToArray()))}.";
     }
 
     private IEnumerable<Concern> Concerns(MotifAsked asked, string name, Figure unit, Figure placed, IReadOnlyList<Part> parts, double high, Pair pair, double largest)
@@ -203,7 +214,8 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
                 }
             }
 
-            yield return new Concern("closes-up", null, Math.Round(opening - open, 3), $"The {name} closes up in its narrowest place: {(open <= 0 ? "it is shut" : $"{Say.Length(Math.Round(open, 2))} is left")} where {Say.Length(opening)} must stay open.", remedies);
+            Told left = open <= 0 ? "it is shut" : (Told)$"{Say.Length(Math.Round(open, 2))} is left";
+            yield return new Concern("closes-up", null, Math.Round(opening - open, 3), $"The {name} closes up in its narrowest place: {left} where {Say.Length(opening)} must stay open.", remedies);
         }
 
         var dropped = placed.Parts.Count - parts.Count;

@@ -37,9 +37,10 @@ public static class Next
             waiting.Add(new Waiting("print", Station.Transfer, SheetFor(plan) == "work" ? "Print the work sheet, and draw." : "Print the template, and measure its check line."));
         }
 
-        if (plan.SetAside.Count > 0)
+        var idle = plan.SetAside.Count - plan.NotFollowed.Count;
+        if (idle > 0)
         {
-            waiting.Add(new Waiting("set-aside", Station.Item, $"{Say.Count(plan.SetAside.Count, "choice")} of yours {(plan.SetAside.Count == 1 ? "has" : "have")} nothing to act on here."));
+            waiting.Add(new Waiting("set-aside", Station.Item, $"{Say.Count(idle, "choice")} of yours {(idle == 1 ? "has" : "have")} nothing to act on here."));
         }
 
         waiting.Add(new Waiting("work", plan.Time.Progress.Stage is Stage.Planned or Stage.Washed ? Station.Transfer : plan.Time.Progress.Stage is Stage.Marked or Stage.OnTheHoop ? Station.Order : Station.Finish, $"{Say.Upper(plan.Time.Progress.Told)}."));

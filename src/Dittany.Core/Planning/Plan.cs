@@ -2,6 +2,7 @@ using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
 using Dittany.Core.Hooping;
 using Dittany.Core.Materials;
+using Dittany.Core.Measures;
 using Dittany.Core.Operations;
 using Dittany.Core.Route;
 using Dittany.Core.Stitches.Needle;
@@ -14,7 +15,7 @@ using Dittany.Core.Words;
 namespace Dittany.Core.Planning;
 
 /// <summary>The item as planned for.</summary>
-public sealed record PlannedItem(string Form, string FormName, string Size, string SizeName, string Wearer, IReadOnlyList<Pt> OutlineMm, Cloth Cloth);
+public sealed record PlannedItem(string Form, string FormName, string Size, Told SizeName, string Wearer, IReadOnlyList<Pt> OutlineMm, Cloth Cloth);
 
 /// <summary>The space as planned for.</summary>
 public sealed record PlannedSpace(
@@ -34,7 +35,7 @@ public sealed record PlannedSpace(
     IReadOnlyList<Space.Snap> Snaps)
 {
     /// <summary>How to find the place again, in sentences.</summary>
-    public IReadOnlyList<string> FindIt => Finding.Select(s => s.Text).ToArray();
+    public IReadOnlyList<Told> FindIt => Finding.Select(s => s.Text).ToArray();
 }
 
 /// <summary>A box in mm: its top left corner and size.</summary>
@@ -93,7 +94,7 @@ public sealed record PlannedElement(
 public sealed record PlannedHooping(School School, IReadOnlyList<HoopPlacing> Hoops, int LowerBound);
 
 /// <summary>One step of the transfer, with how long to wait after it.</summary>
-public sealed record TransferStep(string Do, double WaitMinutes);
+public sealed record TransferStep(Told Do, double WaitMinutes);
 
 /// <summary>The plan of one piece: everything a page, a sheet or the door tells.</summary>
 public sealed record Plan(
@@ -108,14 +109,14 @@ public sealed record Plan(
     IReadOnlyList<RouteRow> Route,
     IReadOnlyList<Operation> Work,
     Timed Time,
-    IReadOnlyList<string> Care,
+    IReadOnlyList<Told> Care,
     IReadOnlyList<ProofLetter> Proof,
     IReadOnlyList<Decision> Decisions,
     IReadOnlyList<string> SetAside,
     IReadOnlyList<Caution> Cautions)
 {
     /// <summary>Version of the rules; it changes when the same job may come out otherwise.</summary>
-    public const string Rules = "7";
+    public const string Rules = "8";
 
     private const string NothingOut = "Nothing to take out: the line stays under the thread.";
 
@@ -124,10 +125,13 @@ public sealed record Plan(
         .SelectMany(o => o.Steps.Select((s, i) => new TransferStep(s, i + 1 == o.Steps.Count ? o.Wait?.Minutes ?? 0 : 0))).ToArray();
 
     /// <summary>How marks and stabiliser come out; never empty.</summary>
-    public IReadOnlyList<string> Removal => Work.Where(o => o.Kind == OpKind.Remove).SelectMany(o => o.Steps).DefaultIfEmpty(NothingOut).ToArray();
+    public IReadOnlyList<Told> Removal => Work.Where(o => o.Kind == OpKind.Remove).SelectMany(o => o.Steps).DefaultIfEmpty((Told)NothingOut).ToArray();
 
     /// <summary>What finishes it.</summary>
-    public IReadOnlyList<string> Finish => Work.Where(o => o.At == Station.Finish && o.Kind != OpKind.Remove).SelectMany(o => o.Steps).ToArray();
+    public IReadOnlyList<Told> Finish => Work.Where(o => o.At == Station.Finish && o.Kind != OpKind.Remove).SelectMany(o => o.Steps).ToArray();
+
+    /// <summary>Habits and wishes of hers that could not be followed, each with why.</summary>
+    public IReadOnlyList<Told> NotFollowed => Decisions.SelectMany(d => d.NotFollowed ?? []).ToArray();
 
     /// <summary>A decision by its id, or null.</summary>
     public Decision? Decision(string id) => Decisions.FirstOrDefault(d => d.Id == id);

@@ -91,11 +91,12 @@ public static class Planner
                 return planned.Element;
             }).ToArray();
         TooMuchException.ThrowIfOver(elements.Sum(e => e.Parts.Sum(p => (long)p.Stitches.Count)));
-        decisions.Add(GroundDecisions.Fill());
+        decisions.Add(GroundDecisions.Fill(elements.Any(e => !e.IsMotif)));
 
         // Hooping, and what the thread is cut to.
+        var called = elements.All(e => !e.IsMotif) ? Called.Words : elements.All(e => e.IsMotif) ? Called.Motifs(elements.Select(e => e.Text).ToArray()) : Called.Both;
         var letters = Working.LettersOf(elements);
-        var held = Working.Hold(letters, ground, workshop, overrules);
+        var held = Working.Hold(letters, called, ground, workshop, overrules);
         decisions.AddRange(held.Decisions);
         cautions.AddRange(At(Station.Hoop, held.Cautions));
         var thickness = cloth.ThicknessMm + (held.LayersThrough > 1 ? Working.LiningMm : 0);
@@ -104,7 +105,7 @@ public static class Planner
         var cutting = CuttingRoom.Settle(new CuttingQuestion(
             workshop.Habit("cut-length"), workshop.Habit("start"), workshop.Habit("finish"), workshop.Habit("strand-use"), workshop.Habit("strip"),
             elements.SelectMany(e => e.Parts).Select(p => p.Strands).ToHashSet(), worn,
-            overrules.For("thread.cut-length") is { } cut ? double.Parse(cut, CultureInfo.InvariantCulture) : null, overrules.For("thread.start"), overrules.For("thread.finish")));
+            overrules.For("thread.cut-length") is { } cut ? double.Parse(cut, CultureInfo.InvariantCulture) : null, overrules.For("thread.start"), overrules.For("thread.finish"), cloth.Coated));
         decisions.AddRange(cutting.Decisions);
         cautions.AddRange(At(Station.Thread, cutting.Cautions));
 
@@ -112,13 +113,13 @@ public static class Planner
         var pace = new Pace(cloth, workshop.Skill, skims);
         var seconds = elements.SelectMany(e => e.Parts).SelectMany(p => p.Stitches).Sum(s => s.Seconds);
         var hooped = Holding.Told(held.Placings);
-        var hours = EffortRoom.Stitching(seconds, Working.ExpectedRuns(letters, cutting, thickness), cutting.MinutesEach, hooped, pace).Minutes / 60;
+        var hours = EffortRoom.Stitching(seconds, Working.ExpectedRuns(letters, cutting, thickness) is var expected ? cutting.Minutes(expected, 1, expected) : 0, hooped, pace).Minutes / 60;
         var colours = elements.SelectMany(e => e.Parts).Select(p => p.Colour).Distinct(StringComparer.Ordinal).ToArray();
         var box = Around(elements);
         var transfer = TransferRoom.Settle(new TransferQuestion(
             new TransferFacts(
                 cloth, workshop.Equipment.ToArray(), elements.Min(e => e.CapHeightMm), Math.Round(hours, 1), form.Use.MadeUp, elements.Min(e => e.LineWidthMm),
-                colours.Select(c => Colour.Parse(c).ToLab().L).DefaultIfEmpty(0).Max(), held.School != School.InHand, workshop.Habit("draw"), workshop.Habit("marker"), workshop.Habit("hold-film"), drawn.Face.Fold is not null),
+                colours.Select(c => Colour.Parse(c).ToLab().L).DefaultIfEmpty(0).Max(), held.School != School.InHand, workshop.Habit("draw"), workshop.Habit("marker"), workshop.Habit("hold-film"), drawn.Face.Fold is not null) { Called = called },
             box.Width + (2 * TransferRoom.CutMarginMm), box.Height + (2 * TransferRoom.CutMarginMm), elements.SelectMany(e => e.Parts).Sum(p => Polyline.Length(p.LineMm)), workshop.Paper,
             overrules.For("transfer.method"), overrules.For("transfer.marker"), overrules.For("transfer.stabiliser")));
         decisions.AddRange(transfer.Decisions);
@@ -127,11 +128,11 @@ public static class Planner
 
         // Route and threads, and with the real thread ends the effort.
         var routed = Working.RouteOf(
-            letters, held, cutting, ground, thickness, marksCloth && transfer.Marker.GoesBy == GoesBy.Brushing, workshop, overrules.For("order.parts"), decisions);
+            letters, called, held, cutting, ground, thickness, marksCloth && transfer.Marker.GoesBy == GoesBy.Brushing, workshop, overrules.For("order.parts"), decisions);
         elements = Working.AsWorked(elements, routed);
         var threads = Working.ThreadsOf(elements, routed.Rows, cutting, cloth, thickness, workshop, overrules, decisions);
         var effort = EffortRoom.Stitching(
-            seconds, threads.Sum(t => t.Runs), cutting.MinutesEach, hooped, pace, threads.Select(t => new Use($"{Palette.NameOf(t.Colour)}, {Say.Count(t.Strands, "strand")}", t.LengthMm, "mm")).ToArray());
+            seconds, cutting.Minutes(threads.Sum(t => t.Runs), threads.Sum(t => t.FreshRuns), threads.Sum(t => t.Cuts)), hooped, pace, threads.Select(t => new Use($"{Palette.NameOf(t.Colour)}, {Say.Count(t.Strands, "strand")}", t.LengthMm, "mm")).ToArray());
 
         // Finish and time.
         var finished = FinishRoom.Settle(new FinishQuestion(
@@ -155,6 +156,8 @@ public static class Planner
             cloth, colours, transfer.Marker, marksCloth, transfer.Method.Id, transfer.Stabiliser, worn, form.Use.SeenOutdoors && !zone.Hidden, elements.Where(e => !e.IsMotif).Select(e => e.Text).ToArray(),
             finished.Work.Any(o => o.Place == Operations.Place.Iron) || transfer.Method.Id is "hot-iron" or "coated-paper", effort.Minutes / 60)));
 
+        // Only a habit that she has settled herself is one that can be set aside.
+        decisions = decisions.Select(d => d.NotFollowed is null || Habits.All.Any(h => d.Id.Split(':')[0] == h.ToldAt && workshop.Habits.TryGetValue(h.Id, out var choice) && choice != h.Default) ? d : d with { NotFollowed = null }).ToList();
         var found = FindIt.Choose(drawn, zone, elements[0].BaselineMm);
         return new Plan(
             job.Today,
@@ -163,7 +166,7 @@ public static class Planner
             new PlannedSpace(
                 drawn.Face, zone.Id, zone.Name, zone.Ring, ground.Field.Rings, drawn.Obstacles, drawn.Landmarks, drawn.Behind, drawn.Over ?? [], drawn.Picture,
                 found.Across, found.Level,
-                FindIt.Steps(drawn, zone, elements.Select(e => (e.Text.ReplaceLineEndings(" "), e.BaselineMm, e.BoxMm.Width)).ToArray(), cloth.Kind.Knit),
+                FindIt.Steps(drawn, zone, elements.Select(e => (e.Text.ReplaceLineEndings(" "), e.BaselineMm, e.BoxMm.Width, e.IsMotif ? Called.Motifs([e.Text]) : Called.Words)).ToArray(), cloth.Kind.Knit),
                 Snaps.For(drawn, zone, ground.Field, StandingOf(elements[0]))),
             elements,
             transfer,
@@ -175,8 +178,8 @@ public static class Planner
             finished.Care,
             elements.Where(e => !e.IsMotif).SelectMany((e, i) => i == 0 ? Proof.Of(e.Text) : Proof.Of(e.Text).Prepend(new ProofLetter("\n", "next wording"))).ToArray(),
             decisions.OrderBy(d => d.Station).ToArray(),
-            overrules.SetAside,
-            cautions.DistinctBy(c => c.Text, StringComparer.Ordinal).OrderByDescending(c => c.Severity).ToArray());
+            [.. overrules.SetAside, .. decisions.SelectMany(d => d.NotFollowed ?? []).Select(t => t.ToString())],
+            cautions.DistinctBy(c => c.Text).OrderByDescending(c => c.Severity).ToArray());
     }
 
     private static IEnumerable<Caution> At(Station station, IEnumerable<Caution> cautions) => cautions.Select(c => c with { At = station });

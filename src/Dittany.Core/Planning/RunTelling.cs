@@ -1,4 +1,3 @@
-using Dittany.Core.Effort;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.StitchBook;
@@ -6,12 +5,17 @@ using Dittany.Core.StitchBook;
 namespace Dittany.Core.Planning;
 
 /// <summary>
-/// One length of thread in the order of work: what it writes, where it begins and ends among the rows of the route, its stitches, and the minutes up to its end.
+/// One length of thread in the order of work: what it writes or draws, where it begins and ends among the rows of the route, its stitches, and the minutes up to its end. <paramref name="Fresh"/>: it begins
+/// where nothing is stitched yet; <paramref name="Cut"/>: with a thread newly cut, not with what is left on the needle.
 /// </summary>
-public sealed record RunTold(int Run, int Hoop, string Letters, int Stitches, int FirstRow, int LastRow, double Minutes, double MinutesSoFar, string Colour, int Strands)
+public sealed record RunTold(
+    int Run, int Hoop, string Letters, int Stitches, int FirstRow, int LastRow, double Minutes, double MinutesSoFar, string Colour, int Strands, string Stitch, string Needle, bool Fresh, bool Cut)
 {
     /// <summary>Said in a line.</summary>
     public string Text => $"Length {Run}: {Letters} · {Say.Count(Stitches, "stitch", "stitches")} · {Say.Minutes(Math.Max(1, Minutes))}";
+
+    /// <summary>The thread it is of, with its needle and stitch.</summary>
+    public string Thread => $"{Say.Upper(Colour)}, {Say.Count(Strands, "strand")}, {Needle}, {Stitch}";
 }
 
 /// <summary>The order of work, length by length: for the work sheet and for the face that works the piece.</summary>
@@ -21,6 +25,7 @@ public static class RunTelling
     public static IReadOnlyList<RunTold> Of(Plan plan)
     {
         var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
+        var numbers = plan.Elements.ToDictionary(e => e.Id, Numbered, StringComparer.Ordinal);
         var seconds = plan.Route.Select(r => parts[r.Element][r.Part].Stitches[r.Stitch].Seconds).ToArray();
         var all = Math.Max(1e-9, seconds.Sum());
         var stitching = Minutes(plan, "stitching");
@@ -34,12 +39,91 @@ public static class RunTelling
             var minutes = (stitching * rows.Sum(r => seconds[r.i]) / all) + eachEnd;
             soFar += minutes;
             var first = parts[rows[0].row.Element][rows[0].row.Part];
-            var letters = string.Concat(rows.Select(r => (r.row.Element, Part: parts[r.row.Element][r.row.Part])).Select(r => (r.Element, r.Part.LetterIndex, r.Part.Letter)).Distinct().Select(l => l.Letter));
-            told.Add(new RunTold(run.Key, rows[0].row.Hoop, letters, rows.Length, rows[0].i, rows[^1].i, Math.Round(minutes, 1), Math.Round(soFar, 1), Palette.NameOf(first.Colour), first.Strands));
+            var worked = rows.Select(r => (r.row.Element, r.row.Part)).Distinct().ToArray();
+            var stitches = worked.Select(w => Book.Find(parts[w.Element][w.Part].Stitch)!.Name).Distinct(StringComparer.Ordinal).ToArray();
+            var needle = plan.Threads.FirstOrDefault(t => t.Thread == first.Thread)?.Needle;
+            told.Add(new RunTold(
+                run.Key, rows[0].row.Hoop, What(worked, parts, numbers), rows.Length, rows[0].i, rows[^1].i, Math.Round(minutes, 1), Math.Round(soFar, 1), Palette.NameOf(first.Colour), first.Strands,
+                Say.List(stitches), needle is null ? string.Empty : Needles.Find(needle)!.Name, rows[0].row.Fresh, rows[0].row.Cut));
         }
 
         return told;
     }
+
+    /// <summary>Parts of a drawing by what they are, counted through each element: the third petal is 3. One that has no like has no number.</summary>
+    private static Dictionary<int, int> Numbered(PlannedElement element)
+    {
+        var numbers = new Dictionary<int, int>();
+        foreach (var role in element.Parts.Select((p, i) => (Part: p, Index: i)).Where(p => IsDrawn(p.Part)).GroupBy(p => p.Part.Role, StringComparer.Ordinal))
+        {
+            var shapes = role.Select(p => (p.Part.Copy, p.Part.LetterIndex)).Distinct().ToArray();
+            foreach (var (part, index) in role)
+            {
+                numbers[index] = shapes.Length == 1 ? 0 : Array.IndexOf(shapes, (part.Copy, part.LetterIndex)) + 1;
+            }
+        }
+
+        return numbers;
+    }
+
+    /// <summary>Letters as they are written, parts of a drawing by runs of equal ones: petals 1 to 6 and centre.</summary>
+    private static string What(IReadOnlyList<(string Element, int Part)> worked, Dictionary<string, IReadOnlyList<Part>> parts, Dictionary<string, Dictionary<int, int>> numbers)
+    {
+        var told = new List<string>();
+        foreach (var (element, role, of) in Alike(worked, w => (w.Element, IsDrawn(parts[w.Element][w.Part]) ? parts[w.Element][w.Part].Role : string.Empty)))
+        {
+            told.Add(role.Length == 0
+                ? string.Concat(of.Select(w => (parts[element][w.Part].LetterIndex, parts[element][w.Part].Letter)).Distinct().Select(l => l.Letter))
+                : Counted(role, of.Select(w => numbers[element][w.Part]).Distinct().ToArray()));
+        }
+
+        return Say.List(told);
+    }
+
+    /// <summary>What follows each other and is of one kind.</summary>
+    private static IEnumerable<(string Element, string Role, IReadOnlyList<(string Element, int Part)> Of)> Alike(
+        IReadOnlyList<(string Element, int Part)> worked, Func<(string Element, int Part), (string Element, string Role)> kindOf)
+    {
+        for (var from = 0; from < worked.Count;)
+        {
+            var kind = kindOf(worked[from]);
+            var to = from;
+            while (to < worked.Count && kindOf(worked[to]) == kind)
+            {
+                to++;
+            }
+
+            yield return (kind.Element, kind.Role, worked.Skip(from).Take(to - from).ToArray());
+            from = to;
+        }
+    }
+
+    private static string Counted(string role, int[] numbers)
+    {
+        if (numbers is [0])
+        {
+            return role;
+        }
+
+        var ranges = new List<string>();
+        for (var i = 0; i < numbers.Length;)
+        {
+            var to = i;
+            while (to + 1 < numbers.Length && numbers[to + 1] == numbers[to] + 1)
+            {
+                to++;
+            }
+
+            ranges.Add(to == i ? $"{numbers[i]}" : to == i + 1 ? $"{numbers[i]} and {numbers[to]}" : $"{numbers[i]} to {numbers[to]}");
+            i = to + 1;
+        }
+
+        return $"{(numbers.Length == 1 ? role : Plural(role))} {string.Join(", ", ranges)}";
+    }
+
+    internal static string Plural(string role) => role == "leaf" ? "leaves" : $"{role}s";
+
+    private static bool IsDrawn(Part part) => part.Letter == part.Role;
 
     private static double Minutes(Plan plan, string step) => plan.Time.ByStep.Where(s => s.Step == step).Sum(s => s.Minutes);
 }

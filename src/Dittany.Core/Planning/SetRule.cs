@@ -14,17 +14,17 @@ namespace Dittany.Core.Planning;
 /// One name of a set: the height it would take alone, the largest at which it fits with the set's stitch, the least at which it reads, and how far it overflows or what is wrong at the set's
 /// height; and the hand it is written in, which is another where the set's lacks its letters. Lengths in mm.
 /// </summary>
-public sealed record SetName(string Text, double AloneCapMm, double LargestCapMm, double LeastCapMm, double OverflowMm, IReadOnlyList<string> Wrong, IAlphabet Hand);
+public sealed record SetName(string Text, double AloneCapMm, double LargestCapMm, double LeastCapMm, double OverflowMm, IReadOnlyList<Told> Wrong, IAlphabet Hand);
 
 /// <summary>
 /// One lettering size for all names of a set: the name that governs it and why, and what all others would gain if that name were dropped (null where nothing would).
 /// <paramref name="RoomMm"/> is the room each name has, as wide and high as the field.
 /// </summary>
-public sealed record SetSizing(double CapMm, Pair Pair, string Governing, string Because, double? WithoutCapMm, string? NextGoverning, IReadOnlyList<SetName> Names, (double Width, double Height) RoomMm)
+public sealed record SetSizing(double CapMm, Pair Pair, string Governing, Told Because, double? WithoutCapMm, string? NextGoverning, IReadOnlyList<SetName> Names, (double Width, double Height) RoomMm)
 {
     /// <summary>What dropping the name that governs would gain, in a sentence.</summary>
-    public string Gain => WithoutCapMm is { } cap
-        ? $"Without “{Governing}” all others could have capitals of {Say.Length(cap)}, {Say.Length(cap - CapMm)} more; “{NextGoverning}” would govern then."
+    public Told Gain => WithoutCapMm is { } cap
+        ? (Told)$"Without “{Governing}” all others could have capitals of {Say.Length(cap)}, {Say.Length(cap - CapMm)} more; “{NextGoverning}” would govern then."
         : $"Dropping “{Governing}” would gain nothing: the next name wants the same.";
 }
 
@@ -64,7 +64,7 @@ public static class SetRule
         // All are written with the pair of the one that governs; one that does not read so small lifts them all.
         double Least((string Name, (LetteringQuestion Question, LetteringAnswer Answer) Settled) a) => LeastReading(a.Settled.Question, pair);
         var demanding = alone.OrderByDescending(Least).First();
-        var (cap, because) = (governing.Settled.Answer.CapMm, $"“{governing.Name}” has the least room for its length: alone it takes capitals of {Say.Length(governing.Settled.Answer.CapMm)}.");
+        var (cap, because) = (governing.Settled.Answer.CapMm, (Told)$"“{governing.Name}” has the least room for its length: alone it takes capitals of {Say.Length(governing.Settled.Answer.CapMm)}.");
         var governs = governing;
         if (Least(demanding) > cap)
         {

@@ -17,10 +17,10 @@ public static class StitchTelling
     private const double StraightFrom = 12;
 
     /// <summary>All stitches in working order, each with the minutes of stitching up to the end of its length.</summary>
-    public static IReadOnlyList<string> All(Plan plan)
+    public static IReadOnlyList<Told> All(Plan plan)
     {
         var ends = RunTelling.Of(plan).ToDictionary(r => r.Run);
-        return Enumerable.Range(0, plan.Route.Count).Select(row => $"{Tell(plan, row)} {Minutes(ends[plan.Route[row].Run], row)}").ToArray();
+        return Enumerable.Range(0, plan.Route.Count).Select(row => (Told)$"{Tell(plan, row)} {Minutes(ends[plan.Route[row].Run], row)}").ToArray();
 
         static string Minutes(RunTold run, int row)
         {
@@ -30,32 +30,32 @@ public static class StitchTelling
     }
 
     /// <summary>Tells the stitch in a row of the route.</summary>
-    public static string Tell(Plan plan, int row)
+    public static Told Tell(Plan plan, int row)
     {
         var at = plan.Route[row];
         var part = plan.Elements.First(e => e.Id == at.Element).Parts[at.Part];
         var stitch = part.Stitches[at.Stitch];
         var hoop = plan.Hooping.Hoops.Count > 1 ? $", hooping {at.Hoop}" : string.Empty;
-        var leap = at.FloatKind switch
+        Told leap = at.FloatKind switch
         {
-            FloatKind.NewThread => " A new thread begins here.",
-            FloatKind.Straight when at.FloatMm > 0 => $" Before it the thread jumps {Say.Length(Math.Round(at.FloatMm, 1))} behind.",
-            FloatKind.Carried => $" Before it the thread is carried {Say.Length(Math.Round(at.BackMm, 1))} behind, under stitches already there.",
-            _ => string.Empty,
+            FloatKind.NewThread => (Told)" A new thread begins here.",
+            FloatKind.Straight when at.FloatMm > 0 => (Told)$" Before it the thread jumps {Say.Length(Math.Round(at.FloatMm, 1))} behind.",
+            FloatKind.Carried => (Told)$" Before it the thread is carried {Say.Length(Math.Round(at.BackMm, 1))} behind, under stitches already there.",
+            _ => (Told)string.Empty,
         };
         return $"Stitch {row + 1} of {plan.Route.Count}, in the {part.Letter}: {Length(stitch)}, thread {at.Run}{hoop}. {Why(part, stitch)}{leap}";
     }
 
-    private static string Length(Stitch stitch) => stitch.Shape switch
+    private static Told Length(Stitch stitch) => stitch.Shape switch
     {
-        StitchShape.Knot => "a knot",
-        StitchShape.Whip => $"a wrap of {Say.Length(Math.Round(stitch.LengthMm, 1))}",
-        StitchShape.Tie => "a small stitch that ties the last link down",
-        StitchShape.Loop => $"a loop of {Say.Length(Math.Round(stitch.LengthMm, 1))}",
-        _ => Say.Length(Math.Round(stitch.LengthMm, 1)),
+        StitchShape.Knot => (Told)"a knot",
+        StitchShape.Whip => (Told)$"a wrap of {Say.Length(Math.Round(stitch.LengthMm, 1))}",
+        StitchShape.Tie => (Told)"a small stitch that ties the last link down",
+        StitchShape.Loop => (Told)$"a loop of {Say.Length(Math.Round(stitch.LengthMm, 1))}",
+        _ => (Told)Say.Length(Math.Round(stitch.LengthMm, 1)),
     };
 
-    private static string Why(Part part, Stitch stitch)
+    private static Told Why(Part part, Stitch stitch)
     {
         var kind = Book.Find(part.Stitch)!;
         if (stitch.Shape == StitchShape.Knot)
@@ -77,7 +77,7 @@ public static class StitchTelling
         var straight = radius > StraightFrom * Math.Max(stitch.LengthMm, 1);
         if (stitch.LengthMm >= part.WishedMm * Full)
         {
-            return straight ? $"Full length: {kind.Name} is usually {Say.Length(Math.Round(part.WishedMm, 2))} here." : "Full length: the bend is wide enough for it.";
+            return straight ? (Told)$"Full length: {kind.Name} is usually {Say.Length(Math.Round(part.WishedMm, 2))} here." : (Told)"Full length: the bend is wide enough for it.";
         }
 
         if (part.Stitches.Count(s => s.Shape == stitch.Shape) <= kind.Span)
@@ -86,8 +86,8 @@ public static class StitchTelling
         }
 
         return straight
-            ? $"Shorter than {Say.Length(Math.Round(part.WishedMm, 2))}, so that the stitches of this stretch come out alike and none is a stub at the end."
-            : $"Shorter than {Say.Length(Math.Round(part.WishedMm, 2))}, for the bend here has a radius of about {Say.Length(Math.Round(radius, 1))} and the stitch may leave the line by {Say.Length(Math.Round(Tolerance.SagittaMm(part.LineWidthMm), 2))} at most.";
+            ? (Told)$"Shorter than {Say.Length(Math.Round(part.WishedMm, 2))}, so that the stitches of this stretch come out alike and none is a stub at the end."
+            : (Told)$"Shorter than {Say.Length(Math.Round(part.WishedMm, 2))}, for the bend here has a radius of about {Say.Length(Math.Round(radius, 1))} and the stitch may leave the line by {Say.Length(Math.Round(Tolerance.SagittaMm(part.LineWidthMm), 2))} at most.";
     }
 
     /// <summary>Radius of the line under a stitch, from its chord and how far the line stands off it: r = c² / 8s + s / 2.</summary>

@@ -1,4 +1,5 @@
 using System.Globalization;
+using Dittany.Core.Measures;
 
 namespace Dittany.Core.Planning;
 

@@ -9,7 +9,7 @@ using Dittany.Core.Words;
 namespace Dittany.Core.Planning;
 
 /// <summary>What the maker settled of the lettering herself, as written: null where the plan decides. A size may be a height or a wish.</summary>
-internal sealed record StatedLettering(string? Size, string? Strands, string? Stitch, string? Rows, string? Length, string? Dots)
+internal sealed record StatedLettering(string? Size, string? Strands, string? Stitch, string? Rows, string? Length, string? Dots, double? WidthMm = null)
 {
     public double? CapMm => double.TryParse(Size, NumberStyles.Float, CultureInfo.InvariantCulture, out var number) ? number : null;
 
@@ -24,7 +24,7 @@ internal static class WordingDecisions
         Func<StitchSchools, StitchSpec> specFor, Workshop workshop, List<Decision> decisions)
     {
         decisions.Add(Rowed(id("words.rows"), q, a, rows, ways, stated.Rows));
-        decisions.Add(Size(id("words.size"), q, a, stated.Size, workshop));
+        decisions.Add(Size(id("words.size"), q, a, stated, workshop));
         decisions.Add(Stitch(id("stitch.outline"), q, a, stated.Stitch, specFor(workshop.StitchSchoolsWith(stated.Length, stated.Dots))));
         decisions.Add(Deciding.ByHabit(
             school => Length(id("stitch.length"), a, specFor(workshop.StitchSchoolsWith(school, stated.Dots)), school), workshop.Habit("stitch-length"), stated.Length, Habits.Find("stitch-length")!.Choices));
@@ -40,12 +40,12 @@ internal static class WordingDecisions
     private static Decision Rowed(string id, LetteringQuestion q, LetteringAnswer a, IReadOnlyList<string> rows, IReadOnlyList<IReadOnlyList<string>> ways, string? hers)
     {
         var because = rows.Count == 1
-            ? $"In one row the capitals come out at {Say.Length(a.CapMm)}."
-            : $"Broken where sense allows, {string.Join(" / ", rows)}: the capitals come out at {Say.Length(a.CapMm)}.";
-        var least = hers is null && ways.Count > 1 ? $" Here they are usually {Say.Length(q.UsualLeastMm)} or more." : string.Empty;
-        string[] told = hers is not null && hers != Choice(rows.Count).ChoiceId
+            ? (Told)$"In one row the capitals come out at {Say.Length(a.CapMm)}."
+            : (Told)$"Broken where sense allows, {string.Join(" / ", rows)}: the capitals come out at {Say.Length(a.CapMm)}.";
+        Told least = hers is null && ways.Count > 1 ? (Told)$" Here they are usually {Say.Length(q.UsualLeastMm)} or more." : string.Empty;
+        Told[] told = hers is not null && hers != Choice(rows.Count).ChoiceId
             ? [because, $"You asked for {hers} rows: the words cannot be broken into so many, for a row ends only between words."]
-            : [because + least];
+            : [$"{because}{least}"];
         return Deciding.Make(
             id, Station.Words, "In how many rows", Choice(rows.Count), hers is null ? null : Choice(rows.Count), told, ["Wider room, or fewer words."],
             ways.Select(w => Choice(w.Count)).ToArray());
@@ -53,19 +53,25 @@ internal static class WordingDecisions
         static Choice Choice(int count) => new(count.ToString(CultureInfo.InvariantCulture), Say.Upper(Say.Count(count, "row")));
     }
 
-    private static Decision Size(string id, LetteringQuestion q, LetteringAnswer a, string? hers, Workshop workshop)
+    private static Decision Size(string id, LetteringQuestion q, LetteringAnswer a, StatedLettering stated, Workshop workshop)
     {
+        var hers = stated.Size;
         var free = hers is null ? a : Lettering.Settle(q with { CapMm = null, Wish = WordingPlanner.WishOf(workshop.Habit("size")) });
         var width = a.Setting.Width * a.CapMm;
         var (least, greatest) = q.Field.Area.Box;
         var share = Math.Round(100 * width / Math.Max(1, greatest.X - least.X));
-        var because = new List<string>
+        var because = new List<Told>
         {
             $"The words are {Say.Length(width)} wide, {Say.Number(share, 0)} % of the field's width.",
-            a.LargestCapMm > 0 ? $"The largest that fits here is {Say.Length(Math.Round(a.LargestCapMm, 1))}." : "No size fits at this place.",
-            $"{Say.Upper(a.Pair.Stitch.Name)} with {Legibility.Strands(a.Pair.Strands)} draws a line of {Say.Length(a.Pair.LineWidthMm)}: capitals are {Say.Number(a.CapMm / a.Pair.LineWidthMm)} lines high, and {Say.Number(Book.Iso3098TypeB, 0)} is the draughtsman's rule (ISO 3098, type B).",
+            a.LargestCapMm > 0 ? (Told)$"The largest that fits here is {Say.Length(Math.Round(a.LargestCapMm, 1))}." : "No size fits at this place.",
+            $"{Say.Upper(a.Pair.Stitch.Name)} with {Legibility.Strands(a.Pair.Strands)} draws a line of {Say.Length(a.Pair.LineWidthMm)}, so that capitals are {Say.Number(a.CapMm / a.Pair.LineWidthMm, 0)} times as high as their line is wide.",
             $"Usual here are {Say.Length(q.UsualLeastMm)} to {Say.Length(q.UsualMostMm)}, at most {Say.Length(Math.Round(q.Usual.MostWidthMm))} wide. {q.Usual.WidthReason}",
         };
+        if (stated.WidthMm is { } wished)
+        {
+            because.Insert(0, $"You wished the words {Say.Length(wished)} wide: capitals of {Say.Length(Math.Round(a.CapMm, 1))} make them so.");
+        }
+
         if (ReferenceEquals(a.Setting, q.Settings.Wide))
         {
             because.Add($"Under {Say.Length(Math.Round(Settings.WideBelow(a.Pair.LineWidthMm), 1))} letters stand {Say.Number(100 * Setting.WideBy, 0)} % of their height further apart, so that the thread does not close the gaps.");
@@ -73,7 +79,14 @@ internal static class WordingDecisions
 
         return Deciding.Make(
             id, Station.Words, "How high the capitals", SizeChoice(hers is null ? a.CapMm : free.CapMm), hers is null ? null : SizeChoice(a.CapMm), because,
-            ["Another place or share of the space, more or fewer strands, another stitch."], SizeChoices(q, a));
+            ["Another place or share of the space, more or fewer strands, another stitch."], SizeChoices(q, a)) with
+        {
+            From =
+            [
+                $"Draughtsman's lettering is {Say.Number(Book.Iso3098TypeB, 0)} times as high as its line is wide (ISO 3098, type B).",
+                $"Usual heights and widths here: {q.Usual.Source}.",
+            ],
+        };
     }
 
     private static Decision Stitch(string id, LetteringQuestion q, LetteringAnswer a, string? hers, StitchSpec spec)
@@ -94,25 +107,39 @@ internal static class WordingDecisions
                 $"A bend tighter than {Say.Length(Math.Round(Tolerance.LeastRadiusMm(a.Pair), 1))} is beyond it; its shortest stitch is {Say.Length(Math.Round(spec.ShortestMm, 2))}.",
             ],
             ["Larger or smaller letters, a knitted cloth, your habit of lettering."],
-            Book.Lines.Select(s => new Choice(s.Id, Say.Upper(s.Name))).ToArray(), ruledOut);
+            Book.Lines.Select(s => new Choice(s.Id, Say.Upper(s.Name))).ToArray(), ruledOut) with
+        {
+            NotFollowed = hers is null && Book.Find(q.Facts.LetterSchool) is { } habit && habit != a.Pair.Stitch ? [HabitAgainst(q, habit, a.CapMm)] : null,
+        };
+    }
+
+    /// <summary>Why her usual stitch is not taken at this height, and from which it would be.</summary>
+    private static Told HabitAgainst(LetteringQuestion q, IStitch habit, double capMm)
+    {
+        var strands = q.Strands ?? Recommender.StrandsFor(habit, capMm, q.Facts);
+        var enough = Math.Ceiling(Math.Max(habit.LeastCapMm(strands), Lettering.TightestMm(q, 1) is var bend && bend > 0 && double.IsFinite(bend) ? Tolerance.LeastRadiusMm(new Pair(habit, strands)) / bend : 0));
+        var fault = FaultOf(q, habit, capMm) ?? (Told)"another stitch reads better here.";
+        return enough > capMm
+            ? (Told)$"Your habit, {habit.Name}, is not followed: {Say.Lower(fault)} It would be from capitals of about {Say.Length(enough)} on."
+            : (Told)$"Your habit, {habit.Name}, is not followed: {Say.Lower(fault)}";
     }
 
     /// <summary>What would be wrong with another stitch at this height, in the bundle it is written with, or null.</summary>
-    private static string? FaultOf(LetteringQuestion q, IStitch stitch, double capMm)
+    private static Told? FaultOf(LetteringQuestion q, IStitch stitch, double capMm)
     {
         var pair = new Pair(stitch, q.Strands ?? Recommender.StrandsFor(stitch, capMm, q.Facts));
         return Lettering.At(q with { Stitch = stitch, Strands = pair.Strands }, capMm).Faults is { Count: > 0 } faults ? faults[0].Text
             : Lettering.CanTurn(q, pair, capMm) ? null
-            : $"The tightest bend here, {Say.Length(Math.Round(Lettering.TightestMm(q, capMm), 1))}, is under the {Say.Length(Math.Round(Tolerance.LeastRadiusMm(pair), 1))} that {stitch.Name} can follow.";
+            : (Told)$"The tightest bend here, {Say.Length(Math.Round(Lettering.TightestMm(q, capMm), 1))}, is under the {Say.Length(Math.Round(Tolerance.LeastRadiusMm(pair), 1))} that {stitch.Name} can follow.";
     }
 
     private static Decision Length(string id, LetteringAnswer a, StitchSpec spec, string school)
     {
-        var because = new List<string>
+        var because = new List<Told>
         {
             spec.Span == 2
-                ? $"On straights a stitch is {Say.Length(Math.Round(spec.WishedMm, 2))} long and goes forward by half of it, {Say.Length(Math.Round(spec.WishedMm / 2, 2))}: it comes up at the end of the one before the last."
-                : $"On straights a stitch is {Say.Length(Math.Round(spec.WishedMm, 2))} long.",
+                ? (Told)$"On straights a stitch is {Say.Length(Math.Round(spec.WishedMm, 2))} long and goes forward by half of it, {Say.Length(Math.Round(spec.WishedMm / 2, 2))}: it comes up at the end of the one before the last."
+                : (Told)$"On straights a stitch is {Say.Length(Math.Round(spec.WishedMm, 2))} long.",
             $"On a bend it leaves the line by at most {Say.Length(Math.Round(spec.SagittaMm, 3))}.",
         };
         var manner = a.Pair.Stitch.Manner(spec.Schools);
@@ -137,7 +164,12 @@ internal static class WordingDecisions
 
         return Deciding.Make(
             id, Station.Stitches, "How long the stitches are", new Choice(school, Say.Upper(Habits.Find("stitch-length")!.Choices.First(c => c.ChoiceId == school).Text)), null, because,
-            ["Your habits of stitch length, or a baby's skin behind the work."]);
+            ["Your habits of stitch length, or a baby's skin behind the work."]) with
+        {
+            NotFollowed = spec.Schools.LengthMm is { } wished && spec.WishedMm < wished - 0.01
+                ? [$"Stitches of {Say.Length(wished)}, your habit, are not followed: on skin no thread behind may be longer than {Say.Length(Items.Wearing.MostBehindOnSkinMm)}. On what does not lie on skin they would be."]
+                : null,
+        };
     }
 
     private static Choice DotKnots => new("knot", "As French knots, where there is room");
@@ -147,7 +179,7 @@ internal static class WordingDecisions
     private static Decision Dots(string id, LetteringAnswer a, StitchSpec spec, Workshop workshop)
     {
         var knots = spec.Schools.Dots == DotSchool.Knot || (spec.Schools.Dots == DotSchool.ByHeight && a.CapMm >= Knots.FromCapMm);
-        var wraps = spec.Schools.Wraps;
+        var wraps = spec.Wraps;
         var hole = workshop.Habit("knot-hole") == "beside"
             ? "Go down beside the hole you came up by, never in it, or the knot slips through."
             : "Go down in the very hole you came up by, holding the knot until it sits.";
@@ -156,7 +188,12 @@ internal static class WordingDecisions
             knots
                 ? [$"From {Say.Length(Knots.FromCapMm)} capitals a knot of {Say.Count(wraps, "wrap")} has room: it lies {Say.Length(Knots.AcrossMm(a.Pair.Strands, wraps))} wide and takes {Say.Length(Knots.ThreadMm(a.Pair.Strands, wraps))} of thread.", hole]
                 : [$"Under {Say.Length(Knots.FromCapMm)} capitals a knot would crowd the stem; a tiny straight reads as a dot."],
-            ["Larger capitals, or your habit of dots."]);
+            ["Larger capitals, or your habit of dots."]) with
+        {
+            NotFollowed = knots && wraps < spec.Schools.Wraps
+                ? [$"{Say.Upper(Say.Count(spec.Schools.Wraps, "wrap"))}, your habit, are not followed: {Say.Count(a.Pair.Strands, "strand")} are thick enough with {Say.Count(wraps, "wrap")}. With fewer strands they would be."]
+                : null,
+        };
     }
 
     private static Decision Strands(string id, LetteringQuestion q, LetteringAnswer a, string? hers)
@@ -166,12 +203,25 @@ internal static class WordingDecisions
             id, Station.Thread, "How many strands", Choice(own), hers is null ? null : Choice(a.Pair.Strands),
             [
                 Recommender.BecauseStrands(a.Pair, a.CapMm, q.Facts),
-                $"{Say.Upper(Legibility.Strands(a.Pair.Strands))} lie {Say.Length(Materials.Bundle.WidthMm(a.Pair.Strands))} wide, and the line {Say.Length(a.Pair.LineWidthMm)}.",
+                $"{Say.Upper(Legibility.Lie(a.Pair.Strands))} {Say.Length(Materials.Bundle.WidthMm(a.Pair.Strands))} wide, and the line {Say.Length(a.Pair.LineWidthMm)}.",
             ],
             ["Larger or smaller capitals, or another stitch."],
-            new[] { 1, 2, 3, 4, 6 }.Select(Choice).ToArray());
+            new[] { 1, 2, 3, 4, 6 }.Select(Choice).ToArray()) with
+        {
+            NotFollowed = hers is null && q.Facts.HasSchoolOf(a.Pair.Stitch.Id) && Recommender.StrandsFor(a.Pair.Stitch, a.CapMm, q.Facts) is var habit && habit != a.Pair.Strands
+                ? [$"{Say.Upper(Say.Count(habit, "strand"))}, your habit for {a.Pair.Stitch.Name}, are not followed: {HeavierBecause(q, a, habit)}"]
+                : null,
+        };
 
         static Choice Choice(int strands) => new(strands.ToString(CultureInfo.InvariantCulture), Say.Upper(Say.Count(strands, "strand")));
+    }
+
+    private static Told HeavierBecause(LetteringQuestion q, LetteringAnswer a, int strands)
+    {
+        var pair = new Pair(a.Pair.Stitch, strands);
+        return Lettering.At(q with { Stitch = pair.Stitch, Strands = strands }, a.CapMm).Faults is { Count: > 0 } faults
+            ? Say.Lower(faults[0].Text)
+            : (Told)$"{Say.Count(a.Pair.Strands, "strand")} {(a.Pair.Strands == 1 ? "reads" : "read")} better in these words.";
     }
 
     private static Choice SizeChoice(double capMm) => new(capMm.ToString("R", CultureInfo.InvariantCulture), $"Capitals of {Say.Length(capMm)}");

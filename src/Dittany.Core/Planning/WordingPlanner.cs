@@ -34,7 +34,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         decisions.Add(placeDecision);
 
         var stated = new StatedLettering(
-            asked.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture) ?? overrules.For(Id("words.size")),
+            asked.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture) ?? (asked.WidthMm is null ? overrules.For(Id("words.size")) : null),
             asked.Strands?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(Id("thread.strands")),
             asked.Stitch ?? overrules.For(Id("stitch.outline")),
             asked.Rows?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(Id("words.rows")),
@@ -43,6 +43,11 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         var schools = workshop.StitchSchoolsWith(stated.Length, stated.Dots);
         var arranged = WordsArranged.Settle(Id, asked, ground, place, overrules);
         decisions.AddRange(arranged.Decisions);
+        if (asked.WidthMm is { } wide && stated.Size is null)
+        {
+            stated = stated with { WidthMm = wide, Size = CapFor(wide, size => Choose(Ways(asked, alphabet, place, arranged, stated with { Size = size }, index, of)).Answer) };
+        }
+
         var ways = Ways(asked, alphabet, place, arranged, stated, index, of);
         var (question, answer, rows) = Choose(ways);
         if (alphabet.Facts.Widths is { } widths)
@@ -115,6 +120,34 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
 
         // The wording as a job that states a change would have it: rows are chosen anew.
         LetteringAnswer AsJob(Func<LetteringQuestion, LetteringQuestion> change) => Choose(ways.Select(w => (w.Rows, change(w.Question))).ToArray()).Answer;
+    }
+
+    /// <summary>A width is met to this, mm: less than a thread.</summary>
+    private const double WidthMetMm = 0.1;
+
+    /// <summary>
+    /// The height at which words come out so wide, as it would be stated. Their width grows as their height does, but for the line, for small letters that are set wider, and for rows that break elsewhere:
+    /// so it is looked for in a few steps, each in proportion to what is missing.
+    /// </summary>
+    private static string CapFor(double wideMm, Func<string, LetteringAnswer> at)
+    {
+        const int Steps = 12;
+        var cap = 20.0;
+        for (var step = 0; step < Steps; step++)
+        {
+            var answer = at(Stated(cap));
+            var width = (answer.Setting.Width * cap) + answer.Pair.LineWidthMm;
+            if (Math.Abs(width - wideMm) <= WidthMetMm || width <= 0)
+            {
+                break;
+            }
+
+            cap = Math.Clamp(Math.Round(cap * Math.Max(0.1, wideMm - answer.Pair.LineWidthMm) / Math.Max(0.1, width - answer.Pair.LineWidthMm), 2), Lettering.LeastCapMm, Fit.MostCapMm);
+        }
+
+        return Stated(cap);
+
+        static string Stated(double mm) => mm.ToString("R", CultureInfo.InvariantCulture);
     }
 
     /// <summary>How a wording alone would be lettered: its question in the rows it comes out best in, and the answer. No stitch is placed.</summary>
@@ -208,15 +241,19 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             new Choice(own.Hex, Say.Upper(own.Name)),
             hers is null ? null : new Choice(hex, Say.Upper(Palette.NameOf(hex))),
             [
-                lightness >= Legibility.ReadsFromL
-                    ? $"It is {Say.Number(lightness)} lighter or darker than the cloth, and from {Say.Number(Legibility.ReadsFromL, 0)} on words read."
-                    : lightness >= Legibility.VanishesBelowL
-                        ? $"It is {Say.Number(lightness)} lighter or darker than the cloth: tone on tone. From {Say.Number(Legibility.ReadsFromL, 0)} on words read at a glance."
-                        : $"It is only {Say.Number(lightness)} lighter or darker than the cloth: words vanish under {Say.Number(Legibility.VanishesBelowL, 0)}.",
-                $"The whole colour difference is {Say.Number(apart)} (CIEDE2000).",
+                lightness >= Legibility.ReadsFromL ? (Told)$"It is {Legibility.Against(Colour.Parse(hex), cloth)}: words in it read at a glance."
+                    : lightness >= Legibility.VanishesBelowL ? (Told)$"It is {Legibility.Against(Colour.Parse(hex), cloth)}: tone on tone, to be found from near by."
+                    : (Told)$"It is {Legibility.Against(Colour.Parse(hex), cloth)}: from a step away the words vanish.",
             ],
             ["Another colour of cloth."],
-            reading.Select(c => new Choice(c.Hex, Say.Upper(c.Name))).ToArray()));
+            reading.Select(c => new Choice(c.Hex, Say.Upper(c.Name))).ToArray()) with
+            {
+                From =
+                [
+                    $"Lightness L* of CIE 1976, 0 to 100: apart by {Say.Number(lightness, 0)}; words read from {Say.Number(Legibility.ReadsFromL, 0)} on and vanish under {Say.Number(Legibility.VanishesBelowL, 0)} (from memory).",
+                    $"The whole colour difference is {Say.Number(apart, 0)} by CIEDE2000 (Sharma, Wu and Dalal, 2005).",
+                ],
+            });
         return (hex, hers is not null);
     }
 
@@ -261,8 +298,8 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
                 concerns.Add(new Concern(
                     "turning", letter.Letter, Math.Round(beyond, 3),
                     beyond > 0
-                        ? $"A bend of {letter.Named} is tighter than a stitch of {Say.Length(spec.ShortestMm)} can follow: the line is cut short by {Say.Length(Math.Round(beyond + spec.SagittaMm, 2))}."
-                        : $"A bend of {letter.Named} is so tight that its stitches turn sharply and look angular.",
+                        ? (Told)$"A bend of {letter.Named} is tighter than a stitch of {Say.Length(spec.ShortestMm)} can follow: the line is cut short by {Say.Length(Math.Round(beyond + spec.SagittaMm, 2))}."
+                        : (Told)$"A bend of {letter.Named} is so tight that its stitches turn sharply and look angular.",
                     Cures(q, a, schools, letter, asJob, bent.Select(l => l.Source).ToHashSet(), s => s.Lines.All(l => !l.Turned))));
             }
         }
@@ -359,7 +396,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
 
         yield return new Concern(
             "overflows", null, Math.Round(overflow, 3),
-            q.Field.For(Recommender.InOrder(q.Stitch, q.Strands, q.Facts).Min(p => p.LineWidthMm)).IsEmpty ? $"There is no room at all here on the {ground.Form.Name}." : $"The words reach {Say.Length(Math.Round(overflow, 1))} beyond the room there is.",
+            q.Field.For(Recommender.InOrder(q.Stitch, q.Strands, q.Facts).Min(p => p.LineWidthMm)).IsEmpty ? $"There is no room at all here on the {ground.Form.Name}." : (Told)$"The words reach {Say.Length(Math.Round(overflow, 1))} beyond the room there is.",
             remedies);
     }
 }

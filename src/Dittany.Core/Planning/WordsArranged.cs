@@ -53,7 +53,7 @@ internal sealed record WordsArranged(Arrangement Arrangement, Ornament? Ornament
         // Along a straight edge the words grow about their place like any straight words, and their size can be found exactly.
         var path = edge is { } bent && StraightWay(bent.Path) is null ? bent.Path : null;
         var arrangement = new Arrangement((WordWay)Arrangement.Ids.ToList().IndexOf(way), reading == "inside", way is "arc" or "ring" ? asked.RadiusMm : null, turn, path);
-        var because = new List<string> { told.Because };
+        var because = new List<Told> { told.Because };
         if (way != told.Id)
         {
             because.Add(told.Id == "edge" ? "Here there is no edge the words could follow, so they stand level." : $"A monogram has up to {Arrangement.MostInitials} letters: these {letters} stand level.");

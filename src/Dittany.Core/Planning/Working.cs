@@ -25,7 +25,7 @@ internal static class Working
         .SelectMany(e => e.Parts.Select((p, i) => (Part: p, Index: i)).GroupBy(p => p.Part.LetterIndex).Select(g => new WorkedLetter(e, g.Select(p => p.Part).ToArray(), g.Select(p => p.Index).ToArray())))
         .ToArray();
 
-    public static Held Hold(IReadOnlyList<WorkedLetter> letters, WordingGround ground, Workshop workshop, Overrules overrules)
+    public static Held Hold(IReadOnlyList<WorkedLetter> letters, Called called, WordingGround ground, Workshop workshop, Overrules overrules)
     {
         var units = letters
             .Select(l => new Unit(l.Parts[0].Letter, l.Parts.SelectMany(p => p.Stitches).SelectMany(s => new[] { s.FromMm, s.ToMm }).ToArray(), l.Parts.Max(p => p.LineWidthMm) / 2))
@@ -37,23 +37,28 @@ internal static class Working
             units, ground.Drawn.Outline, keepOff, ground.Cloth, ground.Zone.Opening ?? ground.Drawn.Opening, ground.Zone.HoopLimit ?? ground.Drawn.HoopLimit, workshop.HoopsMm, Holding.SchoolOf(workshop.Habit("hold")),
             workshop.Habit("tension"), workshop.Habit("layers"), hersSchool, hersSize,
             (hersSchool ?? workshop.Habit("hold")) != "in-hand" ? overrules.For("hoop.tension") : null,
-            ground.Cloth.Lined ? overrules.For("hoop.layers") : null) { Budget = ground.Budget });
+            ground.Cloth.Lined ? overrules.For("hoop.layers") : null) { Budget = ground.Budget, Called = called });
     }
 
     /// <summary>Skimming wants cloth that gives: in the hand, or slack in the hoop.</summary>
     public static (bool Skims, Decision Decision) Action(Held held, Workshop workshop, string? hers)
     {
-        var gives = held.School == School.InHand || held.Decisions.Any(d => d.Id == "hoop.tension" && d.ChoiceId == "slack");
+        var inHand = held.School == School.InHand;
+        var gives = inHand || held.Decisions.Any(d => d.Id == "hoop.tension" && d.ChoiceId == "slack");
         var decision = Deciding.ByHabit(Told, workshop.Habit("needle-action"), hers, gives ? [Stab, Skim] : [Stab]);
         return (decision.ChoiceId == Skim.ChoiceId, decision);
 
         Decision Told(string habit)
         {
-            var skims = habit == Skim.ChoiceId && gives;
+            // In the hand nothing is taut: whoever does not say otherwise scoops.
+            var skims = gives && (habit == Skim.ChoiceId || (inHand && hers is null));
             return Deciding.Make(
                 "stitch.action", Station.Stitches, "How the needle goes", skims ? Skim : Stab, null,
                 [
-                    skims ? "The cloth gives, so the needle can scoop: faster, a little less exact; in tight places go back to stabbing."
+                    skims ? inHand
+                            ? "In the hand the cloth is not taut, so the needle scoops; through an outer layer alone too."
+                            : "The cloth gives, so the needle can scoop: faster, a little less exact; in tight places go back to stabbing."
+                        : inHand ? "In the hand the cloth is not taut: hold it flat over a finger, and go straight through."
                         : habit == Skim.ChoiceId ? "The cloth is drum-tight and cannot be scooped, so the needle goes straight down and straight up."
                         : "At a right angle through taut cloth each stitch lands where it is meant to.",
                     Travel(skims, workshop.Habit("hand") == "left"),
@@ -75,34 +80,38 @@ internal static class Working
     public static int ExpectedRuns(IReadOnlyList<WorkedLetter> letters, Cutting cutting, double thicknessMm)
     {
         var used = letters.SelectMany(l => l.Parts).Sum(p => p.Stitches.Select((s, i) => Routing.Use(s, i == 0 ? 0 : Routing.Behind(p.Stitches[i - 1], s), thicknessMm)).Sum());
-        return (int)Math.Ceiling(used * Cutting.TakeUp / cutting.RunMm);
+        return Math.Max(1, (int)Math.Ceiling(((used * Cutting.TakeUp) + cutting.RunMm - cutting.FreshRunMm) / cutting.RunMm));
     }
 
     /// <summary>The route with its decision; <paramref name="wipes"/> says that the line on the cloth can be wiped by the hand.</summary>
     public static Routed RouteOf(
-        IReadOnlyList<WorkedLetter> letters, Held held, Cutting cutting, WordingGround ground, double thicknessMm, bool wipes, Workshop workshop, string? hers, List<Decision> decisions)
+        IReadOnlyList<WorkedLetter> letters, Called called, Held held, Cutting cutting, WordingGround ground, double thicknessMm, bool wipes, Workshop workshop, string? hers, List<Decision> decisions)
     {
         var left = workshop.Habit("hand") == "left";
-        var own = left && wipes ? "last-letter-first" : "writing-order";
+        var own = left && wipes && called.AreWords ? "last-letter-first" : "writing-order";
         var backwards = (hers ?? own) == "last-letter-first";
-        var order = Enumerable.Range(0, letters.Count).ToArray();
+        var (first, round) = (workshop.Habit("motif-first"), workshop.Habit("motif-rounds"));
+        var order = MotifOrder.Of(letters, first, round);
         if (backwards)
         {
-            Array.Reverse(order);
+            order = order.Reverse().ToArray();
         }
 
         var hoopOf = held.Placings.SelectMany(h => h.Units.Select(u => (u, h.Order))).ToDictionary(p => p.u, p => p.Order);
         var shows = letters.Count > 0 && letters.Any(l => ColourDifference.Lightness(Colour.Parse(l.Parts[0].Colour), ground.Cloth.Colour) >= Legibility.VanishesBelowL);
-        var rule = FloatRules.For(new FloatFacts(ground.Cloth, ground.Worn, ground.Form.Use, ground.Form.Name, shows, workshop.Habit("carry"), workshop.Habit("jumps")));
+        var rule = FloatRules.For(new FloatFacts(ground.Cloth, ground.Worn, ground.Form.Use, ground.Form.Name, shows, workshop.Habit("carry"), workshop.Habit("jumps"), called.One));
         var pieces = order.SelectMany(i => letters[i].Parts.Select((part, n) => new Piece(
             letters[i].Element.Id, letters[i].Indices[n], i, part.Thread.Id, hoopOf.GetValueOrDefault(i), part.Stitches, Book.Find(part.Stitch)!.Reverses)));
-        var routed = Routing.Order(pieces.ToArray(), new RouteRules(rule.StraightUpToMm, rule.LetterEndsThread, cutting.RunMm, thicknessMm, Cutting.TakeUp), ground.Budget);
+        var routed = Routing.Order(pieces.ToArray(), new RouteRules(rule.StraightUpToMm, rule.LetterEndsThread, cutting.RunMm, cutting.FreshRunMm, thicknessMm, Cutting.TakeUp, cutting.EndsMm), ground.Budget);
         var straight = routed.Rows.Where(r => r.FloatKind == FloatKind.Straight).ToArray();
-        var because = new List<string>
+        var because = new List<Told>();
+        if (letters.Any(l => !l.Element.IsMotif))
         {
-            "Every letter is worked in the strokes of a hand that writes it.",
-            $"{Say.Count(routed.Rows.Count == 0 ? 0 : routed.Rows.Max(r => r.Run), "thread")}, each ending at the end of a line where its length allows.",
-        };
+            because.Add("Every letter is worked in the strokes of a hand that writes it.");
+        }
+
+        because.AddRange(MotifOrder.Because(letters, first, round));
+        because.Add($"{Say.Upper(Say.Count(routed.Rows.Count(r => r.Cut), "thread"))}, begun {Say.Count(routed.Rows.Count(r => r.FloatKind == FloatKind.NewThread), "time")}: the needleful goes on from part to part of its colour until it is used up, and where the way on would be too long it ends and begins again with the rest.");
         because.AddRange(rule.Because);
         if (straight.Length > 0)
         {
@@ -111,7 +120,7 @@ internal static class Working
 
         if (routed.Turned > 0)
         {
-            because.Add($"{Say.Count(routed.Turned, "stroke")} {(routed.Turned == 1 ? "is" : "are")} worked from the far end, or out with gaps that are filled on the way back: that saves a thread end or a long jump behind.");
+            because.Add($"{Say.Count(routed.Turned, called.AreWords ? "stroke" : "line")} {(routed.Turned == 1 ? "is" : "are")} worked from the far end, or out with gaps that are filled on the way back: that saves a thread end or a long jump behind.");
         }
 
         if (own == "last-letter-first")
@@ -121,10 +130,12 @@ internal static class Working
 
         decisions.Add(Deciding.Make(
             "order.parts", Station.Order, "Where to begin and go on", Order(own), hers is null ? null : Order(hers), because,
-            ["Which hand you stitch with, a line that can be wiped, or your habit between letters."], [Order("writing-order"), Order("last-letter-first")]));
+            ["Which hand you stitch with, a line that can be wiped, or your habits of order and of going on."], [Order("writing-order"), Order("last-letter-first")]));
         return routed;
 
-        static Choice Order(string id) => new(id, id == "last-letter-first" ? "The last letter first" : "Letter by letter, as they are written");
+        Choice Order(string id) => new(id, called.AreWords
+            ? id == "last-letter-first" ? "The last letter first" : "Letter by letter, as they are written"
+            : id == "last-letter-first" ? "The last part first" : "Part by part, what lies under before what lies over it");
     }
 
     /// <summary>Elements with each line's stitches as the route works them: turned where a line is run backwards or out and back.</summary>
@@ -158,7 +169,7 @@ internal static class Working
             needs.Add(ThreadRoom.Sum(
                 group.Key,
                 group.Select(r => (Stitch: byElement[r.Element].Parts[r.Part].Stitches[r.Stitch], r.BackMm)).Select(r => (r.Stitch.ThreadMm, r.BackMm, r.Stitch.Passes)).ToArray(),
-                group.Select(r => r.Run).Distinct().Count(), cutting, thicknessMm, needle.Id));
+                group.Select(r => r.Run).Distinct().Count(), group.Count(r => r.Fresh), group.Count(r => r.Cut), cutting, thicknessMm, needle.Id));
         }
 
         return needs;

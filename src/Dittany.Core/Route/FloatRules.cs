@@ -5,10 +5,10 @@ using Dittany.Core.Measures;
 namespace Dittany.Core.Route;
 
 /// <summary>What decides how far thread may lie free behind.</summary>
-public sealed record FloatFacts(Cloth Cloth, Worn Worn, FormUse Use, string FormName, bool ThreadShows, string CarryHabit, string JumpHabit);
+public sealed record FloatFacts(Cloth Cloth, Worn Worn, FormUse Use, string FormName, bool ThreadShows, string CarryHabit, string JumpHabit, string One = "letter");
 
 /// <summary>How far a thread may go free, and whether every letter ends its own, with why.</summary>
-public sealed record FloatRule(double StraightUpToMm, bool LetterEndsThread, IReadOnlyList<string> Because);
+public sealed record FloatRule(double StraightUpToMm, bool LetterEndsThread, IReadOnlyList<Told> Because);
 
 /// <summary>Rules for floats by cloth, wearer and use. The shortest limit that holds is taken.</summary>
 public static class FloatRules
@@ -19,9 +19,9 @@ public static class FloatRules
     /// <summary>On napkins and towels only what cannot be caught (from memory).</summary>
     public const double HandledMm = 5;
 
-    private static readonly (string Name, Func<FloatFacts, bool> When, double LimitMm, Func<FloatFacts, string> Because, string Source)[] Limits =
+    private static readonly (string Name, Func<FloatFacts, bool> When, double LimitMm, Func<FloatFacts, Told> Because, string Source)[] Limits =
     [
-        ("on skin", f => f.Worn.OnSkin, Wearing.MostBehindOnSkinMm, _ => "for it lies on skin, and a longer loop catches a finger or a toe", "common practice; the figure from memory"),
+        ("on skin", f => f.Worn.OnSkin, Wearing.MostBehindOnSkinMm, f => f.Worn.Baby ? "for it lies on skin, and a longer loop catches a finger or a toe" : "for it lies on skin, and a longer loop rubs and is caught", "common practice; the figure from memory"),
         ("handled", f => f.Use.Handled, HandledMm, f => $"for {Say.A(f.FormName)} is used and washed, and a longer loop is caught", "common practice; the figure from memory"),
         ("usual", _ => true, UsualMm, _ => "for a longer one pulls and shows", "common practice"),
     ];
@@ -29,16 +29,16 @@ public static class FloatRules
     public static FloatRule For(FloatFacts facts)
     {
         var limit = facts.JumpHabit == "ten" ? Limits[^1] : Limits.Where(l => l.When(facts)).MinBy(l => l.LimitMm);
-        var because = new List<string>();
+        var because = new List<Told>();
         var sheer = facts.Cloth.Opacity == Opacity.Sheer && facts.ThreadShows;
         var cut = facts.CarryHabit == "cut-each-letter";
         if (sheer)
         {
-            because.Add("The cloth is sheer and the thread would show through, so every letter ends its own thread.");
+            because.Add($"The cloth is sheer and the thread would show through, so every {facts.One} ends its own thread.");
         }
         else if (cut)
         {
-            because.Add("By your habit every letter ends its own thread.");
+            because.Add($"By your habit every {facts.One} ends its own thread.");
         }
         else if (facts.Cloth.Opacity == Opacity.Sheer)
         {

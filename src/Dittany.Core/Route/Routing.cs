@@ -15,11 +15,14 @@ public enum FloatKind
 /// <summary>One line of stitches to be worked: which element and part it is, which letter it belongs to, the thread it takes, and whether it may be worked from either end.</summary>
 public sealed record Piece(string Element, int Part, int Letter, string Thread, int Hoop, Sewn Stitches, bool Reverses = false);
 
-/// <summary>One row of the route: one stitch, in working order. <paramref name="BackMm"/> is the thread that really lies behind on the way to it.</summary>
-public sealed record RouteRow(string Element, int Part, int Stitch, int Run, int Hoop, double FloatMm, FloatKind FloatKind, double BackMm);
+/// <summary>
+/// One row of the route: one stitch, in working order. <paramref name="BackMm"/> is the thread that really lies behind on the way to it; <paramref name="Fresh"/>: a thread begins with it where no
+/// stitches hold it yet. <paramref name="Cut"/>: it begins with a thread newly cut, not with what is left on the needle.
+/// </summary>
+public sealed record RouteRow(string Element, int Part, int Stitch, int Run, int Hoop, double FloatMm, FloatKind FloatKind, double BackMm, bool Fresh = false, bool Cut = false);
 
-/// <summary>What steers the route: floats in mm, thread in mm a run can stitch.</summary>
-public sealed record RouteRules(double StraightUpToMm, bool LetterEndsThread, double RunMm, double ThicknessMm, double TakeUp);
+/// <summary>What steers the route: floats in mm, thread in mm a run can stitch, and one that begins where nothing holds it yet; what it takes to end a thread and begin again with the rest of it.</summary>
+public sealed record RouteRules(double StraightUpToMm, bool LetterEndsThread, double RunMm, double FreshRunMm, double ThicknessMm, double TakeUp, double EndsMm = 60);
 
 /// <summary>The route, and for each line the way it is worked, in working order of lines.</summary>
 public sealed record Routed(IReadOnlyList<RouteRow> Rows, IReadOnlyList<(Piece Piece, Way Way)> Ways)
@@ -41,12 +44,18 @@ public readonly record struct RouteCost(int Ends, double FloatMm, int Turned)
 
 /// <summary>
 /// Orders stitches, settles floats and cuts runs. Lines come in their written order; for each the way of working it is chosen over all lines of a hooping at once, by
-/// dynamic programming. A run ends at the end of a line; within one only where the line is longer than a whole run.
+/// dynamic programming. A run goes on from line to line until its thread is used up; within a line it ends only where too much would be thrown away at the line's beginning.
 /// </summary>
 public static class Routing
 {
     /// <summary>A thread is carried under stitches already there no further than this (from memory).</summary>
     public const double MostCarriedMm = 60;
+
+    /// <summary>Less than this share of a run is not begun a line with that needs more: a thread ends at the end of a line, and no more than this is thrown away (from memory).</summary>
+    public const double WorthGoingOn = 0.15;
+
+    /// <summary>From this share of a run on what is left on the needle is begun with again, even where the next line needs more (from memory).</summary>
+    private const double WorthBeginningWith = 0.3;
 
     /// <summary>Thread one stitch takes: front, back and through the cloth.</summary>
     public static double Use(Stitch stitch, double backMm, double thicknessMm) => stitch.ThreadMm + backMm + (stitch.Passes * thicknessMm);
@@ -61,6 +70,7 @@ public static class Routing
         var crossings = new Crossings(inOrder, rules, budget);
         var ways = Choose(inOrder, crossings);
         var rows = new List<RouteRow>();
+        var worked = new Worked();
         var (run, used) = (0, 0.0);
         for (var n = 0; n < inOrder.Length; n++)
         {
@@ -68,7 +78,7 @@ public static class Routing
             var (piece, way) = (inOrder[n], ways[n]);
             var (kind, back, straight) = n == 0 ? (FloatKind.NewThread, 0.0, 0.0) : crossings.Between(n, ways[n - 1], way);
             var need = Enumerable.Range(0, way.Order.Count).Sum(i => Cost(way.Of(piece, i), Inner(piece, way, i)));
-            if (kind != FloatKind.NewThread && used + need + (back * rules.TakeUp) > rules.RunMm)
+            if (kind != FloatKind.NewThread && used + need + (back * rules.TakeUp) > rules.RunMm && rules.RunMm - used - (back * rules.TakeUp) < WorthGoingOn * rules.RunMm)
             {
                 kind = FloatKind.NewThread;
             }
@@ -77,18 +87,21 @@ public static class Routing
             {
                 var (stitchKind, stitchBack, shown) = i == 0 ? (kind, back, straight) : (FloatKind.None, Inner(piece, way, i), 0.0);
                 var stitch = way.Of(piece, i);
-                if (i > 0 && used + Cost(stitch, stitchBack) > rules.RunMm)
+                var usedUp = stitchKind != FloatKind.NewThread && used + Cost(stitch, stitchBack) > rules.RunMm;
+                var (fresh, cut) = (false, false);
+                if (usedUp || stitchKind == FloatKind.NewThread)
                 {
                     stitchKind = FloatKind.NewThread;
-                }
-
-                if (stitchKind == FloatKind.NewThread)
-                {
-                    (run, used, stitchBack, shown) = (run + 1, 0, 0, 0);
+                    fresh = !worked.Holds(stitch.FromMm);
+                    var away = fresh ? rules.RunMm - rules.FreshRunMm : 0;
+                    var left = rules.RunMm - used - rules.EndsMm - away;
+                    cut = usedUp || n == 0 || inOrder[n - 1].Thread != piece.Thread || (left < need && left < WorthBeginningWith * rules.RunMm);
+                    (run, used, stitchBack, shown) = (run + 1, cut ? away : used + rules.EndsMm + away, 0, 0);
                 }
 
                 used += Cost(stitch, stitchBack);
-                rows.Add(new RouteRow(piece.Element, piece.Part, way.Order[i].Index, run, piece.Hoop, Rounding.ToGrid(shown), stitchKind, stitchBack));
+                rows.Add(new RouteRow(piece.Element, piece.Part, way.Order[i].Index, run, piece.Hoop, Rounding.ToGrid(shown), stitchKind, stitchBack, fresh, cut));
+                worked.Add(stitch);
             }
         }
 
@@ -152,8 +165,7 @@ public static class Routing
     private sealed class Crossings(IReadOnlyList<Piece> pieces, RouteRules rules, Budget? budget)
     {
         private readonly Dictionary<(int Piece, Pt From, Pt To), double?> _carried = [];
-        private readonly Dictionary<int, IReadOnlyList<Stitch>> _near = [];
-        private readonly ILookup<(string Element, int Letter), int> _ofLetter = Enumerable.Range(0, pieces.Count).ToLookup(i => (pieces[i].Element, pieces[i].Letter));
+        private readonly Underside _underside = new(pieces);
 
         /// <summary>Whether one thread may go on from the line before at all.</summary>
         public bool Joined(int n)
@@ -191,8 +203,9 @@ public static class Routing
             {
                 // One search tells the way to every hole the next line may begin in.
                 var starts = Ways.For(pieces[n]).Select(w => w.Start(pieces[n])).Append(to).Distinct().ToArray();
-                budget?.Spend(200L * (1 + Near(n).Count));
-                var ways = Carry.Shortest(from, starts, Near(n), rules.StraightUpToMm, MostCarriedMm);
+                var near = _underside.Near(n, from, starts, MostCarriedMm);
+                budget?.Spend(40L * (1 + near.Count));
+                var ways = Carry.Shortest(from, starts, near, rules.StraightUpToMm, MostCarriedMm);
                 for (var i = 0; i < starts.Length; i++)
                 {
                     _carried[(n, from, starts[i])] = ways[i];
@@ -202,23 +215,6 @@ public static class Routing
             }
 
             return known;
-        }
-
-        /// <summary>Stitches done before a line that can help: those of its letter and the letters beside it, in the same thread. Whipping and knots hide nothing more.</summary>
-        private IReadOnlyList<Stitch> Near(int n)
-        {
-            if (!_near.TryGetValue(n, out var near))
-            {
-                var next = pieces[n];
-                _near[n] = near = new[] { -1, 0, 1 }
-                    .SelectMany(by => _ofLetter[(next.Element, next.Letter + by)])
-                    .Where(i => i < n && pieces[i].Thread == next.Thread)
-                    .SelectMany(i => pieces[i].Stitches)
-                    .Where(s => s.Shape is StitchShape.Straight or StitchShape.Loop)
-                    .ToArray();
-            }
-
-            return near;
         }
     }
 }

@@ -1,4 +1,5 @@
 using Dittany.Core.Items;
+using Dittany.Core.Measures;
 
 namespace Dittany.Core.Space;
 
@@ -33,5 +34,5 @@ public static class Clearances
     public static Clearance Of(ObstacleKind kind) => Table.First(c => c.Kind == kind);
 
     /// <summary>What is told of an obstacle on pointing at it.</summary>
-    public static string Tell(Obstacle obstacle) => $"{char.ToUpperInvariant(obstacle.Name[0])}{obstacle.Name[1..]}: stitches keep {Measures.Say.Length(For(obstacle.Kind))} clear of it.";
+    public static Told Tell(Obstacle obstacle) => (Told)$"{char.ToUpperInvariant(obstacle.Name[0])}{obstacle.Name[1..]}: stitches keep {Say.Length(For(obstacle.Kind))} clear of it.";
 }

@@ -1,11 +1,12 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
 using Dittany.Core.Measures;
+using Dittany.Core.Telling;
 
 namespace Dittany.Core.Space;
 
 /// <summary>A fold or a distance of a step, as it is drawn on a placement card: from a landmark to a mark, in mm of the face.</summary>
-public sealed record FindFigure(Pt From, Pt To, string Label, bool Fold = false);
+public sealed record FindFigure(Pt From, Pt To, Told Label, bool Fold = false);
 
 /// <summary>Which way a distance is laid from its landmark.</summary>
 public enum Way
@@ -20,7 +21,7 @@ public enum Way
 public sealed record FindMove(string LandmarkId, Way? Way = null, double Mm = 0);
 
 /// <summary>One step of finding the place, with what is drawn for it and what it has her do.</summary>
-public sealed record FindStep(string Text, IReadOnlyList<FindFigure> Figures, IReadOnlyList<FindMove> Moves);
+public sealed record FindStep(Told Text, IReadOnlyList<FindFigure> Figures, IReadOnlyList<FindMove> Moves);
 
 /// <summary>From what a place is measured: a line to go up or down along or across from, a line to be level with, and how far off it may end, mm (two standard deviations).</summary>
 public sealed record FoundFrom(Landmark Across, Landmark Level, double WithinMm);
@@ -94,10 +95,10 @@ public static class FindIt
     /// <summary>
     /// Steps in order for wordings, each with the middle of its last baseline and its width in mm. Where there are several, each step says whose it is.
     /// </summary>
-    public static IReadOnlyList<FindStep> Steps(Drawn item, Zone zone, IReadOnlyList<(string Words, Pt BaseCentre, double WidthMm)> wordings, bool knit)
+    public static IReadOnlyList<FindStep> Steps(Drawn item, Zone zone, IReadOnlyList<(string Words, Pt BaseCentre, double WidthMm, Called Called)> wordings, bool knit)
     {
         var steps = new List<FindStep>();
-        foreach (var (words, baseCentre, widthMm) in wordings)
+        foreach (var (words, baseCentre, widthMm, called) in wordings)
         {
             var from = Choose(item, zone, baseCentre);
             foreach (var fold in new[] { from.Across, from.Level }.Where(l => l.Folding is not null && steps.All(s => s.Moves.All(m => m.Way is not null || m.LandmarkId != l.Id))))
@@ -105,54 +106,57 @@ public static class FindIt
                 steps.Add(new FindStep(fold.Folding!.How, [new FindFigure(fold.From, fold.To, string.Empty, Fold: true)], [new FindMove(fold.Id)]));
             }
 
-            steps.AddRange(Steps(from, zone, baseCentre, widthMm, knit).Select(step => wordings.Count == 1 ? step : step with { Text = $"“{words}”: {step.Text}" }));
+            steps.AddRange(Steps(from, zone, baseCentre, widthMm, called, knit).Select(step => wordings.Count == 1 ? step : step with { Text = $"“{words}”: {step.Text}" }));
         }
 
         return steps;
     }
 
-    private static List<FindStep> Steps(FoundFrom from, Zone zone, Pt baseCentre, double widthMm, bool knit)
+    private static List<FindStep> Steps(FoundFrom from, Zone zone, Pt baseCentre, double widthMm, Called called, bool knit)
     {
         var (line, level) = (from.Across, from.Level);
         var up = Told(level.From.Y - baseCentre.Y);
         var aside = Told(baseCentre.X - line.From.X);
         var half = Math.Round(widthMm / 2, MidpointRounding.AwayFromZero);
         var note = zone.FindNote is { } said ? $" {said}" : string.Empty;
+        var (stands, ends) = (called.Do("stand"), called.Do("end"));
+        var foot = called.AreWords ? called.All : $"the foot of {called.All}";
         var steps = new List<FindStep>();
         if (line.Found == Found.Fold)
         {
             var onCrease = new Pt(line.From.X, baseCentre.Y);
             steps.Add(up == 0
-                ? new FindStep($"Mark a dot where the crease meets {level.Name}: the words stand at this height.{note}", [], [new FindMove(level.Id, Way.Up, 0)])
+                ? new FindStep($"Mark a dot where the crease meets {level.Name}: {foot} {(called.AreWords ? stands : "stands")} at this height.{note}", [], [new FindMove(level.Id, Way.Up, 0)])
                 : new FindStep(
-                    $"From {level.Name} measure {Mm(up)} {(up > 0 ? "up" : "down")} the crease and mark a dot: the words stand at this height.{note}",
+                    $"From {level.Name} measure {Mm(up)} {(up > 0 ? "up" : "down")} the crease and mark a dot: {foot} {(called.AreWords ? stands : "stands")} at this height.{note}",
                     [new FindFigure(new Pt(line.From.X, level.From.Y), onCrease, Mm(up))], [new FindMove(level.Id, up > 0 ? Way.Up : Way.Down, Math.Abs(up))]));
             steps.AddRange(aside == 0
                 ? []
                 : [new FindStep(
-                    $"Measure {Mm(aside)} to the {(aside > 0 ? "right" : "left")} of the dot, level, and mark again: this is the middle of the words.",
+                    $"Measure {Mm(aside)} to the {(aside > 0 ? "right" : "left")} of the dot, level, and mark again: this is the middle of {called.All}.",
                     [new FindFigure(onCrease, baseCentre, Mm(aside))], [new FindMove(line.Id, aside > 0 ? Way.Right : Way.Left, Math.Abs(aside))])]);
         }
         else
         {
             FindFigure[] figures = [new(new Pt(line.From.X, baseCentre.Y), baseCentre, Mm(aside)), new(new Pt(baseCentre.X, level.From.Y), baseCentre, Mm(up))];
-            var down = up == 0 ? $"on {level.Name}" : $"{Mm(up)} {(up > 0 ? "up" : "down")} from {level.Name}";
+            Measures.Told down = up == 0 ? (Measures.Told)$"on {level.Name}" : (Measures.Told)$"{Mm(up)} {(up > 0 ? "up" : "down")} from {level.Name}";
+            Measures.Told across = aside == 0 ? (Measures.Told)$"On {line.Name}" : (Measures.Told)$"Measure {Mm(aside)} from {line.Name}";
             steps.Add(new FindStep(
-                $"{(aside == 0 ? $"On {line.Name}" : $"Measure {Mm(aside)} in from {line.Name}")} and {down}, and mark a dot: the middle of the words stands on it.{note}",
+                $"{across} and {down}, and mark a dot: the middle of {foot} stands on it.{note}",
                 figures.Where(f => f.From != f.To).ToArray(),
                 [new FindMove(line.Id, aside > 0 ? Way.Right : Way.Left, Math.Abs(aside)), new FindMove(level.Id, up > 0 ? Way.Up : Way.Down, Math.Abs(up))]));
         }
 
         var (left, right) = (baseCentre - new Pt(half, 0), baseCentre + new Pt(half, 0));
-        steps.Add(new FindStep($"Mark {Mm(half)} to either side: the words end there.", [new FindFigure(baseCentre, left, Mm(half)), new FindFigure(baseCentre, right, Mm(half))], []));
+        steps.Add(new FindStep($"Mark {Mm(half)} to either side: {called.All} {ends} there.", [new FindFigure(baseCentre, left, Mm(half)), new FindFigure(baseCentre, right, Mm(half))], []));
         var promised = Math.Max(knit ? KnitMm : WovenMm, Math.Ceiling(from.WithinMm));
-        var grain = !knit && level.Found == Found.Stitching ? $" Where hem and grain disagree by more than {Mm(HemOverGrainMm)}, follow the hem." : string.Empty;
+        Measures.Told grain = !knit && level.Found == Found.Stitching ? (Measures.Told)$" Where hem and grain disagree by more than {Mm(HemOverGrainMm)}, follow the hem." : (Measures.Told)string.Empty;
         steps.Add(new FindStep(
             $"Check that it is level: both end marks must be equally far from {level.Name}, within {Mm(Math.Max(1, Math.Floor(widthMm / 100)))} of each other. Level matters more than height, which is good to ± {Mm(promised)}.{grain}",
             [new FindFigure(left, right, string.Empty)], []));
         return steps;
 
-        static string Mm(double mm) => $"{Say.Number(Math.Abs(mm))} mm";
+        static Length Mm(double mm) => Say.Length(Math.Abs(mm));
         static double Told(double mm) => Math.Abs(mm) < OnLineMm ? 0 : Math.Round(mm / ToldMm, MidpointRounding.AwayFromZero) * ToldMm;
     }
 }

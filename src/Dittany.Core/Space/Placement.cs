@@ -27,22 +27,25 @@ public static class Placement
     /// Settles where an element goes. <paramref name="centreMm"/> is her own centre or null; <paramref name="hers"/> her overrule; <paramref name="part"/> of
     /// <paramref name="parts"/> spreads several elements over the field, one below the other. A usual place of another zone cannot be taken here: the zone's own stands.
     /// </summary>
-    public static (Place Place, Decision Decision) Settle(string decisionId, Drawn item, Zone zone, Region field, Pt? centreMm, string? hers, int part, int parts)
+    public static (Place Place, Decision Decision) Settle(string decisionId, Drawn item, Zone zone, Region field, Pt? centreMm, string? hers, int part, int parts, Called? called = null)
     {
         var (least, greatest) = field.IsEmpty ? Region.Of(zone.Ring).Box : field.Box;
         var slice = (greatest.Y - least.Y) / parts;
         var optical = new Place(
             new Pt((least.X + greatest.X) / 2, least.Y + (slice * (part + 0.5)) - (slice * OpticalPlace.Rise)), Stands.OnMiddle, Optical.ChoiceId);
+        called ??= Called.Words;
         var own = Usual(zone, optical, slice, part, parts);
-        var ownChoice = new Choice(zone.Usual.ChoiceId, Told(item, zone, own, part, parts));
+        var inTheMiddle = !called.AreWords && own.Stands != Stands.OnMiddle;
+        var ownChoice = new Choice(zone.Usual.ChoiceId, inTheMiddle ? "In the middle of the room there is" : Told(item, zone, own, part, parts));
         var known = hers is null || hers == ownChoice.ChoiceId || hers == Optical.ChoiceId;
         var place = centreMm is { } centre ? new Place(centre, Stands.OnMiddle, AsGiven.ChoiceId)
             : known && hers == Optical.ChoiceId ? optical : own;
-        string[] because = place.ChoiceId switch
+        Told[] because = place.ChoiceId switch
         {
-            "as-given" => [$"You put the middle of the words {Across(item, place.AnchorMm.X)} and {Down(item, zone, place.AnchorMm)}."],
+            "as-given" => [$"You put the middle of {called.All} {Across(item, place.AnchorMm.X)} and {Down(item, zone, place.AnchorMm)}."],
             OpticalPlace.ChoiceId => [OpticalPlace.Because],
-            _ => [.. zone.Usual.Because, parts == 1 ? $"The middle of the words is {Across(item, place.AnchorMm.X)}." : "Several wordings share the room, one below the other."],
+            _ when inTheMiddle => [$"{called.Upper} {called.Do("want")} as much room above as below, and {called.Do("stand")} {Across(item, place.AnchorMm.X)}.", .. parts == 1 ? Array.Empty<Told>() : [Sharing]],
+            _ => [.. zone.Usual.Because, parts == 1 ? $"The middle of {called.All} is {Across(item, place.AnchorMm.X)}." : Sharing],
         };
         if (!known)
         {
@@ -54,6 +57,8 @@ public static class Placement
             decisionId, Station.Space, "Where it goes", ownChoice, centreMm is not null || hers is not null ? chosen : null, because, ["Another zone, or a nudge on the bench."], [ownChoice, Optical]));
     }
 
+    private static Measures.Told Sharing => "What is put here shares the room, one below the other.";
+
     private static Place Usual(Zone zone, Place optical, double slice, int part, int parts)
     {
         var usual = zone.Usual;
@@ -64,7 +69,7 @@ public static class Placement
     }
 
     /// <summary>Further wordings stand elsewhere; what is told is where this one really stands.</summary>
-    private static string Told(Drawn item, Zone zone, Place own, int part, int parts)
+    private static Measures.Told Told(Drawn item, Zone zone, Place own, int part, int parts)
     {
         var level = FindIt.Choose(item, zone, own.AnchorMm).Level;
         var usualPart = own.Stands == Stands.OnBaseline ? parts - 1 : 0;
@@ -73,17 +78,17 @@ public static class Placement
             : $"The {(own.Stands == Stands.OnTop ? "top" : "base")} of the words {Say.Length(Math.Round(Math.Abs(level.From.Y - own.AnchorMm.Y), 1))} from {level.Name}";
     }
 
-    private static string Across(Drawn item, double x)
+    private static Told Across(Drawn item, double x)
     {
         var (left, right) = (item.Outline.Min(p => p.X), item.Outline.Max(p => p.X));
         var aside = Math.Round(x - ((left + right) / 2), 1);
-        return Math.Abs(aside) < 0.05 ? "on the middle line" : $"{Say.Length(Math.Abs(aside))} {(aside > 0 ? "right" : "left")} of the middle line";
+        return Math.Abs(aside) < 0.05 ? "on the middle line" : (Told)$"{Say.Length(Math.Abs(aside))} {(aside > 0 ? "right" : "left")} of the middle line";
     }
 
-    private static string Down(Drawn item, Zone zone, Pt at)
+    private static Told Down(Drawn item, Zone zone, Pt at)
     {
         var level = FindIt.Choose(item, zone, at).Level;
         var by = Math.Round(at.Y - level.From.Y, 1);
-        return Math.Abs(by) < 0.05 ? $"on {level.Name}" : $"{Say.Length(Math.Abs(by))} {(by > 0 ? "below" : "above")} {level.Name}";
+        return Math.Abs(by) < 0.05 ? $"on {level.Name}" : (Told)$"{Say.Length(Math.Abs(by))} {(by > 0 ? "below" : "above")} {level.Name}";
     }
 }

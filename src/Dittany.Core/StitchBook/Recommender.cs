@@ -5,7 +5,7 @@ using Dittany.Core.Stitches;
 namespace Dittany.Core.StitchBook;
 
 /// <summary>Which stitches suit capitals of a height, best first, and why.</summary>
-public sealed record Preference(double FromMm, double ToMm, IReadOnlyList<string> Stitches, string Because, string Source);
+public sealed record Preference(double FromMm, double ToMm, IReadOnlyList<string> Stitches, Told Because, string Source);
 
 /// <summary>Which stitch and how many strands for lettering of a height.</summary>
 public static class Recommender
@@ -15,17 +15,17 @@ public static class Recommender
 
     public static IReadOnlyList<Preference> Woven { get; } =
     [
-        new(0, 9.999, ["backstitch"], "Under 10 mm backstitch keeps letters crisp and open.", "from memory"),
-        new(10, 16, ["backstitch", "split", "stem"], "Between 10 and 16 mm backstitch is clear; split or stem would be softer.", "from memory"),
-        new(16.001, 25, ["whipped-backstitch", "chain"], "Between 16 and 25 mm a whipped line carries and hides its joints.", "from memory"),
-        new(25.001, double.PositiveInfinity, ["chain"], "Over 25 mm a chain is bold enough for the height.", "from memory"),
+        new(0, 9.999, ["backstitch"], $"Under {Say.Length(10)} backstitch keeps letters crisp and open.", "from memory"),
+        new(10, 16, ["backstitch", "split", "stem"], $"Between {Say.Span(10, " and ", 16)} backstitch is clear; split or stem would be softer.", "from memory"),
+        new(16.001, 25, ["whipped-backstitch", "chain"], $"Between {Say.Span(16, " and ", 25)} a whipped line carries and hides its joints.", "from memory"),
+        new(25.001, double.PositiveInfinity, ["chain"], $"Over {Say.Length(25)} a chain is bold enough for the height.", "from memory"),
     ];
 
     public static IReadOnlyList<Preference> Knit { get; } =
     [
-        new(0, 6.999, ["backstitch"], "Under 7 mm only backstitch stays open, worked slack on a knit.", "from memory"),
+        new(0, 6.999, ["backstitch"], $"Under {Say.Length(7)} only backstitch stays open, worked slack on a knit.", "from memory"),
         new(7, 16, ["split", "stem", "backstitch"], "On a knit split stitch gives with the cloth where backstitch would pucker.", "common practice"),
-        new(16.001, double.PositiveInfinity, ["chain", "split"], "On a knit chain gives most, and over 16 mm there is room for it.", "common practice"),
+        new(16.001, double.PositiveInfinity, ["chain", "split"], $"On a knit chain gives most, and over {Say.Length(16)} there is room for it.", "common practice"),
     ];
 
     public static IReadOnlyList<Preference> OnPile { get; } =
@@ -100,7 +100,7 @@ public static class Recommender
     /// Why this stitch, in words. <paramref name="against"/> tells what speaks against another stitch at this height, or null: so that it can be said why one that would
     /// come first was not taken; null where the tables have nothing to say.
     /// </summary>
-    public static string? BecauseStitch(Pair pair, double capMm, StitchFacts facts, Func<IStitch, string?> against)
+    public static Told? BecauseStitch(Pair pair, double capMm, StitchFacts facts, Func<IStitch, Told?> against)
     {
         if (pair.Stitch.Id == facts.LetterSchool)
         {
@@ -115,19 +115,19 @@ public static class Recommender
 
         var first = Book.Find(row.Stitches[0])!;
         return first == pair.Stitch ? row.Because
-            : against(first) is { } reason ? $"{row.Because} But here: {reason} So it is {pair.Stitch.Name}."
+            : against(first) is { } reason ? (Told)$"{row.Because} But here: {reason} So it is {pair.Stitch.Name}."
             : null;
     }
 
     /// <summary>Why this many strands, in words.</summary>
-    public static string BecauseStrands(Pair pair, double capMm, StitchFacts facts)
+    public static Told BecauseStrands(Pair pair, double capMm, StitchFacts facts)
     {
         var rows = pair.Stitch.StrandsUpTo(facts);
         var index = rows.ToList().FindIndex(r => capMm <= r.UpToMm);
         var (from, to) = (index == 0 ? 0 : rows[index - 1].UpToMm, rows[index].UpToMm);
-        var span = index == 0 ? $"up to {Say.Length(Math.Ceiling(to))}" : double.IsPositiveInfinity(to) ? $"over {Say.Length(Math.Ceiling(from))}" : $"between {Say.Length(Math.Ceiling(from))} and {Say.Length(Math.Ceiling(to))}";
+        var span = index == 0 ? (Told)$"up to {Say.Length(Math.Ceiling(to))}" : double.IsPositiveInfinity(to) ? (Told)$"over {Say.Length(Math.Ceiling(from))}" : (Told)$"between {Say.Length(Math.Ceiling(from))} and {Say.Length(Math.Ceiling(to))}";
         return rows[index].Strands == pair.Strands
-            ? $"Capitals of {Say.Length(capMm)} lie {span}, where {pair.Stitch.Name} writes best with {Say.Count(pair.Strands, "strand")}."
+            ? (Told)$"Capitals of {Say.Length(capMm)} lie {span}, where {pair.Stitch.Name} writes best with {Say.Count(pair.Strands, "strand")}."
             : $"{char.ToUpperInvariant(pair.Stitch.Name[0])}{pair.Stitch.Name[1..]} with {Say.Count(pair.Strands, "strand")} writes clean capitals from {Say.Length(pair.Stitch.LeastCapMm(pair.Strands))}.";
     }
 

@@ -76,7 +76,7 @@ public static class LetterStitching
     private static Placed Point(Stroke stroke, NearLines near, int index, StitchSpec spec)
     {
         var middle = Pt.Lerp(stroke.Start, stroke.End, 0.5).OnGrid();
-        var across = Knots.AcrossMm(spec.Pair.Strands, spec.Schools.Wraps);
+        var across = Knots.AcrossMm(spec.Pair.Strands, spec.Wraps);
         if (spec.Schools.Dots != DotSchool.Straight && !near.Nearer(middle, (across / 2) + (spec.LineWidthMm / 2), index))
         {
             return Dots.Knot.Sew(new Shape(string.Empty, Point: middle), new SewingBy(spec))!;
@@ -97,7 +97,7 @@ public static class LetterStitching
         }
 
         var middle = Pt.Lerp(stroke.Start, stroke.End, 0.5).OnGrid();
-        var across = Knots.AcrossMm(spec.Pair.Strands, schools.Wraps);
+        var across = Knots.AcrossMm(spec.Pair.Strands, Knots.Wraps(schools.Wraps, spec.Pair.Strands));
         return near.Nearer(middle, (across / 2) + (spec.LineWidthMm / 2) + KnotClearMm, index)
             ? null
             : Dots.Knot.Sew(new Shape(string.Empty, Point: middle), new SewingBy(spec));

@@ -36,6 +36,9 @@ public sealed record StitchSpec(Pair Pair, double WishedMm, double ShortestMm, d
 
     public double SagittaMm => Tolerance.SagittaMm(LineWidthMm);
 
+    /// <summary>Wraps of a knot: the thicker the bundle, the fewer it takes.</summary>
+    public int Wraps => AtPoints.Knots.Wraps(Schools.Wraps, Pair.Strands);
+
     /// <summary>Width of the bundle alone.</summary>
     public double BundleMm => Bundle.WidthMm(Pair.Strands);
 

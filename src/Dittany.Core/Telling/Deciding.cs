@@ -15,8 +15,8 @@ public static class Deciding
         string subject,
         Choice own,
         Choice? hers,
-        IReadOnlyList<string> because,
-        IReadOnlyList<string> wouldChange,
+        IReadOnlyList<Told> because,
+        IReadOnlyList<Told> wouldChange,
         IReadOnlyList<Choice>? others = null,
         IReadOnlyList<RuledOut>? ruledOut = null)
     {
@@ -27,9 +27,7 @@ public static class Deciding
             .ToArray();
         var reasons = hers is null
             ? because
-            : because.Prepend(string.Equals(hers.ChoiceId, own.ChoiceId, StringComparison.Ordinal)
-                ? "It was your choice, and it would have been ours."
-                : $"It was your choice; otherwise: {Say.Lower(own.Text)}.").ToArray();
+            : [YourChoice(string.Equals(hers.ChoiceId, own.ChoiceId, StringComparison.Ordinal), own.Text), .. because];
         return new Decision(
             id,
             station,
@@ -60,7 +58,9 @@ public static class Deciding
                 Alternatives = others,
                 Overruled = true,
                 WouldHaveBeen = own.ChoiceId,
-                Because = [own.ChoiceId == taken.ChoiceId ? "It was your choice, and it would have been ours." : $"It was your choice; otherwise: {Say.Lower(own.Choice)}.", .. taken.Because],
+                Because = [YourChoice(own.ChoiceId == taken.ChoiceId, own.Choice), .. taken.Because],
             };
     }
+
+    private static Told YourChoice(bool ours, Told otherwise) => ours ? "It was your choice, and it would have been ours." : (Told)$"It was your choice; otherwise: {Say.Lower(otherwise)}.";
 }

@@ -1,3 +1,5 @@
+using Dittany.Core.Measures;
+
 namespace Dittany.Core.Telling;
 
 /// <summary>The ten stations of a piece, in the order the maker meets them.</summary>
@@ -16,26 +18,29 @@ public enum Station
 }
 
 /// <summary>Something that could have been chosen: what a program calls it, and what a maker calls it.</summary>
-public sealed record Choice(string ChoiceId, string Text);
+public sealed record Choice(string ChoiceId, Told Text);
 
 /// <summary>A choice that will not do here, with why.</summary>
-public sealed record RuledOut(string ChoiceId, string Text, IReadOnlyList<string> Because);
+public sealed record RuledOut(string ChoiceId, Told Text, IReadOnlyList<Told> Because);
 
 /// <summary>
-/// One thing the plan settled. Page, sheet and API all tell it from this record; none composes the sentence again.
+/// One thing the plan settled. Page, sheet and API all tell it from this record; none composes the sentence again. <paramref name="From"/> is where its numbers come from, told on asking; <paramref name="NotFollowed"/>
+/// a habit or wish of hers that could not be followed here, with the reason and what would let it be.
 /// </summary>
 public sealed record Decision(
     string Id,
     Station Station,
     string Subject,
-    string Choice,
+    Told Choice,
     string ChoiceId,
-    IReadOnlyList<string> Because,
-    IReadOnlyList<string> WouldChange,
+    IReadOnlyList<Told> Because,
+    IReadOnlyList<Told> WouldChange,
     IReadOnlyList<Choice> Alternatives,
     IReadOnlyList<RuledOut> RuledOut,
     bool Overruled = false,
-    string? WouldHaveBeen = null);
+    string? WouldHaveBeen = null,
+    IReadOnlyList<string>? From = null,
+    IReadOnlyList<Told>? NotFollowed = null);
 
 /// <summary>Whom a caution protects.</summary>
 public enum CautionKind
@@ -55,27 +60,27 @@ public enum Severity
 /// <summary>
 /// A warning that protects a person or the item, and the station at which it arises; null where it holds throughout. <paramref name="Id"/> names the rule it comes from, <c>iron</c> or <c>transfer.method</c>, and is never told.
 /// </summary>
-public sealed record Caution(string Id, CautionKind Kind, Severity Severity, string Text, Station? At = null);
+public sealed record Caution(string Id, CautionKind Kind, Severity Severity, Told Text, Station? At = null);
 
-/// <summary>One change that would cure a concern. Exactly one member is set; taking it makes the concern go away.</summary>
-public sealed record Remedy(double? CapHeightMm = null, int? Strands = null, string? Colour = null, string? Stitch = null, int? Rows = null, string? Alphabet = null, double? HeightMm = null, double? RadiusMm = null)
+/// <summary>One change that would cure a concern. Exactly one member is set, a colour with what it is called; taking it makes the concern go away.</summary>
+public sealed record Remedy(double? CapHeightMm = null, int? Strands = null, string? Colour = null, string? Stitch = null, int? Rows = null, string? Alphabet = null, double? HeightMm = null, double? RadiusMm = null, string? ColourName = null)
 {
     /// <summary>The remedy as a maker would say it.</summary>
-    public string Text => this switch
+    public Told Text => this switch
     {
-        { CapHeightMm: { } cap } => $"make the capitals {Measures.Say.Length(cap)}",
-        { HeightMm: { } high } => $"make it {Measures.Say.Length(high)} high",
+        { CapHeightMm: { } cap } => (Told)$"make the capitals {Say.Length(cap)}",
+        { HeightMm: { } high } => (Told)$"make it {Say.Length(high)} high",
         { Alphabet: { } hand } => $"write it in the {hand.Replace('-', ' ')}",
-        { RadiusMm: { } radius } => $"take a radius of {Measures.Say.Length(radius)}",
+        { RadiusMm: { } radius } => (Told)$"take a radius of {Say.Length(radius)}",
         { Strands: 1 } => "take a single strand",
         { Strands: { } strands } => $"take {strands} strands",
         { Stitch: { } stitch } => $"stitch it in {stitch.Replace('-', ' ')}",
         { Rows: { } rows } => $"set it in {rows} rows",
-        _ => $"take {Colour}",
+        _ => $"take {ColourName ?? Colour}",
     };
 }
 
 /// <summary>
 /// Something in an element that will not come out well: a plan with a concern is still a plan. <paramref name="Letter"/> is the letter it befell, or null for the whole.
 /// </summary>
-public sealed record Concern(string What, string? Letter, double? ByMm, string Text, IReadOnlyList<Remedy> Remedies);
+public sealed record Concern(string What, string? Letter, double? ByMm, Told Text, IReadOnlyList<Remedy> Remedies);

@@ -1,3 +1,5 @@
+using Dittany.Core.Measures;
+
 namespace Dittany.Core.Telling;
 
 /// <summary>What a rule says of a choice.</summary>
@@ -17,10 +19,10 @@ public enum Verdict
 /// One small named rule: about one choice, when it holds, what it says and why. <paramref name="Weight"/> ranks what is left; <paramref name="Source"/>
 /// says where the rule comes from: a published source by name, <c>common practice</c>, or <c>from memory</c>.
 /// </summary>
-public sealed record Rule<TFacts>(string Name, string ChoiceId, Verdict Verdict, int Weight, Func<TFacts, bool> When, Func<TFacts, string> Because, string Source);
+public sealed record Rule<TFacts>(string Name, string ChoiceId, Verdict Verdict, int Weight, Func<TFacts, bool> When, Func<TFacts, Told> Because, string Source);
 
 /// <summary>What the table made of one choice.</summary>
-public sealed record Judged(string ChoiceId, bool RuledOut, int Rank, IReadOnlyList<string> Because);
+public sealed record Judged(string ChoiceId, bool RuledOut, int Rank, IReadOnlyList<Told> Because);
 
 /// <summary>Runs tables of rules over facts. No state and no order dependence: ties end in ordinal id.</summary>
 public static class RuleTable

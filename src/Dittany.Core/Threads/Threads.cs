@@ -4,8 +4,8 @@ using Dittany.Core.Telling;
 
 namespace Dittany.Core.Threads;
 
-/// <summary>What is needed of one thread. Lengths are of the working bundle, in mm; skeins count whole skeins of six strands.</summary>
-public sealed record ThreadNeed(Materials.Thread Thread, double LengthMm, double FrontMm, double BackMm, int Runs, double CutMm, int Skeins, string Needle)
+/// <summary>What is needed of one thread. Lengths are of the working bundle, in mm; <paramref name="FreshRuns"/> of the runs begin where nothing holds them yet, <paramref name="Cuts"/> threads are cut for them; skeins count whole skeins of six strands.</summary>
+public sealed record ThreadNeed(Materials.Thread Thread, double LengthMm, double FrontMm, double BackMm, int Runs, int FreshRuns, int Cuts, double CutMm, int Skeins, string Needle)
 {
     public string Colour => Thread.Colour;
 
@@ -25,14 +25,14 @@ public static class ThreadRoom
     /// Sums one colour and thickness: (front + back + the cloth at every pass) with take-up, and the tails of every run. Skeins follow from the cuts: a cut off the
     /// skein is six strands and gives as many working threads as go into it; more than six strands are folded, and cut twice as long.
     /// </summary>
-    public static ThreadNeed Sum(Materials.Thread thread, IReadOnlyList<(double FrontMm, double BackMm, int Passes)> stitches, int runs, Cutting cutting, double thicknessMm, string needle)
+    public static ThreadNeed Sum(Materials.Thread thread, IReadOnlyList<(double FrontMm, double BackMm, int Passes)> stitches, int runs, int fresh, int cut, Cutting cutting, double thicknessMm, string needle)
     {
         var front = stitches.Sum(s => s.FrontMm);
         var back = stitches.Sum(s => s.BackMm);
-        var length = ((front + back + (thicknessMm * stitches.Sum(s => s.Passes))) * Cutting.TakeUp) + (runs * (cutting.Start.TailMm + cutting.Finish.TailMm));
+        var length = ((front + back + (thicknessMm * stitches.Sum(s => s.Passes))) * Cutting.TakeUp) + cutting.TailsMm(runs, fresh);
         var folded = cutting.Doubled || thread.Folded;
         var cutMm = thread.Folded && !cutting.Doubled ? 2 * cutting.CutMm : cutting.CutMm;
-        var cuts = (int)Math.Ceiling((double)runs / Bundle.PerLength(folded ? thread.Ply / 2 : thread.Ply));
+        var cuts = (int)Math.Ceiling((double)cut / Bundle.PerLength(folded ? thread.Ply / 2 : thread.Ply));
         var share = cuts * cutMm / Bundle.SkeinMm;
         var skeins = runs == 0 ? 0 : (int)Math.Ceiling(share);
         if (skeins > 0 && skeins - share < SpareShare)
@@ -40,7 +40,7 @@ public static class ThreadRoom
             skeins++;
         }
 
-        return new ThreadNeed(thread, Math.Round(length, 1), Math.Round(front, 3), Math.Round(back, 3), runs, cutMm, skeins, needle);
+        return new ThreadNeed(thread, Math.Round(length, 1), Math.Round(front, 3), Math.Round(back, 3), runs, fresh, cut, cutMm, skeins, needle);
     }
 
     /// <summary>The needle, with its decision; <paramref name="ofThread"/> is the colour it is for where there are several, else null.</summary>
@@ -49,9 +49,9 @@ public static class ThreadRoom
         var usual = Needles.For(strands, cloth);
         var own = school switch { "finer" => Needles.Beside(usual, finer: true), "larger" => Needles.Beside(usual, finer: false), _ => usual };
         var taken = hers is null ? own : Needles.Find(hers)!;
-        var because = new List<string>
+        var because = new List<Told>
         {
-            $"Its eye takes {Say.Count(strands, "strand")} and its shaft opens {cloth.Weight.ToString().ToLowerInvariant()} cloth just enough.",
+            $"Its eye takes {Say.Count(strands, "strand")} and its shaft opens the cloth just enough for them.",
         };
         if (own != usual)
         {

@@ -58,7 +58,7 @@ public static class Timing
         }
 
         var cautions = new List<Caution>();
-        var because = new List<string>
+        var because = new List<Told>
         {
             $"{Say.Minutes(minutes)} of hands-on work{(waits > 0 ? $" and {Say.Minutes(waits)} of waiting" : string.Empty)}, at {Say.Number(evenings.Minutes, 0)} min an evening, {Say.Number(evenings.PerWeek, 0)} evenings a week.",
         };
@@ -67,7 +67,7 @@ public static class Timing
             because.Add($"How far it is: {progress.Told}.");
         }
 
-        var wouldChange = new List<string> { "More evenings, longer ones, or fewer and smaller letters." };
+        var wouldChange = new List<Told> { "More evenings, longer ones, or less to stitch." };
         var choice = progress.Stage == Stage.Finished ? new Choice("finished", "Finished") : new Choice("as-planned", ready is { } day ? $"Ready on {Say.Day(day)}" : "No evening to work on");
         if (dueOn is { } wanted && ready is { } done && progress.Stage != Stage.Finished)
         {
@@ -116,6 +116,6 @@ public static class Timing
         bool InTime(Evenings with) => !Diary.Alone(demand, with, today).Late;
         return LeastEvening(evenings, InTime) is { } minutes ? $"Evenings of {Say.Minutes(minutes)} would do."
             : InTime(new Evenings(7, LongestEvening)) ? "Every evening of the week, up to 4 h, would do."
-            : "Not even every evening would do: a later day, or fewer letters.";
+            : "Not even every evening would do: a later day, or less to stitch.";
     }
 }

@@ -12,6 +12,9 @@ public sealed record TransferFacts(
     Cloth Cloth, IReadOnlyCollection<string> Equipment, double SmallestCapMm, double StitchingHours, bool MadeUp = false, double LineWidthMm = 0.77, double PalestThreadL = 40,
     bool Hooped = true, string DrawHabit = "transferred", string MarkerHabit = "erasable", string HoldFilmHabit = "pin-and-tack", bool Folded = false)
 {
+    /// <summary>What is transferred, as it is called.</summary>
+    public Called Called { get; init; } = Called.Words;
+
     /// <summary>Light a light box needs, and a window, in percent (from memory).</summary>
     public const double LightBoxPercent = 10;
 
@@ -80,7 +83,7 @@ public static class MethodRules
         For("coated-paper", "steadies thin cloth", 40, f => f.LightBoxServes || f.WindowServes, _ => "It steadies the cloth while the line is traced.", Practice),
 
         .. DrawnOnCloth("cut-out"),
-        Out("cut-out", "small letters", f => f.SmallestCapMm < 40, f => $"Capitals of {Say.Length(f.SmallestCapMm)} are too small to cut out and draw round.", Memory),
+        Out("cut-out", "small letters", f => f.SmallestCapMm < 40, f => (Told)$"{Say.Upper(f.Called.OfHeight(f.SmallestCapMm))} are too small to cut out and draw round.", Memory),
         Out("hot-iron", "coating", f => f.Cloth.Coated, _ => "A coating melts under the iron.", Practice),
         For("cut-out", "where no light helps", 30, _ => true, _ => "It works on thick and dark things.", Practice),
 
@@ -90,32 +93,32 @@ public static class MethodRules
         For("carbon", "flat cloth", 25, _ => true, _ => "It marks flat, firm cloth of any colour.", Practice),
         Against("carbon", "heat may set it", 10, _ => true, _ => "Heat may set the carbon: test it on a scrap.", Practice),
 
-        Out("prick-and-pounce", "small letters", f => f.SmallestCapMm < 20, f => $"Capitals of {Say.Length(f.SmallestCapMm)} are too small for pricked dots.", Memory),
+        Out("prick-and-pounce", "small letters", f => f.SmallestCapMm < 20, f => (Told)$"{Say.Upper(f.Called.OfHeight(f.SmallestCapMm))} are too small for pricked dots.", Memory),
         Out("prick-and-pounce", "pile", f => f.Cloth.Pile != Pile.None, _ => "The powder is lost in pile.", Practice),
         Against("prick-and-pounce", "stretch", 15, f => f.Cloth.Stretchy, _ => "Stretchy cloth shifts under the pounce.", Memory),
         For("prick-and-pounce", "dark cloth", 28, f => f.Cloth.Dark, _ => "Chalk powder shows on dark cloth.", Practice),
         For("prick-and-pounce", "old and reliable", 18, _ => true, _ => "It works where no light comes through.", Practice),
 
-        Out("tissue", "small letters", f => f.SmallestCapMm < 10, f => $"Torn from capitals of {Say.Length(f.SmallestCapMm)}, the tissue pulls the stitches.", Practice),
+        Out("tissue", "small letters", f => f.SmallestCapMm < 10, f => (Told)$"Torn from {f.Called.OfHeight(f.SmallestCapMm)}, the tissue pulls the stitches.", Practice),
         Against("tissue", "tearing pulls a knit", 20, f => f.Cloth.Kind.Knit, _ => "Torn away, it pulls a knit out of shape.", Memory),
         For("tissue", "nothing wet, nothing hot", 30, _ => true, _ => "It needs neither water nor heat.", Practice),
         For("tissue", "cloth that bears neither", 20, f => !f.Soakable, _ => "That suits a cloth that must not be soaked.", Practice),
 
-        Out("tacked-from-back", "small letters", f => f.SmallestCapMm < 30, f => $"Capitals of {Say.Length(f.SmallestCapMm)} are too small to be tacked.", Memory),
+        Out("tacked-from-back", "small letters", f => f.SmallestCapMm < 30, f => (Told)$"{Say.Upper(f.Called.OfHeight(f.SmallestCapMm))} are too small to be tacked.", Memory),
         Out("tacked-from-back", "a lining is between", f => f.Cloth.Lined, _ => "A lining covers the wrong side.", Practice),
         For("tacked-from-back", "keeps the face clean", 15, _ => true, _ => "No marker touches the face.", Practice),
 
         .. DrawnOnCloth("freehand"),
         For("freehand", "nothing to print", 5, _ => true, _ => "Nothing to print and nothing to cut.", Practice),
         For("freehand", "her habit", Habit, f => f.DrawHabit == "freehand", _ => "It is your habit to draw freehand.", Practice),
-        Against("freehand", "letters want a guide", 30, f => f.DrawHabit != "freehand", _ => "Letters drawn by eye come out uneven.", Practice),
+        Against("freehand", "letters want a guide", 30, f => f.DrawHabit != "freehand", f => (Told)$"{Say.Upper(f.Called.Parts)} drawn by eye come out uneven.", Practice),
     ];
 
     /// <summary>What needs light from behind.</summary>
     private static Rule<TransferFacts>[] LightRules(string id) =>
     [
         Out(id, "light must come through", f => !f.LightBoxServes && !f.WindowServes, NoLight, Memory),
-        Out(id, "a made-up bag", f => f.MadeUp, _ => "The bag is made up: no light gets behind one layer alone.", Practice),
+        Out(id, "a made-up bag", f => f.MadeUp, _ => "It is made up: no light gets behind one layer alone.", Practice),
         Out(id, "a lining", f => f.Cloth.Lined, _ => "A lining lies between the light and the cloth.", Practice),
     ];
 
@@ -133,18 +136,18 @@ public static class MethodRules
         Out(id, "soaked out, and the cloth must not be soaked", f => f.Cloth.Washable && !f.Cloth.Kind.Soakable, f => $"{what} is soaked out, and {f.Cloth.Kind.Name} must not be soaked.", Practice),
     ];
 
-    private static string NoLight(TransferFacts f) => f.Has("light-box")
+    private static Told NoLight(TransferFacts f) => f.Has("light-box")
         ? $"Only {Say.Number(f.Cloth.LightPercent)} % of the light comes through, and a light box needs {Say.Number(TransferFacts.LightBoxPercent)} %."
         : f.Has("window")
             ? $"Only {Say.Number(f.Cloth.LightPercent)} % of the light comes through, and a window needs {Say.Number(TransferFacts.WindowPercent)} %; a light box would do with {Say.Number(TransferFacts.LightBoxPercent)} %."
             : "There is neither a light box nor a window to trace over.";
 
-    private static Rule<TransferFacts> Out(string id, string name, Func<TransferFacts, bool> when, Func<TransferFacts, string> because, string source) =>
+    private static Rule<TransferFacts> Out(string id, string name, Func<TransferFacts, bool> when, Func<TransferFacts, Told> because, string source) =>
         new(name, id, Verdict.RulesOut, 0, when, because, source);
 
-    private static Rule<TransferFacts> For(string id, string name, int weight, Func<TransferFacts, bool> when, Func<TransferFacts, string> because, string source) =>
+    private static Rule<TransferFacts> For(string id, string name, int weight, Func<TransferFacts, bool> when, Func<TransferFacts, Told> because, string source) =>
         new(name, id, Verdict.Favours, weight, when, because, source);
 
-    private static Rule<TransferFacts> Against(string id, string name, int weight, Func<TransferFacts, bool> when, Func<TransferFacts, string> because, string source) =>
+    private static Rule<TransferFacts> Against(string id, string name, int weight, Func<TransferFacts, bool> when, Func<TransferFacts, Told> because, string source) =>
         new(name, id, Verdict.Discourages, weight, when, because, source);
 }

@@ -20,7 +20,7 @@ public static class StabiliserRules
     ];
 
     /// <summary>Rules in the order in which they speak. What goes on top is named first.</summary>
-    private static readonly (string Name, string Adds, bool OnTop, Func<TransferFacts, Method, bool> When, Func<TransferFacts, Method, string> Because, string Source)[] Adding =
+    private static readonly (string Name, string Adds, bool OnTop, Func<TransferFacts, Method, bool> When, Func<TransferFacts, Method, Told> Because, string Source)[] Adding =
     [
         ("film over pile", "film-on-top", true, (f, m) => f.Cloth.Pile != Pile.None && m.Stabiliser != "film-on-top" && m.Stabiliser != "stick-on-sheet" && f.Soakable,
             (_, _) => "Film on top keeps the stitches out of the pile; it is gone after the wash.", "common practice"),
@@ -29,12 +29,12 @@ public static class StabiliserRules
         ("support for a knit that bears little heat", "cut-away-behind", false, (f, _) => f.Cloth.Kind.Knit && f.Cloth.MaxIron is IronLimit.None or IronLimit.OneDot,
             (f, _) => $"The cloth stretches {Say.Number(f.Cloth.StretchPercent)} % and needs support that stays; it bears no fusing, so a soft cut-away is tacked on before marking.", "common practice"),
         ("support for woven cloth that gives", "cut-away-behind", false, (f, _) => !f.Cloth.Kind.Knit && f.Cloth.Stretchy,
-            (f, _) => $"Woven or not, it gives {Say.Number(f.Cloth.StretchPercent)} %: a soft cut-away keeps the letters in shape.", "from memory"),
+            (f, _) => $"Woven or not, it gives {Say.Number(f.Cloth.StretchPercent)} %: a soft cut-away keeps the {f.Called.Parts} in shape.", "from memory"),
         ("backing under pile", "tear-away-behind", false, (f, m) => f.Cloth.Pile != Pile.None && !f.Cloth.Kind.Knit && !f.Cloth.Stretchy && f.Soakable,
             (_, _) => "Under film a backing carries the stitches, so that the loops do not.", "common practice"),
     ];
 
-    private static readonly (string Name, string Id, Func<TransferFacts, bool> When, string Because, string Source)[] Harming =
+    private static readonly (string Name, string Id, Func<TransferFacts, bool> When, Told Because, string Source)[] Harming =
     [
         ("tear-away on a knit", "tear-away-behind", f => f.Cloth.Kind.Knit, "Tear-away pulls a knit out of shape when it is torn out.", "common practice"),
         ("fusing without heat", "fusible-knit-behind", f => f.Cloth.MaxIron is IronLimit.None or IronLimit.OneDot, "It is fused with an iron of two dots, and this cloth does not bear it.", "ISO 3758"),
@@ -52,7 +52,7 @@ public static class StabiliserRules
     public static (string Id, Decision Decision) Settle(TransferFacts facts, Method method, string? hers, List<Caution> cautions)
     {
         var parts = new List<string>();
-        var because = new List<string>();
+        var because = new List<Told>();
         if (method.Stabiliser != "none")
         {
             parts.Add(method.Stabiliser);

@@ -1,4 +1,5 @@
 using Dittany.Core.Materials;
+using Dittany.Core.Measures;
 using Dittany.Core.Operations;
 using Dittany.Core.Telling;
 
@@ -41,7 +42,7 @@ public static class TransferWork
 
     private const double SquareMmPerSquareM = 1e6;
 
-    public static IReadOnlyList<Operation> For(Method method, Ink marker, string stabiliser, bool? mirrored, int sheets, bool tacked, TransferSize size)
+    public static IReadOnlyList<Operation> For(Method method, Ink marker, string stabiliser, bool? mirrored, int sheets, bool tacked, TransferSize size, Called called)
     {
         var work = new List<Operation>();
         var behind = stabiliser.Split('+');
@@ -76,7 +77,7 @@ public static class TransferWork
                 Uses: [new Use(method.Id == "stick-on-sheet" ? "stick-on sheet" : "paper", sheets, "sheets")]));
         }
 
-        work.AddRange(Marked(method, marker, tacked, trace, tack, size.LineMm));
+        work.AddRange(Marked(method, marker, tacked, trace, tack, size.LineMm, called));
         if (behind.Contains("film-on-top"))
         {
             if (method.Id is not "film-traced" and not "stick-on-sheet")
@@ -93,7 +94,7 @@ public static class TransferWork
             new(id, OpKind.Back, Station.Transfer, Place.Table, [new("tacking the backing", tack)], [step], Uses: [area(what), tackingThread]);
     }
 
-    private static Operation[] Marked(Method method, Ink marker, bool tacked, double trace, double tack, double lineMm)
+    private static Operation[] Marked(Method method, Ink marker, bool tacked, double trace, double tack, double lineMm, Called called)
     {
         switch (method.Id)
         {
@@ -115,7 +116,7 @@ public static class TransferWork
             case "hot-iron":
                 return
                 [
-                    Mark("drawing on the print", trace, "Cut away what must not print. Go over the mirrored print with a transfer pencil, on the printed side. Test a letter on a scrap."),
+                    Mark("drawing on the print", trace, "Cut away what must not print. Go over the mirrored print with a transfer pencil, on the printed side. Test a corner of it on a scrap."),
                     Ironed("Pin it face down on the face of the cloth. Dry iron, cotton setting, no steam: press, do not slide; lift a corner to look before unpinning. Once off it is never laid back."),
                 ];
             case "coated-paper":
@@ -141,10 +142,12 @@ public static class TransferWork
             case "tacked-from-back":
                 return [Mark("tracing and tacking along the lines", trace + (lineMm / 100 * TackPer100Mm), $"Lay the mirrored print on the wrong side, go over it with {marker.Name}, and tack along the lines, long on the face, short behind.")];
             default:
-                return [Mark("drawing", Draw, $"Draw a base line and the height of the capitals with a ruler, then the letters with {marker.Name}.")];
+                return [Mark("drawing", Draw, called.AreWords
+                    ? $"Draw a base line and the height of the capitals with a ruler, then the letters with {marker.Name}."
+                    : $"Draw the box it goes into and its middle with a ruler, then {called.All} with {marker.Name}, the large lines first.")];
         }
 
-        static Operation Mark(string step, double minutes, params string[] steps) => new("mark", OpKind.Mark, Station.Transfer, Place.Table, [new(step, minutes)], steps);
+        static Operation Mark(string step, double minutes, params Told[] steps) => new("mark", OpKind.Mark, Station.Transfer, Place.Table, [new(step, minutes)], steps);
 
         static Operation Ironed(string step) => new("iron-on", OpKind.Mark, Station.Transfer, Place.Iron, [new("ironing on", IronOn)], [step], new Wait(WaitKind.Cooling, IronedCoolMinutes));
     }

@@ -6,7 +6,7 @@ using Dittany.Core.Telling;
 namespace Dittany.Core.Transfer;
 
 /// <summary>How one method was judged.</summary>
-public sealed record Ranked(string Method, string Verdict, IReadOnlyList<string> Because);
+public sealed record Ranked(string Method, string Verdict, IReadOnlyList<Told> Because);
 
 /// <summary>The transfer settled. <paramref name="PrintMirrored"/> is null where nothing is printed; <paramref name="Tacked"/> says whether film is tacked on.</summary>
 public sealed record Transferred(
@@ -90,9 +90,14 @@ public static class TransferRoom
             because,
             ["A lighter or darker cloth, a light box, or another printer."],
             judged.Where(j => !j.RuledOut).Select(j => new Choice(j.ChoiceId, Methods.Find(j.ChoiceId)!.Name)).ToArray(),
-            ruledOut);
+            ruledOut) with
+        {
+            NotFollowed = q.HersMethod is null && facts.DrawHabit == "freehand" && method.Id != "freehand"
+                ? [$"Drawing freehand, your habit, is not followed: {Say.Lower(ruledOut.FirstOrDefault(r => r.ChoiceId == "freehand")?.Because[0] ?? "another way is surer here.")}"]
+                : null,
+        };
         return new Transferred(
-            method, marker, stabiliser, mirrored, chain, sheets, tacked, TransferWork.For(method, marker, stabiliser, mirrored, sheets, tacked, new TransferSize(q.WidthMm, q.HeightMm, q.LineMm, facts.Cloth.Dark)), ranking,
+            method, marker, stabiliser, mirrored, chain, sheets, tacked, TransferWork.For(method, marker, stabiliser, mirrored, sheets, tacked, new TransferSize(q.WidthMm, q.HeightMm, q.LineMm, facts.Cloth.Dark), facts.Called), ranking,
             [decision, markerDecision, stabiliserDecision], cautions);
     }
 
@@ -110,7 +115,7 @@ public static class TransferRoom
             cautions.Add(new Caution("pale-print", CautionKind.Item, Severity.Note, "Print the sheet in pale grey, so that no ink is left in pale thread."));
         }
 
-        var because = new List<string>
+        var because = new List<Told>
         {
             method.Stabiliser == "film-on-top" ? "On film it draws a clear line that goes with the film: try first that it does not run in the water." : ink.GoesBy switch
             {
@@ -137,7 +142,12 @@ public static class TransferRoom
             because,
             ["Another method, a darker cloth, more evenings, or your habit of markers."],
             Inks.All.Where(i => reasons[i.Id].Count == 0).Select(i => new Choice(i.Id, Say.Upper(i.Name))).ToArray(),
-            Inks.All.Where(i => reasons[i.Id].Count > 0).Select(i => new RuledOut(i.Id, Say.Upper(i.Name), reasons[i.Id])).ToArray());
+            Inks.All.Where(i => reasons[i.Id].Count > 0).Select(i => new RuledOut(i.Id, Say.Upper(i.Name), reasons[i.Id])).ToArray()) with
+        {
+            NotFollowed = q.HersMarker is null && facts.MarkerHabit == "permanent" && ink.Id != "pigment-pen" && MarkerRules.OnCloth(method)
+                ? [$"A permanent pen, your habit, is not followed: {Say.Lower(reasons["pigment-pen"] is [var first, ..] ? first : (Told)"another line serves better here.")}"]
+                : null,
+        };
         return (ink, decision);
     }
 }

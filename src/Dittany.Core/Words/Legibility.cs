@@ -7,7 +7,7 @@ using Dittany.Core.Telling;
 namespace Dittany.Core.Words;
 
 /// <summary>A fault of legibility before remedies are found for it: the least capital height at which it is gone with this pair.</summary>
-public sealed record Fault(string What, string? Letter, double ByMm, double CuredAtMm, string Text);
+public sealed record Fault(string What, string? Letter, double ByMm, double CuredAtMm, Told Text);
 
 /// <summary>How one letter reads: the least opening left in it once it is stitched (null where it has nothing to shut), and what must stay open, mm.</summary>
 public sealed record LetterReading(string Letter, double? OpenMm, double WantedMm)
@@ -145,19 +145,33 @@ public static class Legibility
             return null;
         }
 
-        var apart = ColourDifference.Ciede2000(thread.ToLab(), cloth.Colour.ToLab());
         return new Concern(
             "does-not-show",
             null,
             null,
-            $"The thread is only {Say.Number(lightness)} lighter or darker than the cloth (colour difference {Say.Number(apart)}): from a step away the words vanish. From {Say.Number(ReadsFromL, 0)} on they read.",
+            $"The thread is {Against(thread, cloth)}: from a step away what is stitched vanishes.",
             Colours(cloth).Reading
                 .Take(3)
-                .Select(c => new Remedy(Colour: c.Hex))
+                .Select(c => new Remedy(Colour: c.Hex, ColourName: c.Name))
                 .ToArray());
     }
 
-    private static string Open(double openMm) => openMm <= 0 ? "it is shut" : $"{Say.Length(openMm)} is left";
+    private static Told Open(double openMm) => openMm <= 0 ? "it is shut" : (Told)$"{Say.Length(openMm)} is left";
+
+    /// <summary>From this much of lightness on a thread is called far lighter or darker (from memory).</summary>
+    private const double FarL = 45;
+
+    /// <summary>How a thread stands against the cloth, as the eye says it: far darker than the cloth, a little lighter than the cloth, as light as the cloth.</summary>
+    internal static string Against(Colour thread, Cloth cloth)
+    {
+        var (own, under) = (thread.ToLab().L, cloth.Colour.ToLab().L);
+        var by = Math.Abs(own - under);
+        var how = by >= FarL ? "far " : by >= ReadsFromL ? string.Empty : by >= VanishesBelowL ? "a little " : "hardly ";
+        return $"{how}{(own > under ? "lighter" : "darker")} than the cloth";
+    }
+
+    /// <summary>So many strands and what they do: a single strand lies, three strands lie.</summary>
+    internal static string Lie(int strands) => strands == 1 ? "a single strand lies" : $"{strands} strands lie";
 
     internal static string Strands(int strands) => strands == 1 ? "a single strand" : $"{strands} strands";
 }

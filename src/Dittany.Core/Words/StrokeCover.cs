@@ -59,20 +59,20 @@ public static class StrokeCover
     }
 
     /// <summary>The same in a sentence, beside the way the alphabet at hand writes.</summary>
-    public static string Told(AlphabetKind kind, StrokeWidths widths, double capMm, double lineWidthMm, double openingMm)
+    public static Measures.Told Told(AlphabetKind kind, StrokeWidths widths, double capMm, double lineWidthMm, double openingMm)
     {
-        string Mm(double units) => Say.Length(Math.Round(units * capMm / Alphabets.CapUnits, 1));
+        Length Mm(double units) => Say.Length(Math.Round(units * capMm / Alphabets.CapUnits, 1));
         var strokes = $"At capitals of {Say.Length(capMm)} its strokes are {Mm(widths.Thin)} to {Mm(widths.Thick)} wide";
         return (Of(widths, capMm, lineWidthMm, openingMm), kind) switch
         {
-            (StrokeWant.Line, AlphabetKind.CentreLine) => $"{strokes}: a thread of {Say.Length(lineWidthMm)} down their middle stands for them.",
-            (StrokeWant.Line, _) => $"{strokes}: a thread of {Say.Length(lineWidthMm)} down their middle would stand for them, for an outline leaves them hardly open.",
+            (StrokeWant.Line, AlphabetKind.CentreLine) => (Told)$"{strokes}: a thread of {Say.Length(lineWidthMm)} down their middle stands for them.",
+            (StrokeWant.Line, _) => (Told)$"{strokes}: a thread of {Say.Length(lineWidthMm)} down their middle would stand for them, for an outline leaves them hardly open.",
             (StrokeWant.Fill, AlphabetKind.CentreLine) => $"{strokes}: wide enough to be filled, so that a line down the middle looks much lighter than the letters are.",
-            (StrokeWant.Fill, _) => $"{strokes}: wide enough to be filled, from {Say.Length(FillFromMm)} on; here they are stitched round.",
+            (StrokeWant.Fill, _) => (Told)$"{strokes}: wide enough to be filled, from {Say.Length(FillFromMm)} on; here they are stitched round.",
             (StrokeWant.Outline, AlphabetKind.CentreLine) => $"{strokes}: wide enough to be stitched round, so that a line down the middle looks lighter than the letters are.",
-            (StrokeWant.Outline, _) => $"{strokes}: a thread of {Say.Length(lineWidthMm)} round them leaves {Say.Length(Math.Round((widths.Thin * capMm / Alphabets.CapUnits) - lineWidthMm, 1))} open, and too narrow to be filled.",
+            (StrokeWant.Outline, _) => (Told)$"{strokes}: a thread of {Say.Length(lineWidthMm)} round them leaves {Say.Length(Math.Round((widths.Thin * capMm / Alphabets.CapUnits) - lineWidthMm, 1))} open, and too narrow to be filled.",
             (_, AlphabetKind.CentreLine) => $"{strokes}: too narrow in places to be stitched round, so one line goes down their middle.",
-            _ => $"{strokes}: in places too narrow to be stitched round with a thread of {Say.Length(lineWidthMm)}; the line down their middle, or larger letters, would be clearer.",
+            _ => (Told)$"{strokes}: in places too narrow to be stitched round with a thread of {Say.Length(lineWidthMm)}; the line down their middle, or larger letters, would be clearer.",
         };
     }
 }

@@ -10,9 +10,9 @@ internal static class ElementJson
 {
     private static readonly string[] OfWords = ["text", "alphabet", "capHeightMm", "rows", "radiusMm", "reading", "motifPlace", "motifCount"];
 
-    private static readonly string[] OfMotifs = ["widthMm", "heightMm", "count", "parts", "leanDegrees", "mirrored", "wobblePercent", "seed", "middle", "drawing"];
+    private static readonly string[] OfMotifs = ["heightMm", "count", "parts", "leanDegrees", "mirrored", "wobblePercent", "seed", "middle", "drawing"];
 
-    private static readonly string[] OfBoth = ["id", "kind", "stitch", "strands", "colour", "arrangement", "centreMm", "motif", "turnDegrees"];
+    private static readonly string[] OfBoth = ["id", "kind", "widthMm", "stitch", "strands", "colour", "arrangement", "centreMm", "motif", "turnDegrees"];
 
     private static readonly Dictionary<string, FigureKind> Kinds = new(StringComparer.Ordinal) { ["line"] = FigureKind.Line, ["shape"] = FigureKind.Shape, ["dot"] = FigureKind.Dot };
 
@@ -76,6 +76,7 @@ internal static class ElementJson
             JobJson.Text(w, "motif", e.Motif);
             JobJson.Text(w, "motifPlace", e.MotifPlace);
             JobJson.Number(w, "motifCount", e.MotifCount);
+            JobJson.Number(w, "widthMm", e.WidthMm);
             w.WriteEndObject();
         }
 
@@ -127,7 +128,8 @@ internal static class ElementJson
         faults.Number(members, "turnDegrees", at),
         faults.Text(members, "motif", at),
         faults.Text(members, "motifPlace", at),
-        faults.Whole(members, "motifCount", at));
+        faults.Whole(members, "motifCount", at),
+        faults.Number(members, "widthMm", at));
 
     private static MotifAsked Motif(Dictionary<string, JsonElement> members, string id, string at, JsonFaults faults)
     {

@@ -3,6 +3,7 @@ using System.Security.Cryptography;
 using System.Text;
 using System.Text.Json;
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 using Dittany.Core.Planning;
 using Dittany.Core.Telling;
 
@@ -236,6 +237,8 @@ public static class PlanJson
             Mm(w, "frontMm", need.FrontMm);
             Mm(w, "backMm", need.BackMm);
             w.WriteNumber("runs", need.Runs);
+            w.WriteNumber("freshRuns", need.FreshRuns);
+            w.WriteNumber("cuts", need.Cuts);
             Mm(w, "cutMm", need.CutMm);
             w.WriteNumber("skeins", need.Skeins);
             w.WriteString("needle", need.Needle);
@@ -372,6 +375,11 @@ public static class PlanJson
         }
 
         w.WriteEndArray();
+        if (decision.From is { } from)
+        {
+            Texts(w, "from", from);
+        }
+
         w.WriteBoolean("overruled", decision.Overruled);
         JobJson.Text(w, "wouldHaveBeen", decision.WouldHaveBeen);
         w.WriteEndObject();
@@ -425,6 +433,8 @@ public static class PlanJson
 
         w.WriteEndArray();
     }
+
+    internal static void Texts(Utf8JsonWriter w, string name, IEnumerable<Told> told) => Texts(w, name, told.Select(t => t.ToString()));
 
     internal static void Texts(Utf8JsonWriter w, string name, IEnumerable<string> texts)
     {

@@ -97,6 +97,7 @@ public static class SchemaJson
         ("colour", Text()),
         ("arrangement", Enum(Arrangement.Ids)),
         ("capHeightMm", Number(Lettering.LeastCapMm, Fit.MostCapMm)),
+        ("widthMm", Number(JobCheck.LeastWidthMm, JobCheck.MostWidthMm)),
         ("rows", Whole(1, JobCheck.MostRows)),
         ("centreMm", Point()),
         ("radiusMm", Number(5, 1000)),
@@ -201,7 +202,7 @@ public static class SchemaJson
                 ("steps", List(Open(("do", Text()), ("waitMinutes", Plain())))), ("removal", List(Text())),
                 ("ranking", List(Open(("method", Text()), ("verdict", Enum(["chosen", "possible", "ruled-out"])), ("because", List(Text())))))),
             ["hooping"] = Open(("school", Enum(Names.Schools.Keys)), ("hoops", List(Open(("order", Plain()), ("shape", Enum(["round", "square"])), ("hoopMm", Plain()), ("usableRadiusMm", Plain()), ("usableMm", List(Point())), ("centreMm", Point())))), ("lowerBound", Plain())),
-            ["threads"] = List(Open(("colour", Colour()), ("thread", ThreadOf()), ("strands", Plain()), ("lengthMm", Plain()), ("frontMm", Plain()), ("backMm", Plain()), ("runs", Plain()), ("cutMm", Plain()), ("skeins", Plain()), ("needle", Text()))),
+            ["threads"] = List(Open(("colour", Colour()), ("thread", ThreadOf()), ("strands", Plain()), ("lengthMm", Plain()), ("frontMm", Plain()), ("backMm", Plain()), ("runs", Plain()), ("freshRuns", Plain()), ("cuts", Plain()), ("cutMm", Plain()), ("skeins", Plain()), ("needle", Text()))),
             ["route"] = List(Open(("element", Text()), ("part", Plain()), ("stitch", Plain()), ("run", Plain()), ("hoop", Plain()), ("floatMm", Plain()), ("floatKind", Enum(Names.Floats.Keys)))),
             ["time"] = Open(("handsOnMinutes", Plain()), ("lowMinutes", Plain()), ("highMinutes", Plain()), ("waitMinutes", Plain()), ("byStep", List(Open(("step", Text()), ("minutes", Plain()))))),
             ["work"] = List(Open(

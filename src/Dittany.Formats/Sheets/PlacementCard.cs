@@ -111,7 +111,7 @@ internal static class PlacementCard
     {
         var (a, b) = (near.On(figure.From), near.On(figure.To));
         var upright = Math.Abs(a.Y - b.Y) > Math.Abs(a.X - b.X);
-        if (figure.Label.Length == 0)
+        if (figure.Label.ToString().Length == 0)
         {
             // A check, not a distance: a line lower down under the words, its number at the end.
             var low = new Pt(0, 13);

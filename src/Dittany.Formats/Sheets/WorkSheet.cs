@@ -28,7 +28,7 @@ internal static class WorkSheet
         {
             flow.Fact(
                 Say.Upper(Palette.NameOf(need.Colour)),
-                $"{Say.Count(need.Strands, "strand")}, {Say.Count(need.Runs, "length")} of {Say.Number(need.CutMm / 10)} cm, {Say.Count(need.Skeins, "skein")}; {Say.Upper(Needles.Find(need.Needle)!.Name)}");
+                $"{Say.Count(need.Strands, "strand")}, {Say.Count(need.Cuts, "length")} of {Say.Number(need.CutMm / 10)} cm, {Say.Count(need.Skeins, "skein")}; {Say.Upper(Needles.Find(need.Needle)!.Name)}");
         }
 
         var timed = plan.Time;
@@ -47,6 +47,7 @@ internal static class WorkSheet
         Cautions(flow, plan, Station.Hoop, Station.Thread, Station.Stitches);
         var hoop = 0;
         var hooped = plan.Work.FirstOrDefault(o => o.Kind == OpKind.Hoop)?.Steps ?? [];
+        var thread = string.Empty;
         foreach (var run in RunTelling.Of(plan))
         {
             if (run.Hoop != hoop && run.Hoop <= hooped.Count)
@@ -55,7 +56,13 @@ internal static class WorkSheet
                 flow.Text(hooped[hoop - 1], box: true);
             }
 
-            flow.Text($"{run.Text}. {Say.Upper(Say.Minutes(run.MinutesSoFar))} by its end.", box: true);
+            if (run.Thread != thread)
+            {
+                thread = run.Thread;
+                flow.Text($"{thread}:");
+            }
+
+            flow.Text($"{run.Text}. {(run.Cut ? "A new thread" : "What is left on the needle")}{(run.Fresh ? $", {Say.Lower(plan.Decision("thread.start")!.Choice)}" : string.Empty)}. {Say.Upper(Say.Minutes(run.MinutesSoFar))} by its end.", box: true);
         }
 
         flow.Heading("Finish it", 5.5);

@@ -1,5 +1,6 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
+using Dittany.Core.Measures;
 using Dittany.Core.Planning;
 using Dittany.Core.Transfer;
 
@@ -21,7 +22,7 @@ public sealed record TemplateSheet(
     string CentreWords,
     IReadOnlyList<double> BaselinesMm,
     IReadOnlyList<Tile> Tiles,
-    IReadOnlyList<string> FindIt,
+    IReadOnlyList<Told> FindIt,
     double InkMm = TemplateSheet.ThinMm,
     IReadOnlyList<IReadOnlyList<Pt>>? CutMm = null)
 {

@@ -35,7 +35,7 @@ public static class ApiDoor
         {
             ["id"] = f.Id,
             ["name"] = f.Name,
-            ["sizes"] = Named(f.Sizes.Select(s => (s.Id, s.Name))),
+            ["sizes"] = Named(f.Sizes.Select(s => (s.Id, s.Name.ToString()))),
             ["zones"] = Named(f.Zones),
             ["shelf"] = Catalogue.NameOf(f.Shelf),
             ["faces"] = Named(f.Build(f.Sizes[0]).Select(d => (d.Face.Id, d.Face.Name))),
@@ -79,7 +79,7 @@ public static class ApiDoor
             ["name"] = h.Name,
             ["changes"] = h.Changes,
             ["toldAt"] = h.ToldAt,
-            ["choices"] = Named(h.Choices.Select(c => (c.ChoiceId, c.Text))),
+            ["choices"] = Named(h.Choices.Select(c => (c.ChoiceId, c.Text.ToString()))),
             ["default"] = h.Default,
         })));
         api.MapGet("/schemas/job", () => Results.Text(SchemaJson.Job().ToJsonString(), "application/schema+json", Encoding.UTF8));

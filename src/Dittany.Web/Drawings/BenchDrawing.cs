@@ -222,7 +222,7 @@ public static class BenchDrawing
         var px = view.Px;
         var pale = plan.Item.Cloth.Dark ? "#cfd8d0" : "#33473c";
         svg.Open("g", ("class", "field"));
-        svg.Open("title").Text(Tape.Tell($"The field: where stitches may lie. {plan.Decision("space.zone")!.Because[0]} Each seam and hem tells its own clearance.", units)).Close();
+        svg.Open("title").Text($"The field: where stitches may lie. {plan.Decision("space.zone")!.Because[0].In(units)} Each seam and hem tells its own clearance.").Close();
         foreach (var ring in plan.Space.FieldMm)
         {
             svg.Empty("path", ("d", Svg.Ring(ring)), ("fill", plan.Item.Cloth.Dark ? "#ffffff" : "#fffdf6"), ("fill-opacity", plan.Item.Cloth.Dark ? 0.05 : 0.25), ("stroke", pale), ("stroke-width", px), ("stroke-dasharray", $"{Svg.N(5 * px)} {Svg.N(4 * px)}"));

@@ -59,7 +59,7 @@ public static class FormDrawing
     {
         var field = Field.Of(drawn, zone);
         svg.Open("g", ("class", "zone"));
-        svg.Open("title").Text($"{Say.Upper(zone.Name)}. {Tape.Tell(zone.Usual.Text, units)}: {string.Join(' ', zone.Usual.Because)} {zone.EdgeReason}").Close();
+        svg.Open("title").Text($"{Say.Upper(zone.Name)}. {zone.Usual.Text.In(units)}: {string.Join(' ', zone.Usual.Because.Select(b => b.In(units)))} {zone.EdgeReason.In(units)}").Close();
         foreach (var ring in field.Rings)
         {
             svg.Empty("path", ("d", Svg.Ring(ring)), ("fill", "#fffdf6"), ("fill-opacity", dark ? 0.12 : 0.3), ("stroke", dark ? "#f0b7d5" : "#8f3a67"), ("stroke-width", 1.2 * px), ("stroke-dasharray", $"{Svg.N(5 * px)} {Svg.N(4 * px)}"));

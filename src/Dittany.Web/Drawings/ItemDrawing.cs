@@ -57,7 +57,7 @@ internal static class ItemDrawing
             svg.Open("g", ("class", "obstacle"));
             if (explained is { } units)
             {
-                svg.Open("title").Text(Tape.Tell(Clearances.Tell(obstacle), units)).Close();
+                svg.Open("title").Text(Clearances.Tell(obstacle).In(units)).Close();
                 svg.Empty("path", ("class", "clear"), ("d", string.Concat(Field.ClearanceOf(obstacle).Select(Svg.Ring))), ("fill-rule", "evenodd"), ("stroke-width", 1.2 * px), ("stroke-dasharray", $"{Svg.N(4 * px)} {Svg.N(3 * px)}"));
             }
 

@@ -120,7 +120,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
             {
                 var plan = p.Piece.Plan;
                 var concern = plan.Elements.SelectMany(e => e.Concerns).FirstOrDefault();
-                var told = p.Laid.Lain.Late ? "too late as planned" : concern is not null && p.Laid.Progress.Stage == Stage.Planned ? Say.Lower(concern.Text).TrimEnd('.') : p.Laid.Progress.Told;
+                var told = p.Laid.Lain.Late ? "too late as planned" : concern is not null && p.Laid.Progress.Stage == Stage.Planned ? Say.Lower(concern.Text).WithoutStop().ToString() : p.Laid.Progress.Told;
                 return new ShelvedPiece(
                     p.Piece.Piece.Id, p.Piece.Piece.Head, plan.Title, BenchDrawing.Small(plan, $"p{p.Piece.Piece.Id}"), told, p.Laid.Lain.Late || (concern is not null && p.Laid.Progress.Stage == Stage.Planned),
                     p.Laid.Progress.Stage is Stage.Planned or Stage.Finished ? null : StepOn.After(plan, Today));

@@ -22,7 +22,7 @@ public static class Demo
         (Piece("napkin", today, "Ottokar", "Wedding napkin", today.AddDays(2)) with { Done = new Done(true, 99, today.AddDays(-2), true) }, "Finished"),
         (Piece("tea-towel", today, "Thyme", "Towel with thyme", today.AddDays(5)) with { Done = new Done(true, 99, today.AddDays(-1)) }, "Rinsed and hung up"),
         (Piece("napkin", today, "Great-aunt Philomena", "A whole name in a corner", today.AddDays(33), overrules: new() { ["words.size"] = "14", ["words.rows"] = "1" }), "New piece"),
-        (Piece("baby-bodysuit", today, "Wilma", "Wilma’s bodysuit", today.AddDays(7), colour: "#b9ccd4") with { Done = new Done(true, 3) }, "Three lengths stitched"),
+        (Piece("baby-bodysuit", today, "Wilma", "Wilma’s bodysuit", today.AddDays(7), colour: "#b9ccd4") with { Done = new Done(true, 2) }, "Two lengths stitched"),
         (Piece("tea-towel", today, "Zoë", "Zoë’s first kitchen", today.AddDays(12)), "New piece"),
         (Piece("baby-bodysuit", today, "Little\nPebble", "For Wren’s new brother", today.AddDays(15)) with { Size = "56" }, "New piece"),
         (Piece("napkin", today, "Odalys", "Harvest table napkin", today.AddDays(24)), "New piece"),

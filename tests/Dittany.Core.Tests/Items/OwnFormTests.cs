@@ -180,7 +180,7 @@ public class OwnFormTests
         var plan = Jobs.Plan(Jobs.On("own-cuff", "Ola") with { Own = folded });
         var decision = plan.Decision("space.fold")!;
         Assert.Contains(decision.Because, b => b.Contains(seen, StringComparison.Ordinal));
-        Assert.Contains(decision.Because, b => b.Contains("right way up, and are not mirrored", StringComparison.Ordinal));
+        Assert.Contains(decision.Because, b => b.Contains("right way up, and is not mirrored", StringComparison.Ordinal));
         var fold = plan.Space.Face.Fold!;
         Assert.Equal(towards, fold.Towards);
         Assert.Equal(at == FoldSide.Top ? 0 : 90, fold.From.Y);

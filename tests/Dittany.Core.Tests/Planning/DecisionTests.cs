@@ -106,7 +106,7 @@ public class DecisionTests
         Assert.Contains(Core.Measures.Say.Length(element.LineWidthMm), size, StringComparison.Ordinal);
         Assert.Contains(Core.Measures.Say.Length(plan.Hooping.Hoops[0].UsableRadiusMm), string.Join(' ', plan.Decision("hoop.size")!.Because), StringComparison.Ordinal);
         Assert.Contains(Core.Measures.Say.Minutes(plan.Time.HandsOnMinutes), plan.Decision("time.ready")!.Because[0], StringComparison.Ordinal);
-        Assert.Contains($"{plan.Threads[0].Runs} threads", string.Join(' ', plan.Decision("order.parts")!.Because), StringComparison.Ordinal);
+        Assert.Contains($"{plan.Threads[0].Cuts} threads, begun {plan.Threads[0].Runs} times", string.Join(' ', plan.Decision("order.parts")!.Because), StringComparison.Ordinal);
     }
 
     [Fact]

@@ -29,8 +29,12 @@ public class HabitTests
         ["layers"] = Jobs.On("tote") with { Size = "38x42-lined" },
         ["strand-use"] = Jobs.Towel(with: w => w with { Strands = 2 }),
         ["start"] = Jobs.Towel(with: w => w with { Strands = 2 }),
+        ["motif-first"] = Flowers,
+        ["motif-rounds"] = Flowers,
         ["cut-length"] = Jobs.Towel(with: w => w with { Strands = 2 }),
     };
+
+    private static Job Flowers => new("tea-towel", [], Jobs.Monday, Motifs: [new MotifAsked("row", "flower-stem", HeightMm: 60, Arrangement: "row", Count: 2)]);
 
     public static TheoryData<string> All() => [.. Habits.All.Select(h => h.Id)];
 
@@ -55,7 +59,15 @@ public class HabitTests
         Assert.Contains(habit.Default, habit.Choices.Select(c => c.ChoiceId));
     }
 
-    private static readonly JsonSerializerOptions Whole = new() { NumberHandling = JsonNumberHandling.AllowNamedFloatingPointLiterals };
+    private static readonly JsonSerializerOptions Whole = new() { NumberHandling = JsonNumberHandling.AllowNamedFloatingPointLiterals, Converters = { new Words() } };
+
+    /// <summary>What is told is written as it reads.</summary>
+    private sealed class Words : JsonConverter<Core.Measures.Told>
+    {
+        public override Core.Measures.Told Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) => throw new NotSupportedException();
+
+        public override void Write(Utf8JsonWriter writer, Core.Measures.Told value, JsonSerializerOptions options) => writer.WriteStringValue(value.ToString());
+    }
 
     /// <summary>The plan with everything in it, written out.</summary>
     private static (Plan Plan, string Body) Told(Job job, (string, string)[] habits)

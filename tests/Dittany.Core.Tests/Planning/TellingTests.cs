@@ -1,3 +1,4 @@
+using Dittany.Core.Items;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
 using Dittany.Core.Space;
@@ -8,7 +9,7 @@ using FsCheck.Fluent;
 namespace Dittany.Core.Tests.Planning;
 
 /// <summary>What the plan says of itself besides its decisions: each stitch, what moved, what is next, the lines to lay words on, and all of it in her units.</summary>
-public class TellingTests
+public partial class TellingTests
 {
     [ManyTimes(40)]
     public Property Every_stitch_tells_its_own_length_and_thread() => Prop.ForAll(Jobs.Any(), input =>
@@ -16,7 +17,7 @@ public class TellingTests
         var plan = Jobs.Make(input.Job, input.Workshop);
         for (var row = 0; row < plan.Route.Count; row++)
         {
-            var told = StitchTelling.Tell(plan, row);
+            var told = StitchTelling.Tell(plan, row).ToString();
             var at = plan.Route[row];
             var stitch = plan.Elements.First(e => e.Id == at.Element).Parts[at.Part].Stitches[at.Stitch];
             Assert.StartsWith($"Stitch {row + 1} of {plan.Route.Count}, in the ", told, StringComparison.Ordinal);
@@ -32,7 +33,7 @@ public class TellingTests
     [Fact]
     public void Why_a_stitch_is_short_hangs_on_the_line_under_it()
     {
-        string[] Told(string text) => Jobs.Plan(text, e => e with { CapHeightMm = 12 }) is var plan ? Enumerable.Range(0, plan.Route.Count).Select(r => StitchTelling.Tell(plan, r)).ToArray() : [];
+        string[] Told(string text) => Jobs.Plan(text, e => e with { CapHeightMm = 12 }) is var plan ? Enumerable.Range(0, plan.Route.Count).Select(r => StitchTelling.Tell(plan, r).ToString()).ToArray() : [];
         Assert.All(Told("I"), t => Assert.DoesNotContain("bend", t, StringComparison.Ordinal));
         Assert.Contains(Told("o"), t => t.Contains("for the bend here has a radius of about", StringComparison.Ordinal));
     }
@@ -69,10 +70,36 @@ public class TellingTests
         var plan = Jobs.Plan(Jobs.On("baby-bodysuit", "Little\nPebble"));
         var inches = Retold.In(plan, Units.Inches);
         Assert.Contains(inches.Space.FindIt, s => s.Contains(" in ", StringComparison.Ordinal));
-        Assert.All(inches.Decisions.SelectMany(d => d.Because.Append(d.Choice)), s => Assert.DoesNotMatch(@"\d cm\b", s.Replace("cm body height", string.Empty, StringComparison.Ordinal)));
+        Assert.All(inches.Decisions.SelectMany(d => d.Because.Append(d.Choice)), s => Assert.DoesNotMatch(@"\d cm\b", s.ToString().Replace("cm body height", string.Empty, StringComparison.Ordinal)));
         Assert.Equal(plan.Elements[0].BoxMm, inches.Elements[0].BoxMm);
         Assert.Equal(plan.Decisions.Select(d => d.ChoiceId), inches.Decisions.Select(d => d.ChoiceId));
         Assert.Contains(inches.TransferSteps, s => s.Do.Contains("check line (100 mm)", StringComparison.Ordinal));
+    }
+
+    /// <summary>
+    /// Lengths are values in what is told: in inches none of five millimetres or more is left in millimetres or centimetres on any form, but for names: a hoop by its size, the check line, the line that is tacked for a test.
+    /// </summary>
+    [Fact]
+    public void In_inches_no_length_is_left_that_a_tape_could_tell()
+    {
+        var left = new SortedSet<string>(StringComparer.Ordinal);
+        var jobs = Catalogue.Forms.Select(f => Jobs.On(f.Id, "Ida"))
+            .Append(Jobs.Towel("Hippolyta", w => w with { CapHeightMm = 4 }, ("stitch.outline", "chain")))
+            .Append(Jobs.On("tote", "A very long wording indeed", w => w with { CapHeightMm = 90 }))
+            .Append(new Job("tea-towel", [], Jobs.Monday, Motifs: [new MotifAsked("sprig", "leaf-sprig", HeightMm: 30), new MotifAsked("daisy", "daisy", HeightMm: 900)]));
+        foreach (var sentence in jobs.SelectMany(j => Sentences.Of(Retold.In(Jobs.Plan(j), Units.Inches), Units.Inches)))
+        {
+            foreach (System.Text.RegularExpressions.Match found in Metric().Matches(sentence))
+            {
+                var mm = double.Parse(found.Groups["number"].Value, System.Globalization.CultureInfo.InvariantCulture) * (found.Groups["unit"].Value == "cm" ? 10 : 1);
+                if (mm >= Tape.InchesFromMm && !(sentence.Contains(" hoop (", StringComparison.Ordinal) || sentence.Contains(" frame (", StringComparison.Ordinal) || sentence.Contains("check line", StringComparison.OrdinalIgnoreCase) || sentence.Contains("100 mm line", StringComparison.Ordinal)))
+                {
+                    left.Add(sentence);
+                }
+            }
+        }
+
+        Assert.True(left.Count == 0, string.Join('\n', left));
     }
 
     /// <summary>The lines to lay words on are the item's own: the fold of a towel is half its width, and no line lies outside the field.</summary>
@@ -113,18 +140,18 @@ public class TellingTests
     {
         var plan = Jobs.Plan(Jobs.On(form, words));
         var one = words.ReplaceLineEndings(" ");
-        var sentences = SentencesOf(plan).Where(s => s.Contains(one, StringComparison.Ordinal)).ToArray();
+        var sentences = Sentences.Of(plan).Where(s => s.Contains(one, StringComparison.Ordinal)).ToArray();
         Assert.NotEmpty(sentences);
         foreach (var units in new[] { Units.Centimetres, Units.Inches })
         {
-            var told = SentencesOf(Retold.In(plan, units)).ToArray();
+            var told = Sentences.Of(Retold.In(plan, units)).ToArray();
             Assert.Equal(sentences.Length, told.Count(s => s.Contains(one, StringComparison.Ordinal)));
             Assert.DoesNotContain(told, s => s.Contains("3937", StringComparison.Ordinal) || s.Contains("1968", StringComparison.Ordinal) || s.Contains("2 in is all", StringComparison.Ordinal));
         }
 
-        Assert.Contains(SentencesOf(Retold.In(plan, Units.Inches)), s => s.Contains(" in ", StringComparison.Ordinal) || s.EndsWith(" in.", StringComparison.Ordinal));
+        Assert.Contains(Sentences.Of(Retold.In(plan, Units.Inches)), s => s.Contains(" in ", StringComparison.Ordinal) || s.EndsWith(" in.", StringComparison.Ordinal));
     }
 
-    private static IEnumerable<string> SentencesOf(Plan plan) => plan.Decisions.SelectMany(d => d.Because.Append(d.Choice))
-        .Concat(plan.Space.FindIt).Concat(plan.Cautions.Select(c => c.Text)).Concat(plan.Elements.SelectMany(e => e.Concerns).Select(c => c.Text)).Concat(plan.Work.SelectMany(o => o.Steps));
+    [System.Text.RegularExpressions.GeneratedRegex(@"(?<number>\d+(\.\d+)?) (?<unit>mm|cm)\b", System.Text.RegularExpressions.RegexOptions.ExplicitCapture, 1000)]
+    private static partial System.Text.RegularExpressions.Regex Metric();
 }

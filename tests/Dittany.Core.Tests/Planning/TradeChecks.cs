@@ -43,7 +43,7 @@ public class TradeChecks
         Assert.InRange(plan.Hooping.Hoops.Count, 1, 2);
         var rib = plan.Space.Obstacles.Single(o => o.Id == "neck-rib").Ring;
         Assert.All(plan.Hooping.Hoops, h => Assert.True(rib.Min(p => p.To(h.CentreMm)) >= Core.Materials.Hoops.RingRadiusMm(hoop) + 5 - 0.6, "the ring lies on the rib"));
-        Assert.DoesNotContain(plan.Cautions, c => c.Severity == Severity.Stop || c.Text.Contains("scrap", StringComparison.Ordinal));
+        Assert.DoesNotContain(plan.Cautions, c => c.Severity == Severity.Stop || c.Id == "hoop.hem");
         Assert.Contains("open crotch", string.Join(' ', plan.Decision("hoop.size")!.Because), StringComparison.Ordinal);
     }
 
@@ -79,7 +79,7 @@ public class TradeChecks
     {
         var plan = Jobs.Plan(Jobs.On("napkin", "Odalys", w => w with { CentreMm = at is { } x ? new Core.Geometry.Pt(x, x) : null }));
         Assert.Equal(102, Assert.Single(plan.Hooping.Hoops).HoopMm);
-        Assert.Equal(scrap, plan.Cautions.Any(c => c.Text.Contains("scrap", StringComparison.Ordinal)));
+        Assert.Equal(scrap, plan.Cautions.Any(c => c.Id == "hoop.hem"));
     }
 
     /// <summary>A stash that holds nothing useful: in the hand, with the reason, never a crash.</summary>

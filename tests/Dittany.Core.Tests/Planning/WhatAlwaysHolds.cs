@@ -124,7 +124,10 @@ public class WhatAlwaysHolds
         Assert.Equal(plan.Route.Max(r => r.Run), need.Runs);
         var start = CuttingRoom.Starts.Single(s => s.ChoiceId == plan.Decision("thread.start")!.ChoiceId).TailMm;
         var finish = CuttingRoom.Finishes.Single(s => s.ChoiceId == plan.Decision("thread.finish")!.ChoiceId).TailMm;
-        var length = ((need.FrontMm + need.BackMm + (thickness * plan.Route.Sum(r => StitchOf(plan, r).Passes))) * Cutting.TakeUp) + (need.Runs * (start + finish));
+        var later = start > CuttingRoom.Under.TailMm || CuttingRoom.Starts.Single(s => s.ChoiceId == plan.Decision("thread.start")!.ChoiceId).Lump ? CuttingRoom.Under.TailMm : start;
+        Assert.Equal(plan.Route.Count(r => r.Fresh), need.FreshRuns);
+        var length = ((need.FrontMm + need.BackMm + (thickness * plan.Route.Sum(r => StitchOf(plan, r).Passes))) * Cutting.TakeUp)
+            + (need.Runs * finish) + (need.FreshRuns * start) + ((need.Runs - need.FreshRuns) * later);
         Assert.InRange(need.LengthMm, length - 0.06, length + 0.06);
 
         // Folded double, half the cut is worked with.
@@ -134,7 +137,7 @@ public class WhatAlwaysHolds
         foreach (var run in plan.Route.GroupBy(r => r.Run))
         {
             var used = run.Sum(r => Routing.Use(StitchOf(plan, r), r.BackMm, thickness) * Cutting.TakeUp);
-            Assert.True(used <= Math.Max(50, (doubled ? need.CutMm / 2 : need.CutMm) - start - finish) + 0.01, $"run {run.Key} takes {used}");
+            Assert.True(used <= Math.Max(50, (doubled ? need.CutMm / 2 : need.CutMm) - (run.First().Fresh ? start : later) - finish) + 0.01, $"run {run.Key} takes {used}");
         }
     });
 
@@ -224,7 +227,13 @@ public class WhatAlwaysHolds
         return Field.Of(drawn, drawn.Zones.First(z => z.Id == plan.Space.Zone));
     }
 
-    private static bool OnSkin(Plan plan) => plan.Item.Wearer == "baby" || (plan.Item.Wearer != "nobody" && Catalogue.Find(plan.Item.Form)!.Use.NextToSkin);
+    /// <summary>What the back of the work touches: no skin inside a closed thing, and none where the work lies inside.</summary>
+    private static bool OnSkin(Plan plan)
+    {
+        var form = Catalogue.Find(plan.Item.Form)!;
+        var hidden = form.At(plan.Item.Size, plan.Space.Zone).Zones.Single(z => z.Id == plan.Space.Zone).Hidden;
+        return !hidden && ((plan.Item.Wearer == "baby" && !form.Use.MadeUp) || (plan.Item.Wearer != "nobody" && form.Use.NextToSkin));
+    }
 
     private static double ThicknessOf(Plan plan, Workshop workshop) =>
         plan.Item.Cloth.ThicknessMm + (plan.Item.Cloth.Lined && workshop.Habit("layers") == "through-both" ? 0.25 : 0);

@@ -31,8 +31,11 @@ public class CuttingTests
             var folded = (q.HabitUse == "doubled" || q.HabitCut == "forearm") && q.Strands.Single() % 2 == 0;
             Assert.Equal(folded, cutting.Doubled);
             Assert.Equal(cutting.CutMm / (folded ? 2 : 1), cutting.WorkingMm);
-            Assert.Equal(cutting.WorkingMm, Math.Max(cutting.RunMm + cutting.Start.TailMm + cutting.Finish.TailMm, cutting.WorkingMm), 9);
-            Assert.True(cutting.RunMm >= 50);
+            Assert.Equal(cutting.WorkingMm, Math.Max(cutting.FreshRunMm + cutting.Start.TailMm + cutting.Finish.TailMm, cutting.WorkingMm), 9);
+            Assert.Equal(cutting.WorkingMm, Math.Max(cutting.RunMm + cutting.Later.TailMm + cutting.Finish.TailMm, cutting.WorkingMm), 9);
+            Assert.False(cutting.Later.Lump);
+            Assert.True(cutting.Later.TailMm <= CuttingRoom.Under.TailMm);
+            Assert.True(cutting.FreshRunMm >= 50);
 
             // Twice the forearm, folded, comes to 40 to 48 cm in use (common practice).
             if (q.HabitCut == "forearm")
@@ -63,13 +66,39 @@ public class CuttingTests
         }
     }
 
-    /// <summary>A finish needs 7 to 8 cm where it is woven in, and an away-knot stands 10 to 12 cm off (common practice).</summary>
+    /// <summary>What is woven in runs 2 to 3 cm under stitches and is trimmed, a later length begins with 3 cm under them, and an away-knot stands 10 to 12 cm off (common practice).</summary>
     [Fact]
     public void Tails_are_as_long_as_the_trade_leaves_them()
     {
-        Assert.All(CuttingRoom.Finishes.Where(f => f.ChoiceId.Contains("weave", StringComparison.Ordinal)), f => Assert.InRange(f.TailMm, 70, 80));
+        Assert.All(CuttingRoom.Finishes.Where(f => f.ChoiceId.Contains("weave", StringComparison.Ordinal)), f => Assert.InRange(f.TailMm, 20, 30));
+        Assert.Equal(30, CuttingRoom.Under.TailMm);
         Assert.InRange(CuttingRoom.Starts.Single(s => s.ChoiceId == "away-knot").TailMm, 100, 120);
         Assert.All(CuttingRoom.Starts.Concat(CuttingRoom.Finishes), e => Assert.False(string.IsNullOrEmpty(e.Source)));
+    }
+
+    /// <summary>Coated cloth keeps every needle hole (common practice): no away-knot there.</summary>
+    [Fact]
+    public void Coated_cloth_takes_no_away_knot()
+    {
+        var q = new CuttingQuestion("450", "away-knot", "weave", "single", "halves", [3], new Worn("nobody", false, "never", "years", []), null, null, null, Coated: true);
+        var start = CuttingRoom.Settle(q).Decisions.Single(d => d.Id == "thread.start");
+        Assert.Equal("trapped-tail", start.ChoiceId);
+        Assert.Contains(start.RuledOut, r => r.ChoiceId == "away-knot" && r.Because[0].Contains("every needle hole", StringComparison.Ordinal));
+    }
+
+    /// <summary>How strands come apart (common practice): six part into three and three, one alone is drawn out, six are used as they come; and an odd number that cannot be folded offers the even ones beside it.</summary>
+    [Theory]
+    [InlineData(3, "three and three", "drawn out of")]
+    [InlineData(1, "single strand straight up", "between the fingers")]
+    [InlineData(2, "one at a time", "between the fingers")]
+    public void Strands_come_apart_by_their_number(int strands, string told, string untold)
+    {
+        var q = new CuttingQuestion("450", "away-knot", "weave", "doubled", "halves", [strands], new Worn("nobody", false, "never", "years", []), null, null, null);
+        var because = string.Join(' ', CuttingRoom.Settle(q).Decisions[0].Because);
+        Assert.Contains(told, because, StringComparison.Ordinal);
+        Assert.DoesNotContain(untold, because, StringComparison.Ordinal);
+        Assert.Equal(strands % 2 == 1, because.Contains(strands == 1 ? "Take 2 instead" : "Take 2 or 4 instead", StringComparison.Ordinal));
+        Assert.DoesNotContain("Part the end", string.Join(' ', CuttingRoom.Settle(q with { Strands = [6] }).Decisions[0].Because), StringComparison.Ordinal);
     }
 
     /// <summary>What she overrules is done, told with its harm, and stopped where it would lie on skin.</summary>
@@ -93,7 +122,7 @@ public class CuttingTests
     public void More_work_wants_more_thread(byte stitches, byte runs, byte thickness)
     {
         var cutting = CuttingRoom.Settle(All().First(q => q.HabitCut == "450" && q.HabitUse == "single"));
-        ThreadNeed Of(int n, int r, double t) => ThreadRoom.Sum(new("cotton", 3, "#000000"), Enumerable.Repeat((2.5, 5.0, 2), n).ToArray(), r, cutting, t, "crewel-7");
+        ThreadNeed Of(int n, int r, double t) => ThreadRoom.Sum(new("cotton", 3, "#000000"), Enumerable.Repeat((2.5, 5.0, 2), n).ToArray(), r, Math.Min(r, 1), r, cutting, t, "crewel-7");
         var (n, r, t) = ((int)stitches, runs % 40, thickness / 50.0);
         var need = Of(n, r, t);
         Assert.True(Of(n + 1, r, t).LengthMm > need.LengthMm);

@@ -8,6 +8,12 @@ public static class Knots
     /// <summary>Dots of letters are tiny straights below this height of capitals (from memory).</summary>
     public const double FromCapMm = 12;
 
+    /// <summary>Most wraps by strands: two lie well round four, one round more, or the knot stands up like a bead and slips through (common practice; the figures from memory).</summary>
+    private static readonly (int UpTo, int Most)[] MostWraps = [(3, 3), (4, 2), (int.MaxValue, 1)];
+
+    /// <summary>The wraps she likes, or as many as the bundle takes.</summary>
+    public static int Wraps(int wished, int strands) => Math.Min(wished, MostWraps.First(m => strands <= m.UpTo).Most);
+
     private static readonly (int Strands, double[] AcrossMm, double[] ThreadMm)[] Table =
     [
         (1, [0.8, 1.0, 1.2], [7, 10, 13]),

@@ -78,17 +78,17 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
     private const int MostTold = 3000;
 
     /// <summary>What each stitch says of itself, in working order; empty where there are too many for a page.</summary>
-    public IReadOnlyList<string> Tellings { get; } = Planned.Plan.Route.Count <= MostTold ? StitchTelling.All(Planned.Plan) : [];
+    public IReadOnlyList<string> Tellings { get; } = Planned.Plan.Route.Count <= MostTold ? StitchTelling.All(Planned.Plan).Select(t => t.In(Planned.Workshop.Units)).ToArray() : [];
 
     /// <summary>What the last of the worked stitches says of itself.</summary>
-    public string AtTold => At == 0 ? "Nothing is stitched yet." : Tellings.Count > 0 ? Tellings[At - 1] : StitchTelling.Tell(Plan, At - 1);
+    public string AtTold => At == 0 ? "Nothing is stitched yet." : Tellings.Count > 0 ? Tellings[At - 1] : StitchTelling.Tell(Plan, At - 1).In(Units);
 
     public string Drawing => BenchDrawing.Draw(Plan, new BenchDrawing.Look(View, Units, At, Plan.Time.Progress.Stage == Stage.OnTheHoop ? Plan.Time.Progress.RunsDone : 0));
 
     public PlannedElement Words => Plan.Elements[0];
 
     /// <summary>Facts of the cloth, each with what it steers.</summary>
-    public IReadOnlyList<FactTold> Facts => FactTelling.Of(Plan, Piece.Job).Select(f => f with { Now = Tape.Tell(f.Now, Units) }).ToArray();
+    public IReadOnlyList<FactTold> Facts => FactTelling.Of(Plan, Piece.Job).Select(f => f with { Now = f.Now.In(Units) }).ToArray();
 
     /// <summary>The form it is put on.</summary>
     public Form? FormUsed => Piece.Job.FormUsed;
@@ -141,7 +141,7 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
     public IReadOnlyList<Caution> QuietOf(Station station) => Plan.Cautions.Where(c => c.Severity == Severity.Note && (c.At ?? Station.Finish) == station).ToArray();
 
     /// <summary>What every seam and hem asks to be kept free: the drawing tells it on pointing, this to those who do not point.</summary>
-    public IReadOnlyList<string> Clearances => Plan.Space.Obstacles.Select(o => Tape.Tell(Core.Space.Clearances.Tell(o), Units)).Distinct().ToArray();
+    public IReadOnlyList<string> Clearances => Plan.Space.Obstacles.Select(o => Core.Space.Clearances.Tell(o).In(Units)).Distinct().ToArray();
 
     /// <summary>The next step of the work itself, or none where it is finished.</summary>
     public StepOn? StepOn => StepOn.After(Plan, Today);
@@ -160,7 +160,7 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
     };
 
     /// <summary>The remedy on a button.</summary>
-    public string RemedyText(Remedy remedy) => Tape.Tell(remedy.Colour is { } hex ? $"take {Core.Materials.Palette.NameOf(hex)}" : remedy.Text, Units);
+    public string RemedyText(Remedy remedy) => remedy.Text.In(Units);
 
     /// <summary>The member that holds her choice of an overruled decision: an overrule, or a stated member.</summary>
     public string HersIn(Decision decision)
@@ -186,4 +186,8 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
 }
 
 /// <summary>One slip of the bench.</summary>
-public sealed record SlipView(BenchView Bench, Decision Slip);
+public sealed record SlipView(BenchView Bench, Decision Slip)
+{
+    /// <summary>So many reasons are told at once; the rest on asking.</summary>
+    public const int AtOnce = 2;
+}

@@ -62,7 +62,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
             clean = day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
         }
 
-        if (member?.StartsWith("measuredMm/", StringComparison.Ordinal) == true && clean is not null && Tape.Read(clean, workshop.Units) is { } mm)
+        if ((member == "widthMm" || member?.StartsWith("measuredMm/", StringComparison.Ordinal) == true) && clean is not null && Tape.Read(clean, workshop.Units) is { } mm)
         {
             clean = Math.Round(mm, 1).ToString("R", CultureInfo.InvariantCulture);
         }

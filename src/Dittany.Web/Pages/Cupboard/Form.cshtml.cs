@@ -43,7 +43,7 @@ public sealed class FormModel(CupboardStore cupboard, WorkshopStore workshops, L
 
     public string Drawing => FormDrawing.Draw(Form, Face, Units, TrueSize);
 
-    public IReadOnlyList<string> Clearances => Face.Obstacles.DistinctBy(o => o.Name).Select(o => Tape.Tell(Core.Space.Clearances.Tell(o), Units)).ToArray();
+    public IReadOnlyList<string> Clearances => Face.Obstacles.DistinctBy(o => o.Name).Select(o => Core.Space.Clearances.Tell(o).In(Units)).ToArray();
 
     public async Task<IActionResult> OnGet(string id, CancellationToken cancel) => await Load(id, cancel) ? Page() : NotFound();
 

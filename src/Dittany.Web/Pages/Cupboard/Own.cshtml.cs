@@ -399,7 +399,7 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops, Pi
         var side = form.Face(Side.Id);
         if (side.Picture is not null && Photographed.TapeWarning(tapeMm, side.WidthMm) is { } apart)
         {
-            Warnings = [.. Warnings, Tape.Tell(apart, Units)];
+            Warnings = [.. Warnings, apart.In(Units)];
         }
 
         return form.ToTape(side.Id, tapeMm);
@@ -416,7 +416,7 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops, Pi
         var side = form.Face(Side.Id);
         if (_view is { } view)
         {
-            Warnings = [.. Warnings, .. Photographed.Warnings(view, Photographed.InView(side, view)).Select(w => Tape.Tell(w, Units))];
+            Warnings = [.. Warnings, .. Photographed.Warnings(view, Photographed.InView(side, view)).Select(w => w.In(Units))];
         }
 
         var made = OwnForms.AsForm(form);

@@ -198,7 +198,7 @@ public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore worksh
         Likely = (Math.Round((guess[2].X - guess[0].X) / 10) * 10, Math.Round((guess[2].Y - guess[0].Y) / 10) * 10);
         WithinMm = Photographed.WithinMm(View, guess);
         Worth = Photographed.WorthOf(View, guess);
-        Warnings = Photographed.Warnings(View, guess).Select(t => Tape.Tell(t, Units)).ToArray();
+        Warnings = Photographed.Warnings(View, guess).Select(t => t.In(Units)).ToArray();
     }
 
     private void Fill(IReadOnlyList<Pt> corners)

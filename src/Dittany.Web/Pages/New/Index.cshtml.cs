@@ -31,6 +31,9 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
     public string? Motif { get; set; }
 
     [BindProperty]
+    public string? HeardMotif { get; set; }
+
+    [BindProperty]
     public string? HeardWords { get; set; }
 
     [BindProperty]
@@ -74,6 +77,12 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
     [BindProperty]
     public string? Once { get; set; }
 
+    /// <summary>Forms that pieces were begun on of late, the last first: they stand first to be picked. Looked up once, when the page is opened.</summary>
+    [BindProperty]
+    public string? Recent { get; set; }
+
+    private const int MostRecent = 6;
+
     public IReadOnlyList<JobFault> Faults { get; private set; } = [];
 
     private IReadOnlyList<Kept> _own = [];
@@ -99,6 +108,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
     public async Task OnGet(string? said, string? form, string? size, double? width, double? height, CancellationToken cancel)
     {
         Said = said;
+        Recent = string.Join(' ', (await pieces.All(cancel)).Pieces.OrderByDescending(p => p.Id).Select(p => p.Job.Form).Distinct(StringComparer.Ordinal).Take(MostRecent));
         await Offer(cancel);
         if (form is not null && Offered.FirstOrDefault(f => f.Id == form) is { } taken)
         {
@@ -173,6 +183,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
     {
         Heard = string.IsNullOrWhiteSpace(Said) ? null : Asking.Of(Said, desk.Today);
         (Words, HeardWords) = Filled(Words, HeardWords, Heard?.Words);
+        (Motif, HeardMotif) = Filled(Motif, HeardMotif, Heard?.Motif);
         (Form, HeardForm) = Filled(Form, HeardForm, Heard?.Form);
         (Colour, HeardColour) = Filled(Colour, HeardColour, Heard?.Colour);
         (Day, HeardDay) = Filled(Day, HeardDay, Heard?.DueOn?.ToString("d MMMM yyyy", System.Globalization.CultureInfo.InvariantCulture));
@@ -218,17 +229,38 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
         var size = form is null ? null : SizeOf(form);
         var cloth = Form is not null && Form == Heard?.Form ? Heard?.Cloth : null;
         var job = new Job(
-            Form ?? string.Empty, words.Length == 0 && motif is not null ? [] : [new WordingAsked("name", words, Motif: motif)], desk.Today, DueOn: Due, Size: size == form?.UsualSize ? null : size,
+            Form ?? string.Empty,
+            words.Length == 0 && motif is not null ? [] : [new WordingAsked("name", words, Stitch: Heard?.Stitch, Colour: Heard?.Thread, CapHeightMm: Heard?.CapHeightMm, Motif: motif, WidthMm: Heard?.WidthMm)],
+            desk.Today, Heard?.For is { } whom && (words.Length > 0 || motif is not null) ? $"{(words.Length > 0 ? words.ReplaceLineEndings(" ") : Say.Upper(Core.Motifs.MotifLibrary.Find(motif!)?.Name ?? motif!))}, {whom}" : null, Due,
+            size == form?.UsualSize ? null : size, Zone: Form is not null && Form == Heard?.Form ? Heard.Zone : null,
             Fabric: string.IsNullOrEmpty(Colour) && cloth is null ? null : new StatedFabric(cloth, string.IsNullOrEmpty(Colour) ? null : Colour),
-            MeasuredMm: measured, Own: _own.FirstOrDefault(k => k.Form.Id == Form)?.Form, Motifs: words.Length == 0 && motif is not null ? [new MotifAsked("motif", motif)] : null);
+            MeasuredMm: measured, Own: _own.FirstOrDefault(k => k.Form.Id == Form)?.Form, Motifs: words.Length == 0 && motif is not null ? [MotifOf(motif)] : null);
         faults.AddRange(JobCheck.Faults(job, workshop, shelf.Now).Where(f => Form is { Length: > 0 } || !f.Pointer.StartsWith("#/item", StringComparison.Ordinal)));
         return (job, faults);
     }
 
+    /// <summary>The motif alone, as it was picked or said: several of it stand in a row.</summary>
+    private MotifAsked MotifOf(string motif) => Heard is { MotifCount: { } count } && Heard.Motif == motif
+        ? new MotifAsked("motif", motif, Heard.WidthMm, Heard.CapHeightMm, "row", count, Stitch: Heard.Stitch, Colour: Heard.Thread)
+        : new MotifAsked("motif", motif, Heard?.WidthMm, Heard?.CapHeightMm, Stitch: Heard?.Stitch, Colour: Heard?.Thread);
+
+    /// <summary>What was heard beside the three answers, in words; empty where there is nothing.</summary>
+    public IReadOnlyList<string> HeardBesides(Units units) => Heard is not { } heard ? [] : new[]
+    {
+        heard.Zone is { } zone && Form == heard.Form ? Picked?.Zones.FirstOrDefault(z => z.Id == zone).Name : null,
+        heard.Stitch is { } stitch ? Core.StitchBook.Book.Find(stitch)!.Name : null,
+        heard.Thread is { } thread ? $"in {Palette.NameOf(thread)}" : null,
+        heard.WidthMm is { } wide ? $"{Tape.Length(wide, units)} wide" : null,
+        heard.CapHeightMm is { } high ? $"{Tape.Length(high, units)} high" : null,
+        heard.For,
+    }.OfType<string>().ToArray();
+
     private async Task Offer(CancellationToken cancel)
     {
         _own = await cupboard.All(cancel: cancel);
-        Offered = [.. _own.Select(k => OwnForms.AsForm(k.Form)), .. Catalogue.Forms];
+        var recent = (Recent ?? string.Empty).Split(' ', StringSplitOptions.RemoveEmptyEntries);
+        Form[] all = [.. _own.Select(k => OwnForms.AsForm(k.Form)), .. Catalogue.Forms];
+        Offered = all.OrderBy(f => Array.IndexOf(recent, f.Id) is >= 0 and var at ? at : recent.Length).ToArray();
     }
 
     private static string? Mm(double? mm) => mm is { } n && double.IsFinite(n) ? $"{Say.Number(n)} mm" : null;
@@ -260,6 +292,6 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
                 .. new[] { "words.size", "stitch.outline", "transfer.method", "time.ready" }.Select(plan.Decision).OfType<Core.Telling.Decision>().Select(d => d.Choice),
                 $"{Say.Minutes(plan.Time.LowMinutes)} to {Say.Minutes(plan.Time.HighMinutes)} of work",
             ],
-            plan.Elements.SelectMany(e => e.Concerns).Select(c => c.Text).ToArray());
+            plan.Elements.SelectMany(e => e.Concerns).Select(c => c.Text.ToString()).ToArray());
     }
 }

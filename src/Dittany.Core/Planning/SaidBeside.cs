@@ -1,0 +1,165 @@
+using System.Text.RegularExpressions;
+using Dittany.Core.Materials;
+using Dittany.Core.Measures;
+using Dittany.Core.StitchBook;
+using Dittany.Core.Time;
+
+namespace Dittany.Core.Planning;
+
+/// <summary>What a saying says beside words, item and day: stitch, thread, width or height, whom it is for; and what has to be asked about.</summary>
+internal sealed partial class SaidBeside
+{
+    /// <summary>Words for colours that are none of ours: asked about, and never lettered behind “in”.</summary>
+    private static readonly string[] OtherColours =
+        ["purple", "violet", "lilac", "lavender", "gold", "golden", "silver", "orange", "teal", "turquoise", "aqua", "beige", "copper", "bronze", "coral", "peach", "cream", "brown", "maroon", "burgundy", "khaki", "plum", "grey", "gray", "green", "blue", "red", "yellow", "pink", "white", "navy"];
+
+    /// <summary>The thread of ours that a plain word for a colour means.</summary>
+    private static readonly Dictionary<string, string> PlainColours = new(StringComparer.OrdinalIgnoreCase)
+    {
+        ["red"] = "poppy", ["green"] = "leaf", ["blue"] = "indigo", ["navy"] = "indigo", ["yellow"] = "straw", ["pink"] = "shell", ["white"] = "chalk", ["brown"] = "peat", ["grey"] = "slate", ["gray"] = "slate",
+    };
+
+    private readonly List<string> _questions = [];
+
+    private string? Stitch { get; set; }
+
+    private string? Thread { get; set; }
+
+    private double? WidthMm { get; set; }
+
+    private double? CapHeightMm { get; set; }
+
+    private string? Whom { get; set; }
+
+    public void Ask(string question) => _questions.Add(question);
+
+    public Understood In(Understood heard) => heard with { Stitch = Stitch, Thread = Thread, WidthMm = WidthMm, CapHeightMm = CapHeightMm, For = Whom, Questions = _questions.Count == 0 ? heard.Questions : [.. heard.Questions, .. _questions] };
+
+    /// <summary>Takes out of a saying what can stand anywhere in it.</summary>
+    public static SaidBeside Take(ref string text)
+    {
+        var beside = new SaidBeside();
+        beside.TakeSize(ref text);
+        beside.TakeStitch(ref text);
+        beside.TakeThread(ref text);
+        return beside;
+    }
+
+    /// <summary>Whom it is for and from whom, behind the item.</summary>
+    public void Addressee(ref string left, DateOnly today)
+    {
+        var whom = Whose().Match(left);
+        if (whom.Success && SaidDay.Read(whom.Value.Trim().TrimStart(',').Trim(), today) is null)
+        {
+            Whom = whom.Value.Trim().TrimStart(',').Trim();
+            left = left.Remove(whom.Index, whom.Length).Trim().Trim(',').Trim();
+        }
+    }
+
+    /// <summary>The same where there is no item: only behind a comma, for “Tea for two” is a wording.</summary>
+    public void AddresseeAfterComma(ref string left, DateOnly today)
+    {
+        var comma = left.IndexOf(',', StringComparison.Ordinal);
+        if (comma > 0)
+        {
+            var (before, after) = (left[..comma], left[(comma + 1)..].Trim());
+            var was = after;
+            Addressee(ref after, today);
+            left = after == was ? left : $"{before}{(after.Length > 0 ? ", " : string.Empty)}{after}".Trim();
+        }
+    }
+
+    private void TakeSize(ref string text)
+    {
+        foreach (var found in Sized().Matches(text).Reverse())
+        {
+            if (Tape.Read($"{found.Groups["n"].Value} {found.Groups["unit"].Value}") is not { } mm)
+            {
+                continue;
+            }
+
+            if (found.Groups["way"].Value.ToLowerInvariant() is "wide" or "across" or "broad")
+            {
+                WidthMm = Math.Round(mm, 1);
+            }
+            else
+            {
+                CapHeightMm = Math.Round(mm, 1);
+            }
+
+            text = Without(text, found);
+        }
+
+        if (WidthMm is not null && CapHeightMm is not null)
+        {
+            Ask("A width and a height were said, and one follows from the other: the width is taken.");
+            CapHeightMm = null;
+        }
+    }
+
+    private void TakeStitch(ref string text)
+    {
+        foreach (var found in InStitch().Matches(text).Reverse())
+        {
+            var said = found.Groups["name"].Value.ToLowerInvariant().Replace(' ', '-');
+            if (Book.Lines.FirstOrDefault(s => s.Id == said || s.Id == $"{said}stitch" || s.Id == $"{said}-stitch") is { } drawn)
+            {
+                Stitch = drawn.Id;
+            }
+            else if (Book.NotYetDrawn.Contains(said, StringComparer.Ordinal))
+            {
+                Ask($"{Say.Upper(found.Groups["name"].Value)} stitch cannot be drawn yet: the plan takes what suits the height, and says so.");
+            }
+            else
+            {
+                Ask($"There is no “{found.Groups["name"].Value} stitch” in the book: {Say.List(Book.Lines.Select(s => s.Name).ToArray())} are.");
+            }
+
+            text = Without(text, found);
+        }
+    }
+
+    private void TakeThread(ref string text)
+    {
+        foreach (var found in InColour().Matches(text).Reverse())
+        {
+            var said = found.Groups["colour"].Value.ToLowerInvariant();
+            var plain = PlainColours.GetValueOrDefault(said);
+            if (Palette.Colours.FirstOrDefault(c => string.Equals(c.Name, said, StringComparison.OrdinalIgnoreCase) || c.Id == said || c.Id == plain) is { } ours)
+            {
+                Thread = ours.Hex;
+                if (plain is not null)
+                {
+                    Ask($"“{found.Groups["colour"].Value}” is taken as {ours.Name}: another can be chosen on the bench.");
+                }
+            }
+            else if (OtherColours.Contains(said, StringComparer.Ordinal))
+            {
+                Ask($"There is no thread called “{found.Groups["colour"].Value}”: choose the nearest on the bench.");
+            }
+            else
+            {
+                continue;
+            }
+
+            text = Without(text, found);
+        }
+    }
+
+    private static string Without(string text, Match found) => Blanks().Replace(text.Remove(found.Index, found.Length), " ").Replace(" ,", ",", StringComparison.Ordinal).Trim().TrimEnd(',').Trim();
+
+    [GeneratedRegex(@"(?:^|(?<=[\s,]))(?:about\s+)?(?<n>\d{1,4}(?:[.,]\d{1,2})?(?:\s+\d/\d{1,2})?)\s*(?<unit>cm|mm|in|inch|inches|"")\s+(?<way>wide|across|broad|high|tall)(?!\w)", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
+    private static partial Regex Sized();
+
+    [GeneratedRegex(@"(?:^|(?<=[\s,]))(?:in|with|using)\s+(?<name>whipped backstitch|backstitch|[\p{L}]+(?:[ -][\p{L}]+){0,2}?(?=\s+stitch))(?:\s+stitch(?:es)?)?(?!\w)", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
+    private static partial Regex InStitch();
+
+    [GeneratedRegex(@"(?:^|(?<=[\s,]))in\s+(?<colour>(?:leaf |poppy |shell |chalk |pale |peat )?[\p{L}]+)(?:\s+(?:thread|cotton|floss))?(?=\s+(?:on|onto|for|inside|in)\s|,|\s*$)", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
+    private static partial Regex InColour();
+
+    [GeneratedRegex(@"(?:^|(?<=[\s,])),?\s*(?:for\s+(?![\d])[^,]+?(?:,?\s+from\s+[^,]+)?|from\s+[^,]+)\s*$", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
+    private static partial Regex Whose();
+
+    [GeneratedRegex(@"[ \t]{2,}", RegexOptions.ExplicitCapture, 1000)]
+    private static partial Regex Blanks();
+}
