@@ -57,7 +57,8 @@ internal static class MotifOrder
         }
 
         var told = new List<Told>();
-        if (motifs.Select(l => l.Parts[0].Role).Distinct(StringComparer.Ordinal).Count(r => r is "stem" or "leaf" or "petal" or "centre") > 1)
+        var roles = motifs.Select(l => l.Parts[0].Role).ToHashSet(StringComparer.Ordinal);
+        if ((roles.Contains("petal") || roles.Contains("centre")) && (first == "centre-first" || roles.Contains("stem") || roles.Contains("leaf")))
         {
             told.Add(Schools.First(s => s.Habit == first).Because);
         }

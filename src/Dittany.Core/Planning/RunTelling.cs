@@ -14,8 +14,8 @@ public sealed record RunTold(
     /// <summary>Said in a line.</summary>
     public string Text => $"Length {Run}: {Letters} · {Say.Count(Stitches, "stitch", "stitches")} · {Say.Minutes(Math.Max(1, Minutes))}";
 
-    /// <summary>The thread it is of, with its needle and stitch.</summary>
-    public string Thread => $"{Say.Upper(Colour)}, {Say.Count(Strands, "strand")}, {Needle}, {Stitch}";
+    /// <summary>The thread it is of, with its needle.</summary>
+    public string Thread => $"{Say.Upper(Colour)}, {Say.Count(Strands, "strand")}, {Needle}";
 }
 
 /// <summary>The order of work, length by length: for the work sheet and for the face that works the piece.</summary>

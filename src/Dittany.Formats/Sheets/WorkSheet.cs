@@ -13,10 +13,19 @@ internal static class WorkSheet
     {
         var flow = new Flow(paper, plan.Title, note);
         flow.Heading(plan.Title);
-        flow.Fact("Words", string.Join(" / ", plan.Elements.SelectMany(e => e.Rows)));
-        flow.Fact("Letter by letter", string.Join(" · ", plan.Proof.Select(l => l.Aloud)));
+        if (plan.Elements.Where(e => !e.IsMotif).SelectMany(e => e.Rows).ToArray() is { Length: > 0 } rows)
+        {
+            flow.Fact("Words", string.Join(" / ", rows));
+            flow.Fact("Letter by letter", string.Join(" · ", plan.Proof.Select(l => l.Aloud)));
+        }
+
+        if (plan.Elements.Where(e => e.IsMotif).Select(e => e.Text).Distinct(StringComparer.Ordinal).ToArray() is { Length: > 0 } motifs)
+        {
+            flow.Fact(motifs.Length == 1 ? "Motif" : "Motifs", Say.Upper(Say.List(motifs)));
+        }
+
         flow.Fact("Item", $"{Say.Upper(plan.Item.FormName)}, {plan.Item.SizeName}; {plan.Item.Cloth.Kind.Name}; {plan.Space.ZoneName}");
-        foreach (var id in new[] { "words.size", "stitch.outline", "transfer.method", "transfer.marker", "transfer.stabiliser", "hoop.size", "hoop.tension", "thread.start", "thread.finish", "time.ready" })
+        foreach (var id in new[] { "words.size", "motif.size", "stitch.outline", "transfer.method", "transfer.marker", "transfer.stabiliser", "hoop.size", "hoop.tension", "thread.start", "thread.finish", "time.ready" })
         {
             if (plan.Decision(id) is { } decision)
             {
@@ -62,7 +71,7 @@ internal static class WorkSheet
                 flow.Text($"{thread}:");
             }
 
-            flow.Text($"{run.Text}. {(run.Cut ? "A new thread" : "What is left on the needle")}{(run.Fresh ? $", {Say.Lower(plan.Decision("thread.start")!.Choice)}" : string.Empty)}. {Say.Upper(Say.Minutes(run.MinutesSoFar))} by its end.", box: true);
+            flow.Text($"{run.Text} · {run.Stitch}. {(run.Cut ? "A new thread" : "What is left on the needle")}{(run.Fresh ? $", {Say.Lower(plan.Decision("thread.start")!.Choice)}" : string.Empty)}. {Say.Upper(Say.Minutes(run.MinutesSoFar))} by its end.", box: true);
         }
 
         flow.Heading("Finish it", 5.5);

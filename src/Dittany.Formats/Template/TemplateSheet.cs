@@ -71,7 +71,7 @@ public sealed record TemplateSheet(
             height,
             lines,
             OnSheet(new Pt(centre, 0)).X,
-            onCrease ? plan.Space.CentreLine.Name : "the middle of the words",
+            onCrease ? plan.Space.CentreLine.Name : plan.Elements[0].IsMotif ? $"the middle of the {plan.Elements[0].Text}" : "the middle of the words",
             plan.Elements.Select(e => e.BaselineMm.Y - top).ToArray(),
             Sheet.Tiles(width, height, paper),
             plan.Space.FindIt);

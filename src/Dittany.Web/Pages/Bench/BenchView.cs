@@ -49,7 +49,7 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
     /// <summary>Faces with the key that shows them.</summary>
     public static IReadOnlyList<(string Id, string Name, string Key, string Told)> Faces { get; } =
     [
-        ("stitched", "Stitched", "s", "Point at a stitch, a seam or the field, and it tells of itself. The words can be dragged."),
+        ("stitched", "Stitched", "s", "Point at a stitch, a seam or the field, and it tells of itself. What is stitched can be dragged."),
         ("marks", "Marks", "m", "What is transferred onto the cloth: one line for each stroke."),
         ("hoops", "Hoops", "h", "Rings in the order they are placed; stitches may go as far as the dashes."),
         ("back", "Back", "b", "The work turned over. Green: a length begins. White: it ends. Rust: a jump. Thin dashes: on to there, under stitches."),

@@ -289,7 +289,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
             BenchDrawing.Small(plan, "glimpse"),
             plan.Title,
             [
-                .. new[] { "words.size", "stitch.outline", "transfer.method", "time.ready" }.Select(plan.Decision).OfType<Core.Telling.Decision>().Select(d => d.Choice),
+                .. new[] { "words.size", "motif.size", "stitch.outline", "transfer.method", "time.ready" }.Select(plan.Decision).OfType<Core.Telling.Decision>().Select(d => d.Choice),
                 $"{Say.Minutes(plan.Time.LowMinutes)} to {Say.Minutes(plan.Time.HighMinutes)} of work",
             ],
             plan.Elements.SelectMany(e => e.Concerns).Select(c => c.Text.ToString()).ToArray());
