@@ -7,8 +7,9 @@ using Dittany.Formats.Pictures;
 namespace Dittany.Bench;
 
 /// <summary>
-/// Items and space: the field of the form with the most edges in it (reach 5 ms, baseline the same offsets through the geometry library with nothing around them), the steps
-/// that find a place, and a photograph of 12 million px straightened (reach 2 s, baseline reading the picture alone).
+/// Items and space: the field of the form with the most edges in it (reach 5 ms, baseline the same offsets through the geometry library
+/// with nothing around them), the steps that find a place, and a photograph of 12 million px straightened (reach 2 s, baseline reading the
+/// picture alone).
 /// </summary>
 [MemoryDiagnoser]
 public class ItemBench
@@ -25,7 +26,8 @@ public class ItemBench
         (_drawn, _zone) = Catalogue.Forms
             .SelectMany(f => f.Build(f.Sizes.First(s => s.Id == f.UsualSize)))
             .SelectMany(d => d.Zones.Select(z => (Drawn: d, Zone: z)))
-            .MaxBy(p => p.Drawn.Obstacles.Count == 0 ? 0 : Field.Of(p.Drawn, p.Zone).Rings.Sum(r => r.Count) + p.Drawn.Obstacles.Sum(o => o.Ring.Count));
+            .MaxBy(p => p.Drawn.Obstacles.Count == 0 ? 0 : Field.Of(p.Drawn, p.Zone).Rings.Sum(r => r.Count)
+                + p.Drawn.Obstacles.Sum(o => o.Ring.Count));
         var scene = MadeUpCamera.All[0];
         _photo = MadeUpCamera.Render(scene);
         _corners = MadeUpCamera.CornersOf(scene);

@@ -9,8 +9,9 @@ using OpenQA.Selenium.Chrome;
 namespace Dittany.Bench;
 
 /// <summary>
-/// From a click on the bench to the pixels of the new plan, in a real browser on the published program: server, network, swap, layout and two frames. Every change is to a
-/// state not planned before, so that no kept plan helps. Wants <c>.dittany-app</c> and Debian's chromium with its driver.
+/// From a click on the bench to the pixels of the new plan, in a real browser on the published program: server, network, swap, layout and
+/// two frames. Every change is to a state not planned before, so that no kept plan helps. Wants <c>.dittany-app</c> and Debian's chromium
+/// with its driver.
 /// </summary>
 [SimpleJob(RunStrategy.Monitoring, launchCount: 1, warmupCount: 8, iterationCount: 14)]
 [System.Diagnostics.CodeAnalysis.SuppressMessage("Design", "CA1001", Justification = "The clean-up of the bench disposes them.")]
@@ -21,7 +22,9 @@ public class PixelsBench
     private Process _program = null!;
     private ChromeDriver _browser = null!;
 
-    /// <summary>Pieces of the demonstration: a name of three letters on a towel, two rows on a bodysuit, nineteen letters on a towel.</summary>
+    /// <summary>
+    /// Pieces of the demonstration: a name of three letters on a towel, two rows on a bodysuit, nineteen letters on a towel.
+    /// </summary>
     [Params(10, 9, 5)]
     public int Piece { get; set; }
 
@@ -38,7 +41,8 @@ public class PixelsBench
         free.Start();
         var port = ((IPEndPoint)free.LocalEndpoint).Port.ToString(CultureInfo.InvariantCulture);
         free.Stop();
-        var start = new ProcessStartInfo("dotnet", [Path.Combine(root.FullName, ".dittany-app", "Dittany.Web.dll"), "--demo"]) { RedirectStandardOutput = true, UseShellExecute = false };
+        var start = new ProcessStartInfo("dotnet", [Path.Combine(root.FullName, ".dittany-app", "Dittany.Web.dll"),
+            "--demo"]) { RedirectStandardOutput = true, UseShellExecute = false };
         start.Environment["DITTANY_DATA"] = Directory.CreateTempSubdirectory("dittany-bench-").FullName;
         start.Environment["DITTANY_PORT"] = port;
         _program = Process.Start(start)!;
@@ -62,8 +66,10 @@ public class PixelsBench
         }
 
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
-        options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--window-size=1280,943", $"--user-data-dir={Directory.CreateTempSubdirectory("dittany-profile-").FullName}");
-        _browser = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options, TimeSpan.FromSeconds(60));
+        options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--window-size=1280,943",
+            $"--user-data-dir={Directory.CreateTempSubdirectory("dittany-profile-").FullName}");
+        _browser = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options,
+            TimeSpan.FromSeconds(60));
         _browser.Navigate().GoToUrl(new Uri($"http://localhost:{port}/bench/{Piece.ToString(CultureInfo.InvariantCulture)}"));
 
         // What the program compiles for speed after its start is done before she works.
@@ -92,7 +98,8 @@ public class PixelsBench
     public object? Capitals_higher_to_pixels() => Click("larger");
 
     private object? Click(string id) => _browser.ExecuteAsyncScript(
-        $"const done = arguments[0]; document.addEventListener('bench:shown', () => {Painted}, {{ once: true }}); document.getElementById('{id}').click();");
+        $"const done = arguments[0]; document.addEventListener('bench:shown', () => {Painted}, {{ once: true }}); "
+            + $"document.getElementById('{id}').click();");
 
     private static bool Answers(HttpClient client, Uri at)
     {

@@ -10,7 +10,8 @@ using Dittany.Formats.Template;
 namespace Dittany.Bench;
 
 /// <summary>
-/// A plan of a twelve-letter name on each item, warm, with its baseline beside it: the same text shaped and laid out alone. Reach: under 15 ms.
+/// A plan of a twelve-letter name on each item, warm, with its baseline beside it: the same text shaped and laid out alone. Reach: under 15
+/// ms.
 /// </summary>
 [MemoryDiagnoser]
 [ShortRunJob]

@@ -5,7 +5,10 @@ using Dittany.Core.Planning;
 
 namespace Dittany.Bench;
 
-/// <summary>How a whole plan grows with its stitches: waves one below the other on a tablecloth, a drawing of ours. Near linear is wanted; 20 000 stitches under a second and under 300 MB.</summary>
+/// <summary>
+/// How a whole plan grows with its stitches: waves one below the other on a tablecloth, a drawing of ours. Near linear is wanted; 20 000
+/// stitches under a second and under 300 MB.
+/// </summary>
 [MemoryDiagnoser]
 [ShortRunJob]
 public class StitchesBench
@@ -33,5 +36,6 @@ public class StitchesBench
     [Benchmark]
     public Plan Plan() => Planner.Make(_job, Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library);
 
-    private static Curve Swing(double x, double y, double by) => new(new Pt(x, y), new Pt(x + 13, y + by), new Pt(x + 27, y + by), new Pt(x + 40, y));
+    private static Curve Swing(double x, double y, double by) =>
+        new(new Pt(x, y), new Pt(x + 13, y + by), new Pt(x + 27, y + by), new Pt(x + 40, y));
 }

@@ -15,7 +15,8 @@ public class WordsBench
 {
     private const string Twenty = "Wilhelmina Rosamunde";
 
-    private static readonly string[] Names = Enumerable.Range(0, 200).Select(i => $"{(char)('A' + (i % 26))}{"nnelieroswitha"[..(2 + (i % 11))]}{(char)('a' + (i / 26))}").ToArray();
+    private static readonly string[] Names = Enumerable.Range(0, 200).Select(i =>
+        $"{(char)('A' + (i % 26))}{"nnelieroswitha"[..(2 + (i % 11))]}{(char)('a' + (i / 26))}").ToArray();
 
     private IReadOnlyList<IReadOnlyList<Pt>> _outline = [];
 
@@ -34,13 +35,17 @@ public class WordsBench
     [Arguments("ring")]
     [Arguments("slope")]
     [Arguments("edge")]
-    public double Fit(string arrangement) => SetRule.Of(new Job("quilt-block", [new WordingAsked("w", Twenty, Arrangement: arrangement, Rows: 1)], new DateOnly(2027, 3, 1)), [Twenty], Workshop.Default, ShippedAlphabets.Library).CapMm;
+    public double Fit(string arrangement) => SetRule.Of(new Job("quilt-block",
+        [new WordingAsked("w", Twenty, Arrangement: arrangement, Rows: 1)], new DateOnly(2027, 3, 1)), [Twenty], Workshop.Default,
+        ShippedAlphabets.Library).CapMm;
 
     /// <summary>Along an edge that bends, laid out anew at every height that is tried. Reach 10 ms.</summary>
     [Benchmark]
     [Arguments("baby-bodysuit")]
     [Arguments("t-shirt-adult")]
-    public double Fit_along_a_neckline(string form) => SetRule.Of(new Job(form, [new WordingAsked("w", Twenty, Arrangement: "edge", Rows: 1)], new DateOnly(2027, 3, 1)), [Twenty], Workshop.Default, ShippedAlphabets.Library).CapMm;
+    public double Fit_along_a_neckline(string form) =>
+        SetRule.Of(new Job(form, [new WordingAsked("w", Twenty, Arrangement: "edge", Rows: 1)], new DateOnly(2027, 3, 1)), [Twenty],
+        Workshop.Default, ShippedAlphabets.Library).CapMm;
 
     /// <summary>The same letters laid out alone: the baseline.</summary>
     [Benchmark(Baseline = true)]
@@ -55,10 +60,13 @@ public class WordsBench
 
     /// <summary>Reach 1.5 s.</summary>
     [Benchmark]
-    public double Two_hundred_names() => SetRule.Of(new Job("christmas-stocking", [new WordingAsked("w", "x")], new DateOnly(2027, 3, 1)), Names, Workshop.Default, ShippedAlphabets.Library).CapMm;
+    public double Two_hundred_names() => SetRule.Of(new Job("christmas-stocking", [new WordingAsked("w", "x")], new DateOnly(2027, 3, 1)),
+        Names, Workshop.Default, ShippedAlphabets.Library).CapMm;
 
     [Benchmark]
-    public int Ring_of_daisies_planned() => Planner.Make(new Job("cushion-cover", [], new DateOnly(2027, 3, 1), Motifs: [new MotifAsked("m", "daisy", Arrangement: "ring", Count: 7, Middle: true)]), Workshop.Default, ShippedAlphabets.Library).Route.Count;
+    public int Ring_of_daisies_planned() => Planner.Make(new Job("cushion-cover", [], new DateOnly(2027, 3, 1),
+        Motifs: [new MotifAsked("m", "daisy", Arrangement: "ring", Count: 7, Middle: true)]), Workshop.Default,
+        ShippedAlphabets.Library).Route.Count;
 
     [Benchmark]
     public int All_motifs_drawn() => MotifLibrary.All.Sum(m => m.Draw().Parts.Count);

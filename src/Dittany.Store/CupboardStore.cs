@@ -9,12 +9,16 @@ namespace Dittany.Store;
 /// <summary>An own form as it stands in the cupboard: its newest revision.</summary>
 public sealed record Kept(OwnForm Form, int Revision, bool Archived, DateTime At, bool CanUndo = false, bool CanRedo = false);
 
-/// <summary>What became of saving an own form. With a conflict nothing was stored: it was changed somewhere else since revision <paramref name="Theirs"/>.</summary>
+/// <summary>
+/// What became of saving an own form. With a conflict nothing was stored: it was changed somewhere else since revision
+/// <paramref name="Theirs"/>.
+/// </summary>
 public sealed record Saved(Kept? Kept, IReadOnlyList<FormFault> Faults, int? Theirs = null);
 
 /// <summary>
-/// The maker's own forms with their revisions, pictures, and photographs being straightened. Each change is one transaction and one revision; nothing is removed, what is not
-/// wanted is archived. Pieces keep their own copy of a form, so that a change here never alters one.
+/// The maker's own forms with their revisions, pictures, and photographs being straightened. Each change is one transaction and one
+/// revision; nothing is removed, what is not wanted is archived. Pieces keep their own copy of a form, so that a change here never alters
+/// one.
 /// </summary>
 public sealed class CupboardStore(DittanyDb db, TimeProvider time)
 {
@@ -22,8 +26,10 @@ public sealed class CupboardStore(DittanyDb db, TimeProvider time)
     public async Task<IReadOnlyList<Kept>> All(bool archived = false, CancellationToken cancel = default)
     {
         var rows = await db.Forms.AsNoTracking().Where(f => archived || !f.Archived).OrderBy(f => f.Id).ToArrayAsync(cancel);
-        var revisions = await db.FormRevisions.AsNoTracking().Where(r => db.Forms.Any(f => f.Id == r.FormId && f.Head == r.Number)).ToDictionaryAsync(r => r.FormId, cancel);
-        return rows.Select(f => Of(f, revisions[f.Id])).OrderBy(k => k.Form.Name, StringComparer.OrdinalIgnoreCase).ThenBy(k => k.Form.Id, StringComparer.Ordinal).ToArray();
+        var revisions = await db.FormRevisions.AsNoTracking().Where(r =>
+            db.Forms.Any(f => f.Id == r.FormId && f.Head == r.Number)).ToDictionaryAsync(r => r.FormId, cancel);
+        return rows.Select(f => Of(f, revisions[f.Id])).OrderBy(k => k.Form.Name, StringComparer.OrdinalIgnoreCase).ThenBy(k => k.Form.Id,
+            StringComparer.Ordinal).ToArray();
     }
 
     public async Task<Kept?> Find(string id, CancellationToken cancel = default)
@@ -35,7 +41,8 @@ public sealed class CupboardStore(DittanyDb db, TimeProvider time)
         }
 
         var head = await db.FormRevisions.AsNoTracking().SingleAsync(r => r.FormId == id && r.Number == row.Head, cancel);
-        return Of(row, head) with { CanUndo = head.Parent is not null, CanRedo = await db.FormRevisions.AnyAsync(r => r.FormId == id && r.Parent == row.Head, cancel) };
+        return Of(row, head) with { CanUndo = head.Parent is not null,
+            CanRedo = await db.FormRevisions.AnyAsync(r => r.FormId == id && r.Parent == row.Head, cancel) };
     }
 
     /// <summary>Keeps a new form under an id of its own, made of its name.</summary>
@@ -84,7 +91,8 @@ public sealed class CupboardStore(DittanyDb db, TimeProvider time)
             return new Saved(null, [], row.Head);
         }
 
-        var revision = RevisionOf(form, await db.FormRevisions.Where(r => r.FormId == form.Id).MaxAsync(r => r.Number, cancel) + 1, row.Head, what);
+        var revision = RevisionOf(form, await db.FormRevisions.Where(r => r.FormId == form.Id).MaxAsync(r => r.Number, cancel) + 1,
+            row.Head, what);
         db.FormRevisions.Add(revision);
         row.Head = revision.Number;
         await db.SaveChangesAsync(cancel);
@@ -96,12 +104,16 @@ public sealed class CupboardStore(DittanyDb db, TimeProvider time)
     public Task Undo(string id, CancellationToken cancel = default) => Move(id, head => Task.FromResult(head.Parent), cancel);
 
     /// <summary>Goes on to the newest revision made from this one, or does nothing where there is none.</summary>
-    public Task Redo(string id, CancellationToken cancel = default) => Move(id, head => db.FormRevisions.Where(r => r.FormId == id && r.Parent == head.Number).MaxAsync(r => (int?)r.Number, cancel), cancel);
+    public Task Redo(string id, CancellationToken cancel = default) =>
+        Move(id, head => db.FormRevisions.Where(r => r.FormId == id && r.Parent == head.Number).MaxAsync(r => (int?)r.Number, cancel),
+        cancel);
 
     private async Task Move(string id, Func<FormRevisionRow, Task<int?>> to, CancellationToken cancel)
     {
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
-        if (await db.Forms.FirstOrDefaultAsync(f => f.Id == id, cancel) is { } row && await to(await db.FormRevisions.AsNoTracking().SingleAsync(r => r.FormId == id && r.Number == row.Head, cancel)) is { } number)
+        if (await db.Forms.FirstOrDefaultAsync(f => f.Id == id, cancel) is { } row
+            && await to(await db.FormRevisions.AsNoTracking().SingleAsync(r => r.FormId == id && r.Number == row.Head,
+            cancel)) is { } number)
         {
             row.Head = number;
             await db.SaveChangesAsync(cancel);
@@ -125,14 +137,16 @@ public sealed class CupboardStore(DittanyDb db, TimeProvider time)
         var id = Convert.ToHexStringLower(SHA256.HashData(picture.Bytes));
         if (!await db.Pictures.AnyAsync(p => p.Id == id, cancel))
         {
-            db.Pictures.Add(new PictureRow { Id = id, Bytes = picture.Bytes, ContentType = picture.ContentType, WidthPx = picture.WidthPx, HeightPx = picture.HeightPx, At = time.GetUtcNow().UtcDateTime });
+            db.Pictures.Add(new PictureRow { Id = id, Bytes = picture.Bytes, ContentType = picture.ContentType, WidthPx = picture.WidthPx,
+                HeightPx = picture.HeightPx, At = time.GetUtcNow().UtcDateTime });
             await db.SaveChangesAsync(cancel);
         }
 
         return id;
     }
 
-    public async Task<PictureRow?> Picture(string id, CancellationToken cancel = default) => await db.Pictures.AsNoTracking().FirstOrDefaultAsync(p => p.Id == id, cancel);
+    public async Task<PictureRow?> Picture(string id, CancellationToken cancel = default) =>
+        await db.Pictures.AsNoTracking().FirstOrDefaultAsync(p => p.Id == id, cancel);
 
     /// <summary>Begins with a photograph that was kept; it may be one more side of an own form.</summary>
     public async Task<int> Begin(string picture, string note, string? forForm = null, CancellationToken cancel = default)
@@ -143,10 +157,12 @@ public sealed class CupboardStore(DittanyDb db, TimeProvider time)
         return row.Id;
     }
 
-    public async Task<PhotographRow?> Photograph(int id, CancellationToken cancel = default) => await db.Photographs.AsNoTracking().FirstOrDefaultAsync(p => p.Id == id, cancel);
+    public async Task<PhotographRow?> Photograph(int id, CancellationToken cancel = default) =>
+        await db.Photographs.AsNoTracking().FirstOrDefaultAsync(p => p.Id == id, cancel);
 
     /// <summary>The photograph a straightened view was made of; null where it is not at hand.</summary>
-    public async Task<PhotographRow?> PhotographOf(string view, CancellationToken cancel = default) => await db.Photographs.AsNoTracking().OrderBy(p => p.Id).FirstOrDefaultAsync(p => p.ViewId == view, cancel);
+    public async Task<PhotographRow?> PhotographOf(string view, CancellationToken cancel = default) =>
+        await db.Photographs.AsNoTracking().OrderBy(p => p.Id).FirstOrDefaultAsync(p => p.ViewId == view, cancel);
 
     /// <summary>Remembers what is known of a photograph by now.</summary>
     public async Task Remember(int id, Action<PhotographRow> change, CancellationToken cancel = default)
@@ -156,8 +172,11 @@ public sealed class CupboardStore(DittanyDb db, TimeProvider time)
         await db.SaveChangesAsync(cancel);
     }
 
-    private FormRevisionRow RevisionOf(OwnForm form, int number, int? parent, string what) => new() { FormId = form.Id, Number = number, Parent = parent, Json = FormJson.Write(form), What = what, At = time.GetUtcNow().UtcDateTime };
+    private FormRevisionRow RevisionOf(OwnForm form, int number, int? parent, string what) =>
+        new() { FormId = form.Id, Number = number, Parent = parent, Json = FormJson.Write(form), What = what,
+        At = time.GetUtcNow().UtcDateTime };
 
     private static Kept Of(FormRow row, FormRevisionRow revision) =>
-        new(FormJson.Read(revision.Json).Form ?? throw new InvalidDataException($"The stored form {row.Id} cannot be read."), revision.Number, row.Archived, revision.At);
+        new(FormJson.Read(revision.Json).Form ?? throw new InvalidDataException($"The stored form {row.Id} cannot be read."),
+            revision.Number, row.Archived, revision.At);
 }

@@ -9,8 +9,8 @@ namespace Dittany.Store;
 public sealed class DataFolderException(string message) : Exception(message);
 
 /// <summary>
-/// The folder that holds a maker's data: database, keys, and a lock that keeps a second program out. Nobody else on the machine can read it. Opening it brings the database up to date, after a copy,
-/// and comes up whatever moment the program was killed at before.
+/// The folder that holds a maker's data: database, keys, and a lock that keeps a second program out. Nobody else on the machine can read
+/// it. Opening it brings the database up to date, after a copy, and comes up whatever moment the program was killed at before.
 /// </summary>
 public sealed class DataFolder : IDisposable
 {
@@ -52,8 +52,8 @@ public sealed class DataFolder : IDisposable
     public string ConnectionString => new SqliteConnectionStringBuilder { DataSource = DatabasePath, ForeignKeys = true }.ToString();
 
     /// <summary>
-    /// Opens or makes a folder. <paramref name="demo"/> refuses a folder that holds data it did not make. Throws <see cref="DataFolderException"/> when the folder is in use, cannot be written, or its keys
-    /// are damaged.
+    /// Opens or makes a folder. <paramref name="demo"/> refuses a folder that holds data it did not make. Throws
+    /// <see cref="DataFolderException"/> when the folder is in use, cannot be written, or its keys are damaged.
     /// </summary>
     public static DataFolder Open(string path, bool demo = false)
     {
@@ -88,7 +88,8 @@ public sealed class DataFolder : IDisposable
         {
             held?.Dispose();
             throw new DataFolderException(held is null && File.Exists(System.IO.Path.Combine(path, "lock"))
-                ? $"'{path}' is in use by another Dittany, or cannot be written ({e.Message}). Stop the other one, or name another folder in DITTANY_DATA."
+                ? $"'{path}' is in use by another Dittany, or cannot be written ({e.Message}). Stop the other one, or name another folder "
+                    + $"in DITTANY_DATA."
                 : $"'{path}' cannot be used ({e.Message}). Make room there, or name another folder in DITTANY_DATA.");
         }
         catch (DataFolderException)
@@ -99,8 +100,9 @@ public sealed class DataFolder : IDisposable
     }
 
     /// <summary>
-    /// Brings the database up to date. Where that changes anything in data already there, a copy is made first by the online backup. Under the folder's own lock nobody else migrates, so what a program
-    /// left behind that was killed in the middle of it is cleared away. Throws <see cref="DataFolderException"/> where the database cannot be used.
+    /// Brings the database up to date. Where that changes anything in data already there, a copy is made first by the online backup. Under
+    /// the folder's own lock nobody else migrates, so what a program left behind that was killed in the middle of it is cleared away.
+    /// Throws <see cref="DataFolderException"/> where the database cannot be used.
     /// </summary>
     public void Migrate(DittanyDb db)
     {
@@ -120,21 +122,29 @@ public sealed class DataFolder : IDisposable
         {
             throw new DataFolderException(sqlite.SqliteErrorCode switch
             {
-                NotADatabase or Corrupt => $"'{DatabasePath}' is damaged, or no database of Dittany. Put a copy back (before-….db beside it is one), or name another folder in DITTANY_DATA; nothing was changed.",
-                ReadOnly or CannotOpen or CannotRead => $"'{DatabasePath}' cannot be read and written. Give it back to whoever runs Dittany, or name another folder in DITTANY_DATA.",
+                NotADatabase or Corrupt =>
+                    $"'{DatabasePath}' is damaged, or no database of Dittany. Put a copy back (before-….db beside it is one), or name "
+                        + $"another folder in DITTANY_DATA; nothing was changed.",
+                ReadOnly or CannotOpen or CannotRead =>
+                    $"'{DatabasePath}' cannot be read and written. Give it back to whoever runs Dittany, or name another folder in "
+                        + $"DITTANY_DATA.",
                 Full => $"The disk with '{Path}' is full. Make room and start again; nothing was lost.",
                 _ => $"'{DatabasePath}' cannot be used ({sqlite.Message}). Name another folder in DITTANY_DATA, or put a copy back.",
             });
         }
         catch (IOException e)
         {
-            throw new DataFolderException($"'{DatabasePath}' cannot be used ({e.Message}). Make room there, or name another folder in DITTANY_DATA.");
+            throw new DataFolderException(
+                $"'{DatabasePath}' cannot be used ({e.Message}). Make room there, or name another folder in DITTANY_DATA.");
         }
     }
 
     public void Dispose() => _lock.Dispose();
 
-    /// <summary>What a killed start leaves: a database of no bytes, which is none yet, and the row by which a migration keeps others out, which would be waited for in vain.</summary>
+    /// <summary>
+    /// What a killed start leaves: a database of no bytes, which is none yet, and the row by which a migration keeps others out, which
+    /// would be waited for in vain.
+    /// </summary>
     private void ClearBeginnings()
     {
         if (File.Exists(DatabasePath) && new FileInfo(DatabasePath).Length == 0)
@@ -196,7 +206,8 @@ public sealed class DataFolder : IDisposable
             File.SetUnixFileMode(folder, OwnersFolder);
         }
 
-        foreach (var file in Directory.EnumerateFiles(Path, "*", new EnumerationOptions { RecurseSubdirectories = true, AttributesToSkip = FileAttributes.ReparsePoint }))
+        foreach (var file in Directory.EnumerateFiles(Path, "*",
+            new EnumerationOptions { RecurseSubdirectories = true, AttributesToSkip = FileAttributes.ReparsePoint }))
         {
             File.SetUnixFileMode(file, OwnersFile);
         }
@@ -213,7 +224,9 @@ public sealed class DataFolder : IDisposable
             }
             catch (XmlException)
             {
-                throw new DataFolderException($"The key '{key}' is damaged. Delete it and start again: pages that are open then have to be loaded anew, and nothing else is lost.");
+                throw new DataFolderException(
+                    $"The key '{key}' is damaged. Delete it and start again: pages that are open then have to be loaded anew, and nothing "
+                        + $"else is lost.");
             }
         }
     }

@@ -49,7 +49,8 @@ public sealed class DittanyDb(DbContextOptions<DittanyDb> options) : DbContext(o
         modelBuilder.Entity<FormRevisionRow>().HasKey(r => new { r.FormId, r.Number });
         modelBuilder.Entity<FormRevisionRow>().HasOne<FormRow>().WithMany().HasForeignKey(r => r.FormId).OnDelete(DeleteBehavior.Restrict);
         modelBuilder.Entity<PictureRow>().HasKey(p => p.Id);
-        modelBuilder.Entity<PhotographRow>().HasOne<PictureRow>().WithMany().HasForeignKey(p => p.PictureId).OnDelete(DeleteBehavior.Restrict);
+        modelBuilder.Entity<PhotographRow>().HasOne<PictureRow>().WithMany().HasForeignKey(p =>
+            p.PictureId).OnDelete(DeleteBehavior.Restrict);
         modelBuilder.Entity<FontRow>().HasKey(f => f.Id);
         modelBuilder.Entity<TracingRow>().HasKey(t => new { t.DrawingId, t.Number });
         modelBuilder.Entity<TracingRow>().HasOne<DrawingRow>().WithMany().HasForeignKey(t => t.DrawingId).OnDelete(DeleteBehavior.Restrict);

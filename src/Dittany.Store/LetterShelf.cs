@@ -3,7 +3,10 @@ using Dittany.Formats.Alphabets;
 
 namespace Dittany.Store;
 
-/// <summary>The alphabets that are at hand now: what ships, and what the maker brought. Each look at it is a library of its own that never changes. Safe to be shared between threads.</summary>
+/// <summary>
+/// The alphabets that are at hand now: what ships, and what the maker brought. Each look at it is a library of its own that never changes.
+/// Safe to be shared between threads.
+/// </summary>
 public sealed class LetterShelf
 {
     private readonly Lock _one = new();

@@ -7,18 +7,26 @@ using Microsoft.EntityFrameworkCore;
 namespace Dittany.Store;
 
 /// <summary>
-/// A piece as it stands. <paramref name="Before"/> is the job it was changed from, null for the first revision; <paramref name="BegunWith"/> the workshop as it was when work
-/// began, null before that.
+/// A piece as it stands. <paramref name="Before"/> is the job it was changed from, null for the first revision;
+/// <paramref name="BegunWith"/> the workshop as it was when work began, null before that.
 /// </summary>
-public sealed record Piece(int Id, int Head, Job Job, string What, bool CanUndo, bool CanRedo, Job? Before = null, Workshop? BegunWith = null, bool PutAway = false)
+public sealed record Piece(int Id, int Head, Job Job, string What, bool CanUndo, bool CanRedo, Job? Before = null,
+    Workshop? BegunWith = null, bool PutAway = false)
 {
-    /// <summary>The workshop this piece is planned with: once begun, how the work is done stays as it was; the evenings and units are those of today.</summary>
+    /// <summary>
+    /// The workshop this piece is planned with: once begun, how the work is done stays as it was; the evenings and units are those of
+    /// today.
+    /// </summary>
     public Workshop In(Workshop now) => BegunWith is null
         ? now
-        : BegunWith with { EveningsPerWeek = now.EveningsPerWeek, MinutesPerEvening = now.MinutesPerEvening, HourlyRate = now.HourlyRate, Units = now.Units, Paper = now.Paper };
+        : BegunWith with { EveningsPerWeek = now.EveningsPerWeek, MinutesPerEvening = now.MinutesPerEvening, HourlyRate = now.HourlyRate,
+            Units = now.Units, Paper = now.Paper };
 }
 
-/// <summary>A piece that is stored and of which no sense can be made as it stands, with what is wrong. It is shown as what it is: it never stops a page or another piece.</summary>
+/// <summary>
+/// A piece that is stored and of which no sense can be made as it stands, with what is wrong. It is shown as what it is: it never stops a
+/// page or another piece.
+/// </summary>
 public sealed record BadPiece(int Id, int Head, string Name, bool CanUndo, bool CanRedo, JobFault Fault, bool PutAway = false);
 
 /// <summary>The pieces that are not put away, newest first, and those among them that cannot be read.</summary>
@@ -27,12 +35,16 @@ public sealed record PieceShelf(IReadOnlyList<Piece> Pieces, IReadOnlyList<BadPi
 /// <summary>What became of a change. Exactly one of the members is set.</summary>
 public sealed record Changed(Piece? Piece = null, IReadOnlyList<JobFault>? Faults = null, Conflict? Conflict = null, BadPiece? Bad = null);
 
-/// <summary>Two tabs changed the same member: both values, and nothing stored. Where the piece itself is elsewhere than the tab knew (<c>revision</c>), the values are null.</summary>
+/// <summary>
+/// Two tabs changed the same member: both values, and nothing stored. Where the piece itself is elsewhere than the tab knew
+/// (<c>revision</c>), the values are null.
+/// </summary>
 public sealed record Conflict(string Member, string? Theirs, string? Yours, Piece Piece);
 
 /// <summary>
-/// Pieces and their revisions. Every change appends a revision and moves the head in one transaction; undo and redo only move the head. What a change comes to is reckoned before its transaction,
-/// one change of a piece at a time, so that the store is held for moments only and no change is made on a piece that has moved on.
+/// Pieces and their revisions. Every change appends a revision and moves the head in one transaction; undo and redo only move the head.
+/// What a change comes to is reckoned before its transaction, one change of a piece at a time, so that the store is held for moments only
+/// and no change is made on a piece that has moved on.
 /// </summary>
 public sealed class PieceStore(DittanyDb db, TimeProvider time, LetterShelf shelf, PieceStore.Planning? planning = null)
 {
@@ -42,17 +54,23 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, LetterShelf shel
     /// <summary>Nudges that follow each other within this undo as one.</summary>
     public static readonly TimeSpan NudgesGather = TimeSpan.FromMilliseconds(250);
 
-    /// <summary>How long a change waits for those of the same piece before it: then it is refused with a sentence, and nothing is stored.</summary>
+    /// <summary>
+    /// How long a change waits for those of the same piece before it: then it is refused with a sentence, and nothing is stored.
+    /// </summary>
     private static readonly TimeSpan TurnPatience = TimeSpan.FromSeconds(1.5);
 
     /// <summary>One program has the folder, so this is where changes of one piece wait for each other.</summary>
     private static readonly ConcurrentDictionary<(string Store, int Piece), SemaphoreSlim> Turns = new();
 
-    /// <summary>Stores a new piece with its first revision; returns its number. The same <paramref name="once"/> again is the same piece, and nothing new is stored.</summary>
+    /// <summary>
+    /// Stores a new piece with its first revision; returns its number. The same <paramref name="once"/> again is the same piece, and
+    /// nothing new is stored.
+    /// </summary>
     public async Task<int> Create(Job job, string what, string? once = null, CancellationToken cancel = default)
     {
         using var turn = await Turn(0, cancel);
-        if (once is not null && await db.Pieces.AsNoTracking().Where(p => p.Once == once).Select(p => (int?)p.Id).FirstOrDefaultAsync(cancel) is { } known)
+        if (once is not null && await db.Pieces.AsNoTracking().Where(p => p.Once == once).Select(p =>
+            (int?)p.Id).FirstOrDefaultAsync(cancel) is { } known)
         {
             return known;
         }
@@ -70,14 +88,18 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, LetterShelf shel
     {
         var rows = await (from p in db.Pieces.AsNoTracking()
                           where !p.PutAway
-                          join r in db.Revisions.AsNoTracking() on new { PieceId = p.Id, Number = p.Head } equals new { r.PieceId, r.Number }
+                          join r in db.Revisions.AsNoTracking() on new { PieceId = p.Id, Number = p.Head } equals new { r.PieceId,
+                              r.Number }
                           orderby p.Id descending
-                          select new { Row = p, Head = r, Redo = db.Revisions.Any(n => n.PieceId == p.Id && n.Parent == p.Head) }).ToArrayAsync(cancel);
-        var begun = await db.Begun.AsNoTracking().Select(b => new { b.PieceId, b.Number, b.WorkshopJson }).ToDictionaryAsync(b => (b.PieceId, b.Number), b => b.WorkshopJson, cancel);
+                          select new { Row = p, Head = r, Redo = db.Revisions.Any(n => n.PieceId == p.Id
+                              && n.Parent == p.Head) }).ToArrayAsync(cancel);
+        var begun = await db.Begun.AsNoTracking().Select(b => new { b.PieceId, b.Number, b.WorkshopJson }).ToDictionaryAsync(b =>
+            (b.PieceId, b.Number), b => b.WorkshopJson, cancel);
         var (pieces, bad) = (new List<Piece>(), new List<BadPiece>());
         foreach (var row in rows)
         {
-            var (piece, wrong) = Of(row.Row, row.Head, null, row.Redo, row.Head.BegunAt is { } number ? begun.GetValueOrDefault((row.Row.Id, number)) : null);
+            var (piece, wrong) = Of(row.Row, row.Head, null, row.Redo, row.Head.BegunAt is { } number
+                ? begun.GetValueOrDefault((row.Row.Id, number)) : null);
             if (piece is not null)
             {
                 pieces.Add(piece);
@@ -114,7 +136,8 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, LetterShelf shel
         var head = (await Revision(id, row.Head, cancel))!;
         var redo = await db.Revisions.AsNoTracking().AnyAsync(r => r.PieceId == id && r.Parent == row.Head, cancel);
         var before = head.Parent is { } parent ? StoredJob.Read((await Revision(id, parent, cancel))!.JobJson, shelf.Now).Job : null;
-        var begun = await db.Begun.AsNoTracking().Where(b => b.PieceId == id && b.Number == head.BegunAt).Select(b => b.WorkshopJson).FirstOrDefaultAsync(cancel);
+        var begun = await db.Begun.AsNoTracking().Where(b => b.PieceId == id && b.Number == head.BegunAt).Select(b =>
+            b.WorkshopJson).FirstOrDefaultAsync(cancel);
         return Of(row, head, before, redo, begun);
     }
 
@@ -125,22 +148,26 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, LetterShelf shel
                join r in db.Revisions.AsNoTracking() on new { PieceId = p.Id, Number = p.Head } equals new { r.PieceId, r.Number }
                select r.JobJson).FirstOrDefaultAsync(cancel);
 
-    /// <summary>Puts a piece away, or brings it back: it is on no list then, and nothing of it is lost. Whether there is such a piece.</summary>
+    /// <summary>
+    /// Puts a piece away, or brings it back: it is on no list then, and nothing of it is lost. Whether there is such a piece.
+    /// </summary>
     public async Task<bool> PutAway(int id, bool away, CancellationToken cancel = default) =>
         await db.Pieces.Where(p => p.Id == id).ExecuteUpdateAsync(p => p.SetProperty(r => r.PutAway, away), cancel) > 0;
 
     /// <summary>
-    /// Makes a change that was decided on looking at revision <paramref name="from"/>. Changes others made to other members since then are kept; a different change to the same
-    /// member is a conflict. Faults store nothing. Null where there is no such piece.
+    /// Makes a change that was decided on looking at revision <paramref name="from"/>. Changes others made to other members since then are
+    /// kept; a different change to the same member is a conflict. Faults store nothing. Null where there is no such piece.
     /// </summary>
-    public Task<Changed?> Change(int id, int from, Change change, Workshop workshop, bool nudge = false, CancellationToken cancel = default) =>
+    public Task<Changed?> Change(int id, int from, Change change, Workshop workshop, bool nudge = false,
+        CancellationToken cancel = default) =>
         Change(id, from, (_, _) => Task.FromResult(change), workshop, nudge, cancel);
 
     /// <summary>
-    /// The same where the change is reckoned from the piece as it stands when its turn comes, such as a move by a millimetre: of many at once each counts. <paramref name="from"/> null is decided on
-    /// whatever stands.
+    /// The same where the change is reckoned from the piece as it stands when its turn comes, such as a move by a millimetre: of many at
+    /// once each counts. <paramref name="from"/> null is decided on whatever stands.
     /// </summary>
-    public async Task<Changed?> Change(int id, int? from, Func<Piece, CancellationToken, Task<Change>> decide, Workshop workshop, bool nudge = false, CancellationToken cancel = default)
+    public async Task<Changed?> Change(int id, int? from, Func<Piece, CancellationToken, Task<Change>> decide, Workshop workshop,
+        bool nudge = false, CancellationToken cancel = default)
     {
         using var turn = await Turn(id, cancel);
         var (piece, bad) = await Look(id, cancel);
@@ -151,7 +178,8 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, LetterShelf shel
 
         var head = (await Revision(id, piece.Head, cancel))!;
         var job = piece.Job;
-        var seen = from is null || from == piece.Head ? job : await Revision(id, from.Value, cancel) is { } row ? StoredJob.Read(row.JobJson, shelf.Now).Job : null;
+        var seen = from is null || from == piece.Head ? job : await Revision(id, from.Value, cancel) is { } row
+            ? StoredJob.Read(row.JobJson, shelf.Now).Job : null;
         if (seen is null)
         {
             return new Changed(Faults: [new JobFault("#/from", $"There is no revision {from} of this piece.", "Load the page again.")]);
@@ -189,14 +217,19 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, LetterShelf shel
         return new Changed(await Find(id, cancel));
     }
 
-    /// <summary>Moves the head back to the revision before; stays where there is none. A tab that saw another revision than stands is a conflict: it never takes back what it never saw.</summary>
-    public Task<Changed?> Undo(int id, int from, CancellationToken cancel = default) => Move(id, from, head => Task.FromResult(head.Parent), cancel);
+    /// <summary>
+    /// Moves the head back to the revision before; stays where there is none. A tab that saw another revision than stands is a conflict: it
+    /// never takes back what it never saw.
+    /// </summary>
+    public Task<Changed?> Undo(int id, int from, CancellationToken cancel = default) =>
+        Move(id, from, head => Task.FromResult(head.Parent), cancel);
 
     /// <summary>Moves the head on to the newest revision made from it; stays where there is none, and is a conflict like an undo.</summary>
     public Task<Changed?> Redo(int id, int from, CancellationToken cancel = default) => Move(
         id,
         from,
-        async head => await db.Revisions.AsNoTracking().Where(r => r.PieceId == id && r.Parent == head.Number).MaxAsync(r => (int?)r.Number, cancel),
+        async head => await db.Revisions.AsNoTracking().Where(r => r.PieceId == id && r.Parent == head.Number).MaxAsync(r =>
+            (int?)r.Number, cancel),
         cancel);
 
     private async Task<Changed?> Move(int id, int from, Func<RevisionRow, Task<int?>> to, CancellationToken cancel)
@@ -226,7 +259,8 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, LetterShelf shel
     /// <summary>What a conflict names where not a member but the piece itself has moved on.</summary>
     public const string RevisionItself = "revision";
 
-    private async Task Append(Piece piece, RevisionRow head, Job changed, string what, bool nudge, (string Workshop, string Plan)? begun, CancellationToken cancel)
+    private async Task Append(Piece piece, RevisionRow head, Job changed, string what, bool nudge, (string Workshop, string Plan)? begun,
+        CancellationToken cancel)
     {
         var at = time.GetUtcNow().UtcDateTime;
         var gather = nudge && head.Nudge && at - head.At <= NudgesGather;
@@ -255,7 +289,8 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, LetterShelf shel
     }
 
     private async Task<JobFault?> Moved(Job before, Job after, Workshop workshop, CancellationToken cancel) =>
-        Frozen.Matters(before, after) ? Frozen.Fault(before, await Plan(before, workshop, cancel), after, await Plan(after, workshop, cancel)) : null;
+        Frozen.Matters(before, after) ? Frozen.Fault(before, await Plan(before, workshop, cancel), after,
+            await Plan(after, workshop, cancel)) : null;
 
     private Task<Plan> Plan(Job job, Workshop workshop, CancellationToken cancel) =>
         planning is null ? Task.FromResult(Planner.Make(job, workshop, shelf.Now, cancel)) : planning(job, workshop, cancel);
@@ -269,12 +304,14 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, LetterShelf shel
         var workshop = job?.Done is not { Begun: true } || begunWith is null ? null : WorkshopJson.Read(begunWith).Workshop;
         if (job?.Done is { Begun: true } && begunWith is not null && workshop is null)
         {
-            fault = new JobFault("#/workshop", "The workshop it was begun with cannot be read.", "Go one step back, or take it out as it is.");
+            fault = new JobFault("#/workshop", "The workshop it was begun with cannot be read.",
+                "Go one step back, or take it out as it is.");
         }
 
         return fault is null
             ? (new Piece(row.Id, row.Head, job!, head.What, head.Parent is not null, redo, before, workshop, row.PutAway), null)
-            : (null, new BadPiece(row.Id, row.Head, StoredJob.NameOf(head.JobJson, row.Id), head.Parent is not null, redo, fault, row.PutAway));
+            : (null, new BadPiece(row.Id, row.Head, StoredJob.NameOf(head.JobJson, row.Id), head.Parent is not null, redo, fault,
+                row.PutAway));
     }
 
     private async Task<IDisposable> Turn(int id, CancellationToken cancel)

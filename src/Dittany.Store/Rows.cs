@@ -35,7 +35,9 @@ public sealed class RevisionRow
     /// <summary>Set for nudges, so that quick ones undo as one.</summary>
     public bool Nudge { get; set; }
 
-    /// <summary>The revision by which the work was begun that this one goes on with; null where it is not begun. 0 is one from before this was kept.</summary>
+    /// <summary>
+    /// The revision by which the work was begun that this one goes on with; null where it is not begun. 0 is one from before this was kept.
+    /// </summary>
     public int? BegunAt { get; set; }
 
     public DateTime At { get; set; }
@@ -63,7 +65,10 @@ public sealed class WorkshopHeadRow
     public int Head { get; set; }
 }
 
-/// <summary>A sheet that went out: what is on paper does not change with the rules. Its number stands on it. A sheet whose check line was measured otherwise is void.</summary>
+/// <summary>
+/// A sheet that went out: what is on paper does not change with the rules. Its number stands on it. A sheet whose check line was measured
+/// otherwise is void.
+/// </summary>
 public sealed class PrintedRow
 {
     public int Id { get; set; }
@@ -109,7 +114,10 @@ public sealed class ProofRow
     public DateTime At { get; set; }
 }
 
-/// <summary>The habits and equipment a piece was begun with, and its plan as made then: later changes of workshop or rules do not move what is stitched.</summary>
+/// <summary>
+/// The habits and equipment a piece was begun with, and its plan as made then: later changes of workshop or rules do not move what is
+/// stitched.
+/// </summary>
 public sealed class BegunRow
 {
     public int PieceId { get; set; }
@@ -177,7 +185,10 @@ public sealed class PictureRow
     public DateTime At { get; set; }
 }
 
-/// <summary>A photograph on its way to a form: the picture, what lies beside the item and where its corners were pointed at, and the straightened view once there is one.</summary>
+/// <summary>
+/// A photograph on its way to a form: the picture, what lies beside the item and where its corners were pointed at, and the straightened
+/// view once there is one.
+/// </summary>
 public sealed class PhotographRow
 {
     public int Id { get; set; }
@@ -214,7 +225,9 @@ public sealed class FontRow
 
     public DateTime At { get; init; }
 
-    /// <summary>Whether it is being opened for the first time: one that is still so at the next start ended the program, and stays shut.</summary>
+    /// <summary>
+    /// Whether it is being opened for the first time: one that is still so at the next start ended the program, and stays shut.
+    /// </summary>
     public bool Opening { get; set; }
 }
 

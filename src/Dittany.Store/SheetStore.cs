@@ -22,10 +22,15 @@ public sealed class SheetStore(DittanyDb db, TimeProvider time)
 
     /// <summary>The newest proof of these very words, or null.</summary>
     public async Task<ProofRow?> ProofOf(int piece, string words, CancellationToken cancel = default) =>
-        await db.Proofs.AsNoTracking().Where(p => p.PieceId == piece && p.Words == words).OrderByDescending(p => p.Id).FirstOrDefaultAsync(cancel);
+        await db.Proofs.AsNoTracking().Where(p => p.PieceId == piece && p.Words == words).OrderByDescending(p =>
+            p.Id).FirstOrDefaultAsync(cancel);
 
-    /// <summary>Keeps the plan as printed and numbers the sheet. The same sheet of the same plan for the same printer keeps its number while it is not void.</summary>
-    public async Task<PrintedRow> Printed(int piece, int revision, string inputHash, byte[] planJson, string kind, string printer, CancellationToken cancel = default)
+    /// <summary>
+    /// Keeps the plan as printed and numbers the sheet. The same sheet of the same plan for the same printer keeps its number while it is
+    /// not void.
+    /// </summary>
+    public async Task<PrintedRow> Printed(int piece, int revision, string inputHash, byte[] planJson, string kind, string printer,
+        CancellationToken cancel = default)
     {
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
         var enlarged = 1 / await ScaleOf(printer, cancel);
@@ -63,7 +68,8 @@ public sealed class SheetStore(DittanyDb db, TimeProvider time)
         await db.Printers.AsNoTracking().Where(p => p.Name == printer).Select(p => (double?)p.Scale).FirstOrDefaultAsync(cancel) ?? 1;
 
     /// <summary>All printers that were ever measured, by name.</summary>
-    public async Task<IReadOnlyList<PrinterRow>> Printers(CancellationToken cancel = default) => await db.Printers.AsNoTracking().OrderBy(p => p.Name).ToArrayAsync(cancel);
+    public async Task<IReadOnlyList<PrinterRow>> Printers(CancellationToken cancel = default) =>
+        await db.Printers.AsNoTracking().OrderBy(p => p.Name).ToArrayAsync(cancel);
 
     /// <summary>Forgets what a printer was measured to do.</summary>
     public async Task Forget(string printer, CancellationToken cancel = default)
@@ -73,8 +79,9 @@ public sealed class SheetStore(DittanyDb db, TimeProvider time)
     }
 
     /// <summary>
-    /// Takes what she measured of a sheet's check line, mm. Where it is not true the sheet is void, and so is every other sheet of that printer printed
-    /// with the same correction and never measured; the printer's error is remembered, so that the next sheet makes up for it. Null where there is no such sheet of this piece.
+    /// Takes what she measured of a sheet's check line, mm. Where it is not true the sheet is void, and so is every other sheet of that
+    /// printer printed with the same correction and never measured; the printer's error is remembered, so that the next sheet makes up for
+    /// it. Null where there is no such sheet of this piece.
     /// </summary>
     public async Task<Measured?> Measure(int piece, int sheet, double measuredMm, CancellationToken cancel = default)
     {
@@ -90,7 +97,8 @@ public sealed class SheetStore(DittanyDb db, TimeProvider time)
         row.Void = !line.True;
         if (row.Void)
         {
-            foreach (var other in db.Printed.Where(p => p.Printer == row.Printer && p.Kind == "template" && p.Enlarged == row.Enlarged && p.MeasuredMm == null))
+            foreach (var other in db.Printed.Where(p => p.Printer == row.Printer && p.Kind == "template" && p.Enlarged == row.Enlarged
+                && p.MeasuredMm == null))
             {
                 other.Void = true;
             }

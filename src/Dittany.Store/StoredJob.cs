@@ -7,7 +7,10 @@ using Dittany.Formats.Json;
 
 namespace Dittany.Store;
 
-/// <summary>Jobs as they come back from the store. They made sense when they went in; rules have grown since, and a disk can fail: what makes none now is told, never thrown.</summary>
+/// <summary>
+/// Jobs as they come back from the store. They made sense when they went in; rules have grown since, and a disk can fail: what makes none
+/// now is told, never thrown.
+/// </summary>
 internal static class StoredJob
 {
     private const int MostName = 60;
@@ -34,7 +37,8 @@ internal static class StoredJob
         {
             using var document = JsonDocument.Parse(json);
             name = Text(document.RootElement, "title")
-                ?? (document.RootElement.TryGetProperty("elements", out var all) && all.ValueKind == JsonValueKind.Array ? all.EnumerateArray().Select(e => Text(e, "text") ?? Text(e, "motif")).FirstOrDefault(t => t is not null) : null)
+                ?? (document.RootElement.TryGetProperty("elements", out var all) && all.ValueKind == JsonValueKind.Array
+                    ? all.EnumerateArray().Select(e => Text(e, "text") ?? Text(e, "motif")).FirstOrDefault(t => t is not null) : null)
                 ?? string.Empty;
         }
         catch (Exception e) when (e is JsonException or InvalidOperationException)
@@ -42,10 +46,13 @@ internal static class StoredJob
             // Named by its number then.
         }
 
-        name = string.Concat(name.ReplaceLineEndings(" ").Where(c => !char.IsControl(c) && CharUnicodeInfo.GetUnicodeCategory(c) != UnicodeCategory.Format)).Trim();
-        return name.Length == 0 ? string.Create(CultureInfo.InvariantCulture, $"Piece {id}") : name.Length > MostName ? name[..MostName] : name;
+        name = string.Concat(name.ReplaceLineEndings(" ").Where(c => !char.IsControl(c)
+            && CharUnicodeInfo.GetUnicodeCategory(c) != UnicodeCategory.Format)).Trim();
+        return name.Length == 0 ? string.Create(CultureInfo.InvariantCulture, $"Piece {id}") : name.Length > MostName ? name[..MostName]
+            : name;
     }
 
     private static string? Text(JsonElement of, string member) =>
-        of.ValueKind == JsonValueKind.Object && of.TryGetProperty(member, out var value) && value.ValueKind == JsonValueKind.String ? value.GetString() : null;
+        of.ValueKind == JsonValueKind.Object && of.TryGetProperty(member, out var value) && value.ValueKind == JsonValueKind.String
+            ? value.GetString() : null;
 }

@@ -27,7 +27,8 @@ public sealed class WorkshopStore(DittanyDb db, TimeProvider time)
 
         var row = await db.Workshops.AsNoTracking().FirstAsync(w => w.Number == head.Head, cancel);
         var (workshop, faults) = WorkshopJson.Read(row.Json);
-        return workshop ?? throw new InvalidDataException($"Revision {row.Number} of the workshop cannot be read: {faults[0].Pointer} {faults[0].Detail}");
+        return workshop ?? throw new InvalidDataException(
+            $"Revision {row.Number} of the workshop cannot be read: {faults[0].Pointer} {faults[0].Detail}");
     }
 
     /// <summary>The number of the revision that stands, and whether there is one to go back to; 0 is the shipped default.</summary>
@@ -35,17 +36,20 @@ public sealed class WorkshopStore(DittanyDb db, TimeProvider time)
         await db.WorkshopHeads.AsNoTracking().OrderBy(h => h.Id).Select(h => (int?)h.Head).FirstOrDefaultAsync(cancel) ?? 0;
 
     /// <summary>
-    /// Makes changes that were decided on looking at revision <paramref name="from"/>. What others changed in other members since then is kept; a different change to the same
-    /// member is a conflict, and nothing is stored. Faults store nothing. Members whose value is as it was seen are no change.
+    /// Makes changes that were decided on looking at revision <paramref name="from"/>. What others changed in other members since then is
+    /// kept; a different change to the same member is a conflict, and nothing is stored. Faults store nothing. Members whose value is as it
+    /// was seen are no change.
     /// </summary>
-    public async Task<WorkshopChanged> Change(int from, IReadOnlyList<(string Member, string Value)> changes, string what, CancellationToken cancel = default)
+    public async Task<WorkshopChanged> Change(int from, IReadOnlyList<(string Member, string Value)> changes, string what,
+        CancellationToken cancel = default)
     {
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
         var now = await Current(cancel);
         var seen = from == 0 ? Workshop.Default : await At(from, cancel);
         if (seen is null)
         {
-            return new WorkshopChanged(now, [new JobFault("#/from", $"There is no revision {from} of the workshop.", "Load the page again.")], []);
+            return new WorkshopChanged(now, [new JobFault("#/from", $"There is no revision {from} of the workshop.",
+                "Load the page again.")], []);
         }
 
         var (changed, faults, conflicts) = (now, new List<JobFault>(), new List<WorkshopConflict>());
@@ -95,7 +99,8 @@ public sealed class WorkshopStore(DittanyDb db, TimeProvider time)
     }
 
     private async Task<Workshop?> At(int number, CancellationToken cancel) =>
-        await db.Workshops.AsNoTracking().FirstOrDefaultAsync(w => w.Number == number, cancel) is { } row ? WorkshopJson.Read(row.Json).Workshop : null;
+        await db.Workshops.AsNoTracking().FirstOrDefaultAsync(w => w.Number == number, cancel) is { } row
+            ? WorkshopJson.Read(row.Json).Workshop : null;
 
     private async Task Append(Workshop workshop, string what, CancellationToken cancel)
     {

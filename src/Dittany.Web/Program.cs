@@ -91,7 +91,9 @@ using (folder)
 
         if (demo)
         {
-            await Demo.Fill(scope.ServiceProvider.GetRequiredService<PieceStore>(), scope.ServiceProvider.GetRequiredService<SheetStore>(), scope.ServiceProvider.GetRequiredService<CupboardStore>(), scope.ServiceProvider.GetRequiredService<TracingStore>(), app.Services.GetRequiredService<Today>().Date);
+            await Demo.Fill(scope.ServiceProvider.GetRequiredService<PieceStore>(), scope.ServiceProvider.GetRequiredService<SheetStore>(),
+                scope.ServiceProvider.GetRequiredService<CupboardStore>(), scope.ServiceProvider.GetRequiredService<TracingStore>(),
+                app.Services.GetRequiredService<Today>().Date);
         }
     }
     catch (DataFolderException e)
@@ -102,8 +104,12 @@ using (folder)
 
     app.UseSafeHeaders();
     app.UseHostFiltering();
-    app.UseWhen(context => !context.Request.Path.StartsWithSegments("/api", StringComparison.OrdinalIgnoreCase), pages => pages.UseExceptionHandler(new ExceptionHandlerOptions { ExceptionHandlingPath = "/Error", SuppressDiagnosticsCallback = Problems.Foreseen }).UseStatusCodePagesWithReExecute("/Error", "?code={0}"));
-    app.UseWhen(context => context.Request.Path.StartsWithSegments("/api", StringComparison.OrdinalIgnoreCase), door => door.UseExceptionHandler(new ExceptionHandlerOptions { ExceptionHandler = Problems.OnException, SuppressDiagnosticsCallback = Problems.Foreseen }).UseStatusCodePages(Problems.OnStatus));
+    app.UseWhen(context => !context.Request.Path.StartsWithSegments("/api", StringComparison.OrdinalIgnoreCase), pages =>
+        pages.UseExceptionHandler(new ExceptionHandlerOptions { ExceptionHandlingPath = "/Error",
+        SuppressDiagnosticsCallback = Problems.Foreseen }).UseStatusCodePagesWithReExecute("/Error", "?code={0}"));
+    app.UseWhen(context => context.Request.Path.StartsWithSegments("/api", StringComparison.OrdinalIgnoreCase), door =>
+        door.UseExceptionHandler(new ExceptionHandlerOptions { ExceptionHandler = Problems.OnException,
+        SuppressDiagnosticsCallback = Problems.Foreseen }).UseStatusCodePages(Problems.OnStatus));
     app.UseUsualMethods();
     app.UseResponseCompression();
     app.UseStaticFiles();
@@ -119,12 +125,14 @@ using (folder)
     }
     catch (IOException e) when (e.InnerException is Microsoft.AspNetCore.Connections.AddressInUseException)
     {
-        await Console.Error.WriteLineAsync($"Port {start.Port} is in use by another program. Stop that one, or name another port in DITTANY_PORT.");
+        await Console.Error.WriteLineAsync(
+            $"Port {start.Port} is in use by another program. Stop that one, or name another port in DITTANY_PORT.");
         return 1;
     }
     catch (Exception e) when (e is System.Net.Sockets.SocketException || e.InnerException is System.Net.Sockets.SocketException)
     {
-        await Console.Error.WriteLineAsync($"Port {start.Port} cannot be used ({(e.InnerException ?? e).Message}). Name another port in DITTANY_PORT.");
+        await Console.Error.WriteLineAsync(
+            $"Port {start.Port} cannot be used ({(e.InnerException ?? e).Message}). Name another port in DITTANY_PORT.");
         return 1;
     }
 

@@ -13,7 +13,10 @@ public sealed class OwnApp : App
     }
 }
 
-/// <summary>The real program with its made-up pieces, and browsers to look at it with. All who make pieces of their own look at one program: starting it takes longer than most of what is looked at.</summary>
+/// <summary>
+/// The real program with its made-up pieces, and browsers to look at it with. All who make pieces of their own look at one program:
+/// starting it takes longer than most of what is looked at.
+/// </summary>
 public class App : IAsyncLifetime
 {
     private static readonly Served Shared = new();
@@ -70,7 +73,9 @@ public class App : IAsyncLifetime
     public static void Offline(ChromeDriver browser, bool gone)
     {
         browser.ExecuteCdpCommand("Network.enable", []);
-        browser.ExecuteCdpCommand("Network.emulateNetworkConditions", new Dictionary<string, object?>(StringComparer.Ordinal) { ["offline"] = gone, ["latency"] = 0, ["downloadThroughput"] = -1, ["uploadThroughput"] = -1 });
+        browser.ExecuteCdpCommand("Network.emulateNetworkConditions", new Dictionary<string,
+            object?>(StringComparer.Ordinal) { ["offline"] = gone, ["latency"] = 0, ["downloadThroughput"] = -1,
+            ["uploadThroughput"] = -1 });
     }
 
     /// <summary>A finger put down, moved and lifted, in pixels of the page's window.</summary>
@@ -84,10 +89,12 @@ public class App : IAsyncLifetime
 
         Send("touchEnd", null);
 
-        void Send(string type, (double X, double Y)? at) => browser.ExecuteCdpCommand("Input.dispatchTouchEvent", new Dictionary<string, object?>(StringComparer.Ordinal)
+        void Send(string type, (double X, double Y)? at) =>
+            browser.ExecuteCdpCommand("Input.dispatchTouchEvent", new Dictionary<string, object?>(StringComparer.Ordinal)
         {
             ["type"] = type,
-            ["touchPoints"] = at is { } p ? new object[] { new Dictionary<string, object>(StringComparer.Ordinal) { ["x"] = p.X, ["y"] = p.Y } } : [],
+            ["touchPoints"] = at is { } p ? new object[] { new Dictionary<string,
+                object>(StringComparer.Ordinal) { ["x"] = p.X, ["y"] = p.Y } } : [],
         });
     }
 
@@ -125,7 +132,9 @@ public class App : IAsyncLifetime
     {
         try
         {
-            return _last?.ExecuteScript("return ` At ${location.href} stood: ${document.body.innerText.slice(0, 1500)} | ${[...document.querySelectorAll('[aria-invalid=true]')].map(e => `${e.name}=${e.value}`)}`") as string ?? string.Empty;
+            return _last?.ExecuteScript(
+                "return ` At ${location.href} stood: ${document.body.innerText.slice(0, 1500)} | "
+                    + "${[...document.querySelectorAll('[aria-invalid=true]')].map(e => `${e.name}=${e.value}`)}`") as string ?? string.Empty;
         }
         catch (WebDriverException e)
         {

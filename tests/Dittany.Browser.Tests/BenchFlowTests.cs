@@ -18,10 +18,14 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         browser.FindElement(By.TagName("body")).SendKeys("4");
         var slip = By.Id("slip-transfer-method");
         App.Until(() => browser.FindElement(slip).Displayed, "the slips of the fourth station are shown");
-        browser.ExecuteScript("document.querySelector('#slip-transfer-method details').open = true; document.querySelector('#slip-transfer-method button[value=hot-iron]').click()");
-        App.Until(() => browser.FindElement(slip).Text.Contains("your choice", StringComparison.Ordinal), "the slip says that it was her choice");
+        browser.ExecuteScript(
+            "document.querySelector('#slip-transfer-method details').open = true; document.querySelector('#slip-transfer-method "
+                + "button[value=hot-iron]').click()");
+        App.Until(() => browser.FindElement(slip).Text.Contains("your choice", StringComparison.Ordinal),
+            "the slip says that it was her choice");
         Assert.Contains("printed mirrored", browser.FindElement(slip).Text, StringComparison.Ordinal);
-        App.Until(() => browser.ExecuteScript("return document.querySelector('#slip-transfer-method details').open") is true, "the slip is still open");
+        App.Until(() => browser.ExecuteScript("return document.querySelector('#slip-transfer-method details').open") is true,
+            "the slip is still open");
         Assert.True(browser.ExecuteScript("return window.stillHere === true") is true);
 
         browser.FindElement(By.TagName("body")).SendKeys("z");
@@ -41,7 +45,8 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         var words = browser.FindElement(By.Id("words"));
         words.Clear();
         words.SendKeys("Tansy & Rue" + Keys.Enter);
-        App.Until(() => browser.FindElement(By.CssSelector(".proof")).GetAttribute("textContent")!.Contains("capital R · u · e", StringComparison.Ordinal), "the new words are planned");
+        App.Until(() => browser.FindElement(By.CssSelector(".proof")).GetAttribute("textContent")!.Contains("capital R · u · e",
+            StringComparison.Ordinal), "the new words are planned");
 
         var before = Told(browser);
         App.Press(browser, By.Id("drawing"), "-");
@@ -49,12 +54,17 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
 
         // Three presses of an arrow are one step back.
         App.Press(browser, By.Id("drawing"), Keys.ArrowRight + Keys.ArrowRight + Keys.ArrowRight);
-        App.Until(() => browser.PageSource.Contains("3 mm to the right of the dot", StringComparison.Ordinal), "three arrows move the words by 3 mm");
+        App.Until(() => browser.PageSource.Contains("3 mm to the right of the dot", StringComparison.Ordinal),
+            "three arrows move the words by 3 mm");
         browser.FindElement(By.Id("undo")).Click();
-        App.Until(() => !browser.PageSource.Contains("mm to the right of the dot", StringComparison.Ordinal), "one undo takes all three back");
+        App.Until(() => !browser.PageSource.Contains("mm to the right of the dot", StringComparison.Ordinal),
+            "one undo takes all three back");
 
-        browser.ExecuteScript("document.querySelector('#slip-thread-strands details').open = true; document.querySelector('#slip-thread-strands details button[name=value]').click()");
-        App.Until(() => browser.FindElement(By.Id("slip-thread-strands")).GetAttribute("textContent")!.Contains("your choice", StringComparison.Ordinal), "the strands are hers");
+        browser.ExecuteScript(
+            "document.querySelector('#slip-thread-strands details').open = true; document.querySelector('#slip-thread-strands details "
+                + "button[name=value]').click()");
+        App.Until(() => browser.FindElement(By.Id("slip-thread-strands")).GetAttribute("textContent")!.Contains("your choice",
+            StringComparison.Ordinal), "the strands are hers");
         Assert.True(browser.ExecuteScript("return window.stillHere === true") is true);
         NoComplaints(browser);
     }
@@ -84,7 +94,8 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         var words = browser.FindElement(By.Id("words"));
         words.Clear();
         words.SendKeys("家" + Keys.Enter);
-        App.Until(() => browser.FindElement(By.CssSelector(".trouble")).Text.Contains('家', StringComparison.Ordinal), "the letter is named");
+        App.Until(() => browser.FindElement(By.CssSelector(".trouble")).Text.Contains('家', StringComparison.Ordinal),
+            "the letter is named");
         Assert.Equal("家", browser.FindElement(By.Id("words")).GetAttribute("value"));
     }
 
@@ -96,14 +107,17 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         Assert.True(browser.FindElement(By.Id("slip-transfer-method")).Displayed);
         browser.FindElement(By.CssSelector("#slip-transfer-method .instead summary")).Click();
         browser.FindElement(By.CssSelector("#slip-transfer-method button[value=hot-iron]")).Click();
-        App.Until(() => browser.FindElement(By.Id("slip-transfer-method")).Text.Contains("your choice", StringComparison.Ordinal), "the overrule stands");
+        App.Until(() => browser.FindElement(By.Id("slip-transfer-method")).Text.Contains("your choice", StringComparison.Ordinal),
+            "the overrule stands");
         browser.FindElement(By.Id("undo")).Click();
-        App.Until(() => !browser.FindElement(By.Id("slip-transfer-method")).Text.Contains("your choice", StringComparison.Ordinal), "it is undone");
+        App.Until(() => !browser.FindElement(By.Id("slip-transfer-method")).Text.Contains("your choice", StringComparison.Ordinal),
+            "it is undone");
         browser.FindElement(By.Id("move-right")).Click();
         App.Until(() => browser.PageSource.Contains("1 mm to the right of the dot", StringComparison.Ordinal), "the words have moved");
         browser.FindElement(By.CssSelector("button[name=line][value=centre-fold]")).Click();
         App.Until(() => !browser.PageSource.Contains("to the right of the dot", StringComparison.Ordinal), "the words lie on the fold");
-        foreach (var (face, shown) in new[] { ("marks", ".face-marks .mark"), ("hoops", ".face-hoops circle"), ("back", ".face-back .behind"), ("order", ".face-order .st") })
+        foreach (var (face, shown) in new[] { ("marks", ".face-marks .mark"), ("hoops", ".face-hoops circle"),
+            ("back", ".face-back .behind"), ("order", ".face-order .st") })
         {
             browser.FindElement(By.CssSelector($".face-link[data-face={face}]")).Click();
             App.Until(() => browser.FindElement(By.CssSelector(shown)).Displayed, $"the face '{face}' is shown");
@@ -120,13 +134,16 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         using var browser = app.Browser();
         Make(browser, "Lovage");
         App.Press(browser, By.Id("drawing"), Keys.Shift + Keys.ArrowRight + Keys.ArrowRight + Keys.ArrowRight + Keys.ArrowRight);
-        App.Until(() => browser.PageSource.Contains("20 mm to the right of the dot", StringComparison.Ordinal), "the words stand 20 mm aside");
+        App.Until(() => browser.PageSource.Contains("20 mm to the right of the dot", StringComparison.Ordinal),
+            "the words stand 20 mm aside");
 
         // 20 mm to the left, less five pixels: near enough to be pulled.
         Drag(browser, PixelsOf(browser, -20) + 5, 0);
-        App.Until(() => !browser.PageSource.Contains("to the right of the dot", StringComparison.Ordinal) && browser.PageSource.Contains("on the middle line", StringComparison.Ordinal), "the words lie on the fold");
+        App.Until(() => !browser.PageSource.Contains("to the right of the dot", StringComparison.Ordinal)
+            && browser.PageSource.Contains("on the middle line", StringComparison.Ordinal), "the words lie on the fold");
         Drag(browser, PixelsOf(browser, 30), PixelsOf(browser, -12));
-        App.Until(() => browser.PageSource.Contains("30 mm to the right of the dot", StringComparison.Ordinal) || browser.PageSource.Contains("30.", StringComparison.Ordinal), "further off they stay where they were put");
+        App.Until(() => browser.PageSource.Contains("30 mm to the right of the dot", StringComparison.Ordinal)
+            || browser.PageSource.Contains("30.", StringComparison.Ordinal), "further off they stay where they were put");
         browser.FindElement(By.TagName("body")).SendKeys("z");
         App.Until(() => !browser.PageSource.Contains("to the right of the dot", StringComparison.Ordinal), "one drag is one step back");
         NoComplaints(browser);
@@ -140,8 +157,10 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         Make(browser, "Sage");
         string Readout() => browser.FindElement(By.Id("readout")).Text;
         new OpenQA.Selenium.Interactions.Actions(browser).MoveToElement(browser.FindElement(By.CssSelector(".st[data-i='3']"))).Perform();
-        App.Until(() => Readout().StartsWith("Stitch ", StringComparison.Ordinal) && Readout().Contains("thread", StringComparison.Ordinal), "the stitch tells of itself");
-        browser.ExecuteScript("document.querySelector('.obstacle path:last-child').dispatchEvent(new PointerEvent('pointerover', { bubbles: true }))");
+        App.Until(() => Readout().StartsWith("Stitch ", StringComparison.Ordinal)
+            && Readout().Contains("thread", StringComparison.Ordinal), "the stitch tells of itself");
+        browser.ExecuteScript(
+            "document.querySelector('.obstacle path:last-child').dispatchEvent(new PointerEvent('pointerover', { bubbles: true }))");
         App.Until(() => Readout().Contains("clear of it", StringComparison.Ordinal), "the hem tells its clearance");
         browser.ExecuteScript("document.querySelector('.field path').dispatchEvent(new PointerEvent('pointerover', { bubbles: true }))");
         App.Until(() => Readout().StartsWith("The field", StringComparison.Ordinal), "the field tells of itself");
@@ -152,11 +171,14 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         var all = browser.FindElements(By.CssSelector(".st")).Count;
         App.Until(() => Readout().StartsWith($"Stitch {all} of {all}", StringComparison.Ordinal), "the piece is worked to its end");
         body.SendKeys("[[");
-        App.Until(() => Readout().StartsWith($"Stitch {all - 2} of", StringComparison.Ordinal) && browser.FindElements(By.CssSelector(".st.yet")).Count == 2, "two stitches are taken back");
+        App.Until(() => Readout().StartsWith($"Stitch {all - 2} of", StringComparison.Ordinal)
+            && browser.FindElements(By.CssSelector(".st.yet")).Count == 2, "two stitches are taken back");
         body.SendKeys("]");
         App.Until(() => browser.FindElements(By.CssSelector(".st.yet")).Count == 1, "one is made again");
-        browser.ExecuteScript("const at = document.getElementById('order-at'); at.value = 1; at.dispatchEvent(new Event('input', { bubbles: true }))");
-        App.Until(() => Readout().StartsWith("Stitch 1 of", StringComparison.Ordinal) && Readout().Contains("A new thread begins here", StringComparison.Ordinal), "the slider goes to the first stitch");
+        browser.ExecuteScript(
+            "const at = document.getElementById('order-at'); at.value = 1; at.dispatchEvent(new Event('input', { bubbles: true }))");
+        App.Until(() => Readout().StartsWith("Stitch 1 of", StringComparison.Ordinal)
+            && Readout().Contains("A new thread begins here", StringComparison.Ordinal), "the slider goes to the first stitch");
         NoComplaints(browser);
     }
 
@@ -176,7 +198,8 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         browser.SwitchTo().ActiveElement().SendKeys(Keys.Enter);
         Tab(browser, "#slip-thread-strands button[name=value]");
         browser.SwitchTo().ActiveElement().SendKeys(Keys.Enter);
-        App.Until(() => browser.FindElement(By.Id("slip-thread-strands")).Text.Contains("your choice", StringComparison.Ordinal), "the strands are hers");
+        App.Until(() => browser.FindElement(By.Id("slip-thread-strands")).Text.Contains("your choice", StringComparison.Ordinal),
+            "the strands are hers");
         browser.FindElement(By.TagName("body")).SendKeys("?");
         App.Until(() => browser.FindElement(By.Id("keys")).Displayed, "the keys are told");
         browser.SwitchTo().ActiveElement().SendKeys(Keys.Escape);
@@ -206,10 +229,12 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         App.Until(() => browser.FindElement(By.Id("offline")).Displayed, "it is said that the connection is gone");
         Assert.Equal("Dill & Fennel", browser.FindElement(By.Id("words")).GetAttribute("value"));
         Drag(browser, 60, 0);
-        App.Until(() => string.IsNullOrEmpty(browser.FindElement(By.CssSelector(".words")).GetAttribute("transform")), "words that could not be moved go back");
+        App.Until(() => string.IsNullOrEmpty(browser.FindElement(By.CssSelector(".words")).GetAttribute("transform")),
+            "words that could not be moved go back");
         App.Offline(browser, false);
         browser.FindElement(By.Id("words")).SendKeys(Keys.Enter);
-        App.Until(() => browser.FindElement(By.CssSelector(".proof")).GetAttribute("textContent")!.Contains("capital F", StringComparison.Ordinal), "the change is taken");
+        App.Until(() => browser.FindElement(By.CssSelector(".proof")).GetAttribute("textContent")!.Contains("capital F",
+            StringComparison.Ordinal), "the change is taken");
         App.Until(() => !browser.FindElement(By.Id("offline")).Displayed, "nothing is said any more");
     }
 
@@ -222,18 +247,22 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         Make(one, "Bay");
         two.Navigate().GoToUrl(new Uri(one.Url));
         Say(one, "Bay leaf");
-        App.Until(() => one.FindElement(By.CssSelector(".proof")).GetAttribute("textContent")!.Contains("capital B · a · y · space", StringComparison.Ordinal), "the first tab has its words");
+        App.Until(() => one.FindElement(By.CssSelector(".proof")).GetAttribute("textContent")!.Contains("capital B · a · y · space",
+            StringComparison.Ordinal), "the first tab has its words");
         two.ExecuteScript("document.querySelector('#slip-transfer-method button[value=hot-iron]').click()");
-        App.Until(() => two.FindElement(By.Id("slip-transfer-method")).GetAttribute("textContent")!.Contains("your choice", StringComparison.Ordinal), "the second tab's other change is taken");
+        App.Until(() => two.FindElement(By.Id("slip-transfer-method")).GetAttribute("textContent")!.Contains("your choice",
+            StringComparison.Ordinal), "the second tab's other change is taken");
         Assert.Equal("Bay leaf", two.FindElement(By.Id("words")).GetAttribute("value"));
         Say(two, "Bay rum");
-        App.Until(() => two.FindElement(By.CssSelector(".proof")).GetAttribute("textContent")!.Contains("r · u · m", StringComparison.Ordinal), "the second tab has its words");
+        App.Until(() => two.FindElement(By.CssSelector(".proof")).GetAttribute("textContent")!.Contains("r · u · m",
+            StringComparison.Ordinal), "the second tab has its words");
         Say(one, "Bay tree");
         App.Until(() => one.FindElements(By.CssSelector(".trouble")).Count > 0, "the first is told");
         Assert.Contains("Bay rum", one.FindElement(By.CssSelector(".trouble")).Text, StringComparison.Ordinal);
         Assert.Contains("Bay tree", one.FindElement(By.CssSelector(".trouble")).Text, StringComparison.Ordinal);
         one.FindElement(By.CssSelector(".trouble button")).Click();
-        App.Until(() => one.FindElement(By.CssSelector(".proof")).GetAttribute("textContent")!.Contains("t · r · e · e", StringComparison.Ordinal), "hers is taken");
+        App.Until(() => one.FindElement(By.CssSelector(".proof")).GetAttribute("textContent")!.Contains("t · r · e · e",
+            StringComparison.Ordinal), "hers is taken");
 
         static void Say(ChromeDriver browser, string words)
         {
@@ -256,9 +285,11 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         App.Touch(browser, at, (at.X + 40, at.Y));
         App.Until(() => browser.PageSource.Contains("to the right of the dot", StringComparison.Ordinal), "the words have moved");
         var small = (IReadOnlyCollection<object>?)browser.ExecuteScript(
-            "return [...document.querySelectorAll('.bench button, .bench summary, .under a')].filter(b => b.offsetParent && (b.getBoundingClientRect().height < 24 || b.getBoundingClientRect().width < 24)).map(b => b.outerHTML.slice(0, 80))");
+            "return [...document.querySelectorAll('.bench button, .bench summary, .under a')].filter(b => b.offsetParent && "
+                + "(b.getBoundingClientRect().height < 24 || b.getBoundingClientRect().width < 24)).map(b => b.outerHTML.slice(0, 80))");
         Assert.Empty(small!);
-        Assert.InRange(Convert.ToInt32(browser.ExecuteScript("return document.documentElement.scrollWidth"), System.Globalization.CultureInfo.InvariantCulture), 1, width);
+        Assert.InRange(Convert.ToInt32(browser.ExecuteScript("return document.documentElement.scrollWidth"),
+            System.Globalization.CultureInfo.InvariantCulture), 1, width);
         browser.ExecuteScript("document.querySelector('.thread a[data-station=hoop]').click()");
         App.Until(() => browser.FindElement(By.Id("slip-hoop-size")).Displayed, "the hoop's slips are shown");
     }
@@ -281,18 +312,24 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
     /// <summary>The middle of the first letter's first stitch, in pixels of the window.</summary>
     private static (double X, double Y) Middle(ChromeDriver browser)
     {
-        var at = (IReadOnlyList<object>)browser.ExecuteScript("const p = document.querySelector('.st'); const m = p.getPointAtLength(p.getTotalLength() / 2).matrixTransform(p.getScreenCTM()); return [m.x, m.y]")!;
-        return (Convert.ToDouble(at[0], System.Globalization.CultureInfo.InvariantCulture), Convert.ToDouble(at[1], System.Globalization.CultureInfo.InvariantCulture));
+        var at = (IReadOnlyList<object>)browser.ExecuteScript(
+            "const p = document.querySelector('.st'); const m = p.getPointAtLength(p.getTotalLength() / "
+                + "2).matrixTransform(p.getScreenCTM()); return [m.x, m.y]")!;
+        return (Convert.ToDouble(at[0], System.Globalization.CultureInfo.InvariantCulture),
+            Convert.ToDouble(at[1], System.Globalization.CultureInfo.InvariantCulture));
     }
 
     private static double PixelsOf(ChromeDriver browser, double mm) =>
-        mm * Convert.ToDouble(browser.ExecuteScript("const s = document.querySelector('svg.drawing'); return s.getScreenCTM().a"), System.Globalization.CultureInfo.InvariantCulture);
+        mm * Convert.ToDouble(browser.ExecuteScript("const s = document.querySelector('svg.drawing'); return s.getScreenCTM().a"),
+            System.Globalization.CultureInfo.InvariantCulture);
 
     private static void Drag(ChromeDriver browser, double dx, double dy)
     {
         var (x, y) = Middle(browser);
         new OpenQA.Selenium.Interactions.Actions(browser)
-            .MoveToLocation((int)x, (int)y).ClickAndHold().MoveByOffset((int)Math.Round(dx / 2), (int)Math.Round(dy / 2)).MoveByOffset((int)Math.Round(dx) - (int)Math.Round(dx / 2), (int)Math.Round(dy) - (int)Math.Round(dy / 2)).Release().Perform();
+            .MoveToLocation((int)x, (int)y).ClickAndHold().MoveByOffset((int)Math.Round(dx / 2),
+                (int)Math.Round(dy / 2)).MoveByOffset((int)Math.Round(dx) - (int)Math.Round(dx / 2),
+                (int)Math.Round(dy) - (int)Math.Round(dy / 2)).Release().Perform();
     }
 
     internal static void Make(ChromeDriver browser, string words, string url)

@@ -18,13 +18,18 @@ public sealed class CupboardFlowTests(App app) : IClassFixture<App>
         Assert.Contains(browser.FindElements(By.CssSelector(".on-shelf strong")), e => e.Text == "Backpack");
         browser.Navigate().GoToUrl(new Uri($"{app.Url}/cupboard/form/t-shirt-adult"));
         browser.FindElement(By.Id("width")).SendKeys("51.2" + Keys.Enter);
-        App.Until(() => browser.FindElement(By.CssSelector(".scale-form")).Text.Contains("51.2 cm", StringComparison.Ordinal) || browser.FindElement(By.CssSelector(".scale-form")).Text.Contains("512 mm", StringComparison.Ordinal), "it is scaled to 51.2 cm");
+        App.Until(() => browser.FindElement(By.CssSelector(".scale-form")).Text.Contains("51.2 cm", StringComparison.Ordinal)
+            || browser.FindElement(By.CssSelector(".scale-form")).Text.Contains("512 mm", StringComparison.Ordinal),
+            "it is scaled to 51.2 cm");
         browser.FindElement(By.Id("take")).Click();
-        App.Until(() => browser.FindElement(By.CssSelector("input[name=Form][value=t-shirt-adult]")).Selected, "the form is picked for a new piece");
+        App.Until(() => browser.FindElement(By.CssSelector("input[name=Form][value=t-shirt-adult]")).Selected,
+            "the form is picked for a new piece");
         browser.FindElement(By.Id("words")).SendKeys("Mia");
-        App.Until(() => browser.FindElement(By.Id("glimpse")).Text.Contains("Mia, on a T-shirt", StringComparison.Ordinal), "the plan shows itself");
+        App.Until(() => browser.FindElement(By.Id("glimpse")).Text.Contains("Mia, on a T-shirt", StringComparison.Ordinal),
+            "the plan shows itself");
         browser.FindElement(By.Id("plan")).Click();
-        App.Until(() => browser.FindElement(By.Id("slip-item-size")).GetAttribute("textContent")!.Contains("You measured chest laid flat 51.2 cm", StringComparison.Ordinal), "the plan is of her own size");
+        App.Until(() => browser.FindElement(By.Id("slip-item-size")).GetAttribute("textContent")!.Contains(
+            "You measured chest laid flat 51.2 cm", StringComparison.Ordinal), "the plan is of her own size");
         Complaints(browser);
     }
 
@@ -41,11 +46,13 @@ public sealed class CupboardFlowTests(App app) : IClassFixture<App>
         browser.FindElement(By.Id("name")).SendKeys(scripts ? "Jersey leg" : "Linen leg");
         if (scripts)
         {
-            App.Until(() => browser.FindElement(By.Id("measured")).Text.Contains("cannot belong to something", StringComparison.Ordinal), "an impossible tube is told of while she types");
+            App.Until(() => browser.FindElement(By.Id("measured")).Text.Contains("cannot belong to something", StringComparison.Ordinal),
+                "an impossible tube is told of while she types");
         }
 
         browser.FindElement(By.Id("keep")).Click();
-        App.Until(() => browser.FindElement(By.CssSelector(".trouble")).Text.Contains("cannot belong to something", StringComparison.Ordinal), "it is refused");
+        App.Until(() => browser.FindElement(By.CssSelector(".trouble")).Text.Contains("cannot belong to something",
+            StringComparison.Ordinal), "it is refused");
         Assert.Equal("14", browser.FindElement(By.Id("n-width")).GetAttribute("value"));
         browser.FindElement(By.Id("n-body")).Clear();
         browser.FindElement(By.Id("n-body")).SendKeys("44");
@@ -68,7 +75,8 @@ public sealed class CupboardFlowTests(App app) : IClassFixture<App>
         browser.FindElement(By.CssSelector("#folded option[value=top]")).Click();
         if (scripts)
         {
-            App.Until(() => browser.FindElement(By.Id("traced")).Text.Contains("fold at the top", StringComparison.Ordinal), "how it lies is told while she chooses");
+            App.Until(() => browser.FindElement(By.Id("traced")).Text.Contains("fold at the top", StringComparison.Ordinal),
+                "how it lies is told while she chooses");
         }
 
         browser.FindElements(By.CssSelector(".side"))[0].Click();
@@ -84,40 +92,51 @@ public sealed class CupboardFlowTests(App app) : IClassFixture<App>
         browser.FindElement(By.Id("words")).SendKeys("Jo");
         browser.FindElement(By.Id("plan")).Click();
         App.Until(() => browser.FindElement(By.Id("bench")).Displayed, "the bench is there");
-        Assert.Contains("Part 1: stitches keep 10 mm clear", string.Concat(browser.FindElements(By.CssSelector("#station-space")).Select(e => e.GetAttribute("textContent"))), StringComparison.Ordinal);
+        Assert.Contains("Part 1: stitches keep 10 mm clear",
+            string.Concat(browser.FindElements(By.CssSelector("#station-space")).Select(e => e.GetAttribute("textContent"))),
+            StringComparison.Ordinal);
         if (scripts)
         {
             Complaints(browser);
         }
     }
 
-    /// <summary>Four clicks at the card, straightened, traced by dragging and by arrow keys, and the bench shows the very picture.</summary>
+    /// <summary>
+    /// Four clicks at the card, straightened, traced by dragging and by arrow keys, and the bench shows the very picture.
+    /// </summary>
     [Fact]
     public void An_item_is_photographed_traced_and_lies_on_the_bench()
     {
         using var browser = app.Browser();
         browser.Navigate().GoToUrl(new Uri($"{app.Url}/cupboard/photograph"));
         browser.FindElement(By.Id("scene-bag-card")).Click();
-        App.Until(() => browser.ExecuteScript("const p = document.getElementById('photo'); return p && p.complete !== false && document.readyState === 'complete'") is true, "the picture is there");
+        App.Until(() => browser.ExecuteScript(
+            "const p = document.getElementById('photo'); return p && p.complete !== false && document.readyState === 'complete'") is true,
+            "the picture is there");
         var scene = Formats.Pictures.MadeUpCamera.All.Single(s => s.Id == "bag-card");
         foreach (var corner in Formats.Pictures.MadeUpCamera.CornersOf(scene))
         {
             var k = 900.0 / scene.Pose.WidthPx;
-            browser.ExecuteScript("const p = document.getElementById('photo'); p.scrollIntoView(); const b = p.getBoundingClientRect(); p.dispatchEvent(new MouseEvent('click', { bubbles: true, cancelable: true, detail: 1, clientX: b.left + arguments[0], clientY: b.top + arguments[1] }));", (corner.X * k) + 0.8, (corner.Y * k) - 0.7);
+            browser.ExecuteScript(
+                "const p = document.getElementById('photo'); p.scrollIntoView(); const b = p.getBoundingClientRect(); p.dispatchEvent(new "
+                    + "MouseEvent('click', { bubbles: true, cancelable: true, detail: 1, clientX: b.left + arguments[0], clientY: b.top + "
+                    + "arguments[1] }));", (corner.X * k) + 0.8, (corner.Y * k) - 0.7);
         }
 
         Assert.Equal(4, browser.FindElements(By.CssSelector(".pins g")).Count);
         Assert.Contains("Straighten it", browser.FindElement(By.TagName("h1")).Text, StringComparison.Ordinal);
         browser.FindElement(By.Id("straighten")).Click();
         App.Until(() => browser.FindElements(By.Id("trace")).Count == 1, "the picture is straightened");
-        App.Until(() => browser.FindElement(By.CssSelector(".worth")).Text.Contains("edges of a bank card were found", StringComparison.Ordinal), "the card's edges were found");
+        App.Until(() => browser.FindElement(By.CssSelector(".worth")).Text.Contains("edges of a bank card were found",
+            StringComparison.Ordinal), "the card's edges were found");
         browser.FindElement(By.Id("trace")).Click();
         App.Until(() => browser.FindElements(By.CssSelector(".handle")).Count == 4, "its outline can be pulled");
 
         // One corner by mouse, one by keys.
         var before = browser.FindElement(By.Name("Outline")).GetAttribute("value")!.Split('\n');
         new Actions(browser).DragAndDropToOffset(browser.FindElement(By.CssSelector(".handle[data-i='0']")), 24, 12).Perform();
-        App.Until(() => browser.FindElement(By.Name("Outline")).GetAttribute("value")!.Split('\n')[0] != before[0], "the corner went along");
+        App.Until(() => browser.FindElement(By.Name("Outline")).GetAttribute("value")!.Split('\n')[0] != before[0],
+            "the corner went along");
         browser.ExecuteScript("document.querySelector(\".handle[data-i='2']\").focus()");
         browser.SwitchTo().ActiveElement().SendKeys(Keys.Shift + Keys.ArrowLeft);
         App.Until(() => Math.Abs(Number(browser, 2) - (Number(before[2]) - 5)) < 0.2, "five millimetres by the keyboard");
@@ -131,7 +150,8 @@ public sealed class CupboardFlowTests(App app) : IClassFixture<App>
         App.Until(() => browser.FindElement(By.Id("words")).Displayed, "a new piece begins");
         browser.FindElement(By.Id("words")).SendKeys("Jo");
         browser.FindElement(By.Id("plan")).Click();
-        App.Until(() => browser.FindElement(By.CssSelector("#drawing image")).GetAttribute("href")!.Contains("/pictures/", StringComparison.Ordinal), "the bench shows the picture");
+        App.Until(() => browser.FindElement(By.CssSelector("#drawing image")).GetAttribute("href")!.Contains("/pictures/",
+            StringComparison.Ordinal), "the bench shows the picture");
         Complaints(browser);
     }
 
@@ -146,10 +166,12 @@ public sealed class CupboardFlowTests(App app) : IClassFixture<App>
         var set = 0;
         foreach (var corner in Formats.Pictures.MadeUpCamera.CornersOf(scene))
         {
-            App.Until(() => browser.FindElement(By.Id("photo")).Displayed && browser.FindElements(By.CssSelector(".pins g")).Count == set, $"{set} corners are set");
+            App.Until(() => browser.FindElement(By.Id("photo")).Displayed && browser.FindElements(By.CssSelector(".pins g")).Count == set,
+                $"{set} corners are set");
             var photo = browser.FindElement(By.Id("photo"));
             var k = 900.0 / scene.Pose.WidthPx;
-            new Actions(browser).MoveToElement(photo, (int)Math.Round((corner.X * k) - (photo.Size.Width / 2.0)), (int)Math.Round((corner.Y * k) - (photo.Size.Height / 2.0))).Click().Perform();
+            new Actions(browser).MoveToElement(photo, (int)Math.Round((corner.X * k) - (photo.Size.Width / 2.0)),
+                (int)Math.Round((corner.Y * k) - (photo.Size.Height / 2.0))).Click().Perform();
             set++;
         }
 
@@ -186,16 +208,20 @@ public sealed class CupboardFlowTests(App app) : IClassFixture<App>
             App.Press(browser, By.Id("drawing"), Keys.Shift + Keys.ArrowDown);
         }
 
-        App.Until(() => browser.FindElements(By.CssSelector(".slip.warn")).Any(e => e.GetAttribute("textContent")!.Contains("beyond the room", StringComparison.Ordinal)), "it is told by how much they leave");
+        App.Until(() => browser.FindElements(By.CssSelector(".slip.warn")).Any(e =>
+            e.GetAttribute("textContent")!.Contains("beyond the room", StringComparison.Ordinal)), "it is told by how much they leave");
         Complaints(browser);
     }
 
     private static double Number(string line) => double.Parse(line.Split(',')[0], System.Globalization.CultureInfo.InvariantCulture);
 
-    private static double Number(ChromeDriver browser, int line) => Number(browser.FindElement(By.Name("Outline")).GetAttribute("value")!.Split('\n')[line]);
+    private static double Number(ChromeDriver browser, int line) =>
+        Number(browser.FindElement(By.Name("Outline")).GetAttribute("value")!.Split('\n')[line]);
 
     /// <summary>The browser's log holds no errors; a drawing asked for and overtaken by the next is none.</summary>
     private static void Complaints(ChromeDriver browser) => Assert.DoesNotContain(
         browser.Manage().Logs.GetLog(LogType.Browser),
-        l => l.Level == LogLevel.Severe && !l.Message.Contains("422", StringComparison.Ordinal) && !l.Message.Contains("htmx:sendAbort", StringComparison.Ordinal) && !l.Message.Contains("htmx:afterRequest", StringComparison.Ordinal));
+        l => l.Level == LogLevel.Severe && !l.Message.Contains("422", StringComparison.Ordinal)
+            && !l.Message.Contains("htmx:sendAbort", StringComparison.Ordinal)
+            && !l.Message.Contains("htmx:afterRequest", StringComparison.Ordinal));
 }

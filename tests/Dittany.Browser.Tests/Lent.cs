@@ -5,8 +5,9 @@ using OpenQA.Selenium.Chrome;
 namespace Dittany.Browser.Tests;
 
 /// <summary>
-/// Browsers are started once and lent out: starting one takes longer than most of what is looked at. One that is given back is emptied, so that the next finds it as if it were fresh. They end with the last program that was looked at, or with the
-/// tests, whatever comes first: none may go on running on the machine it was tested on.
+/// Browsers are started once and lent out: starting one takes longer than most of what is looked at. One that is given back is emptied, so
+/// that the next finds it as if it were fresh. They end with the last program that was looked at, or with the tests, whatever comes first:
+/// none may go on running on the machine it was tested on.
 /// </summary>
 public sealed class Lent : ChromeDriver
 {
@@ -75,7 +76,8 @@ public sealed class Lent : ChromeDriver
         var profile = Directory.CreateTempSubdirectory("dittany-profile-").FullName;
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
         options.AddArguments(
-            "--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync",
+            "--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
+                "--disable-component-update", "--disable-sync",
             "--hide-scrollbars", "--disable-dev-shm-usage", $"--user-data-dir={profile}");
         options.SetLoggingPreference(LogType.Browser, LogLevel.All);
         if (!scripts)
@@ -121,7 +123,8 @@ public sealed class Lent : ChromeDriver
         ExecuteCdpCommand("Network.clearBrowserCookies", []);
         if (Url.StartsWith("http", StringComparison.Ordinal))
         {
-            ExecuteCdpCommand("Storage.clearDataForOrigin", new Dictionary<string, object?>(StringComparer.Ordinal) { ["origin"] = new Uri(Url).GetLeftPart(UriPartial.Authority), ["storageTypes"] = "all" });
+            ExecuteCdpCommand("Storage.clearDataForOrigin", new Dictionary<string,
+                object?>(StringComparer.Ordinal) { ["origin"] = new Uri(Url).GetLeftPart(UriPartial.Authority), ["storageTypes"] = "all" });
         }
 
         Navigate().GoToUrl("about:blank");

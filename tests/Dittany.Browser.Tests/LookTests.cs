@@ -50,10 +50,15 @@ public sealed class LookTests(App app) : IClassFixture<App>
         ("/cupboard/cloth?A[stretch]=some", "#guesses"),
     ];
 
-    /// <summary>Takes out what is drawn and says nothing: a reader of the page meets neither a stitch nor a line, and a bench has thousands. Whatever has a name, a role or the focus stays.</summary>
+    /// <summary>
+    /// Takes out what is drawn and says nothing: a reader of the page meets neither a stitch nor a line, and a bench has thousands.
+    /// Whatever has a name, a role or the focus stays.
+    /// </summary>
     private const string LeaveOutLines = """
-        const says = (e) => e.children.length > 0 || [...e.attributes].some((a) => a.name === 'role' || a.name === 'tabindex' || a.name === 'id' || a.name.startsWith('aria-') || a.name === 'href');
-        document.querySelectorAll('svg path, svg line, svg polyline, svg polygon, svg circle, svg rect').forEach((e) => { if (!says(e)) { e.remove(); } });
+        const says = (e) => e.children.length > 0 || [...e.attributes].some((a) => a.name === 'role' || a.name === 'tabindex'
+            || a.name === 'id' || a.name.startsWith('aria-') || a.name === 'href');
+        document.querySelectorAll('svg path, svg line, svg polyline, svg polygon, svg circle, svg rect')
+            .forEach((e) => { if (!says(e)) { e.remove(); } });
         """;
 
     [Fact]
@@ -68,7 +73,9 @@ public sealed class LookTests(App app) : IClassFixture<App>
             browser.ExecuteScript("document.querySelectorAll('details').forEach(d => d.open = true)");
             browser.ExecuteScript(LeaveOutLines);
             browser.ExecuteScript(Axe);
-            var found = browser.ExecuteAsyncScript("const done = arguments[arguments.length - 1]; axe.run().then(r => done(r.violations.map(v => v.id + ': ' + v.nodes.map(n => n.target).slice(0, 3).join(' | '))));");
+            var found = browser.ExecuteAsyncScript(
+                "const done = arguments[arguments.length - 1]; axe.run().then(r => done(r.violations.map(v => v.id + ': ' + v.nodes.map(n "
+                    + "=> n.target).slice(0, 3).join(' | '))));");
             all.AddRange(((IReadOnlyCollection<object>)found!).Select(f => $"{path} {f}"));
         }
 
@@ -81,10 +88,14 @@ public sealed class LookTests(App app) : IClassFixture<App>
     public void Nothing_sticks_out_on_phone_or_tablet(int width, int height)
     {
         using var browser = app.Browser(width, height);
-        foreach (var path in new[] { "/", "/new", "/bench/5", "/bench/9?Face=order&Station=order", "/bench/1", "/sheets/11", "/habits", "/workshop", "/cupboard", "/cupboard/form/shirt", "/cupboard/measure", "/cupboard/photograph/1", "/cupboard/own/own-ida-s-pinafore", "/bench/18?Station=words", "/letters?Piece=18", "/motifs?Piece=18", "/motifs/trace/1", "/set?Names=Ida&Form=tote" })
+        foreach (var path in new[] { "/", "/new", "/bench/5", "/bench/9?Face=order&Station=order", "/bench/1", "/sheets/11", "/habits",
+            "/workshop", "/cupboard", "/cupboard/form/shirt", "/cupboard/measure", "/cupboard/photograph/1",
+            "/cupboard/own/own-ida-s-pinafore", "/bench/18?Station=words", "/letters?Piece=18", "/motifs?Piece=18", "/motifs/trace/1",
+            "/set?Names=Ida&Form=tote" })
         {
             browser.Navigate().GoToUrl(new Uri(app.Url + path));
-            Assert.InRange(Convert.ToInt32(browser.ExecuteScript("return document.documentElement.scrollWidth"), System.Globalization.CultureInfo.InvariantCulture), 1, width);
+            Assert.InRange(Convert.ToInt32(browser.ExecuteScript("return document.documentElement.scrollWidth"),
+                System.Globalization.CultureInfo.InvariantCulture), 1, width);
         }
     }
 
@@ -142,12 +153,17 @@ public sealed class LookTests(App app) : IClassFixture<App>
             if (name == "new-piece")
             {
                 browser.FindElement(By.Id("said")).SendKeys("Oda & Bertil on a mustard tote for Sunday week");
-                App.Until(() => browser.FindElement(By.CssSelector("#glimpse svg")).Displayed && browser.FindElement(By.Id("glimpse")).Text.Contains("Oda & Bertil", StringComparison.Ordinal), "the plan shows itself");
+                App.Until(() => browser.FindElement(By.CssSelector("#glimpse svg")).Displayed
+                    && browser.FindElement(By.Id("glimpse")).Text.Contains("Oda & Bertil", StringComparison.Ordinal),
+                    "the plan shows itself");
             }
 
             App.Until(() => browser.FindElements(By.CssSelector(".slow")).Count == 0, "all plans are there");
-            App.Until(() => browser.ExecuteScript("return document.fonts.status === 'loaded' && document.readyState === 'complete'") is true, "the fonts are there");
-            App.Until(() => browser.ExecuteScript("return [...document.images].filter((i) => { const b = i.getBoundingClientRect(); return b.bottom > 0 && b.top < innerHeight; }).every((i) => i.complete && i.naturalWidth > 0)") is true, "the pictures on the page are there");
+            App.Until(() => browser.ExecuteScript(
+                "return document.fonts.status === 'loaded' && document.readyState === 'complete'") is true, "the fonts are there");
+            App.Until(() => browser.ExecuteScript(
+                "return [...document.images].filter((i) => { const b = i.getBoundingClientRect(); return b.bottom > 0 && b.top < "
+                    + "innerHeight; }).every((i) => i.complete && i.naturalWidth > 0)") is true, "the pictures on the page are there");
             var png = browser.GetScreenshot().AsByteArray;
             Assert.Equal((1280, 800), (Number(png, 16), Number(png, 20)));
             Assert.True(png.Length > 25_000, $"the picture '{name}' is nearly blank");

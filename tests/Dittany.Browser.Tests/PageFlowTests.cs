@@ -3,7 +3,10 @@ using OpenQA.Selenium.Chrome;
 
 namespace Dittany.Browser.Tests;
 
-/// <summary>The pages round the bench in a real browser: a saying, today, the sheets, habits and workshop. On a program of their own, for they change the workshop.</summary>
+/// <summary>
+/// The pages round the bench in a real browser: a saying, today, the sheets, habits and workshop. On a program of their own, for they
+/// change the workshop.
+/// </summary>
 public sealed class PageFlowTests(OwnApp app) : IClassFixture<OwnApp>
 {
     /// <summary>While she types, the answers fill themselves and the plan shows itself; a picked item stands against the saying.</summary>
@@ -13,17 +16,21 @@ public sealed class PageFlowTests(OwnApp app) : IClassFixture<OwnApp>
         using var browser = app.Browser();
         browser.Navigate().GoToUrl(new Uri($"{app.Url}/new"));
         browser.FindElement(By.Id("said")).SendKeys("Zoë on a bodysuit for Sunday week");
-        App.Until(() => browser.FindElement(By.Id("glimpse")).Text.Contains("Zoë, on a baby bodysuit", StringComparison.Ordinal) && browser.FindElement(By.CssSelector("#glimpse svg .thread")).Displayed, "the plan shows itself");
+        App.Until(() => browser.FindElement(By.Id("glimpse")).Text.Contains("Zoë, on a baby bodysuit", StringComparison.Ordinal)
+            && browser.FindElement(By.CssSelector("#glimpse svg .thread")).Displayed, "the plan shows itself");
         Assert.Equal("Zoë", browser.FindElement(By.Id("words")).GetAttribute("value"));
         Assert.True(browser.FindElement(By.CssSelector("input[name=Form][value=baby-bodysuit]")).Selected);
         Assert.Contains("That is Sunday", browser.FindElement(By.Id("day-help")).Text, StringComparison.Ordinal);
         Assert.Equal("said", browser.SwitchTo().ActiveElement().GetAttribute("id"));
         browser.FindElement(By.CssSelector("input[name=Form][value=tote]")).Click();
-        App.Until(() => browser.FindElement(By.Id("glimpse")).Text.Contains("Zoë, on a tote", StringComparison.Ordinal), "the picked item counts");
+        App.Until(() => browser.FindElement(By.Id("glimpse")).Text.Contains("Zoë, on a tote", StringComparison.Ordinal),
+            "the picked item counts");
         browser.FindElement(By.Id("words")).SendKeys(" & Jo");
-        App.Until(() => browser.FindElement(By.Id("glimpse")).Text.Contains("Zoë & Jo, on a tote", StringComparison.Ordinal), "changed words count");
+        App.Until(() => browser.FindElement(By.Id("glimpse")).Text.Contains("Zoë & Jo, on a tote", StringComparison.Ordinal),
+            "changed words count");
         browser.FindElement(By.Id("plan")).Click();
-        App.Until(() => browser.FindElement(By.TagName("h1")).Text.Contains("Zoë & Jo, on a tote", StringComparison.Ordinal), "the plan is there");
+        App.Until(() => browser.FindElement(By.TagName("h1")).Text.Contains("Zoë & Jo, on a tote", StringComparison.Ordinal),
+            "the plan is there");
         NoComplaints(browser);
     }
 
@@ -63,7 +70,8 @@ public sealed class PageFlowTests(OwnApp app) : IClassFixture<OwnApp>
         foreach (var kind in new[] { "placement", "work", "care", "tag", "template" })
         {
             browser.FindElement(By.CssSelector($".sheet-kinds a[href$='kind={kind}']")).Click();
-            App.Until(() => browser.FindElement(By.CssSelector($".sheet-kinds a[href$='kind={kind}']")).GetAttribute("aria-current") == "true" && browser.FindElement(By.CssSelector(".leaf")).Displayed, $"the sheet '{kind}' is shown");
+            App.Until(() => browser.FindElement(By.CssSelector($".sheet-kinds a[href$='kind={kind}']")).GetAttribute(
+                "aria-current") == "true" && browser.FindElement(By.CssSelector(".leaf")).Displayed, $"the sheet '{kind}' is shown");
         }
 
         browser.FindElement(By.CssSelector(".stand-in summary")).Click();
@@ -79,9 +87,11 @@ public sealed class PageFlowTests(OwnApp app) : IClassFixture<OwnApp>
         Assert.Contains("too small", browser.FindElement(By.CssSelector(".told-back")).Text, StringComparison.Ordinal);
         browser.FindElement(By.CssSelector(".stand-in summary")).Click();
         browser.FindElement(By.Id("stand-in-print")).Click();
-        App.Until(() => browser.FindElement(By.CssSelector(".printed li:not(.void)")).Text.Contains("corrected to 103.09 %", StringComparison.Ordinal), "the next sheet makes up for it");
+        App.Until(() => browser.FindElement(By.CssSelector(".printed li:not(.void)")).Text.Contains("corrected to 103.09 %",
+            StringComparison.Ordinal), "the next sheet makes up for it");
         browser.FindElement(By.Name("measured")).SendKeys("100" + Keys.Enter);
-        App.Until(() => browser.FindElement(By.CssSelector(".printed li:not(.void)")).Text.Contains("true", StringComparison.Ordinal), "it is true");
+        App.Until(() => browser.FindElement(By.CssSelector(".printed li:not(.void)")).Text.Contains("true", StringComparison.Ordinal),
+            "it is true");
         browser.FindElement(By.CssSelector(".printed form button[name=name]")).Click();
         App.Until(() => browser.FindElements(By.CssSelector(".printed form button[name=name]")).Count == 0, "the printer is as new");
     }
@@ -92,7 +102,8 @@ public sealed class PageFlowTests(OwnApp app) : IClassFixture<OwnApp>
         using var browser = app.Browser();
         browser.Navigate().GoToUrl(new Uri($"{app.Url}/habits"));
         browser.FindElement(By.CssSelector("#habit-strand-use a")).Click();
-        App.Until(() => browser.FindElement(By.CssSelector("#habit-strand-use .tried")).Text.Contains("come out otherwise", StringComparison.Ordinal), "it is tried on her pieces");
+        App.Until(() => browser.FindElement(By.CssSelector("#habit-strand-use .tried")).Text.Contains("come out otherwise",
+            StringComparison.Ordinal), "it is tried on her pieces");
         browser.FindElement(By.CssSelector("#habit-press input[value=no-press]")).Click();
         App.Until(() => browser.FindElement(By.Id("kept")).Text.Contains("do not press", StringComparison.Ordinal), "it says what it did");
         browser.FindElement(By.CssSelector("#kept button")).Click();
@@ -106,7 +117,8 @@ public sealed class PageFlowTests(OwnApp app) : IClassFixture<OwnApp>
         using var browser = app.Browser(scripts: false);
         browser.Navigate().GoToUrl(new Uri($"{app.Url}/new"));
         browser.FindElement(By.Id("said")).SendKeys("Anise on a tote for Friday" + Keys.Enter);
-        App.Until(() => browser.FindElement(By.TagName("h1")).Text.Contains("Anise, on a tote", StringComparison.Ordinal), "the plan is there");
+        App.Until(() => browser.FindElement(By.TagName("h1")).Text.Contains("Anise, on a tote", StringComparison.Ordinal),
+            "the plan is there");
         browser.Navigate().GoToUrl(new Uri($"{app.Url}/habits"));
         browser.FindElement(By.CssSelector("#habit-hand input[value=left]")).Click();
         browser.FindElement(By.CssSelector("#habit-hand button")).Click();

@@ -5,7 +5,9 @@ using System.Net.Sockets;
 
 namespace Dittany.Browser.Tests;
 
-/// <summary>The real program in a process of its own, over a folder of its own: begun for the first who looks at it, ended with the last.</summary>
+/// <summary>
+/// The real program in a process of its own, over a folder of its own: begun for the first who looks at it, ended with the last.
+/// </summary>
 public sealed class Served
 {
     private readonly Lock _counting = new();
@@ -47,7 +49,8 @@ public sealed class Served
         _folder = Directory.CreateTempSubdirectory("dittany-browser-").FullName;
         var port = FreePort().ToString(CultureInfo.InvariantCulture);
         var url = $"http://localhost:{port}";
-        var start = new ProcessStartInfo("dotnet", [typeof(Program).Assembly.Location, "--demo"]) { RedirectStandardOutput = true, UseShellExecute = false };
+        var start = new ProcessStartInfo("dotnet", [typeof(Program).Assembly.Location, "--demo"]) { RedirectStandardOutput = true,
+            UseShellExecute = false };
         start.Environment["DITTANY_DATA"] = _folder;
         start.Environment["DITTANY_WARM_UP"] = "no";
         start.Environment["DITTANY_DAY"] = "2027-03-03";

@@ -28,14 +28,17 @@ public sealed class SketchFlowTests(App app) : IClassFixture<App>
             App.Until(() => browser.FindElements(By.CssSelector(".sketch-line")).Count == i + 1, $"line {i + 1} is kept");
         }
 
-        browser.ExecuteScript("const p = document.getElementById('pen'); p.value = 'dot'; p.dispatchEvent(new Event('change', { bubbles: true }))");
+        browser.ExecuteScript(
+            "const p = document.getElementById('pen'); p.value = 'dot'; p.dispatchEvent(new Event('change', { bubbles: true }))");
         var eye = truth.First(p => p.Kind == FigureKind.Dot).Middle;
         Draw(browser, [eye]);
         App.Until(() => browser.FindElements(By.CssSelector(".sketch-line")).Count == lines.Length + 1, "the eye is a knot");
 
         // What was traced lies on the sketch: within a millimetre, on a card of 148.
         var traced = Region.Along(lines.Select(l => l.Line).Append([eye]).ToArray(), 1);
-        var points = ((string)browser.ExecuteScript("return [...document.querySelectorAll('.sketch-line textarea')].map(t => t.value).join('\\n')")!).Split('\n').Select(l => l.Split(' ')).Select(w => new Pt(Number(w[0]), Number(w[1]))).ToArray();
+        var points = ((string)browser.ExecuteScript(
+            "return [...document.querySelectorAll('.sketch-line textarea')].map(t => t.value).join('\\n')")!).Split('\n').Select(l =>
+            l.Split(' ')).Select(w => new Pt(Number(w[0]), Number(w[1]))).ToArray();
         Assert.True(points.Length > 20);
         Assert.All(points, p => Assert.True(traced.Holds(p), $"{p} is off the sketch"));
 
@@ -47,7 +50,8 @@ public sealed class SketchFlowTests(App app) : IClassFixture<App>
         browser.ExecuteScript("document.querySelector('#sketch-frame .line-handle').focus()");
         var from = (string)browser.ExecuteScript("return document.querySelector('#sketched input[name=From]').value")!;
         browser.SwitchTo().ActiveElement().SendKeys(Keys.Shift + Keys.ArrowUp);
-        App.Until(() => (string)browser.ExecuteScript("return document.querySelector('#sketched input[name=From]').value")! != from, "the moved point is kept");
+        App.Until(() => (string)browser.ExecuteScript("return document.querySelector('#sketched input[name=From]').value")! != from,
+            "the moved point is kept");
         Assert.Equal(Number(before.Split(',')[1].Split('\n')[0]) - 5, Number(Line().Split(',')[1].Split('\n')[0]), 1);
         App.Until(() => browser.SwitchTo().ActiveElement().GetAttribute("data-i") == "0", "the point keeps the focus");
         browser.FindElement(By.Id("undo")).Click();
@@ -64,8 +68,10 @@ public sealed class SketchFlowTests(App app) : IClassFixture<App>
         App.Until(() => browser.FindElement(By.Id("put")).Displayed, "it can be put on a piece");
         browser.FindElement(By.Name("asTraced")).Click();
         browser.FindElement(By.Id("put")).Click();
-        App.Until(() => browser.FindElement(By.Id("slip-hands")).Text.Contains("Bird from a postcard", StringComparison.Ordinal), "it is on the bench");
-        var complaints = browser.Manage().Logs.GetLog(LogType.Browser).Where(e => e.Level >= LogLevel.Warning).Select(e => e.Message).ToArray();
+        App.Until(() => browser.FindElement(By.Id("slip-hands")).Text.Contains("Bird from a postcard", StringComparison.Ordinal),
+            "it is on the bench");
+        var complaints = browser.Manage().Logs.GetLog(LogType.Browser).Where(e => e.Level >= LogLevel.Warning).Select(e =>
+            e.Message).ToArray();
         Assert.True(complaints.Length == 0, string.Join('\n', complaints));
     }
 
@@ -74,9 +80,12 @@ public sealed class SketchFlowTests(App app) : IClassFixture<App>
     /// <summary>The mouse goes along points in mm on the picture; over a single one it clicks.</summary>
     private static void Draw(ChromeDriver browser, IReadOnlyList<Pt> line)
     {
-        var box = (IReadOnlyDictionary<string, object>)browser.ExecuteScript("const r = document.querySelector('#sketch-frame svg').getBoundingClientRect(), v = document.querySelector('#sketch-frame svg').viewBox.baseVal; return { x: r.x, y: r.y, k: r.width / v.width }")!;
+        var box = (IReadOnlyDictionary<string, object>)browser.ExecuteScript(
+            "const r = document.querySelector('#sketch-frame svg').getBoundingClientRect(), v = document.querySelector('#sketch-frame "
+                + "svg').viewBox.baseVal; return { x: r.x, y: r.y, k: r.width / v.width }")!;
         double N(string name) => Convert.ToDouble(box[name], CultureInfo.InvariantCulture);
-        void Mouse(string type, Pt p) => browser.ExecuteCdpCommand("Input.dispatchMouseEvent", new Dictionary<string, object?>(StringComparer.Ordinal)
+        void Mouse(string type, Pt p) => browser.ExecuteCdpCommand("Input.dispatchMouseEvent", new Dictionary<string,
+            object?>(StringComparer.Ordinal)
         {
             ["type"] = type,
             ["x"] = N("x") + (p.X * N("k")),

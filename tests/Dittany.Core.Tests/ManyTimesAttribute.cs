@@ -4,8 +4,8 @@ using FsCheck.Xunit;
 namespace Dittany.Core.Tests;
 
 /// <summary>
-/// A property over random cases. An ordinary run takes the same cases each time, so that a commit is judged alike twice; with DITTANY_ROUNDS set to a number it takes
-/// new ones, that many times as many.
+/// A property over random cases. An ordinary run takes the same cases each time, so that a commit is judged alike twice; with
+/// DITTANY_ROUNDS set to a number it takes new ones, that many times as many.
 /// </summary>
 [AttributeUsage(AttributeTargets.Method)]
 public sealed class ManyTimesAttribute : PropertyAttribute

@@ -5,7 +5,10 @@ using System.Net.Sockets;
 
 namespace Dittany.Force;
 
-/// <summary>The real program over a folder of its own, on loopback, to be attacked: started, asked, killed. What it writes to its log is kept to be looked at.</summary>
+/// <summary>
+/// The real program over a folder of its own, on loopback, to be attacked: started, asked, killed. What it writes to its log is kept to be
+/// looked at.
+/// </summary>
 public sealed class Attacked(string folder) : IDisposable
 {
     private static readonly TimeSpan MostStart = TimeSpan.FromSeconds(60);
@@ -15,7 +18,8 @@ public sealed class Attacked(string folder) : IDisposable
     private volatile bool _warm;
 
     /// <summary>The program's file; another build can be named, to be compared with.</summary>
-    private static string Program => Environment.GetEnvironmentVariable("DITTANY_FORCE_PROGRAM") is { Length: > 0 } other ? other : typeof(Web.Setup.Start).Assembly.Location;
+    private static string Program => Environment.GetEnvironmentVariable("DITTANY_FORCE_PROGRAM") is { Length: > 0 } other ? other
+        : typeof(Web.Setup.Start).Assembly.Location;
 
     public string Folder => folder;
 
@@ -45,7 +49,8 @@ public sealed class Attacked(string folder) : IDisposable
         _program?.Dispose();
         var port = FreePort();
         Url = new Uri(string.Create(CultureInfo.InvariantCulture, $"http://localhost:{port}"));
-        var start = new ProcessStartInfo("dotnet", [Program]) { RedirectStandardOutput = true, RedirectStandardError = true, UseShellExecute = false };
+        var start = new ProcessStartInfo("dotnet", [Program]) { RedirectStandardOutput = true, RedirectStandardError = true,
+            UseShellExecute = false };
         (start.Environment["DITTANY_DATA"], start.Environment["DITTANY_PORT"]) = (folder, port.ToString(CultureInfo.InvariantCulture));
         start.Environment["DITTANY_DAY"] = "2027-03-03";
         foreach (var (name, value) in environment)
@@ -91,7 +96,9 @@ public sealed class Attacked(string folder) : IDisposable
         return false;
     }
 
-    /// <summary>Waits until it says that it has warmed up, as it does in the first seconds after every start; a minute at the most.</summary>
+    /// <summary>
+    /// Waits until it says that it has warmed up, as it does in the first seconds after every start; a minute at the most.
+    /// </summary>
     public async Task Warm()
     {
         using var beat = new PeriodicTimer(TimeSpan.FromMilliseconds(100));
@@ -125,7 +132,8 @@ public sealed class Attacked(string folder) : IDisposable
     private void Heard(string? line)
     {
         _warm |= line?.Contains("Warmed up", StringComparison.Ordinal) == true;
-        if (line is not null && (line.Contains("ERR]", StringComparison.Ordinal) || line.Contains("Unhandled exception", StringComparison.Ordinal)))
+        if (line is not null && (line.Contains("ERR]", StringComparison.Ordinal)
+            || line.Contains("Unhandled exception", StringComparison.Ordinal)))
         {
             Exceptions++;
             Console.WriteLine($"  it wrote: {line}");
@@ -140,8 +148,10 @@ public sealed class Attacked(string folder) : IDisposable
     {
         try
         {
-            var line = Runs ? File.ReadLines(string.Create(CultureInfo.InvariantCulture, $"/proc/{_program!.Id}/status")).FirstOrDefault(l => l.StartsWith("VmHWM", StringComparison.Ordinal)) : null;
-            _most = Math.Max(_most, line is null ? 0 : long.Parse(string.Concat(line.Where(char.IsAsciiDigit)), CultureInfo.InvariantCulture) / 1024);
+            var line = Runs ? File.ReadLines(string.Create(CultureInfo.InvariantCulture, $"/proc/{_program!.Id}/status")).FirstOrDefault(
+                l => l.StartsWith("VmHWM", StringComparison.Ordinal)) : null;
+            _most = Math.Max(_most, line is null ? 0 : long.Parse(string.Concat(line.Where(char.IsAsciiDigit)),
+                CultureInfo.InvariantCulture) / 1024);
         }
         catch (IOException)
         {

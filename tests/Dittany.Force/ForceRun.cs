@@ -11,15 +11,16 @@ public sealed record Round(Tally Tally, long MostMb, int CameUp, int Killed, int
 }
 
 /// <summary>
-/// A round of force: every attack over and over for a time, several at once, with one program; then kills at start and while saving. Seeds are told: with the same one the same is asked in the same
-/// order by each worker. Nothing leaves this machine, and it ends by itself.
+/// A round of force: every attack over and over for a time, several at once, with one program; then kills at start and while saving. Seeds
+/// are told: with the same one the same is asked in the same order by each worker. Nothing leaves this machine, and it ends by itself.
 /// </summary>
 public static class ForceRun
 {
     /// <summary>Who attacks at once.</summary>
     private const int Workers = 4;
 
-    internal static readonly IReadOnlyList<IAttack> Attacks = [new JobsAttack(), new PagesAttack(), new PagesAttack(), new FilesAttack(), new TabsAttack(), new LeavingAttack()];
+    internal static readonly IReadOnlyList<IAttack> Attacks = [new JobsAttack(), new PagesAttack(), new PagesAttack(), new FilesAttack(),
+        new TabsAttack(), new LeavingAttack()];
 
     public static async Task<Round> Run(TimeSpan time, int kills, int seed, TimeSpan? hang = null)
     {
@@ -42,19 +43,22 @@ public static class ForceRun
             }
 
             using var ends = new CancellationTokenSource(time);
-            await Task.WhenAll(Enumerable.Range(0, Workers).Select(worker => Task.Run(() => Work(worker, program.Url, seed, tally, ends.Token))));
+            await Task.WhenAll(Enumerable.Range(0, Workers).Select(worker =>
+                Task.Run(() => Work(worker, program.Url, seed, tally, ends.Token))));
             most = program.MostMb;
             if (!program.Runs)
             {
                 tally.Wrong("It ended.");
             }
 
-            told.Add(string.Create(CultureInfo.InvariantCulture, $"{tally.Asked} asked; most memory {most} MB; {program.Exceptions} exceptions in its log"));
+            told.Add(string.Create(CultureInfo.InvariantCulture,
+                $"{tally.Asked} asked; most memory {most} MB; {program.Exceptions} exceptions in its log"));
             await program.Kill();
         }
 
         told.AddRange(tally.Lines());
-        foreach (var (what, prepare) in new (string, Action<string>)[] { ("first start", _ => { }), ("a store that stands", f => Copy(folder, f)), ("a store to be brought up to date", Older) })
+        foreach (var (what, prepare) in new (string, Action<string>)[] { ("first start", _ => { }),
+            ("a store that stands", f => Copy(folder, f)), ("a store to be brought up to date", Older) })
         {
             var n = kills / 3;
             var up = await Kills.AtStart(n, seed, prepare, tally, what);
@@ -65,7 +69,8 @@ public static class ForceRun
         if (kills > 0)
         {
             confirmed = await Kills.WhileSaving(Math.Max(1, kills / 3), seed, tally);
-            told.Add(string.Create(CultureInfo.InvariantCulture, $"killed while saving {Math.Max(1, kills / 3)} times: {confirmed} changes confirmed"));
+            told.Add(string.Create(CultureInfo.InvariantCulture,
+                $"killed while saving {Math.Max(1, kills / 3)} times: {confirmed} changes confirmed"));
         }
 
         Directory.Delete(folder, true);

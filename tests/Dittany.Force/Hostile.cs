@@ -49,7 +49,8 @@ public static class Hostile
     {
         0 => Number(random),
         1 => Pick(random, "2027-03-14", "31.12.9999", "0001-01-01", "Sunday week", "in ٣ days", "29 February", "in 999 months"),
-        2 => Pick(random, "tea-towel", "tote", "napkin", "own-1", "moon", "#ff0000", "#ggg", "chain", "true", "../../etc/passwd", "a=b&c=d"),
+        2 => Pick(random, "tea-towel", "tote", "napkin", "own-1", "moon", "#ff0000", "#ggg", "chain", "true", "../../etc/passwd",
+            "a=b&c=d"),
         3 => new string(Pick(random, 'x', '\u0301', '{', '"', '\n'), random.Next(0, 3000)),
         _ => Words(random),
     };

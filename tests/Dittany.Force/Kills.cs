@@ -4,10 +4,16 @@ using AngleSharp.Html.Parser;
 
 namespace Dittany.Force;
 
-/// <summary>The program killed at moments that hurt: while it starts (on nothing, on a store, on one to be brought up to date), and while it saves. It comes up every time with all that was confirmed.</summary>
+/// <summary>
+/// The program killed at moments that hurt: while it starts (on nothing, on a store, on one to be brought up to date), and while it saves.
+/// It comes up every time with all that was confirmed.
+/// </summary>
 public static class Kills
 {
-    /// <summary>Kills it so often while it starts, each time at another moment, and starts it again. <paramref name="prepare"/> makes the folder as it stands before each first start. How often it came up.</summary>
+    /// <summary>
+    /// Kills it so often while it starts, each time at another moment, and starts it again. <paramref name="prepare"/> makes the folder as
+    /// it stands before each first start. How often it came up.
+    /// </summary>
     public static async Task<int> AtStart(int kills, int seed, Action<string> prepare, Tally tally, string what)
     {
         var (random, came) = (new Random(seed), 0);
@@ -33,7 +39,8 @@ public static class Kills
             }
             else
             {
-                tally.Wrong(string.Create(CultureInfo.InvariantCulture, $"kills at start ({what}), seed {seed}, the {i + 1}th: it did not come up again"));
+                tally.Wrong(string.Create(CultureInfo.InvariantCulture,
+                    $"kills at start ({what}), seed {seed}, the {i + 1}th: it did not come up again"));
             }
 
             await program.Kill();
@@ -43,7 +50,10 @@ public static class Kills
         return came;
     }
 
-    /// <summary>Kills it in the middle of changes; after each the piece must stand at the last one that was confirmed, or one further. How many changes were confirmed.</summary>
+    /// <summary>
+    /// Kills it in the middle of changes; after each the piece must stand at the last one that was confirmed, or one further. How many
+    /// changes were confirmed.
+    /// </summary>
     public static async Task<int> WhileSaving(int kills, int seed, Tally tally)
     {
         var folder = Directory.CreateTempSubdirectory("dittany-force-save-").FullName;
@@ -59,7 +69,9 @@ public static class Kills
         string bench;
         using (var client = Sending.ClientOf(program.Url))
         {
-            var made = await tally.Send(client, Sending.Post("/new", [("__RequestVerificationToken", await Sending.Token(client, "/new")), ("Words", "Mimi"), ("Form", "tea-towel")]), "saving", seed);
+            var made = await tally.Send(client, Sending.Post("/new",
+                [("__RequestVerificationToken", await Sending.Token(client, "/new")), ("Words", "Mimi"), ("Form", "tea-towel")]), "saving",
+                seed);
             bench = made!.Value.Location!.ToString();
         }
 
@@ -73,7 +85,8 @@ public static class Kills
             {
                 for (var n = 0; n < 5000; n++)
                 {
-                    var answer = await tally.Send(client, Sending.Post($"{bench}?handler=Grow", [("__RequestVerificationToken", token), ("by", n % 2 == 0 ? "1" : "-1")]), "saving", seed);
+                    var answer = await tally.Send(client, Sending.Post($"{bench}?handler=Grow",
+                        [("__RequestVerificationToken", token), ("by", n % 2 == 0 ? "1" : "-1")]), "saving", seed);
                     if (answer is null)
                     {
                         return;
@@ -92,15 +105,19 @@ public static class Kills
             program.Begin(("DITTANY_WARM_UP", "no"));
             if (!await program.Up())
             {
-                tally.Wrong(string.Create(CultureInfo.InvariantCulture, $"kills while saving, seed {seed}, the {i + 1}th: it did not come up again"));
+                tally.Wrong(string.Create(CultureInfo.InvariantCulture,
+                    $"kills while saving, seed {seed}, the {i + 1}th: it did not come up again"));
                 return all;
             }
 
             using var again = Sending.ClientOf(program.Url);
-            var now = int.Parse(new HtmlParser().ParseDocument(await again.GetStringAsync(new Uri(bench, UriKind.Relative))).QuerySelector("#bench")!.GetAttribute("data-from")!, CultureInfo.InvariantCulture);
+            var now = int.Parse(new HtmlParser().ParseDocument(await again.GetStringAsync(new Uri(bench, UriKind.Relative))).QuerySelector(
+                "#bench")!.GetAttribute("data-from")!, CultureInfo.InvariantCulture);
             if (now < head + confirmed || now > head + confirmed + 1)
             {
-                tally.Wrong(string.Create(CultureInfo.InvariantCulture, $"kills while saving, seed {seed}, the {i + 1}th: {confirmed} changes were confirmed after revision {head}, and it stands at {now}"));
+                tally.Wrong(string.Create(CultureInfo.InvariantCulture,
+                    $"kills while saving, seed {seed}, the {i + 1}th: {confirmed} changes were confirmed after revision {head}, and it "
+                        + $"stands at {now}"));
             }
 
             head = now;

@@ -8,15 +8,20 @@ namespace Dittany.Force;
 public sealed record Loaded(int People, double BenchMiddle, double Bench95, double ChangeMiddle, double Change95, int Refused)
 {
     public override string ToString() => string.Create(
-        CultureInfo.InvariantCulture, $"{People} at once: bench {BenchMiddle:0} ms, p95 {Bench95:0} ms; change {ChangeMiddle:0} ms, p95 {Change95:0} ms; {Refused} refused");
+        CultureInfo.InvariantCulture,
+            $"{People} at once: bench {BenchMiddle:0} ms, p95 {Bench95:0} ms; change {ChangeMiddle:0} ms, p95 {Change95:0} ms; {Refused} "
+                + $"refused");
 }
 
-/// <summary>So many people at their benches at once, each with a piece of her own, who change something every few seconds and look.</summary>
+/// <summary>
+/// So many people at their benches at once, each with a piece of her own, who change something every few seconds and look.
+/// </summary>
 public static class Load
 {
     private static readonly TimeSpan Every = TimeSpan.FromSeconds(5);
 
-    private static readonly string[] Words = ["Mimi", "Zoë", "Juniper", "Bread & Salt", "Little Pebble", "Kräuter", "Ottokar", "Wilma", "Thyme", "Odalys"];
+    private static readonly string[] Words = ["Mimi", "Zoë", "Juniper", "Bread & Salt", "Little Pebble", "Kräuter", "Ottokar", "Wilma",
+        "Thyme", "Odalys"];
 
     private static readonly string[] Forms = ["tea-towel", "napkin", "tote", "baby-bodysuit", "apron", "christmas-stocking"];
 
@@ -28,9 +33,11 @@ public static class Load
         await Task.WhenAll(Enumerable.Range(0, people).Select(async person =>
         {
             var random = new Random(seed + person);
-            using var client = new HttpClient(new HttpClientHandler { AllowAutoRedirect = false, AutomaticDecompression = DecompressionMethods.All }) { BaseAddress = url };
+            using var client = new HttpClient(new HttpClientHandler { AllowAutoRedirect = false,
+                AutomaticDecompression = DecompressionMethods.All }) { BaseAddress = url };
             var token = await Sending.Token(client, "/new");
-            using var made = await client.SendAsync(Sending.Post("/new", [("__RequestVerificationToken", token), ("Words", Hostile.Pick(random, Words)), ("Form", Hostile.Pick(random, Forms))]));
+            using var made = await client.SendAsync(Sending.Post("/new",
+                [("__RequestVerificationToken", token), ("Words", Hostile.Pick(random, Words)), ("Form", Hostile.Pick(random, Forms))]));
             var bench = made.Headers.Location!.ToString();
             try
             {
@@ -41,7 +48,9 @@ public static class Load
                     await Timed(benches, () => Sending.Get(bench));
                     await Timed(changes, () =>
                     {
-                        var nudge = Sending.Post($"{bench}?handler=Nudge", [("__RequestVerificationToken", token), ("dx", random.Next(-1, 2).ToString(CultureInfo.InvariantCulture)), ("dy", "1")]);
+                        var nudge = Sending.Post($"{bench}?handler=Nudge",
+                            [("__RequestVerificationToken", token), ("dx", random.Next(-1, 2).ToString(CultureInfo.InvariantCulture)),
+                            ("dy", "1")]);
                         nudge.Headers.Add("HX-Request", "true");
                         return nudge;
                     });
@@ -68,5 +77,6 @@ public static class Load
         return new Loaded(people, At(benches, 0.5), At(benches, 0.95), At(changes, 0.5), At(changes, 0.95), refused);
     }
 
-    private static double At(List<double> all, double share) => all.Count == 0 ? 0 : all.Order().ElementAt(Math.Min(all.Count - 1, (int)(share * all.Count)));
+    private static double At(List<double> all, double share) => all.Count == 0 ? 0
+        : all.Order().ElementAt(Math.Min(all.Count - 1, (int)(share * all.Count)));
 }

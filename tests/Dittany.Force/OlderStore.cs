@@ -5,12 +5,15 @@ using Microsoft.EntityFrameworkCore.Migrations;
 
 namespace Dittany.Force;
 
-/// <summary>A store as it was before the last of its migrations, with some pieces in it, so that the next start brings it up to date.</summary>
+/// <summary>
+/// A store as it was before the last of its migrations, with some pieces in it, so that the next start brings it up to date.
+/// </summary>
 public static class OlderStore
 {
     public static void Make(DataFolder folder)
     {
-        using var db = new DittanyDb(new DbContextOptionsBuilder<DittanyDb>().UseSqlite($"{folder.ConnectionString};Pooling=False").AddInterceptors(new DurablePragmas()).Options);
+        using var db = new DittanyDb(new DbContextOptionsBuilder<DittanyDb>().UseSqlite(
+            $"{folder.ConnectionString};Pooling=False").AddInterceptors(new DurablePragmas()).Options);
         var before = db.Database.GetMigrations().Reverse().Skip(1).First();
         db.GetService<IMigrator>().Migrate(before);
         for (var i = 1; i <= 20; i++)

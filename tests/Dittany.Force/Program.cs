@@ -2,20 +2,25 @@ using System.Globalization;
 
 namespace Dittany.Force;
 
-/// <summary><c>force [minutes] [--seed N] [--kills N] [--load] [--only attack]</c>: a round of force, or a measure of load; ends with 1 where something did not hold.</summary>
+/// <summary>
+/// <c>force [minutes] [--seed N] [--kills N] [--load] [--only attack]</c>: a round of force, or a measure of load; ends with 1 where
+/// something did not hold.
+/// </summary>
 public static class ForceProgram
 {
     public static async Task<int> Main(string[] args)
     {
         var seed = (int)Argument(args, "--seed", Environment.TickCount & 0xFFFFF);
         Console.WriteLine($"seed {seed.ToString(CultureInfo.InvariantCulture)}");
-        return args.Contains("--load", StringComparer.Ordinal) ? await LoadOnce(seed) : args.Contains("--only", StringComparer.Ordinal) ? await Only(args, seed) : await Round(args, seed);
+        return args.Contains("--load", StringComparer.Ordinal) ? await LoadOnce(seed) : args.Contains("--only", StringComparer.Ordinal)
+            ? await Only(args, seed) : await Round(args, seed);
     }
 
     /// <summary>One attack once more, with a program of its own: what a wrong's seed is for.</summary>
     private static async Task<int> Only(string[] args, int seed)
     {
-        var (tally, folder) = (new Tally { Dump = Environment.GetEnvironmentVariable("DITTANY_FORCE_DUMP") }, Directory.CreateTempSubdirectory("dittany-force-only-").FullName);
+        var (tally, folder) = (new Tally { Dump = Environment.GetEnvironmentVariable("DITTANY_FORCE_DUMP") },
+            Directory.CreateTempSubdirectory("dittany-force-only-").FullName);
         using var program = new Attacked(folder);
         program.Begin();
         await program.Up();
@@ -66,5 +71,6 @@ public static class ForceProgram
     }
 
     private static double Argument(string[] args, string name, double usual) =>
-        Array.IndexOf(args, name) is >= 0 and var at && at + 1 < args.Length ? double.Parse(args[at + 1], CultureInfo.InvariantCulture) : usual;
+        Array.IndexOf(args, name) is >= 0 and var at && at + 1 < args.Length ? double.Parse(args[at + 1], CultureInfo.InvariantCulture)
+            : usual;
 }

@@ -5,7 +5,10 @@ using System.Net;
 
 namespace Dittany.Force;
 
-/// <summary>What came of an attack: how often it was asked, what was answered, how long the slowest took, and every wrong with the seed that brings it back. Safe to be shared between threads.</summary>
+/// <summary>
+/// What came of an attack: how often it was asked, what was answered, how long the slowest took, and every wrong with the seed that brings
+/// it back. Safe to be shared between threads.
+/// </summary>
 public sealed class Tally
 {
     /// <summary>Nobody waits longer for an answer, whatever is asked.</summary>
@@ -33,7 +36,8 @@ public sealed class Tally
     public IEnumerable<string> Told => _wrongs;
 
     /// <summary>Sends something and judges the answer: no 500, no hang. The answer, or null where there was none.</summary>
-    public async Task<(HttpStatusCode Status, string Body, Uri? Location)?> Send(HttpClient client, HttpRequestMessage request, string attack, int seed, CancellationToken stop = default)
+    public async Task<(HttpStatusCode Status, string Body, Uri? Location)?> Send(HttpClient client, HttpRequestMessage request,
+        string attack, int seed, CancellationToken stop = default)
     {
         if (Dump is { } file && request.Content is { } sent)
         {
@@ -71,7 +75,8 @@ public sealed class Tally
             Count(attack, -1, watch.Elapsed);
             if (watch.Elapsed > Hang)
             {
-                Wrong($"{attack}, seed {seed.ToString(CultureInfo.InvariantCulture)}: no answer after {watch.Elapsed.TotalSeconds:0.0} s for {what}");
+                Wrong($"{attack}, seed {seed.ToString(CultureInfo.InvariantCulture)}: no answer after {watch.Elapsed.TotalSeconds:0.0} s "
+                    + $"for {what}");
             }
 
             return null;
@@ -95,7 +100,9 @@ public sealed class Tally
     }
 
     /// <summary>A line for each attack.</summary>
-    public IEnumerable<string> Lines() => _answers.GroupBy(a => a.Key.Attack).OrderBy(g => g.Key, StringComparer.Ordinal).Select(g => string.Create(
+    public IEnumerable<string> Lines() => _answers.GroupBy(a => a.Key.Attack).OrderBy(g => g.Key, StringComparer.Ordinal).Select(g =>
+        string.Create(
         CultureInfo.InvariantCulture,
-        $"{g.Key,-10} {g.Sum(a => a.Value),7} asked, slowest {_slowest[g.Key],5:0.0} s: {string.Join(", ", g.OrderBy(a => a.Key.Status).Select(a => $"{a.Value} × {a.Key.Status switch { 0 => "left", -1 => "cut off", var s => s.ToString(CultureInfo.InvariantCulture) }}"))}"));
+        $"{g.Key,-10} {g.Sum(a => a.Value),7} asked, slowest {_slowest[g.Key],5:0.0} s: "
+            + $"{string.Join(", ", g.OrderBy(a => a.Key.Status).Select(a => $"{a.Value} × {a.Key.Status switch { 0 => "left", -1 => "cut off", var s => s.ToString(CultureInfo.InvariantCulture) }}"))}"));
 }

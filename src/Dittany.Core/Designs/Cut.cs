@@ -5,13 +5,19 @@ namespace Dittany.Core.Designs;
 /// <summary>Cuts lines where they go behind something; what is left keeps its curves.</summary>
 internal static class Cut
 {
-    /// <summary>A curve is looked at in so many places for where it goes under or comes out: a covered bit shorter than a hundredth of the curve is not seen.</summary>
+    /// <summary>
+    /// A curve is looked at in so many places for where it goes under or comes out: a covered bit shorter than a hundredth of the curve is
+    /// not seen.
+    /// </summary>
     private const int Looks = 100;
 
     /// <summary>Halvings of the place where a line goes under: a millionth of the curve.</summary>
     private const int Halvings = 20;
 
-    /// <summary>The pieces of a line that nothing hides, in its own order; the line itself where nothing hides any of it. A closed line that is cut begins where it comes out.</summary>
+    /// <summary>
+    /// The pieces of a line that nothing hides, in its own order; the line itself where nothing hides any of it. A closed line that is cut
+    /// begins where it comes out.
+    /// </summary>
     public static IReadOnlyList<Stroke> Outside(Stroke line, Func<Pt, bool> hidden)
     {
         var pieces = new List<List<Curve>>();

@@ -2,7 +2,9 @@ using Dittany.Core.Geometry;
 
 namespace Dittany.Core.Designs;
 
-/// <summary>Everything an element shows, in the order it lies, bottom first. Wordings and motifs alike end here; what makes it comes after.</summary>
+/// <summary>
+/// Everything an element shows, in the order it lies, bottom first. Wordings and motifs alike end here; what makes it comes after.
+/// </summary>
 public sealed record Design(IReadOnlyList<Shape> Shapes)
 {
     /// <summary>How far what lies under another area reaches beneath it, so that no cloth shows between them (common practice).</summary>
@@ -12,8 +14,9 @@ public sealed record Design(IReadOnlyList<Shape> Shapes)
     private const double NothingMm = 1e-3;
 
     /// <summary>
-    /// What can be seen of it: an area that lies under areas of higher layers is cut there and tucked under by <paramref name="tuckMm"/>; a line behind an area ends there, and so does a point. Shapes of one layer
-    /// never hide each other, and what nothing covers is left just as it was drawn.
+    /// What can be seen of it: an area that lies under areas of higher layers is cut there and tucked under by <paramref name="tuckMm"/>; a
+    /// line behind an area ends there, and so does a point. Shapes of one layer never hide each other, and what nothing covers is left just
+    /// as it was drawn.
     /// </summary>
     public Design Visible(double tuckMm = TuckMm)
     {
@@ -67,6 +70,7 @@ public sealed record Design(IReadOnlyList<Shape> Shapes)
             return [shape];
         }
 
-        return pieces.Where(p => Polyline.Length(p.Flatten(0.01)) > NothingMm).Select((p, i) => shape with { Line = p, Id = i == 0 ? shape.Id : $"{shape.Id}~{i}" });
+        return pieces.Where(p => Polyline.Length(p.Flatten(0.01)) > NothingMm).Select((p, i) => shape
+            with { Line = p, Id = i == 0 ? shape.Id : $"{shape.Id}~{i}" });
     }
 }

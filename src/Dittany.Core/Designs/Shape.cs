@@ -3,8 +3,8 @@ using Dittany.Core.Geometry;
 namespace Dittany.Core.Designs;
 
 /// <summary>
-/// An area to be seen, mm: its edges as they were drawn, outer and inner under the even-odd rule, all closed. It stays an area until a stitch decides how to make it. What is left of one that was cut has edges of
-/// straight pieces.
+/// An area to be seen, mm: its edges as they were drawn, outer and inner under the even-odd rule, all closed. It stays an area until a
+/// stitch decides how to make it. What is left of one that was cut has edges of straight pieces.
 /// </summary>
 public sealed record Area(IReadOnlyList<Stroke> Edges)
 {
@@ -17,13 +17,15 @@ public sealed record Area(IReadOnlyList<Stroke> Edges)
     private Region? _region;
 
     /// <summary>An area by what it covers.</summary>
-    public static Area Of(Region region) => new(region.Rings.Select(ring => new Stroke(ring.Select((p, i) => Curve.Line(p, ring[(i + 1) % ring.Count])).ToArray(), true)).ToArray()) { _region = region };
+    public static Area Of(Region region) => new(region.Rings.Select(ring =>
+        new Stroke(ring.Select((p, i) => Curve.Line(p, ring[(i + 1) % ring.Count])).ToArray(), true)).ToArray()) { _region = region };
 
     private Region Covered()
     {
         // Even-odd: what two edges both go round is a hole.
         var covered = Region.Empty;
-        foreach (var ring in Edges.Select(e => e.Flatten(FlatMm)).Select(Open).Where(r => r.Count >= 3).Select(Region.Sound).OrderByDescending(r => r.AreaMm2))
+        foreach (var ring in Edges.Select(e => e.Flatten(FlatMm)).Select(Open).Where(r =>
+            r.Count >= 3).Select(Region.Sound).OrderByDescending(r => r.AreaMm2))
         {
             covered = covered.Without(ring).With(ring.Without(covered));
         }
@@ -31,15 +33,18 @@ public sealed record Area(IReadOnlyList<Stroke> Edges)
         return covered;
     }
 
-    private static IReadOnlyList<Pt> Open(IReadOnlyList<Pt> ring) => ring.Count > 1 && ring[0].To(ring[^1]) < 1e-9 ? ring.Take(ring.Count - 1).ToArray() : ring;
+    private static IReadOnlyList<Pt> Open(IReadOnlyList<Pt> ring) => ring.Count > 1 && ring[0].To(ring[^1]) < 1e-9
+        ? ring.Take(ring.Count - 1).ToArray() : ring;
 }
 
 /// <summary>
-/// Something to be seen, whatever it will be made of: exactly one of an area, a line and a point, mm in the frame of the face. <paramref name="Id"/> stays when another element is added, moved or taken out:
-/// overrules, what is done and the log can name it. Higher <paramref name="Layer"/>s lie over lower ones.
+/// Something to be seen, whatever it will be made of: exactly one of an area, a line and a point, mm in the frame of the face.
+/// <paramref name="Id"/> stays when another element is added, moved or taken out: overrules, what is done and the log can name it. Higher
+/// <paramref name="Layer"/>s lie over lower ones.
 /// </summary>
 public sealed record Shape(
-    string Id, Area? Area = null, Stroke? Line = null, Pt? Point = null, string Role = "", string Letter = "", int LetterIndex = 0, int Copy = 0, int Layer = 0)
+    string Id, Area? Area = null, Stroke? Line = null, Pt? Point = null, string Role = "", string Letter = "", int LetterIndex = 0,
+        int Copy = 0, int Layer = 0)
 {
     /// <summary>The lines a hand would draw: the line itself, the edges of an area, and none for a point.</summary>
     public IReadOnlyList<Stroke> Strokes => Line is { } line ? [line] : Area?.Edges ?? [];

@@ -54,7 +54,9 @@ public static class EffortRoom
         seconds * SkillFactor(pace.Skill) * ClothFactor(pace.Cloth) * (pace.Skims ? SkimFactor : 1) / 60;
 
     /// <summary>
-    /// Hooping and stitching as operations: minutes for stitches (given by the seconds they take a skilled hand), for threads begun and ended, and for placings of the ring. <paramref name="hooped"/> says each placing in a line, <paramref name="threads"/> what is used up.
+    /// Hooping and stitching as operations: minutes for stitches (given by the seconds they take a skilled hand), for threads begun and
+    /// ended, and for placings of the ring. <paramref name="hooped"/> says each placing in a line, <paramref name="threads"/> what is used
+    /// up.
     /// </summary>
     public static StitchingEffort Stitching(
         double seconds, double threadMinutes, IReadOnlyList<Told> hooped, Pace pace, IReadOnlyList<Use>? threads = null)
@@ -63,7 +65,8 @@ public static class EffortRoom
         if (hooped.Count > 0)
         {
             var first = pace.Cloth.Kind.Knit ? FirstHoopingKnitMinutes : FirstHoopingMinutes;
-            work.Add(new("hoop", OpKind.Hoop, Station.Hoop, Place.Hoop, [new("hooping", first + ((hooped.Count - 1) * MoveHoopMinutes))], hooped));
+            work.Add(new("hoop", OpKind.Hoop, Station.Hoop, Place.Hoop, [new("hooping", first + ((hooped.Count - 1) * MoveHoopMinutes))],
+                hooped));
         }
 
         work.Add(new(

@@ -24,7 +24,8 @@ public static class FinishRoom
 
     public static IReadOnlyList<Choice> FilmOuts { get; } = [new("by-hand", "Soaked out by hand"), new("machine", "Machine-washed out")];
 
-    public static IReadOnlyList<Choice> Tails { get; } = [new("close", "Cut close to the stitches"), new("leave-a-little", $"Cut with {Say.Length(5)} left")];
+    public static IReadOnlyList<Choice> Tails { get; } = [new("close", "Cut close to the stitches"),
+        new("leave-a-little", $"Cut with {Say.Length(5)} left")];
 
     /// <summary>Hands-on minutes: rinsing, a machine wash, untacking and trimming, pressing, covering the back (from memory).</summary>
     public const double RinseMinutes = 10;
@@ -42,7 +43,8 @@ public static class FinishRoom
         var cautions = new List<Caution>();
         if (q.Wet && !q.Cloth.Washable)
         {
-            cautions.Add(new Caution("finish.water", CautionKind.Item, Severity.Stop, "What marks or holds this work is washed out, and the cloth must not be washed."));
+            cautions.Add(new Caution("finish.water", CautionKind.Item, Severity.Stop,
+                "What marks or holds this work is washed out, and the cloth must not be washed."));
         }
 
         var usual = q.Cloth.MaxIron == IronLimit.None || q.Cloth.Pile == Pile.Deep || !q.Iron ? "no-press" : q.PressHabit;
@@ -52,10 +54,13 @@ public static class FinishRoom
             cautions.Add(new Caution("finish.press", CautionKind.Item, Severity.Stop, "This cloth takes no iron at all."));
         }
 
-        return new Finished(WorkOf(q, press), Care(q), [Deciding.ByHabit(habit => HowRemoved(q, habit), q.FilmOutHabit, q.HersFilmOut, q.Has("film-on-top") ? FilmOuts : []), Pressing(q, usual, press)], cautions);
+        return new Finished(WorkOf(q, press), Care(q), [Deciding.ByHabit(habit => HowRemoved(q, habit), q.FilmOutHabit, q.HersFilmOut,
+            q.Has("film-on-top") ? FilmOuts : []), Pressing(q, usual, press)], cautions);
     }
 
-    /// <summary>What comes out dry, then with water; ends cut; dried; what is brushed, trimmed or ironed out; pressed, and covered behind.</summary>
+    /// <summary>
+    /// What comes out dry, then with water; ends cut; dried; what is brushed, trimmed or ironed out; pressed, and covered behind.
+    /// </summary>
     private static List<Operation> WorkOf(FinishQuestion q, string press)
     {
         var work = new List<Operation>();
@@ -69,28 +74,38 @@ public static class FinishRoom
         var wet = RemovalRules.For(q, Removing.WithWater);
         if (q.Wet || wet.Count > 0)
         {
-            work.Add(Of("rinse", OpKind.Remove, Place.Sink, q.Wet ? [new("rinsing out", q.ByMachine ? MachineMinutes : RinseMinutes)] : [], wet));
+            work.Add(Of("rinse", OpKind.Remove, Place.Sink, q.Wet ? [new("rinsing out", q.ByMachine ? MachineMinutes : RinseMinutes)] : [],
+                wet));
         }
 
-        work.Add(Of("ends", OpKind.Sew, Place.Needle, [], [q.TailHabit == "close" ? "Cut woven-in ends close to the stitches, so that none shows from the front." : (Told)$"Cut woven-in ends with {Say.Length(5)} left, so that they hold in wear."]));
+        work.Add(Of("ends", OpKind.Sew, Place.Needle, [],
+            [q.TailHabit == "close" ? "Cut woven-in ends close to the stitches, so that none shows from the front."
+            : (Told)$"Cut woven-in ends with {Say.Length(5)} left, so that they hold in wear."]));
         if (q.Wet)
         {
-            work.Add(Of("dry", OpKind.Dry, Place.Line, [], ["Roll it in a towel, do not wring, and dry it flat or on a line out of the sun."]) with { Wait = new Wait(WaitKind.Drying, Beforehand.DryHours(q.Cloth) * 60) });
+            work.Add(Of("dry", OpKind.Dry, Place.Line, [],
+                ["Roll it in a towel, do not wring, and dry it flat or on a line out of the sun."])
+                with { Wait = new Wait(WaitKind.Drying, Beforehand.DryHours(q.Cloth) * 60) });
         }
 
         Add("trim", Place.Table, RemovalRules.For(q, Removing.OnceDry));
         Add("iron-out", Place.Iron, RemovalRules.For(q, Removing.WithHeat));
         work.Add(Of(
-            "press", OpKind.Press, press == "no-press" ? Place.Table : Place.Iron, press == "no-press" ? [] : [new("pressing", PressMinutes)],
+            "press", OpKind.Press, press == "no-press" ? Place.Table : Place.Iron, press == "no-press" ? []
+                : [new("pressing", PressMinutes)],
             [
                 press switch
                 {
-                    "face-down-steam" when q.Cloth.MaxIron == IronLimit.OneDot || !q.Cloth.Kind.Soakable => $"Press face down on a folded towel, {Setting(q.Cloth)}, without steam: {(q.Cloth.MaxIron == IronLimit.OneDot ? "an iron of one dot gives none" : "the cloth bears no more wet than it bears soaking")}.",
-                    "face-down-steam" => $"Press face down on a folded towel, with steam, {Setting(q.Cloth)}: the stitches sink in and are not flattened.",
+                    "face-down-steam" when q.Cloth.MaxIron == IronLimit.OneDot || !q.Cloth.Kind.Soakable =>
+                        $"Press face down on a folded towel, {Setting(q.Cloth)}, without steam: "
+                            + $"{(q.Cloth.MaxIron == IronLimit.OneDot ? "an iron of one dot gives none" : "the cloth bears no more wet than it bears soaking")}.",
+                    "face-down-steam" =>
+                        $"Press face down on a folded towel, with steam, {Setting(q.Cloth)}: the stitches sink in and are not flattened.",
                     "face-down-dry" => $"Press face down on a folded towel, no steam, {Setting(q.Cloth)}.",
                     _ => "Do not press; smooth it with a damp hand and let it hang.",
                 },
-                .. q.Hooped ? ["The ring of the hoop presses out now, and not before every mark and all film is gone."] : Array.Empty<string>(),
+                .. q.Hooped ? ["The ring of the hoop presses out now, and not before every mark and all film is gone."]
+                    : Array.Empty<string>(),
             ]));
         if (q.OnSkin)
         {
@@ -98,7 +113,8 @@ public static class FinishRoom
                 "cover", OpKind.Sew, Place.Needle, [new("covering the back", CoverMinutes)],
                 [q.Cloth.MaxIron is IronLimit.None or IronLimit.OneDot || !q.Iron
                     ? "Sew a soft cover over the back of the stitches, so that nothing rubs on the skin."
-                    : (Told)$"Fuse a soft cover over the back of the stitches, {Say.Length(10)} wider all round, so that nothing rubs on the skin."]));
+                    : (Told)($"Fuse a soft cover over the back of the stitches, {Say.Length(10)} wider all round, so that nothing rubs on "
+                        + $"the skin.")]));
         }
 
         return work;
@@ -111,17 +127,20 @@ public static class FinishRoom
             }
         }
 
-        static Operation Of(string id, OpKind kind, Place at, IReadOnlyList<StepMinutes> by, IReadOnlyList<Told> steps) => new(id, kind, Station.Finish, at, by, steps);
+        static Operation Of(string id, OpKind kind, Place at, IReadOnlyList<StepMinutes> by, IReadOnlyList<Told> steps) =>
+            new(id, kind, Station.Finish, at, by, steps);
     }
 
     private static Decision HowRemoved(FinishQuestion q, string habit)
     {
         var film = q.Has("film-on-top");
-        var choice = film ? FilmOuts.First(f => f.ChoiceId == habit) : new Choice(q.Wet ? "by-hand" : "dry", q.Wet ? "Washed out by hand" : "Nothing wet");
+        var choice = film ? FilmOuts.First(f => f.ChoiceId == habit)
+            : new Choice(q.Wet ? "by-hand" : "dry", q.Wet ? "Washed out by hand" : "Nothing wet");
         return Deciding.Make(
             "finish.removal", Station.Finish, "How marks and film come out", choice, null,
             [
-                q.Wet ? "Threads out first, then plain cold water, then warm, soap after that: soap, heat and sun can set what cold water takes." : "Nothing here is taken out with water.",
+                q.Wet ? "Threads out first, then plain cold water, then warm, soap after that: soap, heat and sun can set what cold water "
+                    + "takes." : "Nothing here is taken out with water.",
                 Tails.First(t => t.ChoiceId == q.TailHabit).Text + ": ends are woven in before anything is washed.",
             ],
             ["Another marker or stabiliser, or your habit of taking film out."]);
@@ -161,7 +180,8 @@ public static class FinishRoom
             care.Add("No bleach, no tumble drying on hot.");
         }
 
-        care.Add(q.Cloth.MaxIron == IronLimit.None || q.Cloth.Pile == Pile.Deep ? "Do not iron." : $"Iron from behind, {Setting(q.Cloth)}.");
+        care.Add(q.Cloth.MaxIron == IronLimit.None || q.Cloth.Pile == Pile.Deep ? "Do not iron."
+            : $"Iron from behind, {Setting(q.Cloth)}.");
         if (q.OnSkin)
         {
             care.Add("Look at the back now and then: a loose end is cut or sewn in before it is worn again.");

@@ -9,7 +9,8 @@ public enum FigureKind
 }
 
 /// <summary>
-/// One part of a drawing: what it is (stem, leaf, vein, petal, centre, dot, outline), and its stroke. A dot's stroke is a very short straight about its point. Where a motif is repeated
+/// One part of a drawing: what it is (stem, leaf, vein, petal, centre, dot, outline), and its stroke. A dot's stroke is a very short
+/// straight about its point. Where a motif is repeated
 /// <paramref name="Copy"/> numbers the copy it belongs to; what joins the copies belongs to none and has -1.
 /// </summary>
 public sealed record FigurePart(string Role, FigureKind Kind, Stroke Stroke, int Copy = 0)
@@ -35,7 +36,9 @@ public sealed record Figure(IReadOnlyList<FigurePart> Parts)
 
     public static Figure Empty { get; } = new(Array.Empty<FigurePart>());
 
-    /// <summary>Least and greatest corner of the box round all strokes; both zero where there are none. Asked often, so looked for once.</summary>
+    /// <summary>
+    /// Least and greatest corner of the box round all strokes; both zero where there are none. Asked often, so looked for once.
+    /// </summary>
     public (Pt Least, Pt Greatest) Box { get; } = BoxOf(Parts);
 
     public double Width => Box.Greatest.X - Box.Least.X;
@@ -69,7 +72,10 @@ public sealed record Figure(IReadOnlyList<FigurePart> Parts)
         return Moved(Pt.Lerp(least, greatest, 0.5) * -1);
     }
 
-    /// <summary>Centred on the origin and scaled, proportions kept, to lie within this width and height; either may be infinite. An empty one stays empty.</summary>
+    /// <summary>
+    /// Centred on the origin and scaled, proportions kept, to lie within this width and height; either may be infinite. An empty one stays
+    /// empty.
+    /// </summary>
     public Figure Within(double width, double height)
     {
         var by = Math.Min(Width > 0 ? width / Width : double.PositiveInfinity, Height > 0 ? height / Height : double.PositiveInfinity);
@@ -78,7 +84,8 @@ public sealed record Figure(IReadOnlyList<FigurePart> Parts)
 
     private static (Pt Least, Pt Greatest) BoxOf(IReadOnlyList<FigurePart> parts)
     {
-        var (left, top, right, bottom) = (double.PositiveInfinity, double.PositiveInfinity, double.NegativeInfinity, double.NegativeInfinity);
+        var (left, top, right, bottom) = (double.PositiveInfinity, double.PositiveInfinity, double.NegativeInfinity,
+            double.NegativeInfinity);
         foreach (var part in parts)
         {
             foreach (var p in part.Line)
@@ -92,7 +99,8 @@ public sealed record Figure(IReadOnlyList<FigurePart> Parts)
 
     internal static double SpanOf(Stroke stroke)
     {
-        var (least, greatest) = (new Pt(double.PositiveInfinity, double.PositiveInfinity), new Pt(double.NegativeInfinity, double.NegativeInfinity));
+        var (least, greatest) = (new Pt(double.PositiveInfinity, double.PositiveInfinity),
+            new Pt(double.NegativeInfinity, double.NegativeInfinity));
         foreach (var p in stroke.Curves.SelectMany(c => new[] { c.P0, c.P1, c.P2, c.P3 }))
         {
             least = new Pt(Math.Min(least.X, p.X), Math.Min(least.Y, p.Y));

@@ -3,8 +3,8 @@ using MathNet.Numerics.LinearAlgebra;
 namespace Dittany.Core.Geometry;
 
 /// <summary>
-/// The map between two views of one plane: straight lines stay straight. From four pairs of points it is exact, from more it is the least-squares answer of the linear
-/// equations, taken in scaled coordinates. Not for points on the horizon, which map nowhere.
+/// The map between two views of one plane: straight lines stay straight. From four pairs of points it is exact, from more it is the
+/// least-squares answer of the linear equations, taken in scaled coordinates. Not for points on the horizon, which map nowhere.
 /// </summary>
 public sealed class Homography
 {
@@ -12,7 +12,10 @@ public sealed class Homography
 
     private Homography(double[] h) => _h = h;
 
-    /// <summary>The map that takes each first point to its second. Null where the points do not settle it: fewer than four pairs, or three of four in a line.</summary>
+    /// <summary>
+    /// The map that takes each first point to its second. Null where the points do not settle it: fewer than four pairs, or three of four
+    /// in a line.
+    /// </summary>
     public static Homography? Of(IReadOnlyList<(Pt From, Pt To)> pairs)
     {
         if (pairs.Count < 4 || pairs.Any(p => !Finite(p.From) || !Finite(p.To)))
@@ -49,7 +52,8 @@ public sealed class Homography
         var h = svd.VT.Row(8).ToArray();
         var scaled = Multiply(to.Value.Back(), Multiply(h, from.Value.Forth()));
         var largest = scaled.Max(Math.Abs);
-        return Math.Abs(Determinant(scaled)) < 1e-15 * largest * largest * largest ? null : new Homography(scaled.Select(v => v / largest).ToArray());
+        return Math.Abs(Determinant(scaled)) < 1e-15 * largest * largest * largest ? null
+            : new Homography(scaled.Select(v => v / largest).ToArray());
     }
 
     /// <summary>The nine numbers by rows, the largest 1 in size.</summary>
@@ -71,7 +75,8 @@ public sealed class Homography
         var (w, at) = (Depth(p), Map(p));
         var (a, b) = ((_h[0] - (_h[6] * at.X)) / w, (_h[1] - (_h[7] * at.X)) / w);
         var (c, d) = ((_h[3] - (_h[6] * at.Y)) / w, (_h[4] - (_h[7] * at.Y)) / w);
-        var (sum, difference) = (Math.Sqrt(((a + d) * (a + d)) + ((c - b) * (c - b))), Math.Sqrt(((a - d) * (a - d)) + ((c + b) * (c + b))));
+        var (sum, difference) = (Math.Sqrt(((a + d) * (a + d)) + ((c - b) * (c - b))),
+            Math.Sqrt(((a - d) * (a - d)) + ((c + b) * (c + b))));
         return ((sum + difference) / 2, Math.Abs(sum - difference) / 2);
     }
 
@@ -93,11 +98,13 @@ public sealed class Homography
     public Homography Then(Homography next) => new(Multiply(next._h, _h));
 
     /// <summary>A map that moves by so much, after turning by an angle, radians clockwise as seen with y down, about the origin.</summary>
-    public static Homography Turned(double radians, Pt by) => new([Math.Cos(radians), -Math.Sin(radians), by.X, Math.Sin(radians), Math.Cos(radians), by.Y, 0, 0, 1]);
+    public static Homography Turned(double radians, Pt by) =>
+        new([Math.Cos(radians), -Math.Sin(radians), by.X, Math.Sin(radians), Math.Cos(radians), by.Y, 0, 0, 1]);
 
     private static bool Finite(Pt p) => double.IsFinite(p.X) && double.IsFinite(p.Y);
 
-    private static double Determinant(double[] h) => (h[0] * ((h[4] * h[8]) - (h[5] * h[7]))) - (h[1] * ((h[3] * h[8]) - (h[5] * h[6]))) + (h[2] * ((h[3] * h[7]) - (h[4] * h[6])));
+    private static double Determinant(double[] h) => (h[0] * ((h[4] * h[8]) - (h[5] * h[7]))) - (h[1] * ((h[3] * h[8]) - (h[5] * h[6])))
+        + (h[2] * ((h[3] * h[7]) - (h[4] * h[6])));
 
     private static double[] Multiply(double[] a, double[] b)
     {
@@ -113,7 +120,9 @@ public sealed class Homography
         return product;
     }
 
-    /// <summary>Moved to their middle and scaled to a mean distance of √2 from it, so that the equations are well conditioned (Hartley 1997).</summary>
+    /// <summary>
+    /// Moved to their middle and scaled to a mean distance of √2 from it, so that the equations are well conditioned (Hartley 1997).
+    /// </summary>
     private static Scaled? Scaling(IEnumerable<Pt> points)
     {
         var all = points.ToArray();

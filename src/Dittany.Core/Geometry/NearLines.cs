@@ -5,8 +5,9 @@ using NetTopologySuite.Index.Strtree;
 namespace Dittany.Core.Geometry;
 
 /// <summary>
-/// Many lines, asked over and over which of them come near a point. Each line is laid into the index by short runs of its pieces, so that what is asked costs what lies near, not what
-/// is drawn. Answers are those of <see cref="Polyline.ToLine"/> to the last digit. Not to be shared between threads while it is asked first.
+/// Many lines, asked over and over which of them come near a point. Each line is laid into the index by short runs of its pieces, so that
+/// what is asked costs what lies near, not what is drawn. Answers are those of <see cref="Polyline.ToLine"/> to the last digit. Not to be
+/// shared between threads while it is asked first.
 /// </summary>
 public sealed class NearLines
 {
@@ -45,7 +46,9 @@ public sealed class NearLines
         _tree.Build();
     }
 
-    /// <summary>Lines that come within this distance of a point, itself included, in their own order; never <paramref name="butNot"/>.</summary>
+    /// <summary>
+    /// Lines that come within this distance of a point, itself included, in their own order; never <paramref name="butNot"/>.
+    /// </summary>
     public IReadOnlyList<int> Within(Pt p, double mm, int butNot)
     {
         var near = new SortedSet<int>();

@@ -42,7 +42,8 @@ public static class Polyline
         var best = double.PositiveInfinity;
         for (var i = 1; i < a.Count; i++)
         {
-            var (left, right, top, bottom) = (Math.Min(a[i - 1].X, a[i].X), Math.Max(a[i - 1].X, a[i].X), Math.Min(a[i - 1].Y, a[i].Y), Math.Max(a[i - 1].Y, a[i].Y));
+            var (left, right, top, bottom) = (Math.Min(a[i - 1].X, a[i].X), Math.Max(a[i - 1].X, a[i].X), Math.Min(a[i - 1].Y, a[i].Y),
+                Math.Max(a[i - 1].Y, a[i].Y));
             for (var j = 1; j < b.Count; j++)
             {
                 // Pieces whose boxes lie further apart than the nearest so far cannot be nearer.
@@ -69,11 +70,16 @@ public static class Polyline
 
     /// <summary>Nearest distance between the lines of two drawings; infinity where one has none.</summary>
     public static double Between(IReadOnlyList<IReadOnlyList<Pt>> a, IReadOnlyList<IReadOnlyList<Pt>> b) =>
-        a.Select(x => b.Select(y => Between(x, y)).DefaultIfEmpty(double.PositiveInfinity).Min()).DefaultIfEmpty(double.PositiveInfinity).Min();
+        a.Select(x => b.Select(y => Between(x, y)).DefaultIfEmpty(double.PositiveInfinity).Min()).DefaultIfEmpty(
+            double.PositiveInfinity).Min();
 
-    /// <summary>A line with points left out that stand less than this from the line without them (Douglas and Peucker 1973); both ends stay.</summary>
+    /// <summary>
+    /// A line with points left out that stand less than this from the line without them (Douglas and Peucker 1973); both ends stay.
+    /// </summary>
     public static IReadOnlyList<Pt> Simplified(IReadOnlyList<Pt> line, double within) =>
-        line.Count < 3 ? line : NetTopologySuite.Simplify.DouglasPeuckerLineSimplifier.Simplify(line.Select(p => new NetTopologySuite.Geometries.Coordinate(p.X, p.Y)).ToArray(), within).Select(c => new Pt(c.X, c.Y)).ToArray();
+        line.Count < 3 ? line : NetTopologySuite.Simplify.DouglasPeuckerLineSimplifier.Simplify(
+            line.Select(p => new NetTopologySuite.Geometries.Coordinate(p.X, p.Y)).ToArray(), within).Select(c =>
+            new Pt(c.X, c.Y)).ToArray();
 
     /// <summary>Whether two segments properly cross.</summary>
     public static bool Cross(Pt a, Pt b, Pt c, Pt d)

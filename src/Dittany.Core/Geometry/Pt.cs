@@ -25,7 +25,9 @@ public readonly record struct Pt(double X, double Y)
     /// <summary>Scalar product.</summary>
     public static double Dot(Pt a, Pt b) => (a.X * b.X) + (a.Y * b.Y);
 
-    /// <summary>Cross product: positive where <paramref name="b"/> turns clockwise from <paramref name="a"/> on a page with y down.</summary>
+    /// <summary>
+    /// Cross product: positive where <paramref name="b"/> turns clockwise from <paramref name="a"/> on a page with y down.
+    /// </summary>
     public static double Cross(Pt a, Pt b) => (a.X * b.Y) - (a.Y * b.X);
 
     /// <summary>A point part of the way along a segment; <paramref name="t"/> from 0 to 1.</summary>

@@ -4,17 +4,21 @@ using NetTopologySuite.Operation.Buffer;
 namespace Dittany.Core.Geometry;
 
 /// <summary>
-/// An area of cloth: rings under the even-odd rule, points not repeated at the end, in millimetres. It may have holes and several pieces, or be empty.
-/// Offsetting and overlay are done by the geometry library.
+/// An area of cloth: rings under the even-odd rule, points not repeated at the end, in millimetres. It may have holes and several pieces,
+/// or be empty. Offsetting and overlay are done by the geometry library.
 /// </summary>
 public sealed class Region
 {
-    /// <summary>Pieces a quarter circle is cut into where an offset goes round a corner: leaves the arc by under 0.02 % of its radius.</summary>
+    /// <summary>
+    /// Pieces a quarter circle is cut into where an offset goes round a corner: leaves the arc by under 0.02 % of its radius.
+    /// </summary>
     private const int QuadrantSegments = 32;
 
     private const int CoarseSegments = 8;
 
-    /// <summary>Overlays that fall back on snapping where rounding would leave lines that do not meet: the older ones give up there.</summary>
+    /// <summary>
+    /// Overlays that fall back on snapping where rounding would leave lines that do not meet: the older ones give up there.
+    /// </summary>
     internal static readonly GeometryFactory Factory = new NetTopologySuite.NtsGeometryServices(GeometryOverlay.NG).CreateGeometryFactory();
     private readonly NetTopologySuite.Geometries.Geometry _area;
     private readonly NetTopologySuite.Algorithm.Locate.IndexedPointInAreaLocator? _locator;
@@ -58,13 +62,20 @@ public sealed class Region
     public static Region Roughly(IReadOnlyList<Pt> ring, double withinMm) =>
         new(NetTopologySuite.Simplify.TopologyPreservingSimplifier.Simplify(Factory.CreatePolygon(Close(ring)), withinMm));
 
-    /// <summary>Everything within a distance of some lines; a line of one point is that point. A ring is given with its first point repeated, or it is open.</summary>
-    public static Region Along(IReadOnlyList<IReadOnlyList<Pt>> lines, double withinMm) => new(NetTopologySuite.Operation.Union.UnaryUnionOp.Union(lines.Where(l => l.Count > 0)
-        .Select(l => (l.Count == 1 ? (NetTopologySuite.Geometries.Geometry)Factory.CreatePoint(new Coordinate(l[0].X, l[0].Y)) : Factory.CreateLineString(l.Select(p => new Coordinate(p.X, p.Y)).ToArray())).Buffer(withinMm, new BufferParameters(CoarseSegments)))
+    /// <summary>
+    /// Everything within a distance of some lines; a line of one point is that point. A ring is given with its first point repeated, or it
+    /// is open.
+    /// </summary>
+    public static Region Along(IReadOnlyList<IReadOnlyList<Pt>> lines, double withinMm) =>
+        new(NetTopologySuite.Operation.Union.UnaryUnionOp.Union(lines.Where(l => l.Count > 0)
+        .Select(l => (l.Count == 1 ? (NetTopologySuite.Geometries.Geometry)Factory.CreatePoint(new Coordinate(l[0].X, l[0].Y))
+            : Factory.CreateLineString(l.Select(p => new Coordinate(p.X, p.Y)).ToArray())).Buffer(withinMm,
+            new BufferParameters(CoarseSegments)))
         .ToArray()) ?? Factory.CreatePolygon());
 
     /// <summary>A region with its holes filled, piece by piece.</summary>
-    public Region Filled() => new(NetTopologySuite.Operation.Union.UnaryUnionOp.Union(Enumerable.Range(0, _area.NumGeometries).Select(i => _area.GetGeometryN(i)).OfType<Polygon>().Where(p => !p.IsEmpty)
+    public Region Filled() => new(NetTopologySuite.Operation.Union.UnaryUnionOp.Union(
+        Enumerable.Range(0, _area.NumGeometries).Select(i => _area.GetGeometryN(i)).OfType<Polygon>().Where(p => !p.IsEmpty)
         .Select(p => (NetTopologySuite.Geometries.Geometry)Factory.CreatePolygon(p.Shell)).ToArray()) ?? Factory.CreatePolygon());
 
     public static Region Rectangle(double x, double y, double width, double height) =>
@@ -74,7 +85,10 @@ public sealed class Region
     public Region Offset(double byMm) =>
         byMm == 0 ? this : new(Parallel(byMm, QuadrantSegments));
 
-    /// <summary>Grown or eroded with corners cut into fewer pieces: leaves the arc by under half a percent of its radius. For what a tenth of a millimetre does not matter to.</summary>
+    /// <summary>
+    /// Grown or eroded with corners cut into fewer pieces: leaves the arc by under half a percent of its radius. For what a tenth of a
+    /// millimetre does not matter to.
+    /// </summary>
     public Region OffsetCoarsely(double byMm) => new(Parallel(byMm, CoarseSegments));
 
     private NetTopologySuite.Geometries.Geometry Parallel(double byMm, int segments)
@@ -85,7 +99,8 @@ public sealed class Region
             return parallel;
         }
 
-        // Eroded by a little more than it is wide an area can come back turned inside out: what is left must lie as far from the edge as it was eroded, but for the chords of round corners.
+        // Eroded by a little more than it is wide an area can come back turned inside out: what is left must lie as far from the edge as it
+        // was eroded, but for the chords of round corners.
         var edge = _area.Boundary;
         var least = -byMm * Math.Cos(Math.PI / (4 * segments)) * (1 - 1e-9);
         var pieces = Enumerable.Range(0, parallel.NumGeometries).Select(parallel.GetGeometryN).ToArray();
@@ -100,12 +115,17 @@ public sealed class Region
     {
         0 => this,
         1 => Without(others.First()),
-        _ => new(Overlaid(_area, Factory.CreateGeometryCollection(others.Select(o => o._area).ToArray()), (a, b) => a.Difference(NetTopologySuite.Operation.Union.UnaryUnionOp.Union(b)))),
+        _ => new(Overlaid(_area, Factory.CreateGeometryCollection(others.Select(o => o._area).ToArray()), (a, b) =>
+            a.Difference(NetTopologySuite.Operation.Union.UnaryUnionOp.Union(b)))),
     };
 
-    /// <summary>An overlay that never gives up: areas that cross themselves, or lie on each other to the last digit, are put in order first where the library finds no way through.</summary>
+    /// <summary>
+    /// An overlay that never gives up: areas that cross themselves, or lie on each other to the last digit, are put in order first where
+    /// the library finds no way through.
+    /// </summary>
     private static NetTopologySuite.Geometries.Geometry Overlaid(
-        NetTopologySuite.Geometries.Geometry one, NetTopologySuite.Geometries.Geometry other, Func<NetTopologySuite.Geometries.Geometry, NetTopologySuite.Geometries.Geometry, NetTopologySuite.Geometries.Geometry> overlay)
+        NetTopologySuite.Geometries.Geometry one, NetTopologySuite.Geometries.Geometry other, Func<NetTopologySuite.Geometries.Geometry,
+            NetTopologySuite.Geometries.Geometry, NetTopologySuite.Geometries.Geometry> overlay)
     {
         try
         {
@@ -117,7 +137,8 @@ public sealed class Region
         }
 
         static NetTopologySuite.Geometries.Geometry Ordered(NetTopologySuite.Geometries.Geometry area) =>
-            NetTopologySuite.Geometries.Utilities.GeometryFixer.Fix(NetTopologySuite.Precision.GeometryPrecisionReducer.ReducePointwise(area, Millionths));
+            NetTopologySuite.Geometries.Utilities.GeometryFixer.Fix(NetTopologySuite.Precision.GeometryPrecisionReducer.ReducePointwise(
+                area, Millionths));
     }
 
     /// <summary>Places are told apart to a millionth of a millimetre where an overlay finds no way through.</summary>
@@ -156,11 +177,14 @@ public sealed class Region
         return (left, right);
     }
 
-    /// <summary>Whether the box round a ring, grown by this much, reaches the box round this region: what does not can be left out of an overlay.</summary>
+    /// <summary>
+    /// Whether the box round a ring, grown by this much, reaches the box round this region: what does not can be left out of an overlay.
+    /// </summary>
     public bool Near(IReadOnlyList<Pt> ring, double byMm)
     {
         var e = _area.EnvelopeInternal;
-        return !e.IsNull && ring.Min(p => p.X) - byMm <= e.MaxX && ring.Max(p => p.X) + byMm >= e.MinX && ring.Min(p => p.Y) - byMm <= e.MaxY && ring.Max(p => p.Y) + byMm >= e.MinY;
+        return !e.IsNull && ring.Min(p => p.X) - byMm <= e.MaxX && ring.Max(p => p.X) + byMm >= e.MinX
+            && ring.Min(p => p.Y) - byMm <= e.MaxY && ring.Max(p => p.Y) + byMm >= e.MinY;
     }
 
     /// <summary>Whether the point lies inside or on the edge.</summary>

@@ -1,14 +1,16 @@
 namespace Dittany.Core.Geometry;
 
 /// <summary>
-/// A smooth stroke through points that stand anyhow apart. It passes every point, and bends evenly on between them; it does not stray far from the straight way between two, however unevenly
-/// they stand. At corners it breaks.
+/// A smooth stroke through points that stand anyhow apart. It passes every point, and bends evenly on between them; it does not stray far
+/// from the straight way between two, however unevenly they stand. At corners it breaks.
 /// </summary>
 public static class SmoothLine
 {
     /// <summary>
-    /// Curves through the points (after Catmull and Rom 1974, with the tangent of the parabola through three points that stand unevenly, and each handle a third of its own piece). <paramref name="corners"/> numbers the points at which the line breaks; both
-    /// ends of an open one are such points. A closed one comes back to its first point, which is not repeated. At least two points; else <see cref="ArgumentException"/>.
+    /// Curves through the points (after Catmull and Rom 1974, with the tangent of the parabola through three points that stand unevenly,
+    /// and each handle a third of its own piece). <paramref name="corners"/> numbers the points at which the line breaks; both ends of an
+    /// open one are such points. A closed one comes back to its first point, which is not repeated. At least two points; else
+    /// <see cref="ArgumentException"/>.
     /// </summary>
     public static Stroke Through(IReadOnlyList<Pt> points, bool closed, IReadOnlySet<int> corners)
     {
@@ -23,17 +25,20 @@ public static class SmoothLine
         var curves = new List<Curve>();
         for (var i = 0; i < (closed ? n : n - 1); i++)
         {
-            // Handles are a third of their own piece, in the direction of the line at their point; at a corner in that of what follows them.
+            // Handles are a third of their own piece, in the direction of the line at their point; at a corner in that of what follows
+            // them.
             var (a, b) = (P(i), P(i + 1));
             var third = a.To(b) / 3;
             var (into, outOf) = (Sharp(i) ? b - a : Way(P(i - 1), a, b), Sharp(i + 1) ? b - a : Way(a, b, P(i + 2)));
             Pt Handle(Pt way) => way.Length < 1e-12 ? way : way * (third / way.Length);
-            curves.Add(Sharp(i) && Sharp(i + 1) ? Curve.Line(a, b) : Sharp(i) ? Eased(a, b, outOf, fromStart: true) : Sharp(i + 1) ? Eased(a, b, into, fromStart: false) : new Curve(a, a + Handle(into), b - Handle(outOf), b));
+            curves.Add(Sharp(i) && Sharp(i + 1) ? Curve.Line(a, b) : Sharp(i) ? Eased(a, b, outOf, fromStart: true) : Sharp(i + 1)
+                ? Eased(a, b, into, fromStart: false) : new Curve(a, a + Handle(into), b - Handle(outOf), b));
         }
 
         return new Stroke(curves, closed);
 
-        // As of the parabola through a point and its neighbours: the nearer one counts more. Even pieces give the way from the one neighbour to the other.
+        // As of the parabola through a point and its neighbours: the nearer one counts more. Even pieces give the way from the one
+        // neighbour to the other.
         static Pt Way(Pt before, Pt at, Pt after)
         {
             var (d, e) = (at - before, after - at);
@@ -45,7 +50,8 @@ public static class SmoothLine
         {
             var third = a.To(b) / 3;
             var unit = way.Length < 1e-12 ? way : way * (third / way.Length);
-            return fromStart ? new Curve(a, a + (((b - unit) - a) * 0.5), b - unit, b) : new Curve(a, a + unit, b + (((a + unit) - b) * 0.5), b);
+            return fromStart ? new Curve(a, a + (((b - unit) - a) * 0.5), b - unit, b)
+                : new Curve(a, a + unit, b + (((a + unit) - b) * 0.5), b);
         }
     }
 }

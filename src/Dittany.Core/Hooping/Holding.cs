@@ -10,7 +10,10 @@ namespace Dittany.Core.Hooping;
 /// <summary>A place a ring keeps off, and by how much, mm.</summary>
 public sealed record RingFree(IReadOnlyList<Pt> Ring, double ByMm);
 
-/// <summary>What the room needs to know. <paramref name="HersSchool"/> and <paramref name="HersSizeMm"/> are overrules or null; habits are choice ids.</summary>
+/// <summary>
+/// What the room needs to know. <paramref name="HersSchool"/> and <paramref name="HersSizeMm"/> are overrules or null; habits are choice
+/// ids.
+/// </summary>
 public sealed record HoldingQuestion(
     IReadOnlyList<Unit> Units,
     IReadOnlyList<Pt> Outline,
@@ -34,15 +37,20 @@ public sealed record HoldingQuestion(
     public Budget Budget { get; init; } = Budget.Unbounded;
 }
 
-/// <summary>How the cloth is held, and in which placings. <paramref name="LayersThrough"/> is how many layers the needle goes through.</summary>
-public sealed record Held(School School, IReadOnlyList<HoopPlacing> Placings, int LowerBound, int LayersThrough, IReadOnlyList<Decision> Decisions, IReadOnlyList<Caution> Cautions);
+/// <summary>
+/// How the cloth is held, and in which placings. <paramref name="LayersThrough"/> is how many layers the needle goes through.
+/// </summary>
+public sealed record Held(School School, IReadOnlyList<HoopPlacing> Placings, int LowerBound, int LayersThrough,
+    IReadOnlyList<Decision> Decisions, IReadOnlyList<Caution> Cautions);
 
 /// <summary>Hoop, frame or hand, and which hoop how often.</summary>
 public static class Holding
 {
     /// <summary>Each placing of the ring in a line, in the order of work.</summary>
     public static IReadOnlyList<Measures.Told> Told(IReadOnlyList<HoopPlacing> placings) =>
-        placings.OrderBy(p => p.Order).Select(p => (Told)$"{(p.Order == 1 ? "Hoop" : "Move the hoop")}: {Materials.Hoops.Inches(p.HoopMm)} in, placing {p.Order} of {placings.Count}.").ToArray();
+        placings.OrderBy(p => p.Order)
+            .Select(p => (Told)($"{(p.Order == 1 ? "Hoop" : "Move the hoop")}: {Materials.Hoops.Inches(p.HoopMm)} in, "
+                + $"placing {p.Order} of {placings.Count}.")).ToArray();
 
     private static readonly (School School, Choice Choice)[] Schools =
     [
@@ -57,18 +65,25 @@ public static class Holding
     public static IReadOnlyList<Choice> Choices { get; } = Schools.Select(s => s.Choice).ToArray();
 
     public static IReadOnlyList<Choice> Tensions { get; } =
-        [new("slack-on-knits", "Drum-tight on woven cloth, slack on knits"), new("drum-tight", "As tight as it goes, always"), new("slack", "A little slack, always")];
+        [new("slack-on-knits", "Drum-tight on woven cloth, slack on knits"), new("drum-tight", "As tight as it goes, always"),
+            new("slack", "A little slack, always")];
 
-    public static IReadOnlyList<Choice> Layers { get; } = [new("outer-only", "Through the outer layer only"), new("through-both", "Through lining and all")];
+    public static IReadOnlyList<Choice> Layers { get; } = [new("outer-only", "Through the outer layer only"),
+        new("through-both", "Through lining and all")];
 
     /// <summary>Rules on how cloth may be held.</summary>
     public static IReadOnlyList<Rule<Cloth>> Rules { get; } =
     [
-        new("no ring on velvet", "hoop", Verdict.RulesOut, 0, c => c.Kind.Id == "velvet", _ => "A ring crushes velvet for good: hoop a backing and tack the item on, or work in the hand.", "common practice"),
-        new("no ring on deep pile", "hoop", Verdict.RulesOut, 0, c => c.Pile == Pile.Deep && c.Kind.Id != "velvet", _ => "A ring crushes deep pile: hoop a backing and tack the item on, or work in the hand.", "common practice"),
-        new("no ring on coated cloth", "hoop", Verdict.RulesOut, 0, c => c.Coated, _ => "A ring cracks a coating and leaves its mark for good: work it in the hand.", "common practice"),
-        new("no frame on coated cloth", "frame", Verdict.RulesOut, 0, c => c.Coated, _ => "A clamp cracks a coating and leaves its mark for good.", "common practice"),
-        new("no frame on velvet", "frame", Verdict.RulesOut, 0, c => c.Kind.Id == "velvet", _ => "A clamp crushes velvet for good.", "common practice"),
+        new("no ring on velvet", "hoop", Verdict.RulesOut, 0, c => c.Kind.Id == "velvet", _ =>
+            "A ring crushes velvet for good: hoop a backing and tack the item on, or work in the hand.", "common practice"),
+        new("no ring on deep pile", "hoop", Verdict.RulesOut, 0, c => c.Pile == Pile.Deep && c.Kind.Id != "velvet", _ =>
+            "A ring crushes deep pile: hoop a backing and tack the item on, or work in the hand.", "common practice"),
+        new("no ring on coated cloth", "hoop", Verdict.RulesOut, 0, c => c.Coated, _ =>
+            "A ring cracks a coating and leaves its mark for good: work it in the hand.", "common practice"),
+        new("no frame on coated cloth", "frame", Verdict.RulesOut, 0, c => c.Coated, _ =>
+            "A clamp cracks a coating and leaves its mark for good.", "common practice"),
+        new("no frame on velvet", "frame", Verdict.RulesOut, 0, c => c.Kind.Id == "velvet", _ => "A clamp crushes velvet for good.",
+            "common practice"),
     ];
 
     public static School SchoolOf(string choiceId) => Schools.First(s => s.Choice.ChoiceId == choiceId).School;
@@ -84,7 +99,8 @@ public static class Holding
         // What would be taken had she said nothing, and what is taken.
         var cloth = new Lazy<Region>(() => Hooping.Ringable(q.Outline, Near(q)));
         var own = Held(q, cloth, wanted, null);
-        var taken = q.HersSchool is null && q.HersSizeMm is null ? own : Held(q, cloth, q.HersSchool is null ? wanted : SchoolOf(q.HersSchool), q.HersSizeMm);
+        var taken = q.HersSchool is null && q.HersSizeMm is null ? own
+            : Held(q, cloth, q.HersSchool is null ? wanted : SchoolOf(q.HersSchool), q.HersSizeMm);
         var school = taken.School;
         foreach (var harm in ruledOut.Where(r => r.ChoiceId == IdOf(school)))
         {
@@ -97,13 +113,19 @@ public static class Holding
         }
         else if (taken.Size?.Cover is { OffCloth: true })
         {
-            cautions.Add(new Caution("hoop.hem", CautionKind.Item, Severity.Caution, "The ring reaches over the hem: tack a strip of scrap cloth to the edge and hoop that, so that the ring never sits on a bulky seam."));
+            cautions.Add(new Caution("hoop.hem", CautionKind.Item, Severity.Caution,
+                "The ring reaches over the hem: tack a strip of scrap cloth to the edge and hoop that, so that the ring never sits on a "
+                    + "bulky seam."));
         }
 
         because.Add(school switch
         {
-            School.Hoop => $"A hoop stiffens the cloth and keeps the stitches even; {Say.Count(taken.Size!.Cover!.Placings.Count, "placing")} will do.",
-            School.Frame => $"A snap frame does not bunch the cloth and lets the tension be changed; {Say.Count(taken.Size!.Cover!.Placings.Count, "placing")} will do.",
+            School.Hoop =>
+                $"A hoop stiffens the cloth and keeps the stitches even; {Say.Count(taken.Size!.Cover!.Placings.Count, "placing")} will "
+                    + $"do.",
+            School.Frame =>
+                $"A snap frame does not bunch the cloth and lets the tension be changed; "
+                    + $"{Say.Count(taken.Size!.Cover!.Placings.Count, "placing")} will do.",
             _ => "In the hand the cloth is free: draw the thread gently, and lay the work flat after every few stitches.",
         });
         because.AddRange(taken.WhyNot);
@@ -114,9 +136,12 @@ public static class Holding
 
         var decision = Deciding.Make(
             "hoop.school", Station.Hoop, "How the cloth is held", new Choice(IdOf(own.School), TextOf(IdOf(own.School))),
-            q.HersSchool is null ? null : new Choice(IdOf(school), TextOf(IdOf(school))), because, ["The habit of how you hold your work, or another hoop in your stash."], Choices, ruledOut) with
+            q.HersSchool is null ? null : new Choice(IdOf(school), TextOf(IdOf(school))), because,
+                ["The habit of how you hold your work, or another hoop in your stash."], Choices, ruledOut) with
         {
-            NotFollowed = q.HersSchool is null && school != q.Habit && ((taken.WhyNot.Count > 0 ? taken.WhyNot[0] : null) ?? ruledOut.FirstOrDefault(r => r.ChoiceId == IdOf(q.Habit))?.Because[0]) is { } whyNot
+            NotFollowed = q.HersSchool is null && school != q.Habit
+                && ((taken.WhyNot.Count > 0 ? taken.WhyNot[0] : null)
+                ?? ruledOut.FirstOrDefault(r => r.ChoiceId == IdOf(q.Habit))?.Because[0]) is { } whyNot
                 ? [$"{TextOf(IdOf(q.Habit))}, as is your habit, it cannot be held: {Say.Lower(whyNot)}"]
                 : null,
         };
@@ -126,7 +151,8 @@ public static class Holding
             decisions.Add(Deciding.ByHabit(habit => Tension(q, habit), q.TensionHabit, q.HersTension, [Tight, Slack]));
             if (Knit(q.Cloth) && decisions[^1].ChoiceId == Tight.ChoiceId)
             {
-                cautions.Add(new Caution("hoop.tension", CautionKind.Item, Severity.Caution, "Stretched tight in the hoop a knit springs back and puckers round the stitches: drum-tight does harm here."));
+                cautions.Add(new Caution("hoop.tension", CautionKind.Item, Severity.Caution,
+                    "Stretched tight in the hoop a knit springs back and puckers round the stitches: drum-tight does harm here."));
             }
         }
 
@@ -149,7 +175,8 @@ public static class Holding
             return [];
         }
 
-        var around = Region.Rectangle(points.Min(p => p.X), points.Min(p => p.Y), points.Max(p => p.X) - points.Min(p => p.X) + 1, points.Max(p => p.Y) - points.Min(p => p.Y) + 1);
+        var around = Region.Rectangle(points.Min(p => p.X), points.Min(p => p.Y), points.Max(p => p.X) - points.Min(p => p.X) + 1,
+            points.Max(p => p.Y) - points.Min(p => p.Y) + 1);
         return q.KeepOff.Where(k => around.Near(k.Ring, k.ByMm + (2 * Hoops.RingRadiusMm(most))));
     }
 
@@ -157,7 +184,8 @@ public static class Holding
     private sealed record Sized(double HoopMm, Cover? Cover, Told? Harm, string One)
     {
         /// <summary>So many moves that the hoop is in the way: fewer than three letters a placing (from memory).</summary>
-        private bool Tedious => Cover is { } c && c.Placings.Count > MostEasily && c.Placings.Sum(p => p.Units.Count) < 3 * c.Placings.Count;
+        private bool Tedious => Cover is { } c && c.Placings.Count > MostEasily
+            && c.Placings.Sum(p => p.Units.Count) < 3 * c.Placings.Count;
 
         public Told? Against =>
             Harm is not null ? Harm
@@ -172,8 +200,8 @@ public static class Holding
     private sealed record Way(School School, Sized? Size, IReadOnlyList<Sized> All, IReadOnlyList<Told> WhyNot);
 
     /// <summary>
-    /// Fewest placings, then the smallest hoop, each ring on cloth that can be clamped. On flat cloth scrap may be tacked to the edge when no ring finds room; a made-up tube
-    /// has no edge for that. Where none will do it is worked in the hand, with the reason.
+    /// Fewest placings, then the smallest hoop, each ring on cloth that can be clamped. On flat cloth scrap may be tacked to the edge when
+    /// no ring finds room; a made-up tube has no edge for that. Where none will do it is worked in the hand, with the reason.
     /// </summary>
     private static Way Held(HoldingQuestion q, Lazy<Region> cloth, School school, double? hersMm)
     {
@@ -189,7 +217,9 @@ public static class Holding
         {
             var size = Judge(q, ringable, round, hers);
             return size.Cover is null
-                ? new Way(School.InHand, null, sizes, [$"No {q.Called.One} may be cut by the ring, and {Say.Length(hers)} is too small for the largest: so it is worked in the hand."])
+                ? new Way(School.InHand, null, sizes,
+                    [$"No {q.Called.One} may be cut by the ring, and {Say.Length(hers)} is too small for the largest: so it is worked in "
+                        + $"the hand."])
                 : new Way(school, size, sizes, []);
         }
 
@@ -202,14 +232,16 @@ public static class Holding
 
         return new Way(School.InHand, null, sizes, [sizes.Length == 0
             ? "There is no hoop at hand: so it is worked in the hand."
-            : (Told)$"{(sizes.Length == 1 ? "The one at hand will not do" : "None of the hoops at hand will do")}: {Say.List(sizes.Select(s => s.Against!.Lower().WithoutStop()).Distinct().ToArray())}. So it is worked in the hand."]);
+            : (Told)($"{(sizes.Length == 1 ? "The one at hand will not do" : "None of the hoops at hand will do")}: "
+                + $"{Say.List(sizes.Select(s => s.Against!.Lower().WithoutStop()).Distinct().ToArray())}. So it is worked in the hand.")]);
     }
 
     private static Sized Judge(HoldingQuestion q, Region ringable, bool round, double mm)
     {
         Told? harm = q.Limit is { } limit && mm > limit.MostMm ? limit.Because
             : q.Opening is { } opening && mm > opening.FlatWidthMm - Hoops.IntoTubeMm
-                ? (Told)$"It does not go in by {opening.Name}: flat that is {Say.Length(opening.FlatWidthMm)} wide, and a ring goes in up to {Say.Length(opening.FlatWidthMm - Hoops.IntoTubeMm)}."
+                ? (Told)($"It does not go in by {opening.Name}: flat that is {Say.Length(opening.FlatWidthMm)} wide, and a ring goes in up "
+                    + $"to {Say.Length(opening.FlatWidthMm - Hoops.IntoTubeMm)}.")
                 : null;
         return new Sized(mm, Cover(q, ringable, round, mm), harm, q.Called.One);
     }
@@ -231,21 +263,27 @@ public static class Holding
         if (taken.Size is not { Cover: { } cover } size)
         {
             return Deciding.Make(
-                "hoop.size", Station.Hoop, "Which hoop", new Choice("none", "No hoop"), null, ["It is worked in the hand."], ["Holding it in a hoop or a frame."], null,
-                taken.All.Where(s => s.Against is not null).Select(s => new RuledOut(Name(School.Hoop, s.HoopMm).ChoiceId, Name(School.Hoop, s.HoopMm).Text, [s.Against!])).ToArray());
+                "hoop.size", Station.Hoop, "Which hoop", new Choice("none", "No hoop"), null, ["It is worked in the hand."],
+                    ["Holding it in a hoop or a frame."], null,
+                taken.All.Where(s => s.Against is not null).Select(s =>
+                    new RuledOut(Name(School.Hoop, s.HoopMm).ChoiceId, Name(School.Hoop, s.HoopMm).Text, [s.Against!])).ToArray());
         }
 
         var (school, usable) = (taken.School, cover.Placings[0].UsableRadiusMm);
         var because = new List<Told>
         {
             school == School.Hoop
-                ? (Told)$"Inside the ring {Say.Length(usable)} from the middle can be used, and {q.Called.All} {q.Called.Do("go")} in with {Say.Count(cover.Placings.Count, "placing")}."
-                : (Told)$"Inside the frame {Say.Length(usable)} from the middle to each side can be used; {Say.Count(cover.Placings.Count, "placing")} will do.",
-            cover.Placings.Count == cover.LowerBound ? "Fewer cannot be." : $"Fewer than {Say.Count(cover.LowerBound, "placing")} cannot be.",
+                ? (Told)($"Inside the ring {Say.Length(usable)} from the middle can be used, and {q.Called.All} {q.Called.Do("go")} in "
+                    + $"with {Say.Count(cover.Placings.Count, "placing")}.")
+                : (Told)($"Inside the frame {Say.Length(usable)} from the middle to each side can be used; "
+                    + $"{Say.Count(cover.Placings.Count, "placing")} will do."),
+            cover.Placings.Count == cover.LowerBound ? "Fewer cannot be."
+                : $"Fewer than {Say.Count(cover.LowerBound, "placing")} cannot be.",
         };
         if (q.Opening is { } opening && size.Harm is null)
         {
-            because.Add($"It goes in by {opening.Name}, {Say.Length(opening.FlatWidthMm)} wide laid flat: try the ring before the first stitch.");
+            because.Add($"It goes in by {opening.Name}, {Say.Length(opening.FlatWidthMm)} wide laid flat: try the ring before the first "
+                + $"stitch.");
         }
 
         if (size.HoopMm > Hoops.MostInHandMm && school == School.Hoop)
@@ -255,10 +293,12 @@ public static class Holding
 
         var ownMm = own.Size is { } o && own.School == school ? o.HoopMm : size.HoopMm;
         return Deciding.Make(
-            "hoop.size", Station.Hoop, school == School.Hoop ? "Which hoop" : "Which frame", Name(school, ownMm), q.HersSizeMm is null ? null : Name(school, size.HoopMm), because,
+            "hoop.size", Station.Hoop, school == School.Hoop ? "Which hoop" : "Which frame", Name(school, ownMm), q.HersSizeMm is null
+                ? null : Name(school, size.HoopMm), because,
             [$"{(q.Called.AreWords ? "Larger or smaller lettering" : "A larger or smaller size")}, or another hoop in your stash."],
             taken.All.Where(s => s.Against is null).Select(s => Name(school, s.HoopMm)).ToArray(),
-            taken.All.Where(s => s.Against is not null).Select(s => new RuledOut(Name(school, s.HoopMm).ChoiceId, Name(school, s.HoopMm).Text, [s.Against!])).ToArray());
+            taken.All.Where(s => s.Against is not null).Select(s =>
+                new RuledOut(Name(school, s.HoopMm).ChoiceId, Name(school, s.HoopMm).Text, [s.Against!])).ToArray());
     }
 
     private static Choice Tight => new("drum-tight", "Tight as a drum");
@@ -275,7 +315,8 @@ public static class Holding
             "hoop.tension", Station.Hoop, "How tight", slack ? Slack : Tight, null,
             [
                 knit
-                    ? "Do not stretch it: a tacked 100 mm line must still measure 99 to 101 mm in the hoop. Bind the inner ring; a number of screw turns is no measure."
+                    ? "Do not stretch it: a tacked 100 mm line must still measure 99 to 101 mm in the hoop. Bind the inner ring; a number "
+                        + "of screw turns is no measure."
                     : slack ? "A little slack leaves room for the needle to scoop." : "Firm cloth under tension takes even stitches.",
                 "One layer only; take it off every evening, and leave its ring to be pressed out at the very end.",
             ],
@@ -289,14 +330,16 @@ public static class Holding
             "hoop.layers", Station.Hoop, "Which layers", both ? Layers[1] : Layers[0], null,
             [
                 both ? "The needle goes through the lining too: it holds both, and the back is seen inside."
-                    : q.Cloth.Lined ? "The lining stays clean and hides the back." : "Keep the layer behind out of the hoop, or the item is sewn shut.",
+                    : q.Cloth.Lined ? "The lining stays clean and hides the back."
+                        : "Keep the layer behind out of the hoop, or the item is sewn shut.",
             ],
             ["A lining, or your habit of layers."]);
     }
 
     private static Choice Name(School school, double mm) => new(
         mm.ToString(CultureInfo.InvariantCulture),
-        school == School.Frame ? (Told)$"An {Hoops.Inches(mm)} in snap frame ({Say.Length(mm).ToString()})" : (Told)$"A {Hoops.Inches(mm)} in hoop ({Say.Length(mm).ToString()})");
+        school == School.Frame ? (Told)$"An {Hoops.Inches(mm)} in snap frame ({Say.Length(mm).ToString()})"
+            : (Told)$"A {Hoops.Inches(mm)} in hoop ({Say.Length(mm).ToString()})");
 
     private static string IdOf(School school) => Schools.First(s => s.School == school).Choice.ChoiceId;
 

@@ -11,7 +11,10 @@ public enum School
     InHand,
 }
 
-/// <summary>Something that is never broken by the edge of a hoop: a letter or a satin shape. Points are its stitched places; <paramref name="HalfMm"/> half its line width.</summary>
+/// <summary>
+/// Something that is never broken by the edge of a hoop: a letter or a satin shape. Points are its stitched places;
+/// <paramref name="HalfMm"/> half its line width.
+/// </summary>
 public sealed record Unit(string Name, IReadOnlyList<Pt> Points, double HalfMm)
 {
     /// <summary>Corners of the smallest convex outline: what lies in a hoop when they do.</summary>
@@ -24,9 +27,13 @@ public sealed record Unit(string Name, IReadOnlyList<Pt> Points, double HalfMm)
 }
 
 /// <summary>One placing of one hoop or frame. <paramref name="Units"/> are indices of what is worked in it.</summary>
-public sealed record HoopPlacing(int Order, bool Round, double HoopMm, double UsableRadiusMm, IReadOnlyList<Pt> UsableMm, Pt CentreMm, IReadOnlyList<int> Units);
+public sealed record HoopPlacing(int Order, bool Round, double HoopMm, double UsableRadiusMm, IReadOnlyList<Pt> UsableMm, Pt CentreMm,
+    IReadOnlyList<int> Units);
 
-/// <summary>A cover of the work. <paramref name="OffCloth"/> says that the ring reaches beyond cloth that can be clamped, so that scrap must be tacked on.</summary>
+/// <summary>
+/// A cover of the work. <paramref name="OffCloth"/> says that the ring reaches beyond cloth that can be clamped, so that scrap must be
+/// tacked on.
+/// </summary>
 public sealed record Cover(IReadOnlyList<HoopPlacing> Placings, int LowerBound, bool OffCloth);
 
 /// <summary>Covers the stitched work with placings of one hoop. Greedy in the order of work; every unit whole in one placing.</summary>
@@ -43,13 +50,18 @@ public static class Hooping
 
     /// <summary>Cloth a ring may lie on: the outline less what it keeps off.</summary>
     public static Region Ringable(IReadOnlyList<Pt> outline, IEnumerable<RingFree> keepOff) =>
-        Region.Roughly(outline, RoughMm).Without(keepOff.Select(place => Region.Roughly(place.Ring, RoughMm).OffsetCoarsely(place.ByMm)).ToArray());
+        Region.Roughly(outline, RoughMm).Without(keepOff.Select(place =>
+            Region.Roughly(place.Ring, RoughMm).OffsetCoarsely(place.ByMm)).ToArray());
 
     /// <summary>Where the centre of a ring of this size may stand: the whole ring lies on cloth it may lie on.</summary>
     public static Region Clampable(Region ringable, double hoopMm) => ringable.OffsetCoarsely(-Hoops.RingRadiusMm(hoopMm));
 
-    /// <summary>Placings of this hoop that take every unit; null where a unit is too large for it or cannot be reached. <paramref name="centres"/> null lets the ring lie anywhere.</summary>
-    public static IReadOnlyList<HoopPlacing>? Place(IReadOnlyList<Unit> units, bool round, double hoopMm, Region? centres, Budget? budget = null)
+    /// <summary>
+    /// Placings of this hoop that take every unit; null where a unit is too large for it or cannot be reached. <paramref name="centres"/>
+    /// null lets the ring lie anywhere.
+    /// </summary>
+    public static IReadOnlyList<HoopPlacing>? Place(IReadOnlyList<Unit> units, bool round, double hoopMm, Region? centres,
+        Budget? budget = null)
     {
         var left = Enumerable.Range(0, units.Count).ToList();
         var placings = new List<HoopPlacing>();
@@ -66,7 +78,8 @@ public static class Hooping
             var taken = new HashSet<int> { seed };
             var from = units[seed].Around.Centre;
             var widest = Widest(round, hoopMm);
-            foreach (var next in left.Skip(1).Where(u => units[u].Around.Centre.To(from) <= widest).OrderBy(u => units[u].Around.Centre.To(from)).ThenBy(u => u))
+            foreach (var next in left.Skip(1).Where(u => units[u].Around.Centre.To(from) <= widest).OrderBy(u =>
+                units[u].Around.Centre.To(from)).ThenBy(u => u))
             {
                 budget?.Spend((long)hull.Count * units[next].Hull.Count);
                 if (units[next].HalfMm <= half && units[next].Hull.All(p => Inside(hull, p)))
@@ -93,7 +106,8 @@ public static class Hooping
 
             left.RemoveAll(taken.Contains);
             var centre = CentreOf(hull, half, round, hoopMm, centres)!.Value.OnGrid();
-            placings.Add(new HoopPlacing(placings.Count + 1, round, hoopMm, Reach(round, hoopMm), Usable(round, hoopMm, centre), centre, taken.Order().ToArray()));
+            placings.Add(new HoopPlacing(placings.Count + 1, round, hoopMm, Reach(round, hoopMm), Usable(round, hoopMm, centre), centre,
+                taken.Order().ToArray()));
         }
 
         return placings;
@@ -104,8 +118,9 @@ public static class Hooping
         CentreOf(group.SelectMany(u => u.Hull).ToArray(), group.Max(u => u.HalfMm), round, hoopMm, centres);
 
     /// <summary>
-    /// A centre from which all points are within reach, or null. The farthest point is nearest from the middle of the smallest circle (or box) round them; where that middle
-    /// lies off the clampable cloth the best centre stands on the cloth's edge, and every edge that could hold it is searched.
+    /// A centre from which all points are within reach, or null. The farthest point is nearest from the middle of the smallest circle (or
+    /// box) round them; where that middle lies off the clampable cloth the best centre stands on the cloth's edge, and every edge that
+    /// could hold it is searched.
     /// </summary>
     private static Pt? CentreOf(IReadOnlyList<Pt> points, double halfMm, bool round, double hoopMm, Region? centres)
     {
@@ -130,7 +145,8 @@ public static class Hooping
             {
                 var (a, b) = (ring[i], ring[(i + 1) % ring.Count]);
 
-                // Away from the middle the farthest point is at least √(least² + distance²) off, in a circle; in a square at least as far as the distance less the half box.
+                // Away from the middle the farthest point is at least √(least² + distance²) off, in a circle; in a square at least as far
+                // as the distance less the half box.
                 var away = Polyline.ToSegment(middle, a, b);
                 var bound = round ? Math.Sqrt((least * least) + (away * away)) : (away / Math.Sqrt(2)) - least;
                 if (bound >= Math.Min(best.Far, reach + 1e-9))
@@ -181,7 +197,9 @@ public static class Hooping
         return far;
     }
 
-    /// <summary>No cover can have fewer placings: the larger of area over area and a set of units no two of which go into one hoop.</summary>
+    /// <summary>
+    /// No cover can have fewer placings: the larger of area over area and a set of units no two of which go into one hoop.
+    /// </summary>
     public static int LowerBound(IReadOnlyList<Unit> units, bool round, double hoopMm, Budget? budget = null)
     {
         if (units.Count == 0)
@@ -197,7 +215,8 @@ public static class Hooping
         foreach (var unit in units)
         {
             budget?.Spend(Tried + (long)apart.Count);
-            if (apart.All(other => other.Around.Centre.To(unit.Around.Centre) > widest || TooFar(other.Hull, unit.Hull, widest) || CentreFor([other, unit], round, hoopMm, null) is null))
+            if (apart.All(other => other.Around.Centre.To(unit.Around.Centre) > widest || TooFar(other.Hull, unit.Hull, widest)
+                || CentreFor([other, unit], round, hoopMm, null) is null))
             {
                 apart.Add(unit);
             }
@@ -209,7 +228,9 @@ public static class Hooping
     /// <summary>From corner to corner of what can be used: two places further apart never lie in one placing.</summary>
     private static double Widest(bool round, double hoopMm) => 2 * Reach(round, hoopMm) * (round ? 1 : Math.Sqrt(2));
 
-    /// <summary>Whether two outlines have corners further apart than one placing reaches: quickly told, before a circle is looked for.</summary>
+    /// <summary>
+    /// Whether two outlines have corners further apart than one placing reaches: quickly told, before a circle is looked for.
+    /// </summary>
     private static bool TooFar(IReadOnlyList<Pt> one, IReadOnlyList<Pt> other, double widestMm)
     {
         var most = widestMm * widestMm;
@@ -256,8 +277,10 @@ public static class Hooping
         var reach = Reach(round, hoopMm);
         return round
             ? Enumerable.Range(0, CircleCorners)
-                .Select(i => (centre + new Pt(reach * Math.Cos(2 * Math.PI * i / CircleCorners), reach * Math.Sin(2 * Math.PI * i / CircleCorners))).OnGrid())
+                .Select(i => (centre + new Pt(reach * Math.Cos(2 * Math.PI * i / CircleCorners),
+                    reach * Math.Sin(2 * Math.PI * i / CircleCorners))).OnGrid())
                 .ToArray()
-            : [(centre + new Pt(-reach, -reach)).OnGrid(), (centre + new Pt(reach, -reach)).OnGrid(), (centre + new Pt(reach, reach)).OnGrid(), (centre + new Pt(-reach, reach)).OnGrid()];
+            : [(centre + new Pt(-reach, -reach)).OnGrid(), (centre + new Pt(reach, -reach)).OnGrid(),
+                (centre + new Pt(reach, reach)).OnGrid(), (centre + new Pt(-reach, reach)).OnGrid()];
     }
 }

@@ -10,7 +10,8 @@ public static class Catalogue
         Napkin.Form, TeaTowel.Form, Tablecloth.Form,
         Apron.Form, HandTowel.Form, Pillowcase.Form, CushionCover.Form,
         BabyBlanket.Form, ToyFace.Form,
-        Handkerchief.Form, QuiltBlock.Form, ChristmasStocking.Form, Rounds.Ornament, Rounds.Badge, Rounds.PinCushion, Rounds.HoopPicture, FramedSampler.Form,
+        Handkerchief.Form, QuiltBlock.Form, ChristmasStocking.Form, Rounds.Ornament, Rounds.Badge, Rounds.PinCushion, Rounds.HoopPicture,
+            FramedSampler.Form,
     ];
 
     /// <summary>What the shelves of the cupboard are called.</summary>

@@ -8,13 +8,15 @@ namespace Dittany.Core.Items;
 internal static class Corners
 {
     private static readonly (string Suffix, string Name, bool Right, bool Low)[] All =
-        [("", "lower right corner", true, true), ("-lower-left", "lower left corner", false, true), ("-upper-left", "upper left corner", false, false), ("-upper-right", "upper right corner", true, false)];
+        [("", "lower right corner", true, true), ("-lower-left", "lower left corner", false, true),
+            ("-upper-left", "upper left corner", false, false), ("-upper-right", "upper right corner", true, false)];
 
     /// <summary>
-    /// The corner zones of a cloth this wide and high. The words are centred <paramref name="centreMm"/> from both edges and keep <paramref name="freeMm"/> from them;
-    /// the room reaches <paramref name="reachMm"/> into the cloth.
+    /// The corner zones of a cloth this wide and high. The words are centred <paramref name="centreMm"/> from both edges and keep
+    /// <paramref name="freeMm"/> from them; the room reaches <paramref name="reachMm"/> into the cloth.
     /// </summary>
-    public static IEnumerable<Zone> Of(double w, double h, double centreMm, double freeMm, double reachMm, Told edgeReason, Told because, UsualLettering lettering, int count = 4)
+    public static IEnumerable<Zone> Of(double w, double h, double centreMm, double freeMm, double reachMm, Told edgeReason, Told because,
+        UsualLettering lettering, int count = 4)
     {
         foreach (var (suffix, name, right, low) in All.Take(count))
         {
@@ -22,7 +24,8 @@ internal static class Corners
             var anchor = new Pt(right ? w - centreMm : centreMm, low ? h - centreMm : centreMm);
             yield return new Zone(
                 $"corner{suffix}", suffix.Length == 0 ? "corner" : name, Rectangle(x, y, reachMm - freeMm, reachMm - freeMm), 0, edgeReason,
-                Parts.Middle($"corner-{Say.Number(centreMm)}", $"Centred {Say.Length(centreMm)} from both edges, on the diagonal", anchor, because), lettering);
+                Parts.Middle($"corner-{Say.Number(centreMm)}", $"Centred {Say.Length(centreMm)} from both edges, on the diagonal", anchor,
+                    because), lettering);
         }
     }
 
@@ -33,8 +36,10 @@ internal static class Corners
         {
             var tip = new Pt(right ? w : 0, low ? h : 0);
             yield return new Landmark(
-                $"diagonal{suffix}", $"the crease of the {name}", tip, tip + new Pt(right ? -reach : reach, low ? -reach : reach), Found.Fold,
-                new Folding($"Fold the {name} of the {what} on itself, edge on edge, and crease only its tip.", right ? "right-edge" : "left-edge", low ? "bottom-edge" : "top-edge"));
+                $"diagonal{suffix}", $"the crease of the {name}", tip, tip + new Pt(right ? -reach : reach, low ? -reach : reach),
+                    Found.Fold,
+                new Folding($"Fold the {name} of the {what} on itself, edge on edge, and crease only its tip.", right ? "right-edge"
+                    : "left-edge", low ? "bottom-edge" : "top-edge"));
         }
     }
 }

@@ -61,11 +61,14 @@ public static class Fabric
         var because = new List<Told>
         {
             stated.Kind is null
-                ? (Told)$"{Say.Upper(Say.A(form.Name))} is usually {usual.Name}: {Say.Length(cloth.ThicknessMm)} thick, with {Say.Number(cloth.StretchPercent)} % stretch."
+                ? (Told)($"{Say.Upper(Say.A(form.Name))} is usually {usual.Name}: {Say.Length(cloth.ThicknessMm)} thick, with "
+                    + $"{Say.Number(cloth.StretchPercent)} % stretch.")
                 : (Told)$"You said {usual.Name}: {Say.Length(cloth.ThicknessMm)} thick, with {Say.Number(cloth.StretchPercent)} % stretch.",
             $"In this colour {Say.Number(cloth.LightPercent)} % of the light comes through.",
         };
-        because.Add(cloth.MaxIron == IronLimit.None ? "It bears no iron at all." : $"Its iron goes to {Cloths.NameOf(cloth.MaxIron)}{(cloth.WashC > 0 ? $", its wash to {cloth.WashC} °C" : ", and it is not washed")}.");
+        because.Add(cloth.MaxIron == IronLimit.None ? "It bears no iron at all."
+            : $"Its iron goes to "
+                + $"{Cloths.NameOf(cloth.MaxIron)}{(cloth.WashC > 0 ? $", its wash to {cloth.WashC} °C" : ", and it is not washed")}.");
         if (cloth.Coated)
         {
             because.Add("It is coated: every needle hole stays, and lets water in.");
@@ -103,7 +106,8 @@ public static class Fabric
 
         if (!kind.Knit && cloth.StretchPercent > 30)
         {
-            yield return Doubt($"You say this {kind.Name} stretches {Say.Number(cloth.StretchPercent)} %: much for a woven cloth. Is it a knit?");
+            yield return Doubt(
+                $"You say this {kind.Name} stretches {Say.Number(cloth.StretchPercent)} %: much for a woven cloth. Is it a knit?");
         }
 
         if (cloth.Opacity == Opacity.Sheer && kind.LightWhitePercent <= 5)

@@ -22,12 +22,14 @@ public enum ObstacleKind
 }
 
 /// <summary>
-/// Seam, hem, button, print: an area the work keeps clear of, in the frame of its face. <paramref name="SeenAs"/> is the line a person sees of it: its seam or stitching;
-/// null where the area itself is seen.
+/// Seam, hem, button, print: an area the work keeps clear of, in the frame of its face. <paramref name="SeenAs"/> is the line a person sees
+/// of it: its seam or stitching; null where the area itself is seen.
 /// </summary>
 public sealed record Obstacle(string Id, string Name, ObstacleKind Kind, IReadOnlyList<Pt> Ring, IReadOnlyList<Pt>? SeenAs = null);
 
-/// <summary>How a landmark is found: an edge that is seen, stitching that is seen, a seam that is felt, or a crease that is folded first.</summary>
+/// <summary>
+/// How a landmark is found: an edge that is seen, stitching that is seen, a seam that is felt, or a crease that is folded first.
+/// </summary>
 public enum Found
 {
     Edge,
@@ -37,15 +39,19 @@ public enum Found
 }
 
 /// <summary>
-/// How a crease is made: the whole sentence that says so, the two landmarks laid on each other (the crease is half-way between them; both empty where the item's own sides
-/// are), and how many folds that takes.
+/// How a crease is made: the whole sentence that says so, the two landmarks laid on each other (the crease is half-way between them; both
+/// empty where the item's own sides are), and how many folds that takes.
 /// </summary>
 public sealed record Folding(string How, string OneId, string OtherId, int Folds = 1);
 
-/// <summary>Something a person can find by eye, finger or fold: a straight line of the item, with its name as it stands in a sentence.</summary>
+/// <summary>
+/// Something a person can find by eye, finger or fold: a straight line of the item, with its name as it stands in a sentence.
+/// </summary>
 public sealed record Landmark(string Id, string Name, Pt From, Pt To, Found Found = Found.Edge, Folding? Folding = null);
 
-/// <summary>What of the words stands on an anchor: the last row's baseline, the middle of the x-height band, or the top of the first row's capitals.</summary>
+/// <summary>
+/// What of the words stands on an anchor: the last row's baseline, the middle of the x-height band, or the top of the first row's capitals.
+/// </summary>
 public enum Stands
 {
     OnBaseline,
@@ -53,20 +59,25 @@ public enum Stands
     OnTop,
 }
 
-/// <summary>Where work usually goes in a zone: the anchor in the frame of the face, what stands on it, and the landmark it is told from, where it is told from one.</summary>
-public sealed record UsualPlace(string ChoiceId, Told Text, Pt AnchorMm, Stands Stands, IReadOnlyList<Told> Because, string Source, string? From = null);
+/// <summary>
+/// Where work usually goes in a zone: the anchor in the frame of the face, what stands on it, and the landmark it is told from, where it is
+/// told from one.
+/// </summary>
+public sealed record UsualPlace(string ChoiceId, Told Text, Pt AnchorMm, Stands Stands, IReadOnlyList<Told> Because, string Source,
+    string? From = null);
 
 /// <summary>
-/// Usual lettering in a zone, mm: capitals from and to, and up to how much of the field's width. <paramref name="MostWidthMm"/> holds at any size. A monogram, up to
-/// three capitals, may be larger.
+/// Usual lettering in a zone, mm: capitals from and to, and up to how much of the field's width. <paramref name="MostWidthMm"/> holds at
+/// any size. A monogram, up to three capitals, may be larger.
 /// </summary>
 public sealed record UsualLettering(
-    double LeastCapMm, double MostCapMm, double Share, double MostWidthMm, Told WidthReason, string Source, double? MonogramLeastMm = null, double? MonogramMostMm = null);
+    double LeastCapMm, double MostCapMm, double Share, double MostWidthMm, Told WidthReason, string Source, double? MonogramLeastMm = null,
+        double? MonogramMostMm = null);
 
 /// <summary>
-/// A named part of the item where work can go. <paramref name="EdgeReason"/> is a whole sentence on what is kept free at its edges. <paramref name="Ignores"/> are obstacles
-/// that are the zone itself, such as the band words are put on. <paramref name="Hidden"/> words are not seen while the item is used. A limit or an opening of its own stands
-/// before that of the face.
+/// A named part of the item where work can go. <paramref name="EdgeReason"/> is a whole sentence on what is kept free at its edges.
+/// <paramref name="Ignores"/> are obstacles that are the zone itself, such as the band words are put on. <paramref name="Hidden"/> words
+/// are not seen while the item is used. A limit or an opening of its own stands before that of the face.
 /// </summary>
 public sealed record Zone(
     string Id,
@@ -89,7 +100,8 @@ public sealed record FormSize(string Id, Told Name, double WidthMm, double Heigh
 public sealed record Measure(string Id, string Name, string How, double LeastMm, double MostMm);
 
 /// <summary>
-/// What a thing is for, where that steers a rule: <paramref name="Handled"/> is used and washed so that loops behind are caught; <paramref name="NextToSkin"/> is worn on it;
+/// What a thing is for, where that steers a rule: <paramref name="Handled"/> is used and washed so that loops behind are caught;
+/// <paramref name="NextToSkin"/> is worn on it;
 /// <paramref name="SeenOutdoors"/> shows its words to strangers; <paramref name="MadeUp"/> is closed so that no light gets behind.
 /// </summary>
 public sealed record FormUse(bool Handled, bool NextToSkin, bool SeenOutdoors, bool MadeUp);
@@ -101,9 +113,10 @@ public sealed record Opening(string Name, double FlatWidthMm);
 public sealed record HoopLimit(double MostMm, Told Because);
 
 /// <summary>
-/// A part that is turned over when worn. <paramref name="AsWorn"/> and <paramref name="Flat"/> say which side is seen then, and how it lies to be stitched; the fold runs from
-/// <paramref name="From"/> to <paramref name="To"/>, at the <paramref name="Side"/> of the face; <paramref name="FlatOutline"/> is the cloth laid out flat with the words the
-/// right way up, in the same frame.
+/// A part that is turned over when worn. <paramref name="AsWorn"/> and <paramref name="Flat"/> say which side is seen then, and how it lies
+/// to be stitched; the fold runs from
+/// <paramref name="From"/> to <paramref name="To"/>, at the <paramref name="Side"/> of the face; <paramref name="FlatOutline"/> is the
+/// cloth laid out flat with the words the right way up, in the same frame.
 /// </summary>
 public sealed record FoldOver(string AsWorn, string Flat, Pt From, Pt To, IReadOnlyList<Pt> FlatOutline, FoldSide Side = FoldSide.Top)
 {
@@ -115,8 +128,9 @@ public sealed record FoldOver(string AsWorn, string Flat, Pt From, Pt To, IReadO
 public sealed record Face(string Id, string Name, string Datum, FoldOver? Fold = null);
 
 /// <summary>
-/// A face of a form at a size: outline, zones, obstacles and landmarks in millimetres, in the frame of the face. <paramref name="Behind"/> are pieces seen beside the face
-/// that nothing is worked on: straps, a brim, a loop; <paramref name="Over"/> are pieces sewn on it: pockets, yokes.
+/// A face of a form at a size: outline, zones, obstacles and landmarks in millimetres, in the frame of the face. <paramref name="Behind"/>
+/// are pieces seen beside the face that nothing is worked on: straps, a brim, a loop; <paramref name="Over"/> are pieces sewn on it:
+/// pockets, yokes.
 /// </summary>
 public sealed record Drawn(
     Face Face,
@@ -149,7 +163,8 @@ public enum Shelf
 }
 
 /// <summary>
-/// A catalogue entry. <paramref name="Build"/> draws the item at a size, face by face. <paramref name="Width"/> is the one number that scales it to hers;
+/// A catalogue entry. <paramref name="Build"/> draws the item at a size, face by face. <paramref name="Width"/> is the one number that
+/// scales it to hers;
 /// <paramref name="Height"/> may be given too.
 /// </summary>
 public sealed record Form(
@@ -179,12 +194,14 @@ public sealed record Form(
     public string? Measured { get; init; }
 
     /// <summary>All zones of all faces, the usual one first.</summary>
-    public IReadOnlyList<(string Id, string Name)> Zones => _zones ??= Build(Sizes.First(s => s.Id == UsualSize)).SelectMany(d => d.Zones).Select(z => (z.Id, z.Name)).ToArray();
+    public IReadOnlyList<(string Id, string Name)> Zones =>
+        _zones ??= Build(Sizes.First(s => s.Id == UsualSize)).SelectMany(d => d.Zones).Select(z => (z.Id, z.Name)).ToArray();
 
     private IReadOnlyList<(string Id, string Name)>? _zones;
 
     /// <summary>The face with a zone on it, or the first, at one of the form's sizes, by the size's id.</summary>
-    public Drawn At(string sizeId, string? zone = null) => At(Sizes.First(s => string.Equals(s.Id, sizeId, StringComparison.Ordinal)), zone);
+    public Drawn At(string sizeId, string? zone = null) =>
+        At(Sizes.First(s => string.Equals(s.Id, sizeId, StringComparison.Ordinal)), zone);
 
     /// <summary>The face with a zone on it, or the first.</summary>
     public Drawn At(FormSize size, string? zone)
@@ -194,8 +211,8 @@ public sealed record Form(
     }
 
     /// <summary>
-    /// The size scaled to measures of hers: the nearest size by what she measured, drawn out to it; the measure she left out keeps its proportion. Null where she measured
-    /// nothing. <paramref name="sizeId"/> is the size she named, or null.
+    /// The size scaled to measures of hers: the nearest size by what she measured, drawn out to it; the measure she left out keeps its
+    /// proportion. Null where she measured nothing. <paramref name="sizeId"/> is the size she named, or null.
     /// </summary>
     public FormSize? Scaled(IReadOnlyDictionary<string, double>? measuredMm, string? sizeId)
     {
@@ -207,8 +224,10 @@ public sealed record Form(
         }
 
         var near = Sizes.FirstOrDefault(s => s.Id == sizeId)
-            ?? Sizes.OrderBy(s => Math.Abs((w ?? s.WidthMm) - s.WidthMm) + Math.Abs((h ?? s.HeightMm) - s.HeightMm)).ThenBy(s => s.Id != UsualSize).First();
+            ?? Sizes.OrderBy(s => Math.Abs((w ?? s.WidthMm) - s.WidthMm) + Math.Abs((h ?? s.HeightMm) - s.HeightMm)).ThenBy(s =>
+                s.Id != UsualSize).First();
         var (wide, high) = (w ?? near.WidthMm * h!.Value / near.HeightMm, h ?? near.HeightMm * w!.Value / near.WidthMm);
-        return near with { WidthMm = wide, HeightMm = high, Name = $"yours, {Say.Length(wide)} × {Say.Length(high)}", Source = "measured by the maker" };
+        return near with { WidthMm = wide, HeightMm = high, Name = $"yours, {Say.Length(wide)} × {Say.Length(high)}",
+            Source = "measured by the maker" };
     }
 }

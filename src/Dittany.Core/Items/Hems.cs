@@ -15,5 +15,6 @@ internal static class Hems
         yield return Hem("right", Rectangle(w - side, depth, side, h - (2 * depth)), new Pt(w - side, depth), new Pt(w - side, h - depth));
     }
 
-    private static Obstacle Hem(string where, Pt[] ring, Pt from, Pt to) => new($"{where}-hem", $"{where} hem", ObstacleKind.TopstitchedHem, ring, [from, to]);
+    private static Obstacle Hem(string where, Pt[] ring, Pt from, Pt to) =>
+        new($"{where}-hem", $"{where} hem", ObstacleKind.TopstitchedHem, ring, [from, to]);
 }

@@ -23,7 +23,9 @@ public static class ClothAllowance
     /// <summary>A gathered round is cut this far beyond its edge all round (common practice).</summary>
     public const double GatheredMm = 35;
 
-    /// <summary>A badge's blank is larger than the hoop that holds it by this much all round (from memory: to be gripped and to be drawn tight).</summary>
+    /// <summary>
+    /// A badge's blank is larger than the hoop that holds it by this much all round (from memory: to be gripped and to be drawn tight).
+    /// </summary>
     public const double BadgeMm = 40;
 
     /// <summary>A patchwork seam: a quarter of an inch (common practice).</summary>
@@ -37,12 +39,22 @@ public static class ClothAllowance
 
     private static readonly (LooseCloth Kind, double AroundMm, Told Because, Told RawEdge, string Source)[] Table =
     [
-        (LooseCloth.Hooped, HoopedMm, $"{Say.Length(50)} all round go over the edge of the hoop and are laced or folded behind.", "Raw edges fray while you work: overcast them by hand, or fold a strip of tape over them.", "common practice"),
-        (LooseCloth.Framed, HoopedMm, $"{Say.Length(50)} all round go round the board and are laced behind.", "Raw edges fray while you work: overcast them by hand, or fold a strip of tape over them.", "common practice"),
-        (LooseCloth.GatheredRound, GatheredMm, $"{Say.Length(35)} beyond the edge all round are gathered under. Cut the round only when the stitching is done: a square holds better in the frame.", $"The gathering thread runs {Say.Length(5)} inside the raw edge: close stitches, or it frays out.", "common practice"),
-        (LooseCloth.Badge, BadgeMm, $"{Say.Length(40)} all round are there to be gripped by the ring. The badge is cut out when it is stitched, and its rim overcast.", "The rim is overcast over the raw edge, so leave it be until then.", "from memory"),
-        (LooseCloth.SewnIn, PatchworkMm + HoopedMm, $"A quarter of an inch of seam ({Say.Length(6.35)}) and {Say.Length(50)} to be hooped by; it is trimmed to its seam when the stitching is done.", "Overcast the edges: a trimmed block keeps its true size.", "common practice"),
-        (LooseCloth.Felt, FeltMm, $"{Say.Length(40)} all round are there to hold it by; the shape is cut out when the stitching is done.", "Felt does not fray: no edge to see to.", "from memory"),
+        (LooseCloth.Hooped, HoopedMm, $"{Say.Length(50)} all round go over the edge of the hoop and are laced or folded behind.",
+            "Raw edges fray while you work: overcast them by hand, or fold a strip of tape over them.", "common practice"),
+        (LooseCloth.Framed, HoopedMm, $"{Say.Length(50)} all round go round the board and are laced behind.",
+            "Raw edges fray while you work: overcast them by hand, or fold a strip of tape over them.", "common practice"),
+        (LooseCloth.GatheredRound, GatheredMm,
+            $"{Say.Length(35)} beyond the edge all round are gathered under. Cut the round only when the stitching is done: a square "
+                + $"holds better in the frame.", $"The gathering thread runs {Say.Length(5)} inside the raw edge: close stitches, or it "
+                + $"frays out.", "common practice"),
+        (LooseCloth.Badge, BadgeMm,
+            $"{Say.Length(40)} all round are there to be gripped by the ring. The badge is cut out when it is stitched, and its rim "
+                + $"overcast.", "The rim is overcast over the raw edge, so leave it be until then.", "from memory"),
+        (LooseCloth.SewnIn, PatchworkMm + HoopedMm,
+            $"A quarter of an inch of seam ({Say.Length(6.35)}) and {Say.Length(50)} to be hooped by; it is trimmed to its seam when the "
+                + $"stitching is done.", "Overcast the edges: a trimmed block keeps its true size.", "common practice"),
+        (LooseCloth.Felt, FeltMm, $"{Say.Length(40)} all round are there to hold it by; the shape is cut out when the stitching is done.",
+            "Felt does not fray: no edge to see to.", "from memory"),
     ];
 
     /// <summary>How large loose cloth is cut for a shape this wide and high: the cut in mm, rounded up to fives.</summary>
@@ -54,7 +66,10 @@ public static class ClothAllowance
         static double Up(double mm) => Math.Ceiling(Math.Round(mm / StepMm, 6)) * StepMm;
     }
 
-    /// <summary>The decision on the cut, or null for what is bought ready made. <paramref name="shrinkPercent"/> is what the cloth loses where it was not washed before.</summary>
+    /// <summary>
+    /// The decision on the cut, or null for what is bought ready made. <paramref name="shrinkPercent"/> is what the cloth loses where it
+    /// was not washed before.
+    /// </summary>
     public static Decision? Decide(Form form, FormSize size, double shrinkPercent)
     {
         if (form.Loose is not { } kind)
@@ -67,10 +82,13 @@ public static class ClothAllowance
         var because = new List<Told> { row.Because, row.RawEdge };
         if (shrinkPercent >= 1)
         {
-            because.Add($"Wash it before you cut: it loses about {Say.Number(shrinkPercent)} %, and cut to size it would end up {Say.Length(Math.Round(w * shrinkPercent / 100))} too narrow.");
+            because.Add($"Wash it before you cut: it loses about {Say.Number(shrinkPercent)} %, and cut to size it would end up "
+                + $"{Say.Length(Math.Round(w * shrinkPercent / 100))} too narrow.");
         }
 
         return Deciding.Make(
-            "item.cloth-cut", Station.Item, "How large the cloth is cut", new Choice("cut", $"Cut the cloth {Say.Length(w)} × {Say.Length(h)}"), null, because, ["Another size, or another way of making it up."]);
+            "item.cloth-cut", Station.Item, "How large the cloth is cut",
+                new Choice("cut", $"Cut the cloth {Say.Length(w)} × {Say.Length(h)}"), null, because,
+                ["Another size, or another way of making it up."]);
     }
 }

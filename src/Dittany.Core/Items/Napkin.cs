@@ -4,7 +4,9 @@ using static Dittany.Core.Items.Shapes;
 
 namespace Dittany.Core.Items;
 
-/// <summary>A hemmed table napkin, mitred corners. Datum: the top left corner, x right, y down. The corner usually worked is the lower right one.</summary>
+/// <summary>
+/// A hemmed table napkin, mitred corners. Datum: the top left corner, x right, y down. The corner usually worked is the lower right one.
+/// </summary>
 public static class Napkin
 {
     /// <summary>Depth of the hem, fold to stitching (common practice).</summary>
@@ -49,11 +51,14 @@ public static class Napkin
             [
                 .. Corners.Of(
                     w, h, CornerCentreMm, Free, Reach, Edge, $"{Say.Length(65)} from both edges it shows in the corner of a folded napkin.",
-                    new UsualLettering(8, 12, 0.65, 2 * (CornerCentreMm - Free), $"Wider words would come nearer than {Say.Length(25)} to the hem.", "from memory", 18, 25)),
+                    new UsualLettering(8, 12, 0.65, 2 * (CornerCentreMm - Free),
+                        $"Wider words would come nearer than {Say.Length(25)} to the hem.", "from memory", 18, 25)),
                 new Zone(
                     "edge", "along the lower edge", edge, 0, Edge,
-                    Parts.Base(30, "the hem", new Pt(w / 2, h - HemMm - 30), $"{Say.Length(30)} above the hem's stitching the words stand clear of it and still read as a border."),
-                    new UsualLettering(8, 14, 0.5, w * 0.5, "Half the napkin's width leaves it calm at both sides.", "from memory", 18, 25)),
+                    Parts.Base(30, "the hem", new Pt(w / 2, h - HemMm - 30),
+                        $"{Say.Length(30)} above the hem's stitching the words stand clear of it and still read as a border."),
+                    new UsualLettering(8, 14, 0.5, w * 0.5, "Half the napkin's width leaves it calm at both sides.", "from memory", 18,
+                        25)),
             ],
             [
                 .. Hems.Around(w, h, HemMm, HemMm),

@@ -19,6 +19,7 @@ public static class OpticalPlace
     {
         var (x0, x1) = (ring.Min(p => p.X), ring.Max(p => p.X));
         var (y0, y1) = (ring.Min(p => p.Y), ring.Max(p => p.Y));
-        return new UsualPlace(ChoiceId, Text, new Pt((x0 + x1) / 2, ((y0 + y1) / 2) - ((y1 - y0) * Rise)), Stands.OnMiddle, [Because], "from memory");
+        return new UsualPlace(ChoiceId, Text, new Pt((x0 + x1) / 2, ((y0 + y1) / 2) - ((y1 - y0) * Rise)), Stands.OnMiddle, [Because],
+            "from memory");
     }
 }

@@ -16,8 +16,8 @@ public enum FoldSide
 }
 
 /// <summary>
-/// One side of an own form, as seen with it towards the maker and, where it is folded over, as worn. Points are mm, x right, y down. <paramref name="OpeningMm"/> is how wide
-/// a tube lies flat there; <paramref name="WithinMm"/> how far off a traced length may be.
+/// One side of an own form, as seen with it towards the maker and, where it is folded over, as worn. Points are mm, x right, y down.
+/// <paramref name="OpeningMm"/> is how wide a tube lies flat there; <paramref name="WithinMm"/> how far off a traced length may be.
 /// </summary>
 public sealed record OwnFace(
     string Id,
@@ -33,7 +33,8 @@ public sealed record OwnFace(
     public const string FrontId = "front";
 
     /// <summary>The one side of an item that has no other.</summary>
-    public static OwnFace Front(IReadOnlyList<Pt> outlineMm, IReadOnlyList<OwnZone> zones, IReadOnlyList<OwnObstacle> obstacles, double? openingMm = null) =>
+    public static OwnFace Front(IReadOnlyList<Pt> outlineMm, IReadOnlyList<OwnZone> zones, IReadOnlyList<OwnObstacle> obstacles,
+        double? openingMm = null) =>
         new(FrontId, "front", outlineMm, zones, obstacles, openingMm);
 
     /// <summary>How wide it lies, mm.</summary>
@@ -59,7 +60,8 @@ public sealed record OwnFace(
     public const double UsualEdgeMm = 10;
 
     /// <summary>
-    /// The side behind this one to begin with: the same outline seen from behind, with hems where they lie on this side, for a hem goes all round; all of it a place for words.
+    /// The side behind this one to begin with: the same outline seen from behind, with hems where they lie on this side, for a hem goes all
+    /// round; all of it a place for words.
     /// </summary>
     public OwnFace Behind(string id, string name)
     {
@@ -68,16 +70,22 @@ public sealed record OwnFace(
         var outline = Turned(OutlineMm);
         return new OwnFace(
             id, name, outline, [new OwnZone($"{id}-all", $"{name}, all of it", outline, UsualEdgeMm)],
-            Obstacles.Where(o => o.Kind is ObstacleKind.TopstitchedHem or ObstacleKind.RolledHem or ObstacleKind.RawEdge or ObstacleKind.BagSide).Select(o => o with { RingMm = Turned(o.RingMm) }).ToArray(), OpeningMm);
+            Obstacles.Where(o =>
+                o.Kind is ObstacleKind.TopstitchedHem or ObstacleKind.RolledHem or ObstacleKind.RawEdge or ObstacleKind.BagSide).Select(
+                o => o with { RingMm = Turned(o.RingMm) }).ToArray(), OpeningMm);
     }
 }
 
-/// <summary>The catalogue's form an own one was copied from, and the measures it was copied at: what is still as it was there keeps its landmarks, usual places and reasons.</summary>
+/// <summary>
+/// The catalogue's form an own one was copied from, and the measures it was copied at: what is still as it was there keeps its landmarks,
+/// usual places and reasons.
+/// </summary>
 public sealed record OwnLike(string Form, string Size, double WidthMm, double HeightMm);
 
 /// <summary>
-/// An item of the maker's own, measured by hand, traced from a photograph or copied from the cupboard: plain data, kept whole within each job that uses it, so that a later
-/// change never alters a piece begun. It has one face or several, the usual one first. <paramref name="Shape"/> is how it was measured; <paramref name="MeasuredMm"/> her numbers.
+/// An item of the maker's own, measured by hand, traced from a photograph or copied from the cupboard: plain data, kept whole within each
+/// job that uses it, so that a later change never alters a piece begun. It has one face or several, the usual one first.
+/// <paramref name="Shape"/> is how it was measured; <paramref name="MeasuredMm"/> her numbers.
 /// </summary>
 public sealed record OwnForm(
     string Id,
@@ -112,34 +120,41 @@ public sealed record OwnForm(
     public OwnForm Scaled(double by) => this with { Faces = Faces.Select(f => f.Scaled(by)).ToArray(), Like = by == 1 ? Like : null };
 
     /// <summary>Names a maker is likely to give one more side, tried in order.</summary>
-    private static readonly (string Id, string Name)[] Sides = [("back", "back"), ("inside", "inside"), ("left-side", "left side"), ("right-side", "right side")];
+    private static readonly (string Id, string Name)[] Sides = [("back", "back"), ("inside", "inside"), ("left-side", "left side"),
+        ("right-side", "right side")];
 
     /// <summary>An id and a name for one more side: what a side is usually called, or its number.</summary>
     public (string Id, string Name) NextSide()
     {
-        var numbered = Enumerable.Range(Faces.Count + 1, Faces.Count + 1).Select(n => n.ToString(System.Globalization.CultureInfo.InvariantCulture)).Select(n => (Id: $"side-{n}", Name: $"side {n}"));
+        var numbered = Enumerable.Range(Faces.Count + 1, Faces.Count + 1).Select(n =>
+            n.ToString(System.Globalization.CultureInfo.InvariantCulture)).Select(n => (Id: $"side-{n}", Name: $"side {n}"));
         return Sides.Concat(numbered).First(s => Faces.All(f => f.Id != s.Id && f.Name != s.Name));
     }
 
     /// <summary>
-    /// This form scaled so that a face is as wide as her tape says, which counts more than the drawing. A face with a photograph of its own is scaled alone; one without takes all
-    /// others without along, for they were drawn to the same numbers.
+    /// This form scaled so that a face is as wide as her tape says, which counts more than the drawing. A face with a photograph of its own
+    /// is scaled alone; one without takes all others without along, for they were drawn to the same numbers.
     /// </summary>
     public OwnForm ToTape(string face, double widthMm)
     {
         var of = Face(face);
         var by = widthMm / of.WidthMm;
-        return of.Picture is not null ? With(of.Scaled(by)) : Scaled(by) with { Faces = Faces.Select(f => f.Picture is null ? f.Scaled(by) : f).ToArray() };
+        return of.Picture is not null ? With(of.Scaled(by)) : Scaled(by)
+            with { Faces = Faces.Select(f => f.Picture is null ? f.Scaled(by) : f).ToArray() };
     }
 
     /// <summary>A copy of a catalogue form at a size with all its faces, to be changed.</summary>
     public static OwnForm CopyOf(Form form, FormSize size, string id, string name) => new(
-        id, name, "copied", new Dictionary<string, double>(StringComparer.Ordinal) { [form.Width.Id] = size.WidthMm, [form.Height.Id] = size.HeightMm },
-        form.Build(size).Select(Copy).ToArray(), form.UsualCloth, form.UsualColour, form.UsualWearer, form.Use, size.Lined, new OwnLike(form.Id, size.Id, size.WidthMm, size.HeightMm));
+        id, name, "copied", new Dictionary<string, double>(StringComparer.Ordinal) { [form.Width.Id] = size.WidthMm,
+            [form.Height.Id] = size.HeightMm },
+        form.Build(size).Select(Copy).ToArray(), form.UsualCloth, form.UsualColour, form.UsualWearer, form.Use, size.Lined,
+            new OwnLike(form.Id, size.Id, size.WidthMm, size.HeightMm));
 
     private static OwnFace Copy(Drawn drawn) => new(
-        drawn.Face.Id, drawn.Face.Name, drawn.Outline, drawn.Zones.Select(z => new OwnZone(z.Id, z.Name, z.Ring, z.EdgeAllowanceMm)).ToArray(),
-        drawn.Obstacles.Select(o => new OwnObstacle(o.Id, o.Name, o.Kind, o.Ring)).ToArray(), drawn.Opening?.FlatWidthMm, drawn.Face.Fold is null ? null : FoldSide.Top, drawn.Picture);
+        drawn.Face.Id, drawn.Face.Name, drawn.Outline, drawn.Zones.Select(z =>
+            new OwnZone(z.Id, z.Name, z.Ring, z.EdgeAllowanceMm)).ToArray(),
+        drawn.Obstacles.Select(o => new OwnObstacle(o.Id, o.Name, o.Kind, o.Ring)).ToArray(), drawn.Opening?.FlatWidthMm,
+            drawn.Face.Fold is null ? null : FoldSide.Top, drawn.Picture);
 }
 
 /// <summary>Something in an own form that cannot be: which member, what is wrong, what would do.</summary>

@@ -34,7 +34,8 @@ public static class OwnForms
 
         if (form.Faces.Count is 0 or > OwnForm.MostFaces)
         {
-            faults.Add(new("faces", form.Faces.Count == 0 ? "It has no side to work on." : $"There are {form.Faces.Count} sides, and {OwnForm.MostFaces} is the most.", "Draw one side at least."));
+            faults.Add(new("faces", form.Faces.Count == 0 ? "It has no side to work on."
+                : $"There are {form.Faces.Count} sides, and {OwnForm.MostFaces} is the most.", "Draw one side at least."));
         }
 
         Twice("faces", form.Faces.Select(f => f.Id), "Two sides", faults);
@@ -49,7 +50,8 @@ public static class OwnForms
             faults.Add(new("like/form", $"There is no form '{named.Form}' that it could be like.", "Leave out “like”: the outlines stay."));
         }
 
-        if (form.Like is { } like && !(like.WidthMm > 0 && like.WidthMm <= OwnForm.MostMm && like.HeightMm > 0 && like.HeightMm <= OwnForm.MostMm))
+        if (form.Like is { } like && !(like.WidthMm > 0 && like.WidthMm <= OwnForm.MostMm && like.HeightMm > 0
+            && like.HeightMm <= OwnForm.MostMm))
         {
             faults.Add(new("like", "The measures it was copied at cannot be.", "Leave out “like”: the outlines stay."));
         }
@@ -57,7 +59,9 @@ public static class OwnForms
         return faults;
     }
 
-    /// <summary>How the members of a face are named: those of the first stand by themselves, those of the others under their place among the others.</summary>
+    /// <summary>
+    /// How the members of a face are named: those of the first stand by themselves, those of the others under their place among the others.
+    /// </summary>
     public static string At(int face) => face == 0 ? string.Empty : $"faces/{(face - 1).ToString(CultureInfo.InvariantCulture)}/";
 
     private static void Face(OwnFace face, string at, List<FormFault> faults)
@@ -66,24 +70,28 @@ public static class OwnForms
         Named($"{at}{(at.Length == 0 ? "face/" : string.Empty)}name", face.Name, faults);
         if (face.OpeningMm is { } opening && !(opening >= OwnForm.LeastMm && opening <= OwnForm.MostMm))
         {
-            faults.Add(new($"{at}openingMm", $"An opening of {Number(opening)} mm is out of reach.", "Use 15 to 5000 mm, or leave it out."));
+            faults.Add(new($"{at}openingMm", $"An opening of {Number(opening)} mm is out of reach.",
+                "Use 15 to 5000 mm, or leave it out."));
         }
 
         var sound = Ring($"{at}outlineMm", "outline", face.OutlineMm, faults);
         if (sound && (Math.Min(face.WidthMm, face.HeightMm) < OwnForm.LeastMm || Math.Max(face.WidthMm, face.HeightMm) > OwnForm.MostMm))
         {
-            faults.Add(new($"{at}outlineMm", $"The outline is {Say.Length(face.WidthMm)} × {Say.Length(face.HeightMm)}.", "An item is 15 mm to 5 m wide and high; give lengths in millimetres."));
+            faults.Add(new($"{at}outlineMm", $"The outline is {Say.Length(face.WidthMm)} × {Say.Length(face.HeightMm)}.",
+                "An item is 15 mm to 5 m wide and high; give lengths in millimetres."));
             sound = false;
         }
 
         if (face.Zones.Count is 0 or > OwnForm.MostZones)
         {
-            faults.Add(new($"{at}zones", face.Zones.Count == 0 ? "There is no zone: nowhere for the words to go." : $"There are {face.Zones.Count} zones, and {OwnForm.MostZones} is the most.", "Draw at least one zone."));
+            faults.Add(new($"{at}zones", face.Zones.Count == 0 ? "There is no zone: nowhere for the words to go."
+                : $"There are {face.Zones.Count} zones, and {OwnForm.MostZones} is the most.", "Draw at least one zone."));
         }
 
         if (face.Obstacles.Count > OwnForm.MostObstacles)
         {
-            faults.Add(new($"{at}obstacles", $"There are {face.Obstacles.Count} obstacles, and {OwnForm.MostObstacles} is the most.", "Join those that touch."));
+            faults.Add(new($"{at}obstacles", $"There are {face.Obstacles.Count} obstacles, and {OwnForm.MostObstacles} is the most.",
+                "Join those that touch."));
         }
 
         Twice($"{at}obstacles", face.Obstacles.Select(o => o.Id), "Two", faults);
@@ -98,9 +106,11 @@ public static class OwnForms
                 faults.Add(new($"{here}/edgeMm", $"{Number(zone.EdgeAllowanceMm)} mm cannot be kept free.", "Use 0 to 200 mm."));
             }
 
-            if (Ring($"{here}/ringMm", $"zone “{zone.Name}”", zone.RingMm, faults) && sound && Outside(zone.RingMm, face.OutlineMm) is var by && by > SlackMm)
+            if (Ring($"{here}/ringMm", $"zone “{zone.Name}”", zone.RingMm, faults) && sound
+                && Outside(zone.RingMm, face.OutlineMm) is var by && by > SlackMm)
             {
-                faults.Add(new($"{here}/ringMm", $"The zone “{zone.Name}” reaches {Say.Length(Math.Round(by, 1))} outside the item.", "Draw it inside the outline."));
+                faults.Add(new($"{here}/ringMm", $"The zone “{zone.Name}” reaches {Say.Length(Math.Round(by, 1))} outside the item.",
+                    "Draw it inside the outline."));
             }
         }
 
@@ -110,9 +120,11 @@ public static class OwnForms
             var here = $"{at}obstacles/{i.ToString(CultureInfo.InvariantCulture)}";
             Named($"{here}/name", obstacle.Name, faults);
             Named($"{here}/id", obstacle.Id, faults);
-            if (Ring($"{here}/ringMm", $"obstacle “{obstacle.Name}”", obstacle.RingMm, faults) && sound && Region.Of(obstacle.RingMm).Within(Region.Of(face.OutlineMm)).IsEmpty)
+            if (Ring($"{here}/ringMm", $"obstacle “{obstacle.Name}”", obstacle.RingMm, faults) && sound
+                && Region.Of(obstacle.RingMm).Within(Region.Of(face.OutlineMm)).IsEmpty)
             {
-                faults.Add(new($"{here}/ringMm", $"The obstacle “{obstacle.Name}” lies nowhere on the item.", "Draw it on the item, or take it out."));
+                faults.Add(new($"{here}/ringMm", $"The obstacle “{obstacle.Name}” lies nowhere on the item.",
+                    "Draw it on the item, or take it out."));
             }
         }
     }
@@ -129,17 +141,24 @@ public static class OwnForms
     public static Form AsForm(OwnForm own)
     {
         var first = own.First;
-        var how = first.Picture is null ? "measured by the maker" : $"traced from a photograph{(first.WithinMm is { } within ? (Told)$", lengths within {Say.Length(Math.Round(within, 1))}" : string.Empty)}";
+        var how = first.Picture is null ? "measured by the maker"
+            : $"traced from a "
+                + $"photograph{(first.WithinMm is { } within ? (Told)$", lengths within {Say.Length(Math.Round(within, 1))}" : string.Empty)}";
         var like = own.Like is { } l ? Catalogue.Find(l.Form) : null;
-        var faces = like is null ? [] : like.Build((like.Sizes.FirstOrDefault(s => s.Id == own.Like!.Size) ?? like.Sizes[0]) with { WidthMm = own.Like!.WidthMm, HeightMm = own.Like.HeightMm });
+        var faces = like is null ? [] : like.Build((like.Sizes.FirstOrDefault(s => s.Id == own.Like!.Size) ?? like.Sizes[0])
+            with { WidthMm = own.Like!.WidthMm, HeightMm = own.Like.HeightMm });
         Drawn? LikeOf(OwnFace face) => faces.FirstOrDefault(d => d.Face.Id == face.Id);
 
         // Governing measures of a copy are what they were as long as its first side is: a star measures more than the box round it.
-        var (w, h) = LikeOf(first) is { } was && OwnFaces.Unchanged(first.OutlineMm, was.Outline) ? (own.Like!.WidthMm, own.Like.HeightMm) : (first.WidthMm, first.HeightMm);
+        var (w, h) = LikeOf(first) is { } was && OwnFaces.Unchanged(first.OutlineMm, was.Outline) ? (own.Like!.WidthMm, own.Like.HeightMm)
+            : (first.WidthMm, first.HeightMm);
         return new Form(
-            own.Id, own.Name, Shelf.Own, own.Cloth, own.Colour, own.Wearer, own.Use ?? new FormUse(Handled: false, NextToSkin: own.Wearer is not "nobody", SeenOutdoors: false, MadeUp: first.OpeningMm is not null),
+            own.Id, own.Name, Shelf.Own, own.Cloth, own.Colour, own.Wearer, own.Use
+                ?? new FormUse(Handled: false, NextToSkin: own.Wearer is not "nobody", SeenOutdoors: false, MadeUp: first.OpeningMm
+                is not null),
             [new FormSize("own", $"{Say.Length(Math.Round(w))} × {Say.Length(Math.Round(h))}", w, h, how, own.Lined)], "own",
-            new Measure("width", "Width", "From side to side.", OwnForm.LeastMm, OwnForm.MostMm), new Measure("height", "Height", "From top to bottom.", OwnForm.LeastMm, OwnForm.MostMm),
+            new Measure("width", "Width", "From side to side.", OwnForm.LeastMm, OwnForm.MostMm),
+                new Measure("height", "Height", "From top to bottom.", OwnForm.LeastMm, OwnForm.MostMm),
 
             // A size scaled to a number of hers draws everything out with it.
             size => own.Faces.Select(f => OwnFaces.Draw(own.Name, f, LikeOf(f), size.WidthMm / w, size.HeightMm / h)).ToArray())
@@ -158,9 +177,11 @@ public static class OwnForms
             return false;
         }
 
-        if (ring.Any(p => !double.IsFinite(p.X) || !double.IsFinite(p.Y) || Math.Abs(p.X) > OwnForm.MostMm || Math.Abs(p.Y) > OwnForm.MostMm))
+        if (ring.Any(p => !double.IsFinite(p.X) || !double.IsFinite(p.Y) || Math.Abs(p.X) > OwnForm.MostMm
+            || Math.Abs(p.Y) > OwnForm.MostMm))
         {
-            faults.Add(new(member, $"A point of the {what} lies nowhere on an item.", "Give points in mm, up to 5000 from where you measure."));
+            faults.Add(new(member, $"A point of the {what} lies nowhere on an item.",
+                "Give points in mm, up to 5000 from where you measure."));
             return false;
         }
 
@@ -172,7 +193,8 @@ public static class OwnForms
 
         if (Region.CrossingOf(ring) is { } at)
         {
-            faults.Add(new(member, $"The {what} crosses itself near {Number(Math.Round(at.X))}, {Number(Math.Round(at.Y))} mm.", "Give the points in order, going round once."));
+            faults.Add(new(member, $"The {what} crosses itself near {Number(Math.Round(at.X))}, {Number(Math.Round(at.Y))} mm.",
+                "Give the points in order, going round once."));
             return false;
         }
 
@@ -189,7 +211,8 @@ public static class OwnForms
     {
         if (text.Trim().Length is 0 or > 80 || text.Any(char.IsControl))
         {
-            faults.Add(new(member, text.Trim().Length == 0 ? "It has no name." : "The name is too long, or holds a control character.", "Give a name of 1 to 80 characters."));
+            faults.Add(new(member, text.Trim().Length == 0 ? "It has no name." : "The name is too long, or holds a control character.",
+                "Give a name of 1 to 80 characters."));
         }
     }
 

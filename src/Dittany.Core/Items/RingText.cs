@@ -4,8 +4,8 @@ using Dittany.Core.Geometry;
 namespace Dittany.Core.Items;
 
 /// <summary>
-/// A ring written by hand: a point a line, two numbers in mm divided by a comma or a blank; or one line of four for a rectangle, left, top, width, height. What is written is
-/// what is read back.
+/// A ring written by hand: a point a line, two numbers in mm divided by a comma or a blank; or one line of four for a rectangle, left, top,
+/// width, height. What is written is what is read back.
 /// </summary>
 public static class RingText
 {
@@ -23,7 +23,8 @@ public static class RingText
             {
                 if (!double.TryParse(word, NumberStyles.Float, CultureInfo.InvariantCulture, out var n) || !double.IsFinite(n))
                 {
-                    return ([], $"Line {(i + 1).ToString(CultureInfo.InvariantCulture)}: “{(word.Length > 20 ? word[..20] : word)}” is no number. Write two numbers in mm, such as 120, 40.");
+                    return ([], $"Line {(i + 1).ToString(CultureInfo.InvariantCulture)}: “{(word.Length > 20 ? word[..20] : word)}” is no "
+                        + $"number. Write two numbers in mm, such as 120, 40.");
                 }
 
                 numbers.Add(n);
@@ -31,12 +32,15 @@ public static class RingText
 
             if (numbers.Count == 4 && lines.Length == 1)
             {
-                return (Shapes.Rectangle(numbers[0], numbers[1], numbers[2], numbers[3]), numbers[2] > 0 && numbers[3] > 0 ? null : "A rectangle wants a width and a height above 0.");
+                return (Shapes.Rectangle(numbers[0], numbers[1], numbers[2], numbers[3]), numbers[2] > 0 && numbers[3] > 0 ? null
+                    : "A rectangle wants a width and a height above 0.");
             }
 
             if (numbers.Count != 2)
             {
-                return ([], $"Line {(i + 1).ToString(CultureInfo.InvariantCulture)}: a point is two numbers, and there {(numbers.Count == 1 ? "is 1" : $"are {numbers.Count.ToString(CultureInfo.InvariantCulture)}")}. For a rectangle write one line: left, top, width, height.");
+                return ([], $"Line {(i + 1).ToString(CultureInfo.InvariantCulture)}: a point is two numbers, and there "
+                    + $"{(numbers.Count == 1 ? "is 1" : $"are {numbers.Count.ToString(CultureInfo.InvariantCulture)}")}. For a rectangle "
+                    + $"write one line: left, top, width, height.");
             }
 
             points.Add(new Pt(numbers[0], numbers[1]));
@@ -47,5 +51,6 @@ public static class RingText
 
     /// <summary>The ring as it is read back, to a tenth of a millimetre.</summary>
     public static string Write(IReadOnlyList<Pt> ring) =>
-        string.Join('\n', ring.Select(p => string.Create(CultureInfo.InvariantCulture, $"{Math.Round(p.X, 1):0.#}, {Math.Round(p.Y, 1):0.#}")));
+        string.Join('\n', ring.Select(p => string.Create(CultureInfo.InvariantCulture,
+            $"{Math.Round(p.X, 1):0.#}, {Math.Round(p.Y, 1):0.#}")));
 }

@@ -8,7 +8,8 @@ internal static class Shapes
     public static Pt[] Rectangle(double x, double y, double w, double h) => [new(x, y), new(x + w, y), new(x + w, y + h), new(x, y + h)];
 
     public static Pt[] Circle(Pt centre, double radius) =>
-        Enumerable.Range(0, 24).Select(i => centre + new Pt(radius * Math.Cos(Math.PI * i / 12), radius * Math.Sin(Math.PI * i / 12))).ToArray();
+        Enumerable.Range(0, 24).Select(i => centre + new Pt(radius * Math.Cos(Math.PI * i / 12),
+            radius * Math.Sin(Math.PI * i / 12))).ToArray();
 
     /// <summary>Points along a cubic, both ends included.</summary>
     public static Pt[] Bend(Pt from, Pt one, Pt two, Pt to)

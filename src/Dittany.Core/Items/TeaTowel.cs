@@ -5,8 +5,8 @@ using static Dittany.Core.Items.Shapes;
 namespace Dittany.Core.Items;
 
 /// <summary>
-/// A tea towel lying upright, its loop at the top. Datum: the top left corner, x right, y down. Hems all round, a woven band near the bottom.
-/// It hangs folded in three, so the middle third is what is seen.
+/// A tea towel lying upright, its loop at the top. Datum: the top left corner, x right, y down. Hems all round, a woven band near the
+/// bottom. It hangs folded in three, so the middle third is what is seen.
 /// </summary>
 public static class TeaTowel
 {
@@ -27,7 +27,8 @@ public static class TeaTowel
     /// <summary>The base of the lettering stands this far above the hem (from memory).</summary>
     public const double BaseAboveHemMm = 70;
 
-    private static readonly Told Folded = $"{Say.Length(10)} are kept free at its edges, so that nothing disappears round the fold when it hangs folded in three.";
+    private static readonly Told Folded = $"{Say.Length(10)} are kept free at its edges, so that nothing disappears round the fold when "
+        + $"it hangs folded in three.";
 
     public static Form Form { get; } = new(
         "tea-towel",
@@ -52,7 +53,8 @@ public static class TeaTowel
     private static Drawn Build(FormSize size)
     {
         var (w, h) = (size.WidthMm, size.HeightMm);
-        var lettering = new UsualLettering(15, 25, 0.65, w / 3 - (2 * FoldAllowanceMm), $"A third of the cloth less {Say.Length(20)} is what is seen when it hangs folded in three.", "from memory");
+        var lettering = new UsualLettering(15, 25, 0.65, w / 3 - (2 * FoldAllowanceMm),
+            $"A third of the cloth less {Say.Length(20)} is what is seen when it hangs folded in three.", "from memory");
         var lower = Rectangle(w / 3, h * 0.6, w / 3, h - BandToMm - (h * 0.6));
         var middle = Rectangle(w / 3, h * 0.25, w / 3, h * 0.35);
         return new Drawn(
@@ -62,19 +64,26 @@ public static class TeaTowel
                 new Zone(
                     "lower", "lower middle, as it hangs", lower, FoldAllowanceMm, Folded,
                     new UsualPlace(
-                        "base-above-hem", $"The base of the words {Say.Length(70)} above the hem, on the centre fold", new Pt(w / 2, h - HemMm - BaseAboveHemMm), Stands.OnBaseline,
-                        [$"{Say.Length(70)} above the hem's stitching the words hang where the eye falls, clear of the band."], "from memory", "bottom-hem-stitching"),
+                        "base-above-hem", $"The base of the words {Say.Length(70)} above the hem, on the centre fold",
+                            new Pt(w / 2, h - HemMm - BaseAboveHemMm), Stands.OnBaseline,
+                        [$"{Say.Length(70)} above the hem's stitching the words hang where the eye falls, clear of the band."],
+                            "from memory", "bottom-hem-stitching"),
                     lettering),
                 new Zone("middle", "middle of the cloth", middle, FoldAllowanceMm, Folded, OpticalPlace.In(middle), lettering),
             ],
             [
                 .. Hems.Around(w, h, HemMm, SideHemMm),
-                new Obstacle("band", "woven band", ObstacleKind.Print, Rectangle(SideHemMm, h - BandToMm, w - (2 * SideHemMm), BandToMm - BandFromMm)),
+                new Obstacle("band", "woven band", ObstacleKind.Print,
+                    Rectangle(SideHemMm, h - BandToMm, w - (2 * SideHemMm), BandToMm - BandFromMm)),
             ],
             [
                 .. Parts.Flat(w, h, "towel", HemMm, SideHemMm),
-                new Landmark("left-third", "the left third fold", new Pt(w / 3, 0), new Pt(w / 3, h), Found.Fold, new Folding("Fold the towel in three lengthwise, as it hangs, and crease: that gives both third folds.", string.Empty, string.Empty, 2)),
-                new Landmark("right-third", "the right third fold", new Pt(w * 2 / 3, 0), new Pt(w * 2 / 3, h), Found.Fold, new Folding("Fold the towel in three lengthwise, as it hangs, and crease: that gives both third folds.", string.Empty, string.Empty, 2)),
+                new Landmark("left-third", "the left third fold", new Pt(w / 3, 0), new Pt(w / 3, h), Found.Fold,
+                    new Folding("Fold the towel in three lengthwise, as it hangs, and crease: that gives both third folds.", string.Empty,
+                    string.Empty, 2)),
+                new Landmark("right-third", "the right third fold", new Pt(w * 2 / 3, 0), new Pt(w * 2 / 3, h), Found.Fold,
+                    new Folding("Fold the towel in three lengthwise, as it hangs, and crease: that gives both third folds.", string.Empty,
+                    string.Empty, 2)),
             ],
             [Strip(Bend(new Pt((w / 2) - 9, 4), new Pt((w / 2) - 9, -26), new Pt((w / 2) + 9, -26), new Pt((w / 2) + 9, 4)), 4)]);
     }

@@ -5,8 +5,8 @@ using static Dittany.Core.Items.Shapes;
 namespace Dittany.Core.Items;
 
 /// <summary>
-/// A tote bag, one panel towards the maker, its opening at the top. Datum: the top left corner of the panel, x right, y down. A deep hem, two strap ends sewn onto it, side
-/// and base seams; some are lined.
+/// A tote bag, one panel towards the maker, its opening at the top. Datum: the top left corner of the panel, x right, y down. A deep hem,
+/// two strap ends sewn onto it, side and base seams; some are lined.
 /// </summary>
 public static class Tote
 {
@@ -49,8 +49,10 @@ public static class Tote
         var (left, right) = (w * 0.27, w * 0.73);
         var panel = Rectangle(0, HemMm + BelowHemMm, w, h - AboveBaseMm - HemMm - BelowHemMm);
         var lower = Rectangle(0, h * 0.55, w, h - AboveBaseMm - (h * 0.55));
-        Told Edge = $"{Say.Length(70)} are kept free below the top hem and {Say.Length(90)} above the base, where the bag bends when it is full.";
-        var lettering = new UsualLettering(20, 35, 0.65, w * 0.7, "Words as wide as the bag go round its sides when it is full.", "from memory");
+        Told Edge = $"{Say.Length(70)} are kept free below the top hem and {Say.Length(90)} above the base, where the bag bends when it "
+            + $"is full.";
+        var lettering = new UsualLettering(20, 35, 0.65, w * 0.7, "Words as wide as the bag go round its sides when it is full.",
+            "from memory");
         return new Drawn(
             new Face("front", "front", "top left corner of the panel"),
             Rectangle(0, 0, w, h),
@@ -59,20 +61,27 @@ public static class Tote
                 new Zone("lower", "lower part of the panel", lower, 0, Edge, OpticalPlace.In(lower), lettering),
             ],
             [
-                new Obstacle("top-hem", "top hem", ObstacleKind.TopstitchedHem, Rectangle(0, 0, w, HemMm), [new Pt(0, HemMm), new Pt(w, HemMm)]),
+                new Obstacle("top-hem", "top hem", ObstacleKind.TopstitchedHem, Rectangle(0, 0, w, HemMm),
+                    [new Pt(0, HemMm), new Pt(w, HemMm)]),
                 new Obstacle("left-side", "left side seam", ObstacleKind.BagSide, Rectangle(0, 0, 2, h), [new Pt(2, 0), new Pt(2, h)]),
-                new Obstacle("right-side", "right side seam", ObstacleKind.BagSide, Rectangle(w - 2, 0, 2, h), [new Pt(w - 2, 0), new Pt(w - 2, h)]),
+                new Obstacle("right-side", "right side seam", ObstacleKind.BagSide, Rectangle(w - 2, 0, 2, h),
+                    [new Pt(w - 2, 0), new Pt(w - 2, h)]),
                 new Obstacle("base", "base seam", ObstacleKind.BagSide, Rectangle(0, h - 2, w, 2), [new Pt(0, h - 2), new Pt(w, h - 2)]),
-                new Obstacle("left-strap", "left strap end", ObstacleKind.StrapEnd, Rectangle(left - (StrapWidthMm / 2), 0, StrapWidthMm, StrapToMm)),
-                new Obstacle("right-strap", "right strap end", ObstacleKind.StrapEnd, Rectangle(right - (StrapWidthMm / 2), 0, StrapWidthMm, StrapToMm)),
+                new Obstacle("left-strap", "left strap end", ObstacleKind.StrapEnd,
+                    Rectangle(left - (StrapWidthMm / 2), 0, StrapWidthMm, StrapToMm)),
+                new Obstacle("right-strap", "right strap end", ObstacleKind.StrapEnd,
+                    Rectangle(right - (StrapWidthMm / 2), 0, StrapWidthMm, StrapToMm)),
             ],
             [
-                .. Parts.Flat(w, h, "bag").Where(l => l.Id is not "top-edge" and not "cross-fold" and not "upper-quarter" and not "lower-quarter").Select(l => l.Id switch
+                .. Parts.Flat(w, h, "bag").Where(l => l.Id
+                    is not "top-edge" and not "cross-fold" and not "upper-quarter" and not "lower-quarter").Select(l => l.Id switch
                 {
                     "left-edge" => l with { Id = "left-seam", Name = "the left side seam", Found = Found.Seam },
                     "right-edge" => l with { Id = "right-seam", Name = "the right side seam", Found = Found.Seam },
                     "bottom-edge" => l with { Id = "base-seam", Name = "the base seam", Found = Found.Seam },
-                    "centre-fold" => l with { Folding = new Folding("Fold the bag in half lengthwise, side seam on side seam and strap on strap, and crease: that is the centre fold.", "left-seam", "right-seam") },
+                    "centre-fold" => l with { Folding = new Folding(
+                        "Fold the bag in half lengthwise, side seam on side seam and strap on strap, and crease: that is the centre fold.",
+                        "left-seam", "right-seam") },
                     "left-quarter" => l with { Folding = l.Folding! with { OneId = "left-seam" } },
                     _ => l with { Folding = l.Folding! with { OtherId = "right-seam" } },
                 }),

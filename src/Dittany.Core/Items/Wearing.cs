@@ -7,8 +7,8 @@ namespace Dittany.Core.Items;
 public sealed record StatedUse(string? Wearer = null, bool? NextToSkin = null, string? Washed = null, string? Lasts = null);
 
 /// <summary>
-/// Who wears or uses the item and how, and what follows for the work. <paramref name="Washed"/> is often, sometimes, by-hand or never; <paramref name="Lasts"/> is day, years or
-/// keepsake.
+/// Who wears or uses the item and how, and what follows for the work. <paramref name="Washed"/> is often, sometimes, by-hand or never;
+/// <paramref name="Lasts"/> is day, years or keepsake.
 /// </summary>
 public sealed record Worn(string Wearer, bool OnSkin, string Washed, string Lasts, IReadOnlyList<Decision> Decisions)
 {
@@ -21,13 +21,17 @@ public sealed record Worn(string Wearer, bool OnSkin, string Washed, string Last
     public bool Firm => Lasts != "day" && (Washed == "often" || Wearer is "baby" or "child" || Lasts == "keepsake");
 
     /// <summary>Why ends must be firm, as it stands after “and”.</summary>
-    public string FirmBecause => Wearer is "baby" or "child" ? "children pull at it" : Washed == "often" ? "it is washed often" : "it is meant to be kept";
+    public string FirmBecause => Wearer is "baby" or "child" ? "children pull at it" : Washed == "often" ? "it is washed often"
+        : "it is meant to be kept";
 }
 
 /// <summary>Wearers, uses, and the rules that hang on them.</summary>
 public static class Wearing
 {
-    /// <summary>On skin nothing behind, stitch or jump, is longer than this: a tiny finger or toe is caught in it (common practice; the figure from memory).</summary>
+    /// <summary>
+    /// On skin nothing behind, stitch or jump, is longer than this: a tiny finger or toe is caught in it (common practice; the figure from
+    /// memory).
+    /// </summary>
     public const double MostBehindOnSkinMm = 5;
 
     /// <summary>What goes into this cylinder is a small part, mm across and deep (16 CFR 1501, EN 71-1).</summary>
@@ -45,7 +49,8 @@ public static class Wearing
 
     /// <summary>How often it is washed.</summary>
     public static IReadOnlyList<Choice> Washings { get; } =
-        [new("often", "Washed often, in the machine"), new("sometimes", "Washed now and then"), new("by-hand", "Washed by hand only"), new("never", "Never washed")];
+        [new("often", "Washed often, in the machine"), new("sometimes", "Washed now and then"), new("by-hand", "Washed by hand only"),
+            new("never", "Never washed")];
 
     /// <summary>How long it should last.</summary>
     public static IReadOnlyList<Choice> Lastings { get; } =
@@ -59,8 +64,9 @@ public static class Wearing
     public static IReadOnlyList<Choice> Skins { get; } = [OnSkinChoice, OffSkinChoice];
 
     /// <summary>
-    /// Wearer and use as stated or overruled, or the form's usual ones. On skin where the form is worn on it, or for a baby; <paramref name="hers"/> gives her overrule of a
-    /// decision, or null. Cloth that is not washable is never washed; how often what is washed, and how long it lasts, where she does not say, is from memory.
+    /// Wearer and use as stated or overruled, or the form's usual ones. On skin where the form is worn on it, or for a baby;
+    /// <paramref name="hers"/> gives her overrule of a decision, or null. Cloth that is not washable is never washed; how often what is
+    /// washed, and how long it lasts, where she does not say, is from memory.
     /// </summary>
     public static Worn Settle(Form form, StatedUse stated, bool washable, bool hidden, Func<string, string?> hers)
     {
@@ -74,9 +80,12 @@ public static class Wearing
         var onSkin = hersSkin is null ? usuallyOn : hersSkin == OnSkinChoice.ChoiceId;
         Told[] skin = onSkin
             ? [$"Behind, no thread is longer than {Say.Length(MostBehindOnSkinMm)}, and a soft cover goes over the back at the end."]
-            : [usuallyOn ? "You say it is not worn on the skin: threads behind may be as long as elsewhere." : hidden ? "It lies inside, and what is behind it shows outside: keep the back as neat as the face." : "No skin lies on the back of the work."];
+            : [usuallyOn ? "You say it is not worn on the skin: threads behind may be as long as elsewhere." : hidden
+                ? "It lies inside, and what is behind it shows outside: keep the back as neat as the face."
+                : "No skin lies on the back of the work."];
 
-        var ownWashed = !washable ? "never" : form.Use.Handled || taken.Id is "baby" or "child" ? "often" : form.Keepsake ? "by-hand" : "sometimes";
+        var ownWashed = !washable ? "never" : form.Use.Handled || taken.Id is "baby" or "child" ? "often" : form.Keepsake ? "by-hand"
+            : "sometimes";
         var hersWashed = stated.Washed ?? hers("item.washing");
         var washed = hersWashed ?? ownWashed;
         var ownLasts = form.Keepsake ? "keepsake" : "years";
@@ -88,28 +97,40 @@ public static class Wearing
             Decisions =
             [
                 Deciding.Make(
-                    "item.wearer", Station.Item, "Who wears or uses it", new Choice(own.Id, own.Name), hersWearer is null ? null : new Choice(taken.Id, taken.Name), [taken.Because],
+                    "item.wearer", Station.Item, "Who wears or uses it", new Choice(own.Id, own.Name), hersWearer is null ? null
+                        : new Choice(taken.Id, taken.Name), [taken.Because],
                     ["Another wearer."], Known.Select(k => new Choice(k.Id, k.Name)).ToArray()),
                 Deciding.Make(
-                    "item.skin", Station.Item, "Whether it is worn on the skin", usuallyOn ? OnSkinChoice : OffSkinChoice, hersSkin is null ? null : onSkin ? OnSkinChoice : OffSkinChoice, skin,
+                    "item.skin", Station.Item, "Whether it is worn on the skin", usuallyOn ? OnSkinChoice : OffSkinChoice, hersSkin is null
+                        ? null : onSkin ? OnSkinChoice : OffSkinChoice, skin,
                     ["Who wears it, and what is worn under it."], Skins),
                 Deciding.Make(
-                    "item.washing", Station.Item, "How it is washed", Of(Washings, ownWashed), hersWashed is null ? null : Of(Washings, washed),
+                    "item.washing", Station.Item, "How it is washed", Of(Washings, ownWashed), hersWashed is null ? null
+                        : Of(Washings, washed),
                     [
-                        washed == "never" ? washable ? "Nothing is washed out of it later: what holds dry will do." : "The cloth is not washed." : washed == "by-hand" ? "By hand, thread and cloth last longest." : "Ends are woven in, and colours must be fast.",
+                        washed == "never" ? washable ? "Nothing is washed out of it later: what holds dry will do."
+                            : "The cloth is not washed." : washed == "by-hand" ? "By hand, thread and cloth last longest."
+                            : "Ends are woven in, and colours must be fast.",
                         worn.Firm ? $"Ends must be firm: {worn.FirmBecause}." : "Ends need be no firmer than usual.",
                     ],
                     ["How it will be used."], Washings),
                 Deciding.Make(
-                    "item.lasting", Station.Item, "How long it should last", Of(Lastings, ownLasts), hersLasts is null ? null : Of(Lastings, lasts),
-                    [lasts switch { "day" => "For one day the quickest honest way will do.", "keepsake" => "What is kept for good is finished for good: no glue, no knots that bulge.", _ => "It is finished as things in use are: ends woven in, nothing that comes off." }],
+                    "item.lasting", Station.Item, "How long it should last", Of(Lastings, ownLasts), hersLasts is null ? null
+                        : Of(Lastings, lasts),
+                    [lasts switch { "day" => "For one day the quickest honest way will do.", "keepsake" =>
+                        "What is kept for good is finished for good: no glue, no knots that bulge.", _ =>
+                        "It is finished as things in use are: ends woven in, nothing that comes off." }],
                     ["How it will be used."], Lastings),
                 Deciding.Make(
-                    "item.small-parts", Station.Item, "What may be sewn on", taken.Id == "baby" ? new Choice("nothing", "Nothing that could come off") : new Choice("firmly", "What is sewn on is sewn on firmly"), null,
+                    "item.small-parts", Station.Item, "What may be sewn on", taken.Id == "baby"
+                        ? new Choice("nothing", "Nothing that could come off") : new Choice("firmly", "What is sewn on is sewn on firmly"),
+                        null,
                     [
                         taken.Id == "baby"
-                            ? (Told)$"Under three years no bead, button or bell: what goes into a cylinder {Say.Length(SmallPartAcrossMm)} across can be choked on."
-                            : taken.Id == "child" ? "A child pulls at it: each bead by its own knot." : "Beads and buttons are for you to choose.",
+                            ? (Told)($"Under three years no bead, button or bell: what goes into a cylinder "
+                                + $"{Say.Length(SmallPartAcrossMm)} across can be choked on.")
+                            : taken.Id == "child" ? "A child pulls at it: each bead by its own knot."
+                                : "Beads and buttons are for you to choose.",
                     ],
                     ["Who wears it."]),
             ],

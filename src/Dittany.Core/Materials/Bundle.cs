@@ -12,7 +12,9 @@ public static class Bundle
     /// <summary>Strands that a maker may take single.</summary>
     public const int Most = 6;
 
-    /// <summary>How thick a thread may be, in strands: up to six single, and beyond that folded double, so an even number (common practice).</summary>
+    /// <summary>
+    /// How thick a thread may be, in strands: up to six single, and beyond that folded double, so an even number (common practice).
+    /// </summary>
     public static IReadOnlyList<int> Plies { get; } = [1, 2, 3, 4, 5, 6, 8, 10, 12];
 
     /// <summary>Whether so many strands are half as many, folded double.</summary>
@@ -34,6 +36,9 @@ public static class Bundle
     public static double WidthMm(int strands) =>
         strands >= 1 && strands <= Most ? WidthsMm[strands] : 0.40 * Math.Pow(strands, 0.6);
 
-    /// <summary>Threads of this thickness that one length off the skein gives: 3 + 3 makes two, 4 + 2 makes one with two strands left. What is folded is counted by what it is cut from.</summary>
+    /// <summary>
+    /// Threads of this thickness that one length off the skein gives: 3 + 3 makes two, 4 + 2 makes one with two strands left. What is
+    /// folded is counted by what it is cut from.
+    /// </summary>
     public static int PerLength(int strands) => Math.Max(1, StrandsOnSkein / strands);
 }

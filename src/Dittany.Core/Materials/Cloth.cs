@@ -40,7 +40,8 @@ public enum Structure
 }
 
 /// <summary>
-/// A kind of cloth with its usual facts. <paramref name="WashC"/> is the hottest wash it bears, °C, by the usual label of its kind; 0 where it is not washed. Light is the share that comes through, in percent, white and dark; thickness in mm.
+/// A kind of cloth with its usual facts. <paramref name="WashC"/> is the hottest wash it bears, °C, by the usual label of its kind; 0 where
+/// it is not washed. Light is the share that comes through, in percent, white and dark; thickness in mm.
 /// </summary>
 public sealed record ClothKind(
     string Id,
@@ -109,32 +110,48 @@ public enum ClothWeight
     Heavy,
 }
 
-/// <summary>The cloths Dittany knows. Stretch, thickness, light and shrinkage from memory; iron settings by the usual ISO 3758 label of the fibre.</summary>
+/// <summary>
+/// The cloths Dittany knows. Stretch, thickness, light and shrinkage from memory; iron settings by the usual ISO 3758 label of the fibre.
+/// </summary>
 public static class Cloths
 {
     private const string Memory = "from memory";
 
     public static IReadOnlyList<ClothKind> All { get; } =
     [
-        new("lawn", "cotton lawn", 1, 0.2, 35, 5, 3, Pile.None, IronLimit.ThreeDots, true, true, false, Memory, Structure.PlainWeave, "cotton", 60),
-        new("quilting-cotton", "quilting cotton", 1, 0.3, 20, 2, 3, Pile.None, IronLimit.ThreeDots, true, true, false, Memory, Structure.PlainWeave, "cotton", 60),
-        new("linen", "linen", 1, 0.4, 20, 2, 5, Pile.None, IronLimit.ThreeDots, true, true, false, Memory, Structure.PlainWeave, "linen", 60),
-        new("half-linen", "half-linen towelling", 2, 0.5, 12, 1, 6, Pile.None, IronLimit.ThreeDots, true, true, false, Memory, Structure.PlainWeave, "linen and cotton", 60),
-        new("canvas", "cotton canvas", 1, 0.7, 5, 0, 7, Pile.None, IronLimit.ThreeDots, true, true, false, Memory, Structure.Canvas, "cotton", 40),
+        new("lawn", "cotton lawn", 1, 0.2, 35, 5, 3, Pile.None, IronLimit.ThreeDots, true, true, false, Memory, Structure.PlainWeave,
+            "cotton", 60),
+        new("quilting-cotton", "quilting cotton", 1, 0.3, 20, 2, 3, Pile.None, IronLimit.ThreeDots, true, true, false, Memory,
+            Structure.PlainWeave, "cotton", 60),
+        new("linen", "linen", 1, 0.4, 20, 2, 5, Pile.None, IronLimit.ThreeDots, true, true, false, Memory, Structure.PlainWeave, "linen",
+            60),
+        new("half-linen", "half-linen towelling", 2, 0.5, 12, 1, 6, Pile.None, IronLimit.ThreeDots, true, true, false, Memory,
+            Structure.PlainWeave, "linen and cotton", 60),
+        new("canvas", "cotton canvas", 1, 0.7, 5, 0, 7, Pile.None, IronLimit.ThreeDots, true, true, false, Memory, Structure.Canvas,
+            "cotton", 40),
         new("denim", "denim", 2, 0.9, 1, 0, 3, Pile.None, IronLimit.ThreeDots, true, true, false, Memory, Structure.Twill, "cotton", 40),
-        new("cotton-jersey", "cotton jersey", 25, 0.5, 20, 2, 5, Pile.None, IronLimit.TwoDots, true, true, true, Memory, Structure.Jersey, "cotton", 40),
-        new("baby-interlock", "baby interlock", 40, 0.8, 12, 1, 5, Pile.None, IronLimit.TwoDots, true, true, true, Memory, Structure.Jersey, "cotton", 60),
+        new("cotton-jersey", "cotton jersey", 25, 0.5, 20, 2, 5, Pile.None, IronLimit.TwoDots, true, true, true, Memory, Structure.Jersey,
+            "cotton", 40),
+        new("baby-interlock", "baby interlock", 40, 0.8, 12, 1, 5, Pile.None, IronLimit.TwoDots, true, true, true, Memory,
+            Structure.Jersey, "cotton", 60),
         new("rib", "rib knit", 80, 1.0, 10, 1, 5, Pile.None, IronLimit.TwoDots, true, true, true, Memory, Structure.Rib, "cotton", 40),
-        new("fleece", "polyester fleece", 25, 2.8, 3, 0, 1, Pile.Short, IronLimit.OneDot, true, true, true, Memory, Structure.Fleece, "polyester", 40),
+        new("fleece", "polyester fleece", 25, 2.8, 3, 0, 1, Pile.Short, IronLimit.OneDot, true, true, true, Memory, Structure.Fleece,
+            "polyester", 40),
         new("terry", "terry", 4, 3, 3, 0, 6, Pile.Deep, IronLimit.TwoDots, true, true, false, Memory, Structure.Terry, "cotton", 60),
-        new("waffle", "cotton waffle", 15, 1.5, 12, 1, 9, Pile.None, IronLimit.ThreeDots, true, true, false, Memory, Structure.Waffle, "cotton", 60),
+        new("waffle", "cotton waffle", 15, 1.5, 12, 1, 9, Pile.None, IronLimit.ThreeDots, true, true, false, Memory, Structure.Waffle,
+            "cotton", 60),
         new("wool-felt", "wool felt", 4, 1.5, 1, 0, 0, Pile.None, IronLimit.OneDot, false, false, false, Memory, Structure.Felt, "wool", 0),
-        new("velvet", "velvet", 3, 1.2, 1, 0, 0, Pile.Deep, IronLimit.None, false, false, false, Memory, Structure.Velvet, "cotton or silk", 0),
-        new("satin", "polyester satin", 1, 0.2, 25, 3, 1, Pile.None, IronLimit.OneDot, true, true, false, Memory, Structure.Satin, "polyester", 30),
-        new("poplin", "cotton poplin", 1, 0.25, 25, 3, 3, Pile.None, IronLimit.ThreeDots, true, true, false, Memory, Structure.PlainWeave, "cotton", 60),
-        new("twill", "cotton twill", 1, 0.6, 4, 0, 4, Pile.None, IronLimit.ThreeDots, true, true, false, Memory, Structure.Twill, "cotton", 40),
+        new("velvet", "velvet", 3, 1.2, 1, 0, 0, Pile.Deep, IronLimit.None, false, false, false, Memory, Structure.Velvet,
+            "cotton or silk", 0),
+        new("satin", "polyester satin", 1, 0.2, 25, 3, 1, Pile.None, IronLimit.OneDot, true, true, false, Memory, Structure.Satin,
+            "polyester", 30),
+        new("poplin", "cotton poplin", 1, 0.25, 25, 3, 3, Pile.None, IronLimit.ThreeDots, true, true, false, Memory, Structure.PlainWeave,
+            "cotton", 60),
+        new("twill", "cotton twill", 1, 0.6, 4, 0, 4, Pile.None, IronLimit.ThreeDots, true, true, false, Memory, Structure.Twill, "cotton",
+            40),
         new("wool", "woven wool", 6, 1.0, 6, 0, 3, Pile.None, IronLimit.TwoDots, true, false, false, Memory, Structure.Twill, "wool", 30),
-        new("coated-canvas", "coated canvas", 0, 0.8, 0, 0, 1, Pile.None, IronLimit.None, true, true, false, Memory, Structure.Canvas, "polyester", 30, Coated: true),
+        new("coated-canvas", "coated canvas", 0, 0.8, 0, 0, 1, Pile.None, IronLimit.None, true, true, false, Memory, Structure.Canvas,
+            "polyester", 30, Coated: true),
     ];
 
     public static ClothKind? Find(string id) => All.FirstOrDefault(c => string.Equals(c.Id, id, StringComparison.Ordinal));
@@ -156,7 +173,8 @@ public static class Cloths
     };
 
     /// <summary>The sole of an iron at each setting, °C (ISO 3758: 110, 150, 200); 0 where no iron is borne.</summary>
-    public static int IronC(IronLimit limit) => limit switch { IronLimit.OneDot => 110, IronLimit.TwoDots => 150, IronLimit.ThreeDots => 200, _ => 0 };
+    public static int IronC(IronLimit limit) => limit switch { IronLimit.OneDot => 110, IronLimit.TwoDots => 150, IronLimit.ThreeDots =>
+        200, _ => 0 };
 
     /// <summary>The settings in words.</summary>
     public static string NameOf(IronLimit limit) => limit switch

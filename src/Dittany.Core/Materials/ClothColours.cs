@@ -24,5 +24,6 @@ public static class ClothColours
         All.FirstOrDefault(c => c.AlsoCalled.Append(c.Name).Contains(words, StringComparer.OrdinalIgnoreCase));
 
     /// <summary>All words for colours, the longest first, so that “pale blue” is read before “blue”.</summary>
-    public static IReadOnlyList<string> Words { get; } = All.SelectMany(c => c.AlsoCalled.Append(c.Name)).OrderByDescending(w => w.Length).ThenBy(w => w, StringComparer.Ordinal).ToArray();
+    public static IReadOnlyList<string> Words { get; } = All.SelectMany(c => c.AlsoCalled.Append(c.Name)).OrderByDescending(w =>
+        w.Length).ThenBy(w => w, StringComparer.Ordinal).ToArray();
 }

@@ -11,7 +11,8 @@ public static class Needles
         [(1, 10, 9, 9), (2, 9, 8, 7), (3, 8, 7, 6), (4, 7, 6, 5), (6, 5, 4, 3)];
 
     public static IReadOnlyList<Needle> All { get; } =
-        Enumerable.Range(3, 8).Select(size => new Needle($"crewel-{size}", $"crewel {size}")).Append(new Needle("chenille-22", "chenille 22")).ToArray();
+        Enumerable.Range(3, 8).Select(size => new Needle($"crewel-{size}", $"crewel {size}")).Append(
+            new Needle("chenille-22", "chenille 22")).ToArray();
 
     public static Needle? Find(string id) => All.FirstOrDefault(n => string.Equals(n.Id, id, StringComparison.Ordinal));
 
@@ -20,10 +21,14 @@ public static class Needles
     {
         var at = All.ToList().IndexOf(needle);
         var to = at + (finer ? 1 : -1);
-        return needle.Id.StartsWith("crewel", StringComparison.Ordinal) && to >= 0 && to < All.Count && All[to].Id.StartsWith("crewel", StringComparison.Ordinal) ? All[to] : needle;
+        return needle.Id.StartsWith("crewel", StringComparison.Ordinal) && to >= 0 && to < All.Count
+            && All[to].Id.StartsWith("crewel", StringComparison.Ordinal) ? All[to] : needle;
     }
 
-    /// <summary>The needle whose eye takes the bundle and whose shaft opens this cloth enough. Six strands on canvas take a chenille 22, and so does whatever is folded (from memory).</summary>
+    /// <summary>
+    /// The needle whose eye takes the bundle and whose shaft opens this cloth enough. Six strands on canvas take a chenille 22, and so does
+    /// whatever is folded (from memory).
+    /// </summary>
     public static Needle For(int strands, Cloth cloth)
     {
         if (Bundle.Folded(strands))

@@ -4,7 +4,8 @@ namespace Dittany.Core.Materials;
 public sealed record ThreadColour(string Id, string Name, string Hex, bool Bleeds);
 
 /// <summary>
-/// Dittany's own thread colours, in the order they are offered. Reds, navy and black are the ones to test for bleeding (common practice). Not any maker's range.
+/// Dittany's own thread colours, in the order they are offered. Reds, navy and black are the ones to test for bleeding (common practice).
+/// Not any maker's range.
 /// </summary>
 public static class Palette
 {
@@ -24,7 +25,9 @@ public static class Palette
         new("slate", "slate", "#66727a", false),
     ];
 
-    /// <summary>The name of a colour: ours where it is one of ours; else by the one of ours that the eye takes it for first (CIEDE2000).</summary>
+    /// <summary>
+    /// The name of a colour: ours where it is one of ours; else by the one of ours that the eye takes it for first (CIEDE2000).
+    /// </summary>
     public static string NameOf(string hex)
     {
         if (Colours.FirstOrDefault(c => string.Equals(c.Hex, hex, StringComparison.OrdinalIgnoreCase)) is { } ours)
@@ -36,7 +39,9 @@ public static class Palette
         return $"a colour like {Colours.MinBy(c => ColourDifference.Ciede2000(lab, Colour.Parse(c.Hex).ToLab()))!.Name}";
     }
 
-    /// <summary>Whether a thread of this colour should be tested for running: ours by table, any other when it is dark or strongly red.</summary>
+    /// <summary>
+    /// Whether a thread of this colour should be tested for running: ours by table, any other when it is dark or strongly red.
+    /// </summary>
     public static bool MayBleed(string hex)
     {
         var ours = Colours.FirstOrDefault(c => string.Equals(c.Hex, hex, StringComparison.OrdinalIgnoreCase));

@@ -3,7 +3,8 @@ using System.Globalization;
 namespace Dittany.Core.Materials;
 
 /// <summary>
-/// A thread as it is worked with: its family, how many strands of it, and its colour (<c>#rrggbb</c>). It is named by what it is, so that a choice about it means the same whatever else the piece holds.
+/// A thread as it is worked with: its family, how many strands of it, and its colour (<c>#rrggbb</c>). It is named by what it is, so that a
+/// choice about it means the same whatever else the piece holds.
 /// </summary>
 public sealed record Thread(string Family, int Ply, string Colour)
 {

@@ -4,10 +4,12 @@ using Microsoft.Extensions.Caching.Memory;
 namespace Dittany.Core.Measures;
 
 /// <summary>
-/// What was reckoned once and is kept, up to a number of things, or up to so much of what they weigh; what was longest not asked for goes first. Reckoned once though many ask at once. What throws is not kept. Never what a plan hangs on: a thing made
-/// anew is the same thing. Safe to be shared between threads.
+/// What was reckoned once and is kept, up to a number of things, or up to so much of what they weigh; what was longest not asked for goes
+/// first. Reckoned once though many ask at once. What throws is not kept. Never what a plan hangs on: a thing made anew is the same thing.
+/// Safe to be shared between threads.
 /// </summary>
-[System.Diagnostics.CodeAnalysis.SuppressMessage("Design", "CA1001:Types that own disposable fields should be disposable", Justification = "The cache holds memory and nothing else, and lives as long as what it is kept for.")]
+[System.Diagnostics.CodeAnalysis.SuppressMessage("Design", "CA1001:Types that own disposable fields should be disposable",
+    Justification = "The cache holds memory and nothing else, and lives as long as what it is kept for.")]
 public sealed class Kept<TKey, TValue>(int most, Func<TValue, int>? weight = null)
     where TKey : notnull
 {

@@ -18,7 +18,8 @@ public static class Say
     public static Length Mm(double lengthMm) => new(lengthMm, $"{Number(lengthMm, 3)} mm");
 
     /// <summary>Two lengths that share their unit: 10 to 16 mm.</summary>
-    public static Lengths Span(double oneMm, string between, double otherMm) => new(new(oneMm, $"{Number(oneMm, 3)} mm"), between, new(otherMm, $"{Number(otherMm, 3)} mm"));
+    public static Lengths Span(double oneMm, string between, double otherMm) =>
+        new(new(oneMm, $"{Number(oneMm, 3)} mm"), between, new(otherMm, $"{Number(otherMm, 3)} mm"));
 
     /// <summary>Two lengths that share their centimetres: 38 × 42 cm.</summary>
     public static Lengths SpanCm(double oneCm, string between, double otherCm) => new(Cm(oneCm), between, Cm(otherCm));
@@ -72,14 +73,20 @@ public static class Say
     public static string Lower(string words) =>
         words.Length > 1 && char.IsUpper(words[0]) && !char.IsUpper(words[1]) ? char.ToLowerInvariant(words[0]) + words[1..] : words;
 
-    /// <summary>A thing with its article: a tote, an apron. By its first letter, which is right for the names used here; what is somebody's has none: Ida's pinafore, my bag.</summary>
-    public static string A(string thing) => Owned(thing) ? thing : $"{("aeiou".Contains(char.ToLowerInvariant(thing[0]), StringComparison.Ordinal) ? "an" : "a")} {thing}";
+    /// <summary>
+    /// A thing with its article: a tote, an apron. By its first letter, which is right for the names used here; what is somebody's has
+    /// none: Ida's pinafore, my bag.
+    /// </summary>
+    public static string A(string thing) => Owned(thing) ? thing
+        : $"{("aeiou".Contains(char.ToLowerInvariant(thing[0]), StringComparison.Ordinal) ? "an" : "a")} {thing}";
 
     /// <summary>This very thing: the tote; what is somebody's is called as it is.</summary>
     public static string The(string thing) => Owned(thing) ? thing : $"the {thing}";
 
     /// <summary>Whether a thing is called by whose it is.</summary>
-    private static bool Owned(string thing) => thing.Split(' ') is [var first, _, ..] && (first.ToLowerInvariant() is "my" or "our" or "her" or "his" || first.EndsWith("’s", StringComparison.Ordinal) || first.EndsWith("'s", StringComparison.Ordinal));
+    private static bool Owned(string thing) => thing.Split(' ') is [var first, _, ..]
+        && (first.ToLowerInvariant() is "my" or "our" or "her" or "his" || first.EndsWith("’s", StringComparison.Ordinal)
+        || first.EndsWith("'s", StringComparison.Ordinal));
 
     /// <summary>Joins what is told as in speech.</summary>
     public static Told List(IReadOnlyList<Told> told)

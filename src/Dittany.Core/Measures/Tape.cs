@@ -11,8 +11,9 @@ public enum Units
 }
 
 /// <summary>
-/// Lengths as a maker says them, in centimetres or in inches with fractions. Rooms put every length into a sentence as a value, with <see cref="Say.Length"/>; her
-/// units are chosen where it is shown (<see cref="Told"/>). Not for machine formats. What is finer than a tape can show stays in millimetres.
+/// Lengths as a maker says them, in centimetres or in inches with fractions. Rooms put every length into a sentence as a value, with
+/// <see cref="Say.Length"/>; her units are chosen where it is shown (<see cref="Told"/>). Not for machine formats. What is finer than a
+/// tape can show stays in millimetres.
 /// </summary>
 public static partial class Tape
 {
@@ -28,7 +29,9 @@ public static partial class Tape
     /// <summary>A tape in inches is divided into sixteenths.</summary>
     private const int Parts = 16;
 
-    /// <summary>One length in her units: 14 mm, 11.4 cm, 2 3/8 in. Inches are rounded to the nearest sixteenth, half away from zero.</summary>
+    /// <summary>
+    /// One length in her units: 14 mm, 11.4 cm, 2 3/8 in. Inches are rounded to the nearest sixteenth, half away from zero.
+    /// </summary>
     public static string Length(double lengthMm, Units units)
     {
         var size = Math.Abs(lengthMm);
@@ -37,7 +40,8 @@ public static partial class Tape
             return $"{Inches(lengthMm)} in";
         }
 
-        return units == Units.Centimetres && size >= CentimetresFromMm && size < 1000 ? $"{Say.Number(lengthMm / 10)} cm" : Say.LengthInMm(lengthMm);
+        return units == Units.Centimetres && size >= CentimetresFromMm && size < 1000 ? $"{Say.Number(lengthMm / 10)} cm"
+            : Say.LengthInMm(lengthMm);
     }
 
     /// <summary>Inches with a fraction in its lowest terms, without the unit: 2 3/8, 5, 7/16.</summary>
@@ -61,7 +65,8 @@ public static partial class Tape
     }
 
     /// <summary>
-    /// A length as someone writes it down: 97, 97 mm, 9.7 cm, 3 13/16 in, 3/4". A comma may stand for the point. A bare number is millimetres. Null where it is no length.
+    /// A length as someone writes it down: 97, 97 mm, 9.7 cm, 3 13/16 in, 3/4". A comma may stand for the point. A bare number is
+    /// millimetres. Null where it is no length.
     /// </summary>
     public static double? Read(string? written)
     {
@@ -83,7 +88,8 @@ public static partial class Tape
             value += Number(found, "over") / under;
         }
 
-        return value * found.Groups["unit"].Value switch { "cm" => 10, "m" => 1000, "in" or "inch" or "inches" or "\"" or "″" => InchMm, _ => 1 };
+        return value * found.Groups["unit"].Value switch { "cm" => 10, "m" => 1000, "in" or "inch" or "inches" or "\"" or "″" => InchMm,
+            _ => 1 };
     }
 
     /// <summary>How a length is to be written on her tape.</summary>
@@ -98,6 +104,8 @@ public static partial class Tape
 
     private static double Number(Match found, string group) => double.Parse(found.Groups[group].Value, CultureInfo.InvariantCulture);
 
-    [GeneratedRegex(@"^(?<n>\d{1,6}(?:\.\d{1,6})?)?(?:(?:^|\s+)(?<over>\d{1,3})/(?<under>\d{1,3}))?\s*(?<unit>mm|cm|m|in|inch|inches|""|″)?$", RegexOptions.ExplicitCapture, 1000)]
+    [GeneratedRegex(
+        @"^(?<n>\d{1,6}(?:\.\d{1,6})?)?(?:(?:^|\s+)(?<over>\d{1,3})/(?<under>\d{1,3}))?\s*(?<unit>mm|cm|m|in|inch|inches|""|″)?$",
+        RegexOptions.ExplicitCapture, 1000)]
     private static partial Regex Written();
 }

@@ -5,7 +5,8 @@ using System.Runtime.CompilerServices;
 namespace Dittany.Core.Measures;
 
 /// <summary>
-/// A length in a sentence, in mm, with the way it is written where nobody chose units: <paramref name="Written"/> is that way where it is not the usual one, such as 60 cm;
+/// A length in a sentence, in mm, with the way it is written where nobody chose units: <paramref name="Written"/> is that way where it is
+/// not the usual one, such as 60 cm;
 /// <paramref name="Stays"/> that it stays so on a tape of centimetres.
 /// </summary>
 public readonly record struct Length(double Mm, string? Written = null, bool Stays = false)
@@ -24,7 +25,9 @@ public readonly record struct Lengths(Length One, string Between, Length Two)
 {
     public override string ToString() => $"{Number(One.ToString())}{Between}{Two}";
 
-    /// <summary>On a tape of these units; as they are where those units would make one of the two, or another unit of one of them.</summary>
+    /// <summary>
+    /// On a tape of these units; as they are where those units would make one of the two, or another unit of one of them.
+    /// </summary>
     public string In(Units units)
     {
         var (one, two) = (One.In(units), Two.In(units));
@@ -37,8 +40,9 @@ public readonly record struct Lengths(Length One, string Between, Length Two)
 }
 
 /// <summary>
-/// What is told: words with lengths in them as values, so that units are chosen when it is shown. Everything else stands as it is; somebody's own words are never touched. Written like any interpolated string.
-/// Nothing in it changes once it is told; then it may be read from several threads at once.
+/// What is told: words with lengths in them as values, so that units are chosen when it is shown. Everything else stands as it is;
+/// somebody's own words are never touched. Written like any interpolated string. Nothing in it changes once it is told; then it may be read
+/// from several threads at once.
 /// </summary>
 [InterpolatedStringHandler]
 public sealed class Told : IEquatable<Told>
@@ -81,7 +85,8 @@ public sealed class Told : IEquatable<Told>
     public void AppendFormatted<T>(T value) => _parts.Add(string.Create(CultureInfo.InvariantCulture, $"{value}"));
 
     /// <summary>With its lengths on a tape of these units.</summary>
-    public string In(Units units) => string.Concat(_parts.Select(p => p switch { Length length => length.In(units), Lengths lengths => lengths.In(units), _ => p.ToString() }));
+    public string In(Units units) => string.Concat(_parts.Select(p =>
+        p switch { Length length => length.In(units), Lengths lengths => lengths.In(units), _ => p.ToString() }));
 
     /// <summary>With its lengths as they were written: in millimetres, or where that is usual in centimetres.</summary>
     public override string ToString() => string.Concat(_parts);

@@ -2,12 +2,14 @@ using Dittany.Core.Geometry;
 
 namespace Dittany.Core.Motifs;
 
-/// <summary>How a motif is repeated. <paramref name="Aspect"/> is width to height of the room it is to fill: borders and scatters take its shape.</summary>
+/// <summary>
+/// How a motif is repeated. <paramref name="Aspect"/> is width to height of the room it is to fill: borders and scatters take its shape.
+/// </summary>
 public sealed record Repeat(string Arrangement, int Count, bool Middle = false, double Aspect = 1, int Seed = 0);
 
 /// <summary>
-/// Motifs laid out as makers lay them: a row, a zig-zag stem, a ring evenly turned, a corner spray, a border that closes on itself, an even scatter. The whole is drawn about its own
-/// middle, in units of one motif's larger side.
+/// Motifs laid out as makers lay them: a row, a zig-zag stem, a ring evenly turned, a corner spray, a border that closes on itself, an even
+/// scatter. The whole is drawn about its own middle, in units of one motif's larger side.
 /// </summary>
 public static class Arranging
 {
@@ -22,10 +24,12 @@ public static class Arranging
     private const int Tries = 24;
 
     /// <summary>How many there are where nobody said.</summary>
-    public static int UsualCount(string arrangement) => arrangement switch { "row" => 3, "zigzag" => 5, "ring" => 6, "border" => 16, "scatter" => 9, "corner" => 3, _ => 1 };
+    public static int UsualCount(string arrangement) =>
+        arrangement switch { "row" => 3, "zigzag" => 5, "ring" => 6, "border" => 16, "scatter" => 9, "corner" => 3, _ => 1 };
 
     /// <summary>Least that makes sense.</summary>
-    public static int LeastCount(string arrangement) => arrangement switch { "ring" => 2, "border" => 4, "corner" => 3, "row" or "zigzag" or "scatter" => 2, _ => 1 };
+    public static int LeastCount(string arrangement) =>
+        arrangement switch { "ring" => 2, "border" => 4, "corner" => 3, "row" or "zigzag" or "scatter" => 2, _ => 1 };
 
     /// <summary>The whole drawing. Counts are held between the least that makes sense and <see cref="MostCopies"/>.</summary>
     public static Figure Lay(Figure motif, Repeat how)
@@ -46,14 +50,20 @@ public static class Arranging
         }).Centred();
     }
 
-    /// <summary>Places and turns of a ring: so many, evenly turned, at a radius in motif sizes at which neighbours keep their distance.</summary>
+    /// <summary>
+    /// Places and turns of a ring: so many, evenly turned, at a radius in motif sizes at which neighbours keep their distance.
+    /// </summary>
     public static IReadOnlyList<(Pt At, double Radians)> RingPlaces(int count, double width, bool middle)
     {
         var radius = Math.Max(Pitch * width / (2 * Math.Sin(Math.PI / count)), middle ? 1.15 : 0.6);
-        return Enumerable.Range(0, count).Select(i => Math.Tau * i / count).Select(a => (new Pt(radius * Math.Sin(a), -radius * Math.Cos(a)), a)).ToArray();
+        return Enumerable.Range(0, count).Select(i => Math.Tau * i / count).Select(a =>
+            (new Pt(radius * Math.Sin(a), -radius * Math.Cos(a)), a)).ToArray();
     }
 
-    /// <summary>Places of an even scatter in a box, in motif sizes: each the farthest from those before it of some tries that come from the seed; edges count as half a neighbour.</summary>
+    /// <summary>
+    /// Places of an even scatter in a box, in motif sizes: each the farthest from those before it of some tries that come from the seed;
+    /// edges count as half a neighbour.
+    /// </summary>
     public static IReadOnlyList<Pt> ScatterPlaces(int count, double width, double height, int seed)
     {
         var places = new List<Pt>();
@@ -94,7 +104,8 @@ public static class Arranging
 
     private static Figure All(IEnumerable<Figure> figures) => new([.. figures.SelectMany((f, i) => f.AsCopy(i).Parts)]);
 
-    private static Figure Row(Figure one, int count) => All(Enumerable.Range(0, count).Select(i => one.Moved(new Pt(i * one.Width * Pitch, 0))));
+    private static Figure Row(Figure one, int count) =>
+        All(Enumerable.Range(0, count).Select(i => one.Moved(new Pt(i * one.Width * Pitch, 0))));
 
     /// <summary>A stem that swings from side to side, with one at the outside of every bend, turned outward in turn.</summary>
     private static Figure ZigZag(Figure one, int count)
@@ -102,7 +113,8 @@ public static class Arranging
         const double Step = 0.8;
         const double Swing = 0.34;
         Pt Bend(int i) => new(i * Step, i % 2 == 0 ? Swing : -Swing);
-        var stem = Enumerable.Range(0, count + 1).Select(i => i == 0 ? new Pt(-Step * 0.6, 0) : Bend(i - 1)).Append(new Pt(((count - 1) * Step) + (Step * 0.6), 0)).ToArray();
+        var stem = Enumerable.Range(0, count + 1).Select(i => i == 0 ? new Pt(-Step * 0.6, 0)
+            : Bend(i - 1)).Append(new Pt(((count - 1) * Step) + (Step * 0.6), 0)).ToArray();
         var motifs = Enumerable.Range(0, count).Select(i =>
         {
             var up = i % 2 != 0;
@@ -134,7 +146,10 @@ public static class Arranging
         return All(figures);
     }
 
-    /// <summary>Round a rectangle with round corners: the same way between all neighbours along it, the last to the first included, each with its foot to the inside.</summary>
+    /// <summary>
+    /// Round a rectangle with round corners: the same way between all neighbours along it, the last to the first included, each with its
+    /// foot to the inside.
+    /// </summary>
     private static Figure Border(Figure one, int count, double aspect)
     {
         // As long as the copies need: the way round a rectangle of this shape.
@@ -162,7 +177,9 @@ public static class Arranging
     private static List<Pt> RoundedRectangle(double width, double height, double round)
     {
         var points = new List<Pt>();
-        (double X, double Y, double From)[] corners = [((width / 2) - round, (-height / 2) + round, 0), ((width / 2) - round, (height / 2) - round, 90), ((-width / 2) + round, (height / 2) - round, 180), ((-width / 2) + round, (-height / 2) + round, 270)];
+        (double X, double Y, double From)[] corners = [((width / 2) - round, (-height / 2) + round, 0),
+            ((width / 2) - round, (height / 2) - round, 90), ((-width / 2) + round, (height / 2) - round, 180),
+            ((-width / 2) + round, (-height / 2) + round, 270)];
         foreach (var (x, y, from) in corners)
         {
             points.AddRange(Enumerable.Range(0, 19).Select(i => Drawing.Polar(new Pt(x, y), round, from + (5 * i))));
@@ -172,7 +189,8 @@ public static class Arranging
     }
 
     /// <summary>The box an even scatter takes, in motif sizes: each copy has the room of about three of its own.</summary>
-    public static (double Width, double Height) ScatterBox(int count, double aspect) => (Math.Sqrt(count * 2.6 * aspect), Math.Sqrt(count * 2.6 / aspect));
+    public static (double Width, double Height) ScatterBox(int count, double aspect) =>
+        (Math.Sqrt(count * 2.6 * aspect), Math.Sqrt(count * 2.6 / aspect));
 
     private static Figure Scatter(Figure one, int count, double aspect, int seed)
     {

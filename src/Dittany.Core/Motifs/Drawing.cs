@@ -4,12 +4,16 @@ using Dittany.Core.Words;
 namespace Dittany.Core.Motifs;
 
 /// <summary>
-/// What motifs are drawn from, y down: leaves, petals, rounds, and strokes written as <see cref="StrokeReading"/> reads them. Angles in degrees, 0 upward, clockwise.
+/// What motifs are drawn from, y down: leaves, petals, rounds, and strokes written as <see cref="StrokeReading"/> reads them. Angles in
+/// degrees, 0 upward, clockwise.
 /// </summary>
 internal static class Drawing
 {
-    /// <summary>Parts written one a line: role, then <c>line</c>, <c>shape</c> or <c>dot</c>, then the stroke, or the point of a dot.</summary>
-    public static Figure Written(string text) => new(text.Split('\n', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Select(Part).ToArray());
+    /// <summary>
+    /// Parts written one a line: role, then <c>line</c>, <c>shape</c> or <c>dot</c>, then the stroke, or the point of a dot.
+    /// </summary>
+    public static Figure Written(string text) => new(text.Split('\n',
+        StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Select(Part).ToArray());
 
     public static FigurePart Line(string role, string stroke) => new(role, FigureKind.Line, StrokeReading.Read(stroke));
 
@@ -17,7 +21,8 @@ internal static class Drawing
 
     public static FigurePart Circle(string role, Pt centre, double radius) => Oval(role, centre, radius, radius);
 
-    public static FigurePart Oval(string role, Pt centre, double rx, double ry) => new(role, FigureKind.Shape, Closed([.. StrokeReading.Ellipse(centre, rx, ry, -90, 270)]));
+    public static FigurePart Oval(string role, Pt centre, double rx, double ry) =>
+        new(role, FigureKind.Shape, Closed([.. StrokeReading.Ellipse(centre, rx, ry, -90, 270)]));
 
     public static Pt Polar(Pt centre, double radius, double degrees)
     {
@@ -57,7 +62,8 @@ internal static class Drawing
     }
 
     /// <summary>The same drawing so many times round a point, evenly turned.</summary>
-    public static IEnumerable<FigurePart> Round(int count, Func<double, IEnumerable<FigurePart>> at) => Enumerable.Range(0, count).SelectMany(i => at(360.0 * i / count));
+    public static IEnumerable<FigurePart> Round(int count, Func<double, IEnumerable<FigurePart>> at) =>
+        Enumerable.Range(0, count).SelectMany(i => at(360.0 * i / count));
 
     /// <summary>A smooth line through points, or round them.</summary>
     public static Stroke Through(IReadOnlyList<Pt> points, bool closed)
@@ -76,7 +82,8 @@ internal static class Drawing
         return new Stroke(curves, closed);
     }
 
-    public static Stroke Closed(IReadOnlyList<Curve> curves) => new([.. curves.Take(curves.Count - 1), curves[^1] with { P3 = curves[0].P0 }], true);
+    public static Stroke Closed(IReadOnlyList<Curve> curves) =>
+        new([.. curves.Take(curves.Count - 1), curves[^1] with { P3 = curves[0].P0 }], true);
 
     private static FigurePart Part(string row)
     {
@@ -89,7 +96,8 @@ internal static class Drawing
 
         var stroke = StrokeReading.Read(words[2]);
         return words[1] == "shape"
-            ? new FigurePart(words[0], FigureKind.Shape, stroke.Closed ? stroke : new Stroke([.. stroke.Curves, Curve.Line(stroke.End, stroke.Start)], true))
+            ? new FigurePart(words[0], FigureKind.Shape, stroke.Closed ? stroke
+                : new Stroke([.. stroke.Curves, Curve.Line(stroke.End, stroke.Start)], true))
             : new FigurePart(words[0], FigureKind.Line, stroke);
     }
 }

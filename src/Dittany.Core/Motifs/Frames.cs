@@ -2,7 +2,9 @@ using Dittany.Core.Geometry;
 
 namespace Dittany.Core.Motifs;
 
-/// <summary>Frames are drawn to the size of what stands in them: their leaves keep their size, and their number follows from the way round.</summary>
+/// <summary>
+/// Frames are drawn to the size of what stands in them: their leaves keep their size, and their number follows from the way round.
+/// </summary>
 internal static class Frames
 {
     /// <summary>Width to height of a frame that stands alone.</summary>
@@ -15,11 +17,14 @@ internal static class Frames
         Frame("oval-frame", "oval frame", (_, w, h) => new([Drawing.Oval("outline", new Pt(0, 0), w / Math.Sqrt(2), h / Math.Sqrt(2))])),
         Frame("diamond-frame", "diamond frame", (_, w, h) => Diamond(w, h)),
         Frame("wreath", "wreath", Wreath, new("leaves", 8, 18, 60)),
-        Frame("dotted-ring", "ring of dots", (n, w, h) => new([.. Drawing.Round(n ?? Math.Max(8, Even(2 * Math.PI * Half(w, h) / (0.16 * Math.Min(w, h)))), d => [FigurePart.Dot("dot", Drawing.Polar(new Pt(0, 0), Half(w, h), d))])]), new("dots", 8, 20, 80)),
+        Frame("dotted-ring", "ring of dots", (n, w, h) =>
+            new([.. Drawing.Round(n ?? Math.Max(8, Even(2 * Math.PI * Half(w, h) / (0.16 * Math.Min(w, h)))), d =>
+            [FigurePart.Dot("dot", Drawing.Polar(new Pt(0, 0), Half(w, h), d))])]), new("dots", 8, 20, 80)),
     ];
 
     private static Motif Frame(string id, string name, Func<int?, double, double, Figure> to, Counted? counted = null) =>
-        new(id, name, MotifShelf.Frames, n => to(n == 0 ? null : n, Alone * 0.7, Alone * 0.7), counted, (n, w, h) => to(counted is null || n is null ? null : Math.Clamp(n.Value, counted.Least, counted.Most), w, h));
+        new(id, name, MotifShelf.Frames, n => to(n == 0 ? null : n, Alone * 0.7, Alone * 0.7), counted, (n, w, h) =>
+            to(counted is null || n is null ? null : Math.Clamp(n.Value, counted.Least, counted.Most), w, h));
 
     /// <summary>Radius of the circle through the corners of a box.</summary>
     private static double Half(double w, double h) => Math.Sqrt((w * w) + (h * h)) / 2;
@@ -32,10 +37,14 @@ internal static class Frames
     {
         // Corners of the box lie on its sides: each half-diagonal is twice the half side.
         var corners = new[] { new Pt(0, -h), new Pt(w, 0), new Pt(0, h), new Pt(-w, 0) };
-        return new([new FigurePart("outline", FigureKind.Shape, new Stroke([.. corners.Select((c, i) => Curve.Line(c, corners[(i + 1) % 4]))], true))]);
+        return new([new FigurePart("outline", FigureKind.Shape,
+            new Stroke([.. corners.Select((c, i) => Curve.Line(c, corners[(i + 1) % 4]))], true))]);
     }
 
-    /// <summary>Two boughs that meet at the foot and leave a gap at the crown: an even number of leaves, in pairs out and in, on a circle round the box.</summary>
+    /// <summary>
+    /// Two boughs that meet at the foot and leave a gap at the crown: an even number of leaves, in pairs out and in, on a circle round the
+    /// box.
+    /// </summary>
     private static Figure Wreath(int? count, double w, double h)
     {
         var leaf = 0.34 * Math.Min(Math.Max(w, h) * 0.55, Math.Min(w, h));
@@ -52,7 +61,8 @@ internal static class Frames
             {
                 var degrees = 180 - Gap - ((180 - (2 * Gap)) * (i + 0.5) / each);
                 var foot = Drawing.Polar(o, radius, side * degrees);
-                var tip = Drawing.Polar(o, radius + (i % 2 == 0 ? leaf * 0.62 : -leaf * 0.5), side * (degrees - (leaf * 0.85 / radius * 180 / Math.PI)));
+                var tip = Drawing.Polar(o, radius + (i % 2 == 0 ? leaf * 0.62 : -leaf * 0.5),
+                    side * (degrees - (leaf * 0.85 / radius * 180 / Math.PI)));
                 parts.Add(Drawing.Leaf(foot, tip, leaf * 0.4));
             }
         }

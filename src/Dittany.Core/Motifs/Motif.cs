@@ -19,16 +19,17 @@ public enum MotifShelf
 public sealed record Counted(string What, int Least, int Usual, int Most);
 
 /// <summary>
-/// How a motif is varied: how many petals or leaves, how far it leans (radians, to the right), whether it is mirrored, and how unsteady the line is, as a share of its size.
-/// The unsteadiness takes its turns from <paramref name="Seed"/>: the same seed draws the same line.
+/// How a motif is varied: how many petals or leaves, how far it leans (radians, to the right), whether it is mirrored, and how unsteady the
+/// line is, as a share of its size. The unsteadiness takes its turns from <paramref name="Seed"/>: the same seed draws the same line.
 /// </summary>
 public sealed record MotifShape(int? Count = null, double LeanRadians = 0, bool Mirrored = false, double Wobble = 0, int Seed = 0);
 
 /// <summary>
-/// A motif of our own drawing, in parts that say what they are. <paramref name="Build"/> draws it with so many of what is counted; size and place come later. A frame is drawn to a
-/// width and a height instead of in its own proportions, by <paramref name="BuildTo"/>.
+/// A motif of our own drawing, in parts that say what they are. <paramref name="Build"/> draws it with so many of what is counted; size and
+/// place come later. A frame is drawn to a width and a height instead of in its own proportions, by <paramref name="BuildTo"/>.
 /// </summary>
-public sealed record Motif(string Id, string Name, MotifShelf Shelf, Func<int, Figure> Build, Counted? Counted = null, Func<int?, double, double, Figure>? BuildTo = null)
+public sealed record Motif(string Id, string Name, MotifShelf Shelf, Func<int, Figure> Build, Counted? Counted = null, Func<int?, double,
+    double, Figure>? BuildTo = null)
 {
     /// <summary>Most the line may stray, as a share of the size (from memory): more and petals part from their centre.</summary>
     public const double MostWobble = 0.06;
@@ -78,7 +79,9 @@ public sealed record Motif(string Id, string Name, MotifShelf Shelf, Func<int, F
         return (shape.Mirrored ? drawn.Map(p => new Pt(-p.X, p.Y)) : drawn).Centred();
     }
 
-    /// <summary>A smooth straying of the whole sheet, so that parts that touch still touch: a few waves whose beginnings come from the seed.</summary>
+    /// <summary>
+    /// A smooth straying of the whole sheet, so that parts that touch still touch: a few waves whose beginnings come from the seed.
+    /// </summary>
     private static Pt Stray(Pt p, int seed)
     {
         double Wave(int k, double along, double across)
@@ -87,7 +90,8 @@ public sealed record Motif(string Id, string Name, MotifShelf Shelf, Func<int, F
             return Math.Sin((along * (5 + (2.3 * k))) + (across * (3 - k)) + start);
         }
 
-        return new Pt((Wave(0, p.Y, p.X) + Wave(1, p.Y, p.X) + Wave(2, p.X, p.Y)) / 3, (Wave(3, p.X, p.Y) + Wave(4, p.X, p.Y) + Wave(5, p.Y, p.X)) / 3);
+        return new Pt((Wave(0, p.Y, p.X) + Wave(1, p.Y, p.X) + Wave(2, p.X, p.Y)) / 3,
+            (Wave(3, p.X, p.Y) + Wave(4, p.X, p.Y) + Wave(5, p.Y, p.X)) / 3);
 
         static double Fraction(double v) => v - Math.Floor(v);
     }

@@ -154,7 +154,8 @@ internal static class Plants
             var reach = 34 * (1 - (0.72 * t));
             foreach (var side in new[] { -1, 1 })
             {
-                parts.Add(Drawing.Line("leaf", foot, foot + new Pt(side * reach * 0.55, -reach * 0.16), foot + new Pt(side * reach, -reach * 0.46)));
+                parts.Add(Drawing.Line("leaf", foot, foot + new Pt(side * reach * 0.55, -reach * 0.16), foot
+                    + new Pt(side * reach, -reach * 0.46)));
             }
         }
 
@@ -185,7 +186,8 @@ internal static class Plants
     private static Figure SingleLeaf(int pairs)
     {
         var (foot, tip) = (new Pt(0, 0), new Pt(0, -90));
-        var parts = new List<FigurePart> { Drawing.Leaf(foot, tip, 56), Drawing.Line("stem", new Pt(0, 22), foot), Drawing.Line("vein", foot + new Pt(0, -4), new Pt(0, -74)) };
+        var parts = new List<FigurePart> { Drawing.Leaf(foot, tip, 56), Drawing.Line("stem", new Pt(0, 22), foot),
+            Drawing.Line("vein", foot + new Pt(0, -4), new Pt(0, -74)) };
         for (var i = 0; i < pairs; i++)
         {
             var up = 14 + (46.0 * i / Math.Max(1, pairs - 1));
@@ -207,7 +209,9 @@ internal static class Plants
 
         static IEnumerable<FigurePart> HeartLeaf(double degrees)
         {
-            var heart = Drawing.Written("leaf shape M 0 -4 C -6 -12 -26 -20 -24 -36 C -22 -46 -8 -48 0 -38 C 8 -48 22 -46 24 -36 C 26 -20 6 -12 0 -4\nvein line M 0 -10 L 0 -26");
+            var heart = Drawing.Written(
+                "leaf shape M 0 -4 C -6 -12 -26 -20 -24 -36 C -22 -46 -8 -48 0 -38 C 8 -48 22 -46 24 -36 C 26 -20 6 -12 0 -4\nvein line M "
+                    + "0 -10 L 0 -26");
             return heart.Turned(degrees * Math.PI / 180).Parts;
         }
     }
@@ -235,7 +239,10 @@ internal static class Plants
         for (var i = 0; i < tiers; i++)
         {
             var (top, half) = (30.0 * i, 20 + (11.0 * i));
-            parts.Add(Drawing.Line("leaf", $"M 0 {N(top)} C {N(-half * 0.3)} {N(top + 20)} {N(-half * 0.7)} {N(top + 32)} {N(-half)} {N(top + 38)} C {N(-half * 0.3)} {N(top + 46)} {N(half * 0.3)} {N(top + 46)} {N(half)} {N(top + 38)} C {N(half * 0.7)} {N(top + 32)} {N(half * 0.3)} {N(top + 20)} 0 {N(top)}") with { Kind = FigureKind.Shape });
+            parts.Add(Drawing.Line("leaf",
+                $"M 0 {N(top)} C {N(-half * 0.3)} {N(top + 20)} {N(-half * 0.7)} {N(top + 32)} {N(-half)} {N(top + 38)} C "
+                    + $"{N(-half * 0.3)} {N(top + 46)} {N(half * 0.3)} {N(top + 46)} {N(half)} {N(top + 38)} C {N(half * 0.7)} "
+                    + $"{N(top + 32)} {N(half * 0.3)} {N(top + 20)} 0 {N(top)}") with { Kind = FigureKind.Shape });
         }
 
         var foot = (30.0 * (tiers - 1)) + 44;
@@ -245,7 +252,8 @@ internal static class Plants
 
     private static Figure Feather(int pairs)
     {
-        var parts = new List<FigurePart> { Drawing.Leaf(new Pt(0, 0), new Pt(14, -100), 40, "outline", 0.5), Drawing.Line("stem", new Pt(-6, 30), new Pt(-2, 2), new Pt(5, -48), new Pt(11, -84)) };
+        var parts = new List<FigurePart> { Drawing.Leaf(new Pt(0, 0), new Pt(14, -100), 40, "outline", 0.5),
+            Drawing.Line("stem", new Pt(-6, 30), new Pt(-2, 2), new Pt(5, -48), new Pt(11, -84)) };
         for (var i = 0; i < pairs; i++)
         {
             var up = 14 + (60.0 * i / Math.Max(1, pairs - 1));
@@ -261,7 +269,8 @@ internal static class Plants
     private static Figure Daisy(int petals)
     {
         var width = Math.Min(16, 2 * Math.PI * 34 / petals * 0.82);
-        return new([.. Drawing.Round(petals, d => [Drawing.Petal(Drawing.Polar(O, 14, d), Drawing.Polar(O, 48, d), width)]), Drawing.Circle("centre", O, 12)]);
+        return new([.. Drawing.Round(petals, d => [Drawing.Petal(Drawing.Polar(O, 14, d), Drawing.Polar(O, 48, d), width)]),
+            Drawing.Circle("centre", O, 12)]);
     }
 
     private static Figure FivePetal(int petals)
@@ -277,7 +286,8 @@ internal static class Plants
 
     private static Figure Sunflower(int petals) => new(
     [
-        .. Drawing.Round(petals, d => [Drawing.Leaf(Drawing.Polar(O, 22, d), Drawing.Polar(O, 50, d), 2 * Math.PI * 30 / petals * 0.86, "petal", 0.4)]),
+        .. Drawing.Round(petals, d => [Drawing.Leaf(Drawing.Polar(O, 22, d), Drawing.Polar(O, 50, d), 2 * Math.PI * 30 / petals * 0.86,
+            "petal", 0.4)]),
         Drawing.Circle("centre", O, 20),
         .. Drawing.Round(7, d => [FigurePart.Dot("dot", Drawing.Polar(O, 11, d))]),
         FigurePart.Dot("dot", O),
@@ -286,13 +296,16 @@ internal static class Plants
     private static Figure BellSpike(int bells)
     {
         var height = (22.0 * bells) + 56;
-        var parts = new List<FigurePart> { Drawing.Line("stem", O, new Pt(3, -height * 0.4), new Pt(-2, -height * 0.75), new Pt(4, -height)) };
+        var parts = new List<FigurePart> { Drawing.Line("stem", O, new Pt(3, -height * 0.4), new Pt(-2, -height * 0.75),
+            new Pt(4, -height)) };
         for (var i = 0; i < bells; i++)
         {
             var side = i % 2 == 0 ? -1 : 1;
             var scale = 1 - (0.42 * i / bells);
             var foot = new Pt(1, -54 - (22.0 * i));
-            var bell = Drawing.Written("stem line M 0 0 C 5 -7 11 -8 15 -3\npetal shape M 15 -3 C 6 3 8 14 3 22 C 8 20 11 21 15 25 C 19 21 22 20 27 22 C 22 14 24 3 15 -3");
+            var bell = Drawing.Written(
+                "stem line M 0 0 C 5 -7 11 -8 15 -3\npetal shape M 15 -3 C 6 3 8 14 3 22 C 8 20 11 21 15 25 C 19 21 22 20 27 22 C 22 14 "
+                    + "24 3 15 -3");
             parts.AddRange(bell.Map(p => foot + new Pt(side * p.X * scale, p.Y * scale)).Parts);
         }
 

@@ -92,16 +92,23 @@ internal static class Things
             outline shape M 13 -34 C 19 -34 23 -29 23 -21 C 23 -14 20 -8 13 -6 C 7 -4 1 -8 1 -16 C 1 -24 5 -34 13 -34
             outline shape M 34 -12 C 40 -12 44 -8 44 0 C 44 6 40 14 34 16 C 28 18 22 14 22 6 C 22 -2 26 -12 34 -12
             """),
-        new("heart", "heart", MotifShelf.Things, _ => Drawing.Written("outline shape M 0 44 C -26 22 -48 4 -48 -18 C -48 -36 -34 -46 -22 -46 C -12 -46 -4 -38 0 -28 C 4 -38 12 -46 22 -46 C 34 -46 48 -36 48 -18 C 48 4 26 22 0 44")),
+        new("heart", "heart", MotifShelf.Things, _ => Drawing.Written(
+            "outline shape M 0 44 C -26 22 -48 4 -48 -18 C -48 -36 -34 -46 -22 -46 C -12 -46 -4 -38 0 -28 C 4 -38 12 -46 22 -46 C 34 -46 "
+                + "48 -36 48 -18 C 48 4 26 22 0 44")),
         Fixed("open-heart", "open heart", MotifShelf.Things, """
             outline line M 8 52 C -10 36 -44 10 -48 -14 C -50 -34 -36 -46 -24 -46 C -12 -46 -4 -36 0 -24 C 2 -38 14 -48 28 -44 C 46 -38 48 -14 32 8 C 22 22 12 30 2 38
             """),
         new("star", "star", MotifShelf.Sky, n => Star(n, 50, 0.42), new("points", 4, 5, 8)),
         new("snowflake", "snowflake", MotifShelf.Sky, Snowflake, new("arms", 6, 6, 6)),
-        Fixed("moon", "moon", MotifShelf.Sky, "outline shape M 12 -48 C -22 -44 -40 -22 -40 2 C -40 30 -18 50 10 50 C 24 50 36 44 42 36 C 12 38 -8 20 -8 -6 C -8 -24 0 -40 12 -48"),
-        new("sun", "sun", MotifShelf.Sky, n => new([Drawing.Circle("centre", O, 22), .. Drawing.Round(n, d => [Drawing.Line("petal", Drawing.Polar(O, 31, d), Drawing.Polar(O, 48, d))])]), new("rays", 8, 12, 16)),
-        Fixed("cloud", "cloud", MotifShelf.Sky, "outline shape M -40 22 C -58 22 -60 -4 -40 -6 C -40 -26 -14 -34 -4 -18 C 8 -34 34 -26 32 -6 C 54 -8 56 22 36 22 L -40 22"),
-        new("rainbow", "rainbow", MotifShelf.Sky, n => new([.. Enumerable.Range(0, n).Select(i => Arch(50 - (12.0 * i)))]), new("bows", 2, 3, 4)),
+        Fixed("moon", "moon", MotifShelf.Sky,
+            "outline shape M 12 -48 C -22 -44 -40 -22 -40 2 C -40 30 -18 50 10 50 C 24 50 36 44 42 36 C 12 38 -8 20 -8 -6 C -8 -24 0 -40 "
+                + "12 -48"),
+        new("sun", "sun", MotifShelf.Sky, n => new([Drawing.Circle("centre", O, 22),
+            .. Drawing.Round(n, d => [Drawing.Line("petal", Drawing.Polar(O, 31, d), Drawing.Polar(O, 48, d))])]), new("rays", 8, 12, 16)),
+        Fixed("cloud", "cloud", MotifShelf.Sky,
+            "outline shape M -40 22 C -58 22 -60 -4 -40 -6 C -40 -26 -14 -34 -4 -18 C 8 -34 34 -26 32 -6 C 54 -8 56 22 36 22 L -40 22"),
+        new("rainbow", "rainbow", MotifShelf.Sky, n => new([.. Enumerable.Range(0, n).Select(i => Arch(50 - (12.0 * i)))]),
+            new("bows", 2, 3, 4)),
         Fixed("bow", "bow", MotifShelf.Things, """
             outline shape M -6 -6 C -24 -30 -52 -28 -50 -4 C -50 20 -24 20 -6 6
             outline shape M 6 -6 C 24 -30 52 -28 50 -4 C 50 20 24 20 6 6
@@ -174,15 +181,20 @@ internal static class Things
     /// <summary>A star of so many points: outer corners on a circle, inner ones on a smaller.</summary>
     internal static Figure Star(int points, double radius, double inner)
     {
-        var corners = Enumerable.Range(0, 2 * points).Select(i => Drawing.Polar(O, i % 2 == 0 ? radius : radius * inner, 180.0 * i / points)).ToArray();
-        return new([new FigurePart("outline", FigureKind.Shape, new Stroke([.. corners.Select((c, i) => Curve.Line(c, corners[(i + 1) % corners.Length]))], true))]);
+        var corners = Enumerable.Range(0, 2 * points).Select(i =>
+            Drawing.Polar(O, i % 2 == 0 ? radius : radius * inner, 180.0 * i / points)).ToArray();
+        return new([new FigurePart("outline", FigureKind.Shape,
+            new Stroke([.. corners.Select((c, i) => Curve.Line(c, corners[(i + 1) % corners.Length]))], true))]);
     }
 
     private static Figure Snowflake(int arms) => new([.. Drawing.Round(arms, d =>
     {
-        FigurePart Twig(double at, double reach, double aside) => Drawing.Line("vein", Drawing.Polar(O, at, d), Drawing.Polar(O, at, d) + (Drawing.Polar(O, reach, d + aside) - O));
+        FigurePart Twig(double at, double reach, double aside) =>
+            Drawing.Line("vein", Drawing.Polar(O, at, d), Drawing.Polar(O, at, d) + (Drawing.Polar(O, reach, d + aside) - O));
         return [Drawing.Line("stem", O, Drawing.Polar(O, 50, d)), Twig(22, 13, 60), Twig(22, 13, -60), Twig(36, 10, 60), Twig(36, 10, -60)];
     })]);
 
-    private static FigurePart Arch(double r) => Drawing.Line("outline", $"E 0 0 {r.ToString(System.Globalization.CultureInfo.InvariantCulture)} {r.ToString(System.Globalization.CultureInfo.InvariantCulture)} 180 360");
+    private static FigurePart Arch(double r) => Drawing.Line("outline",
+        $"E 0 0 {r.ToString(System.Globalization.CultureInfo.InvariantCulture)} "
+            + $"{r.ToString(System.Globalization.CultureInfo.InvariantCulture)} 180 360");
 }

@@ -6,7 +6,9 @@ namespace Dittany.Core.Operations;
 /// <summary>What is done to the cloth before anything else.</summary>
 public static class Beforehand
 {
-    /// <summary>From this much shrinking on the first wash comes before the work (common practice: five in a hundred pucker a word).</summary>
+    /// <summary>
+    /// From this much shrinking on the first wash comes before the work (common practice: five in a hundred pucker a word).
+    /// </summary>
     public const double WashedFromPercent = 5;
 
     /// <summary>Into the machine and onto the line (from memory).</summary>
@@ -22,7 +24,8 @@ public static class Beforehand
     public static IReadOnlyList<Operation> Of(Cloth cloth) => Washes(cloth)
         ? [new Operation(
             "wash", OpKind.Wash, Station.Item, Place.Sink, [new("washing beforehand", WashMinutes)],
-            [$"Wash it as it will be washed later, at up to {cloth.WashC} °C, without softener, dry it, and press it flat if the cloth bears it."],
+            [$"Wash it as it will be washed later, at up to {cloth.WashC} °C, without softener, dry it, and press it flat if the cloth "
+                + $"bears it."],
             new Wait(WaitKind.Drying, DryHours(cloth) * 60))]
         : [];
 }

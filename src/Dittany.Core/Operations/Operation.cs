@@ -38,10 +38,14 @@ public enum WaitKind
     Soaking,
 }
 
-/// <summary>Minutes that pass by themselves after an operation. Only drying keeps a piece from the same evening: it hangs overnight.</summary>
+/// <summary>
+/// Minutes that pass by themselves after an operation. Only drying keeps a piece from the same evening: it hangs overnight.
+/// </summary>
 public sealed record Wait(WaitKind Kind, double Minutes)
 {
-    /// <summary>What is hung up in the evening is dry the next day, or later for a long wait; 0 for what is waited for at the table.</summary>
+    /// <summary>
+    /// What is hung up in the evening is dry the next day, or later for a long wait; 0 for what is waited for at the table.
+    /// </summary>
     public int Days => Kind == WaitKind.Drying && Minutes > 0 ? Math.Max(1, (int)Math.Ceiling(Minutes / (24 * 60))) : 0;
 }
 
@@ -63,15 +67,19 @@ public sealed record Minutes(double Low, double Likely, double High)
     public static double Rounded(double minutes) => Math.Round(minutes, 1, MidpointRounding.AwayFromZero);
 }
 
-/// <summary>Something an operation uses up: how much of it, in <c>m²</c>, <c>mm</c>, <c>sheets</c>, <c>skeins</c> or <c>pieces</c>.</summary>
+/// <summary>
+/// Something an operation uses up: how much of it, in <c>m²</c>, <c>mm</c>, <c>sheets</c>, <c>skeins</c> or <c>pieces</c>.
+/// </summary>
 public sealed record Use(string What, double Amount, string Unit);
 
 /// <summary>
-/// One thing a maker does: where, with how many minutes of hands-on work by the names they are told under, what it uses, its steps in order, and the operations that come before it. Time, diary, sheets and how far a
-/// piece is read operations and nothing else. <paramref name="Wait"/> follows its last step.
+/// One thing a maker does: where, with how many minutes of hands-on work by the names they are told under, what it uses, its steps in
+/// order, and the operations that come before it. Time, diary, sheets and how far a piece is read operations and nothing else.
+/// <paramref name="Wait"/> follows its last step.
 /// </summary>
 public sealed record Operation(
-    string Id, OpKind Kind, Station At, Place Place, IReadOnlyList<StepMinutes> By, IReadOnlyList<Told> Steps, Wait? Wait = null, IReadOnlyList<Use>? Uses = null, IReadOnlyList<string>? After = null)
+    string Id, OpKind Kind, Station At, Place Place, IReadOnlyList<StepMinutes> By, IReadOnlyList<Told> Steps, Wait? Wait = null,
+        IReadOnlyList<Use>? Uses = null, IReadOnlyList<string>? After = null)
 {
     /// <summary>Hands-on minutes of the whole operation.</summary>
     public Minutes Hands => Minutes.About(LikelyMinutes);

@@ -26,8 +26,8 @@ public static class Work
     }
 
     /// <summary>
-    /// Each operation with the phase it belongs to: what is washed beforehand, what comes before the hoop, hoop and needle, what is taken out until it has dried, and what finishes it. Where nothing dries after the
-    /// needle, the iron begins the finishing.
+    /// Each operation with the phase it belongs to: what is washed beforehand, what comes before the hoop, hoop and needle, what is taken
+    /// out until it has dried, and what finishes it. Where nothing dries after the needle, the iron begins the finishing.
     /// </summary>
     public static IReadOnlyList<(Operation Operation, Phase Phase)> ByPhase(IReadOnlyList<Operation> work)
     {

@@ -10,9 +10,11 @@ public static class AlphabetTelling
     {
         var facts = alphabet.Facts;
         var weight = facts.StrokeWeight is { } w
-            ? alphabet.Kind == AlphabetKind.CentreLine ? $"its strokes were {Share(w)} of the capitals thick before they became lines, " : $"strokes are {Share(w)} of the capitals thick, "
+            ? alphabet.Kind == AlphabetKind.CentreLine ? $"its strokes were {Share(w)} of the capitals thick before they became lines, "
+                : $"strokes are {Share(w)} of the capitals thick, "
             : string.Empty;
-        return $"Measured on its own letters: {weight}small letters {Share(facts.XHeight)} as high as capitals, the narrowest opening {Share(facts.NarrowestOpening)}, the tightest bend {Share(facts.TightestRadius)}.";
+        return $"Measured on its own letters: {weight}small letters {Share(facts.XHeight)} as high as capitals, the narrowest opening "
+            + $"{Share(facts.NarrowestOpening)}, the tightest bend {Share(facts.TightestRadius)}.";
     }
 
     private static string Share(double units) => double.IsFinite(units) ? $"{Say.Number(units, 0)} %" : "none";

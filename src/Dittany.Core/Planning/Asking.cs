@@ -8,10 +8,12 @@ using Dittany.Core.Time;
 namespace Dittany.Core.Planning;
 
 /// <summary>
-/// What was understood of one saying. Null members were not said; <paramref name="NotUnderstood"/> holds the words that were taken for nothing, <see cref="Questions"/> what she is asked because
-/// of them: nothing is lettered that may have been meant otherwise without being asked.
+/// What was understood of one saying. Null members were not said; <paramref name="NotUnderstood"/> holds the words that were taken for
+/// nothing, <see cref="Questions"/> what she is asked because of them: nothing is lettered that may have been meant otherwise without being
+/// asked.
 /// </summary>
-public sealed record Understood(string? Words, string? Form, string? Size, string? Colour, string? Cloth, DateOnly? DueOn, string? NotUnderstood)
+public sealed record Understood(string? Words, string? Form, string? Size, string? Colour, string? Cloth, DateOnly? DueOn,
+    string? NotUnderstood)
 {
     public string? Zone { get; init; }
 
@@ -35,8 +37,9 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
 }
 
 /// <summary>
-/// Reads a saying such as “Zoë on a bodysuit for Sunday week”: the words or the motif, the item with its size, part, colour and cloth, stitch, thread, width, whom it is for, and the day. Words in
-/// quotation marks are taken as they stand. Not a guess: what is left over is told, never dropped silently, and never lettered where it looks like something else.
+/// Reads a saying such as “Zoë on a bodysuit for Sunday week”: the words or the motif, the item with its size, part, colour and cloth,
+/// stitch, thread, width, whom it is for, and the day. Words in quotation marks are taken as they stand. Not a guess: what is left over is
+/// told, never dropped silently, and never lettered where it looks like something else.
 /// </summary>
 public static partial class Asking
 {
@@ -60,19 +63,25 @@ public static partial class Asking
 
     private const string Part = @"[\p{L}-]+(?:\s+[\p{L}-]+){0,2}";
 
-    private const RegexOptions Loosely = RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture | RegexOptions.Singleline | RegexOptions.CultureInvariant;
+    private const RegexOptions Loosely =
+        RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture | RegexOptions.Singleline | RegexOptions.CultureInvariant;
 
     private static readonly TimeSpan Most = TimeSpan.FromSeconds(1);
 
     /// <summary>The item behind “on”, or behind “of” where a part of it was named first.</summary>
-    private static readonly Regex ItemWords = new($@"(?:^|(?<=[\s,]))(?:(?:on|onto)\s+(?:{Article}\s+)?|(?:of|in|inside)\s+{Article}\s+){Before}{How}(?<item>{AnyItem})s?(?!\w){Size}", Loosely, Most);
+    private static readonly Regex ItemWords = new(
+        $@"(?:^|(?<=[\s,]))(?:(?:on|onto)\s+(?:{Article}\s+)?|(?:of|in|inside)\s+{Article}\s+){Before}{How}(?<item>{AnyItem})s?(?!\w){Size}", Loosely, Most);
 
-    private static readonly Regex ItemFirst = new($@"^(?:{Article}\s+)?{Before}{How}(?<item>{AnyItem})s?(?!\w){Size}\s*(?:,|:|with|saying|that says|reading)\s+(?<rest>.+)$", Loosely, Most);
+    private static readonly Regex ItemFirst = new(
+        $@"^(?:{Article}\s+)?{Before}{How}(?<item>{AnyItem})s?(?!\w){Size}\s*(?:,|:|with|saying|that says|reading)\s+(?<rest>.+)$",
+        Loosely, Most);
 
-    private static readonly Regex ItemAlone = new($@"^{Article}\s+{Before}{How}(?<item>{AnyItem})s?(?!\w){Size}(?<rest>.*)$", Loosely, Most);
+    private static readonly Regex ItemAlone = new($@"^{Article}\s+{Before}{How}(?<item>{AnyItem})s?(?!\w){Size}(?<rest>.*)$", Loosely,
+        Most);
 
     /// <summary>A part named before its item: inside the cuff of a stocking.</summary>
-    private static readonly Regex PartOf = new($@"(?:^|(?<=[\s,]))(?:(?:on|onto|at|along|across|round)\s+(?:the\s+)?(?<part>{Part})|(?<part>(?:inside|above|below|under)\s+(?:the\s+)?{Part})|the\s+(?<part>{Part}))\s+$", Loosely, Most);
+    private static readonly Regex PartOf = new(
+        $@"(?:^|(?<=[\s,]))(?:(?:on|onto|at|along|across|round)\s+(?:the\s+)?(?<part>{Part})|(?<part>(?:inside|above|below|under)\s+(?:the\s+)?{Part})|the\s+(?<part>{Part}))\s+$", Loosely, Most);
 
     /// <summary>Understands a saying on a day.</summary>
     public static Understood Of(string said, DateOnly today)
@@ -118,12 +127,14 @@ public static partial class Asking
             var (wording, day, _) = SplitDay(text, today);
             beside.AddresseeAfterComma(ref wording, today);
             var meant = quoted is null ? NoItem(ref wording, beside) : null;
-            return new Understood(NullIfEmpty(quoted ?? wording), null, null, null, null, day, quoted is null ? meant : NullIfEmpty(wording));
+            return new Understood(NullIfEmpty(quoted ?? wording), null, null, null, null, day, quoted is null ? meant
+                : NullIfEmpty(wording));
         }
 
         var words = text[..item.Index].Trim().TrimEnd(',');
         string? part = null;
-        if (item.Value.StartsWith("of", StringComparison.OrdinalIgnoreCase) || item.Value.StartsWith("in", StringComparison.OrdinalIgnoreCase))
+        if (item.Value.StartsWith("of", StringComparison.OrdinalIgnoreCase)
+            || item.Value.StartsWith("in", StringComparison.OrdinalIgnoreCase))
         {
             var named = PartOf.Match($"{words} ");
             (part, words) = named.Success && item.Value.StartsWith("of", StringComparison.OrdinalIgnoreCase)
@@ -145,10 +156,12 @@ public static partial class Asking
 
     private static Understood Told(string? words, Match item, DateOnly? due, string? left, string? part, SaidBeside beside)
     {
-        var form = Catalogue.Find(Called.First(c => string.Equals(c.Word, item.Groups["item"].Value, StringComparison.OrdinalIgnoreCase)).Form)!;
+        var form = Catalogue.Find(Called.First(c => string.Equals(c.Word, item.Groups["item"].Value,
+            StringComparison.OrdinalIgnoreCase)).Form)!;
         var adjectives = item.Groups["how"].Value.Trim().ToLowerInvariant();
         var colour = Take(ref adjectives, ClothColours.Words) is { } said ? ClothColours.Find(said)!.Hex : null;
-        var cloth = Take(ref adjectives, Cloths.All.Select(c => c.Name).OrderByDescending(n => n.Length).ToArray()) is { } name ? Cloths.All.First(c => c.Name == name).Id : null;
+        var cloth = Take(ref adjectives, Cloths.All.Select(c => c.Name).OrderByDescending(n => n.Length).ToArray()) is { } name
+            ? Cloths.All.First(c => c.Name == name).Id : null;
         var lined = Take(ref adjectives, ["lined"]) is not null;
         var sized = item.Groups["before"].Success ? item.Groups["before"] : item.Groups["size"];
         var size = SizeOf(form, sized.Value, lined);
@@ -159,8 +172,10 @@ public static partial class Asking
             beside.Ask($"{Say.Upper(Say.A(form.Name))} has no “{part.Trim()}”: take one of its parts on the bench.");
         }
 
-        var odd = string.Join(' ', new[] { adjectives, sized.Success && size is null ? sized.Value : string.Empty, rest }.Where(w => w.Length > 0));
-        return new Understood(NullIfEmpty(words), form.Id, size, colour, cloth == form.UsualCloth ? null : cloth, due, NullIfEmpty(odd)) { Zone = zone };
+        var odd = string.Join(' ', new[] { adjectives, sized.Success && size is null ? sized.Value : string.Empty, rest }.Where(w =>
+            w.Length > 0));
+        return new Understood(NullIfEmpty(words), form.Id, size, colour, cloth == form.UsualCloth ? null : cloth, due,
+            NullIfEmpty(odd)) { Zone = zone };
     }
 
     /// <summary>Where no item was found: what looks like one is asked about, and not lettered where it is only a slip of the pen.</summary>
@@ -173,7 +188,8 @@ public static partial class Asking
         }
 
         var thing = seems.Groups["thing"].Value.Trim();
-        var near = Called.Select(c => (c.Word, c.Form, Off: Slips.Between(c.Word.ToLowerInvariant(), thing.ToLowerInvariant()))).MinBy(c => c.Off);
+        var near = Called.Select(c => (c.Word, c.Form, Off: Slips.Between(c.Word.ToLowerInvariant(), thing.ToLowerInvariant()))).MinBy(c =>
+            c.Off);
         if (near.Off <= Math.Max(1, near.Word.Length / 5))
         {
             beside.Ask($"“{thing}” is none of the items: did you mean {Say.A(near.Word)}? Pick it below.");
@@ -194,7 +210,8 @@ public static partial class Asking
         }
 
         return form.Sizes
-            .Where(s => s.Lined == lined && (digits.Length == 0 || digits.SequenceEqual(Digits().Matches(s.Id).Select(m => m.Value), StringComparer.Ordinal)))
+            .Where(s => s.Lined == lined && (digits.Length == 0
+                || digits.SequenceEqual(Digits().Matches(s.Id).Select(m => m.Value), StringComparer.Ordinal)))
             .Select(s => s.Id)
             .FirstOrDefault();
     }
@@ -205,9 +222,11 @@ public static partial class Asking
         var said = Content(part);
         return form.Zones.Select(z => (z.Id, All: Content($"{z.Id.Replace('-', ' ')} {z.Name}")))
             .Select(z => (z.Id, Shared: z.All.Intersect(said, StringComparer.OrdinalIgnoreCase).Count(), z.All.Length))
-            .Where(z => z.Shared > 0).OrderByDescending(z => z.Shared).ThenByDescending(z => said.Contains(z.Id, StringComparer.Ordinal)).ThenBy(z => z.Length).Select(z => z.Id).FirstOrDefault();
+            .Where(z => z.Shared > 0).OrderByDescending(z => z.Shared).ThenByDescending(z =>
+                said.Contains(z.Id, StringComparer.Ordinal)).ThenBy(z => z.Length).Select(z => z.Id).FirstOrDefault();
 
-        static string[] Content(string words) => Words().Matches(words).Select(m => m.Value.ToLowerInvariant()).Where(w => w is not ("the" or "of" or "a" or "an" or "its" or "in" or "on" or "at")).Distinct(StringComparer.Ordinal).ToArray();
+        static string[] Content(string words) => Words().Matches(words).Select(m => m.Value.ToLowerInvariant()).Where(w => w
+            is not ("the" or "of" or "a" or "an" or "its" or "in" or "on" or "at")).Distinct(StringComparer.Ordinal).ToArray();
     }
 
     /// <summary>A part named after its item: on a T-shirt, on the sleeve.</summary>
@@ -223,7 +242,10 @@ public static partial class Asking
         return zone;
     }
 
-    /// <summary>The longest end of the words that says a day, and what stands before it. A day is introduced by a word such as “for”, or written out.</summary>
+    /// <summary>
+    /// The longest end of the words that says a day, and what stands before it. A day is introduced by a word such as “for”, or written
+    /// out.
+    /// </summary>
     private static (string Words, DateOnly? Day, string? Said) SplitDay(string text, DateOnly today)
     {
         foreach (Match lead in DayLead().Matches(text))
@@ -257,13 +279,16 @@ public static partial class Asking
     [GeneratedRegex("[“\"„](?<words>[^“”\"„]+)[”\"“]", RegexOptions.ExplicitCapture, 1000)]
     private static partial Regex Quoted();
 
-    [GeneratedRegex(@"(?:^|(?<=[\s,]))(?:for|by|until|till|on|before|due|wanted|needed|in|tomorrow|today|tonight)(?=\s|$)", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
+    [GeneratedRegex(@"(?:^|(?<=[\s,]))(?:for|by|until|till|on|before|due|wanted|needed|in|tomorrow|today|tonight)(?=\s|$)",
+        RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
     private static partial Regex DayLead();
 
-    [GeneratedRegex(@"(?:^|(?<=[\s,]))(?:on|onto)\s+(?:an?|the|my|her|his|our|their|this)\s+(?<thing>[\p{L}-]+(?:\s+[\p{L}-]+){0,2})\s*$", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
+    [GeneratedRegex(@"(?:^|(?<=[\s,]))(?:on|onto)\s+(?:an?|the|my|her|his|our|their|this)\s+(?<thing>[\p{L}-]+(?:\s+[\p{L}-]+){0,2})\s*$",
+        RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
     private static partial Regex OnSomething();
 
-    [GeneratedRegex(@"(?:^|(?<=[\s,]))(?<part>(?:on|in|inside|across|along|at|above|below|under)\s+(?:the|its|her|his)\s+[\p{L}-]+(?:\s+[\p{L}-]+){0,2}?)(?=,|\s*$)", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
+    [GeneratedRegex(
+        @"(?:^|(?<=[\s,]))(?<part>(?:on|in|inside|across|along|at|above|below|under)\s+(?:the|its|her|his)\s+[\p{L}-]+(?:\s+[\p{L}-]+){0,2}?)(?=,|\s*$)", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
     private static partial Regex PartAfter();
 
     [GeneratedRegex(@"[\p{L}]+", RegexOptions.ExplicitCapture, 1000)]

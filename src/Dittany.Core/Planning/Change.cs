@@ -6,9 +6,13 @@ using Dittany.Core.Materials;
 namespace Dittany.Core.Planning;
 
 /// <summary>
-/// One change of one member of a job: its name, the new value written out (null leaves the member to the plan again), and what was done in words.
+/// One change of one member of a job: its name, the new value written out (null leaves the member to the plan again), and what was done in
+/// words.
 /// </summary>
-/// <remarks><paramref name="Edit"/> is for what no single value says, such as another motif: the job is then changed by it, and <paramref name="Member"/> names what it changes.</remarks>
+/// <remarks>
+/// <paramref name="Edit"/> is for what no single value says, such as another motif: the job is then changed by it, and
+/// <paramref name="Member"/> names what it changes.
+/// </remarks>
 public sealed record Change(string Member, string? Value, string What, Func<Job, Job>? Edit = null);
 
 /// <summary>Reads and changes members of a job by name. Members of an element are those of the first.</summary>
@@ -16,15 +20,21 @@ public static class Changes
 {
     private const string OverrulePrefix = "overrules/";
 
-    /// <summary>Members that settle the same thing as an overrule: setting one lets go of the other, for both at once are refused.</summary>
-    private static readonly (string Member, string Decision)[] SameThing = DecisionBook.All.SelectMany(r => r.Stated.Select(s => (s.Member, r.Id))).ToArray();
+    /// <summary>
+    /// Members that settle the same thing as an overrule: setting one lets go of the other, for both at once are refused.
+    /// </summary>
+    private static readonly (string Member, string Decision)[] SameThing = DecisionBook.All.SelectMany(r =>
+        r.Stated.Select(s => (s.Member, r.Id))).ToArray();
 
-    /// <summary>Facts of the cloth and of its use: how each is written, and how it is set. A value that is not its kind gives null.</summary>
+    /// <summary>
+    /// Facts of the cloth and of its use: how each is written, and how it is set. A value that is not its kind gives null.
+    /// </summary>
     private static readonly Dictionary<string, (Func<Job, string?> Read, Func<Job, string?, Job?> Set)> Facts = new(StringComparer.Ordinal)
     {
         ["fabric.stretchPercent"] = Cloth(f => Written(f.StretchPercent), (f, v) => Double(v, n => f with { StretchPercent = n })),
         ["fabric.thicknessMm"] = Cloth(f => Written(f.ThicknessMm), (f, v) => Double(v, n => f with { ThicknessMm = n })),
-        ["fabric.washC"] = Cloth(f => Written(f.WashC), (f, v) => Double(v, n => f with { WashC = n is null ? null : (int)Math.Clamp(n.Value, -1, 999) })),
+        ["fabric.washC"] = Cloth(f => Written(f.WashC), (f, v) =>
+            Double(v, n => f with { WashC = n is null ? null : (int)Math.Clamp(n.Value, -1, 999) })),
         ["fabric.opacity"] = Cloth(f => f.Opacity?.ToString(), (f, v) => Enumerated<Opacity>(v, n => f with { Opacity = n })),
         ["fabric.pile"] = Cloth(f => f.Pile?.ToString(), (f, v) => Enumerated<Pile>(v, n => f with { Pile = n })),
         ["fabric.maxIron"] = Cloth(f => f.MaxIron?.ToString(), (f, v) => Enumerated<IronLimit>(v, n => f with { MaxIron = n })),
@@ -34,7 +44,8 @@ public static class Changes
         ["fabric.prewashed"] = Cloth(f => Written(f.Prewashed), (f, v) => Flag(v, n => f with { Prewashed = n })),
         ["fabric.coated"] = Cloth(f => Written(f.Coated), (f, v) => Flag(v, n => f with { Coated = n })),
         ["fabric.fibre"] = Cloth(f => f.Fibre, (f, v) => f with { Fibre = v }),
-        ["nextToSkin"] = (j => Written(j.Use?.NextToSkin), (j, v) => Flag(v, n => (j.Use ?? new StatedUse()) with { NextToSkin = n }) is { } use ? j with { Use = use } : null),
+        ["nextToSkin"] = (j => Written(j.Use?.NextToSkin), (j, v) =>
+            Flag(v, n => (j.Use ?? new StatedUse()) with { NextToSkin = n }) is { } use ? j with { Use = use } : null),
         ["washed"] = (j => j.Use?.Washed, (j, v) => j with { Use = (j.Use ?? new StatedUse()) with { Washed = v } }),
         ["lasts"] = (j => j.Use?.Lasts, (j, v) => j with { Use = (j.Use ?? new StatedUse()) with { Lasts = v } }),
     };
@@ -43,7 +54,8 @@ public static class Changes
 
     /// <summary>Members that can be changed, overrules apart.</summary>
     public static IReadOnlyList<string> Members { get; } =
-        ["title", "dueOn", "motifs", "size", "wearer", "zone", "fabric.kind", "fabric.colour", "done", .. ElementChanges.Members, .. Facts.Keys];
+        ["title", "dueOn", "motifs", "size", "wearer", "zone", "fabric.kind", "fabric.colour", "done", .. ElementChanges.Members,
+            .. Facts.Keys];
 
     /// <summary>The value of a member as a change would write it; null where the job leaves it to the plan.</summary>
     public static string? Read(Job job, string member)
@@ -65,7 +77,8 @@ public static class Changes
             "fabric.colour" => job.Fabric?.Colour,
             "done" => job.Done is { } done ? WriteDone(done) : null,
             _ when Facts.TryGetValue(member, out var fact) => fact.Read(job),
-            _ when member.StartsWith(MeasuredPrefix, StringComparison.Ordinal) => job.MeasuredMm is { } m && m.TryGetValue(member[MeasuredPrefix.Length..], out var mm) ? Written(mm) : null,
+            _ when member.StartsWith(MeasuredPrefix, StringComparison.Ordinal) => job.MeasuredMm is { } m
+                && m.TryGetValue(member[MeasuredPrefix.Length..], out var mm) ? Written(mm) : null,
             _ when member.StartsWith(OverrulePrefix, StringComparison.Ordinal) =>
                 job.Overrules is { } o && o.TryGetValue(member[OverrulePrefix.Length..], out var v) ? v : null,
             _ => null,
@@ -73,7 +86,8 @@ public static class Changes
     }
 
     /// <summary>
-    /// The job with the change made. A value that cannot be read as its member's kind is a fault that names the member; whether it makes sense is left to
+    /// The job with the change made. A value that cannot be read as its member's kind is a fault that names the member; whether it makes
+    /// sense is left to
     /// <see cref="JobCheck"/>.
     /// </summary>
     public static (Job? Job, JobFault? Fault) Apply(Job job, Change change)
@@ -82,13 +96,15 @@ public static class Changes
         {
             // What it states itself lets go of an overrule of the same thing, as a stated member does.
             var edited = edit(job);
-            return (SameThing.Where(s => Read(edited, s.Member) is { } now && now != Read(job, s.Member)).Aggregate(edited, (j, s) => Without(j, s.Decision)), null);
+            return (SameThing.Where(s => Read(edited, s.Member) is { } now && now != Read(job, s.Member)).Aggregate(edited, (j, s) =>
+                Without(j, s.Decision)), null);
         }
 
         var changed = Set(job, change.Member, change.Value, out var fault);
         if (fault is not null || changed is null)
         {
-            return (null, fault ?? new JobFault($"#/{change.Member}", $"There is no member '{change.Member}' to change.", "Use one of the members of a job."));
+            return (null, fault ?? new JobFault($"#/{change.Member}", $"There is no member '{change.Member}' to change.",
+                "Use one of the members of a job."));
         }
 
         foreach (var (member, decision) in SameThing)
@@ -154,11 +170,13 @@ public static class Changes
                     return job with { Done = done };
                 }
 
-                fault = new JobFault("#/done", $"'{value}' does not say how far it is.", "Write marked, runs=3, rinsed=2027-03-01 or finished.");
+                fault = new JobFault("#/done", $"'{value}' does not say how far it is.",
+                    "Write marked, runs=3, rinsed=2027-03-01 or finished.");
                 return null;
             case var _ when Facts.TryGetValue(member, out var fact):
                 var stated = fact.Set(job, value);
-                fault = stated is null ? new JobFault($"#/item/{member.Replace('.', '/')}", $"'{value}' is not what this fact can be.", "Take one of those offered.") : null;
+                fault = stated is null ? new JobFault($"#/item/{member.Replace('.', '/')}", $"'{value}' is not what this fact can be.",
+                    "Take one of those offered.") : null;
                 return stated;
             case var _ when member.StartsWith(MeasuredPrefix, StringComparison.Ordinal):
                 return WithMeasured(job, member[MeasuredPrefix.Length..], value, out fault);
@@ -169,7 +187,8 @@ public static class Changes
                 }
 
                 var id = member[OverrulePrefix.Length..];
-                return value is null ? Without(job, id) : job with { Overrules = new Dictionary<string, string>(job.Overrules ?? Nothing, StringComparer.Ordinal) { [id] = value } };
+                return value is null ? Without(job, id) : job with { Overrules = new Dictionary<string,
+                    string>(job.Overrules ?? Nothing, StringComparer.Ordinal) { [id] = value } };
         }
     }
 
@@ -178,19 +197,22 @@ public static class Changes
     {
         var kept = (ids ?? string.Empty).Split(' ', StringSplitOptions.RemoveEmptyEntries);
         var left = job.MotifsAsked.Where(m => kept.Contains(m.Id, StringComparer.Ordinal)).ToArray();
-        fault = left.Length + job.Elements.Count == 0 ? new JobFault("#/elements", "Nothing would be left to stitch.", "Keep one motif, or write words first.") : null;
+        fault = left.Length + job.Elements.Count == 0 ? new JobFault("#/elements", "Nothing would be left to stitch.",
+            "Keep one motif, or write words first.") : null;
         return fault is null ? job with { Motifs = left.Length == 0 ? null : left } : null;
     }
 
     private static Job? WithMeasured(Job job, string id, string? value, out JobFault? fault)
     {
-        fault = value is null || NumberOf(value) is not null ? null : new JobFault($"#/item/measuredMm/{id}", $"'{value}' is not a length.", "Write millimetres, such as 212.");
+        fault = value is null || NumberOf(value) is not null ? null
+            : new JobFault($"#/item/measuredMm/{id}", $"'{value}' is not a length.", "Write millimetres, such as 212.");
         if (fault is not null)
         {
             return null;
         }
 
-        var measured = new Dictionary<string, double>(job.MeasuredMm ?? new Dictionary<string, double>(StringComparer.Ordinal), StringComparer.Ordinal);
+        var measured = new Dictionary<string, double>(job.MeasuredMm ?? new Dictionary<string, double>(StringComparer.Ordinal),
+            StringComparer.Ordinal);
         measured.Remove(id);
         if (NumberOf(value) is { } mm)
         {
@@ -200,8 +222,10 @@ public static class Changes
         return job with { MeasuredMm = measured.Count == 0 ? null : measured };
     }
 
-    private static (Func<Job, string?> Read, Func<Job, string?, Job?> Set) Cloth(Func<StatedFabric, string?> read, Func<StatedFabric, string?, StatedFabric?> set) =>
-        (j => read(j.Fabric ?? new StatedFabric()), (j, v) => set(j.Fabric ?? new StatedFabric(), v) is { } fabric ? j with { Fabric = fabric } : null);
+    private static (Func<Job, string?> Read, Func<Job, string?, Job?> Set) Cloth(Func<StatedFabric, string?> read, Func<StatedFabric,
+        string?, StatedFabric?> set) =>
+        (j => read(j.Fabric ?? new StatedFabric()), (j, v) => set(j.Fabric ?? new StatedFabric(), v) is { } fabric ? j
+            with { Fabric = fabric } : null);
 
     private static string? Written(double? n) => n?.ToString("R", CultureInfo.InvariantCulture);
 
@@ -216,20 +240,26 @@ public static class Changes
     private static StatedFabric? Enumerated<T>(string? value, Func<T?, StatedFabric> set)
         where T : struct, Enum => value is null ? set(null) : Enum.TryParse<T>(value, out var one) && Enum.IsDefined(one) ? set(one) : null;
 
-    /// <summary>How far a piece is, in one word: <c>marked</c>, <c>washed=2027-03-01</c>, <c>runs=3</c>, <c>rinsed=2027-03-08</c>, <c>finished</c>.</summary>
+    /// <summary>
+    /// How far a piece is, in one word: <c>marked</c>, <c>washed=2027-03-01</c>, <c>runs=3</c>, <c>rinsed=2027-03-08</c>, <c>finished</c>.
+    /// </summary>
     public static string WriteDone(Time.Done done) =>
         done.Finished ? "finished"
         : done.RinsedOn is { } day ? $"rinsed={day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}"
         : done.Runs > 0 ? $"runs={done.Runs.ToString(CultureInfo.InvariantCulture)}"
-        : done is { Marked: false, WashedOn: { } washed } ? $"washed={washed.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}" : "marked";
+        : done is { Marked: false, WashedOn: { } washed } ? $"washed={washed.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}"
+            : "marked";
 
     private static Time.Done? ReadDone(string value) => value.Split('=') switch
     {
         ["marked"] => new Time.Done(Marked: true),
         ["finished"] => new Time.Done(Marked: true, Runs: JobCheck.MostRuns, Finished: true),
-        ["runs", var n] when int.TryParse(n, NumberStyles.None, CultureInfo.InvariantCulture, out var runs) => new Time.Done(Marked: true, Runs: runs),
-        ["washed", var d] when DateOnly.TryParseExact(d, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day) => new Time.Done(WashedOn: day),
-        ["rinsed", var d] when DateOnly.TryParseExact(d, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day) => new Time.Done(Marked: true, Runs: JobCheck.MostRuns, RinsedOn: day),
+        ["runs", var n] when int.TryParse(n, NumberStyles.None, CultureInfo.InvariantCulture, out var runs) =>
+            new Time.Done(Marked: true, Runs: runs),
+        ["washed", var d] when DateOnly.TryParseExact(d, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day) =>
+            new Time.Done(WashedOn: day),
+        ["rinsed", var d] when DateOnly.TryParseExact(d, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day) =>
+            new Time.Done(Marked: true, Runs: JobCheck.MostRuns, RinsedOn: day),
         _ => null,
     };
 
@@ -237,8 +267,10 @@ public static class Changes
 
     private static Job Without(Job job, string decision) => job.Overrules is null
         ? job
-        : job with { Overrules = job.Overrules.Where(o => o.Key != decision).ToDictionary(o => o.Key, o => o.Value, StringComparer.Ordinal) };
+        : job with { Overrules = job.Overrules.Where(o => o.Key != decision).ToDictionary(o => o.Key, o => o.Value,
+            StringComparer.Ordinal) };
 
     internal static double? NumberOf(string? value) =>
-        double.TryParse(Measures.Digits.Plain(value ?? string.Empty), NumberStyles.Float, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) ? n : null;
+        double.TryParse(Measures.Digits.Plain(value ?? string.Empty), NumberStyles.Float, CultureInfo.InvariantCulture, out var n)
+            && double.IsFinite(n) ? n : null;
 }

@@ -8,7 +8,10 @@ using Thread = Dittany.Core.Materials.Thread;
 
 namespace Dittany.Core.Planning;
 
-/// <summary>How the parts of a drawing are stitched by what they are: role, the stitch, and how many strands fewer than its main lines (common practice).</summary>
+/// <summary>
+/// How the parts of a drawing are stitched by what they are: role, the stitch, and how many strands fewer than its main lines (common
+/// practice).
+/// </summary>
 public sealed record RoleStitch(string Role, string? Woven, string? Knit, int FewerStrands, int Turn, string Because, string Source);
 
 /// <summary>Stitches drawings part by part: stems before leaves, leaves before petals, centres and dots last.</summary>
@@ -29,20 +32,26 @@ public static class DrawingStitching
     public static RoleStitch RoleOf(string role) => Roles.FirstOrDefault(r => r.Role == role) ?? Roles[1];
 
     /// <summary>
-    /// A drawing in mm stitched in its order of work. <paramref name="main"/> is the pair of the main lines; <paramref name="from"/> numbers the first shape among its element's units. Areas are worked along their
-    /// edges. What is too short to stitch is left out; the caller tells of it by the count.
+    /// A drawing in mm stitched in its order of work. <paramref name="main"/> is the pair of the main lines; <paramref name="from"/>
+    /// numbers the first shape among its element's units. Areas are worked along their edges. What is too short to stitch is left out; the
+    /// caller tells of it by the count.
     /// </summary>
-    internal static IReadOnlyList<Part> Stitch(Design drawing, Pair main, Func<Pair, StitchSpec> specOf, Func<string, string> colourOf, int from, bool knit = false, bool byRole = false, Budget? budget = null)
+    internal static IReadOnlyList<Part> Stitch(Design drawing, Pair main, Func<Pair, StitchSpec> specOf, Func<string, string> colourOf,
+        int from, bool knit = false, bool byRole = false, Budget? budget = null)
     {
         var ordered = drawing.Visible().Shapes.OrderBy(s => RoleOf(s.Role).Turn)
-            .SelectMany(s => s.Point is { } point ? [(Shape: s, Stroke: FigurePart.Dot(s.Role, point).Stroke)] : s.Strokes.Select(stroke => (Shape: s, Stroke: stroke))).ToArray();
+            .SelectMany(s => s.Point is { } point ? [(Shape: s, Stroke: FigurePart.Dot(s.Role, point).Stroke)]
+                : s.Strokes.Select(stroke => (Shape: s, Stroke: stroke))).ToArray();
         var specs = ordered.Select(o => specOf(PairFor(o.Shape.Role))).ToArray();
-        var stitched = LetterStitching.Stitch(ordered.Select(o => o.Stroke).ToArray(), i => specs[i], 0, i => ordered[i].Shape.Point is not null, budget);
+        var stitched = LetterStitching.Stitch(ordered.Select(o => o.Stroke).ToArray(), i => specs[i], 0, i => ordered[i].Shape.Point
+            is not null, budget);
         return stitched.Lines.Select(line =>
         {
             var (shape, spec) = (ordered[line.Source].Shape, specs[line.Source]);
             return new Part(
-                shape.Role, shape.Role, from + line.Source, line.Stitch.Id, new Thread(Thread.Cotton, spec.Pair.Strands, colourOf(shape.Role)), line.WidthMm, line.LineMm, line.Closed, line.Stitches,
+                shape.Role, shape.Role, from + line.Source, line.Stitch.Id,
+                    new Thread(Thread.Cotton, spec.Pair.Strands, colourOf(shape.Role)), line.WidthMm, line.LineMm, line.Closed,
+                    line.Stitches,
                 line.Dot ? 0 : spec.WishedMm, shape.Copy, shape.Id, shape.Id);
         }).ToArray();
 

@@ -3,11 +3,16 @@ using Dittany.Core.Geometry;
 
 namespace Dittany.Core.Planning;
 
-/// <summary>A member of an element that can be changed: how it is read and set. Of a job without words it is that of its first motif, where a motif has such a member.</summary>
-internal sealed record ElementMember(string Name, Func<WordingAsked, string?>? OfWords, Func<WordingAsked, string?, WordingAsked?>? SetWords, Func<MotifAsked, string?>? OfMotif, Func<MotifAsked, string?, MotifAsked?>? SetMotif, string Try)
+/// <summary>
+/// A member of an element that can be changed: how it is read and set. Of a job without words it is that of its first motif, where a motif
+/// has such a member.
+/// </summary>
+internal sealed record ElementMember(string Name, Func<WordingAsked, string?>? OfWords, Func<WordingAsked, string?,
+    WordingAsked?>? SetWords, Func<MotifAsked, string?>? OfMotif, Func<MotifAsked, string?, MotifAsked?>? SetMotif, string Try)
 {
     public string? Read(Job job) =>
-        OfWords is not null && job.Elements.Count > 0 ? OfWords(job.Elements[0]) : OfMotif is not null && job.MotifsAsked.Count > 0 ? OfMotif(job.MotifsAsked[0]) : null;
+        OfWords is not null && job.Elements.Count > 0 ? OfWords(job.Elements[0]) : OfMotif is not null && job.MotifsAsked.Count > 0
+            ? OfMotif(job.MotifsAsked[0]) : null;
 
     /// <summary>The job with it set; a value that is not its kind is a fault, and so is a member that nothing in the job has.</summary>
     public Job? Set(Job job, string? value, out JobFault? fault)
@@ -29,7 +34,8 @@ internal sealed record ElementMember(string Name, Func<WordingAsked, string?>? O
         }
         else
         {
-            fault = new JobFault($"#/elements/0/{Name}", "There is nothing in this piece that it belongs to.", "Add words or a motif first.");
+            fault = new JobFault($"#/elements/0/{Name}", "There is nothing in this piece that it belongs to.",
+                "Add words or a motif first.");
             return null;
         }
 
@@ -49,10 +55,12 @@ internal static class ElementChanges
         Number("capHeightMm", e => e.CapHeightMm, (e, v) => e with { CapHeightMm = v, WidthMm = v is null ? e.WidthMm : null }),
         Number("rows", e => e.Rows, (e, v) => e with { Rows = Whole(v) }),
         Text("alphabet", e => e.Alphabet, (e, v) => e with { Alphabet = v }),
-        Text("arrangement", e => e.Arrangement, (e, v) => e with { Arrangement = v }, m => m.Arrangement, (m, v) => m with { Arrangement = v }),
+        Text("arrangement", e => e.Arrangement, (e, v) => e with { Arrangement = v }, m => m.Arrangement, (m, v) => m
+            with { Arrangement = v }),
         Number("radiusMm", e => e.RadiusMm, (e, v) => e with { RadiusMm = v }),
         Text("reading", e => e.Reading, (e, v) => e with { Reading = v }),
-        Number("turnDegrees", e => e.TurnDegrees, (e, v) => e with { TurnDegrees = v }, m => m.TurnDegrees, (m, v) => m with { TurnDegrees = v }),
+        Number("turnDegrees", e => e.TurnDegrees, (e, v) => e with { TurnDegrees = v }, m => m.TurnDegrees, (m, v) => m
+            with { TurnDegrees = v }),
         Text("motif", e => e.Motif, (e, v) => e with { Motif = v }, m => m.Motif, (m, v) => m with { Motif = v ?? m.Motif }),
         Text("motifPlace", e => e.MotifPlace, (e, v) => e with { MotifPlace = v }),
         Number("motifCount", e => e.MotifCount, (e, v) => e with { MotifCount = Whole(v) }),
@@ -60,20 +68,25 @@ internal static class ElementChanges
         Number("strands", e => e.Strands, (e, v) => e with { Strands = Whole(v) }, m => m.Strands, (m, v) => m with { Strands = Whole(v) }),
         Text("colour", e => e.Colour, (e, v) => e with { Colour = v }, m => m.Colour, (m, v) => m with { Colour = v }),
         Number("heightMm", null, null, m => m.HeightMm, (m, v) => m with { HeightMm = v }),
-        Number("widthMm", e => e.WidthMm, (e, v) => e with { WidthMm = v, CapHeightMm = v is null ? e.CapHeightMm : null }, m => m.WidthMm, (m, v) => m with { WidthMm = v }),
+        Number("widthMm", e => e.WidthMm, (e, v) => e with { WidthMm = v, CapHeightMm = v is null ? e.CapHeightMm : null }, m => m.WidthMm,
+            (m, v) => m with { WidthMm = v }),
         Number("count", null, null, m => m.Count, (m, v) => m with { Count = Whole(v) }),
         Number("parts", null, null, m => m.Parts, (m, v) => m with { Parts = Whole(v) }),
-        new("centreMm", e => Place(e.CentreMm), (e, v) => v is null ? e with { CentreMm = null } : PlaceOf(v) is { } p ? e with { CentreMm = p } : null, m => Place(m.CentreMm), (m, v) => v is null ? m with { CentreMm = null } : PlaceOf(v) is { } p ? m with { CentreMm = p } : null, "Write two numbers in mm, such as 250,600."),
+        new("centreMm", e => Place(e.CentreMm), (e, v) => v is null ? e with { CentreMm = null } : PlaceOf(v) is { } p ? e
+            with { CentreMm = p } : null, m => Place(m.CentreMm), (m, v) => v is null ? m with { CentreMm = null } : PlaceOf(v) is { } p
+            ? m with { CentreMm = p } : null, "Write two numbers in mm, such as 250,600."),
     ];
 
     public static IReadOnlyList<string> Members { get; } = All.Select(m => m.Name).ToArray();
 
     public static ElementMember? Of(string member) => Array.Find(All, m => string.Equals(m.Name, member, StringComparison.Ordinal));
 
-    private static ElementMember Text(string name, Func<WordingAsked, string?>? read, Func<WordingAsked, string?, WordingAsked>? set, Func<MotifAsked, string?>? readMotif = null, Func<MotifAsked, string?, MotifAsked>? setMotif = null) =>
+    private static ElementMember Text(string name, Func<WordingAsked, string?>? read, Func<WordingAsked, string?, WordingAsked>? set,
+        Func<MotifAsked, string?>? readMotif = null, Func<MotifAsked, string?, MotifAsked>? setMotif = null) =>
         new(name, read, set, readMotif, setMotif, string.Empty);
 
-    private static ElementMember Number(string name, Func<WordingAsked, double?>? read, Func<WordingAsked, double?, WordingAsked>? set, Func<MotifAsked, double?>? readMotif = null, Func<MotifAsked, double?, MotifAsked>? setMotif = null) => new(
+    private static ElementMember Number(string name, Func<WordingAsked, double?>? read, Func<WordingAsked, double?, WordingAsked>? set,
+        Func<MotifAsked, double?>? readMotif = null, Func<MotifAsked, double?, MotifAsked>? setMotif = null) => new(
         name,
         read is null ? null : e => read(e)?.ToString("R", CultureInfo.InvariantCulture),
         set is null ? null : (e, v) => v is null ? set(e, null) : Changes.NumberOf(v) is { } n ? set(e, n) : null,

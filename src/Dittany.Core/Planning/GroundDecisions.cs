@@ -14,7 +14,8 @@ internal static class GroundDecisions
         var hers = job.Size ?? overrules.For("item.size");
         if (form.Scaled(job.MeasuredMm, hers) is { } measured)
         {
-            var said = new[] { form.Width, form.Height }.Where(m => job.MeasuredMm!.ContainsKey(m.Id)).Select(m => (Told)$"{Say.Lower(m.Name)} {Say.Length(job.MeasuredMm![m.Id])}").ToArray();
+            var said = new[] { form.Width, form.Height }.Where(m => job.MeasuredMm!.ContainsKey(m.Id)).Select(m =>
+                (Told)$"{Say.Lower(m.Name)} {Say.Length(job.MeasuredMm![m.Id])}").ToArray();
             decisions.Add(Deciding.Make(
                 "item.size", Station.Item, "The size", new Choice(own.Id, own.Name), new Choice("measured", Say.Upper(measured.Name)),
                 [
@@ -36,7 +37,8 @@ internal static class GroundDecisions
             [
                 hers is not null && taken.Id != hers ? (Told)$"{Say.Upper(Say.A(form.Name))} has no size '{hers}': the usual one is taken."
                     : form.Measured is { } how ? (Told)$"It is {how}."
-                    : hers is not null ? (Told)$"You said {taken.Name}." : (Told)$"{Say.Upper(taken.Name)} is the usual size of {Say.A(form.Name)}: measure yours.",
+                    : hers is not null ? (Told)$"You said {taken.Name}."
+                        : (Told)$"{Say.Upper(taken.Name)} is the usual size of {Say.A(form.Name)}: measure yours.",
             ],
             [$"One look at the tape: {Say.Lower(form.Width.Name)}."],
             form.Sizes.Select(s => new Choice(s.Id, s.Name)).ToArray()));
@@ -49,7 +51,8 @@ internal static class GroundDecisions
         [
             face.Fold!.AsWorn,
             face.Fold.Flat,
-            MirrorProof.UpsideDown(MirrorProof.Folding) ? "Laid flat it stands upside down." : "Turned over and folded down again it ends the right way up, and is not mirrored.",
+            MirrorProof.UpsideDown(MirrorProof.Folding) ? "Laid flat it stands upside down."
+                : "Turned over and folded down again it ends the right way up, and is not mirrored.",
         ],
         ["Another part of the item."]);
 
@@ -63,7 +66,8 @@ internal static class GroundDecisions
             "Which part of it",
             new Choice(own.Id, Say.Upper(own.Name)),
             hers is null ? null : new Choice(taken.Id, Say.Upper(taken.Name)),
-            hers is not null && taken.Id != hers ? [taken.EdgeReason, $"{Say.Upper(Say.A(form.Name))} has no '{hers}'."] : [taken.EdgeReason],
+            hers is not null && taken.Id != hers ? [taken.EdgeReason, $"{Say.Upper(Say.A(form.Name))} has no '{hers}'."]
+                : [taken.EdgeReason],
             ["How it will hang, be worn or be folded."],
             form.Zones.Select(z => new Choice(z.Id, Say.Upper(z.Name))).ToArray()));
         return taken;
@@ -75,6 +79,7 @@ internal static class GroundDecisions
         "What fills the shapes",
         new Choice("none", "Nothing to fill"),
         null,
-        [words ? "This hand is all lines: there is no shape to fill." : "Its shapes are worked along their outlines, and nothing fills them."],
+        [words ? "This hand is all lines: there is no shape to fill."
+            : "Its shapes are worked along their outlines, and nothing fills them."],
         [words ? "Letters with weight, or a motif." : "A stitch that fills."]);
 }

@@ -7,7 +7,10 @@ using Dittany.Core.Stitches;
 
 namespace Dittany.Core.Planning;
 
-/// <summary>One wording as the maker asks for it; null members are decided. Lengths in mm, the centre in the frame of the zone's face. A height or a width may be wished, not both.</summary>
+/// <summary>
+/// One wording as the maker asks for it; null members are decided. Lengths in mm, the centre in the frame of the zone's face. A height or a
+/// width may be wished, not both.
+/// </summary>
 public sealed record WordingAsked(
     string Id,
     string Text,
@@ -28,8 +31,9 @@ public sealed record WordingAsked(
     double? WidthMm = null);
 
 /// <summary>
-/// One motif as the maker asks for it; null members are decided. Width and height are the most the whole may take, its proportions kept. <paramref name="Count"/> is how many times it is
-/// drawn, <paramref name="Parts"/> how many petals or leaves it has. <paramref name="Drawing"/> is her own, kept whole in the job; its name then stands for the motif.
+/// One motif as the maker asks for it; null members are decided. Width and height are the most the whole may take, its proportions kept.
+/// <paramref name="Count"/> is how many times it is drawn, <paramref name="Parts"/> how many petals or leaves it has.
+/// <paramref name="Drawing"/> is her own, kept whole in the job; its name then stands for the motif.
 /// </summary>
 public sealed record MotifAsked(
     string Id,
@@ -54,7 +58,10 @@ public sealed record MotifAsked(
 /// <summary>A drawing of her own: its name and its parts, in any unit, y down.</summary>
 public sealed record OwnDrawing(string Name, Figure Figure);
 
-/// <summary>What the maker asks for: words, item, day, and how far it is done. Everything else is decided. <paramref name="Today"/> is filled in at the edge; the core has no clock.</summary>
+/// <summary>
+/// What the maker asks for: words, item, day, and how far it is done. Everything else is decided. <paramref name="Today"/> is filled in at
+/// the edge; the core has no clock.
+/// </summary>
 public sealed record Job(
     string Form,
     IReadOnlyList<WordingAsked> Elements,
@@ -107,7 +114,10 @@ public sealed record Workshop(
     /// <summary>Her choice for a habit, or the usual one.</summary>
     public string Habit(string id) => Habits.TryGetValue(id, out var choice) ? choice : Planning.Habits.Find(id)!.Default;
 
-    /// <summary>How this workshop places stitches; a school of lengths and of dots may be taken for one wording instead of its own. Lengths of the schools: an eighth of an inch, 5 mm and 1 cm (common practice).</summary>
+    /// <summary>
+    /// How this workshop places stitches; a school of lengths and of dots may be taken for one wording instead of its own. Lengths of the
+    /// schools: an eighth of an inch, 5 mm and 1 cm (common practice).
+    /// </summary>
     internal StitchSchools StitchSchoolsWith(string? length, string? dots) => new(
         (length ?? Habit("stitch-length")) == "uniform" ? LengthSchool.Uniform : LengthSchool.Graded,
         Habit("stitch-size") switch { "eighth-inch" => 3.2, "five" => 5, "ten" => 10, _ => null },
@@ -117,5 +127,6 @@ public sealed record Workshop(
         int.Parse(Habit("knot-wraps"), System.Globalization.CultureInfo.InvariantCulture));
 
     /// <summary>What the recommender of stitches goes by here.</summary>
-    internal StitchFacts StitchFacts(Cloth cloth) => Stitches.StitchFacts.Of(cloth, Habit("letter-stitch"), Habit("split-strands"), Habit("chain-strands"));
+    internal StitchFacts StitchFacts(Cloth cloth) => Stitches.StitchFacts.Of(cloth, Habit("letter-stitch"), Habit("split-strands"),
+        Habit("chain-strands"));
 }

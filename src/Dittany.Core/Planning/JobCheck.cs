@@ -18,7 +18,9 @@ namespace Dittany.Core.Planning;
 /// <summary>One thing in a job that makes no sense: where it is, what is wrong, and what would do.</summary>
 public sealed record JobFault(string Pointer, string Detail, string Try);
 
-/// <summary>Finds everything in a job that makes no sense, all at once. What merely does not fit is no fault: it is a concern of the plan.</summary>
+/// <summary>
+/// Finds everything in a job that makes no sense, all at once. What merely does not fit is no fault: it is a concern of the plan.
+/// </summary>
 public static class JobCheck
 {
     public const int MostElements = 60;
@@ -31,7 +33,10 @@ public static class JobCheck
     public const double MostWidthMm = 2000;
     public const int MostTitle = 200;
 
-    /// <summary>Marks on one letter: no writing in use sets more (pointed Hebrew four, Vietnamese two); stacks of hundreds are a jest that no thread follows.</summary>
+    /// <summary>
+    /// Marks on one letter: no writing in use sets more (pointed Hebrew four, Vietnamese two); stacks of hundreds are a jest that no thread
+    /// follows.
+    /// </summary>
     public const int MostMarks = 8;
 
     public const int MostStitches = 200_000;
@@ -60,10 +65,12 @@ public static class JobCheck
         var many = job.Elements.Count + job.MotifsAsked.Count;
         if (many is 0 or > MostElements)
         {
-            faults.Add(new("#/elements", many == 0 ? "There is nothing to write." : $"There are {many} elements, and {MostElements} is the most.", "Give between 1 and 60 elements."));
+            faults.Add(new("#/elements", many == 0 ? "There is nothing to write."
+                : $"There are {many} elements, and {MostElements} is the most.", "Give between 1 and 60 elements."));
         }
 
-        foreach (var twice in job.Elements.Select(e => (e.Id, 0)).Concat(job.MotifsAsked.Select(m => (m.Id, 0))).GroupBy(e => e.Id, StringComparer.Ordinal).Where(g => g.Count() > 1))
+        foreach (var twice in job.Elements.Select(e => (e.Id, 0)).Concat(job.MotifsAsked.Select(m => (m.Id, 0))).GroupBy(e => e.Id,
+            StringComparer.Ordinal).Where(g => g.Count() > 1))
         {
             faults.Add(new("#/elements", $"Two elements are called '{twice.Key}'.", "Give each element its own id, or none."));
         }
@@ -93,12 +100,16 @@ public static class JobCheck
         return faults;
     }
 
-    /// <summary>About how many stitches a job without faults comes to: from its letters and the lines of its motifs, before anything is laid out.</summary>
+    /// <summary>
+    /// About how many stitches a job without faults comes to: from its letters and the lines of its motifs, before anything is laid out.
+    /// </summary>
     public static double StitchesOf(Job job) =>
-        job.Elements.Sum(e => e.Text.Length * LineOfALetter * Math.Clamp(e.CapHeightMm ?? 25, 0, Fit.MostCapMm) / 2) + job.MotifsAsked.Sum(MotifCheck.StitchesOf);
+        job.Elements.Sum(e => e.Text.Length * LineOfALetter * Math.Clamp(e.CapHeightMm ?? 25, 0, Fit.MostCapMm) / 2)
+            + job.MotifsAsked.Sum(MotifCheck.StitchesOf);
 
     internal static JobFault TooManyStitches(long stitches) => new(
-        "#/elements", $"This would be about {Number(Math.Round(stitches / 1000.0) * 1000)} stitches, and {MostStitches} is the most.", "Ask for fewer letters or motifs, or smaller ones.");
+        "#/elements", $"This would be about {Number(Math.Round(stitches / 1000.0) * 1000)} stitches, and {MostStitches} is the most.",
+            "Ask for fewer letters or motifs, or smaller ones.");
 
     private static void CheckItem(Job job, List<JobFault> faults)
     {
@@ -120,19 +131,22 @@ public static class JobCheck
         var form = job.FormUsed;
         if (form is null)
         {
-            faults.Add(new("#/item/form", $"There is no form '{job.Form}'.", $"Use {Either(Catalogue.Forms.Select(f => f.Id))}, or send your own form with it."));
+            faults.Add(new("#/item/form", $"There is no form '{job.Form}'.",
+                $"Use {Either(Catalogue.Forms.Select(f => f.Id))}, or send your own form with it."));
             return;
         }
 
         if (job.Size is { } size && form.Sizes.All(s => s.Id != size))
         {
-            faults.Add(new("#/item/size", $"{Say.Upper(Say.A(form.Name))} has no size '{size}'.", $"Use {Either(form.Sizes.Select(s => s.Id))}."));
+            faults.Add(new("#/item/size", $"{Say.Upper(Say.A(form.Name))} has no size '{size}'.",
+                $"Use {Either(form.Sizes.Select(s => s.Id))}."));
         }
 
         CheckMeasured(job, form, faults);
         if (job.Zone is { } zone && form.Zones.All(z => z.Id != zone))
         {
-            faults.Add(new("#/zone", $"{Say.Upper(Say.A(form.Name))} has no zone '{zone}'.", $"Use {Either(form.Zones.Select(z => z.Id))}."));
+            faults.Add(new("#/zone", $"{Say.Upper(Say.A(form.Name))} has no zone '{zone}'.",
+                $"Use {Either(form.Zones.Select(z => z.Id))}."));
         }
 
         if (job.Wearer is { } wearer && !Wearers.Contains(wearer))
@@ -179,20 +193,26 @@ public static class JobCheck
             var measure = Array.Find(asked, m => m.Id == id);
             if (measure is null)
             {
-                faults.Add(new(pointer, $"{Say.Upper(Say.A(form.Name))} is not measured by '{id}'.", $"Use {Either(asked.Select(m => m.Id))}."));
+                faults.Add(new(pointer, $"{Say.Upper(Say.A(form.Name))} is not measured by '{id}'.",
+                    $"Use {Either(asked.Select(m => m.Id))}."));
                 sound = false;
             }
             else if (!(mm >= measure.LeastMm && mm <= measure.MostMm))
             {
-                faults.Add(new(pointer, $"{measure.Name}: {Number(mm)} mm is out of reach for {Say.A(form.Name)}.", $"Use {Number(measure.LeastMm)} to {Number(measure.MostMm)} mm. {measure.How}"));
+                faults.Add(new(pointer, $"{measure.Name}: {Number(mm)} mm is out of reach for {Say.A(form.Name)}.",
+                    $"Use {Number(measure.LeastMm)} to {Number(measure.MostMm)} mm. {measure.How}"));
                 sound = false;
             }
         }
 
         if (sound && form.Shelf != Shelf.Own && form.Scaled(job.MeasuredMm, job.Size) is { } scaled && job.MeasuredMm!.Count == 2
-            && form.Sizes.Min(s => Math.Abs(Math.Log(scaled.WidthMm / scaled.HeightMm * s.HeightMm / s.WidthMm))) > Math.Log(MostOutOfShape))
+            && form.Sizes.Min(s => Math.Abs(Math.Log(scaled.WidthMm / scaled.HeightMm * s.HeightMm / s.WidthMm))) > Math.Log(
+                MostOutOfShape))
         {
-            faults.Add(new($"#/item/measuredMm/{form.Height.Id}", $"{Say.Upper(Say.A(form.Name))} {Say.Length(scaled.WidthMm)} by {Say.Length(scaled.HeightMm)} is no shape for one.", $"Measure once more: {Say.Lower(form.Width.Name)} and {Say.Lower(form.Height.Name)}. A shape of its own is measured by hand."));
+            faults.Add(new($"#/item/measuredMm/{form.Height.Id}",
+                $"{Say.Upper(Say.A(form.Name))} {Say.Length(scaled.WidthMm)} by {Say.Length(scaled.HeightMm)} is no shape for one.",
+                $"Measure once more: {Say.Lower(form.Width.Name)} and {Say.Lower(form.Height.Name)}. A shape of its own is measured by "
+                    + $"hand."));
         }
     }
 
@@ -213,7 +233,8 @@ public static class JobCheck
         {
             faults.Add(new(
                 $"{at}/stitch",
-                Book.NotYetDrawn.Contains(stitch) ? $"The stitch '{stitch}' cannot be drawn yet." : Book.Find(stitch) is null ? $"There is no stitch '{stitch}'." : $"The stitch '{stitch}' writes no lines.",
+                Book.NotYetDrawn.Contains(stitch) ? $"The stitch '{stitch}' cannot be drawn yet." : Book.Find(stitch) is null
+                    ? $"There is no stitch '{stitch}'." : $"The stitch '{stitch}' writes no lines.",
                 $"Use {Either(Book.Lines.Select(s => s.Id))}, or leave it out."));
         }
 
@@ -224,10 +245,12 @@ public static class JobCheck
         CheckRange($"{at}/widthMm", element.WidthMm, LeastWidthMm, MostWidthMm, "mm", faults);
         if (element is { CapHeightMm: not null, WidthMm: not null })
         {
-            faults.Add(new($"{at}/widthMm", "A height and a width are wished for the same words, and one follows from the other.", "Leave one of the two out."));
+            faults.Add(new($"{at}/widthMm", "A height and a width are wished for the same words, and one follows from the other.",
+                "Leave one of the two out."));
         }
 
-        MotifCheck.CheckChoice($"{at}/arrangement", element.Arrangement, WordsArranged.Choices.Select(c => c.ChoiceId), "arrangement", faults);
+        MotifCheck.CheckChoice($"{at}/arrangement", element.Arrangement, WordsArranged.Choices.Select(c => c.ChoiceId), "arrangement",
+            faults);
         MotifCheck.CheckChoice($"{at}/reading", element.Reading, WordsArranged.Readings.Select(c => c.ChoiceId), "way to read it", faults);
         MotifCheck.CheckChoice($"{at}/motif", element.Motif, MotifLibrary.Ids, "motif", faults);
         MotifCheck.CheckChoice($"{at}/motifPlace", element.MotifPlace, WordsArranged.Places, "place of a motif", faults);
@@ -239,7 +262,8 @@ public static class JobCheck
 
     internal static void CheckCentre(Pt? place, string at, List<JobFault> faults)
     {
-        if (place is { } centre && (!double.IsFinite(centre.X) || !double.IsFinite(centre.Y) || Math.Abs(centre.X) > 5000 || Math.Abs(centre.Y) > 5000))
+        if (place is { } centre && (!double.IsFinite(centre.X) || !double.IsFinite(centre.Y) || Math.Abs(centre.X) > 5000
+            || Math.Abs(centre.Y) > 5000))
         {
             faults.Add(new($"{at}/centreMm", "The centre lies nowhere on an item.", "Give two numbers in mm, such as [250, 600]."));
         }
@@ -257,38 +281,46 @@ public static class JobCheck
 
         if (letters.Select(Unseen.NameOf).OfType<string>().Distinct().ToArray() is { Length: > 0 } unseen)
         {
-            faults.Add(new($"{at}/text", $"There is {Say.List(unseen.Select(Say.A).ToArray())} in the words: it draws nothing, and no needle can follow it.", "Take it out; write the words anew rather than pasting them."));
+            faults.Add(new($"{at}/text",
+                $"There is {Say.List(unseen.Select(Say.A).ToArray())} in the words: it draws nothing, and no needle can follow it.",
+                "Take it out; write the words anew rather than pasting them."));
             return;
         }
 
         if (letters.FirstOrDefault(l => l.EnumerateRunes().Count() > MostMarks + 1) is { } heaped)
         {
             faults.Add(new(
-                $"{at}/text", $"The letter '{heaped.EnumerateRunes().First()}' carries {heaped.EnumerateRunes().Count() - 1} marks, and {MostMarks} is the most on one letter.", "Take the marks off that no language sets there."));
+                $"{at}/text",
+                    $"The letter '{heaped.EnumerateRunes().First()}' carries {heaped.EnumerateRunes().Count() - 1} marks, and {MostMarks} "
+                        + $"is the most on one letter.", "Take the marks off that no language sets there."));
             return;
         }
 
         if (letters.Count > MostLetters)
         {
-            faults.Add(new($"{at}/text", $"There are {letters.Count} letters, and {MostLetters} is the most in one element.", "Divide the words between two elements."));
+            faults.Add(new($"{at}/text", $"There are {letters.Count} letters, and {MostLetters} is the most in one element.",
+                "Divide the words between two elements."));
         }
 
         if (rows > MostRows || element.Rows is < 1 or > MostRows)
         {
-            faults.Add(new(rows > MostRows ? $"{at}/text" : $"{at}/rows", $"One element has 1 to {MostRows} rows.", "Divide the words between two elements."));
+            faults.Add(new(rows > MostRows ? $"{at}/text" : $"{at}/rows", $"One element has 1 to {MostRows} rows.",
+                "Divide the words between two elements."));
         }
         else if (Rows.Break(element.Text, element.Rows) is null)
         {
             faults.Add(new(
                 $"{at}/rows",
-                rows > 1 ? $"The line breaks in the words make {rows} rows, not {element.Rows}." : $"The words cannot be broken into {element.Rows} rows: a row ends only between words.",
+                rows > 1 ? $"The line breaks in the words make {rows} rows, not {element.Rows}."
+                    : $"The words cannot be broken into {element.Rows} rows: a row ends only between words.",
                 "Leave rows out, or put the line breaks into the words."));
         }
 
         var alphabet = element.Alphabet is null ? null : library.Find(element.Alphabet);
         if (element.Alphabet is not null && alphabet is null)
         {
-            faults.Add(new($"{at}/alphabet", $"There is no alphabet '{element.Alphabet}'.", $"Use {Either(library.Everybodys.Select(a => a.Id))}."));
+            faults.Add(new($"{at}/alphabet", $"There is no alphabet '{element.Alphabet}'.",
+                $"Use {Either(library.Everybodys.Select(a => a.Id))}."));
             return;
         }
 
@@ -297,8 +329,10 @@ public static class JobCheck
         {
             faults.Add(new(
                 $"{at}/text",
-                $"{(alphabet is null ? "No alphabet here has" : $"The alphabet '{alphabet.Id}' has no")} {Say.List(lacking.Select(l => $"'{l}'").ToArray())}.",
-                library.Everybodys.Where(a => Lacking(letters, a, library).Length == 0).Select(a => a.Name).Take(3).ToArray() is { Length: > 0 } able
+                $"{(alphabet is null ? "No alphabet here has" : $"The alphabet '{alphabet.Id}' has no")} "
+                    + $"{Say.List(lacking.Select(l => $"'{l}'").ToArray())}.",
+                library.Everybodys.Where(a => Lacking(letters, a, library).Length == 0).Select(a =>
+                    a.Name).Take(3).ToArray() is { Length: > 0 } able
                     ? $"Write it in {Either(able)}, which have it, or in Latin letters with their accents."
                     : "Write it in Latin letters with their accents, or bring an alphabet that has it."));
         }
@@ -309,10 +343,13 @@ public static class JobCheck
     {
         var asked = letters.Where(l => !Rows.IsSpace(l)).Distinct(StringComparer.Ordinal).ToArray();
         string[] Of(IAlphabet a) => asked.Where(l => !a.Has(l)).Take(10).ToArray();
-        return alphabet is not null ? Of(alphabet) : Of(library.Alphabets[0]) is { Length: 0 } none ? none : library.Everybodys.Select(Of).OrderBy(l => l.Length).First();
+        return alphabet is not null ? Of(alphabet) : Of(library.Alphabets[0]) is { Length: 0 } none ? none
+            : library.Everybodys.Select(Of).OrderBy(l => l.Length).First();
     }
 
-    /// <summary>Line breaks are the only control characters words may hold; characters that change the reading direction unseen are refused.</summary>
+    /// <summary>
+    /// Line breaks are the only control characters words may hold; characters that change the reading direction unseen are refused.
+    /// </summary>
     internal static void CheckText(string at, string text, int most, List<JobFault> faults)
     {
         for (var i = 0; i < text.Length; i++)
@@ -326,13 +363,15 @@ public static class JobCheck
 
             if (char.IsControl(c) && (c != '\n' || most != int.MaxValue))
             {
-                faults.Add(new(at, string.Create(CultureInfo.InvariantCulture, $"Character {i + 1} is a control character (U+{(int)c:X4})."), "Take it out; a line break is \\n."));
+                faults.Add(new(at, string.Create(CultureInfo.InvariantCulture,
+                    $"Character {i + 1} is a control character (U+{(int)c:X4})."), "Take it out; a line break is \\n."));
                 return;
             }
 
             if (c is '\u061c' or '\u200e' or '\u200f' or (>= '\u202a' and <= '\u202e') or (>= '\u2066' and <= '\u2069'))
             {
-                faults.Add(new(at, string.Create(CultureInfo.InvariantCulture, $"Character {i + 1} turns the reading direction unseen (U+{(int)c:X4})."), "Take it out."));
+                faults.Add(new(at, string.Create(CultureInfo.InvariantCulture,
+                    $"Character {i + 1} turns the reading direction unseen (U+{(int)c:X4})."), "Take it out."));
                 return;
             }
         }
@@ -355,7 +394,8 @@ public static class JobCheck
     {
         if (strands is { } n && !Bundle.Is(n))
         {
-            faults.Add(new(at, $"{n} strands is no thread to stitch with.", "Use 1 to 6 strands, or 8, 10 or 12, which are half as many folded double."));
+            faults.Add(new(at, $"{n} strands is no thread to stitch with.",
+                "Use 1 to 6 strands, or 8, 10 or 12, which are half as many folded double."));
         }
     }
 
@@ -378,7 +418,8 @@ public static class JobCheck
                 faults.Add(new(pointer, $"'{id}' is settled twice: here and by {member}.", "Keep one of the two."));
             }
 
-            var ofOwn = job.Own is { } own && ((decision == "space.zone" && own.Faces.Any(f => f.Zones.Any(z => z.Id == value))) || (decision == "item.size" && value == "own"));
+            var ofOwn = job.Own is { } own && ((decision == "space.zone" && own.Faces.Any(f => f.Zones.Any(z => z.Id == value)))
+                || (decision == "item.size" && value == "own"));
             if (!ofOwn && DecisionBook.Check(decision, value, library) is { } wrong)
             {
                 faults.Add(new(pointer, wrong.Detail, wrong.Try));
@@ -400,7 +441,8 @@ public static class JobCheck
         {
             if (!Equipment.Ids.Contains(workshop.Equipment[i]))
             {
-                faults.Add(new($"#/workshop/equipment/{i}", $"There is no tool '{workshop.Equipment[i]}'.", $"Use {Either(Equipment.Ids)}."));
+                faults.Add(new($"#/workshop/equipment/{i}", $"There is no tool '{workshop.Equipment[i]}'.",
+                    $"Use {Either(Equipment.Ids)}."));
             }
         }
 
@@ -426,7 +468,8 @@ public static class JobCheck
             }
             else if (habit.Choices.All(c => c.ChoiceId != choice))
             {
-                faults.Add(new($"#/habits/{id}", $"'{choice}' is no choice of '{id}'.", $"Use {Either(habit.Choices.Select(c => c.ChoiceId))}."));
+                faults.Add(new($"#/habits/{id}", $"'{choice}' is no choice of '{id}'.",
+                    $"Use {Either(habit.Choices.Select(c => c.ChoiceId))}."));
             }
         }
     }

@@ -4,8 +4,8 @@ using Dittany.Core.Words;
 namespace Dittany.Core.Planning;
 
 /// <summary>
-/// Letters that are one line of thread: a separate letter alone, joined ones together. The running line comes first, then what a pen comes back for: dots, bars and accents, letter by
-/// letter. <paramref name="Index"/> is that of its first letter.
+/// Letters that are one line of thread: a separate letter alone, joined ones together. The running line comes first, then what a pen comes
+/// back for: dots, bars and accents, letter by letter. <paramref name="Index"/> is that of its first letter.
 /// </summary>
 public sealed record LetterGroup(string Letter, int Index, IReadOnlyList<Stroke> Strokes)
 {
@@ -46,6 +46,7 @@ public sealed record LetterGroup(string Letter, int Index, IReadOnlyList<Stroke>
             after.AddRange(letters[i].Strokes.Skip(1));
         }
 
-        return new LetterGroup(string.Concat(letters.Skip(from).Take(to - from).Select(l => l.Letter)), from, [.. first.Take(runs), new Stroke(running, false), .. after]);
+        return new LetterGroup(string.Concat(letters.Skip(from).Take(to - from).Select(l => l.Letter)), from,
+            [.. first.Take(runs), new Stroke(running, false), .. after]);
     }
 }

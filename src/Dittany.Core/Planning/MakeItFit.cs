@@ -13,8 +13,8 @@ public sealed record OpenPiece(int Id, Job Job, Plan Plan)
 }
 
 /// <summary>
-/// A way to make a late piece fit, tried out before it is told: taking it, the piece is in time and none that was in time becomes late. It changes one member of the piece's job, or
-/// of the workshop.
+/// A way to make a late piece fit, tried out before it is told: taking it, the piece is in time and none that was in time becomes late. It
+/// changes one member of the piece's job, or of the workshop.
 /// </summary>
 public sealed record FitWay(string Kind, string Text, bool OfWorkshop, IReadOnlyList<(string Member, string Value)> Changes);
 
@@ -25,11 +25,14 @@ public static class MakeItFit
     public const int Told = 3;
 
     /// <summary>Pieces laid over the workshop's evenings, in the order given.</summary>
-    public static IReadOnlyList<Lain> Lay(IReadOnlyList<OpenPiece> pieces, Evenings evenings, DateOnly today) => Diary.Lay(pieces.Select(p => p.Demand).ToArray(), evenings, today);
+    public static IReadOnlyList<Lain> Lay(IReadOnlyList<OpenPiece> pieces, Evenings evenings, DateOnly today) =>
+        Diary.Lay(pieces.Select(p => p.Demand).ToArray(), evenings, today);
 
-    /// <summary>At most <see cref="Told"/> ways, what costs her least first; a later day is always among them. Empty where the piece is not late. Plans are asked of
+    /// <summary>At most <see cref="Told"/> ways, what costs her least first; a later day is always among them. Empty where the piece is not
+    /// late. Plans are asked of
     /// <paramref name="planner"/>, which may know them already; null from it is a plan that is not to be had now, and so no way.</summary>
-    public static IReadOnlyList<FitWay> Ways(IReadOnlyList<OpenPiece> pieces, int late, Workshop workshop, DateOnly today, Library library, Func<Job, Workshop, Plan?>? planner = null)
+    public static IReadOnlyList<FitWay> Ways(IReadOnlyList<OpenPiece> pieces, int late, Workshop workshop, DateOnly today, Library library,
+        Func<Job, Workshop, Plan?>? planner = null)
     {
         var make = planner ?? ((job, with) => Planner.Make(job, with, library));
         var evenings = new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening);
@@ -41,9 +44,11 @@ public static class MakeItFit
         }
 
         var inTime = now.Where(l => !l.Late).Select(l => l.Id).Append(late).ToHashSet();
-        bool Does(IReadOnlyList<Demand> demands, Evenings with) => Diary.Lay(demands, with, today).All(l => !inTime.Contains(l.Id) || !l.Late);
+        bool Does(IReadOnlyList<Demand> demands, Evenings with) =>
+            Diary.Lay(demands, with, today).All(l => !inTime.Contains(l.Id) || !l.Late);
         bool Evening(Evenings with) => Does(pieces.Select(p => p.Demand).ToArray(), with);
-        bool Planned(Job job) => make(job, workshop) is { } plan && Does(pieces.Select(p => p.Id == late ? (p with { Job = job, Plan = plan }).Demand : p.Demand).ToArray(), evenings);
+        bool Planned(Job job) => make(job, workshop) is { } plan
+            && Does(pieces.Select(p => p.Id == late ? (p with { Job = job, Plan = plan }).Demand : p.Demand).ToArray(), evenings);
 
         var ways = new List<FitWay>();
         foreach (var way in OfJob(piece, workshop, library, Planned, make).Concat(OfEvenings(evenings, Evening)))
@@ -57,14 +62,19 @@ public static class MakeItFit
         var ready = now.First(l => l.Id == late).ReadyOn;
         if (ready is { } day)
         {
-            ways.Add(new FitWay("later", $"Give it later: on {Say.Day(day)}.", false, [("dueOn", day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture))]));
+            ways.Add(new FitWay("later", $"Give it later: on {Say.Day(day)}.", false,
+                [("dueOn", day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture))]));
         }
 
         return ways;
     }
 
-    /// <summary>Ways that change the piece: quicker, without a wait, fewer letters. At most one of each. What is stitched already is not asked to change.</summary>
-    private static IEnumerable<FitWay> OfJob(OpenPiece piece, Workshop workshop, Library library, Func<Job, bool> does, Func<Job, Workshop, Plan?> make)
+    /// <summary>
+    /// Ways that change the piece: quicker, without a wait, fewer letters. At most one of each. What is stitched already is not asked to
+    /// change.
+    /// </summary>
+    private static IEnumerable<FitWay> OfJob(OpenPiece piece, Workshop workshop, Library library, Func<Job, bool> does, Func<Job, Workshop,
+        Plan?> make)
     {
         if (piece.Job.Done is { Runs: > 0 } or { RinsedOn: not null })
         {
@@ -77,12 +87,18 @@ public static class MakeItFit
         Candidate[] candidates =
         [
             new("quicker", p => $"Stitch it in backstitch: {Saved(p)} less at the needle.", [("overrules/stitch.outline", "backstitch")]),
-            new("quicker", p => $"Make the letters as small as still reads: {Saved(p)} less at the needle.", [("overrules/words.size", "smallest")]),
-            new("quicker", p => $"Backstitch, and the letters as small as still reads: {Saved(p)} less at the needle.", [("overrules/stitch.outline", "backstitch"), ("overrules/words.size", "smallest")]),
+            new("quicker", p => $"Make the letters as small as still reads: {Saved(p)} less at the needle.",
+                [("overrules/words.size", "smallest")]),
+            new("quicker", p => $"Backstitch, and the letters as small as still reads: {Saved(p)} less at the needle.",
+                [("overrules/stitch.outline", "backstitch"), ("overrules/words.size", "smallest")]),
             .. dry.Select(m => new Candidate(
-                "no-wait", p => $"{p.Transfer.Method.Name}: {(p.Time.WaitMinutes < piece.Plan.Time.WaitMinutes ? $"{Say.Minutes(piece.Plan.Time.WaitMinutes - p.Time.WaitMinutes)} less to wait" : $"{Saved(p)} less work")}.", [("overrules/transfer.method", m)])),
-            .. words.Length > 1 ? [new Candidate("fewer-letters", p => $"Stitch only “{words[0]}”: {Saved(p)} less at the needle.", [("text", words[0])])] : Array.Empty<Candidate>(),
-            new("fewer-letters", p => $"Stitch only the initial, “{Initial(text)}”: {Saved(p)} less at the needle.", [("text", Initial(text))]),
+                "no-wait", p =>
+                    $"{p.Transfer.Method.Name}: "
+                        + $"{(p.Time.WaitMinutes < piece.Plan.Time.WaitMinutes ? $"{Say.Minutes(piece.Plan.Time.WaitMinutes - p.Time.WaitMinutes)} less to wait" : $"{Saved(p)} less work")}.", [("overrules/transfer.method", m)])),
+            .. words.Length > 1 ? [new Candidate("fewer-letters", p => $"Stitch only “{words[0]}”: {Saved(p)} less at the needle.",
+                [("text", words[0])])] : Array.Empty<Candidate>(),
+            new("fewer-letters", p => $"Stitch only the initial, “{Initial(text)}”: {Saved(p)} less at the needle.",
+                [("text", Initial(text))]),
         ];
         if (piece.Plan.Time.Progress.Stage == Stage.Planned && piece.Plan.Work.Any(o => o.Kind == OpKind.Wash))
         {
@@ -91,14 +107,16 @@ public static class MakeItFit
             [
                 new("washed", _ => "If it was washed before, say so: the first wash and its drying fall away.", [Washed]),
                 .. candidates,
-                .. candidates.Select(c => new Candidate($"washed-{c.Kind}", p => $"If it was washed before, say so. {c.Text(p)}", [Washed, .. c.Changes])),
+                .. candidates.Select(c => new Candidate($"washed-{c.Kind}", p => $"If it was washed before, say so. {c.Text(p)}",
+                    [Washed, .. c.Changes])),
             ];
         }
 
         var found = new HashSet<string>(StringComparer.Ordinal);
         foreach (var (kind, told, changes) in candidates)
         {
-            if (!found.Contains(kind) && Changed(piece.Job, changes, workshop, library) is { } job && does(job) && make(job, workshop) is { } plan)
+            if (!found.Contains(kind) && Changed(piece.Job, changes, workshop, library) is { } job && does(job)
+                && make(job, workshop) is { } plan)
             {
                 found.Add(kind);
                 yield return new FitWay(kind, Say.Upper(told(plan)), false, changes);
@@ -117,21 +135,24 @@ public static class MakeItFit
     {
         if (Timing.LeastEvening(evenings, does) is { } minutes)
         {
-            yield return new FitWay("longer-evenings", $"Evenings of {Say.Minutes(minutes)}.", true, [("minutesPerEvening", Written(minutes))]);
+            yield return new FitWay("longer-evenings", $"Evenings of {Say.Minutes(minutes)}.", true,
+                [("minutesPerEvening", Written(minutes))]);
         }
 
         for (var more = evenings.PerWeek + 1; more <= 7; more++)
         {
             if (does(evenings with { PerWeek = more }))
             {
-                yield return new FitWay("more-evenings", $"{Say.Count(more, "evening")} a week.", true, [("eveningsPerWeek", Written(more))]);
+                yield return new FitWay("more-evenings", $"{Say.Count(more, "evening")} a week.", true,
+                    [("eveningsPerWeek", Written(more))]);
                 yield break;
             }
         }
 
         if (Timing.LeastEvening(evenings with { PerWeek = 7 }, does) is { } both)
         {
-            yield return new FitWay("every-evening", $"Every evening of the week, {Say.Minutes(both)} each.", true, [("eveningsPerWeek", "7"), ("minutesPerEvening", Written(both))]);
+            yield return new FitWay("every-evening", $"Every evening of the week, {Say.Minutes(both)} each.", true,
+                [("eveningsPerWeek", "7"), ("minutesPerEvening", Written(both))]);
         }
     }
 
@@ -139,7 +160,8 @@ public static class MakeItFit
     {
         foreach (var (member, value) in changes)
         {
-            if (Changes.Apply(job, new Change(member, value, string.Empty)).Job is not { } changed || JobCheck.Faults(changed, workshop, library).Count > 0)
+            if (Changes.Apply(job, new Change(member, value, string.Empty)).Job is not { } changed
+                || JobCheck.Faults(changed, workshop, library).Count > 0)
             {
                 return null;
             }

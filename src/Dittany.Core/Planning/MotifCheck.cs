@@ -27,11 +27,14 @@ internal static class MotifCheck
             JobCheck.CheckText($"{at}/drawing/name", own.Name, 80, faults);
             if (own.Figure.Parts.Count is 0 or > MotifLimits.MostParts)
             {
-                faults.Add(new($"{at}/drawing/parts", own.Figure.Parts.Count == 0 ? "The drawing has no parts." : $"The drawing has {own.Figure.Parts.Count} parts, and {MotifLimits.MostParts} is the most.", "Give between 1 and 2000 lines, shapes and dots."));
+                faults.Add(new($"{at}/drawing/parts", own.Figure.Parts.Count == 0 ? "The drawing has no parts."
+                    : $"The drawing has {own.Figure.Parts.Count} parts, and {MotifLimits.MostParts} is the most.",
+                    "Give between 1 and 2000 lines, shapes and dots."));
             }
             else if (Math.Max(own.Figure.Width, own.Figure.Height) < 1e-6)
             {
-                faults.Add(new($"{at}/drawing/parts", "The drawing has no size: all of it lies in one point.", "Draw something that is wider or higher than a point."));
+                faults.Add(new($"{at}/drawing/parts", "The drawing has no size: all of it lies in one point.",
+                    "Draw something that is wider or higher than a point."));
             }
         }
         else
@@ -54,23 +57,30 @@ internal static class MotifCheck
         JobCheck.CheckCentre(motif.CentreMm, at, faults);
     }
 
-    /// <summary>A stitch of a drawing is this long at the most where nobody says otherwise, mm: so what is reckoned here is less than what it comes to.</summary>
+    /// <summary>
+    /// A stitch of a drawing is this long at the most where nobody says otherwise, mm: so what is reckoned here is less than what it comes
+    /// to.
+    /// </summary>
     private const double UsualStitchMm = 2.5;
 
     /// <summary>
-    /// About how many stitches a motif comes to, its copies counted: the length of its lines at the height it is wished in, or the most it is given where none is. For a motif without faults; laid
-    /// out by its box alone, so that two thousand parts sixty times over are told without drawing them.
+    /// About how many stitches a motif comes to, its copies counted: the length of its lines at the height it is wished in, or the most it
+    /// is given where none is. For a motif without faults; laid out by its box alone, so that two thousand parts sixty times over are told
+    /// without drawing them.
     /// </summary>
     public static double StitchesOf(MotifAsked motif)
     {
-        var one = (motif.Drawing?.Figure ?? MotifLibrary.Find(motif.Motif)!.Draw(new MotifShape(motif.Parts, (motif.LeanDegrees ?? 0) * Math.PI / 180, motif.Mirrored ?? false, 0, 0))).Centred();
+        var one = (motif.Drawing?.Figure ?? MotifLibrary.Find(motif.Motif)!.Draw(
+            new MotifShape(motif.Parts, (motif.LeanDegrees ?? 0) * Math.PI / 180, motif.Mirrored ?? false, 0, 0))).Centred();
         var (wide, high) = (Math.Max(one.Width, 1e-9), Math.Max(one.Height, 1e-9));
         var arrangement = motif.Arrangement ?? "one";
-        var copies = arrangement == "one" ? 1 : Math.Clamp(motif.Count ?? Arranging.UsualCount(arrangement), Arranging.LeastCount(arrangement), Arranging.MostCopies) + (motif.Middle == true ? 1 : 0);
+        var copies = arrangement == "one" ? 1 : Math.Clamp(motif.Count ?? Arranging.UsualCount(arrangement),
+            Arranging.LeastCount(arrangement), Arranging.MostCopies) + (motif.Middle == true ? 1 : 0);
         var aspect = motif is { WidthMm: { } w, HeightMm: { } h } ? w / h : 1;
         var whole = arrangement == "scatter" ? Arranging.ScatterBox(copies, aspect) : Laid();
         var size = Math.Max(wide, high);
-        var (widest, highest) = (motif.WidthMm ?? double.PositiveInfinity, motif.HeightMm ?? (motif.WidthMm is null ? MotifPlanner.UsualMostMm : double.PositiveInfinity));
+        var (widest, highest) = (motif.WidthMm ?? double.PositiveInfinity, motif.HeightMm
+            ?? (motif.WidthMm is null ? MotifPlanner.UsualMostMm : double.PositiveInfinity));
 
         // Lay draws one motif a unit large: so many mm is that unit.
         var unitMm = Math.Min(widest / Math.Max(1e-9, whole.Width), highest / Math.Max(1e-9, whole.Height));
@@ -80,7 +90,8 @@ internal static class MotifCheck
         (double Width, double Height) Laid()
         {
             Pt[] box = [new(-wide / 2, -high / 2), new(wide / 2, -high / 2), new(wide / 2, high / 2), new(-wide / 2, high / 2)];
-            var frame = new Figure([new FigurePart("outline", FigureKind.Shape, new Stroke([.. box.Select((p, i) => Curve.Line(p, box[(i + 1) % 4]))], true))]);
+            var frame = new Figure([new FigurePart("outline", FigureKind.Shape,
+                new Stroke([.. box.Select((p, i) => Curve.Line(p, box[(i + 1) % 4]))], true))]);
             var laid = Arranging.Lay(frame, new Repeat(arrangement, copies, motif.Middle ?? false, aspect));
             return (laid.Width, laid.Height);
         }

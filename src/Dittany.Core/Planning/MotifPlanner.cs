@@ -12,13 +12,17 @@ using Dittany.Core.Words;
 
 namespace Dittany.Core.Planning;
 
-/// <summary>Plans one motif through Space, Motifs and Stitches: its place, how it is repeated, the size it can have, its colours, and every stitch.</summary>
+/// <summary>
+/// Plans one motif through Space, Motifs and Stitches: its place, how it is repeated, the size it can have, its colours, and every stitch.
+/// </summary>
 internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Overrules overrules)
 {
     /// <summary>Strands by the height of one motif, mm (from memory): fine outlines 1 and 2, larger ones 3 (common practice).</summary>
     private static readonly (double ToMm, int Strands)[] StrandsByHeight = [(18, 1), (45, 2), (double.PositiveInfinity, 3)];
 
-    /// <summary>A motif takes this share of the field's smaller side where nobody said (from memory), and is never larger than this.</summary>
+    /// <summary>
+    /// A motif takes this share of the field's smaller side where nobody said (from memory), and is never larger than this.
+    /// </summary>
     private const double Share = 0.5;
 
     internal const double UsualMostMm = 90;
@@ -32,7 +36,8 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         // An overrule of the arrangement is as good as one that was asked for: everything after goes by it.
         var asked = wanted with { Arrangement = wanted.Arrangement ?? overrules.For(Id("motif.arrangement")) };
         var decisions = new List<Decision>();
-        var (place, placeDecision) = Placement.Settle(Id("space.place"), ground.Drawn, ground.Zone, ground.Field, asked.CentreMm, overrules.For(Id("space.place")), index, of, Called.Motifs([NameOf(asked)]));
+        var (place, placeDecision) = Placement.Settle(Id("space.place"), ground.Drawn, ground.Zone, ground.Field, asked.CentreMm,
+            overrules.For(Id("space.place")), index, of, Called.Motifs([NameOf(asked)]));
         decisions.Add(placeDecision);
         var (name, whole) = Drawn(asked, Id, decisions);
         var unit = whole.Centred().Scaled(1 / Math.Max(1e-9, whole.Height > 0 ? whole.Height : whole.Width));
@@ -48,33 +53,43 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         decisions.Add(Deciding.Make(
             Id("stitch.outline"), Station.Stitches, "Which stitch for its lines", new Choice(usual.Id, Say.Upper(usual.Name)),
             asked.Stitch is null && overrules.For(Id("stitch.outline")) is null ? null : new Choice(stitch.Id, Say.Upper(stitch.Name)),
-            [facts.Knit ? "On a knit split stitch gives with the cloth." : "Backstitch keeps outlines crisp.", .. DrawingStitching.Roles.Where(r => unit.Parts.Any(p => p.Role == r.Role)).Select(r => r.Because)],
+            [facts.Knit ? "On a knit split stitch gives with the cloth." : "Backstitch keeps outlines crisp.",
+                .. DrawingStitching.Roles.Where(r => unit.Parts.Any(p => p.Role == r.Role)).Select(r => r.Because)],
             ["A knit, or a stitch of your own."], Book.Lines.Select(s => new Choice(s.Id, Say.Upper(s.Name))).ToArray()));
         decisions.Add(Deciding.Make(
             Id("thread.strands"), Station.Thread, "How many strands", Strands(free), strandsStated is null ? null : Strands(pair.Strands),
-            [$"Drawings under {Say.Length(StrandsByHeight[0].ToMm)} want one strand, under {Say.Length(StrandsByHeight[1].ToMm)} two, larger ones three.", $"{Say.Upper(Legibility.Lie(pair.Strands))} {Say.Length(pair.LineWidthMm)} wide."],
+            [$"Drawings under {Say.Length(StrandsByHeight[0].ToMm)} want one strand, under {Say.Length(StrandsByHeight[1].ToMm)} two, "
+                + $"larger ones three.", $"{Say.Upper(Legibility.Lie(pair.Strands))} {Say.Length(pair.LineWidthMm)} wide."],
             ["A larger or smaller drawing."], new[] { 1, 2, 3, 4, 6 }.Select(Strands).ToArray()));
         var colours = Colours(asked, Id("thread.colour"), unit, decisions);
 
         var placed = unit.Map(p => anchor + (p * high));
         var schools = workshop.StitchSchoolsWith(null, null);
         var design = DesignOf.Figure(asked.Id, placed.Parts);
-        var parts = DrawingStitching.Stitch(design, pair, p => StitchSpec.For(p, schools, ground.Worn.MostBehindMm), colours, 0, facts.Knit, byRole: asked.Stitch is null, ground.Budget);
+        var parts = DrawingStitching.Stitch(design, pair, p => StitchSpec.For(p, schools, ground.Worn.MostBehindMm), colours, 0,
+            facts.Knit, byRole: asked.Stitch is null, ground.Budget);
         var concerns = Concerns(asked, name, unit, placed, parts, high, pair, largest).ToList();
         var box = parts.Count == 0 ? new Box(anchor.X, anchor.Y, 0, 0) : PlannedBox.Of(parts);
         var overflow = PlannedBox.OutsideMm(parts, _field, anchor);
         if (overflow > 0)
         {
-            concerns.Insert(0, new Concern("overflows", null, Math.Round(overflow, 3), _field.For(pair.LineWidthMm).IsEmpty ? $"There is no room at all here on the {ground.Form.Name}." : (Told)$"The {name} reaches {Say.Length(Math.Round(overflow, 1))} beyond the room there is.", largest >= 2 ? [new Remedy(HeightMm: Math.Floor(largest))] : []));
+            concerns.Insert(0, new Concern("overflows", null, Math.Round(overflow, 3), _field.For(pair.LineWidthMm).IsEmpty
+                ? $"There is no room at all here on the {ground.Form.Name}."
+                : (Told)$"The {name} reaches {Say.Length(Math.Round(overflow, 1))} beyond the room there is.", largest >= 2
+                ? [new Remedy(HeightMm: Math.Floor(largest))] : []));
         }
 
         var foot = anchor + new Pt(0, unit.Height * high / 2);
         return (new PlannedElement(
-            asked.Id, name, [], string.Empty, high, foot.OnGrid(), anchor.OnGrid(), box, pair.LineWidthMm, Math.Round(largest, 3), Math.Round(overflow, 3), concerns.All(c => c.What is "overflows" or "dropped"), concerns, parts,
+            asked.Id, name, [], string.Empty, high, foot.OnGrid(), anchor.OnGrid(), box, pair.LineWidthMm, Math.Round(largest, 3),
+                Math.Round(overflow, 3), concerns.All(c => c.What is "overflows" or "dropped"), concerns, parts,
             asked.Arrangement ?? "one", asked.Drawing is null ? asked.Motif : "own", Design: design), decisions);
     }
 
-    /// <summary>Room for what is drawn must be as wide as it is high: the usual place of words is moved down to the middle of its share of the field where they would stand on a line.</summary>
+    /// <summary>
+    /// Room for what is drawn must be as wide as it is high: the usual place of words is moved down to the middle of its share of the field
+    /// where they would stand on a line.
+    /// </summary>
     private Pt Middle(Place place, int of)
     {
         if (place.ChoiceId == "as-given" || place.Stands == Items.Stands.OnMiddle || ground.Field.IsEmpty)
@@ -92,26 +107,34 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     {
         var motif = MotifLibrary.Find(asked.Motif);
         var name = NameOf(asked);
-        var shape = new MotifShape(asked.Parts, (asked.LeanDegrees ?? 0) * Math.PI / 180, asked.Mirrored ?? false, (asked.WobblePercent ?? 0) / 100, asked.Seed ?? 0);
+        var shape = new MotifShape(asked.Parts, (asked.LeanDegrees ?? 0) * Math.PI / 180, asked.Mirrored ?? false,
+            (asked.WobblePercent ?? 0) / 100, asked.Seed ?? 0);
         var one = asked.Drawing is { } own ? new Motif("own", name, MotifShelf.Own, _ => own.Figure).Draw(shape) : motif!.Draw(shape);
         var arrangement = asked.Arrangement ?? "one";
         var count = Math.Clamp(asked.Count ?? Arranging.UsualCount(arrangement), Arranging.LeastCount(arrangement), Arranging.MostCopies);
         var (least, greatest) = ground.Field.IsEmpty ? Region.Of(ground.Zone.Ring).Box : ground.Field.Box;
-        var aspect = asked is { WidthMm: { } w, HeightMm: { } h } ? w / h : Math.Clamp((greatest.X - least.X) / Math.Max(1, greatest.Y - least.Y), 0.25, 4);
+        var aspect = asked is { WidthMm: { } w, HeightMm: { } h } ? w / h
+            : Math.Clamp((greatest.X - least.X) / Math.Max(1, greatest.Y - least.Y), 0.25, 4);
         var whole = Arranging.Lay(one, new Repeat(arrangement, count, asked.Middle ?? false, aspect, asked.Seed ?? 0));
         var turned = asked.TurnDegrees is { } degrees and not 0 ? whole.Turned(degrees * Math.PI / 180) : whole;
         Told[] because =
         [
-            arrangement == "one" ? $"One {name}, {Say.Count(one.Parts.Count, "part")}{(motif?.Counted is { } c ? $", with {shape.Count ?? c.Usual} {c.What}" : string.Empty)}." : $"{count} of the {name}: {ArrangementTold(arrangement)}.",
-            $"Its parts are {Say.List(one.Parts.Select(p => p.Role).Distinct(StringComparer.Ordinal).ToArray())}, each stitched as what it is.",
+            arrangement == "one"
+                ? $"One {name}, "
+                    + $"{Say.Count(one.Parts.Count, "part")}{(motif?.Counted is { } c ? $", with {shape.Count ?? c.Usual} {c.What}" : string.Empty)}." : $"{count} of the {name}: {ArrangementTold(arrangement)}.",
+            $"Its parts are {Say.List(one.Parts.Select(p => p.Role).Distinct(StringComparer.Ordinal).ToArray())}, each stitched as what "
+                + $"it is.",
         ];
         decisions.Add(Deciding.Make(
-            id("motif.arrangement"), Station.Words, "How the motif is laid out", ArrangementChoice("one"), arrangement == "one" ? null : ArrangementChoice(arrangement), because, ["More or fewer of them, or room of another shape."],
+            id("motif.arrangement"), Station.Words, "How the motif is laid out", ArrangementChoice("one"), arrangement == "one" ? null
+                : ArrangementChoice(arrangement), because, ["More or fewer of them, or room of another shape."],
             Arranging.Ids.Select(ArrangementChoice).ToArray()));
         return (name, turned);
     }
 
-    internal static Choice ArrangementChoice(string id) => new(id, id switch { "one" => "One", "row" => "In a row", "zigzag" => "On a zig-zag stem", "ring" => "In a ring", "border" => "As a border that closes on itself", "scatter" => "Scattered evenly", _ => "As a corner spray" });
+    internal static Choice ArrangementChoice(string id) =>
+        new(id, id switch { "one" => "One", "row" => "In a row", "zigzag" => "On a zig-zag stem", "ring" => "In a ring", "border" =>
+        "As a border that closes on itself", "scatter" => "Scattered evenly", _ => "As a corner spray" });
 
     private static string ArrangementTold(string id) => id switch
     {
@@ -124,12 +147,15 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     };
 
     /// <summary>Height of the whole, its line, the largest that fits with it, and the strands the plan would take.</summary>
-    private (double HighMm, Pair Pair, double LargestMm, int Free, double FreeHighMm) Sized(MotifAsked asked, Func<string, string> id, Figure unit, Pt anchor, IStitch stitch, string? strands, int of)
+    private (double HighMm, Pair Pair, double LargestMm, int Free, double FreeHighMm) Sized(MotifAsked asked, Func<string, string> id,
+        Figure unit, Pt anchor, IStitch stitch, string? strands, int of)
     {
-        double? stated = overrules.For(id("motif.size")) is { } s && double.TryParse(s, NumberStyles.Float, CultureInfo.InvariantCulture, out var over) ? over : null;
+        double? stated = overrules.For(id("motif.size")) is { } s
+            && double.TryParse(s, NumberStyles.Float, CultureInfo.InvariantCulture, out var over) ? over : null;
         if (asked.WidthMm is not null || asked.HeightMm is not null)
         {
-            stated = Math.Min((asked.WidthMm ?? double.PositiveInfinity) / Math.Max(1e-9, unit.Width), (asked.HeightMm ?? double.PositiveInfinity) / Math.Max(1e-9, unit.Height)) * unit.Height;
+            stated = Math.Min((asked.WidthMm ?? double.PositiveInfinity) / Math.Max(1e-9, unit.Width),
+                (asked.HeightMm ?? double.PositiveInfinity) / Math.Max(1e-9, unit.Height)) * unit.Height;
         }
 
         var lines = unit.Parts.Select(p => p.Line).ToArray();
@@ -143,7 +169,8 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             ground.Budget.Spend(Fit.Steps(ground.Field, points));
             var largest = Fit.LargestCapMm(_field.For(Math.Max(pair.LineWidthMm, Knots.AcrossMm(pair.Strands, 2))), anchor, lines);
             var (least, greatest) = ground.Field.IsEmpty ? Region.Of(ground.Zone.Ring).Box : ground.Field.Box;
-            var wished = Math.Min(UsualMostMm, Share * Math.Min((greatest.X - least.X) / Math.Max(unit.Width, 0.2), (greatest.Y - least.Y) / of));
+            var wished = Math.Min(UsualMostMm, Share * Math.Min((greatest.X - least.X) / Math.Max(unit.Width, 0.2),
+                (greatest.Y - least.Y) / of));
             var own = Math.Max(2, Math.Floor(Math.Min(largest, wished)));
             var high = stated ?? own;
             answer = (high, pair, largest, own);
@@ -159,12 +186,15 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
 
     private static Decision Size(string id, MotifAsked asked, Figure unit, double high, double largest, double freeHigh, bool overruled)
     {
-        Choice Choice(double mm) => new(mm.ToString("R", CultureInfo.InvariantCulture), $"{Say.Length(Math.Round(mm, 1))} high, {Say.Length(Math.Round(mm * unit.Width / Math.Max(1e-9, unit.Height), 1))} wide");
+        Choice Choice(double mm) => new(mm.ToString("R", CultureInfo.InvariantCulture),
+            $"{Say.Length(Math.Round(mm, 1))} high, {Say.Length(Math.Round(mm * unit.Width / Math.Max(1e-9, unit.Height), 1))} wide");
         var hers = overruled || asked.WidthMm is not null || asked.HeightMm is not null;
         return Deciding.Make(
             id, Station.Words, "How large the motif", Choice(freeHigh), hers ? Choice(high) : null,
-            [largest > 0 ? (Told)$"The largest that fits here is {Say.Length(Math.Round(largest, 1))} high." : "No size fits at this place.", "Half of the room's smaller side is usual, so that cloth shows all round it."],
-            ["Another place, or a size of your own."], new[] { high - 5, high + 5, Math.Floor(largest) }.Where(v => v >= 5 && v <= 600).Distinct().Select(Choice).ToArray());
+            [largest > 0 ? (Told)$"The largest that fits here is {Say.Length(Math.Round(largest, 1))} high."
+                : "No size fits at this place.", "Half of the room's smaller side is usual, so that cloth shows all round it."],
+            ["Another place, or a size of your own."], new[] { high - 5, high + 5, Math.Floor(largest) }.Where(v => v >= 5
+                && v <= 600).Distinct().Select(Choice).ToArray());
     }
 
     private Func<string, string> Colours(MotifAsked asked, string id, Figure unit, List<Decision> decisions)
@@ -174,23 +204,28 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var hex = hers is null ? own.Hex : Palette.Colours.FirstOrDefault(c => c.Id == hers)?.Hex ?? hers;
         var colours = MotifColours.Of(unit.Parts, hex, hers is not null, ground.Cloth);
         decisions.Add(Deciding.Make(
-            id, Station.Thread, "Which colour", new Choice(own.Hex, Say.Upper(own.Name)), hers is null ? null : new Choice(hex, Say.Upper(Palette.NameOf(hex))),
+            id, Station.Thread, "Which colour", new Choice(own.Hex, Say.Upper(own.Name)), hers is null ? null
+                : new Choice(hex, Say.Upper(Palette.NameOf(hex))),
             [ByPart(unit, colours)],
             ["Another colour of cloth, or one of yours."], reading.Select(c => new Choice(c.Hex, Say.Upper(c.Name))).ToArray()));
         return colours.For;
     }
 
-    /// <summary>Which part is in which colour, in the order of the drawing: petals and centre in mulberry, stem and leaves in leaf green.</summary>
+    /// <summary>
+    /// Which part is in which colour, in the order of the drawing: petals and centre in mulberry, stem and leaves in leaf green.
+    /// </summary>
     private static Told ByPart(Figure unit, MotifColours colours)
     {
-        var parts = unit.Parts.GroupBy(p => p.Role, StringComparer.Ordinal).Select(g => (Role: g.Count() == 1 ? g.Key : RunTelling.Plural(g.Key), Colour: colours.For(g.Key))).ToArray();
+        var parts = unit.Parts.GroupBy(p => p.Role, StringComparer.Ordinal).Select(g =>
+            (Role: g.Count() == 1 ? g.Key : RunTelling.Plural(g.Key), Colour: colours.For(g.Key))).ToArray();
         var by = parts.GroupBy(p => p.Colour, StringComparer.Ordinal).ToArray();
         return by.Length == 1
             ? $"All of it is in one colour, {Palette.NameOf(by[0].Key)}."
             : $"{Say.Upper(Say.List(by.Select(g => $"{Say.List(g.Select(p => p.Role).ToArray())} in {Palette.NameOf(g.Key)}").ToArray()))}.";
     }
 
-    private IEnumerable<Concern> Concerns(MotifAsked asked, string name, Figure unit, Figure placed, IReadOnlyList<Part> parts, double high, Pair pair, double largest)
+    private IEnumerable<Concern> Concerns(MotifAsked asked, string name, Figure unit, Figure placed, IReadOnlyList<Part> parts,
+        double high, Pair pair, double largest)
     {
         var opening = Legibility.LeastOpening(pair.LineWidthMm, ground.Cloth);
         var narrowest = FigureMeasures.Of(unit.Parts).Narrowest;
@@ -215,21 +250,26 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             }
 
             Told left = open <= 0 ? "it is shut" : (Told)$"{Say.Length(Math.Round(open, 2))} is left";
-            yield return new Concern("closes-up", null, Math.Round(opening - open, 3), $"The {name} closes up in its narrowest place: {left} where {Say.Length(opening)} must stay open.", remedies);
+            yield return new Concern("closes-up", null, Math.Round(opening - open, 3),
+                $"The {name} closes up in its narrowest place: {left} where {Say.Length(opening)} must stay open.", remedies);
         }
 
         var dropped = placed.Parts.Count - parts.Count;
         if (dropped > 0)
         {
-            yield return new Concern("dropped", null, dropped, $"{Say.Upper(Say.Count(dropped, "part"))} of the {name} {(dropped == 1 ? "is" : "are")} too short for a stitch and left out.", []);
+            yield return new Concern("dropped", null, dropped,
+                $"{Say.Upper(Say.Count(dropped, "part"))} of the {name} {(dropped == 1 ? "is" : "are")} too short for a stitch and left "
+                    + $"out.", []);
         }
 
         var main = parts.Where(p => p.Stitches.Count > 0).Select(p => p.Colour).FirstOrDefault();
-        if (main is not null && Legibility.Showing(Colour.Parse(asked.Colour is { } c && c.StartsWith('#') ? c : main), ground.Cloth) is { } hidden)
+        if (main is not null && Legibility.Showing(Colour.Parse(asked.Colour is { } c && c.StartsWith('#') ? c : main),
+            ground.Cloth) is { } hidden)
         {
             yield return hidden;
         }
     }
 
-    private static Choice Strands(int strands) => new(strands.ToString(CultureInfo.InvariantCulture), Say.Upper(Say.Count(strands, "strand")));
+    private static Choice Strands(int strands) => new(strands.ToString(CultureInfo.InvariantCulture),
+        Say.Upper(Say.Count(strands, "strand")));
 }

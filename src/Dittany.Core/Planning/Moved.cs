@@ -3,7 +3,10 @@ using Dittany.Core.Telling;
 
 namespace Dittany.Core.Planning;
 
-/// <summary>Something a change moved besides what was changed: what it was and what it is now. <paramref name="DecisionId"/> is null for what is no decision.</summary>
+/// <summary>
+/// Something a change moved besides what was changed: what it was and what it is now. <paramref name="DecisionId"/> is null for what is no
+/// decision.
+/// </summary>
 public sealed record MovedOn(string? DecisionId, Station Station, string Subject, string Was, string Now);
 
 /// <summary>What a change moved elsewhere in the plan, so that nothing follows unseen.</summary>
@@ -16,8 +19,8 @@ public static class Moved
     private const double StillMinutes = 2;
 
     /// <summary>
-    /// Decisions whose choice differs, in the order of the stations, but for those she made herself by this change; then the words' box, the lengths of thread and the work.
-    /// Plans are told in <paramref name="units"/> already.
+    /// Decisions whose choice differs, in the order of the stations, but for those she made herself by this change; then the words' box,
+    /// the lengths of thread and the work. Plans are told in <paramref name="units"/> already.
     /// </summary>
     public static IReadOnlyList<MovedOn> Between(Plan before, Plan after, Units units = Units.Centimetres)
     {
@@ -39,7 +42,8 @@ public static class Moved
         var (a, b) = (before.Elements[0].BoxMm, after.Elements[0].BoxMm);
         if (Math.Abs(a.Width - b.Width) > StillMm)
         {
-            moved.Add(new MovedOn(null, Station.Words, "How wide the words are", Tape.Length(Math.Round(a.Width), units), Tape.Length(Math.Round(b.Width), units)));
+            moved.Add(new MovedOn(null, Station.Words, "How wide the words are", Tape.Length(Math.Round(a.Width), units),
+                Tape.Length(Math.Round(b.Width), units)));
         }
 
         var (runsWere, runs) = (before.Threads.Sum(t => t.Runs), after.Threads.Sum(t => t.Runs));
@@ -50,7 +54,8 @@ public static class Moved
 
         if (Math.Abs(before.Time.HandsOnMinutes - after.Time.HandsOnMinutes) > StillMinutes)
         {
-            moved.Add(new MovedOn(null, Station.Time, "The work", Say.Minutes(before.Time.HandsOnMinutes), Say.Minutes(after.Time.HandsOnMinutes)));
+            moved.Add(new MovedOn(null, Station.Time, "The work", Say.Minutes(before.Time.HandsOnMinutes),
+                Say.Minutes(after.Time.HandsOnMinutes)));
         }
 
         return moved.OrderBy(m => m.Station).ToArray();

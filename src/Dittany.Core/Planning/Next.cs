@@ -5,13 +5,22 @@ using Dittany.Core.Time;
 
 namespace Dittany.Core.Planning;
 
-/// <summary>Something that waits for the maker: at which station, said in a sentence. <paramref name="Kind"/> is <c>concern</c>, <c>stop</c>, <c>late</c>, <c>proof</c>, <c>print</c>, <c>set-aside</c> or <c>work</c>.</summary>
+/// <summary>
+/// Something that waits for the maker: at which station, said in a sentence. <paramref name="Kind"/> is <c>concern</c>, <c>stop</c>,
+/// <c>late</c>, <c>proof</c>, <c>print</c>, <c>set-aside</c> or <c>work</c>.
+/// </summary>
 public sealed record Waiting(string Kind, Station Station, string Text);
 
-/// <summary>What is hers to do next: what is wrong first, then the proof, the sheets, and the needle. The first of the list is where the needle waits.</summary>
+/// <summary>
+/// What is hers to do next: what is wrong first, then the proof, the sheets, and the needle. The first of the list is where the needle
+/// waits.
+/// </summary>
 public static class Next
 {
-    /// <summary>In the order she should meet them; never empty but for a finished piece. <paramref name="proofed"/>: these very words were read back; <paramref name="printed"/>: their sheet is out and true.</summary>
+    /// <summary>
+    /// In the order she should meet them; never empty but for a finished piece. <paramref name="proofed"/>: these very words were read
+    /// back; <paramref name="printed"/>: their sheet is out and true.
+    /// </summary>
     public static IReadOnlyList<Waiting> Of(Plan plan, bool proofed, bool printed)
     {
         if (plan.Time.Progress.Stage == Stage.Finished)
@@ -20,7 +29,8 @@ public static class Next
         }
 
         var waiting = new List<Waiting>();
-        waiting.AddRange(plan.Cautions.Where(c => c.Severity == Severity.Stop).Select(c => new Waiting("stop", c.At ?? Station.Item, c.Text)));
+        waiting.AddRange(plan.Cautions.Where(c => c.Severity == Severity.Stop).Select(c =>
+            new Waiting("stop", c.At ?? Station.Item, c.Text)));
         waiting.AddRange(plan.Elements.SelectMany(e => e.Concerns).Select(c => new Waiting("concern", StationOf(c), c.Text)));
         if (plan.Decision("time.ready") is { ChoiceId: "late" } late)
         {
@@ -34,16 +44,20 @@ public static class Next
         }
         else if (!printed && !begun)
         {
-            waiting.Add(new Waiting("print", Station.Transfer, SheetFor(plan) == "work" ? "Print the work sheet, and draw." : "Print the template, and measure its check line."));
+            waiting.Add(new Waiting("print", Station.Transfer, SheetFor(plan) == "work" ? "Print the work sheet, and draw."
+                : "Print the template, and measure its check line."));
         }
 
         var idle = plan.SetAside.Count - plan.NotFollowed.Count;
         if (idle > 0)
         {
-            waiting.Add(new Waiting("set-aside", Station.Item, $"{Say.Count(idle, "choice")} of yours {(idle == 1 ? "has" : "have")} nothing to act on here."));
+            waiting.Add(new Waiting("set-aside", Station.Item,
+                $"{Say.Count(idle, "choice")} of yours {(idle == 1 ? "has" : "have")} nothing to act on here."));
         }
 
-        waiting.Add(new Waiting("work", plan.Time.Progress.Stage is Stage.Planned or Stage.Washed ? Station.Transfer : plan.Time.Progress.Stage is Stage.Marked or Stage.OnTheHoop ? Station.Order : Station.Finish, $"{Say.Upper(plan.Time.Progress.Told)}."));
+        waiting.Add(new Waiting("work", plan.Time.Progress.Stage is Stage.Planned or Stage.Washed ? Station.Transfer
+            : plan.Time.Progress.Stage is Stage.Marked or Stage.OnTheHoop ? Station.Order : Station.Finish,
+            $"{Say.Upper(plan.Time.Progress.Told)}."));
         return waiting;
     }
 
@@ -59,7 +73,10 @@ public static class Next
     };
 }
 
-/// <summary>The next step of the work itself, for a button: what she says by pressing it, and how far the piece is then, as <see cref="Changes.WriteDone"/> writes it.</summary>
+/// <summary>
+/// The next step of the work itself, for a button: what she says by pressing it, and how far the piece is then, as
+/// <see cref="Changes.WriteDone"/> writes it.
+/// </summary>
 public sealed record StepOn(string Text, string Done)
 {
     /// <summary>The step after how far a piece is; null where it is finished.</summary>
@@ -70,8 +87,10 @@ public sealed record StepOn(string Text, string Done)
         {
             Stage.Planned when plan.Work.Any(o => o.Kind == OpKind.Wash) => Said("Washed and hung up today", new Done(WashedOn: today)),
             Stage.Planned or Stage.Washed => Said("The lines are on the cloth", new Done(Marked: true)),
-            Stage.Marked or Stage.OnTheHoop when progress.Runs > 0 => Said($"Length {progress.RunsDone + 1} is stitched", new Done(true, progress.RunsDone + 1)),
-            Stage.Stitched when plan.Work.Any(o => o.Kind == OpKind.Dry) => Said("Rinsed and hung up today", new Done(true, progress.Runs, today)),
+            Stage.Marked or Stage.OnTheHoop when progress.Runs > 0 =>
+                Said($"Length {progress.RunsDone + 1} is stitched", new Done(true, progress.RunsDone + 1)),
+            Stage.Stitched when plan.Work.Any(o => o.Kind == OpKind.Dry) =>
+                Said("Rinsed and hung up today", new Done(true, progress.Runs, today)),
             Stage.Finished => null,
             _ => Said("It is finished", new Done(true, progress.Runs, Finished: true)),
         };

@@ -13,13 +13,16 @@ public static class PaperShapes
     {
         if (!element.IsMotif)
         {
-            return element.Parts.Count == 0 ? [] : [PaperShape.Of(element.Text.ReplaceLineEndings(" "), Lines(element.Parts), element.LineWidthMm)];
+            return element.Parts.Count == 0 ? [] : [PaperShape.Of(element.Text.ReplaceLineEndings(" "), Lines(element.Parts),
+                element.LineWidthMm)];
         }
 
         // What joins the copies, such as the stem of a zig-zag, is drawn in by hand once they lie where they should.
         var copies = element.Parts.Where(p => p.Copy >= 0).GroupBy(p => p.Copy).OrderBy(g => g.Key).ToArray();
-        return copies.Select((c, i) => PaperShape.Of(copies.Length == 1 ? Say.Upper(element.Text) : $"{Say.Upper(element.Text)} {i + 1}", Lines(c), element.LineWidthMm));
+        return copies.Select((c, i) => PaperShape.Of(copies.Length == 1 ? Say.Upper(element.Text) : $"{Say.Upper(element.Text)} {i + 1}",
+            Lines(c), element.LineWidthMm));
     }
 
-    private static IReadOnlyList<IReadOnlyList<Pt>> Lines(IEnumerable<Part> parts) => parts.Select(p => (IReadOnlyList<Pt>)(p.Closed ? [.. p.LineMm, p.LineMm[0]] : p.LineMm)).ToArray();
+    private static IReadOnlyList<IReadOnlyList<Pt>> Lines(IEnumerable<Part> parts) =>
+        parts.Select(p => (IReadOnlyList<Pt>)(p.Closed ? [.. p.LineMm, p.LineMm[0]] : p.LineMm)).ToArray();
 }

@@ -15,7 +15,8 @@ using Dittany.Core.Words;
 namespace Dittany.Core.Planning;
 
 /// <summary>The item as planned for.</summary>
-public sealed record PlannedItem(string Form, string FormName, string Size, Told SizeName, string Wearer, IReadOnlyList<Pt> OutlineMm, Cloth Cloth);
+public sealed record PlannedItem(string Form, string FormName, string Size, Told SizeName, string Wearer, IReadOnlyList<Pt> OutlineMm,
+    Cloth Cloth);
 
 /// <summary>The space as planned for.</summary>
 public sealed record PlannedSpace(
@@ -42,8 +43,11 @@ public sealed record PlannedSpace(
 public sealed record Box(double X, double Y, double Width, double Height);
 
 /// <summary>
-/// One line of an element with its stitches; a dot made as a knot is a line of one point. <paramref name="WishedMm"/> is the stitch length wished for on straights. Where a motif is repeated
-/// <paramref name="Copy"/> says which of them the line belongs to; -1 is what joins them. <paramref name="Id"/> names it among all parts of the plan, and stays when another element comes or goes; <paramref name="Shape"/> is the shape of the design that it makes, or helps to make.
+/// One line of an element with its stitches; a dot made as a knot is a line of one point. <paramref name="WishedMm"/> is the stitch length
+/// wished for on straights. Where a motif is repeated
+/// <paramref name="Copy"/> says which of them the line belongs to; -1 is what joins them. <paramref name="Id"/> names it among all parts of
+/// the plan, and stays when another element comes or goes; <paramref name="Shape"/> is the shape of the design that it makes, or helps to
+/// make.
 /// </summary>
 public sealed record Part(
     string Role,
@@ -65,7 +69,10 @@ public sealed record Part(
     public string Colour => Thread.Colour;
 }
 
-/// <summary>A wording or a motif as planned. The height of a motif stands for the capitals of words. <paramref name="Design"/> is all there is to be seen of it, whatever makes it.</summary>
+/// <summary>
+/// A wording or a motif as planned. The height of a motif stands for the capitals of words. <paramref name="Design"/> is all there is to be
+/// seen of it, whatever makes it.
+/// </summary>
 public sealed record PlannedElement(
     string Id,
     string Text,
@@ -125,10 +132,12 @@ public sealed record Plan(
         .SelectMany(o => o.Steps.Select((s, i) => new TransferStep(s, i + 1 == o.Steps.Count ? o.Wait?.Minutes ?? 0 : 0))).ToArray();
 
     /// <summary>How marks and stabiliser come out; never empty.</summary>
-    public IReadOnlyList<Told> Removal => Work.Where(o => o.Kind == OpKind.Remove).SelectMany(o => o.Steps).DefaultIfEmpty((Told)NothingOut).ToArray();
+    public IReadOnlyList<Told> Removal => Work.Where(o => o.Kind == OpKind.Remove).SelectMany(o =>
+        o.Steps).DefaultIfEmpty((Told)NothingOut).ToArray();
 
     /// <summary>What finishes it.</summary>
-    public IReadOnlyList<Told> Finish => Work.Where(o => o.At == Station.Finish && o.Kind != OpKind.Remove).SelectMany(o => o.Steps).ToArray();
+    public IReadOnlyList<Told> Finish => Work.Where(o => o.At == Station.Finish && o.Kind != OpKind.Remove).SelectMany(o =>
+        o.Steps).ToArray();
 
     /// <summary>Habits and wishes of hers that could not be followed, each with why.</summary>
     public IReadOnlyList<Told> NotFollowed => Decisions.SelectMany(d => d.NotFollowed ?? []).ToArray();

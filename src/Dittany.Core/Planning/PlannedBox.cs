@@ -18,20 +18,26 @@ internal static class PlannedBox
             return new Box(0, 0, 0, 0);
         }
 
-        var points = parts.SelectMany(p => p.LineMm.Concat(p.Stitches.SelectMany(s => new[] { s.FromMm, s.ToMm })).Select(at => (At: at, Half: p.LineWidthMm / 2))).ToArray();
+        var points = parts.SelectMany(p => p.LineMm.Concat(p.Stitches.SelectMany(s => new[] { s.FromMm, s.ToMm })).Select(at =>
+            (At: at, Half: p.LineWidthMm / 2))).ToArray();
         var (x, y) = (points.Min(p => p.At.X - p.Half), points.Min(p => p.At.Y - p.Half));
         return new Box(
-            Rounding.ToGrid(x), Rounding.ToGrid(y), Rounding.ToGrid(points.Max(p => p.At.X + p.Half) - x), Rounding.ToGrid(points.Max(p => p.At.Y + p.Half) - y));
+            Rounding.ToGrid(x), Rounding.ToGrid(y), Rounding.ToGrid(points.Max(p => p.At.X + p.Half) - x),
+                Rounding.ToGrid(points.Max(p => p.At.Y + p.Half) - y));
     }
 
-    /// <summary>How far the worst stitch reaches out of the field, its width included; where there is no room for such a line at all, as far as it lies from the anchor.</summary>
+    /// <summary>
+    /// How far the worst stitch reaches out of the field, its width included; where there is no room for such a line at all, as far as it
+    /// lies from the anchor.
+    /// </summary>
     public static double OutsideMm(IReadOnlyList<Part> parts, Rooms field, Pt anchorMm)
     {
         var worst = 0.0;
         foreach (var part in parts)
         {
             var room = field.For(part.LineWidthMm);
-            worst = Math.Max(worst, part.Stitches.SelectMany(s => new[] { s.FromMm, s.ToMm }).Select(p => room.IsEmpty ? anchorMm.To(p) + (part.LineWidthMm / 2) : room.OutsideBy(p)).DefaultIfEmpty(0).Max());
+            worst = Math.Max(worst, part.Stitches.SelectMany(s => new[] { s.FromMm, s.ToMm }).Select(p => room.IsEmpty ? anchorMm.To(p)
+                + (part.LineWidthMm / 2) : room.OutsideBy(p)).DefaultIfEmpty(0).Max());
         }
 
         return worst < GridMm ? 0 : worst;

@@ -19,16 +19,19 @@ using Dittany.Core.Words;
 namespace Dittany.Core.Planning;
 
 /// <summary>
-/// A job goes in, a plan comes out. Pure: no clock, file, store or chance; what may be named comes in the library. Calls the rooms in the order of the data, each with what it needs and no more.
+/// A job goes in, a plan comes out. Pure: no clock, file, store or chance; what may be named comes in the library. Calls the rooms in the
+/// order of the data, each with what it needs and no more.
 /// </summary>
 public static class Planner
 {
     /// <summary>
-    /// Makes the plan of a job that <see cref="JobCheck"/> found no fault with; a faulty one throws <see cref="ArgumentException"/>. What does not fit or does not
-    /// read is a concern in the plan, never an error. Throws <see cref="TooMuchException"/> where it would be more than one plan holds, or takes more steps of
-    /// reckoning than <see cref="Budget.OfAPlan"/>, and <see cref="OperationCanceledException"/> soon after <paramref name="stop"/> is called.
+    /// Makes the plan of a job that <see cref="JobCheck"/> found no fault with; a faulty one throws <see cref="ArgumentException"/>. What
+    /// does not fit or does not read is a concern in the plan, never an error. Throws <see cref="TooMuchException"/> where it would be more
+    /// than one plan holds, or takes more steps of reckoning than <see cref="Budget.OfAPlan"/>, and
+    /// <see cref="OperationCanceledException"/> soon after <paramref name="stop"/> is called.
     /// </summary>
-    public static Plan Make(Job job, Workshop workshop, Library library, CancellationToken stop = default) => Make(job, workshop, library, Budget.OfAPlan, stop);
+    public static Plan Make(Job job, Workshop workshop, Library library, CancellationToken stop = default) =>
+        Make(job, workshop, library, Budget.OfAPlan, stop);
 
     /// <summary>The same in no more than <paramref name="most"/> steps of reckoning.</summary>
     public static Plan Make(Job job, Workshop workshop, Library library, long most, CancellationToken stop = default)
@@ -45,7 +48,9 @@ public static class Planner
         }
         catch (OverBudgetException)
         {
-            throw new TooMuchException(new JobFault("#/elements", "This is more than one plan can reckon: too many parts, copies or bends for one piece.", "Take fewer copies, draw it more simply, make it smaller, or divide it between two pieces."));
+            throw new TooMuchException(new JobFault("#/elements",
+                "This is more than one plan can reckon: too many parts, copies or bends for one piece.",
+                "Take fewer copies, draw it more simply, make it smaller, or divide it between two pieces."));
         }
     }
 
@@ -94,7 +99,8 @@ public static class Planner
         decisions.Add(GroundDecisions.Fill(elements.Any(e => !e.IsMotif)));
 
         // Hooping, and what the thread is cut to.
-        var called = elements.All(e => !e.IsMotif) ? Called.Words : elements.All(e => e.IsMotif) ? Called.Motifs(elements.Select(e => e.Text).ToArray()) : Called.Both;
+        var called = elements.All(e => !e.IsMotif) ? Called.Words : elements.All(e => e.IsMotif)
+            ? Called.Motifs(elements.Select(e => e.Text).ToArray()) : Called.Both;
         var letters = Working.LettersOf(elements);
         var held = Working.Hold(letters, called, ground, workshop, overrules);
         decisions.AddRange(held.Decisions);
@@ -103,9 +109,11 @@ public static class Planner
         var (skims, action) = Working.Action(held, workshop, overrules.For("stitch.action"));
         decisions.Add(action);
         var cutting = CuttingRoom.Settle(new CuttingQuestion(
-            workshop.Habit("cut-length"), workshop.Habit("start"), workshop.Habit("finish"), workshop.Habit("strand-use"), workshop.Habit("strip"),
+            workshop.Habit("cut-length"), workshop.Habit("start"), workshop.Habit("finish"), workshop.Habit("strand-use"),
+                workshop.Habit("strip"),
             elements.SelectMany(e => e.Parts).Select(p => p.Strands).ToHashSet(), worn,
-            overrules.For("thread.cut-length") is { } cut ? double.Parse(cut, CultureInfo.InvariantCulture) : null, overrules.For("thread.start"), overrules.For("thread.finish"), cloth.Coated));
+            overrules.For("thread.cut-length") is { } cut ? double.Parse(cut, CultureInfo.InvariantCulture) : null,
+                overrules.For("thread.start"), overrules.For("thread.finish"), cloth.Coated));
         decisions.AddRange(cutting.Decisions);
         cautions.AddRange(At(Station.Thread, cutting.Cautions));
 
@@ -113,14 +121,19 @@ public static class Planner
         var pace = new Pace(cloth, workshop.Skill, skims);
         var seconds = elements.SelectMany(e => e.Parts).SelectMany(p => p.Stitches).Sum(s => s.Seconds);
         var hooped = Holding.Told(held.Placings);
-        var hours = EffortRoom.Stitching(seconds, Working.ExpectedRuns(letters, cutting, thickness) is var expected ? cutting.Minutes(expected, 1, expected) : 0, hooped, pace).Minutes / 60;
+        var hours = EffortRoom.Stitching(seconds, Working.ExpectedRuns(letters, cutting, thickness) is var expected
+            ? cutting.Minutes(expected, 1, expected) : 0, hooped, pace).Minutes / 60;
         var colours = elements.SelectMany(e => e.Parts).Select(p => p.Colour).Distinct(StringComparer.Ordinal).ToArray();
         var box = Around(elements);
         var transfer = TransferRoom.Settle(new TransferQuestion(
             new TransferFacts(
-                cloth, workshop.Equipment.ToArray(), elements.Min(e => e.CapHeightMm), Math.Round(hours, 1), form.Use.MadeUp, elements.Min(e => e.LineWidthMm),
-                colours.Select(c => Colour.Parse(c).ToLab().L).DefaultIfEmpty(0).Max(), held.School != School.InHand, workshop.Habit("draw"), workshop.Habit("marker"), workshop.Habit("hold-film"), drawn.Face.Fold is not null) { Called = called },
-            box.Width + (2 * TransferRoom.CutMarginMm), box.Height + (2 * TransferRoom.CutMarginMm), elements.SelectMany(e => e.Parts).Sum(p => Polyline.Length(p.LineMm)), workshop.Paper,
+                cloth, workshop.Equipment.ToArray(), elements.Min(e => e.CapHeightMm), Math.Round(hours, 1), form.Use.MadeUp,
+                    elements.Min(e => e.LineWidthMm),
+                colours.Select(c => Colour.Parse(c).ToLab().L).DefaultIfEmpty(0).Max(), held.School != School.InHand,
+                    workshop.Habit("draw"), workshop.Habit("marker"), workshop.Habit("hold-film"), drawn.Face.Fold
+                    is not null) { Called = called },
+            box.Width + (2 * TransferRoom.CutMarginMm), box.Height + (2 * TransferRoom.CutMarginMm),
+                elements.SelectMany(e => e.Parts).Sum(p => Polyline.Length(p.LineMm)), workshop.Paper,
             overrules.For("transfer.method"), overrules.For("transfer.marker"), overrules.For("transfer.stabiliser")));
         decisions.AddRange(transfer.Decisions);
         cautions.AddRange(At(Station.Transfer, transfer.Cautions));
@@ -128,23 +141,29 @@ public static class Planner
 
         // Route and threads, and with the real thread ends the effort.
         var routed = Working.RouteOf(
-            letters, called, held, cutting, ground, thickness, marksCloth && transfer.Marker.GoesBy == GoesBy.Brushing, workshop, overrules.For("order.parts"), decisions);
+            letters, called, held, cutting, ground, thickness, marksCloth && transfer.Marker.GoesBy == GoesBy.Brushing, workshop,
+                overrules.For("order.parts"), decisions);
         elements = Working.AsWorked(elements, routed);
         var threads = Working.ThreadsOf(elements, routed.Rows, cutting, cloth, thickness, workshop, overrules, decisions);
         var effort = EffortRoom.Stitching(
-            seconds, cutting.Minutes(threads.Sum(t => t.Runs), threads.Sum(t => t.FreshRuns), threads.Sum(t => t.Cuts)), hooped, pace, threads.Select(t => new Use($"{Palette.NameOf(t.Colour)}, {Say.Count(t.Strands, "strand")}", t.LengthMm, "mm")).ToArray());
+            seconds, cutting.Minutes(threads.Sum(t => t.Runs), threads.Sum(t => t.FreshRuns), threads.Sum(t => t.Cuts)), hooped, pace,
+                threads.Select(t => new Use($"{Palette.NameOf(t.Colour)}, {Say.Count(t.Strands, "strand")}", t.LengthMm, "mm")).ToArray());
 
         // Finish and time.
         var finished = FinishRoom.Settle(new FinishQuestion(
-            cloth, transfer.Marker, transfer.Method.Id, transfer.Stabiliser, transfer.Tacked, marksCloth, held.School == School.Hoop, colours.Any(Palette.MayBleed), worn.OnSkin, worn.Washed,
-            workshop.Equipment.Contains("iron", StringComparer.Ordinal), cutting.Start.ChoiceId, workshop.Habit("film-out"), transfer.Stabiliser.Split('+').Contains("film-on-top") ? overrules.For("finish.removal") : null, workshop.Habit("tail"), workshop.Habit("press"), overrules.For("finish.press")));
+            cloth, transfer.Marker, transfer.Method.Id, transfer.Stabiliser, transfer.Tacked, marksCloth, held.School == School.Hoop,
+                colours.Any(Palette.MayBleed), worn.OnSkin, worn.Washed,
+            workshop.Equipment.Contains("iron", StringComparer.Ordinal), cutting.Start.ChoiceId, workshop.Habit("film-out"),
+                transfer.Stabiliser.Split('+').Contains("film-on-top") ? overrules.For("finish.removal") : null, workshop.Habit("tail"),
+                workshop.Habit("press"), overrules.For("finish.press")));
         decisions.AddRange(finished.Decisions);
         cautions.AddRange(At(Station.Finish, finished.Cautions));
         var runs = threads.Sum(t => t.Runs);
         var work = Work.Chain([.. Beforehand.Of(cloth), .. transfer.Work, .. effort.Work, .. finished.Work]);
         var worked = routed.Rows.Count == 0 ? 0 : (double)routed.Rows.Count(r => r.Run <= (job.Done?.Runs ?? 0)) / routed.Rows.Count;
         var timed = Timing.Settle(
-            work, Left.After(work, job.Done, runs, worked, job.Today), new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening), job.Today, job.DueOn);
+            work, Left.After(work, job.Done, runs, worked, job.Today), new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening),
+                job.Today, job.DueOn);
         decisions.AddRange(timed.Decisions);
         cautions.AddRange(At(Station.Time, timed.Cautions));
         if (workshop.HourlyRate > 0)
@@ -153,20 +172,26 @@ public static class Planner
         }
 
         cautions.AddRange(CautionRoom.Of(new CautionFacts(
-            cloth, colours, transfer.Marker, marksCloth, transfer.Method.Id, transfer.Stabiliser, worn, form.Use.SeenOutdoors && !zone.Hidden, elements.Where(e => !e.IsMotif).Select(e => e.Text).ToArray(),
-            finished.Work.Any(o => o.Place == Operations.Place.Iron) || transfer.Method.Id is "hot-iron" or "coated-paper", effort.Minutes / 60)));
+            cloth, colours, transfer.Marker, marksCloth, transfer.Method.Id, transfer.Stabiliser, worn, form.Use.SeenOutdoors
+                && !zone.Hidden, elements.Where(e => !e.IsMotif).Select(e => e.Text).ToArray(),
+            finished.Work.Any(o => o.Place == Operations.Place.Iron) || transfer.Method.Id is "hot-iron" or "coated-paper",
+                effort.Minutes / 60)));
 
         // Only a habit that she has settled herself is one that can be set aside.
-        decisions = decisions.Select(d => d.NotFollowed is null || Habits.All.Any(h => d.Id.Split(':')[0] == h.ToldAt && workshop.Habits.TryGetValue(h.Id, out var choice) && choice != h.Default) ? d : d with { NotFollowed = null }).ToList();
+        decisions = decisions.Select(d => d.NotFollowed is null
+            || Habits.All.Any(h => d.Id.Split(':')[0] == h.ToldAt && workshop.Habits.TryGetValue(h.Id, out var choice)
+            && choice != h.Default) ? d : d with { NotFollowed = null }).ToList();
         var found = FindIt.Choose(drawn, zone, elements[0].BaselineMm);
         return new Plan(
             job.Today,
             job.Title ?? $"{elements[0].Text.ReplaceLineEndings(" ")}, on {Say.A(form.Name)}",
             new PlannedItem(form.Id, form.Name, size.Id, size.Name, worn.Wearer, drawn.Outline, cloth),
             new PlannedSpace(
-                drawn.Face, zone.Id, zone.Name, zone.Ring, ground.Field.Rings, drawn.Obstacles, drawn.Landmarks, drawn.Behind, drawn.Over ?? [], drawn.Picture,
+                drawn.Face, zone.Id, zone.Name, zone.Ring, ground.Field.Rings, drawn.Obstacles, drawn.Landmarks, drawn.Behind, drawn.Over
+                    ?? [], drawn.Picture,
                 found.Across, found.Level,
-                FindIt.Steps(drawn, zone, elements.Select(e => (e.Text.ReplaceLineEndings(" "), e.BaselineMm, e.BoxMm.Width, e.IsMotif ? Called.Motifs([e.Text]) : Called.Words)).ToArray(), cloth.Kind.Knit),
+                FindIt.Steps(drawn, zone, elements.Select(e => (e.Text.ReplaceLineEndings(" "), e.BaselineMm, e.BoxMm.Width, e.IsMotif
+                    ? Called.Motifs([e.Text]) : Called.Words)).ToArray(), cloth.Kind.Knit),
                 Snaps.For(drawn, zone, ground.Field, StandingOf(elements[0]))),
             elements,
             transfer,
@@ -176,7 +201,8 @@ public static class Planner
             work,
             timed,
             finished.Care,
-            elements.Where(e => !e.IsMotif).SelectMany((e, i) => i == 0 ? Proof.Of(e.Text) : Proof.Of(e.Text).Prepend(new ProofLetter("\n", "next wording"))).ToArray(),
+            elements.Where(e => !e.IsMotif).SelectMany((e, i) => i == 0 ? Proof.Of(e.Text)
+                : Proof.Of(e.Text).Prepend(new ProofLetter("\n", "next wording"))).ToArray(),
             decisions.OrderBy(d => d.Station).ToArray(),
             [.. overrules.SetAside, .. decisions.SelectMany(d => d.NotFollowed ?? []).Select(t => t.ToString())],
             cautions.DistinctBy(c => c.Text).OrderByDescending(c => c.Severity).ToArray());

@@ -5,11 +5,13 @@ using Dittany.Core.StitchBook;
 namespace Dittany.Core.Planning;
 
 /// <summary>
-/// One length of thread in the order of work: what it writes or draws, where it begins and ends among the rows of the route, its stitches, and the minutes up to its end. <paramref name="Fresh"/>: it begins
-/// where nothing is stitched yet; <paramref name="Cut"/>: with a thread newly cut, not with what is left on the needle.
+/// One length of thread in the order of work: what it writes or draws, where it begins and ends among the rows of the route, its stitches,
+/// and the minutes up to its end. <paramref name="Fresh"/>: it begins where nothing is stitched yet; <paramref name="Cut"/>: with a thread
+/// newly cut, not with what is left on the needle.
 /// </summary>
 public sealed record RunTold(
-    int Run, int Hoop, string Letters, int Stitches, int FirstRow, int LastRow, double Minutes, double MinutesSoFar, string Colour, int Strands, string Stitch, string Needle, bool Fresh, bool Cut)
+    int Run, int Hoop, string Letters, int Stitches, int FirstRow, int LastRow, double Minutes, double MinutesSoFar, string Colour,
+        int Strands, string Stitch, string Needle, bool Fresh, bool Cut)
 {
     /// <summary>Said in a line.</summary>
     public string Text => $"Length {Run}: {Letters} · {Say.Count(Stitches, "stitch", "stitches")} · {Say.Minutes(Math.Max(1, Minutes))}";
@@ -43,18 +45,22 @@ public static class RunTelling
             var stitches = worked.Select(w => Book.Find(parts[w.Element][w.Part].Stitch)!.Name).Distinct(StringComparer.Ordinal).ToArray();
             var needle = plan.Threads.FirstOrDefault(t => t.Thread == first.Thread)?.Needle;
             told.Add(new RunTold(
-                run.Key, rows[0].row.Hoop, What(worked, parts, numbers), rows.Length, rows[0].i, rows[^1].i, Math.Round(minutes, 1), Math.Round(soFar, 1), Palette.NameOf(first.Colour), first.Strands,
+                run.Key, rows[0].row.Hoop, What(worked, parts, numbers), rows.Length, rows[0].i, rows[^1].i, Math.Round(minutes, 1),
+                    Math.Round(soFar, 1), Palette.NameOf(first.Colour), first.Strands,
                 Say.List(stitches), needle is null ? string.Empty : Needles.Find(needle)!.Name, rows[0].row.Fresh, rows[0].row.Cut));
         }
 
         return told;
     }
 
-    /// <summary>Parts of a drawing by what they are, counted through each element: the third petal is 3. One that has no like has no number.</summary>
+    /// <summary>
+    /// Parts of a drawing by what they are, counted through each element: the third petal is 3. One that has no like has no number.
+    /// </summary>
     private static Dictionary<int, int> Numbered(PlannedElement element)
     {
         var numbers = new Dictionary<int, int>();
-        foreach (var role in element.Parts.Select((p, i) => (Part: p, Index: i)).Where(p => IsDrawn(p.Part)).GroupBy(p => p.Part.Role, StringComparer.Ordinal))
+        foreach (var role in element.Parts.Select((p, i) => (Part: p, Index: i)).Where(p => IsDrawn(p.Part)).GroupBy(p => p.Part.Role,
+            StringComparer.Ordinal))
         {
             var shapes = role.Select(p => (p.Part.Copy, p.Part.LetterIndex)).Distinct().ToArray();
             foreach (var (part, index) in role)
@@ -67,13 +73,16 @@ public static class RunTelling
     }
 
     /// <summary>Letters as they are written, parts of a drawing by runs of equal ones: petals 1 to 6 and centre.</summary>
-    private static string What(IReadOnlyList<(string Element, int Part)> worked, Dictionary<string, IReadOnlyList<Part>> parts, Dictionary<string, Dictionary<int, int>> numbers)
+    private static string What(IReadOnlyList<(string Element, int Part)> worked, Dictionary<string, IReadOnlyList<Part>> parts,
+        Dictionary<string, Dictionary<int, int>> numbers)
     {
         var told = new List<string>();
-        foreach (var (element, role, of) in Alike(worked, w => (w.Element, IsDrawn(parts[w.Element][w.Part]) ? parts[w.Element][w.Part].Role : string.Empty)))
+        foreach (var (element, role, of) in Alike(worked, w =>
+            (w.Element, IsDrawn(parts[w.Element][w.Part]) ? parts[w.Element][w.Part].Role : string.Empty)))
         {
             told.Add(role.Length == 0
-                ? string.Concat(of.Select(w => (parts[element][w.Part].LetterIndex, parts[element][w.Part].Letter)).Distinct().Select(l => l.Letter))
+                ? string.Concat(of.Select(w => (parts[element][w.Part].LetterIndex, parts[element][w.Part].Letter)).Distinct().Select(l =>
+                    l.Letter))
                 : Counted(role, of.Select(w => numbers[element][w.Part]).Distinct().ToArray()));
         }
 

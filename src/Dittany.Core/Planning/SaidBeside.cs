@@ -6,17 +6,22 @@ using Dittany.Core.Time;
 
 namespace Dittany.Core.Planning;
 
-/// <summary>What a saying says beside words, item and day: stitch, thread, width or height, whom it is for; and what has to be asked about.</summary>
+/// <summary>
+/// What a saying says beside words, item and day: stitch, thread, width or height, whom it is for; and what has to be asked about.
+/// </summary>
 internal sealed partial class SaidBeside
 {
     /// <summary>Words for colours that are none of ours: asked about, and never lettered behind “in”.</summary>
     private static readonly string[] OtherColours =
-        ["purple", "violet", "lilac", "lavender", "gold", "golden", "silver", "orange", "teal", "turquoise", "aqua", "beige", "copper", "bronze", "coral", "peach", "cream", "brown", "maroon", "burgundy", "khaki", "plum", "grey", "gray", "green", "blue", "red", "yellow", "pink", "white", "navy"];
+        ["purple", "violet", "lilac", "lavender", "gold", "golden", "silver", "orange", "teal", "turquoise", "aqua", "beige", "copper",
+            "bronze", "coral", "peach", "cream", "brown", "maroon", "burgundy", "khaki", "plum", "grey", "gray", "green", "blue", "red",
+            "yellow", "pink", "white", "navy"];
 
     /// <summary>The thread of ours that a plain word for a colour means.</summary>
     private static readonly Dictionary<string, string> PlainColours = new(StringComparer.OrdinalIgnoreCase)
     {
-        ["red"] = "poppy", ["green"] = "leaf", ["blue"] = "indigo", ["navy"] = "indigo", ["yellow"] = "straw", ["pink"] = "shell", ["white"] = "chalk", ["brown"] = "peat", ["grey"] = "slate", ["gray"] = "slate",
+        ["red"] = "poppy", ["green"] = "leaf", ["blue"] = "indigo", ["navy"] = "indigo", ["yellow"] = "straw", ["pink"] = "shell",
+            ["white"] = "chalk", ["brown"] = "peat", ["grey"] = "slate", ["gray"] = "slate",
     };
 
     private readonly List<string> _questions = [];
@@ -33,7 +38,8 @@ internal sealed partial class SaidBeside
 
     public void Ask(string question) => _questions.Add(question);
 
-    public Understood In(Understood heard) => heard with { Stitch = Stitch, Thread = Thread, WidthMm = WidthMm, CapHeightMm = CapHeightMm, For = Whom, Questions = _questions.Count == 0 ? heard.Questions : [.. heard.Questions, .. _questions] };
+    public Understood In(Understood heard) => heard with { Stitch = Stitch, Thread = Thread, WidthMm = WidthMm, CapHeightMm = CapHeightMm,
+        For = Whom, Questions = _questions.Count == 0 ? heard.Questions : [.. heard.Questions, .. _questions] };
 
     /// <summary>Takes out of a saying what can stand anywhere in it.</summary>
     public static SaidBeside Take(ref string text)
@@ -108,11 +114,13 @@ internal sealed partial class SaidBeside
             }
             else if (Book.NotYetDrawn.Contains(said, StringComparer.Ordinal))
             {
-                Ask($"{Say.Upper(found.Groups["name"].Value)} stitch cannot be drawn yet: the plan takes what suits the height, and says so.");
+                Ask($"{Say.Upper(found.Groups["name"].Value)} stitch cannot be drawn yet: the plan takes what suits the height, and says "
+                    + $"so.");
             }
             else
             {
-                Ask($"There is no “{found.Groups["name"].Value} stitch” in the book: {Say.List(Book.Lines.Select(s => s.Name).ToArray())} are.");
+                Ask($"There is no “{found.Groups["name"].Value} stitch” in the book: {Say.List(Book.Lines.Select(s => s.Name).ToArray())} "
+                    + $"are.");
             }
 
             text = Without(text, found);
@@ -125,7 +133,8 @@ internal sealed partial class SaidBeside
         {
             var said = found.Groups["colour"].Value.ToLowerInvariant();
             var plain = PlainColours.GetValueOrDefault(said);
-            if (Palette.Colours.FirstOrDefault(c => string.Equals(c.Name, said, StringComparison.OrdinalIgnoreCase) || c.Id == said || c.Id == plain) is { } ours)
+            if (Palette.Colours.FirstOrDefault(c => string.Equals(c.Name, said, StringComparison.OrdinalIgnoreCase) || c.Id == said
+                || c.Id == plain) is { } ours)
             {
                 Thread = ours.Hex;
                 if (plain is not null)
@@ -146,18 +155,24 @@ internal sealed partial class SaidBeside
         }
     }
 
-    private static string Without(string text, Match found) => Blanks().Replace(text.Remove(found.Index, found.Length), " ").Replace(" ,", ",", StringComparison.Ordinal).Trim().TrimEnd(',').Trim();
+    private static string Without(string text, Match found) =>
+        Blanks().Replace(text.Remove(found.Index, found.Length), " ").Replace(" ,", ",",
+        StringComparison.Ordinal).Trim().TrimEnd(',').Trim();
 
-    [GeneratedRegex(@"(?:^|(?<=[\s,]))(?:about\s+)?(?<n>\d{1,4}(?:[.,]\d{1,2})?(?:\s+\d/\d{1,2})?)\s*(?<unit>cm|mm|in|inch|inches|"")\s+(?<way>wide|across|broad|high|tall)(?!\w)", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
+    [GeneratedRegex(
+        @"(?:^|(?<=[\s,]))(?:about\s+)?(?<n>\d{1,4}(?:[.,]\d{1,2})?(?:\s+\d/\d{1,2})?)\s*(?<unit>cm|mm|in|inch|inches|"")\s+(?<way>wide|across|broad|high|tall)(?!\w)", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
     private static partial Regex Sized();
 
-    [GeneratedRegex(@"(?:^|(?<=[\s,]))(?:in|with|using)\s+(?<name>whipped backstitch|backstitch|[\p{L}]+(?:[ -][\p{L}]+){0,2}?(?=\s+stitch))(?:\s+stitch(?:es)?)?(?!\w)", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
+    [GeneratedRegex(
+        @"(?:^|(?<=[\s,]))(?:in|with|using)\s+(?<name>whipped backstitch|backstitch|[\p{L}]+(?:[ -][\p{L}]+){0,2}?(?=\s+stitch))(?:\s+stitch(?:es)?)?(?!\w)", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
     private static partial Regex InStitch();
 
-    [GeneratedRegex(@"(?:^|(?<=[\s,]))in\s+(?<colour>(?:leaf |poppy |shell |chalk |pale |peat )?[\p{L}]+)(?:\s+(?:thread|cotton|floss))?(?=\s+(?:on|onto|for|inside|in)\s|,|\s*$)", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
+    [GeneratedRegex(
+        @"(?:^|(?<=[\s,]))in\s+(?<colour>(?:leaf |poppy |shell |chalk |pale |peat )?[\p{L}]+)(?:\s+(?:thread|cotton|floss))?(?=\s+(?:on|onto|for|inside|in)\s|,|\s*$)", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
     private static partial Regex InColour();
 
-    [GeneratedRegex(@"(?:^|(?<=[\s,])),?\s*(?:for\s+(?![\d])[^,]+?(?:,?\s+from\s+[^,]+)?|from\s+[^,]+)\s*$", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
+    [GeneratedRegex(@"(?:^|(?<=[\s,])),?\s*(?:for\s+(?![\d])[^,]+?(?:,?\s+from\s+[^,]+)?|from\s+[^,]+)\s*$",
+        RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
     private static partial Regex Whose();
 
     [GeneratedRegex(@"[ \t]{2,}", RegexOptions.ExplicitCapture, 1000)]

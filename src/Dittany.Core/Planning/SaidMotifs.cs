@@ -4,14 +4,18 @@ using Dittany.Core.Motifs;
 
 namespace Dittany.Core.Planning;
 
-/// <summary>Motifs in what was taken for the words: a leaf, two daisies, Zoë with a heart. With an article or a number it is the motif; a bare small word is asked about.</summary>
+/// <summary>
+/// Motifs in what was taken for the words: a leaf, two daisies, Zoë with a heart. With an article or a number it is the motif; a bare small
+/// word is asked about.
+/// </summary>
 internal static partial class SaidMotifs
 {
     private static readonly string[] Numbers = ["a", "an", "one", "two", "three", "four", "five", "six", "seven", "eight"];
 
     /// <summary>What motifs are called: by their names, and by the last word of a name that no other shares.</summary>
     private static readonly Dictionary<string, string> Called = MotifLibrary.All.Select(m => (Word: m.Name.ToLowerInvariant(), m.Id))
-        .Concat(MotifLibrary.All.GroupBy(m => m.Name.Split(' ')[^1].ToLowerInvariant(), StringComparer.Ordinal).Where(g => g.Count() == 1).Select(g => (Word: g.Key, g.First().Id)))
+        .Concat(MotifLibrary.All.GroupBy(m => m.Name.Split(' ')[^1].ToLowerInvariant(), StringComparer.Ordinal).Where(g =>
+            g.Count() == 1).Select(g => (Word: g.Key, g.First().Id)))
         .DistinctBy(m => m.Word, StringComparer.Ordinal)
         .ToDictionary(m => m.Word, m => m.Id, StringComparer.Ordinal);
 
@@ -33,14 +37,16 @@ internal static partial class SaidMotifs
         }
 
         return heard.Form is not null && words.All(c => !char.IsUpper(c)) && Find(words) is not null
-            ? heard with { Questions = [.. heard.Questions, $"“{words}” is taken for the word. If it is the motif, say “a {words}”, or pick it below."] }
+            ? heard with { Questions = [.. heard.Questions,
+                $"“{words}” is taken for the word. If it is the motif, say “a {words}”, or pick it below."] }
             : heard;
     }
 
     private static string? Find(string said)
     {
         var word = said.Trim().ToLowerInvariant();
-        return Called.GetValueOrDefault(word) ?? Singular(word).Select(s => Called.GetValueOrDefault(s)).FirstOrDefault(id => id is not null);
+        return Called.GetValueOrDefault(word) ?? Singular(word).Select(s => Called.GetValueOrDefault(s)).FirstOrDefault(id => id
+            is not null);
     }
 
     private static IEnumerable<string> Singular(string word)
@@ -61,12 +67,15 @@ internal static partial class SaidMotifs
         }
     }
 
-    private static int? CountOf(string said) => Array.IndexOf(Numbers, said.ToLowerInvariant()) is > 2 and var at ? at - 1 : int.TryParse(said, NumberStyles.None, CultureInfo.InvariantCulture, out var number) && number > 1 ? number : null;
+    private static int? CountOf(string said) => Array.IndexOf(Numbers, said.ToLowerInvariant()) is > 2 and var at ? at - 1
+        : int.TryParse(said, NumberStyles.None, CultureInfo.InvariantCulture, out var number) && number > 1 ? number : null;
 
-    [GeneratedRegex(@"^(?<count>an?|one|two|three|four|five|six|seven|eight|\d{1,2})\s+(?<motif>[\p{L}’' -]+)$", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
+    [GeneratedRegex(@"^(?<count>an?|one|two|three|four|five|six|seven|eight|\d{1,2})\s+(?<motif>[\p{L}’' -]+)$",
+        RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
     private static partial Regex Alone();
 
-    [GeneratedRegex(@"^(?<words>.+?)\s*,?\s+(?:with|and|plus)\s+an?\s+(?<motif>[\p{L}’' -]+)$", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture | RegexOptions.Singleline, 1000)]
+    [GeneratedRegex(@"^(?<words>.+?)\s*,?\s+(?:with|and|plus)\s+an?\s+(?<motif>[\p{L}’' -]+)$",
+        RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture | RegexOptions.Singleline, 1000)]
     private static partial Regex With();
 }
 
@@ -81,7 +90,8 @@ internal static class Slips
         {
             for (var j = 0; j <= other.Length; j++)
             {
-                cost[i, j] = i == 0 ? j : j == 0 ? i : Math.Min(Math.Min(cost[i - 1, j] + 1, cost[i, j - 1] + 1), cost[i - 1, j - 1] + (one[i - 1] == other[j - 1] ? 0 : 1));
+                cost[i, j] = i == 0 ? j : j == 0 ? i : Math.Min(Math.Min(cost[i - 1, j] + 1, cost[i, j - 1] + 1), cost[i - 1, j - 1]
+                    + (one[i - 1] == other[j - 1] ? 0 : 1));
                 if (i > 1 && j > 1 && one[i - 1] == other[j - 2] && one[i - 2] == other[j - 1])
                 {
                     cost[i, j] = Math.Min(cost[i, j], cost[i - 2, j - 2] + 1);

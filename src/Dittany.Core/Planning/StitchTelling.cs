@@ -7,10 +7,14 @@ using Dittany.Core.Stitches.Needle;
 
 namespace Dittany.Core.Planning;
 
-/// <summary>What one stitch says of itself on pointing at it: its place in the work, its length, its thread, and why it is as long as it is.</summary>
+/// <summary>
+/// What one stitch says of itself on pointing at it: its place in the work, its length, its thread, and why it is as long as it is.
+/// </summary>
 public static class StitchTelling
 {
-    /// <summary>From this share of the wish on a stitch is told as full: as far below it as a stitch may be above (StitchSpec.Slack).</summary>
+    /// <summary>
+    /// From this share of the wish on a stitch is told as full: as far below it as a stitch may be above (StitchSpec.Slack).
+    /// </summary>
     private const double Full = 0.95;
 
     /// <summary>Bends wider than this many stitches are told as straight (from memory).</summary>
@@ -20,7 +24,8 @@ public static class StitchTelling
     public static IReadOnlyList<Told> All(Plan plan)
     {
         var ends = RunTelling.Of(plan).ToDictionary(r => r.Run);
-        return Enumerable.Range(0, plan.Route.Count).Select(row => (Told)$"{Tell(plan, row)} {Minutes(ends[plan.Route[row].Run], row)}").ToArray();
+        return Enumerable.Range(0, plan.Route.Count).Select(row =>
+            (Told)$"{Tell(plan, row)} {Minutes(ends[plan.Route[row].Run], row)}").ToArray();
 
         static string Minutes(RunTold run, int row)
         {
@@ -40,10 +45,12 @@ public static class StitchTelling
         {
             FloatKind.NewThread => (Told)" A new thread begins here.",
             FloatKind.Straight when at.FloatMm > 0 => (Told)$" Before it the thread jumps {Say.Length(Math.Round(at.FloatMm, 1))} behind.",
-            FloatKind.Carried => (Told)$" Before it the thread is carried {Say.Length(Math.Round(at.BackMm, 1))} behind, under stitches already there.",
+            FloatKind.Carried =>
+                (Told)$" Before it the thread is carried {Say.Length(Math.Round(at.BackMm, 1))} behind, under stitches already there.",
             _ => (Told)string.Empty,
         };
-        return $"Stitch {row + 1} of {plan.Route.Count}, in the {part.Letter}: {Length(stitch)}, thread {at.Run}{hoop}. {Why(part, stitch)}{leap}";
+        return $"Stitch {row + 1} of {plan.Route.Count}, in the {part.Letter}: {Length(stitch)}, thread {at.Run}{hoop}. "
+            + $"{Why(part, stitch)}{leap}";
     }
 
     private static Told Length(Stitch stitch) => stitch.Shape switch
@@ -77,7 +84,8 @@ public static class StitchTelling
         var straight = radius > StraightFrom * Math.Max(stitch.LengthMm, 1);
         if (stitch.LengthMm >= part.WishedMm * Full)
         {
-            return straight ? (Told)$"Full length: {kind.Name} is usually {Say.Length(Math.Round(part.WishedMm, 2))} here." : (Told)"Full length: the bend is wide enough for it.";
+            return straight ? (Told)$"Full length: {kind.Name} is usually {Say.Length(Math.Round(part.WishedMm, 2))} here."
+                : (Told)"Full length: the bend is wide enough for it.";
         }
 
         if (part.Stitches.Count(s => s.Shape == stitch.Shape) <= kind.Span)
@@ -86,8 +94,11 @@ public static class StitchTelling
         }
 
         return straight
-            ? (Told)$"Shorter than {Say.Length(Math.Round(part.WishedMm, 2))}, so that the stitches of this stretch come out alike and none is a stub at the end."
-            : (Told)$"Shorter than {Say.Length(Math.Round(part.WishedMm, 2))}, for the bend here has a radius of about {Say.Length(Math.Round(radius, 1))} and the stitch may leave the line by {Say.Length(Math.Round(Tolerance.SagittaMm(part.LineWidthMm), 2))} at most.";
+            ? (Told)($"Shorter than {Say.Length(Math.Round(part.WishedMm, 2))}, so that the stitches of this stretch come out alike and "
+                + $"none is a stub at the end.")
+            : (Told)($"Shorter than {Say.Length(Math.Round(part.WishedMm, 2))}, for the bend here has a radius of about "
+                + $"{Say.Length(Math.Round(radius, 1))} and the stitch may leave the line by "
+                + $"{Say.Length(Math.Round(Tolerance.SagittaMm(part.LineWidthMm), 2))} at most.");
     }
 
     /// <summary>Radius of the line under a stitch, from its chord and how far the line stands off it: r = c² / 8s + s / 2.</summary>

@@ -3,7 +3,10 @@ using Dittany.Core.Measures;
 
 namespace Dittany.Core.Planning;
 
-/// <summary>A job that makes sense and is more than one plan holds: more stitches, or more reckoning. Told as a fault of the job, for it is cured there.</summary>
+/// <summary>
+/// A job that makes sense and is more than one plan holds: more stitches, or more reckoning. Told as a fault of the job, for it is cured
+/// there.
+/// </summary>
 public sealed class TooMuchException(JobFault fault) : Exception(fault.Detail)
 {
     public JobFault Fault => fault;

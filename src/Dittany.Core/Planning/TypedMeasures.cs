@@ -7,14 +7,17 @@ namespace Dittany.Core.Planning;
 public static class TypedMeasures
 {
     /// <summary>
-    /// The numbers by the form's measures, null where none was typed, and what is no length. A bare number is what her tape counts in. Whether a number can be is left to
+    /// The numbers by the form's measures, null where none was typed, and what is no length. A bare number is what her tape counts in.
+    /// Whether a number can be is left to
     /// <see cref="JobCheck"/>.
     /// </summary>
-    public static (IReadOnlyDictionary<string, double>? MeasuredMm, IReadOnlyList<JobFault> Faults) Read(Form form, string? width, string? height, Units units)
+    public static (IReadOnlyDictionary<string, double>? MeasuredMm, IReadOnlyList<JobFault> Faults) Read(Form form, string? width,
+        string? height, Units units)
     {
         var measured = new Dictionary<string, double>(StringComparer.Ordinal);
         var faults = new List<JobFault>();
-        foreach (var (measure, typed) in new[] { (form.Width, width), (form.Height, height) }.Where(m => !string.IsNullOrWhiteSpace(m.Item2)))
+        foreach (var (measure, typed) in new[] { (form.Width, width), (form.Height, height) }.Where(m =>
+            !string.IsNullOrWhiteSpace(m.Item2)))
         {
             if (Tape.Read(typed, units) is { } mm)
             {
@@ -22,7 +25,8 @@ public static class TypedMeasures
             }
             else
             {
-                faults.Add(new JobFault($"#/item/measuredMm/{measure.Id}", $"{measure.Name}: “{typed}” is not a length.", Tape.Wanted(units)));
+                faults.Add(new JobFault($"#/item/measuredMm/{measure.Id}", $"{measure.Name}: “{typed}” is not a length.",
+                    Tape.Wanted(units)));
             }
         }
 

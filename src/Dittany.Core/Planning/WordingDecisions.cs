@@ -8,8 +8,11 @@ using Dittany.Core.Words;
 
 namespace Dittany.Core.Planning;
 
-/// <summary>What the maker settled of the lettering herself, as written: null where the plan decides. A size may be a height or a wish.</summary>
-internal sealed record StatedLettering(string? Size, string? Strands, string? Stitch, string? Rows, string? Length, string? Dots, double? WidthMm = null)
+/// <summary>
+/// What the maker settled of the lettering herself, as written: null where the plan decides. A size may be a height or a wish.
+/// </summary>
+internal sealed record StatedLettering(string? Size, string? Strands, string? Stitch, string? Rows, string? Length, string? Dots,
+    double? WidthMm = null)
 {
     public double? CapMm => double.TryParse(Size, NumberStyles.Float, CultureInfo.InvariantCulture, out var number) ? number : null;
 
@@ -20,24 +23,28 @@ internal sealed record StatedLettering(string? Size, string? Strands, string? St
 internal static class WordingDecisions
 {
     public static void Tell(
-        Func<string, string> id, LetteringQuestion q, LetteringAnswer a, IReadOnlyList<string> rows, IReadOnlyList<IReadOnlyList<string>> ways, StatedLettering stated,
+        Func<string, string> id, LetteringQuestion q, LetteringAnswer a, IReadOnlyList<string> rows,
+            IReadOnlyList<IReadOnlyList<string>> ways, StatedLettering stated,
         Func<StitchSchools, StitchSpec> specFor, Workshop workshop, List<Decision> decisions)
     {
         decisions.Add(Rowed(id("words.rows"), q, a, rows, ways, stated.Rows));
         decisions.Add(Size(id("words.size"), q, a, stated, workshop));
         decisions.Add(Stitch(id("stitch.outline"), q, a, stated.Stitch, specFor(workshop.StitchSchoolsWith(stated.Length, stated.Dots))));
         decisions.Add(Deciding.ByHabit(
-            school => Length(id("stitch.length"), a, specFor(workshop.StitchSchoolsWith(school, stated.Dots)), school), workshop.Habit("stitch-length"), stated.Length, Habits.Find("stitch-length")!.Choices));
+            school => Length(id("stitch.length"), a, specFor(workshop.StitchSchoolsWith(school, stated.Dots)), school),
+                workshop.Habit("stitch-length"), stated.Length, Habits.Find("stitch-length")!.Choices));
         if (a.Setting.Letters.Any(l => l.Glyph.HasDot))
         {
             decisions.Add(Deciding.ByHabit(
-                school => Dots(id("stitch.dots"), a, specFor(workshop.StitchSchoolsWith(stated.Length, school)), workshop), workshop.Habit("dots"), stated.Dots, [DotKnots, DotStraights]));
+                school => Dots(id("stitch.dots"), a, specFor(workshop.StitchSchoolsWith(stated.Length, school)), workshop),
+                    workshop.Habit("dots"), stated.Dots, [DotKnots, DotStraights]));
         }
 
         decisions.Add(Strands(id("thread.strands"), q, a, stated.Strands));
     }
 
-    private static Decision Rowed(string id, LetteringQuestion q, LetteringAnswer a, IReadOnlyList<string> rows, IReadOnlyList<IReadOnlyList<string>> ways, string? hers)
+    private static Decision Rowed(string id, LetteringQuestion q, LetteringAnswer a, IReadOnlyList<string> rows,
+        IReadOnlyList<IReadOnlyList<string>> ways, string? hers)
     {
         var because = rows.Count == 1
             ? (Told)$"In one row the capitals come out at {Say.Length(a.CapMm)}."
@@ -47,7 +54,8 @@ internal static class WordingDecisions
             ? [because, $"You asked for {hers} rows: the words cannot be broken into so many, for a row ends only between words."]
             : [$"{because}{least}"];
         return Deciding.Make(
-            id, Station.Words, "In how many rows", Choice(rows.Count), hers is null ? null : Choice(rows.Count), told, ["Wider room, or fewer words."],
+            id, Station.Words, "In how many rows", Choice(rows.Count), hers is null ? null : Choice(rows.Count), told,
+                ["Wider room, or fewer words."],
             ways.Select(w => Choice(w.Count)).ToArray());
 
         static Choice Choice(int count) => new(count.ToString(CultureInfo.InvariantCulture), Say.Upper(Say.Count(count, "row")));
@@ -63,22 +71,28 @@ internal static class WordingDecisions
         var because = new List<Told>
         {
             $"The words are {Say.Length(width)} wide, {Say.Number(share, 0)} % of the field's width.",
-            a.LargestCapMm > 0 ? (Told)$"The largest that fits here is {Say.Length(Math.Round(a.LargestCapMm, 1))}." : "No size fits at this place.",
-            $"{Say.Upper(a.Pair.Stitch.Name)} with {Legibility.Strands(a.Pair.Strands)} draws a line of {Say.Length(a.Pair.LineWidthMm)}, so that capitals are {Say.Number(a.CapMm / a.Pair.LineWidthMm, 0)} times as high as their line is wide.",
-            $"Usual here are {Say.Length(q.UsualLeastMm)} to {Say.Length(q.UsualMostMm)}, at most {Say.Length(Math.Round(q.Usual.MostWidthMm))} wide. {q.Usual.WidthReason}",
+            a.LargestCapMm > 0 ? (Told)$"The largest that fits here is {Say.Length(Math.Round(a.LargestCapMm, 1))}."
+                : "No size fits at this place.",
+            $"{Say.Upper(a.Pair.Stitch.Name)} with {Legibility.Strands(a.Pair.Strands)} draws a line of {Say.Length(a.Pair.LineWidthMm)}, "
+                + $"so that capitals are {Say.Number(a.CapMm / a.Pair.LineWidthMm, 0)} times as high as their line is wide.",
+            $"Usual here are {Say.Length(q.UsualLeastMm)} to {Say.Length(q.UsualMostMm)}, at most "
+                + $"{Say.Length(Math.Round(q.Usual.MostWidthMm))} wide. {q.Usual.WidthReason}",
         };
         if (stated.WidthMm is { } wished)
         {
-            because.Insert(0, $"You wished the words {Say.Length(wished)} wide: capitals of {Say.Length(Math.Round(a.CapMm, 1))} make them so.");
+            because.Insert(0,
+                $"You wished the words {Say.Length(wished)} wide: capitals of {Say.Length(Math.Round(a.CapMm, 1))} make them so.");
         }
 
         if (ReferenceEquals(a.Setting, q.Settings.Wide))
         {
-            because.Add($"Under {Say.Length(Math.Round(Settings.WideBelow(a.Pair.LineWidthMm), 1))} letters stand {Say.Number(100 * Setting.WideBy, 0)} % of their height further apart, so that the thread does not close the gaps.");
+            because.Add($"Under {Say.Length(Math.Round(Settings.WideBelow(a.Pair.LineWidthMm), 1))} letters stand "
+                + $"{Say.Number(100 * Setting.WideBy, 0)} % of their height further apart, so that the thread does not close the gaps.");
         }
 
         return Deciding.Make(
-            id, Station.Words, "How high the capitals", SizeChoice(hers is null ? a.CapMm : free.CapMm), hers is null ? null : SizeChoice(a.CapMm), because,
+            id, Station.Words, "How high the capitals", SizeChoice(hers is null ? a.CapMm : free.CapMm), hers is null ? null
+                : SizeChoice(a.CapMm), because,
             ["Another place or share of the space, more or fewer strands, another stitch."], SizeChoices(q, a)) with
         {
             From =
@@ -91,7 +105,8 @@ internal static class WordingDecisions
 
     private static Decision Stitch(string id, LetteringQuestion q, LetteringAnswer a, string? hers, StitchSpec spec)
     {
-        var own = hers is null ? a.Pair : q.CapMm is { } cap ? Lettering.At(q with { Stitch = null }, cap).Pair : Lettering.Settle(q with { Stitch = null }).Pair;
+        var own = hers is null ? a.Pair : q.CapMm is { } cap ? Lettering.At(q with { Stitch = null }, cap).Pair
+            : Lettering.Settle(q with { Stitch = null }).Pair;
         var least = a.Pair.Stitch.LeastCapMm(a.Pair.Strands);
         var ruledOut = Book.Lines
             .Where(s => s != a.Pair.Stitch && s != own.Stitch)
@@ -100,16 +115,21 @@ internal static class WordingDecisions
             .Select(s => new RuledOut(s.Stitch.Id, Say.Upper(s.Stitch.Name), [s.Fault!]))
             .ToArray();
         return Deciding.Make(
-            id, Station.Stitches, "Which stitch writes the lines", new Choice(own.Stitch.Id, Say.Upper(own.Stitch.Name)), hers is null ? null : new Choice(a.Pair.Stitch.Id, Say.Upper(a.Pair.Stitch.Name)),
+            id, Station.Stitches, "Which stitch writes the lines", new Choice(own.Stitch.Id, Say.Upper(own.Stitch.Name)), hers is null
+                ? null : new Choice(a.Pair.Stitch.Id, Say.Upper(a.Pair.Stitch.Name)),
             [
                 .. Recommender.BecauseStitch(a.Pair, a.CapMm, q.Facts, s => FaultOf(q, s, a.CapMm)) is { } why ? new[] { why } : [],
-                $"It is good for {a.Pair.Stitch.Info.GoodFor}. Against it: {a.Pair.Stitch.Info.FailsOn}. With {Legibility.Strands(a.Pair.Strands)} it wants capitals of {Say.Length(least)}, and {Say.Length(a.Pair.Stitch.ComfortableCapMm(a.Pair.Strands))} for ease.",
-                $"A bend tighter than {Say.Length(Math.Round(Tolerance.LeastRadiusMm(a.Pair), 1))} is beyond it; its shortest stitch is {Say.Length(Math.Round(spec.ShortestMm, 2))}.",
+                $"It is good for {a.Pair.Stitch.Info.GoodFor}. Against it: {a.Pair.Stitch.Info.FailsOn}. With "
+                    + $"{Legibility.Strands(a.Pair.Strands)} it wants capitals of {Say.Length(least)}, and "
+                    + $"{Say.Length(a.Pair.Stitch.ComfortableCapMm(a.Pair.Strands))} for ease.",
+                $"A bend tighter than {Say.Length(Math.Round(Tolerance.LeastRadiusMm(a.Pair), 1))} is beyond it; its shortest stitch is "
+                    + $"{Say.Length(Math.Round(spec.ShortestMm, 2))}.",
             ],
             ["Larger or smaller letters, a knitted cloth, your habit of lettering."],
             Book.Lines.Select(s => new Choice(s.Id, Say.Upper(s.Name))).ToArray(), ruledOut) with
         {
-            NotFollowed = hers is null && Book.Find(q.Facts.LetterSchool) is { } habit && habit != a.Pair.Stitch ? [HabitAgainst(q, habit, a.CapMm)] : null,
+            NotFollowed = hers is null && Book.Find(q.Facts.LetterSchool) is { } habit && habit != a.Pair.Stitch
+                ? [HabitAgainst(q, habit, a.CapMm)] : null,
         };
     }
 
@@ -117,10 +137,12 @@ internal static class WordingDecisions
     private static Told HabitAgainst(LetteringQuestion q, IStitch habit, double capMm)
     {
         var strands = q.Strands ?? Recommender.StrandsFor(habit, capMm, q.Facts);
-        var enough = Math.Ceiling(Math.Max(habit.LeastCapMm(strands), Lettering.TightestMm(q, 1) is var bend && bend > 0 && double.IsFinite(bend) ? Tolerance.LeastRadiusMm(new Pair(habit, strands)) / bend : 0));
+        var enough = Math.Ceiling(Math.Max(habit.LeastCapMm(strands), Lettering.TightestMm(q, 1) is var bend && bend > 0
+            && double.IsFinite(bend) ? Tolerance.LeastRadiusMm(new Pair(habit, strands)) / bend : 0));
         var fault = FaultOf(q, habit, capMm) ?? (Told)"another stitch reads better here.";
         return enough > capMm
-            ? (Told)$"Your habit, {habit.Name}, is not followed: {Say.Lower(fault)} It would be from capitals of about {Say.Length(enough)} on."
+            ? (Told)($"Your habit, {habit.Name}, is not followed: {Say.Lower(fault)} It would be from capitals of about "
+                + $"{Say.Length(enough)} on.")
             : (Told)$"Your habit, {habit.Name}, is not followed: {Say.Lower(fault)}";
     }
 
@@ -130,7 +152,8 @@ internal static class WordingDecisions
         var pair = new Pair(stitch, q.Strands ?? Recommender.StrandsFor(stitch, capMm, q.Facts));
         return Lettering.At(q with { Stitch = stitch, Strands = pair.Strands }, capMm).Faults is { Count: > 0 } faults ? faults[0].Text
             : Lettering.CanTurn(q, pair, capMm) ? null
-            : (Told)$"The tightest bend here, {Say.Length(Math.Round(Lettering.TightestMm(q, capMm), 1))}, is under the {Say.Length(Math.Round(Tolerance.LeastRadiusMm(pair), 1))} that {stitch.Name} can follow.";
+            : (Told)($"The tightest bend here, {Say.Length(Math.Round(Lettering.TightestMm(q, capMm), 1))}, is under the "
+                + $"{Say.Length(Math.Round(Tolerance.LeastRadiusMm(pair), 1))} that {stitch.Name} can follow.");
     }
 
     private static Decision Length(string id, LetteringAnswer a, StitchSpec spec, string school)
@@ -138,7 +161,8 @@ internal static class WordingDecisions
         var because = new List<Told>
         {
             spec.Span == 2
-                ? (Told)$"On straights a stitch is {Say.Length(Math.Round(spec.WishedMm, 2))} long and goes forward by half of it, {Say.Length(Math.Round(spec.WishedMm / 2, 2))}: it comes up at the end of the one before the last."
+                ? (Told)($"On straights a stitch is {Say.Length(Math.Round(spec.WishedMm, 2))} long and goes forward by half of it, "
+                    + $"{Say.Length(Math.Round(spec.WishedMm / 2, 2))}: it comes up at the end of the one before the last.")
                 : (Told)$"On straights a stitch is {Say.Length(Math.Round(spec.WishedMm, 2))} long.",
             $"On a bend it leaves the line by at most {Say.Length(Math.Round(spec.SagittaMm, 3))}.",
         };
@@ -154,7 +178,8 @@ internal static class WordingDecisions
 
         if (spec.Strict)
         {
-            because.Add($"On skin no thread behind may be longer than {Say.Length(Items.Wearing.MostBehindOnSkinMm)}, and that limits the stitch.");
+            because.Add($"On skin no thread behind may be longer than {Say.Length(Items.Wearing.MostBehindOnSkinMm)}, and that limits the "
+                + $"stitch.");
         }
 
         if (manner is not null && !a.Pair.Stitch.KeepsOneLength)
@@ -163,11 +188,13 @@ internal static class WordingDecisions
         }
 
         return Deciding.Make(
-            id, Station.Stitches, "How long the stitches are", new Choice(school, Say.Upper(Habits.Find("stitch-length")!.Choices.First(c => c.ChoiceId == school).Text)), null, because,
+            id, Station.Stitches, "How long the stitches are",
+                new Choice(school, Say.Upper(Habits.Find("stitch-length")!.Choices.First(c => c.ChoiceId == school).Text)), null, because,
             ["Your habits of stitch length, or a baby's skin behind the work."]) with
         {
             NotFollowed = spec.Schools.LengthMm is { } wished && spec.WishedMm < wished - 0.01
-                ? [$"Stitches of {Say.Length(wished)}, your habit, are not followed: on skin no thread behind may be longer than {Say.Length(Items.Wearing.MostBehindOnSkinMm)}. On what does not lie on skin they would be."]
+                ? [$"Stitches of {Say.Length(wished)}, your habit, are not followed: on skin no thread behind may be longer than "
+                    + $"{Say.Length(Items.Wearing.MostBehindOnSkinMm)}. On what does not lie on skin they would be."]
                 : null,
         };
     }
@@ -186,30 +213,38 @@ internal static class WordingDecisions
         return Deciding.Make(
             id, Station.Stitches, "How dots are made", knots ? DotKnots : DotStraights, null,
             knots
-                ? [$"From {Say.Length(Knots.FromCapMm)} capitals a knot of {Say.Count(wraps, "wrap")} has room: it lies {Say.Length(Knots.AcrossMm(a.Pair.Strands, wraps))} wide and takes {Say.Length(Knots.ThreadMm(a.Pair.Strands, wraps))} of thread.", hole]
+                ? [$"From {Say.Length(Knots.FromCapMm)} capitals a knot of {Say.Count(wraps, "wrap")} has room: it lies "
+                    + $"{Say.Length(Knots.AcrossMm(a.Pair.Strands, wraps))} wide and takes "
+                    + $"{Say.Length(Knots.ThreadMm(a.Pair.Strands, wraps))} of thread.", hole]
                 : [$"Under {Say.Length(Knots.FromCapMm)} capitals a knot would crowd the stem; a tiny straight reads as a dot."],
             ["Larger capitals, or your habit of dots."]) with
         {
             NotFollowed = knots && wraps < spec.Schools.Wraps
-                ? [$"{Say.Upper(Say.Count(spec.Schools.Wraps, "wrap"))}, your habit, are not followed: {Say.Count(a.Pair.Strands, "strand")} are thick enough with {Say.Count(wraps, "wrap")}. With fewer strands they would be."]
+                ? [$"{Say.Upper(Say.Count(spec.Schools.Wraps, "wrap"))}, your habit, are not followed: "
+                    + $"{Say.Count(a.Pair.Strands, "strand")} are thick enough with {Say.Count(wraps, "wrap")}. With fewer strands they "
+                    + $"would be."]
                 : null,
         };
     }
 
     private static Decision Strands(string id, LetteringQuestion q, LetteringAnswer a, string? hers)
     {
-        var own = hers is null ? a.Pair.Strands : q.CapMm is { } cap ? Lettering.At(q with { Strands = null }, cap).Pair.Strands : Lettering.Settle(q with { Strands = null }).Pair.Strands;
+        var own = hers is null ? a.Pair.Strands : q.CapMm is { } cap ? Lettering.At(q with { Strands = null }, cap).Pair.Strands
+            : Lettering.Settle(q with { Strands = null }).Pair.Strands;
         return Deciding.Make(
             id, Station.Thread, "How many strands", Choice(own), hers is null ? null : Choice(a.Pair.Strands),
             [
                 Recommender.BecauseStrands(a.Pair, a.CapMm, q.Facts),
-                $"{Say.Upper(Legibility.Lie(a.Pair.Strands))} {Say.Length(Materials.Bundle.WidthMm(a.Pair.Strands))} wide, and the line {Say.Length(a.Pair.LineWidthMm)}.",
+                $"{Say.Upper(Legibility.Lie(a.Pair.Strands))} {Say.Length(Materials.Bundle.WidthMm(a.Pair.Strands))} wide, and the line "
+                    + $"{Say.Length(a.Pair.LineWidthMm)}.",
             ],
             ["Larger or smaller capitals, or another stitch."],
             new[] { 1, 2, 3, 4, 6 }.Select(Choice).ToArray()) with
         {
-            NotFollowed = hers is null && q.Facts.HasSchoolOf(a.Pair.Stitch.Id) && Recommender.StrandsFor(a.Pair.Stitch, a.CapMm, q.Facts) is var habit && habit != a.Pair.Strands
-                ? [$"{Say.Upper(Say.Count(habit, "strand"))}, your habit for {a.Pair.Stitch.Name}, are not followed: {HeavierBecause(q, a, habit)}"]
+            NotFollowed = hers is null && q.Facts.HasSchoolOf(a.Pair.Stitch.Id)
+                && Recommender.StrandsFor(a.Pair.Stitch, a.CapMm, q.Facts) is var habit && habit != a.Pair.Strands
+                ? [$"{Say.Upper(Say.Count(habit, "strand"))}, your habit for {a.Pair.Stitch.Name}, are not followed: "
+                    + $"{HeavierBecause(q, a, habit)}"]
                 : null,
         };
 
@@ -224,7 +259,8 @@ internal static class WordingDecisions
             : (Told)$"{Say.Count(a.Pair.Strands, "strand")} {(a.Pair.Strands == 1 ? "reads" : "read")} better in these words.";
     }
 
-    private static Choice SizeChoice(double capMm) => new(capMm.ToString("R", CultureInfo.InvariantCulture), $"Capitals of {Say.Length(capMm)}");
+    private static Choice SizeChoice(double capMm) =>
+        new(capMm.ToString("R", CultureInfo.InvariantCulture), $"Capitals of {Say.Length(capMm)}");
 
     private static Choice[] SizeChoices(LetteringQuestion q, LetteringAnswer a)
     {

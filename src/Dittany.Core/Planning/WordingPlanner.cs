@@ -14,9 +14,12 @@ using Thread = Dittany.Core.Materials.Thread;
 namespace Dittany.Core.Planning;
 
 /// <summary>What a wording is planned on.</summary>
-internal sealed record WordingGround(Form Form, Drawn Drawn, Zone Zone, Region Field, Cloth Cloth, Worn Worn, Library Library, Budget Budget);
+internal sealed record WordingGround(Form Form, Drawn Drawn, Zone Zone, Region Field, Cloth Cloth, Worn Worn, Library Library,
+    Budget Budget);
 
-/// <summary>Plans one wording through Space, Words and Stitches: place, alphabet, rows, size, stitch, strands, colour, and every stitch.</summary>
+/// <summary>
+/// Plans one wording through Space, Words and Stitches: place, alphabet, rows, size, stitch, strands, colour, and every stitch.
+/// </summary>
 internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Overrules overrules)
 {
     /// <summary>What is told first of what may be wrong: what the rest often follows from.</summary>
@@ -30,22 +33,26 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         string Id(string decision) => index == 0 ? decision : $"{decision}:{asked.Id}";
         var decisions = new List<Decision>();
         var alphabet = Alphabet(asked, Id("words.alphabet"), decisions);
-        var (place, placeDecision) = Placement.Settle(Id("space.place"), ground.Drawn, ground.Zone, ground.Field, asked.CentreMm, overrules.For(Id("space.place")), index, of);
+        var (place, placeDecision) = Placement.Settle(Id("space.place"), ground.Drawn, ground.Zone, ground.Field, asked.CentreMm,
+            overrules.For(Id("space.place")), index, of);
         decisions.Add(placeDecision);
 
         var stated = new StatedLettering(
-            asked.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture) ?? (asked.WidthMm is null ? overrules.For(Id("words.size")) : null),
+            asked.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture)
+                ?? (asked.WidthMm is null ? overrules.For(Id("words.size")) : null),
             asked.Strands?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(Id("thread.strands")),
             asked.Stitch ?? overrules.For(Id("stitch.outline")),
             asked.Rows?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(Id("words.rows")),
             overrules.For(Id("stitch.length")),
-            Rows.Letters(asked.Text.ReplaceLineEndings(" ")).Any(l => alphabet.Find(l)?.HasDot == true) ? overrules.For(Id("stitch.dots")) : null);
+            Rows.Letters(asked.Text.ReplaceLineEndings(" ")).Any(l => alphabet.Find(l)?.HasDot == true) ? overrules.For(Id("stitch.dots"))
+                : null);
         var schools = workshop.StitchSchoolsWith(stated.Length, stated.Dots);
         var arranged = WordsArranged.Settle(Id, asked, ground, place, overrules);
         decisions.AddRange(arranged.Decisions);
         if (asked.WidthMm is { } wide && stated.Size is null)
         {
-            stated = stated with { WidthMm = wide, Size = CapFor(wide, size => Choose(Ways(asked, alphabet, place, arranged, stated with { Size = size }, index, of)).Answer) };
+            stated = stated with { WidthMm = wide, Size = CapFor(wide, size =>
+                Choose(Ways(asked, alphabet, place, arranged, stated with { Size = size }, index, of)).Answer) };
         }
 
         var ways = Ways(asked, alphabet, place, arranged, stated, index, of);
@@ -54,25 +61,30 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         {
             // How wide its strokes come out is known only once the height is.
             var k = decisions.FindIndex(d => d.Id == Id("words.alphabet"));
-            var told = StrokeCover.Told(alphabet.Kind, widths, answer.CapMm, answer.Pair.LineWidthMm, Legibility.LeastOpening(answer.Pair.LineWidthMm, ground.Cloth));
+            var told = StrokeCover.Told(alphabet.Kind, widths, answer.CapMm, answer.Pair.LineWidthMm,
+                Legibility.LeastOpening(answer.Pair.LineWidthMm, ground.Cloth));
             decisions[k] = decisions[k] with { Because = [.. decisions[k].Because, told] };
         }
 
-        WordingDecisions.Tell(Id, question, answer, rows, ways.Select(w => w.Rows).ToArray(), stated, schools => SpecFor(answer.Pair, schools), workshop, decisions);
+        WordingDecisions.Tell(Id, question, answer, rows, ways.Select(w => w.Rows).ToArray(), stated, schools =>
+            SpecFor(answer.Pair, schools), workshop, decisions);
 
         var (colour, chosen) = Colours(asked, Id("thread.colour"), decisions);
         var colours = MotifColours.Of(answer.Setting.Ornaments, colour, chosen, ground.Cloth);
         if (colours.Green is { } green)
         {
             var k = decisions.FindIndex(d => d.Id == Id("thread.colour"));
-            decisions[k] = decisions[k] with { Because = [.. decisions[k].Because, $"Stems and leaves beside the words are in {Palette.NameOf(green)}."], WouldChange = [.. decisions[k].WouldChange, "Choose a colour, and all of it is in that."] };
+            decisions[k] = decisions[k] with { Because = [.. decisions[k].Because,
+                $"Stems and leaves beside the words are in {Palette.NameOf(green)}."],
+                WouldChange = [.. decisions[k].WouldChange, "Choose a colour, and all of it is in that."] };
         }
 
         var inOthers = new Dictionary<IAlphabet, LetteringAnswer>();
         var (parts, concerns, design) = Stitched(asked.Id, question, answer, schools, colours, place, AsJob);
         var overflow = Math.Max(answer.OverflowMm, PlannedBox.OutsideMm(parts, _field, place.AnchorMm));
         concerns.AddRange(FitConcerns(question, overflow, ways, rows, AsJob));
-        concerns.AddRange(answer.Faults.Select(f => new Concern(f.What, f.Letter, Math.Round(f.ByMm, 3), f.Text, [.. Lettering.Remedies(question, answer, f, AsJob), .. OtherHands(f)])));
+        concerns.AddRange(answer.Faults.Select(f => new Concern(f.What, f.Letter, Math.Round(f.ByMm, 3), f.Text,
+            [.. Lettering.Remedies(question, answer, f, AsJob), .. OtherHands(f)])));
         if (Legibility.Showing(Colour.Parse(colour), ground.Cloth) is { } hidden)
         {
             concerns.Add(hidden);
@@ -101,11 +113,14 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             design);
         return (element, decisions);
 
-        // Another hand is tried out like any remedy: the whole wording in it, and the fault must be gone. First the middle line of the same letters, then one of our own, for they are quickly tried.
+        // Another hand is tried out like any remedy: the whole wording in it, and the fault must be gone. First the middle line of the same
+        // letters, then one of our own, for they are quickly tried.
         IEnumerable<Remedy> OtherHands(Fault fault) => fault.What is not ("closes-up" or "touches") ? [] : ground.Library.Alphabets
-            .Where(a => a != alphabet && ((a.Kind == AlphabetKind.Stroke && !Alphabets.IsOwn(a)) || a.Id == alphabet.Id + Alphabets.LineSuffix) && Rows.Letters(asked.Text.ReplaceLineEndings(" ")).All(l => Rows.IsSpace(l) || a.Has(l)))
+            .Where(a => a != alphabet && ((a.Kind == AlphabetKind.Stroke && !Alphabets.IsOwn(a)) || a.Id == alphabet.Id
+                + Alphabets.LineSuffix) && Rows.Letters(asked.Text.ReplaceLineEndings(" ")).All(l => Rows.IsSpace(l) || a.Has(l)))
             .OrderBy(a => a.Kind == AlphabetKind.CentreLine ? 0 : 1)
-            .Where(a => In(a) is var other && other.Faults.All(f => f.What != fault.What || f.Letter != fault.Letter) && other.OverflowMm == 0)
+            .Where(a => In(a) is var other && other.Faults.All(f => f.What != fault.What || f.Letter != fault.Letter)
+                && other.OverflowMm == 0)
             .Take(1).Select(a => new Remedy(Alphabet: a.Id));
 
         LetteringAnswer In(IAlphabet other)
@@ -119,15 +134,17 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         }
 
         // The wording as a job that states a change would have it: rows are chosen anew.
-        LetteringAnswer AsJob(Func<LetteringQuestion, LetteringQuestion> change) => Choose(ways.Select(w => (w.Rows, change(w.Question))).ToArray()).Answer;
+        LetteringAnswer AsJob(Func<LetteringQuestion, LetteringQuestion> change) =>
+            Choose(ways.Select(w => (w.Rows, change(w.Question))).ToArray()).Answer;
     }
 
     /// <summary>A width is met to this, mm: less than a thread.</summary>
     private const double WidthMetMm = 0.1;
 
     /// <summary>
-    /// The height at which words come out so wide, as it would be stated. Their width grows as their height does, but for the line, for small letters that are set wider, and for rows that break elsewhere:
-    /// so it is looked for in a few steps, each in proportion to what is missing.
+    /// The height at which words come out so wide, as it would be stated. Their width grows as their height does, but for the line, for
+    /// small letters that are set wider, and for rows that break elsewhere: so it is looked for in a few steps, each in proportion to what
+    /// is missing.
     /// </summary>
     private static string CapFor(double wideMm, Func<string, LetteringAnswer> at)
     {
@@ -142,7 +159,8 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
                 break;
             }
 
-            cap = Math.Clamp(Math.Round(cap * Math.Max(0.1, wideMm - answer.Pair.LineWidthMm) / Math.Max(0.1, width - answer.Pair.LineWidthMm), 2), Lettering.LeastCapMm, Fit.MostCapMm);
+            cap = Math.Clamp(Math.Round(cap * Math.Max(0.1, wideMm - answer.Pair.LineWidthMm) / Math.Max(0.1,
+                width - answer.Pair.LineWidthMm), 2), Lettering.LeastCapMm, Fit.MostCapMm);
         }
 
         return Stated(cap);
@@ -150,40 +168,53 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         static string Stated(double mm) => mm.ToString("R", CultureInfo.InvariantCulture);
     }
 
-    /// <summary>How a wording alone would be lettered: its question in the rows it comes out best in, and the answer. No stitch is placed.</summary>
+    /// <summary>
+    /// How a wording alone would be lettered: its question in the rows it comes out best in, and the answer. No stitch is placed.
+    /// </summary>
     internal (LetteringQuestion Question, LetteringAnswer Answer) Letter(WordingAsked asked)
     {
-        var alphabet = asked.Alphabet is { } named ? ground.Library.Find(named)! : First(ground.Library.Everybodys.Where(a => Rows.Letters(asked.Text.ReplaceLineEndings(" ")).All(l => Rows.IsSpace(l) || a.Has(l))))!;
+        var alphabet = asked.Alphabet is { } named ? ground.Library.Find(named)!
+            : First(ground.Library.Everybodys.Where(a => Rows.Letters(asked.Text.ReplaceLineEndings(" ")).All(l => Rows.IsSpace(l)
+            || a.Has(l))))!;
         var (place, _) = Placement.Settle("space.place", ground.Drawn, ground.Zone, ground.Field, asked.CentreMm, null, 0, 1);
         var arranged = WordsArranged.Settle(id => id, asked, ground, place, overrules);
-        var stated = new StatedLettering(asked.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture), asked.Strands?.ToString(CultureInfo.InvariantCulture), asked.Stitch, asked.Rows?.ToString(CultureInfo.InvariantCulture), null, null);
+        var stated = new StatedLettering(asked.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture),
+            asked.Strands?.ToString(CultureInfo.InvariantCulture), asked.Stitch, asked.Rows?.ToString(CultureInfo.InvariantCulture), null,
+            null);
         var (question, answer, _) = Choose(Ways(asked, alphabet, place, arranged, stated, 0, 1));
         return (question, answer);
     }
 
     /// <summary>One question for each way of breaking the words into rows.</summary>
-    private IReadOnlyList<(IReadOnlyList<string> Rows, LetteringQuestion Question)> Ways(WordingAsked asked, IAlphabet alphabet, Place place, WordsArranged arranged, StatedLettering stated, int index, int of)
+    private IReadOnlyList<(IReadOnlyList<string> Rows, LetteringQuestion Question)> Ways(WordingAsked asked, IAlphabet alphabet,
+        Place place, WordsArranged arranged, StatedLettering stated, int index, int of)
     {
-        int? wanted = stated.Rows is { } r && Rows.Break(asked.Text, int.Parse(r, CultureInfo.InvariantCulture)) is not null ? int.Parse(r, CultureInfo.InvariantCulture) : null;
+        int? wanted = stated.Rows is { } r && Rows.Break(asked.Text, int.Parse(r, CultureInfo.InvariantCulture)) is not null
+            ? int.Parse(r, CultureInfo.InvariantCulture) : null;
         var slice = _field;
         if (of > 1 && !ground.Field.IsEmpty)
         {
             var (least, greatest) = ground.Field.Box;
             var height = (greatest.Y - least.Y) / of;
-            slice = new Rooms(ground.Field.Within(Region.Rectangle(least.X, place.AnchorMm.Y - height, greatest.X - least.X, height * 1.5)));
+            slice = new Rooms(ground.Field.Within(Region.Rectangle(least.X, place.AnchorMm.Y - height, greatest.X - least.X,
+                height * 1.5)));
         }
 
         // Round a ring and along an edge there is one row, unless she breaks it.
         var tried = wanted is null && arranged.OneRow ? [Rows.Break(asked.Text, null)!] : Rows.Ways(asked.Text, wanted);
         return tried.Select(rows => (rows, new LetteringQuestion(
-            alphabet, Settings.Lay(alphabet, rows, place.Stands, arranged.Arrangement, arranged.Ornament), _field, slice, place.AnchorMm, ground.Cloth, _facts, stated.CapMm,
+            alphabet, Settings.Lay(alphabet, rows, place.Stands, arranged.Arrangement, arranged.Ornament), _field, slice, place.AnchorMm,
+                ground.Cloth, _facts, stated.CapMm,
             stated.Strands is null ? null : int.Parse(stated.Strands, CultureInfo.InvariantCulture),
             stated.Stitch is null ? null : Book.Find(stated.Stitch),
             stated.Wish ?? WishOf(workshop.Habit("size")), ground.Zone.Lettering) { Budget = ground.Budget })).ToArray();
     }
 
-    /// <summary>The fewest rows at which the words read, fit, and reach the least height usual here; else the rows in which they come out best.</summary>
-    private static (LetteringQuestion Question, LetteringAnswer Answer, IReadOnlyList<string> Rows) Choose(IReadOnlyList<(IReadOnlyList<string> Rows, LetteringQuestion Question)> ways)
+    /// <summary>
+    /// The fewest rows at which the words read, fit, and reach the least height usual here; else the rows in which they come out best.
+    /// </summary>
+    private static (LetteringQuestion Question, LetteringAnswer Answer,
+        IReadOnlyList<string> Rows) Choose(IReadOnlyList<(IReadOnlyList<string> Rows, LetteringQuestion Question)> ways)
     {
         var tried = new List<(LetteringQuestion Question, LetteringAnswer Answer, IReadOnlyList<string> Rows)>();
         foreach (var (rows, question) in ways)
@@ -197,13 +228,19 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             tried.Add((question, answer, rows));
         }
 
-        return tried.Count == 1 ? tried[0] : tried.OrderBy(t => t.Answer.OverflowMm > 0).ThenBy(t => t.Answer.OverflowMm).ThenBy(t => !t.Answer.Reads).ThenByDescending(t => t.Answer.CapMm).First();
+        return tried.Count == 1 ? tried[0] : tried.OrderBy(t => t.Answer.OverflowMm > 0).ThenBy(t => t.Answer.OverflowMm).ThenBy(t =>
+            !t.Answer.Reads).ThenByDescending(t => t.Answer.CapMm).First();
     }
 
-    internal static SizeWish WishOf(string habit) => habit switch { "largest" => SizeWish.Largest, "smallest" => SizeWish.Smallest, _ => SizeWish.Comfortable };
+    internal static SizeWish WishOf(string habit) => habit switch { "largest" => SizeWish.Largest, "smallest" => SizeWish.Smallest, _ =>
+        SizeWish.Comfortable };
 
-    /// <summary>The alphabet taken where she names none: single strokes first, then a font's centre lines, for a name is a line before it is an outline.</summary>
-    private static IAlphabet? First(IEnumerable<IAlphabet> able) => able.OrderBy(a => a.Kind switch { AlphabetKind.Stroke => 0, AlphabetKind.CentreLine => 1, _ => 2 }).FirstOrDefault();
+    /// <summary>
+    /// The alphabet taken where she names none: single strokes first, then a font's centre lines, for a name is a line before it is an
+    /// outline.
+    /// </summary>
+    private static IAlphabet? First(IEnumerable<IAlphabet> able) =>
+        able.OrderBy(a => a.Kind switch { AlphabetKind.Stroke => 0, AlphabetKind.CentreLine => 1, _ => 2 }).FirstOrDefault();
 
     private IAlphabet Alphabet(WordingAsked asked, string id, List<Decision> decisions)
     {
@@ -221,7 +258,10 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             [taken.Told, AlphabetTelling.Measured(taken), $"It has every letter of “{asked.Text.ReplaceLineEndings(" ")}”."],
             ["Letters that this hand lacks, or thread that its tightest places do not take."],
             able.Select(a => new Choice(a.Id, a.Name)).ToArray(),
-            ground.Library.Everybodys.Except(able).Select(a => new RuledOut(a.Id, a.Name, [$"It has no {Say.List(letters.Where(l => !a.Has(l)).Distinct(StringComparer.Ordinal).Take(5).Select(l => $"“{l}”").ToArray())}."])).ToArray()));
+            ground.Library.Everybodys.Except(able).Select(a =>
+                new RuledOut(a.Id, a.Name,
+                [$"It has no "
+                    + $"{Say.List(letters.Where(l => !a.Has(l)).Distinct(StringComparer.Ordinal).Take(5).Select(l => $"“{l}”").ToArray())}."])).ToArray()));
         return taken;
     }
 
@@ -241,8 +281,10 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             new Choice(own.Hex, Say.Upper(own.Name)),
             hers is null ? null : new Choice(hex, Say.Upper(Palette.NameOf(hex))),
             [
-                lightness >= Legibility.ReadsFromL ? (Told)$"It is {Legibility.Against(Colour.Parse(hex), cloth)}: words in it read at a glance."
-                    : lightness >= Legibility.VanishesBelowL ? (Told)$"It is {Legibility.Against(Colour.Parse(hex), cloth)}: tone on tone, to be found from near by."
+                lightness >= Legibility.ReadsFromL ?
+                    (Told)$"It is {Legibility.Against(Colour.Parse(hex), cloth)}: words in it read at a glance."
+                    : lightness >= Legibility.VanishesBelowL ?
+                        (Told)$"It is {Legibility.Against(Colour.Parse(hex), cloth)}: tone on tone, to be found from near by."
                     : (Told)$"It is {Legibility.Against(Colour.Parse(hex), cloth)}: from a step away the words vanish.",
             ],
             ["Another colour of cloth."],
@@ -250,7 +292,9 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             {
                 From =
                 [
-                    $"Lightness L* of CIE 1976, 0 to 100: apart by {Say.Number(lightness, 0)}; words read from {Say.Number(Legibility.ReadsFromL, 0)} on and vanish under {Say.Number(Legibility.VanishesBelowL, 0)} (from memory).",
+                    $"Lightness L* of CIE 1976, 0 to 100: apart by {Say.Number(lightness, 0)}; words read from "
+                        + $"{Say.Number(Legibility.ReadsFromL, 0)} on and vanish under {Say.Number(Legibility.VanishesBelowL, 0)} (from "
+                        + $"memory).",
                     $"The whole colour difference is {Say.Number(apart, 0)} by CIEDE2000 (Sharma, Wu and Dalal, 2005).",
                 ],
             });
@@ -259,7 +303,8 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
 
     private StitchSpec SpecFor(Pair pair, StitchSchools schools) => StitchSpec.For(pair, schools, ground.Worn.MostBehindMm);
 
-    private (List<Part> Parts, List<Concern> Concerns, Design Design) Stitched(string element, LetteringQuestion q, LetteringAnswer a, StitchSchools schools, MotifColours colours, Place place, Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob)
+    private (List<Part> Parts, List<Concern> Concerns, Design Design) Stitched(string element, LetteringQuestion q, LetteringAnswer a,
+        StitchSchools schools, MotifColours colours, Place place, Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob)
     {
         var spec = SpecFor(a.Pair, schools);
         var parts = new List<Part>();
@@ -268,7 +313,8 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         var thread = new Thread(Thread.Cotton, a.Pair.Strands, colours.Main);
         foreach (var (number, letter) in LetterGroup.Of(a.Setting.Letters).Index())
         {
-            var design = DesignOf.Letter(element, number, letter, letter.Strokes.Select(s => s.Map(p => place.AnchorMm + (p * a.CapMm))).ToArray(), q.Alphabet.Kind == AlphabetKind.Weighted);
+            var design = DesignOf.Letter(element, number, letter,
+                letter.Strokes.Select(s => s.Map(p => place.AnchorMm + (p * a.CapMm))).ToArray(), q.Alphabet.Kind == AlphabetKind.Weighted);
             shapes.AddRange(design.Shapes);
             var lines = design.Visible().Shapes.SelectMany(s => s.Strokes.Select(stroke => (Shape: s, Stroke: stroke))).ToArray();
             var strokes = lines.Select(l => l.Stroke).ToArray();
@@ -276,18 +322,22 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             if (stitched.Lines.Any(l => l.Dot && _field.For(l.WidthMm).OutsideBy(l.LineMm[0]) > 0))
             {
                 // A knot is wider than the line: where it would reach out of the field the dot is a straight.
-                stitched = LetterStitching.Stitch(strokes, spec with { Schools = spec.Schools with { Dots = DotSchool.Straight } }, a.CapMm, ground.Budget);
+                stitched = LetterStitching.Stitch(strokes, spec with { Schools = spec.Schools with { Dots = DotSchool.Straight } },
+                    a.CapMm, ground.Budget);
             }
 
             parts.AddRange(stitched.Lines.Select(line => new Part(
-                line.Dot ? "dot" : "letter", letter.Letter, letter.Index, line.Stitch.Id, thread, line.WidthMm, line.LineMm, line.Closed, line.Stitches, line.Dot ? 0 : spec.WishedMm,
-                Id: string.Create(CultureInfo.InvariantCulture, $"{element}/letter-{number}/stroke-{line.Source}"), Shape: lines[line.Source].Shape.Id)));
+                line.Dot ? "dot" : "letter", letter.Letter, letter.Index, line.Stitch.Id, thread, line.WidthMm, line.LineMm, line.Closed,
+                    line.Stitches, line.Dot ? 0 : spec.WishedMm,
+                Id: string.Create(CultureInfo.InvariantCulture, $"{element}/letter-{number}/stroke-{line.Source}"),
+                    Shape: lines[line.Source].Shape.Id)));
             if (stitched.DroppedMm.Count > 0 && concerns.All(c => c.What != "dropped" || c.Letter != letter.Letter))
             {
                 var longest = stitched.DroppedMm.Max();
                 concerns.Add(new Concern(
                     "dropped", letter.Letter, Math.Round(Tolerance.DroppedBelowMm - longest, 3),
-                    $"In {letter.Named} {Say.Count(stitched.DroppedMm.Count, "stroke")} of {Say.Length(longest)} or less cannot be stitched and is left out: a stitch is at least {Say.Length(Tolerance.DroppedBelowMm)}.",
+                    $"In {letter.Named} {Say.Count(stitched.DroppedMm.Count, "stroke")} of {Say.Length(longest)} or less cannot be "
+                        + $"stitched and is left out: a stitch is at least {Say.Length(Tolerance.DroppedBelowMm)}.",
                     Cures(q, a, schools, letter, asJob, [], s => s.DroppedMm.Count == 0)));
             }
 
@@ -298,7 +348,8 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
                 concerns.Add(new Concern(
                     "turning", letter.Letter, Math.Round(beyond, 3),
                     beyond > 0
-                        ? (Told)$"A bend of {letter.Named} is tighter than a stitch of {Say.Length(spec.ShortestMm)} can follow: the line is cut short by {Say.Length(Math.Round(beyond + spec.SagittaMm, 2))}."
+                        ? (Told)($"A bend of {letter.Named} is tighter than a stitch of {Say.Length(spec.ShortestMm)} can follow: the line "
+                            + $"is cut short by {Say.Length(Math.Round(beyond + spec.SagittaMm, 2))}.")
                         : (Told)$"A bend of {letter.Named} is so tight that its stitches turn sharply and look angular.",
                     Cures(q, a, schools, letter, asJob, bent.Select(l => l.Source).ToHashSet(), s => s.Lines.All(l => !l.Turned))));
             }
@@ -312,10 +363,11 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
     }
 
     /// <summary>
-    /// Remedies tried out: the letter is stitched again as a job that states them would be. <paramref name="faulty"/> are its strokes that are to be cured; they are tried first, and the others only
-    /// where they come out well.
+    /// Remedies tried out: the letter is stitched again as a job that states them would be. <paramref name="faulty"/> are its strokes that
+    /// are to be cured; they are tried first, and the others only where they come out well.
     /// </summary>
-    private List<Remedy> Cures(LetteringQuestion q, LetteringAnswer a, StitchSchools schools, LetterGroup letter, Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob, HashSet<int> faulty, Func<StitchedLetter, bool> good)
+    private List<Remedy> Cures(LetteringQuestion q, LetteringAnswer a, StitchSchools schools, LetterGroup letter,
+        Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob, HashSet<int> faulty, Func<StitchedLetter, bool> good)
     {
         var remedies = new List<Remedy>();
         if (LeastHeight.Cured(a.CapMm, stated => Cured(x => x with { CapMm = stated })) is { } enough)
@@ -333,7 +385,8 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             }
         }
 
-        var other = Book.Solid.Where(s => s != a.Pair.Stitch).OrderBy(s => s.ShortestMm(a.Pair.Strands)).ThenBy(s => s.Info.WidthFactor).FirstOrDefault(s => Cured(x => x with { Stitch = s }));
+        var other = Book.Solid.Where(s => s != a.Pair.Stitch).OrderBy(s => s.ShortestMm(a.Pair.Strands)).ThenBy(s =>
+            s.Info.WidthFactor).FirstOrDefault(s => Cured(x => x with { Stitch = s }));
         if (other is not null)
         {
             remedies.Add(new Remedy(Stitch: other.Id));
@@ -354,13 +407,16 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             }
 
             var whole = asJob(change);
-            return (whole.Pair == pair && whole.CapMm == cap && ReferenceEquals(whole.Setting, setting)) || Stitches(whole.Pair, whole.CapMm, whole.Setting);
+            return (whole.Pair == pair && whole.CapMm == cap && ReferenceEquals(whole.Setting, setting))
+                || Stitches(whole.Pair, whole.CapMm, whole.Setting);
         }
 
-        // As it then stands: joins are drawn anew where letters stand wider or nearer. A letter of the same name is stitched the same way wherever it stands.
+        // As it then stands: joins are drawn anew where letters stand wider or nearer. A letter of the same name is stitched the same way
+        // wherever it stands.
         bool Stitches(Pair pair, double capMm, Setting setting)
         {
-            var then = LetterGroup.Of(setting.Letters).FirstOrDefault(g => g.Index == letter.Index && g.Letter == letter.Letter) ?? LetterGroup.Of(setting.Letters).FirstOrDefault(g => g.Letter == letter.Letter) ?? letter;
+            var then = LetterGroup.Of(setting.Letters).FirstOrDefault(g => g.Index == letter.Index && g.Letter == letter.Letter)
+                ?? LetterGroup.Of(setting.Letters).FirstOrDefault(g => g.Letter == letter.Letter) ?? letter;
             var strokes = then.Strokes.Select(s => s.Map(p => q.AnchorMm + (p * capMm))).ToArray();
             var spec = SpecFor(pair, schools);
             return (faulty.Count == 0 || good(LetterStitching.Stitch(strokes, _ => spec, capMm, null, ground.Budget, faulty.Contains)))
@@ -368,7 +424,8 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         }
     }
 
-    private IEnumerable<Concern> FitConcerns(LetteringQuestion q, double overflow, IReadOnlyList<(IReadOnlyList<string> Rows, LetteringQuestion Question)> ways, IReadOnlyList<string> rows,
+    private IEnumerable<Concern> FitConcerns(LetteringQuestion q, double overflow,
+        IReadOnlyList<(IReadOnlyList<string> Rows, LetteringQuestion Question)> ways, IReadOnlyList<string> rows,
         Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob)
     {
         if (overflow <= 0)
@@ -383,20 +440,26 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             remedies.Add(new Remedy(CapHeightMm: fits.CapMm));
         }
 
-        if (ways.Skip(1).Where(w => w.Rows.Count > rows.Count).Select(w => (w.Rows, Answer: Lettering.Settle(w.Question))).FirstOrDefault(w => w.Answer.OverflowMm == 0) is { Rows: { } enough })
+        if (ways.Skip(1).Where(w => w.Rows.Count > rows.Count).Select(w =>
+            (w.Rows, Answer: Lettering.Settle(w.Question))).FirstOrDefault(w => w.Answer.OverflowMm == 0) is { Rows: { } enough })
         {
             remedies.Add(new Remedy(Rows: enough.Count));
         }
 
-        if (q.Settings.Arrangement is { Way: WordWay.Ring or WordWay.Arc, RadiusMm: { } radius } && q.CapMm is { } cap && Lettering.LeastRadiusMm(q.Settings.At(cap, Lettering.At(q, cap).Pair.LineWidthMm), cap) is var least && least > radius)
+        if (q.Settings.Arrangement is { Way: WordWay.Ring or WordWay.Arc, RadiusMm: { } radius } && q.CapMm is { } cap
+            && Lettering.LeastRadiusMm(q.Settings.At(cap, Lettering.At(q, cap).Pair.LineWidthMm), cap) is var least && least > radius)
         {
-            yield return new Concern("overflows", null, Math.Round(overflow, 3), $"A radius of {Say.Length(radius)} is too small for these words at this height: they go round {Say.Length(Math.Ceiling(least))} at the least.", [.. remedies, new Remedy(RadiusMm: Math.Ceiling(least))]);
+            yield return new Concern("overflows", null, Math.Round(overflow, 3),
+                $"A radius of {Say.Length(radius)} is too small for these words at this height: they go round "
+                    + $"{Say.Length(Math.Ceiling(least))} at the least.", [.. remedies, new Remedy(RadiusMm: Math.Ceiling(least))]);
             yield break;
         }
 
         yield return new Concern(
             "overflows", null, Math.Round(overflow, 3),
-            q.Field.For(Recommender.InOrder(q.Stitch, q.Strands, q.Facts).Min(p => p.LineWidthMm)).IsEmpty ? $"There is no room at all here on the {ground.Form.Name}." : (Told)$"The words reach {Say.Length(Math.Round(overflow, 1))} beyond the room there is.",
+            q.Field.For(Recommender.InOrder(q.Stitch, q.Strands, q.Facts).Min(p => p.LineWidthMm)).IsEmpty
+                ? $"There is no room at all here on the {ground.Form.Name}."
+                : (Told)$"The words reach {Say.Length(Math.Round(overflow, 1))} beyond the room there is.",
             remedies);
     }
 }

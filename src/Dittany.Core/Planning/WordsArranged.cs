@@ -17,13 +17,15 @@ internal sealed record WordsArranged(Arrangement Arrangement, Ornament? Ornament
     private static readonly (string Id, string Text, string Because)[] Told =
     [
         ("straight", "Straight", "Level words are read fastest and found again by one line."),
-        ("spaced", "Spaced wide", "Letters stand a third of their height further apart: few letters fill a wide place, and thick thread keeps its gaps."),
+        ("spaced", "Spaced wide",
+            "Letters stand a third of their height further apart: few letters fill a wide place, and thick thread keeps its gaps."),
         ("arc", "Along an arc", "The line stands up like a hill, or hangs like a bowl; each letter is turned with it."),
         ("ring", "Round a ring", "The words go round in a circle about their place."),
         ("slope", "On a slope", "The line rises from left to right."),
         ("corner", "Across the corner", "The words face the nearest corner, their line square to the way into it."),
         ("edge", "Along the edge", "The words follow the item's own edge at an even distance, letter by letter."),
-        ("monogram", "As a monogram", "Up to three initials, the middle one of three larger: ask whose letter stands in the middle, families differ."),
+        ("monogram", "As a monogram",
+            "Up to three initials, the middle one of three larger: ask whose letter stands in the middle, families differ."),
     ];
 
     public bool OneRow => Arrangement.Way is WordWay.Ring or WordWay.Edge or WordWay.Monogram;
@@ -52,11 +54,13 @@ internal sealed record WordsArranged(Arrangement Arrangement, Ornament? Ornament
 
         // Along a straight edge the words grow about their place like any straight words, and their size can be found exactly.
         var path = edge is { } bent && StraightWay(bent.Path) is null ? bent.Path : null;
-        var arrangement = new Arrangement((WordWay)Arrangement.Ids.ToList().IndexOf(way), reading == "inside", way is "arc" or "ring" ? asked.RadiusMm : null, turn, path);
+        var arrangement = new Arrangement((WordWay)Arrangement.Ids.ToList().IndexOf(way), reading == "inside", way is "arc" or "ring"
+            ? asked.RadiusMm : null, turn, path);
         var because = new List<Told> { told.Because };
         if (way != told.Id)
         {
-            because.Add(told.Id == "edge" ? "Here there is no edge the words could follow, so they stand level." : $"A monogram has up to {Arrangement.MostInitials} letters: these {letters} stand level.");
+            because.Add(told.Id == "edge" ? "Here there is no edge the words could follow, so they stand level."
+                : $"A monogram has up to {Arrangement.MostInitials} letters: these {letters} stand level.");
         }
 
         if (edge is not null)
@@ -71,13 +75,16 @@ internal sealed record WordsArranged(Arrangement Arrangement, Ornament? Ornament
 
         var decisions = new List<Decision>
         {
-            Deciding.Make(id("words.arrangement"), Station.Words, "How the words are laid out", Choices[0], hers is null ? null : new Choice(told.Id, told.Text), because, ["Another place, or a motif that wants room."], Choices),
+            Deciding.Make(id("words.arrangement"), Station.Words, "How the words are laid out", Choices[0], hers is null ? null
+                : new Choice(told.Id, told.Text), because, ["Another place, or a motif that wants room."], Choices),
         };
         if (way is "arc" or "ring")
         {
             decisions.Add(Deciding.Make(
-                id("words.reading"), Station.Words, "Which way the letters stand", Readings[0], reading is null ? null : Readings.First(r => r.ChoiceId == reading),
-                [arrangement.Inside ? "The tops of the letters point inward: the words hang like a bowl and read at the foot of a ring." : "The tops of the letters point outward: the words stand like a hill and read at the crown of a ring."],
+                id("words.reading"), Station.Words, "Which way the letters stand", Readings[0], reading is null ? null
+                    : Readings.First(r => r.ChoiceId == reading),
+                [arrangement.Inside ? "The tops of the letters point inward: the words hang like a bowl and read at the foot of a ring."
+                    : "The tops of the letters point outward: the words stand like a hill and read at the crown of a ring."],
                 ["Where on the ring the words are to be read."], Readings));
         }
 
@@ -97,10 +104,14 @@ internal sealed record WordsArranged(Arrangement Arrangement, Ornament? Ornament
 
         var none = new Choice("none", "No motif with the words");
         decisions.Add(Deciding.Make(
-            id("words.motif"), Station.Words, "Which motif goes with the words", none, motif is null ? null : new Choice(motif.Id, Say.Upper(motif.Name)),
-            motif is null ? ["The words stand alone."] : [$"The {motif.Name} grows with the words and is fitted with them: it takes its size from the capitals{(placed == "around" ? " and from how long the words are" : string.Empty)}."],
+            id("words.motif"), Station.Words, "Which motif goes with the words", none, motif is null ? null
+                : new Choice(motif.Id, Say.Upper(motif.Name)),
+            motif is null ? ["The words stand alone."]
+                : [$"The {motif.Name} grows with the words and is fitted with them: it takes its size from the "
+                    + $"capitals{(placed == "around" ? " and from how long the words are" : string.Empty)}."],
             ["A motif of its own can stand anywhere; one with the words keeps its place beside them."],
-            new[] { "heart", "star", "leaf-sprig", "daisy", "wreath", "round-frame" }.Select(m => MotifLibrary.Find(m)!).Select(m => new Choice(m.Id, Say.Upper(m.Name))).Prepend(none).ToArray()));
+            new[] { "heart", "star", "leaf-sprig", "daisy", "wreath", "round-frame" }.Select(m => MotifLibrary.Find(m)!).Select(m =>
+                new Choice(m.Id, Say.Upper(m.Name))).Prepend(none).ToArray()));
         if (motif is null)
         {
             return null;
@@ -108,7 +119,9 @@ internal sealed record WordsArranged(Arrangement Arrangement, Ornament? Ornament
 
         var places = Places.Select(p => new Choice(p, PlaceTold(p))).ToArray();
         decisions.Add(Deciding.Make(
-            id("words.motif-place"), Station.Words, "Where it stands", new Choice(motif.Shelf == MotifShelf.Frames ? "around" : "after", PlaceTold(motif.Shelf == MotifShelf.Frames ? "around" : "after")),
+            id("words.motif-place"), Station.Words, "Where it stands",
+                new Choice(motif.Shelf == MotifShelf.Frames ? "around" : "after",
+                PlaceTold(motif.Shelf == MotifShelf.Frames ? "around" : "after")),
             asked.MotifPlace is null && overrules.For(id("words.motif-place")) is null ? null : new Choice(placed, PlaceTold(placed)),
             [placed switch
             {
@@ -119,7 +132,8 @@ internal sealed record WordsArranged(Arrangement Arrangement, Ornament? Ornament
             }],
             ["Which way there is room."], places));
         var shape = new MotifShape(asked.MotifCount);
-        return new Ornament(motif.Name, Enum.Parse<OrnamentPlace>(placed, ignoreCase: true), placed == "around" ? (w, h) => motif.DrawAround(w, h, shape) : (w, h) => motif.DrawWithin(w, h, shape));
+        return new Ornament(motif.Name, Enum.Parse<OrnamentPlace>(placed, ignoreCase: true), placed == "around" ? (w, h) =>
+            motif.DrawAround(w, h, shape) : (w, h) => motif.DrawWithin(w, h, shape));
     }
 
     private static string PlaceTold(string place) => place switch
@@ -133,12 +147,15 @@ internal sealed record WordsArranged(Arrangement Arrangement, Ornament? Ornament
         _ => "Round them",
     };
 
-    /// <summary>Words in a corner face it: their line is square to the way from their place to the nearest corner of the zone's face.</summary>
+    /// <summary>
+    /// Words in a corner face it: their line is square to the way from their place to the nearest corner of the zone's face.
+    /// </summary>
     private static double CornerTurn(WordingGround ground, Place place)
     {
         var (least, greatest) = Region.Of(ground.Drawn.Outline).Box;
         Pt[] corners = [least, new(greatest.X, least.Y), greatest, new(least.X, greatest.Y)];
-        var d = corners.OrderBy(c => Math.Round(c.To(place.AnchorMm), 6)).ThenByDescending(c => c.Y).ThenByDescending(c => c.X).First() - place.AnchorMm;
+        var d = corners.OrderBy(c => Math.Round(c.To(place.AnchorMm), 6)).ThenByDescending(c => c.Y).ThenByDescending(c =>
+            c.X).First() - place.AnchorMm;
 
         // Their feet point to a corner below, their heads to one above.
         var down = d.Y >= 0 ? d : d * -1;
@@ -149,10 +166,14 @@ internal sealed record WordsArranged(Arrangement Arrangement, Ornament? Ornament
     private static double? StraightWay(IReadOnlyList<Pt> path)
     {
         const double StraightMm = 0.02;
-        return path.All(p => Polyline.ToLine(p, [path[0], path[^1]]) < StraightMm) ? Math.Atan2(path[^1].Y - path[0].Y, path[^1].X - path[0].X) : null;
+        return path.All(p => Polyline.ToLine(p, [path[0], path[^1]]) < StraightMm)
+            ? Math.Atan2(path[^1].Y - path[0].Y, path[^1].X - path[0].X) : null;
     }
 
-    /// <summary>The line of the item that is nearest the place and long enough to follow, about the anchor and as far from its edge as the anchor is; null where there is none.</summary>
+    /// <summary>
+    /// The line of the item that is nearest the place and long enough to follow, about the anchor and as far from its edge as the anchor
+    /// is; null where there is none.
+    /// </summary>
     private static (string Name, double ByMm, IReadOnlyList<Pt> Path)? EdgeBy(WordingGround ground, Place place)
     {
         const double LeastMm = 40;

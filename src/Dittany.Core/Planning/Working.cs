@@ -22,19 +22,26 @@ internal static class Working
     public const double LiningMm = 0.25;
 
     public static IReadOnlyList<WorkedLetter> LettersOf(IReadOnlyList<PlannedElement> elements) => elements
-        .SelectMany(e => e.Parts.Select((p, i) => (Part: p, Index: i)).GroupBy(p => p.Part.LetterIndex).Select(g => new WorkedLetter(e, g.Select(p => p.Part).ToArray(), g.Select(p => p.Index).ToArray())))
+        .SelectMany(e => e.Parts.Select((p, i) => (Part: p, Index: i)).GroupBy(p => p.Part.LetterIndex).Select(g =>
+            new WorkedLetter(e, g.Select(p => p.Part).ToArray(), g.Select(p => p.Index).ToArray())))
         .ToArray();
 
-    public static Held Hold(IReadOnlyList<WorkedLetter> letters, Called called, WordingGround ground, Workshop workshop, Overrules overrules)
+    public static Held Hold(IReadOnlyList<WorkedLetter> letters, Called called, WordingGround ground, Workshop workshop,
+        Overrules overrules)
     {
         var units = letters
-            .Select(l => new Unit(l.Parts[0].Letter, l.Parts.SelectMany(p => p.Stitches).SelectMany(s => new[] { s.FromMm, s.ToMm }).ToArray(), l.Parts.Max(p => p.LineWidthMm) / 2))
+            .Select(l => new Unit(l.Parts[0].Letter, l.Parts.SelectMany(p => p.Stitches).SelectMany(s =>
+                new[] { s.FromMm, s.ToMm }).ToArray(), l.Parts.Max(p => p.LineWidthMm) / 2))
             .ToArray();
-        var keepOff = ground.Drawn.Obstacles.Where(o => ground.Zone.Ignores?.Contains(o.Id, StringComparer.Ordinal) != true).Select(o => (o.Ring, By: Clearances.Of(o.Kind).RingMm)).Where(o => o.By is not null).Select(o => new RingFree(o.Ring, o.By!.Value)).ToArray();
+        var keepOff = ground.Drawn.Obstacles.Where(o => ground.Zone.Ignores?.Contains(o.Id, StringComparer.Ordinal) != true).Select(o =>
+            (o.Ring, By: Clearances.Of(o.Kind).RingMm)).Where(o => o.By is not null).Select(o =>
+            new RingFree(o.Ring, o.By!.Value)).ToArray();
         var hersSchool = overrules.For("hoop.school");
-        var hersSize = (hersSchool ?? workshop.Habit("hold")) != "in-hand" && overrules.For("hoop.size") is { } size ? double.Parse(size, CultureInfo.InvariantCulture) : (double?)null;
+        var hersSize = (hersSchool ?? workshop.Habit("hold")) != "in-hand" && overrules.For("hoop.size") is { } size
+            ? double.Parse(size, CultureInfo.InvariantCulture) : (double?)null;
         return Holding.Settle(new HoldingQuestion(
-            units, ground.Drawn.Outline, keepOff, ground.Cloth, ground.Zone.Opening ?? ground.Drawn.Opening, ground.Zone.HoopLimit ?? ground.Drawn.HoopLimit, workshop.HoopsMm, Holding.SchoolOf(workshop.Habit("hold")),
+            units, ground.Drawn.Outline, keepOff, ground.Cloth, ground.Zone.Opening ?? ground.Drawn.Opening, ground.Zone.HoopLimit
+                ?? ground.Drawn.HoopLimit, workshop.HoopsMm, Holding.SchoolOf(workshop.Habit("hold")),
             workshop.Habit("tension"), workshop.Habit("layers"), hersSchool, hersSize,
             (hersSchool ?? workshop.Habit("hold")) != "in-hand" ? overrules.For("hoop.tension") : null,
             ground.Cloth.Lined ? overrules.For("hoop.layers") : null) { Budget = ground.Budget, Called = called });
@@ -59,7 +66,8 @@ internal static class Working
                             ? "In the hand the cloth is not taut, so the needle scoops; through an outer layer alone too."
                             : "The cloth gives, so the needle can scoop: faster, a little less exact; in tight places go back to stabbing."
                         : inHand ? "In the hand the cloth is not taut: hold it flat over a finger, and go straight through."
-                        : habit == Skim.ChoiceId ? "The cloth is drum-tight and cannot be scooped, so the needle goes straight down and straight up."
+                        : habit == Skim.ChoiceId
+                            ? "The cloth is drum-tight and cannot be scooped, so the needle goes straight down and straight up."
                         : "At a right angle through taut cloth each stitch lands where it is meant to.",
                     Travel(skims, workshop.Habit("hand") == "left"),
                 ],
@@ -71,7 +79,10 @@ internal static class Working
 
     private static Choice Skim => new("skim", "In and out in one move");
 
-    /// <summary>Which way a level line is easiest (common practice): stabbing away from the free hand, skimming towards it; mirrored for a left hand.</summary>
+    /// <summary>
+    /// Which way a level line is easiest (common practice): stabbing away from the free hand, skimming towards it; mirrored for a left
+    /// hand.
+    /// </summary>
     private static string Travel(bool skims, bool left) => skims != left
         ? "A level line goes easiest from right to left."
         : "A level line goes easiest from left to right.";
@@ -79,13 +90,15 @@ internal static class Working
     /// <summary>Thread ends to reckon with before the route is known: what all stitches take over what a run can stitch.</summary>
     public static int ExpectedRuns(IReadOnlyList<WorkedLetter> letters, Cutting cutting, double thicknessMm)
     {
-        var used = letters.SelectMany(l => l.Parts).Sum(p => p.Stitches.Select((s, i) => Routing.Use(s, i == 0 ? 0 : Routing.Behind(p.Stitches[i - 1], s), thicknessMm)).Sum());
+        var used = letters.SelectMany(l => l.Parts).Sum(p =>
+            p.Stitches.Select((s, i) => Routing.Use(s, i == 0 ? 0 : Routing.Behind(p.Stitches[i - 1], s), thicknessMm)).Sum());
         return Math.Max(1, (int)Math.Ceiling(((used * Cutting.TakeUp) + cutting.RunMm - cutting.FreshRunMm) / cutting.RunMm));
     }
 
     /// <summary>The route with its decision; <paramref name="wipes"/> says that the line on the cloth can be wiped by the hand.</summary>
     public static Routed RouteOf(
-        IReadOnlyList<WorkedLetter> letters, Called called, Held held, Cutting cutting, WordingGround ground, double thicknessMm, bool wipes, Workshop workshop, string? hers, List<Decision> decisions)
+        IReadOnlyList<WorkedLetter> letters, Called called, Held held, Cutting cutting, WordingGround ground, double thicknessMm,
+            bool wipes, Workshop workshop, string? hers, List<Decision> decisions)
     {
         var left = workshop.Habit("hand") == "left";
         var own = left && wipes && called.AreWords ? "last-letter-first" : "writing-order";
@@ -98,11 +111,15 @@ internal static class Working
         }
 
         var hoopOf = held.Placings.SelectMany(h => h.Units.Select(u => (u, h.Order))).ToDictionary(p => p.u, p => p.Order);
-        var shows = letters.Count > 0 && letters.Any(l => ColourDifference.Lightness(Colour.Parse(l.Parts[0].Colour), ground.Cloth.Colour) >= Legibility.VanishesBelowL);
-        var rule = FloatRules.For(new FloatFacts(ground.Cloth, ground.Worn, ground.Form.Use, ground.Form.Name, shows, workshop.Habit("carry"), workshop.Habit("jumps"), called.One));
+        var shows = letters.Count > 0 && letters.Any(l =>
+            ColourDifference.Lightness(Colour.Parse(l.Parts[0].Colour), ground.Cloth.Colour) >= Legibility.VanishesBelowL);
+        var rule = FloatRules.For(new FloatFacts(ground.Cloth, ground.Worn, ground.Form.Use, ground.Form.Name, shows,
+            workshop.Habit("carry"), workshop.Habit("jumps"), called.One));
         var pieces = order.SelectMany(i => letters[i].Parts.Select((part, n) => new Piece(
-            letters[i].Element.Id, letters[i].Indices[n], i, part.Thread.Id, hoopOf.GetValueOrDefault(i), part.Stitches, Book.Find(part.Stitch)!.Reverses)));
-        var routed = Routing.Order(pieces.ToArray(), new RouteRules(rule.StraightUpToMm, rule.LetterEndsThread, cutting.RunMm, cutting.FreshRunMm, thicknessMm, Cutting.TakeUp, cutting.EndsMm), ground.Budget);
+            letters[i].Element.Id, letters[i].Indices[n], i, part.Thread.Id, hoopOf.GetValueOrDefault(i), part.Stitches,
+                Book.Find(part.Stitch)!.Reverses)));
+        var routed = Routing.Order(pieces.ToArray(), new RouteRules(rule.StraightUpToMm, rule.LetterEndsThread, cutting.RunMm,
+            cutting.FreshRunMm, thicknessMm, Cutting.TakeUp, cutting.EndsMm), ground.Budget);
         var straight = routed.Rows.Where(r => r.FloatKind == FloatKind.Straight).ToArray();
         var because = new List<Told>();
         if (letters.Any(l => !l.Element.IsMotif))
@@ -111,7 +128,9 @@ internal static class Working
         }
 
         because.AddRange(MotifOrder.Because(letters, first, round));
-        because.Add($"{Say.Upper(Say.Count(routed.Rows.Count(r => r.Cut), "thread"))}, begun {Say.Count(routed.Rows.Count(r => r.FloatKind == FloatKind.NewThread), "time")}: the needleful goes on from part to part of its colour until it is used up, and where the way on would be too long it ends and begins again with the rest.");
+        because.Add($"{Say.Upper(Say.Count(routed.Rows.Count(r => r.Cut), "thread"))}, begun "
+            + $"{Say.Count(routed.Rows.Count(r => r.FloatKind == FloatKind.NewThread), "time")}: the needleful goes on from part to part "
+            + $"of its colour until it is used up, and where the way on would be too long it ends and begins again with the rest.");
         because.AddRange(rule.Because);
         if (straight.Length > 0)
         {
@@ -120,7 +139,8 @@ internal static class Working
 
         if (routed.Turned > 0)
         {
-            because.Add($"{Say.Count(routed.Turned, called.AreWords ? "stroke" : "line")} {(routed.Turned == 1 ? "is" : "are")} worked from the far end, or out with gaps that are filled on the way back: that saves a thread end or a long jump behind.");
+            because.Add($"{Say.Count(routed.Turned, called.AreWords ? "stroke" : "line")} {(routed.Turned == 1 ? "is" : "are")} worked "
+                + $"from the far end, or out with gaps that are filled on the way back: that saves a thread end or a long jump behind.");
         }
 
         if (own == "last-letter-first")
@@ -130,7 +150,8 @@ internal static class Working
 
         decisions.Add(Deciding.Make(
             "order.parts", Station.Order, "Where to begin and go on", Order(own), hers is null ? null : Order(hers), because,
-            ["Which hand you stitch with, a line that can be wiped, or your habits of order and of going on."], [Order("writing-order"), Order("last-letter-first")]));
+            ["Which hand you stitch with, a line that can be wiped, or your habits of order and of going on."],
+                [Order("writing-order"), Order("last-letter-first")]));
         return routed;
 
         Choice Order(string id) => new(id, called.AreWords
@@ -141,16 +162,19 @@ internal static class Working
     /// <summary>Elements with each line's stitches as the route works them: turned where a line is run backwards or out and back.</summary>
     public static IReadOnlyList<PlannedElement> AsWorked(IReadOnlyList<PlannedElement> elements, Routed routed)
     {
-        var turned = routed.Ways.Where(w => w.Way.Rank > 0).ToDictionary(w => (w.Piece.Element, w.Piece.Part), w => w.Way.Order.Where(o => o.Turned).Select(o => o.Index).ToHashSet());
+        var turned = routed.Ways.Where(w => w.Way.Rank > 0).ToDictionary(w => (w.Piece.Element, w.Piece.Part), w =>
+            w.Way.Order.Where(o => o.Turned).Select(o => o.Index).ToHashSet());
         return turned.Count == 0
             ? elements
-            : elements.Select(e => e with { Parts = e.Parts.Select((p, i) => turned.TryGetValue((e.Id, i), out var turns) ? p with { Stitches = p.Stitches.Turned(turns.Contains) } : p).ToArray() }).ToArray();
+            : elements.Select(e => e with { Parts = e.Parts.Select((p, i) => turned.TryGetValue((e.Id, i), out var turns) ? p
+                with { Stitches = p.Stitches.Turned(turns.Contains) } : p).ToArray() }).ToArray();
     }
 
     private const string NeedleOf = "needle.size";
 
     public static List<ThreadNeed> ThreadsOf(
-        IReadOnlyList<PlannedElement> elements, IReadOnlyList<RouteRow> route, Cutting cutting, Cloth cloth, double thicknessMm, Workshop workshop, Overrules overrules, List<Decision> decisions)
+        IReadOnlyList<PlannedElement> elements, IReadOnlyList<RouteRow> route, Cutting cutting, Cloth cloth, double thicknessMm,
+            Workshop workshop, Overrules overrules, List<Decision> decisions)
     {
         var byElement = elements.ToDictionary(e => e.Id, StringComparer.Ordinal);
         var needs = new List<ThreadNeed>();
@@ -164,12 +188,15 @@ internal static class Working
             var id = group.Key == main ? NeedleOf : named;
             var hers = overrules.For(named) ?? (group.Key == main ? overrules.For(NeedleOf) : null);
             var whipped = group.Any(r => Book.Find(byElement[r.Element].Parts[r.Part].Stitch)!.Blunt);
-            var (needle, decision) = ThreadRoom.Needle(id, threads.Length > 1 ? group.Key.Name : null, group.Key.Ply, cloth, workshop.Habit("needle"), whipped, hers);
+            var (needle, decision) = ThreadRoom.Needle(id, threads.Length > 1 ? group.Key.Name : null, group.Key.Ply, cloth,
+                workshop.Habit("needle"), whipped, hers);
             decisions.Add(decision);
             needs.Add(ThreadRoom.Sum(
                 group.Key,
-                group.Select(r => (Stitch: byElement[r.Element].Parts[r.Part].Stitches[r.Stitch], r.BackMm)).Select(r => (r.Stitch.ThreadMm, r.BackMm, r.Stitch.Passes)).ToArray(),
-                group.Select(r => r.Run).Distinct().Count(), group.Count(r => r.Fresh), group.Count(r => r.Cut), cutting, thicknessMm, needle.Id));
+                group.Select(r => (Stitch: byElement[r.Element].Parts[r.Part].Stitches[r.Stitch], r.BackMm)).Select(r =>
+                    (r.Stitch.ThreadMm, r.BackMm, r.Stitch.Passes)).ToArray(),
+                group.Select(r => r.Run).Distinct().Count(), group.Count(r => r.Fresh), group.Count(r => r.Cut), cutting, thicknessMm,
+                    needle.Id));
         }
 
         return needs;

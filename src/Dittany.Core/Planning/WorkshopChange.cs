@@ -4,13 +4,17 @@ using Dittany.Core.Measures;
 
 namespace Dittany.Core.Planning;
 
-/// <summary>Reads and changes members of a workshop by name, so that two who change different members do not lose each other's. Habits are <c>habits/</c> with their id.</summary>
+/// <summary>
+/// Reads and changes members of a workshop by name, so that two who change different members do not lose each other's. Habits are
+/// <c>habits/</c> with their id.
+/// </summary>
 public static class WorkshopChanges
 {
     public const string HabitPrefix = "habits/";
 
     /// <summary>Members that can be changed, habits apart.</summary>
-    public static IReadOnlyList<string> Members { get; } = ["equipment", "skill", "eveningsPerWeek", "minutesPerEvening", "hourlyRate", "paper", "hoopsMm", "units"];
+    public static IReadOnlyList<string> Members { get; } = ["equipment", "skill", "eveningsPerWeek", "minutesPerEvening", "hourlyRate",
+        "paper", "hoopsMm", "units"];
 
     /// <summary>The value of a member as a change would write it. A habit that follows the default reads as that default.</summary>
     public static string Read(Workshop workshop, string member) => member switch
@@ -23,11 +27,15 @@ public static class WorkshopChanges
         "paper" => workshop.Paper,
         "hoopsMm" => string.Join(' ', workshop.HoopsMm.Select(h => h.ToString("R", CultureInfo.InvariantCulture))),
         "units" => workshop.Units.ToString().ToLowerInvariant(),
-        _ when member.StartsWith(HabitPrefix, StringComparison.Ordinal) && Habits.Find(member[HabitPrefix.Length..]) is { } habit => workshop.Habit(habit.Id),
+        _ when member.StartsWith(HabitPrefix, StringComparison.Ordinal) && Habits.Find(member[HabitPrefix.Length..]) is { } habit =>
+            workshop.Habit(habit.Id),
         _ => string.Empty,
     };
 
-    /// <summary>The workshop with one member changed. A value that is not of its member's kind is a fault naming it; whether it makes sense is left to <see cref="JobCheck"/>.</summary>
+    /// <summary>
+    /// The workshop with one member changed. A value that is not of its member's kind is a fault naming it; whether it makes sense is left
+    /// to <see cref="JobCheck"/>.
+    /// </summary>
     public static (Workshop? Workshop, JobFault? Fault) Apply(Workshop workshop, string member, string value)
     {
         var words = value.Split([' ', ','], StringSplitOptions.RemoveEmptyEntries);
@@ -36,35 +44,47 @@ public static class WorkshopChanges
             case "equipment":
                 return (workshop with { Equipment = words }, null);
             case "skill":
-                return Named<Skill>(value) is { } skill ? (workshop with { Skill = skill }, null) : Fault("#/workshop/skill", value, "a pace", "learner, practised or expert");
+                return Named<Skill>(value) is { } skill ? (workshop with { Skill = skill }, null)
+                    : Fault("#/workshop/skill", value, "a pace", "learner, practised or expert");
             case "units":
-                return Named<Units>(value) is { } units ? (workshop with { Units = units }, null) : Fault("#/workshop/units", value, "a unit", "centimetres or inches");
+                return Named<Units>(value) is { } units ? (workshop with { Units = units }, null)
+                    : Fault("#/workshop/units", value, "a unit", "centimetres or inches");
             case "eveningsPerWeek":
-                return Number(value) is { } perWeek && perWeek == Math.Floor(perWeek) && Math.Abs(perWeek) < 1000 ? (workshop with { EveningsPerWeek = (int)perWeek }, null) : Fault("#/workshop/eveningsPerWeek", value, "a whole number", "0 to 7");
+                return Number(value) is { } perWeek && perWeek == Math.Floor(perWeek) && Math.Abs(perWeek) < 1000
+                    ? (workshop with { EveningsPerWeek = (int)perWeek }, null)
+                    : Fault("#/workshop/eveningsPerWeek", value, "a whole number", "0 to 7");
             case "minutesPerEvening":
-                return Number(value) is { } minutes ? (workshop with { MinutesPerEvening = minutes }, null) : Fault("#/workshop/minutesPerEvening", value, "a number", "minutes, such as 60");
+                return Number(value) is { } minutes ? (workshop with { MinutesPerEvening = minutes }, null)
+                    : Fault("#/workshop/minutesPerEvening", value, "a number", "minutes, such as 60");
             case "hourlyRate":
-                return Number(value) is { } rate ? (workshop with { HourlyRate = rate }, null) : Fault("#/workshop/hourlyRate", value, "a number", "what an hour is worth, such as 12.5, or 0");
+                return Number(value) is { } rate ? (workshop with { HourlyRate = rate }, null)
+                    : Fault("#/workshop/hourlyRate", value, "a number", "what an hour is worth, such as 12.5, or 0");
             case "paper":
                 return (workshop with { Paper = value }, null);
             case "hoopsMm":
                 var hoops = words.Select(Number).ToArray();
-                return hoops.All(h => h is not null) ? (workshop with { HoopsMm = hoops.Select(h => h!.Value).Distinct().Order().ToArray() }, null) : Fault("#/stash/hoopsMm", value, "a list of sizes", "nominal millimetres, such as 102 127");
+                return hoops.All(h => h is not null) ? (workshop with { HoopsMm = hoops.Select(h =>
+                    h!.Value).Distinct().Order().ToArray() }, null)
+                    : Fault("#/stash/hoopsMm", value, "a list of sizes", "nominal millimetres, such as 102 127");
             default:
                 if (!member.StartsWith(HabitPrefix, StringComparison.Ordinal))
                 {
-                    return (null, new JobFault($"#/{member}", $"There is no member '{member}' to change.", "Use one of the members of a workshop."));
+                    return (null, new JobFault($"#/{member}", $"There is no member '{member}' to change.",
+                        "Use one of the members of a workshop."));
                 }
 
-                return (workshop with { Habits = new Dictionary<string, string>(workshop.Habits, StringComparer.Ordinal) { [member[HabitPrefix.Length..]] = value } }, null);
+                return (workshop with { Habits = new Dictionary<string,
+                    string>(workshop.Habits, StringComparer.Ordinal) { [member[HabitPrefix.Length..]] = value } }, null);
         }
     }
 
-    private static (Workshop?, JobFault?) Fault(string pointer, string value, string kind, string use) => (null, new JobFault(pointer, $"'{value}' is not {kind}.", $"Write {use}."));
+    private static (Workshop?, JobFault?) Fault(string pointer, string value, string kind, string use) =>
+        (null, new JobFault(pointer, $"'{value}' is not {kind}.", $"Write {use}."));
 
     /// <summary>A choice by its name; a number is none, though the platform would take it for one.</summary>
     private static T? Named<T>(string value)
         where T : struct, Enum => value.All(char.IsAsciiLetter) && Enum.TryParse<T>(value, ignoreCase: true, out var named) ? named : null;
 
-    private static double? Number(string value) => double.TryParse(Measures.Digits.Plain(value).Trim(), NumberStyles.Float, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) ? n : null;
+    private static double? Number(string value) => double.TryParse(Measures.Digits.Plain(value).Trim(), NumberStyles.Float,
+        CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) ? n : null;
 }

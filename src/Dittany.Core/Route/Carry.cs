@@ -7,13 +7,15 @@ namespace Dittany.Core.Route;
 public static class Carry
 {
     /// <summary>The shortest such way in mm, or null where there is none up to <paramref name="mostMm"/>.</summary>
-    public static double? Shortest(Pt from, Pt to, IEnumerable<Stitch> stitches, double hopMm, double mostMm) => Shortest(from, [to], stitches, hopMm, mostMm)[0];
+    public static double? Shortest(Pt from, Pt to, IEnumerable<Stitch> stitches, double hopMm, double mostMm) =>
+        Shortest(from, [to], stitches, hopMm, mostMm)[0];
 
     /// <summary>
-    /// The shortest ways from one hole to several, each in mm or null; one search for all (Dijkstra 1959). Holes a hop away are looked up in squares of one hop, so that the search costs what lies
-    /// within <paramref name="mostMm"/>, not every pair of holes.
+    /// The shortest ways from one hole to several, each in mm or null; one search for all (Dijkstra 1959). Holes a hop away are looked up
+    /// in squares of one hop, so that the search costs what lies within <paramref name="mostMm"/>, not every pair of holes.
     /// </summary>
-    public static IReadOnlyList<double?> Shortest(Pt from, IReadOnlyList<Pt> targets, IEnumerable<Stitch> stitches, double hopMm, double mostMm)
+    public static IReadOnlyList<double?> Shortest(Pt from, IReadOnlyList<Pt> targets, IEnumerable<Stitch> stitches, double hopMm,
+        double mostMm)
     {
         var under = stitches.Where(s => s.FromMm.To(from) <= mostMm || s.ToMm.To(from) <= mostMm).ToArray();
         var holes = under.SelectMany(s => new[] { s.FromMm, s.ToMm }).Concat(targets).Prepend(from).Distinct().ToArray();
@@ -23,7 +25,8 @@ public static class Carry
             index[holes[i]] = i;
         }
 
-        var covered = under.SelectMany(s => new[] { (From: index[s.FromMm], To: index[s.ToMm]), (From: index[s.ToMm], To: index[s.FromMm]) }).ToLookup(c => c.From, c => c.To);
+        var covered = under.SelectMany(s => new[] { (From: index[s.FromMm], To: index[s.ToMm]),
+            (From: index[s.ToMm], To: index[s.FromMm]) }).ToLookup(c => c.From, c => c.To);
         var hops = new Hops(holes, hopMm);
         var wanted = targets.Select(t => index[t]).ToHashSet();
         var best = new double[holes.Length];

@@ -5,7 +5,8 @@ using Dittany.Core.Measures;
 namespace Dittany.Core.Route;
 
 /// <summary>What decides how far thread may lie free behind.</summary>
-public sealed record FloatFacts(Cloth Cloth, Worn Worn, FormUse Use, string FormName, bool ThreadShows, string CarryHabit, string JumpHabit, string One = "letter");
+public sealed record FloatFacts(Cloth Cloth, Worn Worn, FormUse Use, string FormName, bool ThreadShows, string CarryHabit,
+    string JumpHabit, string One = "letter");
 
 /// <summary>How far a thread may go free, and whether every letter ends its own, with why.</summary>
 public sealed record FloatRule(double StraightUpToMm, bool LetterEndsThread, IReadOnlyList<Told> Because);
@@ -19,10 +20,14 @@ public static class FloatRules
     /// <summary>On napkins and towels only what cannot be caught (from memory).</summary>
     public const double HandledMm = 5;
 
-    private static readonly (string Name, Func<FloatFacts, bool> When, double LimitMm, Func<FloatFacts, Told> Because, string Source)[] Limits =
+    private static readonly (string Name, Func<FloatFacts, bool> When, double LimitMm, Func<FloatFacts, Told> Because,
+        string Source)[] Limits =
     [
-        ("on skin", f => f.Worn.OnSkin, Wearing.MostBehindOnSkinMm, f => f.Worn.Baby ? "for it lies on skin, and a longer loop catches a finger or a toe" : "for it lies on skin, and a longer loop rubs and is caught", "common practice; the figure from memory"),
-        ("handled", f => f.Use.Handled, HandledMm, f => $"for {Say.A(f.FormName)} is used and washed, and a longer loop is caught", "common practice; the figure from memory"),
+        ("on skin", f => f.Worn.OnSkin, Wearing.MostBehindOnSkinMm, f => f.Worn.Baby
+            ? "for it lies on skin, and a longer loop catches a finger or a toe"
+            : "for it lies on skin, and a longer loop rubs and is caught", "common practice; the figure from memory"),
+        ("handled", f => f.Use.Handled, HandledMm, f => $"for {Say.A(f.FormName)} is used and washed, and a longer loop is caught",
+            "common practice; the figure from memory"),
         ("usual", _ => true, UsualMm, _ => "for a longer one pulls and shows", "common practice"),
     ];
 
@@ -47,10 +52,12 @@ public static class FloatRules
 
         if (facts.JumpHabit == "ten" && Limits.Where(l => l.When(facts)).Any(l => l.LimitMm < limit.LimitMm))
         {
-            because.Add($"By your habit jumps go up to {Say.Length(limit.LimitMm)} here too; shorter ones are kinder where they can be caught.");
+            because.Add($"By your habit jumps go up to {Say.Length(limit.LimitMm)} here too; shorter ones are kinder where they can be "
+                + $"caught.");
         }
 
-        because.Add($"Behind, nothing longer than {Say.Length(limit.LimitMm)} goes free, {limit.Because(facts)}. Longer ways go under stitches already there, or the thread ends.");
+        because.Add($"Behind, nothing longer than {Say.Length(limit.LimitMm)} goes free, {limit.Because(facts)}. Longer ways go under "
+            + $"stitches already there, or the thread ends.");
         return new FloatRule(limit.LimitMm, sheer || cut, because);
     }
 }

@@ -12,17 +12,26 @@ public enum FloatKind
     NewThread,
 }
 
-/// <summary>One line of stitches to be worked: which element and part it is, which letter it belongs to, the thread it takes, and whether it may be worked from either end.</summary>
+/// <summary>
+/// One line of stitches to be worked: which element and part it is, which letter it belongs to, the thread it takes, and whether it may be
+/// worked from either end.
+/// </summary>
 public sealed record Piece(string Element, int Part, int Letter, string Thread, int Hoop, Sewn Stitches, bool Reverses = false);
 
 /// <summary>
-/// One row of the route: one stitch, in working order. <paramref name="BackMm"/> is the thread that really lies behind on the way to it; <paramref name="Fresh"/>: a thread begins with it where no
-/// stitches hold it yet. <paramref name="Cut"/>: it begins with a thread newly cut, not with what is left on the needle.
+/// One row of the route: one stitch, in working order. <paramref name="BackMm"/> is the thread that really lies behind on the way to it;
+/// <paramref name="Fresh"/>: a thread begins with it where no stitches hold it yet. <paramref name="Cut"/>: it begins with a thread newly
+/// cut, not with what is left on the needle.
 /// </summary>
-public sealed record RouteRow(string Element, int Part, int Stitch, int Run, int Hoop, double FloatMm, FloatKind FloatKind, double BackMm, bool Fresh = false, bool Cut = false);
+public sealed record RouteRow(string Element, int Part, int Stitch, int Run, int Hoop, double FloatMm, FloatKind FloatKind, double BackMm,
+    bool Fresh = false, bool Cut = false);
 
-/// <summary>What steers the route: floats in mm, thread in mm a run can stitch, and one that begins where nothing holds it yet; what it takes to end a thread and begin again with the rest of it.</summary>
-public sealed record RouteRules(double StraightUpToMm, bool LetterEndsThread, double RunMm, double FreshRunMm, double ThicknessMm, double TakeUp, double EndsMm = 60);
+/// <summary>
+/// What steers the route: floats in mm, thread in mm a run can stitch, and one that begins where nothing holds it yet; what it takes to end
+/// a thread and begin again with the rest of it.
+/// </summary>
+public sealed record RouteRules(double StraightUpToMm, bool LetterEndsThread, double RunMm, double FreshRunMm, double ThicknessMm,
+    double TakeUp, double EndsMm = 60);
 
 /// <summary>The route, and for each line the way it is worked, in working order of lines.</summary>
 public sealed record Routed(IReadOnlyList<RouteRow> Rows, IReadOnlyList<(Piece Piece, Way Way)> Ways)
@@ -31,7 +40,9 @@ public sealed record Routed(IReadOnlyList<RouteRow> Rows, IReadOnlyList<(Piece P
     public int Turned => Ways.Count(w => w.Way.Rank > 0);
 }
 
-/// <summary>What going on from one line to the next costs: thread ends first, then thread lying free, then lines not worked as written.</summary>
+/// <summary>
+/// What going on from one line to the next costs: thread ends first, then thread lying free, then lines not worked as written.
+/// </summary>
 public readonly record struct RouteCost(int Ends, double FloatMm, int Turned)
 {
     public static RouteCost operator +(RouteCost a, RouteCost b) => new(a.Ends + b.Ends, a.FloatMm + b.FloatMm, a.Turned + b.Turned);
@@ -43,18 +54,24 @@ public readonly record struct RouteCost(int Ends, double FloatMm, int Turned)
 }
 
 /// <summary>
-/// Orders stitches, settles floats and cuts runs. Lines come in their written order; for each the way of working it is chosen over all lines of a hooping at once, by
-/// dynamic programming. A run goes on from line to line until its thread is used up; within a line it ends only where too much would be thrown away at the line's beginning.
+/// Orders stitches, settles floats and cuts runs. Lines come in their written order; for each the way of working it is chosen over all
+/// lines of a hooping at once, by dynamic programming. A run goes on from line to line until its thread is used up; within a line it ends
+/// only where too much would be thrown away at the line's beginning.
 /// </summary>
 public static class Routing
 {
     /// <summary>A thread is carried under stitches already there no further than this (from memory).</summary>
     public const double MostCarriedMm = 60;
 
-    /// <summary>Less than this share of a run is not begun a line with that needs more: a thread ends at the end of a line, and no more than this is thrown away (from memory).</summary>
+    /// <summary>
+    /// Less than this share of a run is not begun a line with that needs more: a thread ends at the end of a line, and no more than this is
+    /// thrown away (from memory).
+    /// </summary>
     public const double WorthGoingOn = 0.15;
 
-    /// <summary>From this share of a run on what is left on the needle is begun with again, even where the next line needs more (from memory).</summary>
+    /// <summary>
+    /// From this share of a run on what is left on the needle is begun with again, even where the next line needs more (from memory).
+    /// </summary>
     private const double WorthBeginningWith = 0.3;
 
     /// <summary>Thread one stitch takes: front, back and through the cloth.</summary>
@@ -78,7 +95,8 @@ public static class Routing
             var (piece, way) = (inOrder[n], ways[n]);
             var (kind, back, straight) = n == 0 ? (FloatKind.NewThread, 0.0, 0.0) : crossings.Between(n, ways[n - 1], way);
             var need = Enumerable.Range(0, way.Order.Count).Sum(i => Cost(way.Of(piece, i), Inner(piece, way, i)));
-            if (kind != FloatKind.NewThread && used + need + (back * rules.TakeUp) > rules.RunMm && rules.RunMm - used - (back * rules.TakeUp) < WorthGoingOn * rules.RunMm)
+            if (kind != FloatKind.NewThread && used + need + (back * rules.TakeUp) > rules.RunMm
+                && rules.RunMm - used - (back * rules.TakeUp) < WorthGoingOn * rules.RunMm)
             {
                 kind = FloatKind.NewThread;
             }
@@ -95,12 +113,14 @@ public static class Routing
                     fresh = !worked.Holds(stitch.FromMm);
                     var away = fresh ? rules.RunMm - rules.FreshRunMm : 0;
                     var left = rules.RunMm - used - rules.EndsMm - away;
-                    cut = usedUp || n == 0 || inOrder[n - 1].Thread != piece.Thread || (left < need && left < WorthBeginningWith * rules.RunMm);
+                    cut = usedUp || n == 0 || inOrder[n - 1].Thread != piece.Thread
+                        || (left < need && left < WorthBeginningWith * rules.RunMm);
                     (run, used, stitchBack, shown) = (run + 1, cut ? away : used + rules.EndsMm + away, 0, 0);
                 }
 
                 used += Cost(stitch, stitchBack);
-                rows.Add(new RouteRow(piece.Element, piece.Part, way.Order[i].Index, run, piece.Hoop, Rounding.ToGrid(shown), stitchKind, stitchBack, fresh, cut));
+                rows.Add(new RouteRow(piece.Element, piece.Part, way.Order[i].Index, run, piece.Hoop, Rounding.ToGrid(shown), stitchKind,
+                    stitchBack, fresh, cut));
                 worked.Add(stitch);
             }
         }
@@ -139,7 +159,8 @@ public static class Routing
                 column[o] = n == 0
                     ? (own, -1)
                     : Enumerable.Range(0, options[n - 1].Count)
-                        .Select(from => (Cost: best[n - 1][from].Cost + crossings.Cost(n, options[n - 1][from], options[n][o]) + own, From: from))
+                        .Select(from => (Cost: best[n - 1][from].Cost + crossings.Cost(n, options[n - 1][from], options[n][o]) + own,
+                            From: from))
                         .Aggregate((a, b) => b.Cost.Against(a.Cost) < 0 ? b : a);
             }
 
@@ -147,7 +168,8 @@ public static class Routing
         }
 
         var chosen = new Way[pieces.Length];
-        var at = pieces.Length == 0 ? 0 : Enumerable.Range(0, best[^1].Length).Aggregate((a, b) => best[^1][b].Cost.Against(best[^1][a].Cost) < 0 ? b : a);
+        var at = pieces.Length == 0 ? 0 : Enumerable.Range(0, best[^1].Length).Aggregate((a, b) =>
+            best[^1][b].Cost.Against(best[^1][a].Cost) < 0 ? b : a);
         for (var n = pieces.Length - 1; n >= 0; n--)
         {
             chosen[n] = options[n][at];
@@ -156,7 +178,8 @@ public static class Routing
 
         return chosen;
 
-        bool Hard(int n) => n > 0 && n < pieces.Length && crossings.Joined(n) && crossings.Between(n, all[n - 1][0], all[n][0]).Kind != FloatKind.Straight;
+        bool Hard(int n) => n > 0 && n < pieces.Length && crossings.Joined(n)
+            && crossings.Between(n, all[n - 1][0], all[n][0]).Kind != FloatKind.Straight;
     }
 
     private static double Inner(Piece piece, Way way, int i) => i == 0 ? 0 : Behind(way.Of(piece, i - 1), way.Of(piece, i));
@@ -171,7 +194,8 @@ public static class Routing
         public bool Joined(int n)
         {
             var (before, next) = (pieces[n - 1], pieces[n]);
-            return before.Thread == next.Thread && before.Hoop == next.Hoop && (!rules.LetterEndsThread || (before.Element == next.Element && before.Letter == next.Letter));
+            return before.Thread == next.Thread && before.Hoop == next.Hoop
+                && (!rules.LetterEndsThread || (before.Element == next.Element && before.Letter == next.Letter));
         }
 
         public (FloatKind Kind, double BackMm, double StraightMm) Between(int n, Way before, Way next)
@@ -188,7 +212,8 @@ public static class Routing
                 return (FloatKind.Straight, straight, straight);
             }
 
-            return straight <= MostCarriedMm && Carried(n, from, to) is { } length ? (FloatKind.Carried, length, straight) : (FloatKind.NewThread, 0, 0);
+            return straight <= MostCarriedMm && Carried(n, from, to) is { } length ? (FloatKind.Carried, length, straight)
+                : (FloatKind.NewThread, 0, 0);
         }
 
         public RouteCost Cost(int n, Way before, Way next)

@@ -4,7 +4,8 @@ using Dittany.Core.Stitches.Needle;
 namespace Dittany.Core.Route;
 
 /// <summary>
-/// Stitches of all lines, found by where they lie: those worked before a line can hide a thread on its way to it, of whatever colour they are. Whipping and knots hide nothing more.
+/// Stitches of all lines, found by where they lie: those worked before a line can hide a thread on its way to it, of whatever colour they
+/// are. Whipping and knots hide nothing more.
 /// </summary>
 internal sealed class Underside
 {
@@ -36,8 +37,8 @@ internal sealed class Underside
     public static bool Hides(Stitch stitch) => stitch.Shape is StitchShape.Straight or StitchShape.Loop;
 
     /// <summary>
-    /// Stitches worked before line <paramref name="n"/> that may lie on a way of at most <paramref name="mostMm"/> from a hole to one of <paramref name="targets"/>: the nearest to the straight ways, in
-    /// their order of work.
+    /// Stitches worked before line <paramref name="n"/> that may lie on a way of at most <paramref name="mostMm"/> from a hole to one of
+    /// <paramref name="targets"/>: the nearest to the straight ways, in their order of work.
     /// </summary>
     public IReadOnlyList<Stitch> Near(int n, Pt from, IReadOnlyList<Pt> targets, double mostMm)
     {
@@ -58,7 +59,8 @@ internal sealed class Underside
             }
         }
 
-        return (near.Count <= MostLookedThrough ? near : near.OrderBy(s => s.Way).ThenBy(s => s.At).Take(MostLookedThrough)).OrderBy(s => s.Piece).ThenBy(s => s.At).Select(s => s.Stitch).ToArray();
+        return (near.Count <= MostLookedThrough ? near : near.OrderBy(s => s.Way).ThenBy(s => s.At).Take(MostLookedThrough)).OrderBy(s =>
+            s.Piece).ThenBy(s => s.At).Select(s => s.Stitch).ToArray();
     }
 
     private static (long X, long Y) Square(Pt p) => ((long)Math.Floor(p.X / SquareMm), (long)Math.Floor(p.Y / SquareMm));
@@ -67,7 +69,10 @@ internal sealed class Underside
 /// <summary>What is in the cloth by now, and whether a thread that begins at a hole can be skimmed under it.</summary>
 internal sealed class Worked
 {
-    /// <summary>A thread that begins is held by this many stitches no further off than this (common practice: two or three stitches, 3 cm; the reach from memory).</summary>
+    /// <summary>
+    /// A thread that begins is held by this many stitches no further off than this (common practice: two or three stitches, 3 cm; the reach
+    /// from memory).
+    /// </summary>
     private const int HeldBy = 2;
 
     private const double ReachMm = 15;

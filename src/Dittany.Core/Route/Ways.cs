@@ -3,7 +3,9 @@ using Dittany.Core.Stitches.Needle;
 
 namespace Dittany.Core.Route;
 
-/// <summary>One way to work a line: stitches by their index, in working order, turned where the needle runs against the usual direction.</summary>
+/// <summary>
+/// One way to work a line: stitches by their index, in working order, turned where the needle runs against the usual direction.
+/// </summary>
 public sealed record Way(string Name, int Rank, IReadOnlyList<(int Index, bool Turned)> Order)
 {
     /// <summary>Where the needle first comes up.</summary>
@@ -21,8 +23,8 @@ public sealed record Way(string Name, int Rank, IReadOnlyList<(int Index, bool T
 }
 
 /// <summary>
-/// The ways a line may be worked. As it is written, always. A stitch that looks the same from either end may also run backwards, or out with gaps that are filled on the
-/// way back: that ends beside its own beginning.
+/// The ways a line may be worked. As it is written, always. A stitch that looks the same from either end may also run backwards, or out
+/// with gaps that are filled on the way back: that ends beside its own beginning.
 /// </summary>
 public static class Ways
 {
@@ -47,7 +49,9 @@ public static class Ways
         ];
     }
 
-    /// <summary>Out over every second stitch from this one on, back over the others: each is passed once, and what lies behind lies under stitches.</summary>
+    /// <summary>
+    /// Out over every second stitch from this one on, back over the others: each is passed once, and what lies behind lies under stitches.
+    /// </summary>
     private static Way OutAndBack(string name, int first, int n)
     {
         var way = new List<(int, bool)>();

@@ -3,7 +3,9 @@ using Dittany.Core.Measures;
 
 namespace Dittany.Core.Space;
 
-/// <summary>How far stitches keep from what is in the way, and how far a hoop's ring keeps from it; null where a ring may lie on it.</summary>
+/// <summary>
+/// How far stitches keep from what is in the way, and how far a hoop's ring keeps from it; null where a ring may lie on it.
+/// </summary>
 public sealed record Clearance(ObstacleKind Kind, double StitchMm, double? RingMm, string Source);
 
 /// <summary>Clearances by kind of obstacle.</summary>
@@ -34,5 +36,6 @@ public static class Clearances
     public static Clearance Of(ObstacleKind kind) => Table.First(c => c.Kind == kind);
 
     /// <summary>What is told of an obstacle on pointing at it.</summary>
-    public static Told Tell(Obstacle obstacle) => (Told)$"{char.ToUpperInvariant(obstacle.Name[0])}{obstacle.Name[1..]}: stitches keep {Say.Length(For(obstacle.Kind))} clear of it.";
+    public static Told Tell(Obstacle obstacle) =>
+        (Told)$"{char.ToUpperInvariant(obstacle.Name[0])}{obstacle.Name[1..]}: stitches keep {Say.Length(For(obstacle.Kind))} clear of it.";
 }

@@ -10,8 +10,8 @@ public static class EdgePath
     private static readonly GeometryFactory Factory = Region.Factory;
 
     /// <summary>
-    /// The line that runs beside <paramref name="edge"/> at <paramref name="byMm"/>, on the side of <paramref name="near"/> and through it; the edge itself where the distance is
-    /// under a tenth of a millimetre. Empty where no such line is left.
+    /// The line that runs beside <paramref name="edge"/> at <paramref name="byMm"/>, on the side of <paramref name="near"/> and through it;
+    /// the edge itself where the distance is under a tenth of a millimetre. Empty where no such line is left.
     /// </summary>
     public static IReadOnlyList<Pt> Beside(IReadOnlyList<Pt> edge, Pt near, double byMm)
     {
@@ -21,8 +21,11 @@ public static class EdgePath
         }
 
         // The line all round at that distance, cut open at the place that is farthest from the words.
-        var ring = ((Polygon)Factory.CreateLineString(edge.Select(p => new Coordinate(p.X, p.Y)).ToArray()).Buffer(byMm, new BufferParameters(32, EndCapStyle.Flat, JoinStyle.Round, 2))) is { } all
-            ? all.InteriorRings.Prepend(all.ExteriorRing).Select(r => r.Coordinates.Take(r.NumPoints - 1).Select(c => new Pt(c.X, c.Y)).ToArray()).OrderBy(r => Polyline.ToLine(near, [.. r, r[0]])).First()
+        var ring = ((Polygon)Factory.CreateLineString(edge.Select(p => new Coordinate(p.X, p.Y)).ToArray()).Buffer(byMm,
+            new BufferParameters(32, EndCapStyle.Flat, JoinStyle.Round, 2))) is { } all
+            ? all.InteriorRings.Prepend(all.ExteriorRing).Select(r =>
+                r.Coordinates.Take(r.NumPoints - 1).Select(c => new Pt(c.X, c.Y)).ToArray()).OrderBy(r =>
+                Polyline.ToLine(near, [.. r, r[0]])).First()
             : [];
         var dense = Densely([.. ring, ring[0]], 2).SkipLast(1).ToArray();
         if (dense.Length < 4)

@@ -7,8 +7,8 @@ namespace Dittany.Core.Space;
 public static class Field
 {
     /// <summary>
-    /// field = zone, less its edge allowance, less every obstacle grown by its clearance. In the frame of the zone's face, mm. May come out empty,
-    /// with holes, or in pieces.
+    /// field = zone, less its edge allowance, less every obstacle grown by its clearance. In the frame of the zone's face, mm. May come out
+    /// empty, with holes, or in pieces.
     /// </summary>
     public static Region Of(Drawn item, Zone zone)
     {
@@ -19,6 +19,9 @@ public static class Field
             .ToArray());
     }
 
-    /// <summary>What an obstacle keeps free round itself: rings in the frame of its face, mm. For drawing, so corners are as coarse as a hand's.</summary>
-    public static IReadOnlyList<IReadOnlyList<Pt>> ClearanceOf(Obstacle obstacle) => Region.Roughly(obstacle.Ring, 0.25).OffsetCoarsely(Clearances.For(obstacle.Kind)).Rings;
+    /// <summary>
+    /// What an obstacle keeps free round itself: rings in the frame of its face, mm. For drawing, so corners are as coarse as a hand's.
+    /// </summary>
+    public static IReadOnlyList<IReadOnlyList<Pt>> ClearanceOf(Obstacle obstacle) =>
+        Region.Roughly(obstacle.Ring, 0.25).OffsetCoarsely(Clearances.For(obstacle.Kind)).Rings;
 }

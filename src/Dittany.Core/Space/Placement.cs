@@ -24,19 +24,24 @@ public static class Placement
         .ToArray();
 
     /// <summary>
-    /// Settles where an element goes. <paramref name="centreMm"/> is her own centre or null; <paramref name="hers"/> her overrule; <paramref name="part"/> of
-    /// <paramref name="parts"/> spreads several elements over the field, one below the other. A usual place of another zone cannot be taken here: the zone's own stands.
+    /// Settles where an element goes. <paramref name="centreMm"/> is her own centre or null; <paramref name="hers"/> her overrule;
+    /// <paramref name="part"/> of
+    /// <paramref name="parts"/> spreads several elements over the field, one below the other. A usual place of another zone cannot be taken
+    /// here: the zone's own stands.
     /// </summary>
-    public static (Place Place, Decision Decision) Settle(string decisionId, Drawn item, Zone zone, Region field, Pt? centreMm, string? hers, int part, int parts, Called? called = null)
+    public static (Place Place, Decision Decision) Settle(string decisionId, Drawn item, Zone zone, Region field, Pt? centreMm,
+        string? hers, int part, int parts, Called? called = null)
     {
         var (least, greatest) = field.IsEmpty ? Region.Of(zone.Ring).Box : field.Box;
         var slice = (greatest.Y - least.Y) / parts;
         var optical = new Place(
-            new Pt((least.X + greatest.X) / 2, least.Y + (slice * (part + 0.5)) - (slice * OpticalPlace.Rise)), Stands.OnMiddle, Optical.ChoiceId);
+            new Pt((least.X + greatest.X) / 2, least.Y + (slice * (part + 0.5)) - (slice * OpticalPlace.Rise)), Stands.OnMiddle,
+                Optical.ChoiceId);
         called ??= Called.Words;
         var own = Usual(zone, optical, slice, part, parts);
         var inTheMiddle = !called.AreWords && own.Stands != Stands.OnMiddle;
-        var ownChoice = new Choice(zone.Usual.ChoiceId, inTheMiddle ? "In the middle of the room there is" : Told(item, zone, own, part, parts));
+        var ownChoice = new Choice(zone.Usual.ChoiceId, inTheMiddle ? "In the middle of the room there is"
+            : Told(item, zone, own, part, parts));
         var known = hers is null || hers == ownChoice.ChoiceId || hers == Optical.ChoiceId;
         var place = centreMm is { } centre ? new Place(centre, Stands.OnMiddle, AsGiven.ChoiceId)
             : known && hers == Optical.ChoiceId ? optical : own;
@@ -44,7 +49,9 @@ public static class Placement
         {
             "as-given" => [$"You put the middle of {called.All} {Across(item, place.AnchorMm.X)} and {Down(item, zone, place.AnchorMm)}."],
             OpticalPlace.ChoiceId => [OpticalPlace.Because],
-            _ when inTheMiddle => [$"{called.Upper} {called.Do("want")} as much room above as below, and {called.Do("stand")} {Across(item, place.AnchorMm.X)}.", .. parts == 1 ? Array.Empty<Told>() : [Sharing]],
+            _ when inTheMiddle =>
+                [$"{called.Upper} {called.Do("want")} as much room above as below, and {called.Do("stand")} "
+                    + $"{Across(item, place.AnchorMm.X)}.", .. parts == 1 ? Array.Empty<Told>() : [Sharing]],
             _ => [.. zone.Usual.Because, parts == 1 ? $"The middle of {called.All} is {Across(item, place.AnchorMm.X)}." : Sharing],
         };
         if (!known)
@@ -54,7 +61,8 @@ public static class Placement
 
         var chosen = place.ChoiceId == AsGiven.ChoiceId ? AsGiven : place.ChoiceId == Optical.ChoiceId ? Optical : ownChoice;
         return (place, Deciding.Make(
-            decisionId, Station.Space, "Where it goes", ownChoice, centreMm is not null || hers is not null ? chosen : null, because, ["Another zone, or a nudge on the bench."], [ownChoice, Optical]));
+            decisionId, Station.Space, "Where it goes", ownChoice, centreMm is not null || hers is not null ? chosen : null, because,
+                ["Another zone, or a nudge on the bench."], [ownChoice, Optical]));
     }
 
     private static Measures.Told Sharing => "What is put here shares the room, one below the other.";
@@ -75,14 +83,16 @@ public static class Placement
         var usualPart = own.Stands == Stands.OnBaseline ? parts - 1 : 0;
         return own.Stands == Stands.OnMiddle || part == usualPart
             ? zone.Usual.Text
-            : $"The {(own.Stands == Stands.OnTop ? "top" : "base")} of the words {Say.Length(Math.Round(Math.Abs(level.From.Y - own.AnchorMm.Y), 1))} from {level.Name}";
+            : $"The {(own.Stands == Stands.OnTop ? "top" : "base")} of the words "
+                + $"{Say.Length(Math.Round(Math.Abs(level.From.Y - own.AnchorMm.Y), 1))} from {level.Name}";
     }
 
     private static Told Across(Drawn item, double x)
     {
         var (left, right) = (item.Outline.Min(p => p.X), item.Outline.Max(p => p.X));
         var aside = Math.Round(x - ((left + right) / 2), 1);
-        return Math.Abs(aside) < 0.05 ? "on the middle line" : (Told)$"{Say.Length(Math.Abs(aside))} {(aside > 0 ? "right" : "left")} of the middle line";
+        return Math.Abs(aside) < 0.05 ? "on the middle line"
+            : (Told)$"{Say.Length(Math.Abs(aside))} {(aside > 0 ? "right" : "left")} of the middle line";
     }
 
     private static Told Down(Drawn item, Zone zone, Pt at)

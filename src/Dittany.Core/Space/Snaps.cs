@@ -13,8 +13,11 @@ public enum SnapAxis
 /// <summary>A line of the item's own that the middle of the words can be laid on, mm in the frame of the face.</summary>
 public sealed record Snap(string Id, string Name, SnapAxis Axis, double AtMm);
 
-/// <summary>How words stand round their middle: the top of the first row's capitals and the last baseline above and below it, and their box.</summary>
-public sealed record Standing(Pt CentreMm, double TopMm, double BaselineMm, double LeftMm, double HighestMm, double RightMm, double LowestMm);
+/// <summary>
+/// How words stand round their middle: the top of the first row's capitals and the last baseline above and below it, and their box.
+/// </summary>
+public sealed record Standing(Pt CentreMm, double TopMm, double BaselineMm, double LeftMm, double HighestMm, double RightMm,
+    double LowestMm);
 
 /// <summary>The item's own lines to lay words on: its middle, folds, the usual height, and as near each hem as stitches may come.</summary>
 public static class Snaps
@@ -60,7 +63,8 @@ public static class Snaps
             Stands.OnTop => zone.Usual.AnchorMm.Y + (middle - words.TopMm),
             _ => zone.Usual.AnchorMm.Y,
         });
-        Add("optical-height", "a little above the middle of the field", SnapAxis.Down, ((least.Y + greatest.Y) / 2) - ((greatest.Y - least.Y) * OpticalPlace.Rise));
+        Add("optical-height", "a little above the middle of the field", SnapAxis.Down,
+            ((least.Y + greatest.Y) / 2) - ((greatest.Y - least.Y) * OpticalPlace.Rise));
         foreach (var fold in item.Landmarks.Where(l => l.Found == Found.Fold && Math.Abs(l.From.Y - l.To.Y) < SameMm))
         {
             Add(fold.Id, fold.Name, SnapAxis.Down, fold.From.Y);
@@ -92,7 +96,10 @@ public static class Snaps
             .FirstOrDefault() ?? value;
     }
 
-    /// <summary>The last height at which the box of the words still lies in the field, going down or up from the middle of it; null where it fits at none.</summary>
+    /// <summary>
+    /// The last height at which the box of the words still lies in the field, going down or up from the middle of it; null where it fits at
+    /// none.
+    /// </summary>
     private static double? Furthest(Region field, Standing words, bool down)
     {
         var (least, greatest) = field.Box;

@@ -13,7 +13,9 @@ public static class Book
     /// <summary>Capitals alone are legible at this share of the mixed-case height (from memory): no x-height to shut.</summary>
     public const double CapitalsAlone = 0.8;
 
-    /// <summary>Lettering ratios of ISO 3098: line = 1/10 of the capital (type B), 1/14 (type A). Thread can go a little heavier: 1/9.</summary>
+    /// <summary>
+    /// Lettering ratios of ISO 3098: line = 1/10 of the capital (type B), 1/14 (type A). Thread can go a little heavier: 1/9.
+    /// </summary>
     public const double Iso3098TypeB = 10;
 
     /// <summary>What small and clear letters are written with, where nothing else suits.</summary>
@@ -32,7 +34,8 @@ public static class Book
     ];
 
     /// <summary>Stitches that write lines.</summary>
-    public static IReadOnlyList<IStitch> Lines { get; } = All.Where(s => s.Takes(Line, new Thread(Thread.Cotton, 1, "#000000")).Fits).ToArray();
+    public static IReadOnlyList<IStitch> Lines { get; } = All.Where(s =>
+        s.Takes(Line, new Thread(Thread.Cotton, 1, "#000000")).Fits).ToArray();
 
     /// <summary>Those of them that leave no cloth bare: what may be advised for letters.</summary>
     public static IReadOnlyList<IStitch> Solid { get; } = Lines.Where(s => s.GapShare == 0).ToArray();
@@ -43,8 +46,10 @@ public static class Book
     /// <summary>Stitches whose names are settled, whether they can be drawn yet or not.</summary>
     private static readonly string[] Names =
     [
-        "running", "whipped-running", "laced-running", "whipped-chain", "interlaced-chain", "heavy-chain", "linked-chain", "couching", "coral", "knotted-stem", "rope",
-        "blanket", "double-blanket", "cross", "straight", "satin", "turning-satin", "bordered-satin", "padded-satin", "brick", "long-and-short", "directional-straight",
+        "running", "whipped-running", "laced-running", "whipped-chain", "interlaced-chain", "heavy-chain", "linked-chain", "couching",
+            "coral", "knotted-stem", "rope",
+        "blanket", "double-blanket", "cross", "straight", "satin", "turning-satin", "bordered-satin", "padded-satin", "brick",
+            "long-and-short", "directional-straight",
         "seed", "colonial-knot", "chain-rows", "fishbone", "fly", "detached-chain", "eyelet", "weaving", "lattice", "couched-rows", "bead",
     ];
 

@@ -16,31 +16,36 @@ public static class Recommender
     public static IReadOnlyList<Preference> Woven { get; } =
     [
         new(0, 9.999, ["backstitch"], $"Under {Say.Length(10)} backstitch keeps letters crisp and open.", "from memory"),
-        new(10, 16, ["backstitch", "split", "stem"], $"Between {Say.Span(10, " and ", 16)} backstitch is clear; split or stem would be softer.", "from memory"),
-        new(16.001, 25, ["whipped-backstitch", "chain"], $"Between {Say.Span(16, " and ", 25)} a whipped line carries and hides its joints.", "from memory"),
+        new(10, 16, ["backstitch", "split", "stem"],
+            $"Between {Say.Span(10, " and ", 16)} backstitch is clear; split or stem would be softer.", "from memory"),
+        new(16.001, 25, ["whipped-backstitch", "chain"],
+            $"Between {Say.Span(16, " and ", 25)} a whipped line carries and hides its joints.", "from memory"),
         new(25.001, double.PositiveInfinity, ["chain"], $"Over {Say.Length(25)} a chain is bold enough for the height.", "from memory"),
     ];
 
     public static IReadOnlyList<Preference> Knit { get; } =
     [
         new(0, 6.999, ["backstitch"], $"Under {Say.Length(7)} only backstitch stays open, worked slack on a knit.", "from memory"),
-        new(7, 16, ["split", "stem", "backstitch"], "On a knit split stitch gives with the cloth where backstitch would pucker.", "common practice"),
-        new(16.001, double.PositiveInfinity, ["chain", "split"], $"On a knit chain gives most, and over {Say.Length(16)} there is room for it.", "common practice"),
+        new(7, 16, ["split", "stem", "backstitch"], "On a knit split stitch gives with the cloth where backstitch would pucker.",
+            "common practice"),
+        new(16.001, double.PositiveInfinity, ["chain", "split"],
+            $"On a knit chain gives most, and over {Say.Length(16)} there is room for it.", "common practice"),
     ];
 
     public static IReadOnlyList<Preference> OnPile { get; } =
     [
         new(0, 9.999, ["backstitch"], "Small letters want the narrowest line, on film, so as not to sink.", "from memory"),
         new(10, 19.999, ["stem", "backstitch"], "A raised stem line stands above the pile.", "from memory"),
-        new(20, double.PositiveInfinity, ["chain", "whipped-backstitch"], "A broad chain lies on the pile instead of in it.", "from memory"),
+        new(20, double.PositiveInfinity, ["chain", "whipped-backstitch"], "A broad chain lies on the pile instead of in it.",
+            "from memory"),
     ];
 
     /// <summary>The table that holds for these facts.</summary>
     public static IReadOnlyList<Preference> TableFor(StitchFacts facts) => facts.Knit ? Knit : facts.Pile ? OnPile : Woven;
 
     /// <summary>
-    /// The pairs to try, best first, never more than a dozen: a stated stitch or strands alone; else the stitch of the workshop's school, then the table from large letters to
-    /// small ones.
+    /// The pairs to try, best first, never more than a dozen: a stated stitch or strands alone; else the stitch of the workshop's school,
+    /// then the table from large letters to small ones.
     /// </summary>
     public static IReadOnlyList<Pair> InOrder(IStitch? stitch, int? strands, StitchFacts facts)
     {
@@ -52,7 +57,8 @@ public static class Recommender
 
         var school = Book.Find(facts.LetterSchool);
         var first = school is null ? [] : Strands(Bundles(school, facts).Reverse()).Select(n => new Pair(school, n));
-        var table = TableFor(facts).Reverse().SelectMany(row => row.Stitches.Select(id => Book.Find(id)!).SelectMany(s => Strands(Within(s, row, facts)), (s, n) => new Pair(s, n)));
+        var table = TableFor(facts).Reverse().SelectMany(row =>
+            row.Stitches.Select(id => Book.Find(id)!).SelectMany(s => Strands(Within(s, row, facts)), (s, n) => new Pair(s, n)));
         var last = Strands(Bundles(Book.Plainest, facts).Reverse()).Select(n => new Pair(Book.Plainest, n));
         return first.Concat(table).Concat(last).Distinct().Take(MostPairs).ToArray();
     }
@@ -79,7 +85,8 @@ public static class Recommender
     public static bool Suits(Pair pair, double capMm, IStitch? stitch, int? strands, StitchFacts facts)
     {
         var hers = stitch is not null || pair.Stitch.Id == facts.LetterSchool;
-        var preferred = hers || TableFor(facts).Any(p => capMm >= p.FromMm && capMm <= p.ToMm && p.Stitches.Contains(pair.Stitch.Id, StringComparer.Ordinal));
+        var preferred = hers || TableFor(facts).Any(p => capMm >= p.FromMm && capMm <= p.ToMm
+            && p.Stitches.Contains(pair.Stitch.Id, StringComparer.Ordinal));
         return preferred && (strands is not null || StrandsFor(pair.Stitch, capMm, facts) == pair.Strands);
     }
 
@@ -87,18 +94,20 @@ public static class Recommender
     public static double SuitsFromMm(Pair pair, StitchFacts facts)
     {
         var hers = pair.Stitch.Id == facts.LetterSchool;
-        var from = hers ? 0 : TableFor(facts).Where(p => p.Stitches.Contains(pair.Stitch.Id, StringComparer.Ordinal)).Select(p => p.FromMm).DefaultIfEmpty(0).Min();
+        var from = hers ? 0 : TableFor(facts).Where(p => p.Stitches.Contains(pair.Stitch.Id, StringComparer.Ordinal)).Select(p =>
+            p.FromMm).DefaultIfEmpty(0).Min();
         var rows = pair.Stitch.StrandsUpTo(facts);
         var index = rows.ToList().FindIndex(r => r.Strands == pair.Strands);
         return index <= 0 ? from : Math.Max(from, rows[index - 1].UpToMm);
     }
 
     /// <summary>The bundle for a stitch at a height, by the workshop's schools.</summary>
-    public static int StrandsFor(IStitch stitch, double capMm, StitchFacts facts) => stitch.StrandsUpTo(facts).First(r => capMm <= r.UpToMm).Strands;
+    public static int StrandsFor(IStitch stitch, double capMm, StitchFacts facts) =>
+        stitch.StrandsUpTo(facts).First(r => capMm <= r.UpToMm).Strands;
 
     /// <summary>
-    /// Why this stitch, in words. <paramref name="against"/> tells what speaks against another stitch at this height, or null: so that it can be said why one that would
-    /// come first was not taken; null where the tables have nothing to say.
+    /// Why this stitch, in words. <paramref name="against"/> tells what speaks against another stitch at this height, or null: so that it
+    /// can be said why one that would come first was not taken; null where the tables have nothing to say.
     /// </summary>
     public static Told? BecauseStitch(Pair pair, double capMm, StitchFacts facts, Func<IStitch, Told?> against)
     {
@@ -107,7 +116,8 @@ public static class Recommender
             return $"By your habit you write in {pair.Stitch.Name}.";
         }
 
-        var row = TableFor(facts).FirstOrDefault(p => capMm >= p.FromMm && capMm <= p.ToMm && p.Stitches.Contains(pair.Stitch.Id, StringComparer.Ordinal));
+        var row = TableFor(facts).FirstOrDefault(p => capMm >= p.FromMm && capMm <= p.ToMm
+            && p.Stitches.Contains(pair.Stitch.Id, StringComparer.Ordinal));
         if (row is null)
         {
             return null;
@@ -125,11 +135,16 @@ public static class Recommender
         var rows = pair.Stitch.StrandsUpTo(facts);
         var index = rows.ToList().FindIndex(r => capMm <= r.UpToMm);
         var (from, to) = (index == 0 ? 0 : rows[index - 1].UpToMm, rows[index].UpToMm);
-        var span = index == 0 ? (Told)$"up to {Say.Length(Math.Ceiling(to))}" : double.IsPositiveInfinity(to) ? (Told)$"over {Say.Length(Math.Ceiling(from))}" : (Told)$"between {Say.Length(Math.Ceiling(from))} and {Say.Length(Math.Ceiling(to))}";
+        var span = index == 0 ? (Told)$"up to {Say.Length(Math.Ceiling(to))}" : double.IsPositiveInfinity(to)
+            ? (Told)$"over {Say.Length(Math.Ceiling(from))}"
+            : (Told)$"between {Say.Length(Math.Ceiling(from))} and {Say.Length(Math.Ceiling(to))}";
         return rows[index].Strands == pair.Strands
-            ? (Told)$"Capitals of {Say.Length(capMm)} lie {span}, where {pair.Stitch.Name} writes best with {Say.Count(pair.Strands, "strand")}."
-            : $"{char.ToUpperInvariant(pair.Stitch.Name[0])}{pair.Stitch.Name[1..]} with {Say.Count(pair.Strands, "strand")} writes clean capitals from {Say.Length(pair.Stitch.LeastCapMm(pair.Strands))}.";
+            ? (Told)($"Capitals of {Say.Length(capMm)} lie {span}, where {pair.Stitch.Name} writes best with "
+                + $"{Say.Count(pair.Strands, "strand")}.")
+            : $"{char.ToUpperInvariant(pair.Stitch.Name[0])}{pair.Stitch.Name[1..]} with {Say.Count(pair.Strands, "strand")} writes clean "
+                + $"capitals from {Say.Length(pair.Stitch.LeastCapMm(pair.Strands))}.";
     }
 
-    private static IEnumerable<int> Bundles(IStitch stitch, StitchFacts facts) => stitch.StrandsUpTo(facts).Select(r => r.Strands).Distinct();
+    private static IEnumerable<int> Bundles(IStitch stitch, StitchFacts facts) =>
+        stitch.StrandsUpTo(facts).Select(r => r.Strands).Distinct();
 }

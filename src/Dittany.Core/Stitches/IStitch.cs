@@ -12,8 +12,10 @@ public enum StitchClass
 }
 
 /// <summary>
-/// What the book knows of a stitch before any job: facts only. Lengths in mm; <paramref name="WidthFactor"/> is the stitched line over the width of the thread; <paramref name="LeastCapsMm"/> and
-/// <paramref name="ComfortableCapsMm"/> by strands (1, 2, 3, 4, 6) for mixed case; <paramref name="StrandsUpTo"/> which bundle up to which height.
+/// What the book knows of a stitch before any job: facts only. Lengths in mm; <paramref name="WidthFactor"/> is the stitched line over the
+/// width of the thread; <paramref name="LeastCapsMm"/> and
+/// <paramref name="ComfortableCapsMm"/> by strands (1, 2, 3, 4, 6) for mixed case; <paramref name="StrandsUpTo"/> which bundle up to which
+/// height.
 /// </summary>
 public sealed record StitchInfo(
     string Id,
@@ -33,7 +35,8 @@ public sealed record StitchInfo(
     internal const string Memory = "from memory";
 
     /// <summary>Strands of a fine line by the height of capitals (from memory).</summary>
-    internal static readonly IReadOnlyList<(double UpToMm, int Strands)> ByHeight = [(5.999, 1), (9.999, 2), (25, 3), (double.PositiveInfinity, 4)];
+    internal static readonly IReadOnlyList<(double UpToMm, int Strands)> ByHeight = [(5.999, 1), (9.999, 2), (25, 3),
+        (double.PositiveInfinity, 4)];
 
     internal static IReadOnlyDictionary<int, double> Caps(double one, double two, double three, double four, double six) =>
         new Dictionary<int, double> { [1] = one, [2] = two, [3] = three, [4] = four, [6] = six };
@@ -46,8 +49,8 @@ public sealed record Judgement(bool Fits, string? Why = null, string? Cure = nul
 }
 
 /// <summary>
-/// One way to make what is to be seen: one file a stitch, and nothing else knows its id. What it is (<see cref="Info"/>), what it takes, and the needle's way when it sews. Stitches hold nothing that changes and
-/// are shared between threads.
+/// One way to make what is to be seen: one file a stitch, and nothing else knows its id. What it is (<see cref="Info"/>), what it takes,
+/// and the needle's way when it sews. Stitches hold nothing that changes and are shared between threads.
 /// </summary>
 public interface IStitch
 {
@@ -96,11 +99,16 @@ public interface IStitch
     double ShortestMm(int strands) => Info.Shortest(strands);
 
     /// <summary>Least capital height that writes cleanly, mixed case; nine line widths where the table has no row.</summary>
-    double LeastCapMm(int strands) => Info.LeastCapsMm.TryGetValue(strands, out var cap) ? cap : Math.Ceiling(9 * LineWidthMm(strands) * 2) / 2;
+    double LeastCapMm(int strands) => Info.LeastCapsMm.TryGetValue(strands, out var cap) ? cap
+        : Math.Ceiling(9 * LineWidthMm(strands) * 2) / 2;
 
     /// <summary>Comfortable capital height, mixed case; twelve line widths where the table has no row.</summary>
-    double ComfortableCapMm(int strands) => Info.ComfortableCapsMm.TryGetValue(strands, out var cap) ? cap : Math.Ceiling(12 * LineWidthMm(strands) * 2) / 2;
+    double ComfortableCapMm(int strands) => Info.ComfortableCapsMm.TryGetValue(strands, out var cap) ? cap
+        : Math.Ceiling(12 * LineWidthMm(strands) * 2) / 2;
 }
 
-/// <summary>By what a shape is sewn: lengths and habits, what is taken off its ends (mm) so that it butts against its neighbours, and the budget of work.</summary>
+/// <summary>
+/// By what a shape is sewn: lengths and habits, what is taken off its ends (mm) so that it butts against its neighbours, and the budget of
+/// work.
+/// </summary>
 public sealed record SewingBy(StitchSpec Spec, double TrimStartMm = 0, double TrimEndMm = 0, Measures.Budget? Budget = null);

@@ -24,14 +24,16 @@ public static class LetterStitching
     private const double KnotClearMm = 0.3;
 
     /// <summary>Stitches strokes given in mm, in writing order, of capitals this high.</summary>
-    public static StitchedLetter Stitch(IReadOnlyList<Stroke> strokesMm, StitchSpec spec, double capMm, Budget? budget = null) => Stitch(strokesMm, _ => spec, capMm, null, budget);
+    public static StitchedLetter Stitch(IReadOnlyList<Stroke> strokesMm, StitchSpec spec, double capMm, Budget? budget = null) =>
+        Stitch(strokesMm, _ => spec, capMm, null, budget);
 
     /// <summary>
-    /// Stitches strokes that each have their own way, such as the parts of a drawing. Where <paramref name="point"/> says so a stroke is a point and becomes a knot, or a tiny
-    /// straight where there is no room. <see cref="Placed.Source"/> tells which stroke a line came from. Where <paramref name="only"/> says so a stroke is stitched;
-    /// the others are there to be butted against.
+    /// Stitches strokes that each have their own way, such as the parts of a drawing. Where <paramref name="point"/> says so a stroke is a
+    /// point and becomes a knot, or a tiny straight where there is no room. <see cref="Placed.Source"/> tells which stroke a line came
+    /// from. Where <paramref name="only"/> says so a stroke is stitched; the others are there to be butted against.
     /// </summary>
-    public static StitchedLetter Stitch(IReadOnlyList<Stroke> strokesMm, Func<int, StitchSpec> specOf, double capMm, Func<int, bool>? point, Budget? budget, Func<int, bool>? only = null)
+    public static StitchedLetter Stitch(IReadOnlyList<Stroke> strokesMm, Func<int, StitchSpec> specOf, double capMm, Func<int,
+        bool>? point, Budget? budget, Func<int, bool>? only = null)
     {
         var lines = strokesMm.Select(s => s.Flatten(0.01)).ToArray();
         var near = new NearLines(lines, budget);
@@ -72,7 +74,9 @@ public static class LetterStitching
         return new StitchedLetter(placed, dropped);
     }
 
-    /// <summary>A point of a drawing: a knot where it has room beside the other lines, else the shortest straight that a needle makes.</summary>
+    /// <summary>
+    /// A point of a drawing: a knot where it has room beside the other lines, else the shortest straight that a needle makes.
+    /// </summary>
     private static Placed Point(Stroke stroke, NearLines near, int index, StitchSpec spec)
     {
         var middle = Pt.Lerp(stroke.Start, stroke.End, 0.5).OnGrid();
@@ -83,15 +87,19 @@ public static class LetterStitching
         }
 
         var half = new Pt(Tolerance.DroppedBelowMm * 0.6, 0);
-        return spec.Pair.Stitch.Sew(new Shape(string.Empty, Line: new Stroke([Curve.Line(middle - half, middle + half)], false)), new SewingBy(spec))! with { Dot = true };
+        return spec.Pair.Stitch.Sew(new Shape(string.Empty, Line: new Stroke([Curve.Line(middle - half, middle + half)], false)),
+            new SewingBy(spec))! with { Dot = true };
     }
 
-    /// <summary>A dot as a knot, where the school and the height ask for one and there is room round it; else null and it is a tiny straight.</summary>
+    /// <summary>
+    /// A dot as a knot, where the school and the height ask for one and there is room round it; else null and it is a tiny straight.
+    /// </summary>
     private static Placed? Knot(Stroke stroke, NearLines near, int index, StitchSpec spec, double capMm)
     {
         var schools = spec.Schools;
         var wanted = schools.Dots == DotSchool.Knot || (schools.Dots == DotSchool.ByHeight && capMm >= Knots.FromCapMm);
-        if (!wanted || stroke.Closed || stroke.Curves.Count != 1 || !stroke.Curves[0].IsStraight || stroke.Start.To(stroke.End) > (Dots.Share * capMm) + 1e-6)
+        if (!wanted || stroke.Closed || stroke.Curves.Count != 1 || !stroke.Curves[0].IsStraight
+            || stroke.Start.To(stroke.End) > (Dots.Share * capMm) + 1e-6)
         {
             return null;
         }
@@ -103,7 +111,9 @@ public static class LetterStitching
             : Dots.Knot.Sew(new Shape(string.Empty, Point: middle), new SewingBy(spec));
     }
 
-    /// <summary>How much to take off an end so that it butts against the stroke it stands on; 0 where it stands free or meets another end.</summary>
+    /// <summary>
+    /// How much to take off an end so that it butts against the stroke it stands on; 0 where it stands free or meets another end.
+    /// </summary>
     private static double Trim(IReadOnlyList<Pt>[] lines, NearLines near, int index, bool fromStart, StitchSpec spec)
     {
         var own = fromStart ? lines[index] : lines[index].Reverse().ToArray();
@@ -119,7 +129,8 @@ public static class LetterStitching
 
         return Far(own, spec) is { } far && Polyline.ToLine(own[0], far) <= OnIt * half ? Off(far) : 0;
 
-        double Off(IReadOnlyList<Pt> other) => WayOut(own, other, half, Math.Min(MostTrimWidths * spec.LineWidthMm, MostTrimShare * Polyline.Length(own)));
+        double Off(IReadOnlyList<Pt> other) => WayOut(own, other, half,
+            Math.Min(MostTrimWidths * spec.LineWidthMm, MostTrimShare * Polyline.Length(own)));
     }
 
     /// <summary>The part of a stroke that lies well beyond its own beginning; null for a short one.</summary>

@@ -5,17 +5,21 @@ using Dittany.Core.Stitches.OnLines;
 
 namespace Dittany.Core.Stitches;
 
-/// <summary>One smooth stretch of a line with the places of its holes, by distance along the line: first and last are the stretch's own ends.</summary>
+/// <summary>
+/// One smooth stretch of a line with the places of its holes, by distance along the line: first and last are the stretch's own ends.
+/// </summary>
 internal sealed record Stretch(IReadOnlyList<double> Holes, bool Loop, double BeyondMm, bool OverTurned);
 
 /// <summary>
-/// Places stitches along a stroke. Corners and both ends are stitch ends. Between them holes split the integral of ds over the allowed advance into equal parts, so
-/// lengths grade smoothly, none is a stub, and both ends land exactly. Overlapping stitches span two advances and are judged by their own length. What comes out is
-/// measured against the curve; where it leaves it too far the count is raised.
+/// Places stitches along a stroke. Corners and both ends are stitch ends. Between them holes split the integral of ds over the allowed
+/// advance into equal parts, so lengths grade smoothly, none is a stub, and both ends land exactly. Overlapping stitches span two advances
+/// and are judged by their own length. What comes out is measured against the curve; where it leaves it too far the count is raised.
 /// </summary>
 public static class LinePlacing
 {
-    /// <summary>Lengths of neighbours differ by at most this much per mm of line, so that no long stitch stands beside a short one.</summary>
+    /// <summary>
+    /// Lengths of neighbours differ by at most this much per mm of line, so that no long stitch stands beside a short one.
+    /// </summary>
     private const double MostSlope = 0.35;
 
     /// <summary>Room above the shortest when holes are set by arc: a chord over 60° is 0.955 of its arc.</summary>
@@ -42,7 +46,8 @@ public static class LinePlacing
     private const double GridSlackMm = 0.0015;
 
     /// <summary>
-    /// Stitches the part of <paramref name="stroke"/> (mm) that <paramref name="by"/> leaves of it, in the way of a stitch; null where that is shorter than what can be stitched.
+    /// Stitches the part of <paramref name="stroke"/> (mm) that <paramref name="by"/> leaves of it, in the way of a stitch; null where that
+    /// is shorter than what can be stitched.
     /// </summary>
     internal static Placed? Place(Stroke stroke, LineStitch stitch, SewingBy by)
     {
@@ -81,10 +86,14 @@ public static class LinePlacing
         stitch.Sew(sewing, HolesOf(track, stretches, stops, closed), spec);
         var stitches = sewing.Done();
         budget?.Spend(StitchSteps * stitches.Count);
-        return new Placed(line, closed, stitches, stretches.Max(s => s.BeyondMm), stretches.Any(s => s.OverTurned), stitch, spec.LineWidthMm);
+        return new Placed(line, closed, stitches, stretches.Max(s => s.BeyondMm), stretches.Any(s => s.OverTurned), stitch,
+            spec.LineWidthMm);
     }
 
-    /// <summary>The holes on the grid. A closed line ends in the very hole it began with, unless room was kept before it or cloth is left bare there.</summary>
+    /// <summary>
+    /// The holes on the grid. A closed line ends in the very hole it began with, unless room was kept before it or cloth is left bare
+    /// there.
+    /// </summary>
     private static Holes[] HolesOf(Track track, IReadOnlyList<Stretch> stretches, double[] stops, bool closed)
     {
         var first = track.At(stretches[0].Holes[0]).OnGrid();
@@ -102,8 +111,9 @@ public static class LinePlacing
     }
 
     /// <summary>
-    /// How stitches follow each other over a stretch: end to end or by half over each other, every hole one advance from the next; or apart, each followed by bare cloth of <paramref name="Gap"/> times its length, so
-    /// that a stretch ends with a stitch and a closed one with the gap.
+    /// How stitches follow each other over a stretch: end to end or by half over each other, every hole one advance from the next; or
+    /// apart, each followed by bare cloth of <paramref name="Gap"/> times its length, so that a stretch ends with a stitch and a closed one
+    /// with the gap.
     /// </summary>
     private readonly record struct Rhythm(double Gap, bool Loop)
     {
@@ -117,11 +127,13 @@ public static class LinePlacing
         public double[] Marks(int count)
         {
             var gap = Gap;
-            return gap == 0 ? Enumerable.Range(0, count + 1).Select(i => (double)i).ToArray() : Enumerable.Range(0, count).SelectMany(i => new[] { i * (1 + gap), (i * (1 + gap)) + 1 }).ToArray();
+            return gap == 0 ? Enumerable.Range(0, count + 1).Select(i => (double)i).ToArray()
+                : Enumerable.Range(0, count).SelectMany(i => new[] { i * (1 + gap), (i * (1 + gap)) + 1 }).ToArray();
         }
 
         /// <summary>Which holes each joins.</summary>
-        public IReadOnlyList<(int From, int To)> Spans(int holes, int span) => Gap == 0 ? LinePlacing.Spans(holes, span, Loop) : Enumerable.Range(0, holes / 2).Select(i => (2 * i, (2 * i) + 1)).ToArray();
+        public IReadOnlyList<(int From, int To)> Spans(int holes, int span) => Gap == 0 ? LinePlacing.Spans(holes, span, Loop)
+            : Enumerable.Range(0, holes / 2).Select(i => (2 * i, (2 * i) + 1)).ToArray();
     }
 
     private static Stretch Along(Track track, double from, double to, StitchSpec spec, Rhythm rhythm, Budget? budget)
@@ -168,10 +180,14 @@ public static class LinePlacing
         return best!;
     }
 
-    /// <summary>Allowed advance at each sample, never rising or falling faster than a stitcher's eye accepts; one length for all where one length is kept.</summary>
+    /// <summary>
+    /// Allowed advance at each sample, never rising or falling faster than a stitcher's eye accepts; one length for all where one length is
+    /// kept.
+    /// </summary>
     private static double[] Allowed((double S, double Curvature)[] samples, double[] at, StitchSpec spec)
     {
-        var allowed = samples.Select(p => spec.AllowedMm(p.Curvature < 1e-9 ? double.PositiveInfinity : 1 / p.Curvature) / spec.Span).ToArray();
+        var allowed = samples.Select(p => spec.AllowedMm(p.Curvature < 1e-9 ? double.PositiveInfinity
+            : 1 / p.Curvature) / spec.Span).ToArray();
         if (spec.OneLength)
         {
             Array.Fill(allowed, allowed.Min());
@@ -204,8 +220,8 @@ public static class LinePlacing
     }
 
     /// <summary>
-    /// The least scale, in parts of two, with which no more than <paramref name="count"/> advances come out. Found from above in a few steps: where the floor holds nothing the sum is one over the scale, and what the
-    /// floor holds only grows less.
+    /// The least scale, in parts of two, with which no more than <paramref name="count"/> advances come out. Found from above in a few
+    /// steps: where the floor holds nothing the sum is one over the scale, and what the floor holds only grows less.
     /// </summary>
     private static double Scale(double[] at, double[] allowed, double count, double least)
     {
@@ -255,7 +271,8 @@ public static class LinePlacing
     }
 
     /// <summary>
-    /// Holes at <paramref name="marks"/> of so many advances: the allowed ones are scaled down until the count comes out, those at the floor stay.
+    /// Holes at <paramref name="marks"/> of so many advances: the allowed ones are scaled down until the count comes out, those at the
+    /// floor stay.
     /// </summary>
     private static double[] Split(double[] at, double[] allowed, double[] marks, double advances, double floor, bool straight)
     {
@@ -288,7 +305,8 @@ public static class LinePlacing
     }
 
     /// <summary>Measures what was placed against the curve itself.</summary>
-    private static (double BeyondMm, bool OverTurned) Judge(Track track, IReadOnlyList<double> holes, double length, StitchSpec spec, Rhythm rhythm)
+    private static (double BeyondMm, bool OverTurned) Judge(Track track, IReadOnlyList<double> holes, double length, StitchSpec spec,
+        Rhythm rhythm)
     {
         var points = holes.Select(track.At).ToArray();
         var spans = rhythm.Spans(points.Length, spec.Span);
@@ -318,21 +336,25 @@ public static class LinePlacing
 
         return (beyond <= GridSlackMm ? 0 : beyond, turned);
 
-        // How far the line leaves the way from one hole to another, beyond what it may; round a closed line the last way goes over the start.
+        // How far the line leaves the way from one hole to another, beyond what it may; round a closed line the last way goes over the
+        // start.
         double Off(int from, int to)
         {
             var (start, end, off) = (holes[from], to < from ? holes[to] + length : holes[to], 0.0);
             for (var k = 1; k < 16; k++)
             {
                 var s = start + ((end - start) * k / 16);
-                off = Math.Max(off, Polyline.ToSegment(track.At(s > holes[0] + length ? s - length : s), points[from], points[to]) - spec.SagittaMm);
+                off = Math.Max(off, Polyline.ToSegment(track.At(s > holes[0] + length ? s - length : s), points[from],
+                    points[to]) - spec.SagittaMm);
             }
 
             return off;
         }
     }
 
-    /// <summary>Which holes each stitch joins: neighbours, or every second where stitches overlap; round a closed line the last goes over the start.</summary>
+    /// <summary>
+    /// Which holes each stitch joins: neighbours, or every second where stitches overlap; round a closed line the last goes over the start.
+    /// </summary>
     internal static IReadOnlyList<(int From, int To)> Spans(int holes, int span, bool loop)
     {
         var advances = holes - 1;

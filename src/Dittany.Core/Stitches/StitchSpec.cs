@@ -9,7 +9,9 @@ public enum LengthSchool
     Uniform,
 }
 
-/// <summary>On which side a stem line keeps its thread, and a whipped one its wraps: one side throughout, or the outside of each bend.</summary>
+/// <summary>
+/// On which side a stem line keeps its thread, and a whipped one its wraps: one side throughout, or the outside of each bend.
+/// </summary>
 public enum SideSchool
 {
     OneSide,
@@ -18,7 +20,8 @@ public enum SideSchool
 
 /// <summary>How the workshop places stitches. <paramref name="LengthMm"/> replaces the usual length of every stitch, or null.</summary>
 public sealed record StitchSchools(
-    LengthSchool Length = LengthSchool.Graded, double? LengthMm = null, SideSchool Stem = SideSchool.OneSide, SideSchool Whip = SideSchool.OneSide, DotSchool Dots = DotSchool.ByHeight, int Wraps = 2);
+    LengthSchool Length = LengthSchool.Graded, double? LengthMm = null, SideSchool Stem = SideSchool.OneSide,
+        SideSchool Whip = SideSchool.OneSide, DotSchool Dots = DotSchool.ByHeight, int Wraps = 2);
 
 /// <summary>How the dots of letters are made.</summary>
 public enum DotSchool
@@ -28,8 +31,12 @@ public enum DotSchool
     Knot,
 }
 
-/// <summary>What placing needs to know: lengths and tolerance in mm, from <see cref="For"/>. <paramref name="Strict"/> lets no stitch exceed the wish at all.</summary>
-public sealed record StitchSpec(Pair Pair, double WishedMm, double ShortestMm, double LineWidthMm, StitchSchools Schools, bool Strict = false)
+/// <summary>
+/// What placing needs to know: lengths and tolerance in mm, from <see cref="For"/>. <paramref name="Strict"/> lets no stitch exceed the
+/// wish at all.
+/// </summary>
+public sealed record StitchSpec(Pair Pair, double WishedMm, double ShortestMm, double LineWidthMm, StitchSchools Schools,
+    bool Strict = false)
 {
     /// <summary>A stitch may be this much over the wish before another is made.</summary>
     public const double Slack = 1.05;
@@ -51,8 +58,9 @@ public sealed record StitchSpec(Pair Pair, double WishedMm, double ShortestMm, d
     public double MostMm => WishedMm * (Strict ? 1 : Slack);
 
     /// <summary>
-    /// The wish is never under twice the shortest (once and a half where stitches overlap), or some lengths could not be divided at all. <paramref name="mostBehindMm"/> is the longest thread that may lie behind,
-    /// or null: it limits the stitch by how much of it lies there.
+    /// The wish is never under twice the shortest (once and a half where stitches overlap), or some lengths could not be divided at all.
+    /// <paramref name="mostBehindMm"/> is the longest thread that may lie behind, or null: it limits the stitch by how much of it lies
+    /// there.
     /// </summary>
     public static StitchSpec For(Pair pair, StitchSchools schools, double? mostBehindMm = null)
     {
@@ -66,8 +74,8 @@ public sealed record StitchSpec(Pair Pair, double WishedMm, double ShortestMm, d
     }
 
     /// <summary>
-    /// The longest stitch on a bend of this radius: by sagitta 2√(2re − e²), and by the turn from one stitch to the next. Infinite radius gives the wish; a bend inside its
-    /// own tolerance gives the shortest.
+    /// The longest stitch on a bend of this radius: by sagitta 2√(2re − e²), and by the turn from one stitch to the next. Infinite radius
+    /// gives the wish; a bend inside its own tolerance gives the shortest.
     /// </summary>
     public double AllowedMm(double radiusMm)
     {

@@ -8,7 +8,9 @@ public static class Tolerance
 
     public const double SagittaWidths = 0.3;
 
-    /// <summary>Turn at a joint on a smooth line: 40°, so nine stitches or more to a circle; 60° at the shortest stitch (common practice).</summary>
+    /// <summary>
+    /// Turn at a joint on a smooth line: 40°, so nine stitches or more to a circle; 60° at the shortest stitch (common practice).
+    /// </summary>
     public const double MostTurnRadians = 40 * Math.PI / 180;
 
     public const double MostTurnShortestRadians = 60 * Math.PI / 180;

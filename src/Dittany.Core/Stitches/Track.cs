@@ -2,7 +2,10 @@ using Dittany.Core.Geometry;
 
 namespace Dittany.Core.Stitches;
 
-/// <summary>A stroke measured along its length, in mm, by one placing at a time: point, curvature and corners by distance from its start. Curvature comes from the curves, not from points on them.</summary>
+/// <summary>
+/// A stroke measured along its length, in mm, by one placing at a time: point, curvature and corners by distance from its start. Curvature
+/// comes from the curves, not from points on them.
+/// </summary>
 internal sealed class Track
 {
     /// <summary>Samples stand about this far apart: a twentieth of the shortest stitch.</summary>
@@ -103,7 +106,8 @@ internal sealed class Track
     }
 
     private static bool IsCorner(Curve before, Curve after) =>
-        Pt.TurnRadians(Leaving(before.P3, before.P2, before.P1, before.P0) * -1, Leaving(after.P0, after.P1, after.P2, after.P3)) > Tolerance.CornerRadians;
+        Pt.TurnRadians(Leaving(before.P3, before.P2, before.P1, before.P0) * -1,
+            Leaving(after.P0, after.P1, after.P2, after.P3)) > Tolerance.CornerRadians;
 
     /// <summary>Direction away from an end; a handle that stands on its end is passed over.</summary>
     private static Pt Leaving(Pt end, params ReadOnlySpan<Pt> next)

@@ -6,8 +6,8 @@ namespace Dittany.Core.Telling;
 public static class Deciding
 {
     /// <summary>
-    /// A decision among named choices. <paramref name="own"/> is what the rules would take; <paramref name="hers"/> what the maker took instead, or null.
-    /// The reasons are those of the choice that stands; her choice is never listed among what is ruled out or offered.
+    /// A decision among named choices. <paramref name="own"/> is what the rules would take; <paramref name="hers"/> what the maker took
+    /// instead, or null. The reasons are those of the choice that stands; her choice is never listed among what is ruled out or offered.
     /// </summary>
     public static Decision Make(
         string id,
@@ -43,14 +43,15 @@ public static class Deciding
     }
 
     /// <summary>
-    /// A decision that follows a habit, and may be taken otherwise for one piece: <paramref name="make"/> tells it for a habit's choice; <paramref name="hers"/> is her overrule
-    /// or null. What the habit would have made of it is kept beside it.
+    /// A decision that follows a habit, and may be taken otherwise for one piece: <paramref name="make"/> tells it for a habit's choice;
+    /// <paramref name="hers"/> is her overrule or null. What the habit would have made of it is kept beside it.
     /// </summary>
     public static Decision ByHabit(Func<string, Decision> make, string habit, string? hers, IReadOnlyList<Choice> choices)
     {
         var own = make(habit);
         var taken = hers is null ? own : make(hers);
-        var others = choices.Append(new Choice(own.ChoiceId, own.Choice)).Where(c => c.ChoiceId != taken.ChoiceId).DistinctBy(c => c.ChoiceId, StringComparer.Ordinal).ToArray();
+        var others = choices.Append(new Choice(own.ChoiceId, own.Choice)).Where(c => c.ChoiceId != taken.ChoiceId).DistinctBy(c =>
+            c.ChoiceId, StringComparer.Ordinal).ToArray();
         return hers is null
             ? own with { Alternatives = others }
             : taken with
@@ -62,5 +63,6 @@ public static class Deciding
             };
     }
 
-    private static Told YourChoice(bool ours, Told otherwise) => ours ? "It was your choice, and it would have been ours." : (Told)$"It was your choice; otherwise: {Say.Lower(otherwise)}.";
+    private static Told YourChoice(bool ours, Told otherwise) => ours ? "It was your choice, and it would have been ours."
+        : (Told)$"It was your choice; otherwise: {Say.Lower(otherwise)}.";
 }

@@ -24,7 +24,8 @@ public sealed record Choice(string ChoiceId, Told Text);
 public sealed record RuledOut(string ChoiceId, Told Text, IReadOnlyList<Told> Because);
 
 /// <summary>
-/// One thing the plan settled. Page, sheet and API all tell it from this record; none composes the sentence again. <paramref name="From"/> is where its numbers come from, told on asking; <paramref name="NotFollowed"/>
+/// One thing the plan settled. Page, sheet and API all tell it from this record; none composes the sentence again. <paramref name="From"/>
+/// is where its numbers come from, told on asking; <paramref name="NotFollowed"/>
 /// a habit or wish of hers that could not be followed here, with the reason and what would let it be.
 /// </summary>
 public sealed record Decision(
@@ -58,12 +59,16 @@ public enum Severity
 }
 
 /// <summary>
-/// A warning that protects a person or the item, and the station at which it arises; null where it holds throughout. <paramref name="Id"/> names the rule it comes from, <c>iron</c> or <c>transfer.method</c>, and is never told.
+/// A warning that protects a person or the item, and the station at which it arises; null where it holds throughout. <paramref name="Id"/>
+/// names the rule it comes from, <c>iron</c> or <c>transfer.method</c>, and is never told.
 /// </summary>
 public sealed record Caution(string Id, CautionKind Kind, Severity Severity, Told Text, Station? At = null);
 
-/// <summary>One change that would cure a concern. Exactly one member is set, a colour with what it is called; taking it makes the concern go away.</summary>
-public sealed record Remedy(double? CapHeightMm = null, int? Strands = null, string? Colour = null, string? Stitch = null, int? Rows = null, string? Alphabet = null, double? HeightMm = null, double? RadiusMm = null, string? ColourName = null)
+/// <summary>
+/// One change that would cure a concern. Exactly one member is set, a colour with what it is called; taking it makes the concern go away.
+/// </summary>
+public sealed record Remedy(double? CapHeightMm = null, int? Strands = null, string? Colour = null, string? Stitch = null,
+    int? Rows = null, string? Alphabet = null, double? HeightMm = null, double? RadiusMm = null, string? ColourName = null)
 {
     /// <summary>The remedy as a maker would say it.</summary>
     public Told Text => this switch
@@ -81,6 +86,7 @@ public sealed record Remedy(double? CapHeightMm = null, int? Strands = null, str
 }
 
 /// <summary>
-/// Something in an element that will not come out well: a plan with a concern is still a plan. <paramref name="Letter"/> is the letter it befell, or null for the whole.
+/// Something in an element that will not come out well: a plan with a concern is still a plan. <paramref name="Letter"/> is the letter it
+/// befell, or null for the whole.
 /// </summary>
 public sealed record Concern(string What, string? Letter, double? ByMm, Told Text, IReadOnlyList<Remedy> Remedies);

@@ -1,8 +1,8 @@
 namespace Dittany.Core.Telling;
 
 /// <summary>
-/// What the maker settled herself: a decision's id to the id of her choice, or to a number written out. A room asks for its decision here; what nobody
-/// asked for is set aside by the planner and listed.
+/// What the maker settled herself: a decision's id to the id of her choice, or to a number written out. A room asks for its decision here;
+/// what nobody asked for is set aside by the planner and listed.
 /// </summary>
 public sealed class Overrules(IReadOnlyDictionary<string, string> choices)
 {

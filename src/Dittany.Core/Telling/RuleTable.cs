@@ -16,10 +16,12 @@ public enum Verdict
 }
 
 /// <summary>
-/// One small named rule: about one choice, when it holds, what it says and why. <paramref name="Weight"/> ranks what is left; <paramref name="Source"/>
+/// One small named rule: about one choice, when it holds, what it says and why. <paramref name="Weight"/> ranks what is left;
+/// <paramref name="Source"/>
 /// says where the rule comes from: a published source by name, <c>common practice</c>, or <c>from memory</c>.
 /// </summary>
-public sealed record Rule<TFacts>(string Name, string ChoiceId, Verdict Verdict, int Weight, Func<TFacts, bool> When, Func<TFacts, Told> Because, string Source);
+public sealed record Rule<TFacts>(string Name, string ChoiceId, Verdict Verdict, int Weight, Func<TFacts, bool> When, Func<TFacts,
+    Told> Because, string Source);
 
 /// <summary>What the table made of one choice.</summary>
 public sealed record Judged(string ChoiceId, bool RuledOut, int Rank, IReadOnlyList<Told> Because);

@@ -9,16 +9,22 @@ namespace Dittany.Core.Threads;
 /// <summary>How a thread is begun or ended, with the length that takes. <paramref name="Lump"/>: it leaves a knot behind.</summary>
 public sealed record Ending(string ChoiceId, Told Name, double TailMm, double Minutes, Told Because, string Source, bool Lump = false);
 
-/// <summary>What the cutting of thread hinges on. Habits are choice ids; hers are overrules or null. <paramref name="Strands"/> are the bundles of the piece.</summary>
+/// <summary>
+/// What the cutting of thread hinges on. Habits are choice ids; hers are overrules or null. <paramref name="Strands"/> are the bundles of
+/// the piece.
+/// </summary>
 public sealed record CuttingQuestion(
-    string HabitCut, string HabitStart, string HabitFinish, string HabitUse, string HabitStrip, IReadOnlyCollection<int> Strands, Worn Worn, double? HersCutMm, string? HersStart, string? HersFinish,
+    string HabitCut, string HabitStart, string HabitFinish, string HabitUse, string HabitStrip, IReadOnlyCollection<int> Strands,
+        Worn Worn, double? HersCutMm, string? HersStart, string? HersFinish,
     bool Coated = false);
 
 /// <summary>
-/// How threads are cut, begun and ended, and what a run can stitch. <paramref name="CutMm"/> is the length as cut; folded double, half of it is worked with, by half the
-/// strands. <paramref name="Start"/> is how a length begins where nothing is stitched yet, <paramref name="Later"/> how one begins that stitches behind can hold.
+/// How threads are cut, begun and ended, and what a run can stitch. <paramref name="CutMm"/> is the length as cut; folded double, half of
+/// it is worked with, by half the strands. <paramref name="Start"/> is how a length begins where nothing is stitched yet,
+/// <paramref name="Later"/> how one begins that stitches behind can hold.
 /// </summary>
-public sealed record Cutting(double CutMm, bool Doubled, Ending Start, Ending Later, Ending Finish, double StripMinutes, IReadOnlyList<Decision> Decisions, IReadOnlyList<Caution> Cautions)
+public sealed record Cutting(double CutMm, bool Doubled, Ending Start, Ending Later, Ending Finish, double StripMinutes,
+    IReadOnlyList<Decision> Decisions, IReadOnlyList<Caution> Cautions)
 {
     /// <summary>Take-up and unpicking (from memory).</summary>
     public const double TakeUp = 1.10;
@@ -32,15 +38,22 @@ public sealed record Cutting(double CutMm, bool Doubled, Ending Start, Ending La
     /// <summary>What a run can stitch that begins where nothing holds it yet.</summary>
     public double FreshRunMm => Stitched(Start);
 
-    /// <summary>Of the minutes a start takes, those for cutting a thread and threading the needle (from memory): what is left on the needle saves them.</summary>
+    /// <summary>
+    /// Of the minutes a start takes, those for cutting a thread and threading the needle (from memory): what is left on the needle saves
+    /// them.
+    /// </summary>
     private const double ThreadingMinutes = 0.7;
 
     /// <summary>What it takes to end a thread and to begin again with the rest of it, mm.</summary>
     public double EndsMm => Finish.TailMm + Later.TailMm;
 
-    /// <summary>Minutes that so many starts and ends take besides the stitches, <paramref name="fresh"/> of them where nothing holds them yet, with so many threads cut.</summary>
+    /// <summary>
+    /// Minutes that so many starts and ends take besides the stitches, <paramref name="fresh"/> of them where nothing holds them yet, with
+    /// so many threads cut.
+    /// </summary>
     public double Minutes(int runs, int fresh, int cuts) =>
-        (cuts * StripMinutes) + (runs * Finish.Minutes) + (fresh * Start.Minutes) + ((runs - fresh) * Later.Minutes) - ((runs - cuts) * ThreadingMinutes);
+        (cuts * StripMinutes) + (runs * Finish.Minutes) + (fresh * Start.Minutes)
+            + ((runs - fresh) * Later.Minutes) - ((runs - cuts) * ThreadingMinutes);
 
     /// <summary>Thread that goes into the ends of so many threads, in mm.</summary>
     public double TailsMm(int runs, int fresh) => (runs * Finish.TailMm) + (fresh * Start.TailMm) + ((runs - fresh) * Later.TailMm);
@@ -61,39 +74,56 @@ public static class CuttingRoom
 
     public static IReadOnlyList<Ending> Starts { get; } =
     [
-        new("away-knot", $"Away-knot, {Say.Cm(12)} off", 120, 2.5, "No knot stays in the work: the tail is cut free and woven in.", "common practice"),
-        new("trapped-tail", "Tail held and trapped", 60, 1.5, "The first stitches cross the tail and hold it: no knot, no tail to weave.", "common practice"),
-        new("loop", "Caught in its own loop", 15, 1.5, "The strand is folded and the first stitch caught in the fold: nothing to knot, nothing to weave.", "common practice"),
-        new("knot", "Knot at the end", 15, 1.5, "Quickest; a knot can bulge and can pull through. Wrap it as often as there are strands.", "common practice", Lump: true),
+        new("away-knot", $"Away-knot, {Say.Cm(12)} off", 120, 2.5, "No knot stays in the work: the tail is cut free and woven in.",
+            "common practice"),
+        new("trapped-tail", "Tail held and trapped", 60, 1.5, "The first stitches cross the tail and hold it: no knot, no tail to weave.",
+            "common practice"),
+        new("loop", "Caught in its own loop", 15, 1.5,
+            "The strand is folded and the first stitch caught in the fold: nothing to knot, nothing to weave.", "common practice"),
+        new("knot", "Knot at the end", 15, 1.5, "Quickest; a knot can bulge and can pull through. Wrap it as often as there are strands.",
+            "common practice", Lump: true),
     ];
 
     /// <summary>How every length begins that stitches behind can hold: no tail is left to weave.</summary>
     public static Ending Under { get; } = new(
-        "under-stitches", "Under stitches behind", 30, 1.5, "Skimmed under two or three stitches behind, without piercing the cloth: no knot, and no tail to weave.", "common practice");
+        "under-stitches", "Under stitches behind", 30, 1.5,
+            "Skimmed under two or three stitches behind, without piercing the cloth: no knot, and no tail to weave.", "common practice");
 
     public static IReadOnlyList<Ending> Finishes { get; } =
     [
-        new("weave", "Woven in, no knot", 30, 1.0, "Under three stitches, turn, two more: flat, and it holds in the wash.", "common practice"),
-        new("knot-and-weave", "Knotted and woven in", 30, 1.5, "A knot, then under two stitches: the safest, a little thicker.", "common practice", Lump: true),
-        new("knot", "Knotted", 30, 1.0, "Quick; a small tail must be left for the knot to survive the wash.", "common practice", Lump: true),
-        new("bow", "Strands parted and tied", 50, 1.0, "Enough for what hangs on a wall and is never washed.", "common practice", Lump: true),
+        new("weave", "Woven in, no knot", 30, 1.0, "Under three stitches, turn, two more: flat, and it holds in the wash.",
+            "common practice"),
+        new("knot-and-weave", "Knotted and woven in", 30, 1.5, "A knot, then under two stitches: the safest, a little thicker.",
+            "common practice", Lump: true),
+        new("knot", "Knotted", 30, 1.0, "Quick; a small tail must be left for the knot to survive the wash.", "common practice",
+            Lump: true),
+        new("bow", "Strands parted and tied", 50, 1.0, "Enough for what hangs on a wall and is never washed.", "common practice",
+            Lump: true),
     ];
 
     /// <summary>Usual cut lengths, mm.</summary>
     public static IReadOnlyList<Choice> Cuts { get; } =
-        [new("300", $"Cut {Say.Cm(30)}"), new("450", $"Cut {Say.Cm(45)}"), new("600", $"Cut {Say.Cm(60)}"), new("forearm", "Cut twice your forearm, and fold it double")];
+        [new("300", $"Cut {Say.Cm(30)}"), new("450", $"Cut {Say.Cm(45)}"), new("600", $"Cut {Say.Cm(60)}"),
+            new("forearm", "Cut twice your forearm, and fold it double")];
 
     public static IReadOnlyList<Choice> Uses { get; } = [new("single", "Single"), new("doubled", "Folded double")];
 
-    public static IReadOnlyList<Choice> Strips { get; } = [new("one-by-one", "One strand at a time, smoothed and laid together"), new("halves", "Parted in halves")];
+    public static IReadOnlyList<Choice> Strips { get; } = [new("one-by-one", "One strand at a time, smoothed and laid together"),
+        new("halves", "Parted in halves")];
 
-    /// <summary>How strands come off the skein, by habit and number: three are half of six; one, or two, are drawn out; six are used as they come.</summary>
+    /// <summary>
+    /// How strands come off the skein, by habit and number: three are half of six; one, or two, are drawn out; six are used as they come.
+    /// </summary>
     private static readonly (string Name, Func<CuttingQuestion, bool> When, string Do, string Source)[] Stripping =
     [
-        ("several by one", q => q.HabitStrip == "one-by-one" && q.Strands.Any(s => s > 1), "Pull one strand at a time straight up and out and lay them together again: they lie flatter.", "common practice"),
-        ("halves", q => q.HabitStrip != "one-by-one" && q.Strands.Contains(3), "Part the end into three and three between the fingers, and slide a finger down while it untwists.", "common practice"),
-        ("drawn out", q => q.HabitStrip != "one-by-one" && q.Strands.Any(s => s is 2 or 4 or 5), "Draw the strands out of the six one at a time, straight up, and smooth them together.", "common practice"),
-        ("one alone", q => q.Strands.Contains(1), "Draw the single strand straight up and out: the others bunch up behind it and fall back straight.", "common practice"),
+        ("several by one", q => q.HabitStrip == "one-by-one" && q.Strands.Any(s => s > 1),
+            "Pull one strand at a time straight up and out and lay them together again: they lie flatter.", "common practice"),
+        ("halves", q => q.HabitStrip != "one-by-one" && q.Strands.Contains(3),
+            "Part the end into three and three between the fingers, and slide a finger down while it untwists.", "common practice"),
+        ("drawn out", q => q.HabitStrip != "one-by-one" && q.Strands.Any(s => s is 2 or 4 or 5),
+            "Draw the strands out of the six one at a time, straight up, and smooth them together.", "common practice"),
+        ("one alone", q => q.Strands.Contains(1),
+            "Draw the single strand straight up and out: the others bunch up behind it and fall back straight.", "common practice"),
     ];
 
     public static Cutting Settle(CuttingQuestion q)
@@ -106,22 +136,30 @@ public static class CuttingRoom
         var cut = q.HersCutMm ?? habitCut;
         var cautions = new List<Caution>();
         var (start, startDecision) = Ended("thread.start", "How a thread begins", Starts, q.HabitStart, q.HersStart, doubled, q, cautions);
-        var (finish, finishDecision) = Ended("thread.finish", "How a thread ends", Finishes, q.HabitFinish, q.HersFinish, doubled, q, cautions);
+        var (finish, finishDecision) = Ended("thread.finish", "How a thread ends", Finishes, q.HabitFinish, q.HersFinish, doubled, q,
+            cautions);
         var later = start.TailMm > Under.TailMm || start.Lump ? Under : start;
         var cutting = new Cutting(cut, doubled, start, later, finish, q.HabitStrip == "one-by-one" ? 0.3 : 0, [], cautions);
         var because = new List<Told>
         {
-            $"Of {Say.Length(cutting.WorkingMm)}{(doubled ? " in use" : string.Empty)}, {Say.Length(later.TailMm)} go to the start and {Say.Length(finish.TailMm)} to the finish: {Say.Length(cutting.RunMm)} are stitched, {Say.Number((Cutting.TakeUp - 1) * 100, 0)} % of it reckoned for take-up and unpicking.",
-            cutting.WorkingMm > 500 ? "A long thread tangles and goes fuzzy, and has fewer ends to weave in." : "Longer thread tangles and goes fuzzy; shorter has more ends to weave in.",
+            $"Of {Say.Length(cutting.WorkingMm)}{(doubled ? " in use" : string.Empty)}, {Say.Length(later.TailMm)} go to the start and "
+                + $"{Say.Length(finish.TailMm)} to the finish: {Say.Length(cutting.RunMm)} are stitched, "
+                + $"{Say.Number((Cutting.TakeUp - 1) * 100, 0)} % of it reckoned for take-up and unpicking.",
+            cutting.WorkingMm > 500 ? "A long thread tangles and goes fuzzy, and has fewer ends to weave in."
+                : "Longer thread tangles and goes fuzzy; shorter has more ends to weave in.",
         };
         if (doubled)
         {
-            because.Add($"Folded double, {Say.List(q.Strands.Order().Select(s => Say.Count(s / 2, "strand")).ToArray())} of {Say.Length(cut)} work as {Say.List(q.Strands.Order().Select(s => s.ToString(CultureInfo.InvariantCulture)).ToArray())}.");
+            because.Add($"Folded double, {Say.List(q.Strands.Order().Select(s => Say.Count(s / 2, "strand")).ToArray())} of "
+                + $"{Say.Length(cut)} work as "
+                + $"{Say.List(q.Strands.Order().Select(s => s.ToString(CultureInfo.InvariantCulture)).ToArray())}.");
         }
         else if (folds)
         {
             var odd = q.Strands.Where(s => s % 2 == 1).Order().ToArray();
-            because.Add($"Folding doubles the strands, and {Say.List(odd.Select(s => Say.Count(s, "strand")).ToArray())} cannot be had so: it is cut single. Take {Say.List(odd.Select(s => s == 1 ? "2" : $"{s - 1} or {s + 1}").Distinct().ToArray())} instead, and it can be folded.");
+            because.Add($"Folding doubles the strands, and {Say.List(odd.Select(s => Say.Count(s, "strand")).ToArray())} cannot be had "
+                + $"so: it is cut single. Take {Say.List(odd.Select(s => s == 1 ? "2" : $"{s - 1} or {s + 1}").Distinct().ToArray())} "
+                + $"instead, and it can be folded.");
         }
 
         if (later != start)
@@ -131,26 +169,34 @@ public static class CuttingRoom
 
         if (!doubled && q.Strands.Where(Bundle.Folded).Order().ToArray() is { Length: > 0 } thick)
         {
-            because.Add($"{Say.Upper(Say.List(thick.Select(s => Say.Count(s, "strand")).ToArray()))} are half as many folded double, so they are cut twice as long.");
+            because.Add($"{Say.Upper(Say.List(thick.Select(s => Say.Count(s, "strand")).ToArray()))} are half as many folded double, so "
+                + $"they are cut twice as long.");
         }
 
         because.AddRange(Stripping.Where(s => s.When(q)).Select(s => (Told)s.Do));
         var folding = folds && !doubled
-            ? (Told)$"Thread folded double, your habit, is not followed: {Say.List(q.Strands.Where(s => s % 2 == 1).Order().Select(s => Say.Count(s, "strand")).ToArray())} cannot be folded. An even number of strands can."
+            ? (Told)($"Thread folded double, your habit, is not followed: "
+                + $"{Say.List(q.Strands.Where(s => s % 2 == 1).Order().Select(s => Say.Count(s, "strand")).ToArray())} cannot be folded. "
+                + $"An even number of strands can.")
             : null;
         var decision = Deciding.Make(
-            "thread.cut-length", Station.Thread, "How long to cut", Cut(habitCut), q.HersCutMm is null ? null : Cut(cut), because, ["The habit of how you cut your thread."],
-            new[] { 300.0, 450, 600 }.Select(mm => Cut(doubled ? 2 * mm : mm)).Where(c => double.Parse(c.ChoiceId, CultureInfo.InvariantCulture) <= MostCutMm).ToArray()) with { NotFollowed = folding is null ? null : [folding] };
+            "thread.cut-length", Station.Thread, "How long to cut", Cut(habitCut), q.HersCutMm is null ? null : Cut(cut), because,
+                ["The habit of how you cut your thread."],
+            new[] { 300.0, 450, 600 }.Select(mm => Cut(doubled ? 2 * mm : mm)).Where(c =>
+                double.Parse(c.ChoiceId, CultureInfo.InvariantCulture) <= MostCutMm).ToArray())
+                with { NotFollowed = folding is null ? null : [folding] };
         return cutting with { Decisions = [decision, startDecision, finishDecision] };
 
         static Choice Cut(double mm) => new(mm.ToString(CultureInfo.InvariantCulture), $"Cut {Say.Cm(mm / 10)}");
     }
 
     /// <summary>
-    /// The habit, unless it leaves a lump on skin or asks for a fold there is none of; then the first that does not. What she overrules is done, with a caution.
+    /// The habit, unless it leaves a lump on skin or asks for a fold there is none of; then the first that does not. What she overrules is
+    /// done, with a caution.
     /// </summary>
     private static (Ending Taken, Decision Decision) Ended(
-        string id, string subject, IReadOnlyList<Ending> all, string habit, string? hers, bool doubled, CuttingQuestion q, List<Caution> cautions)
+        string id, string subject, IReadOnlyList<Ending> all, string habit, string? hers, bool doubled, CuttingQuestion q,
+            List<Caution> cautions)
     {
         var worn = q.Worn;
         Told? Against(Ending e) => e.Lump && worn.OnSkin ? "It leaves a lump, and it would lie on skin."
@@ -164,13 +210,15 @@ public static class CuttingRoom
         var taken = hers is null ? own : all.First(e => e.ChoiceId == hers);
         if (hers is not null && Against(taken) is { } harm)
         {
-            cautions.Add(new Caution(id, worn.OnSkin && taken.Lump ? CautionKind.Person : CautionKind.Item, worn.OnSkin && taken.Lump ? Severity.Stop : Severity.Caution, $"{taken.Name}: {harm}"));
+            cautions.Add(new Caution(id, worn.OnSkin && taken.Lump ? CautionKind.Person : CautionKind.Item, worn.OnSkin && taken.Lump
+                ? Severity.Stop : Severity.Caution, $"{taken.Name}: {harm}"));
         }
 
         var because = new List<Told> { taken.Because };
         if (all == Starts && (taken.TailMm > Under.TailMm || taken.Lump))
         {
-            because.Add($"Only where nothing is stitched yet: every later length begins under two or three stitches behind, with {Say.Length(Under.TailMm)}.");
+            because.Add($"Only where nothing is stitched yet: every later length begins under two or three stitches behind, with "
+                + $"{Say.Length(Under.TailMm)}.");
         }
         else
         {
@@ -183,12 +231,14 @@ public static class CuttingRoom
         }
 
         return (taken, Deciding.Make(
-            id, Station.Thread, subject, new Choice(own.ChoiceId, own.Name), hers is null ? null : new Choice(taken.ChoiceId, taken.Name), because,
+            id, Station.Thread, subject, new Choice(own.ChoiceId, own.Name), hers is null ? null : new Choice(taken.ChoiceId, taken.Name),
+                because,
             ["Your habit of beginning and ending threads, or skin behind the work."],
             all.Where(e => Against(e) is null).Select(e => new Choice(e.ChoiceId, e.Name)).ToArray(),
             all.Where(e => Against(e) is not null).Select(e => new RuledOut(e.ChoiceId, e.Name, [Against(e)!])).ToArray()) with
             {
-                NotFollowed = hers is null && own != usual ? [$"{usual.Name}, your habit, is not followed: {Say.Lower(Against(usual)!)}"] : null,
+                NotFollowed = hers is null && own != usual ? [$"{usual.Name}, your habit, is not followed: {Say.Lower(Against(usual)!)}"]
+                    : null,
             });
     }
 }

@@ -4,8 +4,12 @@ using Dittany.Core.Telling;
 
 namespace Dittany.Core.Threads;
 
-/// <summary>What is needed of one thread. Lengths are of the working bundle, in mm; <paramref name="FreshRuns"/> of the runs begin where nothing holds them yet, <paramref name="Cuts"/> threads are cut for them; skeins count whole skeins of six strands.</summary>
-public sealed record ThreadNeed(Materials.Thread Thread, double LengthMm, double FrontMm, double BackMm, int Runs, int FreshRuns, int Cuts, double CutMm, int Skeins, string Needle)
+/// <summary>
+/// What is needed of one thread. Lengths are of the working bundle, in mm; <paramref name="FreshRuns"/> of the runs begin where nothing
+/// holds them yet, <paramref name="Cuts"/> threads are cut for them; skeins count whole skeins of six strands.
+/// </summary>
+public sealed record ThreadNeed(Materials.Thread Thread, double LengthMm, double FrontMm, double BackMm, int Runs, int FreshRuns, int Cuts,
+    double CutMm, int Skeins, string Needle)
 {
     public string Colour => Thread.Colour;
 
@@ -19,13 +23,16 @@ public static class ThreadRoom
     private const double SpareShare = 0.15;
 
     public static IReadOnlyList<Choice> NeedleSchools { get; } =
-        [new("by-table", "By strands and cloth"), new("finer", "One size finer, for precision"), new("larger", "One size larger, to open the hole")];
+        [new("by-table", "By strands and cloth"), new("finer", "One size finer, for precision"),
+            new("larger", "One size larger, to open the hole")];
 
     /// <summary>
-    /// Sums one colour and thickness: (front + back + the cloth at every pass) with take-up, and the tails of every run. Skeins follow from the cuts: a cut off the
-    /// skein is six strands and gives as many working threads as go into it; more than six strands are folded, and cut twice as long.
+    /// Sums one colour and thickness: (front + back + the cloth at every pass) with take-up, and the tails of every run. Skeins follow from
+    /// the cuts: a cut off the skein is six strands and gives as many working threads as go into it; more than six strands are folded, and
+    /// cut twice as long.
     /// </summary>
-    public static ThreadNeed Sum(Materials.Thread thread, IReadOnlyList<(double FrontMm, double BackMm, int Passes)> stitches, int runs, int fresh, int cut, Cutting cutting, double thicknessMm, string needle)
+    public static ThreadNeed Sum(Materials.Thread thread, IReadOnlyList<(double FrontMm, double BackMm, int Passes)> stitches, int runs,
+        int fresh, int cut, Cutting cutting, double thicknessMm, string needle)
     {
         var front = stitches.Sum(s => s.FrontMm);
         var back = stitches.Sum(s => s.BackMm);
@@ -40,14 +47,19 @@ public static class ThreadRoom
             skeins++;
         }
 
-        return new ThreadNeed(thread, Math.Round(length, 1), Math.Round(front, 3), Math.Round(back, 3), runs, fresh, cut, cutMm, skeins, needle);
+        return new ThreadNeed(thread, Math.Round(length, 1), Math.Round(front, 3), Math.Round(back, 3), runs, fresh, cut, cutMm, skeins,
+            needle);
     }
 
-    /// <summary>The needle, with its decision; <paramref name="ofThread"/> is the colour it is for where there are several, else null.</summary>
-    public static (Needle Needle, Decision Decision) Needle(string decisionId, string? ofThread, int strands, Cloth cloth, string school, bool whipped, string? hers)
+    /// <summary>
+    /// The needle, with its decision; <paramref name="ofThread"/> is the colour it is for where there are several, else null.
+    /// </summary>
+    public static (Needle Needle, Decision Decision) Needle(string decisionId, string? ofThread, int strands, Cloth cloth, string school,
+        bool whipped, string? hers)
     {
         var usual = Needles.For(strands, cloth);
-        var own = school switch { "finer" => Needles.Beside(usual, finer: true), "larger" => Needles.Beside(usual, finer: false), _ => usual };
+        var own = school switch { "finer" => Needles.Beside(usual, finer: true), "larger" => Needles.Beside(usual, finer: false), _ =>
+            usual };
         var taken = hers is null ? own : Needles.Find(hers)!;
         var because = new List<Told>
         {
@@ -55,7 +67,8 @@ public static class ThreadRoom
         };
         if (own != usual)
         {
-            because.Add($"By your habit one size {(school == "finer" ? $"finer than {usual.Name}, for precision: if the thread frays at the eye, go back" : $"larger than {usual.Name}, so that the thread slides through")}.");
+            because.Add($"By your habit one size "
+                + $"{(school == "finer" ? $"finer than {usual.Name}, for precision: if the thread frays at the eye, go back" : $"larger than {usual.Name}, so that the thread slides through")}.");
         }
 
         if (cloth.Kind.Knit)
@@ -76,6 +89,7 @@ public static class ThreadRoom
             hers is null ? null : new Choice(taken.Id, Say.Upper(taken.Name)),
             because,
             ["More or fewer strands, a heavier cloth, or your habit of needles."],
-            Needles.All.Where(n => n.Id.StartsWith("crewel", StringComparison.Ordinal)).Select(n => new Choice(n.Id, Say.Upper(n.Name))).ToArray()));
+            Needles.All.Where(n => n.Id.StartsWith("crewel", StringComparison.Ordinal)).Select(n =>
+                new Choice(n.Id, Say.Upper(n.Name))).ToArray()));
     }
 }

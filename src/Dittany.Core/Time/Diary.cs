@@ -3,7 +3,8 @@ using Dittany.Core.Operations;
 namespace Dittany.Core.Time;
 
 /// <summary>
-/// Work that is done on one evening after another without a night's wait between: its minutes, how many days it then hangs to dry, and whether it washes, makes or finishes the piece.
+/// Work that is done on one evening after another without a night's wait between: its minutes, how many days it then hangs to dry, and
+/// whether it washes, makes or finishes the piece.
 /// </summary>
 public sealed record Leg(double Minutes, int DryDays, LegOf Of = LegOf.Making);
 
@@ -15,13 +16,18 @@ public enum LegOf
     Finishing,
 }
 
-/// <summary>The work one piece still asks of the calendar, in legs. <paramref name="DryOn"/> is set where it hangs already, and before it nothing goes on.</summary>
+/// <summary>
+/// The work one piece still asks of the calendar, in legs. <paramref name="DryOn"/> is set where it hangs already, and before it nothing
+/// goes on.
+/// </summary>
 public sealed record Demand(int Id, IReadOnlyList<Leg> Legs, DateOnly? DueOn, DateOnly? DryOn = null, bool Begun = false)
 {
     /// <summary>Minutes up to the finishing.</summary>
     public double MakingMinutes => Legs.Where(l => l.Of != LegOf.Finishing).Sum(l => l.Minutes);
 
-    /// <summary>What a piece still asks for, from its operations and how far it is. A finished one asks for nothing and is wanted on no day.</summary>
+    /// <summary>
+    /// What a piece still asks for, from its operations and how far it is. A finished one asks for nothing and is wanted on no day.
+    /// </summary>
     public static Demand Of(int id, IReadOnlyList<Operation> work, Progress progress, DateOnly? dueOn)
     {
         var (legs, minutes, of) = (new List<Leg>(), 0.0, (LegOf?)null);
@@ -74,12 +80,15 @@ public sealed record Lain(int Id, IReadOnlyList<Stint> Stints, IReadOnlyList<Han
 }
 
 /// <summary>
-/// Lays pieces over the evenings there are. Each evening goes to what is wanted first and can be worked; what hangs to dry lets others in. What could not be in time
-/// even if nothing else were there gives way to what can, but no further than that needs. Deterministic: ties go to what is begun, then to the lower number.
+/// Lays pieces over the evenings there are. Each evening goes to what is wanted first and can be worked; what hangs to dry lets others in.
+/// What could not be in time even if nothing else were there gives way to what can, but no further than that needs. Deterministic: ties go
+/// to what is begun, then to the lower number.
 /// </summary>
 public static class Diary
 {
-    /// <summary>Further than this no plan is laid; what is not done by then has no day (from memory: two years are further than any order).</summary>
+    /// <summary>
+    /// Further than this no plan is laid; what is not done by then has no day (from memory: two years are further than any order).
+    /// </summary>
     public const int MostDays = 730;
 
     /// <summary>All pieces laid, in the order they were given.</summary>
@@ -92,7 +101,9 @@ public static class Diary
         {
             // As early as it can be without making any other late that is in time.
             var inTime = InOrder(order, evenings, today).Where(l => !l.Late).Select(l => l.Id).ToHashSet();
-            var at = Enumerable.Range(0, order.Count).FirstOrDefault(n => InOrder([.. order.Take(n), late, .. order.Skip(n)], evenings, today).All(l => !inTime.Contains(l.Id) || !l.Late), order.Count);
+            var at = Enumerable.Range(0, order.Count).FirstOrDefault(n =>
+                InOrder([.. order.Take(n), late, .. order.Skip(n)], evenings, today).All(l => !inTime.Contains(l.Id) || !l.Late),
+                order.Count);
             order.Insert(at, late);
         }
 

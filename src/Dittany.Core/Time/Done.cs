@@ -4,8 +4,9 @@ using Dittany.Core.Operations;
 namespace Dittany.Core.Time;
 
 /// <summary>
-/// What is done of a piece. <paramref name="Runs"/> counts lengths of thread worked, in the order of the route; <paramref name="RinsedOn"/> is the local day it was hung up
-/// to dry, <paramref name="WashedOn"/> the day it was after its first wash. Later steps imply the earlier ones.
+/// What is done of a piece. <paramref name="Runs"/> counts lengths of thread worked, in the order of the route; <paramref name="RinsedOn"/>
+/// is the local day it was hung up to dry, <paramref name="WashedOn"/> the day it was after its first wash. Later steps imply the earlier
+/// ones.
 /// </summary>
 public sealed record Done(bool Marked = false, int Runs = 0, DateOnly? RinsedOn = null, bool Finished = false, DateOnly? WashedOn = null)
 {
@@ -26,14 +27,17 @@ public enum Stage
     Finished,
 }
 
-/// <summary>How far a piece is, in the numbers of its plan. <paramref name="DryOn"/> is set while it hangs, and once it has hung after the needle.</summary>
+/// <summary>
+/// How far a piece is, in the numbers of its plan. <paramref name="DryOn"/> is set while it hangs, and once it has hung after the needle.
+/// </summary>
 public sealed record Progress(Stage Stage, int RunsDone, int Runs, double LeftMinutes, DateOnly? DryOn, double StitchedShare = 0)
 {
     /// <summary>Said in a few words.</summary>
     public string Told => Stage switch
     {
         Stage.Planned => $"to be begun · {Say.Minutes(LeftMinutes)}",
-        Stage.Washed => DryOn is { } dry ? $"washed, and dry on {Say.Day(dry)} · {Say.Minutes(LeftMinutes)} left" : $"washed and dry · {Say.Minutes(LeftMinutes)} left",
+        Stage.Washed => DryOn is { } dry ? $"washed, and dry on {Say.Day(dry)} · {Say.Minutes(LeftMinutes)} left"
+            : $"washed and dry · {Say.Minutes(LeftMinutes)} left",
         Stage.Marked => $"the lines are on · {Say.Minutes(LeftMinutes)} left",
         Stage.OnTheHoop => $"on the hoop · length {RunsDone + 1} of {Runs} · {Say.Minutes(LeftMinutes)} left",
         Stage.Stitched => $"stitched · to be rinsed and finished, {Say.Minutes(LeftMinutes)}",
@@ -43,14 +47,20 @@ public sealed record Progress(Stage Stage, int RunsDone, int Runs, double LeftMi
     };
 }
 
-/// <summary>How far a piece is and what is left of each of its operations: read from the operations and from what is done, and from nothing else.</summary>
+/// <summary>
+/// How far a piece is and what is left of each of its operations: read from the operations and from what is done, and from nothing else.
+/// </summary>
 public static class Left
 {
-    /// <summary>How far a piece is: <paramref name="stitchedShare"/> is the share of stitches that its done lengths hold, <paramref name="runs"/> the lengths there are.</summary>
+    /// <summary>
+    /// How far a piece is: <paramref name="stitchedShare"/> is the share of stitches that its done lengths hold, <paramref name="runs"/>
+    /// the lengths there are.
+    /// </summary>
     public static Progress After(IReadOnlyList<Operation> work, Done? done, int runs, double stitchedShare, DateOnly today)
     {
         var stage = StageOf(work, done, runs, today);
-        var worked = stage is Stage.Drying or Stage.ToFinish or Stage.Finished or Stage.Stitched ? runs : stage == Stage.OnTheHoop ? Math.Clamp(done!.Runs, 0, runs) : 0;
+        var worked = stage is Stage.Drying or Stage.ToFinish or Stage.Finished or Stage.Stitched ? runs : stage == Stage.OnTheHoop
+            ? Math.Clamp(done!.Runs, 0, runs) : 0;
         var left = Of(work, stage, stitchedShare).Sum(l => l.Minutes);
         var dry = stage switch
         {
@@ -62,7 +72,8 @@ public static class Left
     }
 
     /// <summary>Minutes left of each operation at a stage, in their order, with the phase each belongs to.</summary>
-    public static IReadOnlyList<(Operation Operation, Phase Phase, double Minutes)> Of(IReadOnlyList<Operation> work, Stage stage, double stitchedShare)
+    public static IReadOnlyList<(Operation Operation, Phase Phase, double Minutes)> Of(IReadOnlyList<Operation> work, Stage stage,
+        double stitchedShare)
     {
         return Work.ByPhase(work).Select(o => (o.Operation, o.Phase, o.Operation.LikelyMinutes * Share(o.Phase))).ToArray();
 
@@ -70,7 +81,8 @@ public static class Left
         {
             Phase.Washing => stage == Stage.Planned ? 1 : 0,
             Phase.Marking => stage is Stage.Planned or Stage.Washed ? 1 : 0,
-            Phase.Stitching => stage is Stage.Planned or Stage.Washed or Stage.Marked ? 1 : stage == Stage.OnTheHoop ? 1 - stitchedShare : 0,
+            Phase.Stitching => stage is Stage.Planned or Stage.Washed or Stage.Marked ? 1 : stage == Stage.OnTheHoop ? 1 - stitchedShare
+                : 0,
             Phase.Rinsing => stage <= Stage.Stitched ? 1 : 0,
             _ => stage == Stage.Finished ? 0 : 1,
         };

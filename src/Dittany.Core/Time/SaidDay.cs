@@ -5,13 +5,15 @@ using Dittany.Core.Measures;
 namespace Dittany.Core.Time;
 
 /// <summary>
-/// A day as people say it: tomorrow, Sunday, Sunday week, in three weeks, 14 March, the 14th, Christmas, or written 2027-03-14. Always a day from today on where the
-/// saying names no year. Not a guess: what is not one of the ways below is no day, and null comes back.
+/// A day as people say it: tomorrow, Sunday, Sunday week, in three weeks, 14 March, the 14th, Christmas, or written 2027-03-14. Always a
+/// day from today on where the saying names no year. Not a guess: what is not one of the ways below is no day, and null comes back.
 /// </summary>
 public static partial class SaidDay
 {
-    private static readonly string[] Months = ["january", "february", "march", "april", "may", "june", "july", "august", "september", "october", "november", "december"];
-    private static readonly string[] Numbers = ["zero", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve"];
+    private static readonly string[] Months = ["january", "february", "march", "april", "may", "june", "july", "august", "september",
+        "october", "november", "december"];
+    private static readonly string[] Numbers = ["zero", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten",
+        "eleven", "twelve"];
 
     /// <summary>Ways of saying, tried in order.</summary>
     private static readonly (string Name, Func<string, DateOnly, DateOnly?> Read)[] Ways =
@@ -28,7 +30,8 @@ public static partial class SaidDay
     /// <summary>The day said, or null. Case, a leading “on”, “by”, “for” or “until” and a final full stop do not matter.</summary>
     public static DateOnly? Read(string said, DateOnly today)
     {
-        var words = Lead().Replace(Spaces().Replace(Digits.Plain(said).Trim().ToLowerInvariant().TrimEnd('.', '!', ','), " "), string.Empty);
+        var words = Lead().Replace(Spaces().Replace(Digits.Plain(said).Trim().ToLowerInvariant().TrimEnd('.', '!', ','), " "),
+            string.Empty);
         return words.Length == 0 ? null : Ways.Select(way => way.Read(words, today)).FirstOrDefault(day => day is not null);
     }
 
@@ -40,13 +43,14 @@ public static partial class SaidDay
         "today week" or "a week today" or "a week from today" => today.AddDays(7),
         "tomorrow week" or "a week tomorrow" or "a week from tomorrow" => today.AddDays(8),
         "the weekend" or "this weekend" or "weekend" => Coming(DayOfWeek.Saturday, today),
-        "the end of the month" or "end of the month" => new DateOnly(today.Year, today.Month, DateTime.DaysInMonth(today.Year, today.Month)),
+        "the end of the month" or "end of the month" => new DateOnly(today.Year, today.Month,
+            DateTime.DaysInMonth(today.Year, today.Month)),
         _ => null,
     };
 
     /// <summary>
-    /// “Sunday” is the next one after today; “Sunday week” a week later, as the saying goes; “next Sunday” is the Sunday of the week after this one, weeks beginning on
-    /// Monday (ISO 8601).
+    /// “Sunday” is the next one after today; “Sunday week” a week later, as the saying goes; “next Sunday” is the Sunday of the week after
+    /// this one, weeks beginning on Monday (ISO 8601).
     /// </summary>
     private static DateOnly? Weekday(string words, DateOnly today)
     {
@@ -56,14 +60,16 @@ public static partial class SaidDay
             return null;
         }
 
-        var day = Enum.GetValues<DayOfWeek>().First(d => d.ToString().StartsWith(found.Groups["day"].Value[..3], StringComparison.OrdinalIgnoreCase));
+        var day = Enum.GetValues<DayOfWeek>().First(d => d.ToString().StartsWith(found.Groups["day"].Value[..3],
+            StringComparison.OrdinalIgnoreCase));
         if (found.Groups["which"].Value == "next")
         {
             var monday = today.AddDays(-(((int)today.DayOfWeek + 6) % 7));
             return monday.AddDays(7 + (((int)day + 6) % 7));
         }
 
-        return Coming(day, today).AddDays(found.Groups["on"].Value switch { "week" => 7, "fortnight" => 14, _ => found.Groups["before"].Value switch { "a week on" => 7, "a fortnight on" => 14, _ => 0 } });
+        return Coming(day, today).AddDays(found.Groups["on"].Value switch { "week" => 7, "fortnight" => 14, _ =>
+            found.Groups["before"].Value switch { "a week on" => 7, "a fortnight on" => 14, _ => 0 } });
     }
 
     private static DateOnly? Span(string words, DateOnly today)
@@ -80,13 +86,15 @@ public static partial class SaidDay
         }
 
         var said = found.Groups["n"].Value;
-        var n = said is "a" or "an" ? 1 : Array.IndexOf(Numbers, said) is >= 0 and var word ? word : int.Parse(said, CultureInfo.InvariantCulture);
+        var n = said is "a" or "an" ? 1 : Array.IndexOf(Numbers, said) is >= 0 and var word ? word
+            : int.Parse(said, CultureInfo.InvariantCulture);
         return found.Groups["unit"].Value switch { "day" => today.AddDays(n), "week" => today.AddDays(7 * n), _ => today.AddMonths(n) };
     }
 
     private static DateOnly? Written(string words, DateOnly today)
     {
-        if (DateOnly.TryParseExact(words, ["yyyy-MM-dd", "d.M.yyyy", "d/M/yyyy"], CultureInfo.InvariantCulture, DateTimeStyles.None, out var day))
+        if (DateOnly.TryParseExact(words, ["yyyy-MM-dd", "d.M.yyyy", "d/M/yyyy"], CultureInfo.InvariantCulture, DateTimeStyles.None,
+            out var day))
         {
             return day;
         }
@@ -110,7 +118,8 @@ public static partial class SaidDay
             return null;
         }
 
-        return found.Groups["year"].Success ? Make(Whole(found, "year"), month, Whole(found, "day")) : Next(Whole(found, "day"), month, today);
+        return found.Groups["year"].Success ? Make(Whole(found, "year"), month, Whole(found, "day"))
+            : Next(Whole(found, "day"), month, today);
     }
 
     private static DateOnly? DayOfMonth(string words, DateOnly today)
@@ -160,7 +169,8 @@ public static partial class SaidDay
         Enumerable.Range(today.Year, 9).Select(year => Make(year, month, day)).FirstOrDefault(d => d >= today);
 
     private static DateOnly? Make(int year, int month, int day) =>
-        year is >= 1 and <= 9999 && month is >= 1 and <= 12 && day >= 1 && day <= DateTime.DaysInMonth(year, month) ? new DateOnly(year, month, day) : null;
+        year is >= 1 and <= 9999 && month is >= 1 and <= 12 && day >= 1 && day <= DateTime.DaysInMonth(year, month)
+            ? new DateOnly(year, month, day) : null;
 
     private static int Whole(Match found, string group) => int.Parse(found.Groups[group].Value, CultureInfo.InvariantCulture);
 
@@ -172,10 +182,12 @@ public static partial class SaidDay
     [GeneratedRegex(@"^(?:(?:due|wanted|needed|ready|given)\s+)?(?:(?:on|by|for|until|till|before)\s+)?(?=\S)", Plain, 1000)]
     private static partial Regex Lead();
 
-    [GeneratedRegex(@"^(?:(?<before>a week on|a fortnight on) )?(?:(?<which>this|next|the coming|coming) )?(?<day>sun|sunday|mon|monday|tue|tues|tuesday|wed|weds|wednesday|thu|thur|thurs|thursday|fri|friday|sat|saturday)(?: (?<on>week|fortnight))?$", Plain, 1000)]
+    [GeneratedRegex(
+        @"^(?:(?<before>a week on|a fortnight on) )?(?:(?<which>this|next|the coming|coming) )?(?<day>sun|sunday|mon|monday|tue|tues|tuesday|wed|weds|wednesday|thu|thur|thurs|thursday|fri|friday|sat|saturday)(?: (?<on>week|fortnight))?$", Plain, 1000)]
     private static partial Regex WeekdayWords();
 
-    [GeneratedRegex(@"^(?:in )?(?<n>an?|\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve) (?<unit>day|week|month)s?(?:'s|')?(?: time| from now| from today)?$", Plain, 1000)]
+    [GeneratedRegex(
+        @"^(?:in )?(?<n>an?|\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve) (?<unit>day|week|month)s?(?:'s|')?(?: time| from now| from today)?$", Plain, 1000)]
     private static partial Regex SpanWords();
 
     [GeneratedRegex(@"^(?<day>\d{1,2})(?:\.|/)(?<month>\d{1,2})\.?$", Plain, 1000)]

@@ -4,7 +4,10 @@ using Dittany.Core.Telling;
 
 namespace Dittany.Core.Time;
 
-/// <summary>Hands-on minutes of the whole piece, waits and days. Low and high say how sure the figure is; what is left hangs on how far the piece is.</summary>
+/// <summary>
+/// Hands-on minutes of the whole piece, waits and days. Low and high say how sure the figure is; what is left hangs on how far the piece
+/// is.
+/// </summary>
 public sealed record Timed(
     double HandsOnMinutes,
     double LowMinutes,
@@ -33,12 +36,13 @@ public static class Timing
         [DayOfWeek.Monday, DayOfWeek.Tuesday, DayOfWeek.Thursday, DayOfWeek.Saturday],
         [DayOfWeek.Monday, DayOfWeek.Tuesday, DayOfWeek.Wednesday, DayOfWeek.Thursday, DayOfWeek.Friday],
         [DayOfWeek.Monday, DayOfWeek.Tuesday, DayOfWeek.Wednesday, DayOfWeek.Thursday, DayOfWeek.Friday, DayOfWeek.Saturday],
-        [DayOfWeek.Sunday, DayOfWeek.Monday, DayOfWeek.Tuesday, DayOfWeek.Wednesday, DayOfWeek.Thursday, DayOfWeek.Friday, DayOfWeek.Saturday],
+        [DayOfWeek.Sunday, DayOfWeek.Monday, DayOfWeek.Tuesday, DayOfWeek.Wednesday, DayOfWeek.Thursday, DayOfWeek.Friday,
+            DayOfWeek.Saturday],
     ];
 
     /// <summary>
-    /// Sums the operations of a piece and lays what is left of them over evenings from <paramref name="today"/>, the piece having all of them to itself. Work that waits goes on
-    /// the next evening worked. No day is told where no evening is worked.
+    /// Sums the operations of a piece and lays what is left of them over evenings from <paramref name="today"/>, the piece having all of
+    /// them to itself. Work that waits goes on the next evening worked. No day is told where no evening is worked.
     /// </summary>
     public static Timed Settle(IReadOnlyList<Operation> work, Progress progress, Evenings evenings, DateOnly today, DateOnly? dueOn)
     {
@@ -46,7 +50,8 @@ public static class Timing
         var minutes = Work.LikelyMinutes(work);
         var waits = Work.WaitMinutes(work);
         var demand = Demand.Of(0, work, progress, dueOn);
-        var ready = progress.Stage == Stage.Finished ? today : evenings.PerWeek <= 0 || evenings.Minutes <= 0 ? (DateOnly?)null : Diary.Alone(demand, evenings, today).ReadyOn;
+        var ready = progress.Stage == Stage.Finished ? today : evenings.PerWeek <= 0 || evenings.Minutes <= 0 ? (DateOnly?)null
+            : Diary.Alone(demand, evenings, today).ReadyOn;
         DateOnly? start = null;
         if (dueOn is { } due && ready is not null)
         {
@@ -60,7 +65,8 @@ public static class Timing
         var cautions = new List<Caution>();
         var because = new List<Told>
         {
-            $"{Say.Minutes(minutes)} of hands-on work{(waits > 0 ? $" and {Say.Minutes(waits)} of waiting" : string.Empty)}, at {Say.Number(evenings.Minutes, 0)} min an evening, {Say.Number(evenings.PerWeek, 0)} evenings a week.",
+            $"{Say.Minutes(minutes)} of hands-on work{(waits > 0 ? $" and {Say.Minutes(waits)} of waiting" : string.Empty)}, at "
+                + $"{Say.Number(evenings.Minutes, 0)} min an evening, {Say.Number(evenings.PerWeek, 0)} evenings a week.",
         };
         if (progress.Stage != Stage.Planned)
         {
@@ -68,25 +74,29 @@ public static class Timing
         }
 
         var wouldChange = new List<Told> { "More evenings, longer ones, or less to stitch." };
-        var choice = progress.Stage == Stage.Finished ? new Choice("finished", "Finished") : new Choice("as-planned", ready is { } day ? $"Ready on {Say.Day(day)}" : "No evening to work on");
+        var choice = progress.Stage == Stage.Finished ? new Choice("finished", "Finished")
+            : new Choice("as-planned", ready is { } day ? $"Ready on {Say.Day(day)}" : "No evening to work on");
         if (dueOn is { } wanted && ready is { } done && progress.Stage != Stage.Finished)
         {
             if (done <= wanted)
             {
-                because.Add($"It is wanted on {Say.Day(wanted)}; {(start is { } last ? $"the last evening to begin is {Say.Day(last)}" : "nothing has to be begun before")}.");
+                because.Add($"It is wanted on {Say.Day(wanted)}; "
+                    + $"{(start is { } last ? $"the last evening to begin is {Say.Day(last)}" : "nothing has to be begun before")}.");
             }
             else
             {
                 var remedy = WhatWouldDo(demand, evenings, today);
                 because.Add($"It is wanted on {Say.Day(wanted)} and cannot be done by then. {remedy}");
                 wouldChange.Insert(0, remedy);
-                cautions.Add(new Caution("time.ready", CautionKind.Item, Severity.Caution, $"Ready on {Say.Day(done)}, wanted on {Say.Day(wanted)}: it will be late. {remedy}"));
+                cautions.Add(new Caution("time.ready", CautionKind.Item, Severity.Caution,
+                    $"Ready on {Say.Day(done)}, wanted on {Say.Day(wanted)}: it will be late. {remedy}"));
                 choice = new Choice("late", $"Ready on {Say.Day(done)}: late");
             }
         }
 
         var decision = Deciding.Make("time.ready", Station.Time, "When it can be ready", choice, null, because, wouldChange);
-        return new Timed(minutes, Math.Round(minutes * Minutes.LowShare, 1), Math.Round(minutes * Minutes.HighShare, 1), waits, all, ready, start, progress, [decision], cautions);
+        return new Timed(minutes, Math.Round(minutes * Minutes.LowShare, 1), Math.Round(minutes * Minutes.HighShare, 1), waits, all, ready,
+            start, progress, [decision], cautions);
     }
 
     /// <summary>Whether this day has an evening that is worked.</summary>
@@ -97,7 +107,10 @@ public static class Timing
 
     public const double EveningStep = 15;
 
-    /// <summary>The least evening, in steps of a quarter hour, with which every one of these is in time that <paramref name="inTime"/> asks for; null where none will do.</summary>
+    /// <summary>
+    /// The least evening, in steps of a quarter hour, with which every one of these is in time that <paramref name="inTime"/> asks for;
+    /// null where none will do.
+    /// </summary>
     public static double? LeastEvening(Evenings evenings, Func<Evenings, bool> inTime)
     {
         for (var minutes = Math.Ceiling(evenings.Minutes / EveningStep) * EveningStep; minutes <= LongestEvening; minutes += EveningStep)

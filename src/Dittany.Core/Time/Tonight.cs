@@ -24,10 +24,12 @@ public static class Tonight
         var day = open.SelectMany(p => p.Lain.Stints).Select(s => (DateOnly?)s.Day).Min();
         if (day is null)
         {
-            return [new Spoken(evenings.PerWeek <= 0 || evenings.Minutes <= 0 ? "There is no evening to work on: say in the workshop which there are." : "Nothing waits for the needle tonight.")];
+            return [new Spoken(evenings.PerWeek <= 0 || evenings.Minutes <= 0
+                ? "There is no evening to work on: say in the workshop which there are." : "Nothing waits for the needle tonight.")];
         }
 
-        var toWork = open.Where(p => p.Lain.Stints.Any(s => s.Day == day && s.Of != LegOf.Finishing)).OrderBy(p => p.Lain.DueOn ?? DateOnly.MaxValue).ToArray();
+        var toWork = open.Where(p => p.Lain.Stints.Any(s => s.Day == day && s.Of != LegOf.Finishing)).OrderBy(p => p.Lain.DueOn
+            ?? DateOnly.MaxValue).ToArray();
         var toFinish = open.Where(p => p.Lain.Stints.Any(s => s.Day == day && s.Of == LegOf.Finishing) && !toWork.Contains(p)).ToArray();
         said.Add(new Spoken(day == today ? "Tonight: " : $"No evening at the needle today. On {Say.Day(day.Value)}: "));
         for (var i = 0; i < toWork.Length; i++)
@@ -65,7 +67,8 @@ public static class Tonight
         {
             said.Add(new Spoken(" "));
             said.Add(new Spoken(late[0].Name, late[0].Demand.Id));
-            said.Add(new Spoken(late.Length > 1 ? $" and {Say.Count(late.Length - 1, "other")} will be late as planned." : " will be late as planned."));
+            said.Add(new Spoken(late.Length > 1 ? $" and {Say.Count(late.Length - 1, "other")} will be late as planned."
+                : " will be late as planned."));
         }
 
         return said;

@@ -2,7 +2,10 @@ using Dittany.Core.Measures;
 
 namespace Dittany.Core.Transfer;
 
-/// <summary>What a measured check line says of its sheet and its printer. <paramref name="PrinterScale"/> is what the printer does to a length: 0.97 makes 97 mm of 100.</summary>
+/// <summary>
+/// What a measured check line says of its sheet and its printer. <paramref name="PrinterScale"/> is what the printer does to a length: 0.97
+/// makes 97 mm of 100.
+/// </summary>
 public sealed record CheckedLine(bool True, double PrinterScale, string Text);
 
 /// <summary>The check line of a 1:1 sheet, and what to make of it when it measures otherwise.</summary>
@@ -26,7 +29,8 @@ public static class CheckLine
     public static bool CanBe(double measuredMm) => measuredMm is >= LeastMm and <= MostMm;
 
     /// <summary>
-    /// Judges a measure of a sheet that was enlarged by <paramref name="enlarged"/> against its printer's error; 1 where it was not. The measure must be one that can be.
+    /// Judges a measure of a sheet that was enlarged by <paramref name="enlarged"/> against its printer's error; 1 where it was not. The
+    /// measure must be one that can be.
     /// </summary>
     public static CheckedLine Judge(double measuredMm, double enlarged)
     {
@@ -43,9 +47,13 @@ public static class CheckLine
         }
 
         var percent = Say.Number(Math.Abs(off) / LengthMm * 100);
-        var fitted = Math.Abs(off) / LengthMm >= SeldomThePrinter ? " So much is mostly a page made to fit the paper: look whether the printing is set to 100 %, and if it was not, set it so and forget this correction." : string.Empty;
+        var fitted = Math.Abs(off) / LengthMm >= SeldomThePrinter
+            ? " So much is mostly a page made to fit the paper: look whether the printing is set to 100 %, and if it was not, set it so "
+                + "and forget this correction." : string.Empty;
         return new CheckedLine(
             false, scale,
-            $"Its check line measures {Say.Length(measuredMm)} instead of {Say.Length(LengthMm)}: everything on it is {percent} % too {(off < 0 ? "small" : "large")}. The sheet is void; do not use it. The next one for this printer makes up for it.{fitted}");
+            $"Its check line measures {Say.Length(measuredMm)} instead of {Say.Length(LengthMm)}: everything on it is {percent} % too "
+                + $"{(off < 0 ? "small" : "large")}. The sheet is void; do not use it. The next one for this printer makes up for "
+                + $"it.{fitted}");
     }
 }

@@ -12,16 +12,25 @@ public static class MarkerRules
     /// <summary>A stitched line under this does not cover a permanent pen's (from memory).</summary>
     public const double CoversMm = 0.5;
 
-    private static readonly (string Name, Func<Ink, Method, TransferFacts, bool> When, Func<Ink, Method, TransferFacts, Told> Because, string Source)[] Rules =
+    private static readonly (string Name, Func<Ink, Method, TransferFacts, bool> When, Func<Ink, Method, TransferFacts, Told> Because,
+        string Source)[] Rules =
     [
-        ("does not show on dark", (i, m, f) => OnCloth(m) && f.Cloth.Dark && !i.ShowsOnDark, (_, _, _) => "Its line does not show on dark cloth.", "common practice"),
-        ("water on what must not be wet", (i, m, f) => OnCloth(m) && i.GoesBy is GoesBy.ColdWater or GoesBy.AirOrWater && !f.Soakable, (_, _, f) => $"It must be washed out, and {f.Cloth.Kind.Name} must not be soaked.", "common practice"),
-        ("heat on what bears none", (i, m, f) => OnCloth(m) && i.GoesBy == GoesBy.Heat && f.Cloth.MaxIron == IronLimit.None, (_, _, _) => "It goes by the iron, and the cloth takes none.", "common practice"),
-        ("heat where there is no iron", (i, m, f) => OnCloth(m) && i.GoesBy == GoesBy.Heat && !f.Has("iron"), (_, _, _) => "It goes by the iron, and there is none.", "common practice"),
-        ("fades before the work is done", (i, _, f) => i.LastsHours < f.StitchingHours, (i, _, f) => $"It lasts about {Say.Number(i.LastsHours, 0)} h, and the stitching takes {Say.Number(f.StitchingHours)} h.", "from memory"),
-        ("air fades in a sitting", (i, _, f) => i.GoesBy == GoesBy.AirOrWater && i.LastsHours >= f.StitchingHours && f.StitchingHours > 1, (_, _, f) => $"It is good for one sitting, and the stitching takes {Say.Number(f.StitchingHours)} h.", "from memory"),
-        ("graphite greys pale thread", (i, m, f) => OnCloth(m) && i.Id == "pencil" && f.PalestThreadL > PaleL, (_, _, _) => "Graphite rubs off and greys pale thread.", "common practice"),
-        ("permanent line uncovered", (i, m, f) => OnCloth(m) && i.Id == "pigment-pen" && f.LineWidthMm < CoversMm, (_, _, f) => (Told)$"It stays for good, and a stitched line of {Say.Length(f.LineWidthMm)} does not cover it.", "from memory"),
+        ("does not show on dark", (i, m, f) => OnCloth(m) && f.Cloth.Dark && !i.ShowsOnDark, (_, _, _) =>
+            "Its line does not show on dark cloth.", "common practice"),
+        ("water on what must not be wet", (i, m, f) => OnCloth(m) && i.GoesBy is GoesBy.ColdWater or GoesBy.AirOrWater && !f.Soakable,
+            (_, _, f) => $"It must be washed out, and {f.Cloth.Kind.Name} must not be soaked.", "common practice"),
+        ("heat on what bears none", (i, m, f) => OnCloth(m) && i.GoesBy == GoesBy.Heat && f.Cloth.MaxIron == IronLimit.None, (_, _, _) =>
+            "It goes by the iron, and the cloth takes none.", "common practice"),
+        ("heat where there is no iron", (i, m, f) => OnCloth(m) && i.GoesBy == GoesBy.Heat && !f.Has("iron"), (_, _, _) =>
+            "It goes by the iron, and there is none.", "common practice"),
+        ("fades before the work is done", (i, _, f) => i.LastsHours < f.StitchingHours, (i, _, f) =>
+            $"It lasts about {Say.Number(i.LastsHours, 0)} h, and the stitching takes {Say.Number(f.StitchingHours)} h.", "from memory"),
+        ("air fades in a sitting", (i, _, f) => i.GoesBy == GoesBy.AirOrWater && i.LastsHours >= f.StitchingHours && f.StitchingHours > 1,
+            (_, _, f) => $"It is good for one sitting, and the stitching takes {Say.Number(f.StitchingHours)} h.", "from memory"),
+        ("graphite greys pale thread", (i, m, f) => OnCloth(m) && i.Id == "pencil" && f.PalestThreadL > PaleL, (_, _, _) =>
+            "Graphite rubs off and greys pale thread.", "common practice"),
+        ("permanent line uncovered", (i, m, f) => OnCloth(m) && i.Id == "pigment-pen" && f.LineWidthMm < CoversMm, (_, _, f) =>
+            (Told)$"It stays for good, and a stitched line of {Say.Length(f.LineWidthMm)} does not cover it.", "from memory"),
     ];
 
     /// <summary>Whether the method leaves its marker's line on the cloth itself.</summary>

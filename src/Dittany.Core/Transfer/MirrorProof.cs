@@ -18,23 +18,29 @@ public enum Handling
 }
 
 /// <summary>
-/// The mirror proof: a method is a chain of handlings, and words must read right on the front. Whether to print mirrored is derived from the chain, never stored.
+/// The mirror proof: a method is a chain of handlings, and words must read right on the front. Whether to print mirrored is derived from
+/// the chain, never stored.
 /// </summary>
 public static class MirrorProof
 {
     /// <summary>Whether this handling turns the design over, left for right.</summary>
-    public static bool Turns(Handling handling) => handling is Handling.LayFaceDownOnCloth or Handling.LayOnWrongSide or Handling.LookFromOtherSide || TurnsUp(handling);
+    public static bool Turns(Handling handling) =>
+        handling is Handling.LayFaceDownOnCloth or Handling.LayOnWrongSide or Handling.LookFromOtherSide || TurnsUp(handling);
 
     /// <summary>Whether this handling puts the top at the bottom as well.</summary>
     public static bool TurnsUp(Handling handling) => handling is Handling.TurnPieceOver or Handling.FoldOver;
 
-    /// <summary>What is done to a part that was stitched flat and is folded over when worn: the piece is turned over, and the part folded down.</summary>
+    /// <summary>
+    /// What is done to a part that was stitched flat and is folded over when worn: the piece is turned over, and the part folded down.
+    /// </summary>
     public static IReadOnlyList<Handling> Folding { get; } = [Handling.TurnPieceOver, Handling.FoldOver];
 
     /// <summary>Whether words end upside down after the chain.</summary>
     public static bool UpsideDown(IEnumerable<Handling> chain) => chain.Count(TurnsUp) % 2 == 1;
 
-    /// <summary>Whether the design must be put on paper mirrored so that it reads right on the front: when it is turned an odd number of times.</summary>
+    /// <summary>
+    /// Whether the design must be put on paper mirrored so that it reads right on the front: when it is turned an odd number of times.
+    /// </summary>
     public static bool PrintMirrored(IEnumerable<Handling> chain) => chain.Count(Turns) % 2 == 1;
 
     /// <summary>Whether words that were put on paper mirrored, or not, read right on the front after the chain.</summary>

@@ -3,15 +3,18 @@ using Dittany.Core.Geometry;
 namespace Dittany.Core.Transfer;
 
 /// <summary>
-/// A rough paper shape of one motif or one wording, to be cut out and pushed about on the item: its outline in mm as it lies there, and its middle. Round ones are circles, for they are
-/// cut quickest.
+/// A rough paper shape of one motif or one wording, to be cut out and pushed about on the item: its outline in mm as it lies there, and its
+/// middle. Round ones are circles, for they are cut quickest.
 /// </summary>
 public sealed record PaperShape(string Name, IReadOnlyList<Pt> OutlineMm, Pt MiddleMm, bool Round, IReadOnlyList<IReadOnlyList<Pt>> LinesMm)
 {
     /// <summary>Paper left round the stitches, mm (from memory): the shape stands for the room they want.</summary>
     public const double SpareMm = 3;
 
-    /// <summary>Bays narrower than this share of the size are not cut into, and no narrower than <see cref="LeastBayMm"/> (from memory: what scissors follow).</summary>
+    /// <summary>
+    /// Bays narrower than this share of the size are not cut into, and no narrower than <see cref="LeastBayMm"/> (from memory: what
+    /// scissors follow).
+    /// </summary>
     private const double BayShare = 0.16;
 
     private const double LeastBayMm = 5;
@@ -24,7 +27,8 @@ public sealed record PaperShape(string Name, IReadOnlyList<Pt> OutlineMm, Pt Mid
     private const int CircleCorners = 48;
 
     /// <summary>Least and greatest corner of the box round it, mm.</summary>
-    public (Pt Least, Pt Greatest) Box { get; } = (new Pt(OutlineMm.Min(p => p.X), OutlineMm.Min(p => p.Y)), new Pt(OutlineMm.Max(p => p.X), OutlineMm.Max(p => p.Y)));
+    public (Pt Least, Pt Greatest) Box { get; } = (new Pt(OutlineMm.Min(p => p.X), OutlineMm.Min(p => p.Y)),
+        new Pt(OutlineMm.Max(p => p.X), OutlineMm.Max(p => p.Y)));
 
     public double WidthMm => Box.Greatest.X - Box.Least.X;
 
@@ -47,7 +51,9 @@ public sealed record PaperShape(string Name, IReadOnlyList<Pt> OutlineMm, Pt Mid
         var circle = new Circle(about.Centre, about.RadiusMm + spare);
         if (whole.AreaMm2 >= RoundFrom * Math.PI * circle.RadiusMm * circle.RadiusMm)
         {
-            return new PaperShape(name, Enumerable.Range(0, CircleCorners).Select(i => circle.Centre + (new Pt(Math.Sin(Math.Tau * i / CircleCorners), -Math.Cos(Math.Tau * i / CircleCorners)) * Outside(circle.RadiusMm))).ToArray(), circle.Centre, true, linesMm);
+            return new PaperShape(name, Enumerable.Range(0, CircleCorners).Select(i => circle.Centre
+                + (new Pt(Math.Sin(Math.Tau * i / CircleCorners),
+                -Math.Cos(Math.Tau * i / CircleCorners)) * Outside(circle.RadiusMm))).ToArray(), circle.Centre, true, linesMm);
         }
 
         var ring = Region.Roughly(whole.Rings[0], RoughlyMm).Rings[0];
@@ -68,15 +74,20 @@ public static class PaperNest
     /// <summary>Left between neighbours for the scissors, mm (from memory).</summary>
     public const double ApartMm = 4;
 
-    /// <summary>Leaves of shapes that go on one each, and those that are larger than the room of a leaf. Sizes in mm; every shape is in one of the two, once.</summary>
-    public static (IReadOnlyList<IReadOnlyList<NestedShape>> Leaves, IReadOnlyList<PaperShape> TooLarge) Lay(IReadOnlyList<PaperShape> shapes, double widthMm, double heightMm)
+    /// <summary>
+    /// Leaves of shapes that go on one each, and those that are larger than the room of a leaf. Sizes in mm; every shape is in one of the
+    /// two, once.
+    /// </summary>
+    public static (IReadOnlyList<IReadOnlyList<NestedShape>> Leaves,
+        IReadOnlyList<PaperShape> TooLarge) Lay(IReadOnlyList<PaperShape> shapes, double widthMm, double heightMm)
     {
         var rows = new List<(int Leaf, double Y, double Height, double X)>();
         var leaves = new List<(double Bottom, List<NestedShape> Shapes)>();
         var tooLarge = shapes.Where(s => s.WidthMm > widthMm || s.HeightMm > heightMm).ToArray();
 
         // Heights count in whole millimetres, so that shapes that are alike keep their order.
-        foreach (var (shape, high) in shapes.Where(s => !tooLarge.Contains(s)).Select(s => (Shape: s, High: Math.Min(heightMm, Math.Ceiling(s.HeightMm)))).OrderByDescending(s => s.High))
+        foreach (var (shape, high) in shapes.Where(s => !tooLarge.Contains(s)).Select(s =>
+            (Shape: s, High: Math.Min(heightMm, Math.Ceiling(s.HeightMm)))).OrderByDescending(s => s.High))
         {
             var k = rows.FindIndex(r => r.X + shape.WidthMm <= widthMm && high <= r.Height);
             if (k < 0)

@@ -17,7 +17,9 @@ public static class Sheet
     /// <summary>Neighbouring pages share this much, to be laid over each other.</summary>
     public const double OverlapMm = 10;
 
-    /// <summary>The tiles by rows, left to right. The design's box is given with its own margins included; it is centred on what the tiles show.</summary>
+    /// <summary>
+    /// The tiles by rows, left to right. The design's box is given with its own margins included; it is centred on what the tiles show.
+    /// </summary>
     public static IReadOnlyList<Tile> Tiles(double widthMm, double heightMm, Paper paper)
     {
         var (w, h) = (paper.WidthMm - (2 * MarginMm), paper.HeightMm - (2 * MarginMm) - FootMm);

@@ -11,8 +11,9 @@ public enum AlphabetKind
 }
 
 /// <summary>
-/// One letter of an alphabet: strokes in writing order, y up, baseline at 0, capitals 100 high. <paramref name="Left"/> and <paramref name="Right"/> are the
-/// spaces to leave beside its ink; the ink runs from <paramref name="InkFrom"/> to <paramref name="InkTo"/>, accents not counted.
+/// One letter of an alphabet: strokes in writing order, y up, baseline at 0, capitals 100 high. <paramref name="Left"/> and
+/// <paramref name="Right"/> are the spaces to leave beside its ink; the ink runs from <paramref name="InkFrom"/> to
+/// <paramref name="InkTo"/>, accents not counted.
 /// </summary>
 public sealed record Glyph(string Letter, double Left, double Right, double InkFrom, double InkTo, IReadOnlyList<Stroke> Strokes)
 {
@@ -24,7 +25,8 @@ public sealed record Glyph(string Letter, double Left, double Right, double InkF
     public long Number { get; } = Interlocked.Increment(ref _last);
 
     /// <summary>Whether it has a dot: a straight stroke so short that it reads as a point.</summary>
-    public bool HasDot { get; } = Strokes.Any(s => !s.Closed && s.Curves.Count == 1 && s.Curves[0].IsStraight && s.Start.To(s.End) <= Alphabets.DotUnits);
+    public bool HasDot { get; } = Strokes.Any(s => !s.Closed && s.Curves.Count == 1 && s.Curves[0].IsStraight
+        && s.Start.To(s.End) <= Alphabets.DotUnits);
 
     /// <summary>Strokes as few points, for how near letters come to each other: within half a hundredth of the capital.</summary>
     public IReadOnlyList<IReadOnlyList<Pt>> Coarse { get; } = Strokes.Select(s => s.Flatten(Alphabets.CoarseUnits)).ToArray();
@@ -34,34 +36,46 @@ public sealed record Glyph(string Letter, double Left, double Right, double InkF
 }
 
 /// <summary>
-/// Two neighbours, in units: how the right one is moved so that the white between them looks even, and the nearest distance of their ink then, at usual and at wide spacing.
+/// Two neighbours, in units: how the right one is moved so that the white between them looks even, and the nearest distance of their ink
+/// then, at usual and at wide spacing.
 /// </summary>
 public sealed record Beside(double Kern, double Gap, double WideGap);
 
 /// <summary>
-/// A letter in a row: <paramref name="At"/> is where its own x = 0 stands, in units from the start of the row; <paramref name="Gap"/> the nearest distance to the ink of the
-/// letter before it, infinite after a space or where they are joined. Where it is joined its first stroke goes on from the first stroke of the letter before, and
+/// A letter in a row: <paramref name="At"/> is where its own x = 0 stands, in units from the start of the row; <paramref name="Gap"/> the
+/// nearest distance to the ink of the letter before it, infinite after a space or where they are joined. Where it is joined its first
+/// stroke goes on from the first stroke of the letter before, and
 /// <paramref name="Strokes"/> stand for those of the glyph, the join included.
 /// </summary>
-public sealed record ShapedLetter(string Letter, Glyph Glyph, double At, double Gap, bool Joins = false, IReadOnlyList<Stroke>? Strokes = null)
+public sealed record ShapedLetter(string Letter, Glyph Glyph, double At, double Gap, bool Joins = false,
+    IReadOnlyList<Stroke>? Strokes = null)
 {
     /// <summary>Its strokes as points.</summary>
-    public IReadOnlyList<IReadOnlyList<Pt>> Lines { get; } = Strokes?.Select(s => s.Flatten(Alphabets.FlattenUnits)).ToArray() ?? Glyph.Lines;
+    public IReadOnlyList<IReadOnlyList<Pt>> Lines { get; } = Strokes?.Select(s => s.Flatten(Alphabets.FlattenUnits)).ToArray()
+        ?? Glyph.Lines;
 }
 
-/// <summary>A row of letters in the order they are read along it from left to right; <paramref name="Spaces"/> are the middles of the spaces, in units.</summary>
+/// <summary>
+/// A row of letters in the order they are read along it from left to right; <paramref name="Spaces"/> are the middles of the spaces, in
+/// units.
+/// </summary>
 public sealed record ShapedRow(IReadOnlyList<ShapedLetter> Letters, IReadOnlyList<double> Spaces);
 
 /// <summary>
-/// What Dittany measured of an alphabet on its own letters, in hundredths of the capital: height of the small letters, weight of the stroke (null for single strokes), tightest
-/// bend, narrowest opening, how wide a usual letter is, and how wide its strokes are along their middle lines (null for single strokes).
+/// What Dittany measured of an alphabet on its own letters, in hundredths of the capital: height of the small letters, weight of the stroke
+/// (null for single strokes), tightest bend, narrowest opening, how wide a usual letter is, and how wide its strokes are along their middle
+/// lines (null for single strokes).
 /// </summary>
-public sealed record AlphabetFacts(double XHeight, double? StrokeWeight, double TightestRadius, double NarrowestOpening, double Width, StrokeWidths? Widths = null)
+public sealed record AlphabetFacts(double XHeight, double? StrokeWeight, double TightestRadius, double NarrowestOpening, double Width,
+    StrokeWidths? Widths = null)
 {
     /// <summary>Letters an alphabet is judged by (common practice of type: the commonest small letters, some capitals).</summary>
     private const string JudgedBy = "aeghnorstAEHMNORS";
 
-    /// <summary>Measures over the letters an alphabet is judged by; those it lacks are left out, and one that has none has nothing to shut or to bend.</summary>
+    /// <summary>
+    /// Measures over the letters an alphabet is judged by; those it lacks are left out, and one that has none has nothing to shut or to
+    /// bend.
+    /// </summary>
     public static AlphabetFacts Of(IAlphabet alphabet, double? weight, StrokeWidths? widths = null)
     {
         var glyphs = JudgedBy.Select(c => alphabet.Find(c.ToString())).OfType<Glyph>().ToArray();
@@ -86,7 +100,9 @@ public interface IAlphabet
 
     AlphabetKind Kind { get; }
 
-    /// <summary>The glyph for one letter as a reader counts letters (base and accents together, NFC), or null where the alphabet lacks it.</summary>
+    /// <summary>
+    /// The glyph for one letter as a reader counts letters (base and accents together, NFC), or null where the alphabet lacks it.
+    /// </summary>
     Glyph? Find(string letter);
 
     /// <summary>Whether it has a letter; cheaper than finding it.</summary>
@@ -98,7 +114,9 @@ public interface IAlphabet
     /// <summary>How two neighbours stand; measured once and kept.</summary>
     Beside Beside(Glyph left, Glyph right);
 
-    /// <summary>Letters of a row in their places: usual spacing, or spread wider by so many units. Every letter but spaces must be in the alphabet.</summary>
+    /// <summary>
+    /// Letters of a row in their places: usual spacing, or spread wider by so many units. Every letter but spaces must be in the alphabet.
+    /// </summary>
     ShapedRow Shape(string row, double wider);
 
     /// <summary>What was measured of it.</summary>

@@ -24,7 +24,10 @@ internal sealed class AxisGraph
         }
     }
 
-    /// <summary>Takes side lines away that lead into corners, then draws junctions together that belong to one crossing, and takes away what that left.</summary>
+    /// <summary>
+    /// Takes side lines away that lead into corners, then draws junctions together that belong to one crossing, and takes away what that
+    /// left.
+    /// </summary>
     public void Clean(double spurHalfWidths, double oneJunction, double usualHalf)
     {
         Prune(spurHalfWidths, usualHalf);
@@ -32,19 +35,26 @@ internal sealed class AxisGraph
         Prune(spurHalfWidths, usualHalf);
     }
 
-    /// <summary>Strokes: ways between ends and junctions, joined where one goes straight on as another; what is closed without a junction is a round.</summary>
+    /// <summary>
+    /// Strokes: ways between ends and junctions, joined where one goes straight on as another; what is closed without a junction is a
+    /// round.
+    /// </summary>
     public IEnumerable<(IReadOnlyList<Pt> Points, IReadOnlyList<double> HalfWidths, bool Closed)> Strokes(double straightOn)
     {
         var chains = Chains();
-        var ends = chains.SelectMany((c, i) => c.Closed ? [] : new[] { (Node: c.Nodes[0], Chain: i, Start: true), (Node: c.Nodes[^1], Chain: i, Start: false) }).GroupBy(e => e.Node);
+        var ends = chains.SelectMany((c, i) => c.Closed ? []
+            : new[] { (Node: c.Nodes[0], Chain: i, Start: true), (Node: c.Nodes[^1], Chain: i, Start: false) }).GroupBy(e => e.Node);
         var partner = new Dictionary<(int Chain, bool Start), (int Chain, bool Start)>();
         foreach (var junction in ends.Where(g => g.Count() > 1).OrderBy(g => g.Key))
         {
             var here = junction.ToList();
-            var pairs = here.SelectMany((a, i) => here.Skip(i + 1).Select(b => (A: a, B: b, Turn: Pt.TurnRadians(Leaving(a.Chain, a.Start) * -1, Leaving(b.Chain, b.Start))))).Where(p => p.Turn < straightOn).OrderBy(p => p.Turn);
+            var pairs = here.SelectMany((a, i) => here.Skip(i + 1).Select(b =>
+                (A: a, B: b, Turn: Pt.TurnRadians(Leaving(a.Chain, a.Start) * -1, Leaving(b.Chain, b.Start))))).Where(p =>
+                p.Turn < straightOn).OrderBy(p => p.Turn);
             foreach (var (a, b, _) in pairs)
             {
-                if (!partner.ContainsKey((a.Chain, a.Start)) && !partner.ContainsKey((b.Chain, b.Start)) && !(a.Chain == b.Chain && a.Start == b.Start))
+                if (!partner.ContainsKey((a.Chain, a.Start)) && !partner.ContainsKey((b.Chain, b.Start))
+                    && !(a.Chain == b.Chain && a.Start == b.Start))
                 {
                     partner[(a.Chain, a.Start)] = (b.Chain, b.Start);
                     partner[(b.Chain, b.Start)] = (a.Chain, a.Start);
@@ -186,14 +196,18 @@ internal sealed class AxisGraph
 
     private const double SerifLonger = 1.45;
 
-    /// <summary>A line that runs out into a corner ends thinner than this share of its root; one that ends as thick as a stroke is a stroke, and only a very short one is none.</summary>
+    /// <summary>
+    /// A line that runs out into a corner ends thinner than this share of its root; one that ends as thick as a stroke is a stroke, and
+    /// only a very short one is none.
+    /// </summary>
     private const double Tapered = 0.5;
 
     private const double BluntHalfWidths = 0.5;
 
     /// <summary>
-    /// All side lines of a junction at once, for the two that lead into the corners of an end belong together; what is left when they are gone may be no side line any more. Where
-    /// every line of a junction is short it is a blot, and its two longest stay. A serif stands at an end, one to each side: where a stroke goes on beyond, as above the bar of a t, side lines are bars.
+    /// All side lines of a junction at once, for the two that lead into the corners of an end belong together; what is left when they are
+    /// gone may be no side line any more. Where every line of a junction is short it is a blot, and its two longest stay. A serif stands at
+    /// an end, one to each side: where a stroke goes on beyond, as above the bar of a t, side lines are bars.
     /// </summary>
     private void Prune(double halfWidths, double usualHalf)
     {
@@ -235,8 +249,10 @@ internal sealed class AxisGraph
     {
         while (true)
         {
-            var bridge = Chains().Where(c => !c.Closed && c.Nodes[0] != c.Nodes[^1] && _next[c.Nodes[0]].Count > 2 && _next[c.Nodes[^1]].Count > 2)
-                .Where(c => Length(c.Nodes) < halfWidths * Math.Max(_half[c.Nodes[0]], _half[c.Nodes[^1]])).OrderBy(c => Length(c.Nodes)).Select(c => c.Nodes).FirstOrDefault();
+            var bridge = Chains().Where(c => !c.Closed && c.Nodes[0] != c.Nodes[^1] && _next[c.Nodes[0]].Count > 2
+                && _next[c.Nodes[^1]].Count > 2)
+                .Where(c => Length(c.Nodes) < halfWidths * Math.Max(_half[c.Nodes[0]], _half[c.Nodes[^1]])).OrderBy(c =>
+                    Length(c.Nodes)).Select(c => c.Nodes).FirstOrDefault();
             if (bridge is null)
             {
                 return;

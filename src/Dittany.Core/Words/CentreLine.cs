@@ -5,7 +5,10 @@ using NetTopologySuite.Triangulate;
 
 namespace Dittany.Core.Words;
 
-/// <summary>A line down the middle of a shape, with half the shape's width at each of its points: what it would take to write the shape in one stroke.</summary>
+/// <summary>
+/// A line down the middle of a shape, with half the shape's width at each of its points: what it would take to write the shape in one
+/// stroke.
+/// </summary>
 public sealed record CentreStroke(IReadOnlyList<Pt> Points, IReadOnlyList<double> HalfWidths, bool Closed, IReadOnlySet<int> Corners)
 {
     /// <summary>The stroke as curves through its points, straight on into its corners.</summary>
@@ -15,9 +18,10 @@ public sealed record CentreStroke(IReadOnlyList<Pt> Points, IReadOnlyList<double
 }
 
 /// <summary>
-/// Centre lines of shapes by their medial axis (Blum 1967): the points that are as near to two sides. It is found from the Voronoi cells of points set closely along the outline
-/// (Brandt and Algazi 1992), pruned of what only leads into corners and serifs, its junctions drawn together, and put into the strokes a hand would write: straight on where lines meet,
-/// from the left and the top. Not a tracing of the outline; a shape as wide as it is high has no line worth writing and gives a short one.
+/// Centre lines of shapes by their medial axis (Blum 1967): the points that are as near to two sides. It is found from the Voronoi cells of
+/// points set closely along the outline (Brandt and Algazi 1992), pruned of what only leads into corners and serifs, its junctions drawn
+/// together, and put into the strokes a hand would write: straight on where lines meet, from the left and the top. Not a tracing of the
+/// outline; a shape as wide as it is high has no line worth writing and gives a short one.
 /// </summary>
 public static class CentreLine
 {
@@ -26,16 +30,24 @@ public static class CentreLine
 
     private const int MostSamples = 2600;
 
-    /// <summary>A side line shorter than this many half widths, reckoned at its root, leads into a corner or a serif: the corner of a square stroke leads away √2 of them.</summary>
+    /// <summary>
+    /// A side line shorter than this many half widths, reckoned at its root, leads into a corner or a serif: the corner of a square stroke
+    /// leads away √2 of them.
+    /// </summary>
     private const double SpurHalfWidths = 1.9;
 
-    /// <summary>Junctions nearer than this many half widths are one: two strokes that cross meet in two of them, and at a slant further apart.</summary>
+    /// <summary>
+    /// Junctions nearer than this many half widths are one: two strokes that cross meet in two of them, and at a slant further apart.
+    /// </summary>
     private const double OneJunction = 1.15;
 
     /// <summary>Two lines that meet and go on within this turn are one stroke (radians).</summary>
     private const double StraightOn = 0.9;
 
-    /// <summary>Points of a line stand evenly, so far apart in strokes' widths: near enough for its bends, far enough to leave the unsteadiness of the cells out.</summary>
+    /// <summary>
+    /// Points of a line stand evenly, so far apart in strokes' widths: near enough for its bends, far enough to leave the unsteadiness of
+    /// the cells out.
+    /// </summary>
     private const double Apart = 0.62;
 
     /// <summary>A turn of more than this over a width of the stroke is a corner (radians).</summary>
@@ -43,7 +55,10 @@ public static class CentreLine
 
     private static readonly GeometryFactory Factory = Region.Factory;
 
-    /// <summary>Centre lines of the shape with these outlines (even-odd), in its own units, in writing order: y is up or down as <paramref name="yUp"/> says. Empty where there is no area.</summary>
+    /// <summary>
+    /// Centre lines of the shape with these outlines (even-odd), in its own units, in writing order: y is up or down as
+    /// <paramref name="yUp"/> says. Empty where there is no area.
+    /// </summary>
     public static IReadOnlyList<CentreStroke> Of(IReadOnlyList<IReadOnlyList<Pt>> rings, bool yUp)
     {
         NetTopologySuite.Geometries.Geometry area = Factory.CreatePolygon();
@@ -103,7 +118,10 @@ public static class CentreLine
         return strokes;
     }
 
-    /// <summary>Where a stroke ends on another, smoothing has parted them by a hair: its end is set on the other's curve again, or on its own further on.</summary>
+    /// <summary>
+    /// Where a stroke ends on another, smoothing has parted them by a hair: its end is set on the other's curve again, or on its own
+    /// further on.
+    /// </summary>
     private static void Meet(List<CentreStroke> strokes, double width)
     {
         for (var i = 0; i < strokes.Count; i++)
@@ -117,8 +135,10 @@ public static class CentreLine
             {
                 var points = strokes[i].Points.ToArray();
                 var end = last ? points.Length - 1 : 0;
-                var others = strokes.Where((_, k) => k != i).Select(o => o.Curved().Flatten(width * 0.01)).Append(Further(strokes[i], last, 2.5 * width));
-                var near = others.SelectMany(o => o).Where(p => p.To(points[end]) < NearEnough * width).OrderBy(p => p.To(points[end])).Take(1).ToArray();
+                var others = strokes.Where((_, k) => k != i).Select(o =>
+                    o.Curved().Flatten(width * 0.01)).Append(Further(strokes[i], last, 2.5 * width));
+                var near = others.SelectMany(o => o).Where(p => p.To(points[end]) < NearEnough * width).OrderBy(p =>
+                    p.To(points[end])).Take(1).ToArray();
                 if (near.Length == 1 && near[0] != points[end])
                 {
                     points[end] = near[0];
@@ -151,12 +171,16 @@ public static class CentreLine
 
     private static bool Neighbours(Coordinate a, Coordinate b, double step) => a.Distance(b) < step * 1.02;
 
-    /// <summary>The ends of the cell wall that an edge of the triangulation crosses: the circumcentres of the triangles at its two sides.</summary>
-    private static bool Centre(NetTopologySuite.Triangulate.QuadEdge.QuadEdgeSubdivision subdivision, NetTopologySuite.Triangulate.QuadEdge.QuadEdge edge, out Coordinate from, out Coordinate to)
+    /// <summary>
+    /// The ends of the cell wall that an edge of the triangulation crosses: the circumcentres of the triangles at its two sides.
+    /// </summary>
+    private static bool Centre(NetTopologySuite.Triangulate.QuadEdge.QuadEdgeSubdivision subdivision,
+        NetTopologySuite.Triangulate.QuadEdge.QuadEdge edge, out Coordinate from, out Coordinate to)
     {
         (from, to) = (new Coordinate(), new Coordinate());
         var (left, right) = (edge.LNext, edge.Sym.LNext);
-        if (subdivision.IsFrameEdge(edge) || subdivision.IsFrameEdge(left) || subdivision.IsFrameEdge(right) || subdivision.IsFrameEdge(edge.LPrev) || subdivision.IsFrameEdge(edge.Sym.LPrev))
+        if (subdivision.IsFrameEdge(edge) || subdivision.IsFrameEdge(left) || subdivision.IsFrameEdge(right)
+            || subdivision.IsFrameEdge(edge.LPrev) || subdivision.IsFrameEdge(edge.Sym.LPrev))
         {
             return false;
         }
@@ -176,7 +200,8 @@ public static class CentreLine
             for (var k = 0; k < pieces; k++)
             {
                 var t = (double)k / pieces;
-                yield return new Coordinate(points[i - 1].X + ((points[i].X - points[i - 1].X) * t), points[i - 1].Y + ((points[i].Y - points[i - 1].Y) * t));
+                yield return new Coordinate(points[i - 1].X + ((points[i].X - points[i - 1].X) * t), points[i - 1].Y
+                    + ((points[i].Y - points[i - 1].Y) * t));
             }
         }
     }
@@ -271,7 +296,10 @@ public static class CentreLine
         }
     }
 
-    /// <summary>Strokes turned to begin at the left or the top and put in the order they are written: from the left by where they begin, the longer first where that is the same.</summary>
+    /// <summary>
+    /// Strokes turned to begin at the left or the top and put in the order they are written: from the left by where they begin, the longer
+    /// first where that is the same.
+    /// </summary>
     private static CentreStroke[] Written(List<CentreStroke> strokes, int down) => strokes
         .Select(s =>
         {
@@ -284,12 +312,16 @@ public static class CentreLine
                 var turn = Enumerable.Range(0, points.Length).Sum(i => Pt.Cross(points[i], points[(i + 1) % points.Length])) * down;
                 var n = points.Length;
                 var corners = s.Corners.Select(c => (c - top + n) % n).ToHashSet();
-                return turn <= 0 ? new CentreStroke(points, halves, true, corners) : new CentreStroke([points[0], .. points.Skip(1).Reverse()], [halves[0], .. halves.Skip(1).Reverse()], true, corners.Select(c => (n - c) % n).ToHashSet());
+                return turn <= 0 ? new CentreStroke(points, halves, true, corners)
+                    : new CentreStroke([points[0], .. points.Skip(1).Reverse()], [halves[0], .. halves.Skip(1).Reverse()], true,
+                    corners.Select(c => (n - c) % n).ToHashSet());
             }
 
             // An upright begins at its top, a level line at its left; a curve at whichever end is further to the top and left.
             var (a, b) = (s.Points[0], s.Points[^1]);
-            return (a.Y * down) + (a.X * 0.8) <= (b.Y * down) + (b.X * 0.8) ? s : new CentreStroke([.. s.Points.Reverse()], [.. s.HalfWidths.Reverse()], false, s.Corners.Select(c => s.Points.Count - 1 - c).ToHashSet());
+            return (a.Y * down) + (a.X * 0.8) <= (b.Y * down) + (b.X * 0.8) ? s
+                : new CentreStroke([.. s.Points.Reverse()], [.. s.HalfWidths.Reverse()], false,
+                s.Corners.Select(c => s.Points.Count - 1 - c).ToHashSet());
         })
         .OrderBy(s => Math.Round(s.Points.Min(p => p.X) / 6)).ThenByDescending(s => Polyline.Length(s.Points)).ToArray();
 }

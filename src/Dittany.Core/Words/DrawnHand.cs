@@ -6,8 +6,8 @@ using Dittany.Core.Measures;
 namespace Dittany.Core.Words;
 
 /// <summary>
-/// An alphabet drawn by us, read from its drawing: a line for each letter with its spaces left and right and its strokes in writing order. Accented letters are composed from
-/// their base and their marks. It is kept in memory as it is asked for.
+/// An alphabet drawn by us, read from its drawing: a line for each letter with its spaces left and right and its strokes in writing order.
+/// Accented letters are composed from their base and their marks. It is kept in memory as it is asked for.
 /// </summary>
 internal class DrawnHand : IAlphabet
 {
@@ -90,7 +90,8 @@ internal class DrawnHand : IAlphabet
                 continue;
             }
 
-            // The comma under g would tangle with its tail and is turned and set above (Latvian usage); k, l, n, r, and their capitals keep a comma below.
+            // The comma under g would tangle with its tail and is turned and set above (Latvian usage); k, l, n, r, and their capitals keep
+            // a comma below.
             var below = code == '\u0327' && "GKLNRkglnr".Contains(parts[0], StringComparison.Ordinal) ? '\u0326' : code;
             if (letter is "ģ")
             {
@@ -139,14 +140,19 @@ internal class DrawnHand : IAlphabet
     private const char Horn = '\u031B';
     private const char DotBelow = '\u0323';
 
-    /// <summary>How far beside a roof or bowl the second accent stands, and how far above its foot; how wide a horn is (from memory: clear of it by a line and a half).</summary>
+    /// <summary>
+    /// How far beside a roof or bowl the second accent stands, and how far above its foot; how wide a horn is (from memory: clear of it by
+    /// a line and a half).
+    /// </summary>
     private const double BesideRoof = 30;
 
     private const double BesideRaised = 6;
 
     private const double HornWide = 13;
 
-    /// <summary>The horn grows from the top of the right stem of a u, or from the shoulder of an o, half-way between its top and its side.</summary>
+    /// <summary>
+    /// The horn grows from the top of the right stem of a u, or from the shoulder of an o, half-way between its top and its side.
+    /// </summary>
     private static Pt HornAt(char letter, Glyph glyph, double top)
     {
         var half = (glyph.InkTo - glyph.InkFrom) / 2;
@@ -171,7 +177,8 @@ internal class DrawnHand : IAlphabet
             var head = fields[0].Split(' ');
             var strokes = fields.Skip(1).Select(StrokeReading.Read).ToArray();
             var points = strokes.SelectMany(s => s.Flatten(0.1)).ToArray();
-            glyphs.Add(head[0], new Glyph(head[0], StrokeReading.Number(head[1]), StrokeReading.Number(head[2]), points.Min(p => p.X), points.Max(p => p.X), strokes));
+            glyphs.Add(head[0], new Glyph(head[0], StrokeReading.Number(head[1]), StrokeReading.Number(head[2]), points.Min(p => p.X),
+                points.Max(p => p.X), strokes));
         }
 
         return glyphs;

@@ -4,8 +4,8 @@ using Dittany.Core.Geometry;
 namespace Dittany.Core.Words;
 
 /// <summary>
-/// How narrow a drawing's openings are and how tight its bends: measured as those of a letter are, and scale-free. In the units of the drawing. Parts of one drawing may touch. Of a repeated
-/// motif the smallest copy is measured, for the others open no less.
+/// How narrow a drawing's openings are and how tight its bends: measured as those of a letter are, and scale-free. In the units of the
+/// drawing. Parts of one drawing may touch. Of a repeated motif the smallest copy is measured, for the others open no less.
 /// </summary>
 public sealed record FigureMeasures(double Narrowest, double TightestRadius)
 {
@@ -16,7 +16,8 @@ public sealed record FigureMeasures(double Narrowest, double TightestRadius)
 
     private static FigureMeasures Fresh(IReadOnlyList<FigurePart> parts)
     {
-        var drawn = parts.Where(p => p.Kind != FigureKind.Dot).GroupBy(p => p.Copy).Where(g => g.Key >= 0).Select(g => new Figure(g.ToArray())).OrderBy(f => Math.Round(Math.Max(f.Width, f.Height), 6)).FirstOrDefault()?.Parts.ToArray() ?? [];
+        var drawn = parts.Where(p => p.Kind != FigureKind.Dot).GroupBy(p => p.Copy).Where(g => g.Key >= 0).Select(g =>
+            new Figure(g.ToArray())).OrderBy(f => Math.Round(Math.Max(f.Width, f.Height), 6)).FirstOrDefault()?.Parts.ToArray() ?? [];
         if (drawn.Length == 0)
         {
             return new FigureMeasures(double.PositiveInfinity, double.PositiveInfinity);

@@ -3,9 +3,10 @@ using Dittany.Core.Geometry;
 namespace Dittany.Core.Words;
 
 /// <summary>
-/// How large a wording can be at its anchor. Exact, not searched: as the wording grows about the anchor each piece of it meets each edge of the field over one interval of
-/// sizes; between the blocked intervals it lies wholly inside or wholly outside, stroke by stroke. The highest free interval that is inside gives the answer, so a hole in
-/// the field (a button) that makes fitting come and go with size is no trap.
+/// How large a wording can be at its anchor. Exact, not searched: as the wording grows about the anchor each piece of it meets each edge of
+/// the field over one interval of sizes; between the blocked intervals it lies wholly inside or wholly outside, stroke by stroke. The
+/// highest free interval that is inside gives the answer, so a hole in the field (a button) that makes fitting come and go with size is no
+/// trap.
 /// </summary>
 public static class Fit
 {
@@ -16,9 +17,11 @@ public static class Fit
     private const double Slit = 1e-6;
 
     /// <summary>
-    /// The largest capital height in mm at which every line, already narrowed to its centre, lies in <paramref name="room"/>: the field eroded by half the stitched width.
-    /// <paramref name="lines"/> are for capitals 1 mm high about the anchor. 0 where no size fits; at most <see cref="MostCapMm"/>. <paramref name="hull"/> gives the corners of the hull round all lines where they
-    /// are known already: in a room without bays nothing else has to be looked at.
+    /// The largest capital height in mm at which every line, already narrowed to its centre, lies in <paramref name="room"/>: the field
+    /// eroded by half the stitched width.
+    /// <paramref name="lines"/> are for capitals 1 mm high about the anchor. 0 where no size fits; at most <see cref="MostCapMm"/>.
+    /// <paramref name="hull"/> gives the corners of the hull round all lines where they are known already: in a room without bays nothing
+    /// else has to be looked at.
     /// </summary>
     public static double LargestCapMm(Region room, Pt anchor, IEnumerable<IReadOnlyList<Pt>> lines, Func<IReadOnlyList<Pt>>? hull = null)
     {
@@ -77,10 +80,15 @@ public static class Fit
         return 0;
     }
 
-    /// <summary>What fitting so many points into a room takes: in one without bays the hull is looked at alone, else every piece meets every edge.</summary>
-    internal static long Steps(Region room, int points) => room.IsEmpty ? 0 : room.IsConvex ? points : (long)points * room.Rings.Sum(r => r.Count);
+    /// <summary>
+    /// What fitting so many points into a room takes: in one without bays the hull is looked at alone, else every piece meets every edge.
+    /// </summary>
+    internal static long Steps(Region room, int points) => room.IsEmpty ? 0 : room.IsConvex ? points
+        : (long)points * room.Rings.Sum(r => r.Count);
 
-    /// <summary>In a room without bays each corner is inside over one stretch of sizes, and so is the whole where all of these overlap.</summary>
+    /// <summary>
+    /// In a room without bays each corner is inside over one stretch of sizes, and so is the whole where all of these overlap.
+    /// </summary>
     private static double LargestInConvex(IReadOnlyList<Pt> ring, Pt anchor, IReadOnlyList<Pt> corners)
     {
         var (from, to) = (0.0, MostCapMm);
@@ -105,7 +113,8 @@ public static class Fit
     private const double LookMm = 1;
 
     /// <summary>Whether the lines at one size lie wholly in the room; for layouts that must be made anew at every size.</summary>
-    public static bool Holds(Region room, Pt anchor, IEnumerable<IReadOnlyList<Pt>> lines, double capMm) => !room.IsEmpty && lines.All(line =>
+    public static bool Holds(Region room, Pt anchor, IEnumerable<IReadOnlyList<Pt>> lines, double capMm) => !room.IsEmpty
+        && lines.All(line =>
     {
         for (var i = 0; i < line.Count; i++)
         {
@@ -133,16 +142,20 @@ public static class Fit
     });
 
     /// <summary>
-    /// The largest height in mm at which something that is laid out anew at every height still fits: looked for from <paramref name="mostMm"/> downwards by a twentieth at a
-    /// time (or another <paramref name="step"/>), then halved to a quarter of a percent. 0 where none does.
+    /// The largest height in mm at which something that is laid out anew at every height still fits: looked for from
+    /// <paramref name="mostMm"/> downwards by a twentieth at a time (or another <paramref name="step"/>), then halved to a quarter of a
+    /// percent. 0 where none does.
     /// </summary>
-    public static double LargestBySearch(Func<double, bool> fits, double leastMm, double mostMm, double step = 0.95) => Down(fits, leastMm, mostMm, mostMm, step);
+    public static double LargestBySearch(Func<double, bool> fits, double leastMm, double mostMm, double step = 0.95) =>
+        Down(fits, leastMm, mostMm, mostMm, step);
 
     /// <summary>
-    /// The same where more is known: that it lies below <paramref name="mostMm"/>, about where (<paramref name="expectedMm"/>), and a height that something larger has come to (<paramref name="likelyMm"/>,
-    /// or 0): those are tried first, then further and further from them.
+    /// The same where more is known: that it lies below <paramref name="mostMm"/>, about where (<paramref name="expectedMm"/>), and a
+    /// height that something larger has come to (<paramref name="likelyMm"/>, or 0): those are tried first, then further and further from
+    /// them.
     /// </summary>
-    public static double LargestNear(Func<double, bool> fits, double leastMm, double mostMm, double expectedMm, double likelyMm, double step)
+    public static double LargestNear(Func<double, bool> fits, double leastMm, double mostMm, double expectedMm, double likelyMm,
+        double step)
     {
         var bad = mostMm;
         foreach (var guess in new[] { expectedMm / Math.Sqrt(Near), likelyMm })
@@ -206,11 +219,18 @@ public static class Fit
         return good;
     }
 
-    /// <summary>How far the lines at this size lie outside the room, in mm; 0 when they fit. Where there is no room at all they are outside as far as they reach from their anchor.</summary>
+    /// <summary>
+    /// How far the lines at this size lie outside the room, in mm; 0 when they fit. Where there is no room at all they are outside as far
+    /// as they reach from their anchor.
+    /// </summary>
     public static double OverflowMm(Region room, Pt anchor, IEnumerable<IReadOnlyList<Pt>> lines, double capMm) =>
-        lines.SelectMany(line => line).Select(p => room.IsEmpty ? p.Length * capMm : room.OutsideBy(anchor + (p * capMm))).DefaultIfEmpty(0).Max();
+        lines.SelectMany(line => line).Select(p => room.IsEmpty ? p.Length * capMm
+            : room.OutsideBy(anchor + (p * capMm))).DefaultIfEmpty(0).Max();
 
-    /// <summary>So many intervals are kept apart before they are merged: a drawing of ten thousand pieces in a ragged room meets its edges millions of times.</summary>
+    /// <summary>
+    /// So many intervals are kept apart before they are merged: a drawing of ten thousand pieces in a ragged room meets its edges millions
+    /// of times.
+    /// </summary>
     private const int MostApart = 1 << 16;
 
     /// <summary>Intervals in order, those that meet as one.</summary>
@@ -236,7 +256,10 @@ public static class Fit
         }
     }
 
-    /// <summary>Sizes at which some piece meets some edge; edges further from the anchor than <paramref name="reachMm"/> are never met by a size that fits.</summary>
+    /// <summary>
+    /// Sizes at which some piece meets some edge; edges further from the anchor than <paramref name="reachMm"/> are never met by a size
+    /// that fits.
+    /// </summary>
     private static List<(double From, double To)> Blocked(Region room, Pt anchor, IReadOnlyList<IReadOnlyList<Pt>> lines, double reachMm)
     {
         var blocked = new List<(double, double)>();
@@ -271,8 +294,8 @@ public static class Fit
     }
 
     /// <summary>
-    /// The sizes s at which s·[q0, q1] meets the edge. In the frame of q0 and d = q1 − q0 the grown piece is { s·q0 + u·d, 0 ≤ u ≤ s }: a wedge, in which the edge cuts one
-    /// stretch, and its s-values are the interval.
+    /// The sizes s at which s·[q0, q1] meets the edge. In the frame of q0 and d = q1 − q0 the grown piece is { s·q0 + u·d, 0 ≤ u ≤ s }: a
+    /// wedge, in which the edge cuts one stretch, and its s-values are the interval.
     /// </summary>
     private static void Meet(Pt q0, Pt q1, Pt e0, Pt e1, List<(double, double)> blocked)
     {

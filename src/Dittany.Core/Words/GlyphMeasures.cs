@@ -6,9 +6,9 @@ using NetTopologySuite.Operation.Polygonize;
 namespace Dittany.Core.Words;
 
 /// <summary>
-/// What decides whether a letter stays open, free of size: in units of a hundredth of the capital. <paramref name="Counters"/> are the widest circles that sit in its
-/// enclosed spaces (diameters); <paramref name="Gaps"/> the narrowest places between strokes that should be apart; <paramref name="TightestRadius"/> its sharpest
-/// smooth bend, infinity where it is all straight.
+/// What decides whether a letter stays open, free of size: in units of a hundredth of the capital. <paramref name="Counters"/> are the
+/// widest circles that sit in its enclosed spaces (diameters); <paramref name="Gaps"/> the narrowest places between strokes that should be
+/// apart; <paramref name="TightestRadius"/> its sharpest smooth bend, infinity where it is all straight.
 /// </summary>
 public sealed record GlyphMeasures(IReadOnlyList<double> Counters, IReadOnlyList<double> Gaps, double TightestRadius)
 {
@@ -42,7 +42,8 @@ public sealed record GlyphMeasures(IReadOnlyList<double> Counters, IReadOnlyList
 
     private static double[] CountersOf(IEnumerable<Coordinate[]> lines)
     {
-        var noded = NetTopologySuite.Operation.Union.UnaryUnionOp.Union(lines.Select(l => (NetTopologySuite.Geometries.Geometry)Region.Factory.CreateLineString(l)).ToArray());
+        var noded = NetTopologySuite.Operation.Union.UnaryUnionOp.Union(
+            lines.Select(l => (NetTopologySuite.Geometries.Geometry)Region.Factory.CreateLineString(l)).ToArray());
         var polygonizer = new Polygonizer();
         polygonizer.Add(noded);
         return polygonizer.GetPolygons()
@@ -72,8 +73,8 @@ public sealed record GlyphMeasures(IReadOnlyList<double> Counters, IReadOnlyList
     }
 
     /// <summary>
-    /// Gaps: between strokes that do not meet, their nearest distance; and from each free end to the rest of the letter, where the way along the ink is much longer
-    /// than the way across.
+    /// Gaps: between strokes that do not meet, their nearest distance; and from each free end to the rest of the letter, where the way
+    /// along the ink is much longer than the way across.
     /// </summary>
     private static double[] MeasureGaps(Glyph glyph)
     {

@@ -4,22 +4,28 @@ using Dittany.Core.Measures;
 namespace Dittany.Core.Words;
 
 /// <summary>
-/// Dittany's joined hand: letters run into each other as a pen would write them, so that a name is one line of thread with a few crossings and dots after it. The joins are
-/// true: each runs from where the one letter leaves to where the next is entered, in the direction of both.
+/// Dittany's joined hand: letters run into each other as a pen would write them, so that a name is one line of thread with a few crossings
+/// and dots after it. The joins are true: each runs from where the one letter leaves to where the next is entered, in the direction of
+/// both.
 /// </summary>
 public static partial class JoinedHand
 {
     /// <summary>How far the hand leans: to the right by so much of the height.</summary>
     private const double Lean = 0.16;
 
-    /// <summary>From where a letter leaves to the left edge of the next, in units; more where it leaves at the top and the next is entered lower.</summary>
+    /// <summary>
+    /// From where a letter leaves to the left edge of the next, in units; more where it leaves at the top and the next is entered lower.
+    /// </summary>
     private const double Apart = 13;
 
     private const double ApartFromTop = 6;
 
     private const double DownFromTop = 20;
 
-    /// <summary>A join from the top runs into a tall letter half way up its loop, as a pen would: at this parameter of the loop's first curve; and so far apart they stand then.</summary>
+    /// <summary>
+    /// A join from the top runs into a tall letter half way up its loop, as a pen would: at this parameter of the loop's first curve; and
+    /// so far apart they stand then.
+    /// </summary>
     private const double IntoLoop = 0.55;
 
     private const double ApartFromTopToLoop = 9;
@@ -30,7 +36,9 @@ public static partial class JoinedHand
     /// <summary>A letter that leaves higher than this leaves at the top.</summary>
     private const double TopFrom = 40;
 
-    private static readonly Dictionary<string, Form> Drawn = Letters.Split('\n', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Select(Form.Read).ToDictionary(f => f.Letter, StringComparer.Ordinal);
+    private static readonly Dictionary<string, Form> Drawn = Letters.Split('\n',
+        StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Select(Form.Read).ToDictionary(f => f.Letter,
+        StringComparer.Ordinal);
 
     public static IAlphabet Alphabet { get; } = new Hand();
 
@@ -44,7 +52,8 @@ public static partial class JoinedHand
 
     private static Pt Leant(Pt p) => new(p.X + (Lean * p.Y), p.Y);
 
-    private sealed record Form(string Letter, Entry? Entry, bool Lifts, Stroke Main, IReadOnlyList<Curve> WhenJoined, IReadOnlyList<Curve> WhenNot, IReadOnlyList<Stroke> Before, IReadOnlyList<Stroke> After)
+    private sealed record Form(string Letter, Entry? Entry, bool Lifts, Stroke Main, IReadOnlyList<Curve> WhenJoined,
+        IReadOnlyList<Curve> WhenNot, IReadOnlyList<Stroke> Before, IReadOnlyList<Stroke> After)
     {
         public static Form Read(string row)
         {
@@ -81,7 +90,8 @@ public static partial class JoinedHand
         private static Pt Unit(Pt d) => d * (1 / d.Length);
     }
 
-    private sealed class Hand() : DrawnHand("joined-hand", "Joined hand", "Letters run into each other: a name is one line of thread, with few ends.", UprightHand.Letters, UprightHand.Marks)
+    private sealed class Hand() : DrawnHand("joined-hand", "Joined hand",
+        "Letters run into each other: a name is one line of thread, with few ends.", UprightHand.Letters, UprightHand.Marks)
     {
         /// <summary>Pairs of letters whose join is kept: more than any language has.</summary>
         private const int MostJoins = 5_000;
@@ -108,7 +118,8 @@ public static partial class JoinedHand
                 {
                     var step = Step(lastForm, form) + wider;
                     at += step;
-                    var strokes = wider == 0 ? _joined.Of((last!, letter), _ => Joined(lastForm, form, glyph, step)) : Joined(lastForm, form, glyph, step);
+                    var strokes = wider == 0 ? _joined.Of((last!, letter), _ => Joined(lastForm, form, glyph, step))
+                        : Joined(lastForm, form, glyph, step);
                     letters.Add(new ShapedLetter(letter, glyph, at, double.PositiveInfinity, true, strokes));
                 }
                 else
@@ -154,7 +165,8 @@ public static partial class JoinedHand
             return new Glyph(letter, 9, 9, points.Min(p => p.X), points.Max(p => p.X), strokes);
         }
 
-        private static Stroke Alone(Form form) => form.WhenNot.Count == 0 ? form.Main : new Stroke([.. form.WhenNot, .. form.Main.Curves], false);
+        private static Stroke Alone(Form form) => form.WhenNot.Count == 0 ? form.Main
+            : new Stroke([.. form.WhenNot, .. form.Main.Curves], false);
 
         /// <summary>Half way between the leftmost and the rightmost of the small letter's body, the exit not counted.</summary>
         private static double Middle(Form form)
@@ -165,7 +177,8 @@ public static partial class JoinedHand
 
         /// <summary>The form of the letter's base: accents do not change how it is joined.</summary>
         private static Form? FormOf(string letter) =>
-            Drawn.GetValueOrDefault(letter) ?? (letter.Normalize(System.Text.NormalizationForm.FormD) is { Length: > 1 } parts ? Drawn.GetValueOrDefault(parts[..1]) : null);
+            Drawn.GetValueOrDefault(letter) ?? (letter.Normalize(System.Text.NormalizationForm.FormD) is { Length: > 1 } parts
+                ? Drawn.GetValueOrDefault(parts[..1]) : null);
 
         /// <summary>From the one letter's x = 0 to the next one's.</summary>
         private static double Step(Form from, Form to)
@@ -187,7 +200,8 @@ public static partial class JoinedHand
             var (start, end) = (from.Out - new Pt(step, 0), intoLoop ? body[0].P0 : to.In);
             var inWay = intoLoop ? body[0].Velocity(0) * (1 / body[0].Velocity(0).Length) : to.InWay;
             var ease = Ease * start.To(end);
-            var main = new Stroke([new Curve(start, start + (from.OutWay * ease), end - (inWay * ease), end), .. to.WhenJoined, .. body], false);
+            var main = new Stroke([new Curve(start, start + (from.OutWay * ease), end - (inWay * ease), end), .. to.WhenJoined, .. body],
+                false);
 
             // Accents stand behind the letter's own strokes in its glyph.
             var own = to.Before.Count + 1;

@@ -1,9 +1,10 @@
 namespace Dittany.Core.Words;
 
 /// <summary>
-/// The drawing of the joined hand, upright; it is leant when it is read. Each line is one letter: how it is entered, then its strokes (see <see cref="StrokeReading"/>), y up,
-/// capitals 100, small letters 60, tails to −37. <c>S</c> is the stroke that runs on; <c>J</c> comes before it where the letter is joined to the one before, <c>I</c> where it
-/// is not; <c>B</c> is written before it, <c>D</c> when the pen is lifted at the end of the joined letters. Entered <c>top</c> at a stem, <c>over</c> the top of a round,
+/// The drawing of the joined hand, upright; it is leant when it is read. Each line is one letter: how it is entered, then its strokes (see
+/// <see cref="StrokeReading"/>), y up, capitals 100, small letters 60, tails to −37. <c>S</c> is the stroke that runs on; <c>J</c> comes
+/// before it where the letter is joined to the one before, <c>I</c> where it is not; <c>B</c> is written before it, <c>D</c> when the pen
+/// is lifted at the end of the joined letters. Entered <c>top</c> at a stem, <c>over</c> the top of a round,
 /// <c>loop</c> on the way up, <c>eye</c> into an e, or not at all (<c>-</c>); where the last word is <c>end</c> the pen is lifted after it.
 /// </summary>
 public static partial class JoinedHand

@@ -4,8 +4,8 @@ using Dittany.Core.Items;
 namespace Dittany.Core.Words;
 
 /// <summary>
-/// Lays a wording out along its arrangement for capitals 1 mm high. Separate letters are turned whole, as cut-out letters would be; joined ones are bent with their line, so
-/// that the joins hold.
+/// Lays a wording out along its arrangement for capitals 1 mm high. Separate letters are turned whole, as cut-out letters would be; joined
+/// ones are bent with their line, so that the joins hold.
 /// </summary>
 internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Stands stands, Arrangement arrangement, Ornament? ornament)
 {
@@ -31,7 +31,9 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
 
     public Arrangement Arrangement => arrangement;
 
-    /// <summary>A thing in a row: a letter, or the drawing that stands in it. Middle and box in capital heights from the middle of its row.</summary>
+    /// <summary>
+    /// A thing in a row: a letter, or the drawing that stands in it. Middle and box in capital heights from the middle of its row.
+    /// </summary>
     private sealed record InRow(ShapedLetter? Letter, double Middle, double Scale = 1);
 
     private sealed record Laid(IReadOnlyList<IReadOnlyList<InRow>> Rows, IReadOnlyList<double> Widths, Figure? Beside);
@@ -51,11 +53,15 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
         }
 
         var capitals = letters.All(l => l.Letter.Any(char.IsUpper) || l.Letter.All(c => !char.IsLetter(c)));
-        var setting = new Setting(letters, rows.Count, WidthOf(letters), new Pt(0, -origin), capitals, new Pt(0, -origin - middle), parts, way.LeastRadius);
+        var setting = new Setting(letters, rows.Count, WidthOf(letters), new Pt(0, -origin), capitals, new Pt(0, -origin - middle), parts,
+            way.LeastRadius);
         return way.Settled(setting, stands);
     }
 
-    /// <summary>Whether no point of any letter lies outside, neighbours not pushed apart; the outermost letters are asked first, for they leave a room first.</summary>
+    /// <summary>
+    /// Whether no point of any letter lies outside, neighbours not pushed apart; the outermost letters are asked first, for they leave a
+    /// room first.
+    /// </summary>
     public bool MayFit(bool wide, double capMm, Func<Pt, bool> inside)
     {
         var (laid, way, _, _, _) = Bent(wide, capMm);
@@ -71,13 +77,15 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
                     continue;
                 }
 
-                var (centre, frame, unit, drop) = ((letter.Glyph.InkFrom + letter.Glyph.InkTo) / 2, way.FrameAt(r, item.Middle), Unit * item.Scale, (1 - item.Scale) / 2);
+                var (centre, frame, unit, drop) = ((letter.Glyph.InkFrom + letter.Glyph.InkTo) / 2, way.FrameAt(r, item.Middle),
+                    Unit * item.Scale, (1 - item.Scale) / 2);
                 // The corners of a coarse line stand on the true one: enough to see that it leaves the room.
                 foreach (var line in joined ? letter.Lines : letter.Glyph.Coarse)
                 {
                     foreach (var p in line)
                     {
-                        if (!inside(joined ? way.Stand(r, item.Middle + ((p.X - centre) * unit), 0, p.Y * unit) : frame.At((p.X - centre) * unit, (p.Y * unit) + drop)))
+                        if (!inside(joined ? way.Stand(r, item.Middle + ((p.X - centre) * unit), 0, p.Y * unit)
+                            : frame.At((p.X - centre) * unit, (p.Y * unit) + drop)))
                         {
                             return false;
                         }
@@ -126,17 +134,20 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
     {
         var wider = (wide ? Setting.WideUnits : 0) + (arrangement.Way == WordWay.Spaced ? Arrangement.SpacedBy * Alphabets.CapUnits : 0);
         var (laid, widths) = (new List<IReadOnlyList<InRow>>(), new List<double>());
-        var beside = ornament is { Place: OrnamentPlace.Before or OrnamentPlace.After or OrnamentPlace.Between } ? ornament.Draw(double.PositiveInfinity, BesideHigh) : null;
+        var beside = ornament is { Place: OrnamentPlace.Before or OrnamentPlace.After or OrnamentPlace.Between }
+            ? ornament.Draw(double.PositiveInfinity, BesideHigh) : null;
         for (var r = 0; r < rows.Count; r++)
         {
             var shaped = alphabet.Shape(rows[r], wider);
-            var items = shaped.Letters.Select(l => (Letter: (ShapedLetter?)l, From: (l.At + l.Glyph.InkFrom) * Unit, To: (l.At + l.Glyph.InkTo) * Unit)).ToList();
+            var items = shaped.Letters.Select(l => (Letter: (ShapedLetter?)l, From: (l.At + l.Glyph.InkFrom) * Unit,
+                To: (l.At + l.Glyph.InkTo) * Unit)).ToList();
             if (beside is not null && Hosts(r, shaped))
             {
                 Insert(items, shaped, beside.Width);
             }
 
-            var scales = items.Select(i => arrangement.Way == WordWay.Monogram && shaped.Letters.Count == Arrangement.MostInitials && ReferenceEquals(i.Letter, shaped.Letters[1]) ? Arrangement.MiddleInitial : 1).ToArray();
+            var scales = items.Select(i => arrangement.Way == WordWay.Monogram && shaped.Letters.Count == Arrangement.MostInitials
+                && ReferenceEquals(i.Letter, shaped.Letters[1]) ? Arrangement.MiddleInitial : 1).ToArray();
             if (arrangement.Way == WordWay.Monogram)
             {
                 Initials(items, scales);
@@ -155,7 +166,8 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
         {
             OrnamentPlace.Before => r == 0,
             OrnamentPlace.After => r == rows.Count - 1,
-            _ => shaped.Spaces.Count > 0 ? !rows.Take(r).Any(x => x.Contains(' ', StringComparison.Ordinal)) : r == 0 && rows.All(x => !x.Contains(' ', StringComparison.Ordinal)),
+            _ => shaped.Spaces.Count > 0 ? !rows.Take(r).Any(x => x.Contains(' ', StringComparison.Ordinal)) : r == 0
+                && rows.All(x => !x.Contains(' ', StringComparison.Ordinal)),
         };
     }
 
@@ -171,13 +183,16 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
         }
     }
 
-    /// <summary>Opens a gap for the drawing: before, after, or at the space nearest the middle (after the words where there is none).</summary>
+    /// <summary>
+    /// Opens a gap for the drawing: before, after, or at the space nearest the middle (after the words where there is none).
+    /// </summary>
     private void Insert(List<(ShapedLetter? Letter, double From, double To)> items, ShapedRow shaped, double width)
     {
         var at = ornament!.Place switch
         {
             OrnamentPlace.Before => items.Min(i => i.From) - OrnamentGap,
-            OrnamentPlace.Between when shaped.Spaces.Count > 0 => shaped.Spaces.OrderBy(s => Math.Abs((s * Unit) - ((items[0].From + items[^1].To) / 2))).First() * Unit,
+            OrnamentPlace.Between when shaped.Spaces.Count > 0 =>
+                shaped.Spaces.OrderBy(s => Math.Abs((s * Unit) - ((items[0].From + items[^1].To) / 2))).First() * Unit,
             _ => items.Max(i => i.To) + OrnamentGap,
         };
         var need = width + (2 * OrnamentGap);
@@ -204,11 +219,13 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
         foreach (var item in row)
         {
             IReadOnlyList<IReadOnlyList<Pt>>? shape = null;
-            if (way.Bends && item.Letter is { Joins: false } letter && placed.Count > 0 && placed[^1].Item.Letter is { } previous && double.IsFinite(letter.Gap) && way.TurnsBetween(placed[^1].Middle, item.Middle + push))
+            if (way.Bends && item.Letter is { Joins: false } letter && placed.Count > 0 && placed[^1].Item.Letter is { } previous
+                && double.IsFinite(letter.Gap) && way.TurnsBetween(placed[^1].Middle, item.Middle + push))
             {
                 stood ??= Coarse(previous, r, placed[^1].Middle, way);
 
-                // The feet or heads of neighbours lean together on a bend: they are pushed apart until they are as far from each other as on a straight line.
+                // The feet or heads of neighbours lean together on a bend: they are pushed apart until they are as far from each other as
+                // on a straight line.
                 var wanted = Math.Min(letter.Gap * Unit, Spacing.LeastGap * Unit);
                 for (var k = 0; k < Pushes; k++)
                 {
@@ -248,19 +265,24 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
             if (ornament is { Place: OrnamentPlace.Dot } dotted && parts.Count == 0 && Undotted(shaped, strokes) is { } undotted)
             {
                 (strokes, lines) = (undotted.Strokes, undotted.Strokes.Select(s => s.Flatten(Alphabets.FlattenUnits)).ToArray());
-                parts.AddRange(dotted.Draw(DotHigh * 1.3, DotHigh).Map(p => way.Stand(r, middle, p.X + ((undotted.At.X - glyphMiddle) * Unit), (undotted.At.Y * Unit) - p.Y)).Parts);
+                parts.AddRange(dotted.Draw(DotHigh * 1.3, DotHigh).Map(p =>
+                    way.Stand(r, middle, p.X + ((undotted.At.X - glyphMiddle) * Unit), (undotted.At.Y * Unit) - p.Y)).Parts);
             }
 
             var (unit, drop) = (Unit * item.Scale, (1 - item.Scale) / 2);
             var frame = way.FrameAt(r, middle);
-            Pt Map(Pt p) => joined ? way.Stand(r, middle + ((p.X - glyphMiddle) * unit), 0, p.Y * unit) : frame.At((p.X - glyphMiddle) * unit, (p.Y * unit) + drop);
-            IReadOnlyList<IReadOnlyList<Pt>> Mapped(IReadOnlyList<IReadOnlyList<Pt>> all) => all.Select(line => (IReadOnlyList<Pt>)line.Select(Map).ToArray()).ToArray();
+            Pt Map(Pt p) => joined ? way.Stand(r, middle + ((p.X - glyphMiddle) * unit), 0, p.Y * unit)
+                : frame.At((p.X - glyphMiddle) * unit, (p.Y * unit) + drop);
+            IReadOnlyList<IReadOnlyList<Pt>> Mapped(IReadOnlyList<IReadOnlyList<Pt>> all) =>
+                all.Select(line => (IReadOnlyList<Pt>)line.Select(Map).ToArray()).ToArray();
 
             var near = new Lazy<IReadOnlyList<IReadOnlyList<Pt>>>(() => Mapped(shaped.Glyph.Coarse));
             var before = last;
-            var turned = before is { } b && double.IsFinite(shaped.Gap) && (arrangement.Way == WordWay.Monogram || (way.Bends && way.TurnsBetween(b.Middle, middle)));
+            var turned = before is { } b && double.IsFinite(shaped.Gap)
+                && (arrangement.Way == WordWay.Monogram || (way.Bends && way.TurnsBetween(b.Middle, middle)));
             letters.Add(new SetLetter(
-                shaped.Letter, r, shaped.Glyph, Mapped(lines), () => strokes.Select(s => s.Map(Map)).ToArray(), () => turned ? Polyline.Between(before!.Value.Near.Value, near.Value) : shaped.Gap * Unit, shaped.Joins));
+                shaped.Letter, r, shaped.Glyph, Mapped(lines), () => strokes.Select(s => s.Map(Map)).ToArray(), () => turned
+                    ? Polyline.Between(before!.Value.Near.Value, near.Value) : shaped.Gap * Unit, shaped.Joins));
             last = (near, middle);
         }
     }
@@ -268,14 +290,17 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
     private static IReadOnlyList<IReadOnlyList<Pt>> Coarse(ShapedLetter letter, int row, double middle, Bend way)
     {
         var (centre, frame) = ((letter.Glyph.InkFrom + letter.Glyph.InkTo) / 2, way.FrameAt(row, middle));
-        return letter.Glyph.Coarse.Select(line => (IReadOnlyList<Pt>)line.Select(p => frame.At((p.X - centre) * Unit, p.Y * Unit)).ToArray()).ToArray();
+        return letter.Glyph.Coarse.Select(line => (IReadOnlyList<Pt>)line.Select(p =>
+            frame.At((p.X - centre) * Unit, p.Y * Unit)).ToArray()).ToArray();
     }
 
     /// <summary>A dotted letter without its dot, and where that was; null where it has none.</summary>
     private static (IReadOnlyList<Stroke> Strokes, Pt At)? Undotted(ShapedLetter shaped, IReadOnlyList<Stroke> strokes)
     {
-        var dot = shaped.Letter is "i" or "j" ? strokes.FirstOrDefault(s => !s.Closed && s.Curves.Count == 1 && s.Curves[0].IsStraight && s.Start.To(s.End) <= Alphabets.DotUnits) : null;
-        return dot is null ? null : (strokes.Where(s => !ReferenceEquals(s, dot)).ToArray(), Pt.Lerp(dot.Start, dot.End, 0.5) + new Pt(0, 6));
+        var dot = shaped.Letter is "i" or "j" ? strokes.FirstOrDefault(s => !s.Closed && s.Curves.Count == 1 && s.Curves[0].IsStraight
+            && s.Start.To(s.End) <= Alphabets.DotUnits) : null;
+        return dot is null ? null : (strokes.Where(s => !ReferenceEquals(s, dot)).ToArray(), Pt.Lerp(dot.Start, dot.End, 0.5)
+            + new Pt(0, 6));
     }
 
     /// <summary>Drawings above, below or round all of the words.</summary>

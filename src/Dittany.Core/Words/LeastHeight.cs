@@ -4,8 +4,9 @@ namespace Dittany.Core.Words;
 public static class LeastHeight
 {
     /// <summary>
-    /// A whole height in mm above this one at which something is cured, or null where none is up to four times as high: first in ever wider steps, then by halving back. A few tries do, where
-    /// every millimetre would be a hundred; it is the least wherever what is cured stays cured higher up.
+    /// A whole height in mm above this one at which something is cured, or null where none is up to four times as high: first in ever wider
+    /// steps, then by halving back. A few tries do, where every millimetre would be a hundred; it is the least wherever what is cured stays
+    /// cured higher up.
     /// </summary>
     public static double? Cured(double capMm, Func<double, bool> cured)
     {

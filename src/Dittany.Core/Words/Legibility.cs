@@ -9,7 +9,9 @@ namespace Dittany.Core.Words;
 /// <summary>A fault of legibility before remedies are found for it: the least capital height at which it is gone with this pair.</summary>
 public sealed record Fault(string What, string? Letter, double ByMm, double CuredAtMm, Told Text);
 
-/// <summary>How one letter reads: the least opening left in it once it is stitched (null where it has nothing to shut), and what must stay open, mm.</summary>
+/// <summary>
+/// How one letter reads: the least opening left in it once it is stitched (null where it has nothing to shut), and what must stay open, mm.
+/// </summary>
 public sealed record LetterReading(string Letter, double? OpenMm, double WantedMm)
 {
     public bool Reads => OpenMm is not { } open || open >= WantedMm - 1e-9;
@@ -45,7 +47,9 @@ public static class Legibility
         return cloth.Pile == Pile.None ? least : Math.Max(least, LeastOpeningPileMm);
     }
 
-    /// <summary>All faults of form (not of colour) at this height, in the order the letters are read; each letter is told of once.</summary>
+    /// <summary>
+    /// All faults of form (not of colour) at this height, in the order the letters are read; each letter is told of once.
+    /// </summary>
     public static IReadOnlyList<Fault> Faults(Setting setting, IAlphabet alphabet, Pair pair, Cloth cloth, double capMm)
     {
         var faults = new List<Fault>();
@@ -58,7 +62,8 @@ public static class Legibility
                 null,
                 least - capMm,
                 least,
-                $"A line of {Say.Length(pair.LineWidthMm)} is heavy for capitals of {Say.Length(capMm)}: {pair.Stitch.Name} with {Strands(pair.Strands)} wants at least {Say.Length(least)}."));
+                $"A line of {Say.Length(pair.LineWidthMm)} is heavy for capitals of {Say.Length(capMm)}: {pair.Stitch.Name} with "
+                    + $"{Strands(pair.Strands)} wants at least {Say.Length(least)}."));
         }
 
         var opening = LeastOpening(pair.LineWidthMm, cloth);
@@ -81,11 +86,13 @@ public static class Legibility
             }
         }
 
-        if (setting.Ornaments.Count > 0 && FigureMeasures.Of(setting.Ornaments) is { } drawn && double.IsFinite(drawn.Narrowest) && (drawn.Narrowest * capMm) - pair.LineWidthMm < opening - 1e-9)
+        if (setting.Ornaments.Count > 0 && FigureMeasures.Of(setting.Ornaments) is { } drawn && double.IsFinite(drawn.Narrowest)
+            && (drawn.Narrowest * capMm) - pair.LineWidthMm < opening - 1e-9)
         {
             var open = (drawn.Narrowest * capMm) - pair.LineWidthMm;
             faults.Add(new Fault(
-                "closes-up", null, opening - open, (opening + pair.LineWidthMm) / drawn.Narrowest, $"The drawing beside the words closes up: {Open(open)} where {Say.Length(opening)} must stay open."));
+                "closes-up", null, opening - open, (opening + pair.LineWidthMm) / drawn.Narrowest,
+                    $"The drawing beside the words closes up: {Open(open)} where {Say.Length(opening)} must stay open."));
         }
 
         for (var i = 1; i < setting.Letters.Count; i++)
@@ -104,7 +111,8 @@ public static class Legibility
                     letter.Letter,
                     opening - apart,
                     (opening + pair.LineWidthMm) / letter.GapBefore,
-                    $"The {letter.Letter} comes too near the {setting.Letters[i - 1].Letter} before it: {Open(apart)} between the threads where {Say.Length(opening)} is wanted."));
+                    $"The {letter.Letter} comes too near the {setting.Letters[i - 1].Letter} before it: {Open(apart)} between the threads "
+                        + $"where {Say.Length(opening)} is wanted."));
             }
         }
 
@@ -124,11 +132,15 @@ public static class Legibility
     }
 
     /// <summary>
-    /// How far the eye spreads a point on the cloth at a distance: the width of one minute of arc, which is what a normal eye tells apart (ISO 8596, decimal acuity 1.0), in mm. From a metre 0.29.
+    /// How far the eye spreads a point on the cloth at a distance: the width of one minute of arc, which is what a normal eye tells apart
+    /// (ISO 8596, decimal acuity 1.0), in mm. From a metre 0.29.
     /// </summary>
     public static double SpreadMm(double distanceMm) => distanceMm * Math.Tan(Math.PI / (180 * 60));
 
-    /// <summary>Our thread colours that read on a cloth, in the order they are offered, and the one that is taken: the first of them, or what differs most where none reads.</summary>
+    /// <summary>
+    /// Our thread colours that read on a cloth, in the order they are offered, and the one that is taken: the first of them, or what
+    /// differs most where none reads.
+    /// </summary>
     public static (ThreadColour Own, IReadOnlyList<ThreadColour> Reading) Colours(Cloth cloth)
     {
         double Apart(ThreadColour c) => ColourDifference.Lightness(Colour.Parse(c.Hex), cloth.Colour);
@@ -161,7 +173,10 @@ public static class Legibility
     /// <summary>From this much of lightness on a thread is called far lighter or darker (from memory).</summary>
     private const double FarL = 45;
 
-    /// <summary>How a thread stands against the cloth, as the eye says it: far darker than the cloth, a little lighter than the cloth, as light as the cloth.</summary>
+    /// <summary>
+    /// How a thread stands against the cloth, as the eye says it: far darker than the cloth, a little lighter than the cloth, as light as
+    /// the cloth.
+    /// </summary>
     internal static string Against(Colour thread, Cloth cloth)
     {
         var (own, under) = (thread.ToLab().L, cloth.Colour.ToLab().L);

@@ -47,8 +47,8 @@ public sealed class LetteringMemo
 }
 
 /// <summary>
-/// All that settles the size of one wording. <paramref name="Field"/> is the field; <paramref name="Slice"/> the part of it this element should keep to. Stated members are
-/// null where the plan decides.
+/// All that settles the size of one wording. <paramref name="Field"/> is the field; <paramref name="Slice"/> the part of it this element
+/// should keep to. Stated members are null where the plan decides.
 /// </summary>
 public sealed record LetteringQuestion(
     IAlphabet Alphabet,
@@ -64,7 +64,9 @@ public sealed record LetteringQuestion(
     SizeWish Wish,
     UsualLettering Usual)
 {
-    /// <summary>Shared by questions made from this one with another height, strands, stitch or wish; never with other words or another place.</summary>
+    /// <summary>
+    /// Shared by questions made from this one with another height, strands, stitch or wish; never with other words or another place.
+    /// </summary>
     internal LetteringMemo Memo { get; } = new();
 
     /// <summary>What its plan may still reckon.</summary>
@@ -78,8 +80,12 @@ public sealed record LetteringQuestion(
     public double UsualMostMm => Monogram ? Usual.MonogramMostMm!.Value : Usual.MostCapMm;
 }
 
-/// <summary>What was settled: stitch and strands, height, the largest that would fit, and the faults that are left. How far it overflows is reckoned when it is asked for: remedies seldom do.</summary>
-public sealed record LetteringAnswer(Pair Pair, Setting Setting, double CapMm, double LargestCapMm, Lazy<double> Overflow, IReadOnlyList<Fault> Faults)
+/// <summary>
+/// What was settled: stitch and strands, height, the largest that would fit, and the faults that are left. How far it overflows is reckoned
+/// when it is asked for: remedies seldom do.
+/// </summary>
+public sealed record LetteringAnswer(Pair Pair, Setting Setting, double CapMm, double LargestCapMm, Lazy<double> Overflow,
+    IReadOnlyList<Fault> Faults)
 {
     public double OverflowMm => Overflow.Value;
 
@@ -87,8 +93,8 @@ public sealed record LetteringAnswer(Pair Pair, Setting Setting, double CapMm, d
 }
 
 /// <summary>
-/// Settles stitch, strands and height together: a few pairs in order of preference, each fitted, and the first taken that reads at its own height and suits it.
-/// Never by going round until it settles.
+/// Settles stitch, strands and height together: a few pairs in order of preference, each fitted, and the first taken that reads at its own
+/// height and suits it. Never by going round until it settles.
 /// </summary>
 public static class Lettering
 {
@@ -157,11 +163,13 @@ public static class Lettering
     }
 
     /// <summary>Whether the tightest bend of the words can be followed by the shortest stitch at this height.</summary>
-    public static bool CanTurn(LetteringQuestion q, Pair pair, double capMm) => TightestMm(q, capMm) >= Tolerance.LeastRadiusMm(pair) - 1e-9;
+    public static bool CanTurn(LetteringQuestion q, Pair pair, double capMm) =>
+        TightestMm(q, capMm) >= Tolerance.LeastRadiusMm(pair) - 1e-9;
 
     /// <summary>Radius of the tightest bend at a height, mm; infinity where there is none.</summary>
     public static double TightestMm(LetteringQuestion q, double capMm) =>
-        q.Settings.Usual.Letters.Select(l => q.Alphabet.Measure(l.Glyph).TightestRadius).DefaultIfEmpty(double.PositiveInfinity).Min() / Alphabets.CapUnits * capMm;
+        q.Settings.Usual.Letters.Select(l => q.Alphabet.Measure(l.Glyph).TightestRadius).DefaultIfEmpty(
+            double.PositiveInfinity).Min() / Alphabets.CapUnits * capMm;
 
     /// <summary>The pair that is taken at a height, and its faults: no fitting is needed to know them.</summary>
     public static (Pair Pair, IReadOnlyList<Fault> Faults) At(LetteringQuestion q, double capMm)
@@ -178,10 +186,12 @@ public static class Lettering
     }
 
     /// <summary>
-    /// Remedies that are true: each is tried on these rows, then as a job that states it would be, and kept only when the fault is then gone. <paramref name="asJob"/> settles
-    /// the whole wording with a change, rows chosen anew. The least height first, then the fewest strands taken off, then another stitch, at this height.
+    /// Remedies that are true: each is tried on these rows, then as a job that states it would be, and kept only when the fault is then
+    /// gone. <paramref name="asJob"/> settles the whole wording with a change, rows chosen anew. The least height first, then the fewest
+    /// strands taken off, then another stitch, at this height.
     /// </summary>
-    public static IReadOnlyList<Remedy> Remedies(LetteringQuestion q, LetteringAnswer answer, Fault fault, Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob)
+    public static IReadOnlyList<Remedy> Remedies(LetteringQuestion q, LetteringAnswer answer, Fault fault, Func<Func<LetteringQuestion,
+        LetteringQuestion>, LetteringAnswer> asJob)
     {
         var remedies = new List<Remedy>();
         var cap = Math.Max(LeastCapMm, Math.Ceiling(fault.CuredAtMm * 10 - 1e-6) / 10);
@@ -205,7 +215,8 @@ public static class Lettering
             }
         }
 
-        var narrower = Book.Solid.Where(s => s.Info.WidthFactor < answer.Pair.Stitch.Info.WidthFactor).OrderByDescending(s => s.Info.WidthFactor).ThenBy(s => s.Id, StringComparer.Ordinal);
+        var narrower = Book.Solid.Where(s => s.Info.WidthFactor < answer.Pair.Stitch.Info.WidthFactor).OrderByDescending(s =>
+            s.Info.WidthFactor).ThenBy(s => s.Id, StringComparer.Ordinal);
         if (narrower.FirstOrDefault(s => Gone(x => x with { Stitch = s })) is { } stitch)
         {
             remedies.Add(new Remedy(Stitch: stitch.Id));
@@ -216,7 +227,8 @@ public static class Lettering
         bool Gone(Func<LetteringQuestion, LetteringQuestion> change) => Lacks(Changed(change(q))) && Lacks(asJob(change).Faults);
 
         bool Lacks(IReadOnlyList<Fault> faults) =>
-            faults.All(f => !string.Equals(f.What, fault.What, StringComparison.Ordinal) || !string.Equals(f.Letter, fault.Letter, StringComparison.Ordinal));
+            faults.All(f => !string.Equals(f.What, fault.What, StringComparison.Ordinal)
+                || !string.Equals(f.Letter, fault.Letter, StringComparison.Ordinal));
     }
 
     /// <summary>Faults that are left in these rows; at a stated height no fitting is needed to know them.</summary>
@@ -235,12 +247,15 @@ public static class Lettering
         double Overflow()
         {
             q.Budget.Spend(Fit.Steps(q.Field.For(pair.LineWidthMm), setting.Points));
-            var overflow = Math.Max(Fit.OverflowMm(q.Field.For(pair.LineWidthMm), q.AnchorMm, setting.Lines, cap), TooRoundBy(q, setting, cap));
+            var overflow = Math.Max(Fit.OverflowMm(q.Field.For(pair.LineWidthMm), q.AnchorMm, setting.Lines, cap),
+                TooRoundBy(q, setting, cap));
             return overflow < OverflowFromMm ? 0 : overflow;
         }
     }
 
-    /// <summary>The largest that fits: at usual spacing if that is high enough for it, else spaced wider and kept under that height.</summary>
+    /// <summary>
+    /// The largest that fits: at usual spacing if that is high enough for it, else spaced wider and kept under that height.
+    /// </summary>
     private static double Largest(LetteringQuestion q, Rooms rooms, Pair pair)
     {
         if (!q.Memo.Largest.TryGetValue((rooms, pair.LineWidthMm), out var largest))
@@ -262,10 +277,13 @@ public static class Lettering
         }
 
         var usual = Fit.LargestCapMm(room, q.AnchorMm, q.Settings.Usual.Lines, () => q.Settings.Usual.Hull);
-        return usual >= wideBelow * Exactness ? usual : Math.Min(Fit.LargestCapMm(room, q.AnchorMm, q.Settings.Wide.Lines, () => q.Settings.Wide.Hull), wideBelow - JustUnder);
+        return usual >= wideBelow * Exactness ? usual : Math.Min(Fit.LargestCapMm(room, q.AnchorMm, q.Settings.Wide.Lines, () =>
+            q.Settings.Wide.Hull), wideBelow - JustUnder);
     }
 
-    /// <summary>Along an edge, or round a radius that is given, the letters do not grow about one point: sizes are tried from above.</summary>
+    /// <summary>
+    /// Along an edge, or round a radius that is given, the letters do not grow about one point: sizes are tried from above.
+    /// </summary>
     private static double Searched(LetteringQuestion q, Rooms rooms, double lineWidthMm)
     {
         var room = rooms.For(lineWidthMm);
@@ -283,15 +301,18 @@ public static class Lettering
             most = Math.Min(most, radius / LeastRadiusMm(q.Settings.Usual, 1) * 1.0001);
         }
 
-        // A wider line has less room, and its letters stand no nearer: it cannot be larger than what a thinner one has come to. So the thinnest is looked for first.
+        // A wider line has less room, and its letters stand no nearer: it cannot be larger than what a thinner one has come to. So the
+        // thinnest is looked for first.
         var thinnest = q.Memo.Thinnest ??= Recommender.InOrder(q.Stitch, q.Strands, q.Facts).MinBy(p => p.LineWidthMm);
         if (thinnest is not null && thinnest.LineWidthMm < lineWidthMm)
         {
             Largest(q, rooms, thinnest);
         }
 
-        var known = q.Memo.Largest.Where(k => ReferenceEquals(k.Key.Rooms, rooms) && k.Value > 0).Select(k => (k.Key.LineWidthMm, LargestMm: k.Value)).OrderBy(k => k.LineWidthMm).ToArray();
-        var bound = q.Memo.Largest.Where(k => ReferenceEquals(k.Key.Rooms, rooms) && k.Key.LineWidthMm <= lineWidthMm).Select(k => k.Value * JustOver).Append(double.PositiveInfinity).Min();
+        var known = q.Memo.Largest.Where(k => ReferenceEquals(k.Key.Rooms, rooms) && k.Value > 0).Select(k =>
+            (k.Key.LineWidthMm, LargestMm: k.Value)).OrderBy(k => k.LineWidthMm).ToArray();
+        var bound = q.Memo.Largest.Where(k => ReferenceEquals(k.Key.Rooms, rooms) && k.Key.LineWidthMm <= lineWidthMm).Select(k =>
+            k.Value * JustOver).Append(double.PositiveInfinity).Min();
         most = Math.Min(most, bound);
         var along = q.Settings.Arrangement.PathMm is { Count: > 1 } path ? new WayAlong(path) : null;
         if (along is null)
@@ -302,7 +323,8 @@ public static class Lettering
         // A thinner line has come near already: from there a few percent are left to look through, and two others tell about where.
         if (bound <= most)
         {
-            return Fit.LargestNear(Fits, LeastCapMm, most, Expected(known, lineWidthMm) ?? most, known.Where(k => k.LineWidthMm >= lineWidthMm).Select(k => k.LargestMm).DefaultIfEmpty(0).Max(), PushedStep);
+            return Fit.LargestNear(Fits, LeastCapMm, most, Expected(known, lineWidthMm) ?? most,
+                known.Where(k => k.LineWidthMm >= lineWidthMm).Select(k => k.LargestMm).DefaultIfEmpty(0).Max(), PushedStep);
         }
 
         var rough = Fit.LargestBySearch(FitsRoughly, LeastCapMm, most);
@@ -324,7 +346,8 @@ public static class Lettering
             return TooRoundBy(q, setting, cap) == 0 && Fit.Holds(room, q.AnchorMm, setting.Lines, cap);
         }
 
-        // Whether the end of the words could lie in the room at all: asked before they are laid out, for most sizes that are too large fail at it.
+        // Whether the end of the words could lie in the room at all: asked before they are laid out, for most sizes that are too large fail
+        // at it.
         bool EndIn(double cap, int side)
         {
             var end = q.AnchorMm + along!.Follow(along.Middle + (side * Math.Max(0, (q.Settings.Usual.Width / 2) - LastLetter) * cap)).At;
@@ -341,10 +364,13 @@ public static class Lettering
             return null;
         }
 
-        return near.LargestMm + ((other.LargestMm - near.LargestMm) * (lineWidthMm - near.LineWidthMm) / (other.LineWidthMm - near.LineWidthMm));
+        return near.LargestMm + ((other.LargestMm - near.LargestMm) * (lineWidthMm - near.LineWidthMm) / (
+            other.LineWidthMm - near.LineWidthMm));
     }
 
-    /// <summary>The middle of the last letter is this near the end of the words at the most, and its ink this near its foot, in capital heights.</summary>
+    /// <summary>
+    /// The middle of the last letter is this near the end of the words at the most, and its ink this near its foot, in capital heights.
+    /// </summary>
     private const double LastLetter = 0.7;
 
     private const double EndSpare = 1.7;
@@ -377,9 +403,12 @@ public static class Lettering
 
     /// <summary>Whether a pair could come to suit: the wish is the most its height can be.</summary>
     private static bool MaySuit(LetteringQuestion q, Pair pair) =>
-        q.Stitch is not null || q.Strands is not null || q.Wish != SizeWish.Comfortable || Wished(q, pair) >= Recommender.SuitsFromMm(pair, q.Facts);
+        q.Stitch is not null || q.Strands is not null || q.Wish != SizeWish.Comfortable
+            || Wished(q, pair) >= Recommender.SuitsFromMm(pair, q.Facts);
 
-    /// <summary>A comfortable height: the usual share of the width, raised where the stitch wants it, never above what is usual here.</summary>
+    /// <summary>
+    /// A comfortable height: the usual share of the width, raised where the stitch wants it, never above what is usual here.
+    /// </summary>
     private static double Wished(LetteringQuestion q, Pair pair)
     {
         var eased = Math.Max(pair.Stitch.ComfortableCapMm(pair.Strands), Turns(q, pair));
@@ -414,7 +443,8 @@ public static class Lettering
 
         // Heights are told in whole millimetres; under 4 mm in halves. A least height rounds up, all else down.
         var step = cap < 4 ? 0.5 : 1;
-        var whole = q.Wish == SizeWish.Smallest && Math.Ceiling(cap / step) * step <= within ? Math.Ceiling(cap / step) * step : Math.Floor((cap / step) + 1e-9) * step;
+        var whole = q.Wish == SizeWish.Smallest && Math.Ceiling(cap / step) * step <= within ? Math.Ceiling(cap / step) * step
+            : Math.Floor((cap / step) + 1e-9) * step;
         return Math.Max(LeastCapMm, whole);
     }
 }

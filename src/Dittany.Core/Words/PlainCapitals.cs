@@ -1,7 +1,8 @@
 namespace Dittany.Core.Words;
 
 /// <summary>
-/// Small plain capitals for dates and short lines: wide, without a flourish, with nothing that closes up early. Small letters are written as capitals. Drawn as told by
+/// Small plain capitals for dates and short lines: wide, without a flourish, with nothing that closes up early. Small letters are written
+/// as capitals. Drawn as told by
 /// <see cref="StrokeReading"/>; each line is one letter: its spaces left and right, then its strokes in writing order, y up, capitals 100.
 /// </summary>
 public static class PlainCapitals
@@ -86,9 +87,11 @@ public static class PlainCapitals
 
     public static IAlphabet Alphabet { get; } = new Capitals();
 
-    private sealed class Capitals() : DrawnHand("plain-capitals", "Small plain capitals", "Wide capitals and figures without a flourish: dates and short lines stay open when they are small.", Letters, UprightHand.Marks)
+    private sealed class Capitals() : DrawnHand("plain-capitals", "Small plain capitals",
+        "Wide capitals and figures without a flourish: dates and short lines stay open when they are small.", Letters, UprightHand.Marks)
     {
-        private static readonly Dictionary<string, string> AsCapital = new(StringComparer.Ordinal) { ["ß"] = "ẞ", ["ı"] = "I", ["ȷ"] = "J", ["ŉ"] = "N", ["ſ"] = "S", ["ĸ"] = "K" };
+        private static readonly Dictionary<string, string> AsCapital = new(StringComparer.Ordinal) { ["ß"] = "ẞ", ["ı"] = "I", ["ȷ"] = "J",
+            ["ŉ"] = "N", ["ſ"] = "S", ["ĸ"] = "K" };
 
         /// <summary>A small letter is written as its capital, and keeps its own name.</summary>
         protected override Glyph? DrawnAs(string letter)

@@ -12,8 +12,10 @@ public static class Rows
     /// <summary>Words that belong to the one after them: a row does not end with them (common practice of lettering).</summary>
     private static readonly HashSet<string> Leading = new(StringComparer.OrdinalIgnoreCase)
     {
-        "&", "+", "and", "und", "et", "y", "e", "i", "og", "och", "en", "the", "a", "an", "of", "to", "for", "from", "with", "my", "our", "your", "de", "da", "di", "du", "del", "della",
-        "des", "la", "le", "les", "el", "los", "las", "der", "die", "das", "von", "van", "zu", "zur", "zum", "av", "af", "st.", "mr", "mrs", "ms", "dr",
+        "&", "+", "and", "und", "et", "y", "e", "i", "og", "och", "en", "the", "a", "an", "of", "to", "for", "from", "with", "my", "our",
+            "your", "de", "da", "di", "du", "del", "della",
+        "des", "la", "le", "les", "el", "los", "las", "der", "die", "das", "von", "van", "zu", "zur", "zum", "av", "af", "st.", "mr",
+            "mrs", "ms", "dr",
     };
 
     /// <summary>What a bad break costs, in letters of the longest row.</summary>
@@ -38,8 +40,9 @@ public static class Rows
     public static bool IsSpace(string letter) => letter is [var c] && char.GetUnicodeCategory(c) == UnicodeCategory.SpaceSeparator;
 
     /// <summary>
-    /// Rows of a text: forced breaks first; else <paramref name="wanted"/> rows broken where sense allows, so that the longest is as short as can be. A hyphen is never
-    /// invented, a row never ends with a word that leads to the next. Null where there are too few words for so many rows, or where forced breaks give another number.
+    /// Rows of a text: forced breaks first; else <paramref name="wanted"/> rows broken where sense allows, so that the longest is as short
+    /// as can be. A hyphen is never invented, a row never ends with a word that leads to the next. Null where there are too few words for
+    /// so many rows, or where forced breaks give another number.
     /// </summary>
     public static IReadOnlyList<string>? Break(string text, int? wanted)
     {
@@ -54,7 +57,8 @@ public static class Rows
     }
 
     /// <summary>Words as they may be parted: at spaces, but not at those that hold two together.</summary>
-    private static string[] Words(string row) => row.Split([' ', '\u2002', '\u2003', '\u2004', '\u2005', '\u2006', '\u2008', '\u2009', '\u200a', '\u205f', '\u3000'], StringSplitOptions.RemoveEmptyEntries);
+    private static string[] Words(string row) => row.Split([' ', '\u2002', '\u2003', '\u2004', '\u2005', '\u2006', '\u2008', '\u2009',
+        '\u200a', '\u205f', '\u3000'], StringSplitOptions.RemoveEmptyEntries);
 
     /// <summary>The ways to break a text that may be tried: as stated or forced, else one row up to a few.</summary>
     public static IReadOnlyList<IReadOnlyList<string>> Ways(string text, int? wanted)
@@ -70,17 +74,19 @@ public static class Rows
     }
 
     /// <summary>
-    /// The cheapest way to break words into rows: the longest row counts, and every break after a leading word or between initials. By dynamic programming over the last
-    /// row's first word, on the pair (longest, bad breaks) weighed together; ties keep the earlier break.
+    /// The cheapest way to break words into rows: the longest row counts, and every break after a leading word or between initials. By
+    /// dynamic programming over the last row's first word, on the pair (longest, bad breaks) weighed together; ties keep the earlier break.
     /// </summary>
     private static string[] Best(string[] words, int rows)
     {
         var length = words.Select(w => Letters(w).Count).ToArray();
         double Row(int from, int to) => length[from..to].Sum() + (to - from - 1);
 
-        // cost[r][i]: words before i in r rows. The longest row and the sum of penalties cannot be told apart from one number, so each longest is tried as a limit.
+        // cost[r][i]: words before i in r rows. The longest row and the sum of penalties cannot be told apart from one number, so each
+        // longest is tried as a limit.
         var best = (Cost: double.PositiveInfinity, Cuts: Array.Empty<int>());
-        var limits = Enumerable.Range(0, words.Length).SelectMany(a => Enumerable.Range(a + 1, words.Length - a).Select(b => Row(a, b))).Distinct().Order();
+        var limits = Enumerable.Range(0, words.Length).SelectMany(a =>
+            Enumerable.Range(a + 1, words.Length - a).Select(b => Row(a, b))).Distinct().Order();
         foreach (var limit in limits.Where(l => l < best.Cost))
         {
             if (Within(limit) is { } found && limit + found.Penalty < best.Cost)

@@ -3,8 +3,8 @@ using Dittany.Core.Geometry;
 namespace Dittany.Core.Words;
 
 /// <summary>
-/// Optical spacing of two letters: the white between them, seen band by band and no deeper than an eye looks in, is made like the white between two uprights. In units of
-/// a hundredth of the capital. Ours; the usual practice of lettering.
+/// Optical spacing of two letters: the white between them, seen band by band and no deeper than an eye looks in, is made like the white
+/// between two uprights. In units of a hundredth of the capital. Ours; the usual practice of lettering.
 /// </summary>
 public static class Spacing
 {
@@ -81,7 +81,8 @@ public static class Spacing
 
                 foreach (var y in new[] { Math.Max(low, from), Math.Min(high, from + Band) })
                 {
-                    var x = high - low < 1e-9 ? (rightmost ? Math.Max(a.X, b.X) : Math.Min(a.X, b.X)) : a.X + ((b.X - a.X) * (y - a.Y) / (b.Y - a.Y));
+                    var x = high - low < 1e-9 ? (rightmost ? Math.Max(a.X, b.X) : Math.Min(a.X, b.X)) : a.X
+                        + ((b.X - a.X) * (y - a.Y) / (b.Y - a.Y));
                     edge = edge is null ? x : rightmost ? Math.Max(edge.Value, x) : Math.Min(edge.Value, x);
                 }
             }

@@ -3,9 +3,10 @@ using Dittany.Core.Geometry;
 namespace Dittany.Core.Words;
 
 /// <summary>
-/// A room all of whose edge can be seen from the anchor: what lies in it does so at every smaller size too, and the edge is one function of the direction. So the largest size is where a point of the
-/// lines first comes to the edge in its direction, or a corner that juts in first comes to a line: exact like <see cref="Fit.LargestCapMm"/>, without meeting every piece with every edge. A heart, a
-/// cuff, a bib are such rooms for words in their middle.
+/// A room all of whose edge can be seen from the anchor: what lies in it does so at every smaller size too, and the edge is one function of
+/// the direction. So the largest size is where a point of the lines first comes to the edge in its direction, or a corner that juts in
+/// first comes to a line: exact like <see cref="Fit.LargestCapMm"/>, without meeting every piece with every edge. A heart, a cuff, a bib
+/// are such rooms for words in their middle.
 /// </summary>
 internal sealed class StarFit
 {
@@ -18,7 +19,9 @@ internal sealed class StarFit
 
     private StarFit(Pt[] corners, double[] angles, Pt[] jutting) => (_corners, _angles, _jutting) = (corners, angles, jutting);
 
-    /// <summary>The room as it is seen from the anchor; null where part of its edge hides behind another, or it has holes or several pieces.</summary>
+    /// <summary>
+    /// The room as it is seen from the anchor; null where part of its edge hides behind another, or it has holes or several pieces.
+    /// </summary>
     public static StarFit? Of(Region room, Pt anchor)
     {
         if (room.Rings is not [var ring] || ring.Count < 3)
@@ -60,7 +63,9 @@ internal sealed class StarFit
         return new StarFit([.. corners[first..], .. corners[..first]], [.. angles[first..], .. angles[..first]], [.. jutting]);
     }
 
-    /// <summary>The largest size in mm at which all lines, given for 1 mm about the anchor, lie inside; at most <paramref name="most"/>.</summary>
+    /// <summary>
+    /// The largest size in mm at which all lines, given for 1 mm about the anchor, lie inside; at most <paramref name="most"/>.
+    /// </summary>
     public double LargestCapMm(IReadOnlyList<IReadOnlyList<Pt>> lines, double most)
     {
         foreach (var line in lines)

@@ -4,8 +4,8 @@ using Dittany.Core.Geometry;
 namespace Dittany.Core.Words;
 
 /// <summary>
-/// Reads strokes as our hands are written down: <c>M</c> begins at a point, <c>L</c> goes straight, <c>C</c> curves by two handles, <c>E</c> follows an ellipse (centre, radii,
-/// from angle, to angle in degrees). A stroke that comes back to its beginning is closed.
+/// Reads strokes as our hands are written down: <c>M</c> begins at a point, <c>L</c> goes straight, <c>C</c> curves by two handles,
+/// <c>E</c> follows an ellipse (centre, radii, from angle, to angle in degrees). A stroke that comes back to its beginning is closed.
 /// </summary>
 public static class StrokeReading
 {
@@ -60,7 +60,9 @@ public static class StrokeReading
         return new Stroke(curves, closed);
     }
 
-    /// <summary>An arc of an ellipse as cubics of at most 45°, which leave it by less than a millionth of its size. Angles in degrees.</summary>
+    /// <summary>
+    /// An arc of an ellipse as cubics of at most 45°, which leave it by less than a millionth of its size. Angles in degrees.
+    /// </summary>
     public static IEnumerable<Curve> Ellipse(Pt centre, double rx, double ry, double fromDegrees, double toDegrees)
     {
         var pieces = (int)Math.Ceiling(Math.Abs(toDegrees - fromDegrees) / 45);

@@ -5,8 +5,9 @@ using NetTopologySuite.Index.Strtree;
 namespace Dittany.Core.Words;
 
 /// <summary>
-/// Lines that cross so often that their enclosed places are no longer drawn one by one: a scribble of a thousand bends has a hundred thousand of them. They are then counted on a grid,
-/// whose cost goes by its cells and the length of the ink, not by the crossings. What comes out is true to <see cref="WithinUnits"/>.
+/// Lines that cross so often that their enclosed places are no longer drawn one by one: a scribble of a thousand bends has a hundred
+/// thousand of them. They are then counted on a grid, whose cost goes by its cells and the length of the ink, not by the crossings. What
+/// comes out is true to <see cref="WithinUnits"/>.
 /// </summary>
 public static class Thicket
 {
@@ -114,7 +115,10 @@ public static class Thicket
         }
     }
 
-    /// <summary>Squares of the distances to the nearest ink, in cells, exact (Felzenszwalb and Huttenlocher 2012): down the columns, then along the rows.</summary>
+    /// <summary>
+    /// Squares of the distances to the nearest ink, in cells, exact (Felzenszwalb and Huttenlocher 2012): down the columns, then along the
+    /// rows.
+    /// </summary>
     private static double[] Distances(bool[] ink, int wide, int high)
     {
         var away = Array.ConvertAll(ink, i => i ? 0.0 : 1e12);

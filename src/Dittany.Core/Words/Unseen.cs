@@ -3,10 +3,15 @@ using System.Text;
 
 namespace Dittany.Core.Words;
 
-/// <summary>Characters that are none to the eye and none to the needle: they steer how text is broken or shaped, or hold a place. Inside a letter (joiners) they are its business; alone they are no letter.</summary>
+/// <summary>
+/// Characters that are none to the eye and none to the needle: they steer how text is broken or shaped, or hold a place. Inside a letter
+/// (joiners) they are its business; alone they are no letter.
+/// </summary>
 public static class Unseen
 {
-    /// <summary>Those that come along with copied text, by their names (Unicode 16, Default_Ignorable_Code_Point and blanks that are not spaces).</summary>
+    /// <summary>
+    /// Those that come along with copied text, by their names (Unicode 16, Default_Ignorable_Code_Point and blanks that are not spaces).
+    /// </summary>
     private static readonly Dictionary<int, string> Names = new()
     {
         [0x00AD] = "soft hyphen",
@@ -26,7 +31,9 @@ public static class Unseen
         [0xFFA0] = "Hangul filler",
     };
 
-    /// <summary>The name of a letter that draws nothing, such as <c>soft hyphen (U+00AD)</c>; null for a letter that is one, and for a space.</summary>
+    /// <summary>
+    /// The name of a letter that draws nothing, such as <c>soft hyphen (U+00AD)</c>; null for a letter that is one, and for a space.
+    /// </summary>
     public static string? NameOf(string letter)
     {
         foreach (var rune in letter.EnumerateRunes())
@@ -41,5 +48,6 @@ public static class Unseen
         return string.Create(CultureInfo.InvariantCulture, $"{Names.GetValueOrDefault(first, "character")} (U+{first:X4})");
     }
 
-    private static bool Is(Rune rune) => Names.ContainsKey(rune.Value) || Rune.GetUnicodeCategory(rune) == UnicodeCategory.Format || rune.Value is (>= 0xFE00 and <= 0xFE0F) or (>= 0xE0000 and <= 0xE0FFF);
+    private static bool Is(Rune rune) => Names.ContainsKey(rune.Value) || Rune.GetUnicodeCategory(rune) == UnicodeCategory.Format
+        || rune.Value is (>= 0xFE00 and <= 0xFE0F) or (>= 0xE0000 and <= 0xE0FFF);
 }

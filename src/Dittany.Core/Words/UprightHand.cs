@@ -1,9 +1,11 @@
 namespace Dittany.Core.Words;
 
 /// <summary>
-/// Dittany's upright hand: an easy print hand in single strokes, drawn for thread. Counters are wide, arches leave their stem at an angle, dots are short straight
-/// strokes. Each line below is one letter: its spaces left and right, then its strokes in writing order, y up, capitals 100, small letters 60, tails to −32.
-/// <c>M</c> begins at a point, <c>L</c> goes straight, <c>C</c> curves by two handles, <c>E</c> follows an ellipse (centre, radii, from angle, to angle in degrees).
+/// Dittany's upright hand: an easy print hand in single strokes, drawn for thread. Counters are wide, arches leave their stem at an angle,
+/// dots are short straight strokes. Each line below is one letter: its spaces left and right, then its strokes in writing order, y up,
+/// capitals 100, small letters 60, tails to −32.
+/// <c>M</c> begins at a point, <c>L</c> goes straight, <c>C</c> curves by two handles, <c>E</c> follows an ellipse (centre, radii, from
+/// angle, to angle in degrees).
 /// </summary>
 public static class UprightHand
 {

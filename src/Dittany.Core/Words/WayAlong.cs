@@ -2,7 +2,10 @@ using Dittany.Core.Geometry;
 
 namespace Dittany.Core.Words;
 
-/// <summary>A line that words follow, about their anchor: places on it by how far along they are. Before its beginning and after its end it goes straight on.</summary>
+/// <summary>
+/// A line that words follow, about their anchor: places on it by how far along they are. Before its beginning and after its end it goes
+/// straight on.
+/// </summary>
 internal sealed class WayAlong
 {
     private readonly IReadOnlyList<Pt> _path;

@@ -3,7 +3,8 @@ using Icu;
 namespace Dittany.Formats.Alphabets;
 
 /// <summary>
-/// Runs of one direction in the order they are seen from left to right, by the Unicode algorithm (UAX 9) as ICU has it. The first strong letter says which way the row goes.
+/// Runs of one direction in the order they are seen from left to right, by the Unicode algorithm (UAX 9) as ICU has it. The first strong
+/// letter says which way the row goes.
 /// </summary>
 internal static class Bidi
 {

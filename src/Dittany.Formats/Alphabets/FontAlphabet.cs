@@ -9,8 +9,9 @@ using SkiaSharp;
 namespace Dittany.Formats.Alphabets;
 
 /// <summary>
-/// A font as an alphabet: shaped with its own ligatures, kerning, marks and direction, its letters as outlines to be stitched round, or as the lines down their middles. Letters whose outlines
-/// run into each other, as a script's do, are one. What is made of a glyph is kept by the font's id.
+/// A font as an alphabet: shaped with its own ligatures, kerning, marks and direction, its letters as outlines to be stitched round, or as
+/// the lines down their middles. Letters whose outlines run into each other, as a script's do, are one. What is made of a glyph is kept by
+/// the font's id.
 /// </summary>
 public sealed class FontAlphabet : IAlphabet, IDisposable
 {
@@ -47,8 +48,12 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
     /// <summary>Font units of a capital, and of the em: what the font's own tables say.</summary>
     public double CapUnits => _font.Value.Cap;
 
-    /// <summary>Whether its small letters run together, as a script's do. In any other font letters that overlap were only set close, and their lines are kept apart.</summary>
-    private bool RunsTogether => _runsTogether ??= ScriptPairs.Where(p => p.All(c => Has(c.ToString()))).Any(p => _font.Value.Shaped(p, 0).Clusters is [var a, var b, ..] && _font.Value.Overlap(a, b));
+    /// <summary>
+    /// Whether its small letters run together, as a script's do. In any other font letters that overlap were only set close, and their
+    /// lines are kept apart.
+    /// </summary>
+    private bool RunsTogether => _runsTogether ??= ScriptPairs.Where(p => p.All(c => Has(c.ToString()))).Any(p =>
+        _font.Value.Shaped(p, 0).Clusters is [var a, var b, ..] && _font.Value.Overlap(a, b));
 
     private static readonly string[] ScriptPairs = ["nn", "en", "un"];
 
@@ -59,12 +64,15 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
     {
         return _has.Of(letter, Draws);
 
-        bool Draws(string _) => (All(letter) || All(letter.Normalize(NormalizationForm.FormD))) && _font.Value.Shaped(letter, 0).Clusters is { Count: > 0 } clusters && _font.Value.Outline(clusters).Count > 0;
+        bool Draws(string _) => (All(letter) || All(letter.Normalize(NormalizationForm.FormD)))
+            && _font.Value.Shaped(letter, 0).Clusters is { Count: > 0 } clusters && _font.Value.Outline(clusters).Count > 0;
 
         bool All(string text) => text.EnumerateRunes().All(r => _font.Value.HasRune(r.Value));
     }
 
-    /// <summary>So many letters are remembered as had or not: more than any writing has, so that hostile text cannot fill the memory.</summary>
+    /// <summary>
+    /// So many letters are remembered as had or not: more than any writing has, so that hostile text cannot fill the memory.
+    /// </summary>
     private const int MostAsked = 4_000;
 
     /// <summary>Pairs of neighbours whose distance and white are remembered.</summary>
@@ -87,13 +95,15 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
         var (clusters, spaces) = _font.Value.Shaped(text, wider);
         var letters = new List<ShapedLetter>();
 
-        // Lines lie half a stroke inside their letters, and have no feet: spaced as the font is they would stand apart. Their white is evened like that of our own hands.
+        // Lines lie half a stroke inside their letters, and have no feet: spaced as the font is they would stand apart. Their white is
+        // evened like that of our own hands.
         var (closer, moved) = (0.0, spaces.ToArray());
         for (var i = 0; i < clusters.Count;)
         {
             // What overlaps is one: its outline is that of all of it.
             var to = i + 1;
-            while (to < clusters.Count && wider == 0 && (Kind == AlphabetKind.Weighted || RunsTogether) && _font.Value.Overlap(clusters[to - 1], clusters[to]))
+            while (to < clusters.Count && wider == 0 && (Kind == AlphabetKind.Weighted || RunsTogether)
+                && _font.Value.Overlap(clusters[to - 1], clusters[to]))
             {
                 to++;
             }
@@ -103,7 +113,8 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
             if (glyph is not null)
             {
                 var last = letters.Count > 0 && clusters[i].After ? letters[^1] : null;
-                closer += last is null || Kind != AlphabetKind.CentreLine ? 0 : Kern(last.Glyph, glyph, run[0].X + closer - last.At - wider);
+                closer += last is null || Kind != AlphabetKind.CentreLine ? 0
+                    : Kern(last.Glyph, glyph, run[0].X + closer - last.At - wider);
                 var at = run[0].X + closer;
                 var gap = last is null ? double.PositiveInfinity : Gap(last.Glyph, glyph, at - last.At);
                 if (Kind == AlphabetKind.CentreLine && gap < Spacing.LeastGap)
@@ -151,11 +162,14 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
 
             var points = strokes.SelectMany(s => s.Flatten(AreaUnits)).ToArray();
             var (from, upTo) = (points.Min(p => p.X), points.Max(p => p.X));
-            return new Glyph(string.Concat(run.Select(c => c.Text)), from, run[^1].X - run[0].X + run[^1].Advance - upTo, from, upTo, strokes);
+            return new Glyph(string.Concat(run.Select(c => c.Text)), from, run[^1].X - run[0].X + run[^1].Advance - upTo, from, upTo,
+                strokes);
         });
     }
 
-    /// <summary>Centre lines letter by letter, each kept; where a script's letters run into each other their nearest ends are drawn together.</summary>
+    /// <summary>
+    /// Centre lines letter by letter, each kept; where a script's letters run into each other their nearest ends are drawn together.
+    /// </summary>
     private List<Stroke> Lines(IReadOnlyList<Cluster> run)
     {
         var strokes = new List<Stroke>();
@@ -182,11 +196,13 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
     private static void Bridge(List<Stroke> before, List<Stroke> here, double most)
     {
         var ends = before.SelectMany((s, i) => s.Closed ? [] : new[] { (I: i, Start: true, At: s.Start), (I: i, Start: false, At: s.End) });
-        var best = ends.SelectMany(e => here.SelectMany((s, k) => s.Flatten(0.5).Select(p => (End: e, To: p, Way: e.At.To(p))))).Where(b => b.Way < most && b.Way > 1e-6).OrderBy(b => b.Way).ThenBy(b => b.End.I).FirstOrDefault();
+        var best = ends.SelectMany(e => here.SelectMany((s, k) => s.Flatten(0.5).Select(p => (End: e, To: p, Way: e.At.To(p))))).Where(b =>
+            b.Way < most && b.Way > 1e-6).OrderBy(b => b.Way).ThenBy(b => b.End.I).FirstOrDefault();
         if (best.Way > 0)
         {
             var stroke = before[best.End.I];
-            before[best.End.I] = best.End.Start ? new Stroke([Curve.Line(best.To, stroke.Start), .. stroke.Curves], false) : new Stroke([.. stroke.Curves, Curve.Line(stroke.End, best.To)], false);
+            before[best.End.I] = best.End.Start ? new Stroke([Curve.Line(best.To, stroke.Start), .. stroke.Curves], false)
+                : new Stroke([.. stroke.Curves, Curve.Line(stroke.End, best.To)], false);
         }
     }
 
@@ -194,11 +210,13 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
     {
         var lines = CentreLine.Of(outline.Select(s => s.Flatten(AreaUnits)).ToArray(), yUp: true);
         var strokes = lines.Where(l => l.Points.Count > 1).Select(l => l.Curved()).ToArray();
-        var weight = lines.Count == 0 ? 0 : lines.Sum(l => l.MeanWidth * Polyline.Length(l.Points)) / Math.Max(1e-9, lines.Sum(l => Polyline.Length(l.Points)));
+        var weight = lines.Count == 0 ? 0 : lines.Sum(l => l.MeanWidth * Polyline.Length(l.Points)) / Math.Max(1e-9,
+            lines.Sum(l => Polyline.Length(l.Points)));
         return (strokes, weight);
     }
 
-    private double Kern(Glyph left, Glyph right, double shift) => _kerns.Of((left.Number, right.Number, (long)Math.Round(shift * 100)), _ => Spacing.Kern(left, right, shift));
+    private double Kern(Glyph left, Glyph right, double shift) =>
+        _kerns.Of((left.Number, right.Number, (long)Math.Round(shift * 100)), _ => Spacing.Kern(left, right, shift));
 
     private double Gap(Glyph left, Glyph right, double shift) => _gaps.Of((left.Number, right.Number, (long)Math.Round(shift * 100)), _ =>
     {
@@ -206,7 +224,10 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
         return Polyline.Between(left.Coarse, theirs);
     });
 
-    /// <summary>Measured on its own letters: the weight of a stroke is twice the area by the length of the outline, which is exact for an even stroke that is long for its width.</summary>
+    /// <summary>
+    /// Measured on its own letters: the weight of a stroke is twice the area by the length of the outline, which is exact for an even
+    /// stroke that is long for its width.
+    /// </summary>
     private AlphabetFacts Measured()
     {
         var (area, length) = (0.0, 0.0);
@@ -219,7 +240,8 @@ public sealed class FontAlphabet : IAlphabet, IDisposable
             }
         }
 
-        return AlphabetFacts.Of(this, length == 0 ? 0 : Math.Round(2 * Math.Abs(area) / length, 1), StrokeWidths.Of(WidthsBy.Select(c => c.ToString()).Where(Has).SelectMany(l =>
+        return AlphabetFacts.Of(this, length == 0 ? 0 : Math.Round(2 * Math.Abs(area) / length, 1),
+            StrokeWidths.Of(WidthsBy.Select(c => c.ToString()).Where(Has).SelectMany(l =>
             CentreLine.Of(_font.Value.Outline(_font.Value.Shaped(l, 0).Clusters).Select(s => s.Flatten(AreaUnits)).ToArray(), yUp: true))));
     }
 

@@ -8,8 +8,8 @@ namespace Dittany.Formats.Alphabets;
 public sealed record FontFault(string Detail, string Try);
 
 /// <summary>
-/// The bytes of a font that was looked over before any parser saw it: TTF, OTF, or WOFF unpacked to one of them. Every table lies inside the file, those that letters need are there, and
-/// none is larger than a font's can be. It is known by the hash of what was brought.
+/// The bytes of a font that was looked over before any parser saw it: TTF, OTF, or WOFF unpacked to one of them. Every table lies inside
+/// the file, those that letters need are there, and none is larger than a font's can be. It is known by the hash of what was brought.
 /// </summary>
 public sealed record FontFile(byte[] Bytes, string Hash)
 {
@@ -31,14 +31,16 @@ public sealed record FontFile(byte[] Bytes, string Hash)
 
     private static readonly uint[] Needed = [Tag("cmap"), Tag("head"), Tag("hhea"), Tag("hmtx"), Tag("maxp")];
 
-    private static readonly FontFault Broken = new("The font is broken: one of its tables lies outside the file.", "Download it once more, or take another.");
+    private static readonly FontFault Broken = new("The font is broken: one of its tables lies outside the file.",
+        "Download it once more, or take another.");
 
     /// <summary>Looks a file over; never throws on what it holds.</summary>
     public static (FontFile? Font, FontFault? Fault) Read(byte[] bytes)
     {
         if (bytes.Length > MostBytes)
         {
-            return (null, new FontFault($"The font has {bytes.Length / (1 << 20)} MB, and {MostBytes >> 20} is the most.", "Take a font of one script; letters for stitching need no more."));
+            return (null, new FontFault($"The font has {bytes.Length / (1 << 20)} MB, and {MostBytes >> 20} is the most.",
+                "Take a font of one script; letters for stitching need no more."));
         }
 
         if (bytes.Length < 12)
@@ -62,13 +64,16 @@ public sealed record FontFile(byte[] Bytes, string Hash)
                 }
 
             case Woff2:
-                return (null, new FontFault("This is a WOFF2 font, which cannot be read here.", "Bring the same font as TTF, OTF or WOFF."));
+                return (null, new FontFault("This is a WOFF2 font, which cannot be read here.",
+                    "Bring the same font as TTF, OTF or WOFF."));
             default:
                 return (null, new FontFault("This is no font.", "Bring a TTF, OTF or WOFF file."));
         }
     }
 
-    /// <summary>What is wrong with the tables of an unpacked font; null where each lies inside it and all that letters need are there.</summary>
+    /// <summary>
+    /// What is wrong with the tables of an unpacked font; null where each lies inside it and all that letters need are there.
+    /// </summary>
     private static FontFault? Sound(ReadOnlySpan<byte> font)
     {
         var tables = BinaryPrimitives.ReadUInt16BigEndian(font[4..]);
@@ -92,10 +97,14 @@ public sealed record FontFile(byte[] Bytes, string Hash)
 
         return Needed.All(found.Contains) && (found.Contains(Tag("glyf")) || found.Contains(Tag("CFF ")) || found.Contains(Tag("CFF2")))
             ? null
-            : new FontFault("The font has no outlines of letters: it is a font of pictures, or only part of one.", "Bring a font whose letters are drawn as outlines.");
+            : new FontFault("The font has no outlines of letters: it is a font of pictures, or only part of one.",
+                "Bring a font whose letters are drawn as outlines.");
     }
 
-    /// <summary>WOFF 1.0 (W3C Recommendation, 13 December 2012): each table packed alone, put together again as a font. Null where it contradicts itself.</summary>
+    /// <summary>
+    /// WOFF 1.0 (W3C Recommendation, 13 December 2012): each table packed alone, put together again as a font. Null where it contradicts
+    /// itself.
+    /// </summary>
     private static byte[]? Unpack(byte[] woff)
     {
         if (woff.Length < 44)
@@ -118,7 +127,8 @@ public sealed record FontFile(byte[] Bytes, string Hash)
         for (var i = 0; i < tables; i++)
         {
             var row = span.Slice(44 + (20 * i), 20);
-            var (offset, packed, length) = (BinaryPrimitives.ReadUInt32BigEndian(row[4..]), BinaryPrimitives.ReadUInt32BigEndian(row[8..]), BinaryPrimitives.ReadUInt32BigEndian(row[12..]));
+            var (offset, packed, length) = (BinaryPrimitives.ReadUInt32BigEndian(row[4..]), BinaryPrimitives.ReadUInt32BigEndian(row[8..]),
+                BinaryPrimitives.ReadUInt32BigEndian(row[12..]));
             if (offset > woff.Length || packed > woff.Length - offset || packed > length || body.Length + length > MostUnpacked)
             {
                 return null;

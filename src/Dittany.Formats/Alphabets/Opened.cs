@@ -8,10 +8,17 @@ using SkiaSharp;
 
 namespace Dittany.Formats.Alphabets;
 
-/// <summary>One letter as it is read, base and marks together, shaped: its glyphs with their places about its own origin, where that stands and how far it goes on. In hundredths of the capital.</summary>
-internal sealed record Cluster(string Text, string Key, IReadOnlyList<(ushort Glyph, double X, double Y)> Glyphs, double X, double Advance, bool After);
+/// <summary>
+/// One letter as it is read, base and marks together, shaped: its glyphs with their places about its own origin, where that stands and how
+/// far it goes on. In hundredths of the capital.
+/// </summary>
+internal sealed record Cluster(string Text, string Key, IReadOnlyList<(ushort Glyph, double X, double Y)> Glyphs, double X, double Advance,
+    bool After);
 
-/// <summary>A font opened by the shaping library and by the one that knows its outlines. One question at a time: the libraries' objects are not made for more.</summary>
+/// <summary>
+/// A font opened by the shaping library and by the one that knows its outlines. One question at a time: the libraries' objects are not made
+/// for more.
+/// </summary>
 internal sealed class Opened : IDisposable
 {
     private readonly Lock _one = new();
@@ -56,8 +63,8 @@ internal sealed class Opened : IDisposable
     }
 
     /// <summary>
-    /// A row shaped run by run of one direction, in the order it is seen from left to right, and the middles of its spaces. Spread wider by so many units letters keep apart: ligatures are
-    /// not made then.
+    /// A row shaped run by run of one direction, in the order it is seen from left to right, and the middles of its spaces. Spread wider by
+    /// so many units letters keep apart: ligatures are not made then.
     /// </summary>
     public (IReadOnlyList<Cluster> Clusters, IReadOnlyList<double> Spaces) Shaped(string text, double wider)
     {
@@ -98,7 +105,8 @@ internal sealed class Opened : IDisposable
                     }
                     else
                     {
-                        var key = string.Join(',', glyphs.Select(g => string.Create(CultureInfo.InvariantCulture, $"{g.Item1}:{g.Item2:0.##}:{g.Item3:0.##}")));
+                        var key = string.Join(',', glyphs.Select(g => string.Create(CultureInfo.InvariantCulture,
+                            $"{g.Item1}:{g.Item2:0.##}:{g.Item3:0.##}")));
                         clusters.Add(new Cluster(letter, key, glyphs, pen, advance, after));
                         after = true;
                     }
@@ -179,7 +187,8 @@ internal sealed class Opened : IDisposable
     }
 
     /// <summary>Contours of a path as closed strokes, y up. Slivers that taking overlaps out leaves are no part of a letter.</summary>
-    private static Stroke[] Strokes(SKPath path, double scale) => Drawings.PathStrokes.Of(path, close: true, p => new Pt(p.X * scale, -p.Y * scale))
+    private static Stroke[] Strokes(SKPath path, double scale) =>
+        Drawings.PathStrokes.Of(path, close: true, p => new Pt(p.X * scale, -p.Y * scale))
         .Where(s => Math.Abs(s.Curves.Sum(c => Pt.Cross(c.P0, c.P3))) / 2 > 0.5).ToArray();
 
     private double CapHeight()
@@ -202,7 +211,8 @@ internal sealed class Opened : IDisposable
     private static string TextOf(string text, GlyphInfo[] infos, int from, int to, bool rightToLeft)
     {
         var start = (int)infos[from].Cluster;
-        var next = rightToLeft ? from > 0 ? (int)infos[from - 1].Cluster : text.Length : to < infos.Length ? (int)infos[to].Cluster : text.Length;
+        var next = rightToLeft ? from > 0 ? (int)infos[from - 1].Cluster : text.Length : to < infos.Length ? (int)infos[to].Cluster
+            : text.Length;
         return text[start..Math.Max(start + 1, next)];
     }
 }

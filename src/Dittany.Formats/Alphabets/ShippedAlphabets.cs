@@ -3,8 +3,8 @@ using Dittany.Core.Words;
 namespace Dittany.Formats.Alphabets;
 
 /// <summary>
-/// Open fonts that ship with the application, chosen for stitching and called by what they look like. Each is there twice: as outlines, and as the lines down the middle of its
-/// strokes. Their licences lie beside them.
+/// Open fonts that ship with the application, chosen for stitching and called by what they look like. Each is there twice: as outlines, and
+/// as the lines down the middle of its strokes. Their licences lie beside them.
 /// </summary>
 public static class ShippedAlphabets
 {
@@ -19,7 +19,8 @@ public static class ShippedAlphabets
         ("slender-script", "Slender script", "One thin even line with wide loops: made for its centre line."),
         ("slanted-script", "Slanted script", "A leaning script with little contrast and open bowls."),
         ("marker-print", "Marker print", "Print letters as a felt pen makes them: plain and friendly."),
-        ("monogram-capitals", "Monogram capitals", "Capitals of old inscriptions, for one to three initials; small letters are smaller capitals."),
+        ("monogram-capitals", "Monogram capitals",
+            "Capitals of old inscriptions, for one to three initials; small letters are smaller capitals."),
     ];
 
     /// <summary>All of them, outlines and centre lines.</summary>
@@ -32,7 +33,8 @@ public static class ShippedAlphabets
     public static IReadOnlyList<FontAlphabet> Both(string id, string name, string told, Func<byte[]> bytes) =>
     [
         new(id, name, told, AlphabetKind.Weighted, bytes),
-        new(id + Core.Words.Alphabets.LineSuffix, $"{name}, centre line", $"{told} Here the line down the middle of each stroke.", AlphabetKind.CentreLine, bytes),
+        new(id + Core.Words.Alphabets.LineSuffix, $"{name}, centre line", $"{told} Here the line down the middle of each stroke.",
+            AlphabetKind.CentreLine, bytes),
     ];
 
     private static byte[] Bytes(string id)

@@ -3,10 +3,15 @@ using SkiaSharp;
 
 namespace Dittany.Formats.Drawings;
 
-/// <summary>Contours of a path as strokes. Quadratic pieces become the cubics that are the same curve; conic ones are cut into quadratics first.</summary>
+/// <summary>
+/// Contours of a path as strokes. Quadratic pieces become the cubics that are the same curve; conic ones are cut into quadratics first.
+/// </summary>
 internal static class PathStrokes
 {
-    /// <summary>One stroke for each contour with a length, points mapped by <paramref name="map"/>; with <paramref name="close"/> every contour ends where it begins.</summary>
+    /// <summary>
+    /// One stroke for each contour with a length, points mapped by <paramref name="map"/>; with <paramref name="close"/> every contour ends
+    /// where it begins.
+    /// </summary>
     public static IReadOnlyList<Stroke> Of(SKPath path, bool close, Func<SKPoint, Pt>? map = null)
     {
         var (strokes, curves) = (new List<Stroke>(), new List<Curve>());

@@ -6,8 +6,8 @@ using Dittany.Core.Geometry;
 namespace Dittany.Formats.Drawings;
 
 /// <summary>
-/// The one writer of SVG: for pages, sheets, templates and motifs to take away. Text and attribute values are encoded, numbers the same in every culture. No style attributes: the content policy of the pages refuses
-/// them. Everything that is opened must be closed.
+/// The one writer of SVG: for pages, sheets, templates and motifs to take away. Text and attribute values are encoded, numbers the same in
+/// every culture. No style attributes: the content policy of the pages refuses them. Everything that is opened must be closed.
 /// </summary>
 public sealed class Svg : IDisposable
 {
@@ -20,12 +20,15 @@ public sealed class Svg : IDisposable
 
     private int _count;
 
-    /// <summary>Numbers are written with at most so many decimals; <paramref name="lines"/> puts each element on a line of its own.</summary>
+    /// <summary>
+    /// Numbers are written with at most so many decimals; <paramref name="lines"/> puts each element on a line of its own.
+    /// </summary>
     public Svg(int decimals = 2, bool lines = false)
     {
         _format = decimals == 0 ? "0" : $"0.{new string('#', decimals)}";
         _writer = XmlWriter.Create(
-            _text, new XmlWriterSettings { OmitXmlDeclaration = true, CheckCharacters = false, ConformanceLevel = ConformanceLevel.Fragment, Indent = lines, NewLineChars = "\n" });
+            _text, new XmlWriterSettings { OmitXmlDeclaration = true, CheckCharacters = false,
+                ConformanceLevel = ConformanceLevel.Fragment, Indent = lines, NewLineChars = "\n" });
     }
 
     /// <summary>A number not given before in this drawing.</summary>

@@ -8,12 +8,15 @@ using SkiaSharp;
 
 namespace Dittany.Formats.Drawings;
 
-/// <summary>A drawing read from SVG: its parts, how wide it is where the file says so in lengths, and what of the file was not used.</summary>
+/// <summary>
+/// A drawing read from SVG: its parts, how wide it is where the file says so in lengths, and what of the file was not used.
+/// </summary>
 public sealed record ReadDrawing(Figure? Figure, double? WidthMm, IReadOnlyList<string> NotUsed, string? Fault);
 
 /// <summary>
-/// Drawings of her own as SVG (W3C, SVG 1.1): paths, the basic shapes, groups, transforms, units and the view box. Strokes become lines, fills become shapes, tiny circles dots. No pictures, no
-/// letters, no styles of a sheet; what is left out is told. A file is read with no document type, nothing outside it is ever fetched, and what is hostile is refused in a sentence.
+/// Drawings of her own as SVG (W3C, SVG 1.1): paths, the basic shapes, groups, transforms, units and the view box. Strokes become lines,
+/// fills become shapes, tiny circles dots. No pictures, no letters, no styles of a sheet; what is left out is told. A file is read with no
+/// document type, nothing outside it is ever fetched, and what is hostile is refused in a sentence.
 /// </summary>
 public static class SvgDrawing
 {
@@ -30,9 +33,11 @@ public static class SvgDrawing
     private const double DotShare = 0.025;
 
     /// <summary>Millimetres to a unit of length (CSS Values and Units: an inch has 96 px, 72 pt, 6 pc).</summary>
-    private static readonly Dictionary<string, double> Units = new(StringComparer.OrdinalIgnoreCase) { ["mm"] = 1, ["cm"] = 10, ["in"] = 25.4, ["px"] = 25.4 / 96, ["pt"] = 25.4 / 72, ["pc"] = 25.4 / 6, [""] = 25.4 / 96 };
+    private static readonly Dictionary<string, double> Units = new(StringComparer.OrdinalIgnoreCase) { ["mm"] = 1, ["cm"] = 10,
+        ["in"] = 25.4, ["px"] = 25.4 / 96, ["pt"] = 25.4 / 72, ["pc"] = 25.4 / 6, [""] = 25.4 / 96 };
 
-    private static readonly Regex NumberPattern = new(@"[+-]?(?:\d+\.?\d*|\.\d+)(?:[eE][+-]?\d+)?", RegexOptions.CultureInvariant | RegexOptions.NonBacktracking);
+    private static readonly Regex NumberPattern = new(@"[+-]?(?:\d+\.?\d*|\.\d+)(?:[eE][+-]?\d+)?",
+        RegexOptions.CultureInvariant | RegexOptions.NonBacktracking);
 
     private static readonly string[] Roles = ["stem", "outline", "leaf", "vein", "petal", "centre", "dot"];
 
@@ -41,10 +46,12 @@ public static class SvgDrawing
     {
         if (svg.Length > MostBytes)
         {
-            return Refused($"The drawing has {Say.Number(svg.Length / 1048576.0)} MB, and {MostBytes >> 20} is the most: simplify it first.");
+            return Refused(
+                $"The drawing has {Say.Number(svg.Length / 1048576.0)} MB, and {MostBytes >> 20} is the most: simplify it first.");
         }
 
-        var settings = new XmlReaderSettings { DtdProcessing = DtdProcessing.Prohibit, XmlResolver = null, MaxCharactersInDocument = MostBytes, IgnoreComments = true, IgnoreProcessingInstructions = true, CloseInput = true };
+        var settings = new XmlReaderSettings { DtdProcessing = DtdProcessing.Prohibit, XmlResolver = null,
+            MaxCharactersInDocument = MostBytes, IgnoreComments = true, IgnoreProcessingInstructions = true, CloseInput = true };
         try
         {
             using var reader = XmlReader.Create(new MemoryStream(svg), settings);
@@ -62,7 +69,10 @@ public static class SvgDrawing
         }
     }
 
-    /// <summary>A drawing as SVG, in millimetres: lines as strokes, shapes filled lightly, dots as small rounds, each with its role. Read back it is the same drawing.</summary>
+    /// <summary>
+    /// A drawing as SVG, in millimetres: lines as strokes, shapes filled lightly, dots as small rounds, each with its role. Read back it is
+    /// the same drawing.
+    /// </summary>
     public static string Write(Figure figure, string name, double widthMm)
     {
         var drawn = figure.Centred();
@@ -74,7 +84,8 @@ public static class SvgDrawing
         using var svg = new Svg(decimals: 4, lines: true);
         svg.Open(
             "svg", ("width", $"{svg.Number(widthMm + (2 * Margin))}mm"), ("height", $"{svg.Number(heightMm + (2 * Margin))}mm"),
-            ("viewBox", $"{svg.Number((-widthMm / 2) - Margin)} {svg.Number((-heightMm / 2) - Margin)} {svg.Number(widthMm + (2 * Margin))} {svg.Number(heightMm + (2 * Margin))}"));
+            ("viewBox", $"{svg.Number((-widthMm / 2) - Margin)} {svg.Number((-heightMm / 2) - Margin)} "
+                + $"{svg.Number(widthMm + (2 * Margin))} {svg.Number(heightMm + (2 * Margin))}"));
         svg.Open("title").Text(name).Close();
         foreach (var part in drawn.Parts)
         {
@@ -84,7 +95,8 @@ public static class SvgDrawing
             }
             else
             {
-                svg.Empty("path", ("data-role", part.Role), ("d", PathOf(part.Stroke)), ("fill", part.Kind == FigureKind.Shape ? "#dfe6da" : "none"), ("stroke", "#26352c"), ("stroke-width", "0.4"));
+                svg.Empty("path", ("data-role", part.Role), ("d", PathOf(part.Stroke)),
+                    ("fill", part.Kind == FigureKind.Shape ? "#dfe6da" : "none"), ("stroke", "#26352c"), ("stroke-width", "0.4"));
             }
         }
 
@@ -138,10 +150,13 @@ public static class SvgDrawing
             Inside(root, 1);
             if (_found.Count == 0)
             {
-                return Refused(_notUsed.Count == 0 ? "The drawing is empty." : $"There is nothing in the drawing that a needle could follow, only {Say.List(_notUsed.Keys.ToArray())}. Turn letters and pictures into paths first.");
+                return Refused(_notUsed.Count == 0 ? "The drawing is empty."
+                    : $"There is nothing in the drawing that a needle could follow, only {Say.List(_notUsed.Keys.ToArray())}. Turn "
+                        + $"letters and pictures into paths first.");
             }
 
-            var all = new Figure(_found.Select(f => new FigurePart(f.Role, f.Stroke.Closed ? FigureKind.Shape : FigureKind.Line, f.Stroke)).ToArray());
+            var all = new Figure(_found.Select(f => new FigurePart(f.Role, f.Stroke.Closed ? FigureKind.Shape : FigureKind.Line,
+                f.Stroke)).ToArray());
             var size = Math.Max(all.Width, all.Height);
             if (size < 1e-6)
             {
@@ -151,7 +166,8 @@ public static class SvgDrawing
             var parts = _found.Select(f => f.Round is { } across && across <= DotShare * size
                 ? FigurePart.Dot("dot", Pt.Lerp(f.Stroke.Start, f.Stroke.Curves[f.Stroke.Curves.Count / 2].P0, 0.5))
                 : new FigurePart(f.Role, f.Stroke.Closed ? FigureKind.Shape : FigureKind.Line, f.Stroke)).ToArray();
-            return new ReadDrawing(new Figure(parts).Centred(), _widthMm, _notUsed.Select(n => n.Value == 1 ? n.Key : $"{n.Key} ({n.Value} times)").ToArray(), null);
+            return new ReadDrawing(new Figure(parts).Centred(), _widthMm,
+                _notUsed.Select(n => n.Value == 1 ? n.Key : $"{n.Key} ({n.Value} times)").ToArray(), null);
         }
 
         private Paint Root()
@@ -213,7 +229,11 @@ public static class SvgDrawing
                         Skip();
                         break;
                     default:
-                        Note(reader.LocalName switch { "text" or "tspan" => "letters", "image" => "a picture", "use" or "symbol" => "a repeated part", "style" => "a style sheet", "script" => "a script", "linearGradient" or "radialGradient" or "pattern" => "a gradient or pattern", "clipPath" or "mask" or "filter" => "a mask or filter", "defs" => "definitions", "foreignObject" => "foreign content", "animate" or "animateTransform" or "set" => "a movement", var other => $"<{other}>" });
+                        Note(reader.LocalName switch { "text" or "tspan" => "letters", "image" => "a picture", "use" or "symbol" =>
+                            "a repeated part", "style" => "a style sheet", "script" => "a script",
+                            "linearGradient" or "radialGradient" or "pattern" => "a gradient or pattern",
+                            "clipPath" or "mask" or "filter" => "a mask or filter", "defs" => "definitions", "foreignObject" =>
+                            "foreign content", "animate" or "animateTransform" or "set" => "a movement", var other => $"<{other}>" });
                         Skip();
                         break;
                 }
@@ -246,8 +266,10 @@ public static class SvgDrawing
             {
                 var (width, height) = (A("width") ?? wide, A("height") ?? high);
                 var scale = Math.Min(width / wide, height / high);
-                matrix = SKMatrix.Concat(matrix, SKMatrix.CreateTranslation((float)((width - (wide * scale)) / 2), (float)((height - (high * scale)) / 2)));
-                matrix = SKMatrix.Concat(SKMatrix.Concat(matrix, SKMatrix.CreateScale((float)scale, (float)scale)), SKMatrix.CreateTranslation((float)-left, (float)-top));
+                matrix = SKMatrix.Concat(matrix, SKMatrix.CreateTranslation((float)((width - (wide * scale)) / 2),
+                    (float)((height - (high * scale)) / 2)));
+                matrix = SKMatrix.Concat(SKMatrix.Concat(matrix, SKMatrix.CreateScale((float)scale, (float)scale)),
+                    SKMatrix.CreateTranslation((float)-left, (float)-top));
             }
 
             return outer with { Matrix = matrix };
@@ -258,7 +280,8 @@ public static class SvgDrawing
         private string? Styled(string name) => Style().GetValueOrDefault(name) ?? reader.GetAttribute(name);
 
         private Dictionary<string, string> Style() =>
-            (reader.GetAttribute("style") ?? string.Empty).Split(';').Select(s => s.Split(':', 2)).Where(s => s.Length == 2).GroupBy(s => s[0].Trim(), StringComparer.Ordinal).ToDictionary(g => g.Key, g => g.Last()[1].Trim(), StringComparer.Ordinal);
+            (reader.GetAttribute("style") ?? string.Empty).Split(';').Select(s => s.Split(':', 2)).Where(s => s.Length == 2).GroupBy(s =>
+                s[0].Trim(), StringComparer.Ordinal).ToDictionary(g => g.Key, g => g.Last()[1].Trim(), StringComparer.Ordinal);
 
         private Paint Painted(Paint outer)
         {
@@ -309,29 +332,35 @@ public static class SvgDrawing
                 _pieces += stroke.Curves.Count;
                 if (_pieces > MostPieces || _found.Count >= MostParts)
                 {
-                    throw new TooMuchException($"The drawing has more than {(_pieces > MostPieces ? $"{MostPieces} pieces of line" : $"{MostParts} parts")}, far more than a needle makes: simplify it first.");
+                    throw new TooMuchException(
+                        $"The drawing has more than {(_pieces > MostPieces ? $"{MostPieces} pieces of line" : $"{MostParts} parts")}, far "
+                            + $"more than a needle makes: simplify it first.");
                 }
 
-                if (stroke.Curves.SelectMany(c => new[] { c.P0, c.P1, c.P2, c.P3 }).Any(p => !double.IsFinite(p.X) || !double.IsFinite(p.Y) || Math.Abs(p.X) > 1e6 || Math.Abs(p.Y) > 1e6))
+                if (stroke.Curves.SelectMany(c => new[] { c.P0, c.P1, c.P2, c.P3 }).Any(p => !double.IsFinite(p.X) || !double.IsFinite(p.Y)
+                    || Math.Abs(p.X) > 1e6 || Math.Abs(p.Y) > 1e6))
                 {
                     Note("a shape out of all measure");
                     continue;
                 }
 
                 var scale = Math.Sqrt(Math.Abs((paint.Matrix.ScaleX * paint.Matrix.ScaleY) - (paint.Matrix.SkewX * paint.Matrix.SkewY)));
-                _found.Add((paint.Role ?? (stroke.Closed ? "outline" : "stem"), paint.Filled, stroke, round > 0 ? 2 * round * scale : null));
+                _found.Add((paint.Role ?? (stroke.Closed ? "outline" : "stem"), paint.Filled, stroke, round > 0 ? 2 * round * scale
+                    : null));
             }
         }
 
         private string Points()
         {
             var numbers = Numbers(reader.GetAttribute("points")) ?? [];
-            return numbers.Length < 4 ? string.Empty : string.Concat(numbers.Chunk(2).Where(c => c.Length == 2).Select((c, i) => D($"{(i == 0 ? 'M' : 'L')}{c[0]} {c[1]}")));
+            return numbers.Length < 4 ? string.Empty : string.Concat(numbers.Chunk(2).Where(c => c.Length == 2).Select((c, i) =>
+                D($"{(i == 0 ? 'M' : 'L')}{c[0]} {c[1]}")));
         }
 
         private static string D(FormattableString text) => text.ToString(CultureInfo.InvariantCulture);
 
-        private static string Ellipse(double cx, double cy, double rx, double ry) => rx <= 0 || ry <= 0 ? string.Empty : D($"M{cx - rx} {cy}A{rx} {ry} 0 1 1 {cx + rx} {cy}A{rx} {ry} 0 1 1 {cx - rx} {cy}Z");
+        private static string Ellipse(double cx, double cy, double rx, double ry) => rx <= 0 || ry <= 0 ? string.Empty
+            : D($"M{cx - rx} {cy}A{rx} {ry} 0 1 1 {cx + rx} {cy}A{rx} {ry} 0 1 1 {cx - rx} {cy}Z");
 
         private static string Rectangle(double x, double y, double w, double h, double rx, double ry)
         {
@@ -343,7 +372,8 @@ public static class SvgDrawing
             (rx, ry) = (Math.Min(rx > 0 ? rx : ry, w / 2), Math.Min(ry > 0 ? ry : rx, h / 2));
             return rx <= 0
                 ? D($"M{x} {y}H{x + w}V{y + h}H{x}Z")
-                : D($"M{x + rx} {y}H{x + w - rx}A{rx} {ry} 0 0 1 {x + w} {y + ry}V{y + h - ry}A{rx} {ry} 0 0 1 {x + w - rx} {y + h}H{x + rx}A{rx} {ry} 0 0 1 {x} {y + h - ry}V{y + ry}A{rx} {ry} 0 0 1 {x + rx} {y}Z");
+                : D($"M{x + rx} {y}H{x + w - rx}A{rx} {ry} 0 0 1 {x + w} {y + ry}V{y + h - ry}A{rx} {ry} 0 0 1 {x + w - rx} ")
+                    + D($"{y + h}H{x + rx}A{rx} {ry} 0 0 1 {x} {y + h - ry}V{y + ry}A{rx} {ry} 0 0 1 {x + rx} {y}Z");
         }
 
         private static double? Length(string? text)
@@ -354,17 +384,22 @@ public static class SvgDrawing
             }
 
             var unit = text.Trim().TrimStart("+-0123456789.eE".ToCharArray());
-            return Units.TryGetValue(unit, out var mm) && double.TryParse(text.Trim()[..^unit.Length], NumberStyles.Float, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) ? n * mm : null;
+            return Units.TryGetValue(unit, out var mm) && double.TryParse(text.Trim()[..^unit.Length], NumberStyles.Float,
+                CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) ? n * mm : null;
         }
 
-        /// <summary>Numbers as SVG writes them, which may stand with nothing between them ("10-5", ".5.5"); null where anything else stands there.</summary>
+        /// <summary>
+        /// Numbers as SVG writes them, which may stand with nothing between them ("10-5", ".5.5"); null where anything else stands there.
+        /// </summary>
         private static double[]? Numbers(string? text)
         {
             var numbers = new List<double>();
             var at = 0;
             foreach (var match in NumberPattern.EnumerateMatches(text ?? string.Empty))
             {
-                if (text.AsSpan(at, match.Index - at).ContainsAnyExcept(" ,\t\n\r") || !double.TryParse(text.AsSpan(match.Index, match.Length), NumberStyles.Float, CultureInfo.InvariantCulture, out var n) || !double.IsFinite(n))
+                if (text.AsSpan(at, match.Index - at).ContainsAnyExcept(" ,\t\n\r")
+                    || !double.TryParse(text.AsSpan(match.Index, match.Length), NumberStyles.Float, CultureInfo.InvariantCulture,
+                    out var n) || !double.IsFinite(n))
                 {
                     return null;
                 }

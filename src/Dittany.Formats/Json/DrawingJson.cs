@@ -25,7 +25,8 @@ public static class DrawingJson
     {
         using var document = JsonDocument.Parse(json);
         var faults = new JsonFaults();
-        return document.RootElement.TryGetProperty("drawing", out var element) && ElementJson.Drawing(element, "#/drawing", faults) is { } drawing && faults.Faults.Count == 0
+        return document.RootElement.TryGetProperty("drawing", out var element)
+            && ElementJson.Drawing(element, "#/drawing", faults) is { } drawing && faults.Faults.Count == 0
             ? drawing
             : throw new FormatException("This is no drawing.");
     }

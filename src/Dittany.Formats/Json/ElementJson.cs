@@ -8,16 +8,21 @@ namespace Dittany.Formats.Json;
 /// <summary>Wordings and motifs of a job, in and out. Words come first, then motifs; <see cref="Read"/> tells where each stood.</summary>
 internal static class ElementJson
 {
-    private static readonly string[] OfWords = ["text", "alphabet", "capHeightMm", "rows", "radiusMm", "reading", "motifPlace", "motifCount"];
+    private static readonly string[] OfWords = ["text", "alphabet", "capHeightMm", "rows", "radiusMm", "reading", "motifPlace",
+        "motifCount"];
 
-    private static readonly string[] OfMotifs = ["heightMm", "count", "parts", "leanDegrees", "mirrored", "wobblePercent", "seed", "middle", "drawing"];
+    private static readonly string[] OfMotifs = ["heightMm", "count", "parts", "leanDegrees", "mirrored", "wobblePercent", "seed",
+        "middle", "drawing"];
 
-    private static readonly string[] OfBoth = ["id", "kind", "widthMm", "stitch", "strands", "colour", "arrangement", "centreMm", "motif", "turnDegrees"];
+    private static readonly string[] OfBoth = ["id", "kind", "widthMm", "stitch", "strands", "colour", "arrangement", "centreMm", "motif",
+        "turnDegrees"];
 
-    private static readonly Dictionary<string, FigureKind> Kinds = new(StringComparer.Ordinal) { ["line"] = FigureKind.Line, ["shape"] = FigureKind.Shape, ["dot"] = FigureKind.Dot };
+    private static readonly Dictionary<string, FigureKind> Kinds = new(StringComparer.Ordinal) { ["line"] = FigureKind.Line,
+        ["shape"] = FigureKind.Shape, ["dot"] = FigureKind.Dot };
 
     /// <summary>Elements of the document; <c>Places</c> gives for each wording, then for each motif, its number in the document.</summary>
-    public static (List<WordingAsked> Words, List<MotifAsked> Motifs, IReadOnlyList<int> Places) Read(Dictionary<string, JsonElement> top, JsonFaults faults)
+    public static (List<WordingAsked> Words, List<MotifAsked> Motifs, IReadOnlyList<int> Places) Read(Dictionary<string, JsonElement> top,
+        JsonFaults faults)
     {
         var (words, motifs) = (new List<WordingAsked>(), new List<MotifAsked>());
         var (wordPlaces, motifPlaces) = (new List<int>(), new List<int>());
@@ -37,7 +42,8 @@ internal static class ElementJson
                 faults.Add($"{at}/{foreign}", $"{(kind == "motif" ? "A motif has" : "Words have")} no '{foreign}'.", "Leave it out.");
             }
 
-            var id = faults.Text(members, "id", at) ?? $"{(kind == "motif" ? "motif" : "words")}-{(n + 1).ToString(CultureInfo.InvariantCulture)}";
+            var id = faults.Text(members, "id", at)
+                ?? $"{(kind == "motif" ? "motif" : "words")}-{(n + 1).ToString(CultureInfo.InvariantCulture)}";
             if (kind == "motif")
             {
                 motifPlaces.Add(n);
@@ -112,7 +118,8 @@ internal static class ElementJson
         w.WriteEndArray();
     }
 
-    private static WordingAsked Words(Dictionary<string, JsonElement> members, string id, string at, bool required, JsonFaults faults) => new(
+    private static WordingAsked Words(Dictionary<string, JsonElement> members, string id, string at, bool required, JsonFaults faults) =>
+        new(
         id,
         JobJson.Composed(faults.Text(members, "text", at, required: required) ?? "?"),
         faults.Text(members, "alphabet", at),
@@ -199,7 +206,8 @@ internal static class ElementJson
             {
                 if (StrokeText.Read(path) is { } stroke)
                 {
-                    parts.Add(new FigurePart(faults.Text(part, "role", here) ?? (kind == FigureKind.Dot ? "dot" : "outline"), kind, stroke));
+                    parts.Add(new FigurePart(faults.Text(part, "role", here) ?? (kind == FigureKind.Dot ? "dot" : "outline"), kind,
+                        stroke));
                 }
                 else
                 {

@@ -10,7 +10,10 @@ namespace Dittany.Formats.Json;
 /// <summary>An own form as read, or everything that is wrong with it.</summary>
 public sealed record ReadForm(OwnForm? Form, IReadOnlyList<FormFault> Faults);
 
-/// <summary>Own forms as JSON, <c>dittany.form/1</c>, in and out: the same document in a file, in the store and within a job. A picture goes by its name only.</summary>
+/// <summary>
+/// Own forms as JSON, <c>dittany.form/1</c>, in and out: the same document in a file, in the store and within a job. A picture goes by its
+/// name only.
+/// </summary>
 public static class FormJson
 {
     public const string Schema = "dittany.form/1";
@@ -37,7 +40,8 @@ public static class FormJson
     };
 
     /// <summary>Where a face is folded over, by the names it is written with.</summary>
-    public static IReadOnlyDictionary<string, FoldSide> Folds { get; } = new Dictionary<string, FoldSide>(StringComparer.Ordinal) { ["top"] = FoldSide.Top, ["bottom"] = FoldSide.Bottom };
+    public static IReadOnlyDictionary<string, FoldSide> Folds { get; } = new Dictionary<string,
+        FoldSide>(StringComparer.Ordinal) { ["top"] = FoldSide.Top, ["bottom"] = FoldSide.Bottom };
 
     private static readonly string[] OfFace = ["outlineMm", "zones", "obstacles", "openingMm", "folded", "picture", "withinMm"];
 
@@ -45,7 +49,8 @@ public static class FormJson
     public static string Write(OwnForm form, bool indented = false)
     {
         using var stream = new MemoryStream();
-        using (var w = new Utf8JsonWriter(stream, new JsonWriterOptions { Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping, Indented = indented, NewLine = "\n" }))
+        using (var w = new Utf8JsonWriter(stream, new JsonWriterOptions { Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
+            Indented = indented, NewLine = "\n" }))
         {
             Write(w, form);
         }
@@ -58,7 +63,8 @@ public static class FormJson
     {
         if (Encoding.UTF8.GetByteCount(json) > MostBytes)
         {
-            return new ReadForm(null, [new FormFault(string.Empty, "The document is larger than 1 MB.", "A form takes a few kilobytes: is this the right file?")]);
+            return new ReadForm(null, [new FormFault(string.Empty, "The document is larger than 1 MB.",
+                "A form takes a few kilobytes: is this the right file?")]);
         }
 
         JsonDocument document;
@@ -68,7 +74,9 @@ public static class FormJson
         }
         catch (JsonException e)
         {
-            return new ReadForm(null, [new FormFault(string.Empty, $"This is not JSON: something is wrong in line {((e.LineNumber ?? 0) + 1).ToString(CultureInfo.InvariantCulture)}.", "Take a file that was written by “Take it out as a file”.")]);
+            return new ReadForm(null, [new FormFault(string.Empty,
+                $"This is not JSON: something is wrong in line {((e.LineNumber ?? 0) + 1).ToString(CultureInfo.InvariantCulture)}.",
+                "Take a file that was written by “Take it out as a file”.")]);
         }
 
         using (document)
@@ -77,7 +85,8 @@ public static class FormJson
             var form = Read(document.RootElement, "#", faults);
             if (faults.Faults.Count > 0)
             {
-                return new ReadForm(null, faults.Faults.Select(f => new FormFault(f.Pointer.TrimStart('#', '/'), f.Detail, f.Try)).ToArray());
+                return new ReadForm(null, faults.Faults.Select(f =>
+                    new FormFault(f.Pointer.TrimStart('#', '/'), f.Detail, f.Try)).ToArray());
             }
 
             var wrong = OwnForms.Faults(form);
@@ -187,10 +196,14 @@ public static class FormJson
         JobJson.Number(w, "withinMm", face.WithinMm);
     }
 
-    /// <summary>Reads a form out of a larger document; what cannot be read is told with its pointer, what makes no sense is left to <see cref="OwnForms.Faults"/>.</summary>
+    /// <summary>
+    /// Reads a form out of a larger document; what cannot be read is told with its pointer, what makes no sense is left to
+    /// <see cref="OwnForms.Faults"/>.
+    /// </summary>
     internal static OwnForm Read(JsonElement element, string at, JsonFaults faults)
     {
-        var top = faults.Members(element, at, ["schema", "id", "name", "shape", "measuredMm", "face", "faces", .. OfFace, "cloth", "colour", "wearer", "use", "lined", "like"]);
+        var top = faults.Members(element, at, ["schema", "id", "name", "shape", "measuredMm", "face", "faces", .. OfFace, "cloth",
+            "colour", "wearer", "use", "lined", "like"]);
         if (faults.Text(top, "schema", at) is { } schema && schema != Schema)
         {
             faults.Add($"{at}/schema", $"'{schema}' is another schema.", $"Use {Schema}.");
@@ -218,7 +231,8 @@ public static class FormJson
         {
             var m = faults.Members(u, $"{at}/use", "handled", "nextToSkin", "seenOutdoors", "madeUp");
             use = new FormUse(
-                faults.Flag(m, "handled", $"{at}/use") ?? false, faults.Flag(m, "nextToSkin", $"{at}/use") ?? false, faults.Flag(m, "seenOutdoors", $"{at}/use") ?? false, faults.Flag(m, "madeUp", $"{at}/use") ?? false);
+                faults.Flag(m, "handled", $"{at}/use") ?? false, faults.Flag(m, "nextToSkin", $"{at}/use") ?? false,
+                    faults.Flag(m, "seenOutdoors", $"{at}/use") ?? false, faults.Flag(m, "madeUp", $"{at}/use") ?? false);
         }
 
         OwnLike? like = null;
@@ -226,12 +240,16 @@ public static class FormJson
         {
             var m = faults.Members(l, $"{at}/like", "form", "size", "widthMm", "heightMm");
             double Of(string member) => faults.Number(m, member, $"{at}/like") ?? 0;
-            like = new OwnLike(faults.Text(m, "form", $"{at}/like", required: true) ?? string.Empty, faults.Text(m, "size", $"{at}/like") ?? string.Empty, Of("widthMm"), Of("heightMm"));
+            like = new OwnLike(faults.Text(m, "form", $"{at}/like", required: true) ?? string.Empty, faults.Text(m, "size", $"{at}/like")
+                ?? string.Empty, Of("widthMm"), Of("heightMm"));
         }
 
         return new OwnForm(
-            faults.Text(top, "id", at, required: true) ?? string.Empty, faults.Text(top, "name", at, required: true)?.Normalize(NormalizationForm.FormC) ?? string.Empty, faults.Text(top, "shape", at) ?? "polygon", measured,
-            faces, faults.Text(top, "cloth", at) ?? "quilting-cotton", faults.Text(top, "colour", at) ?? "#f1ede2", faults.Text(top, "wearer", at) ?? "nobody", use, faults.Flag(top, "lined", at) ?? false, like);
+            faults.Text(top, "id", at, required: true) ?? string.Empty,
+                faults.Text(top, "name", at, required: true)?.Normalize(NormalizationForm.FormC) ?? string.Empty,
+                faults.Text(top, "shape", at) ?? "polygon", measured,
+            faces, faults.Text(top, "cloth", at) ?? "quilting-cotton", faults.Text(top, "colour", at) ?? "#f1ede2",
+                faults.Text(top, "wearer", at) ?? "nobody", use, faults.Flag(top, "lined", at) ?? false, like);
     }
 
     private static OwnFace Face(Dictionary<string, JsonElement> members, string at, string id, string name, JsonFaults faults)
@@ -241,28 +259,32 @@ public static class FormJson
             var pointer = $"{at}/zones/{i.ToString(CultureInfo.InvariantCulture)}";
             var m = faults.Members(z, pointer, "id", "name", "edgeMm", "ringMm");
             var called = faults.Text(m, "name", pointer, required: true) ?? string.Empty;
-            return new OwnZone(faults.Text(m, "id", pointer) ?? IdOf(called, i), called, Ring(m, "ringMm", pointer, faults), faults.Number(m, "edgeMm", pointer) ?? 5);
+            return new OwnZone(faults.Text(m, "id", pointer) ?? IdOf(called, i), called, Ring(m, "ringMm", pointer, faults),
+                faults.Number(m, "edgeMm", pointer) ?? 5);
         }).ToArray();
         var obstacles = (faults.Items(members, "obstacles", at) ?? []).Select((o, i) =>
         {
             var pointer = $"{at}/obstacles/{i.ToString(CultureInfo.InvariantCulture)}";
             var m = faults.Members(o, pointer, "id", "name", "kind", "ringMm");
             var called = faults.Text(m, "name", pointer, required: true) ?? string.Empty;
-            return new OwnObstacle(faults.Text(m, "id", pointer) ?? IdOf(called, i), called, faults.OneOf(m, "kind", pointer, Kinds) ?? ObstacleKind.FlatSeam, Ring(m, "ringMm", pointer, faults));
+            return new OwnObstacle(faults.Text(m, "id", pointer) ?? IdOf(called, i), called, faults.OneOf(m, "kind", pointer, Kinds)
+                ?? ObstacleKind.FlatSeam, Ring(m, "ringMm", pointer, faults));
         }).ToArray();
         Picture? picture = null;
         if (members.TryGetValue("picture", out var p))
         {
             var m = faults.Members(p, $"{at}/picture", "id", "xMm", "yMm", "widthMm", "heightMm");
             double Of(string member) => faults.Number(m, member, $"{at}/picture") ?? 0;
-            picture = new Picture(faults.Text(m, "id", $"{at}/picture", required: true) ?? string.Empty, Of("xMm"), Of("yMm"), Of("widthMm"), Of("heightMm"));
+            picture = new Picture(faults.Text(m, "id", $"{at}/picture", required: true) ?? string.Empty, Of("xMm"), Of("yMm"),
+                Of("widthMm"), Of("heightMm"));
             if (!picture.Id.All(char.IsAsciiHexDigitLower) || picture.Id.Length != 64)
             {
                 faults.Add($"{at}/picture/id", "This is no picture's name.", "Leave the picture out: the outline stays.");
             }
         }
 
-        return new OwnFace(id, name, Ring(members, "outlineMm", at, faults), zones, obstacles, faults.Number(members, "openingMm", at), faults.OneOf(members, "folded", at, Folds), picture, faults.Number(members, "withinMm", at));
+        return new OwnFace(id, name, Ring(members, "outlineMm", at, faults), zones, obstacles, faults.Number(members, "openingMm", at),
+            faults.OneOf(members, "folded", at, Folds), picture, faults.Number(members, "withinMm", at));
     }
 
     /// <summary>An id made of a name: small letters and hyphens, with its number where nothing is left.</summary>

@@ -25,7 +25,8 @@ public static class JobJson
     public static readonly JsonWriterOptions Writing = new() { Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping };
 
     /// <summary>
-    /// Reads a job. <paramref name="today"/> is taken where the job states none; what it leaves out of stash, workshop and habits comes from <paramref name="workshop"/>; alphabets it may name are those of
+    /// Reads a job. <paramref name="today"/> is taken where the job states none; what it leaves out of stash, workshop and habits comes
+    /// from <paramref name="workshop"/>; alphabets it may name are those of
     /// <paramref name="library"/>.
     /// </summary>
     public static ReadJob Read(ReadOnlyMemory<byte> json, DateOnly today, Workshop workshop, Library library)
@@ -39,7 +40,9 @@ public static class JobJson
         catch (JsonException e)
         {
             var deep = e.Message.Contains("depth", StringComparison.Ordinal);
-            faults.Add("#", deep ? $"The document is nested deeper than {MostDepth}." : $"This is not JSON: something is wrong in line {(e.LineNumber ?? 0) + 1}.", deep ? "Nest less deeply." : "Send one JSON object.");
+            faults.Add("#", deep ? $"The document is nested deeper than {MostDepth}."
+                : $"This is not JSON: something is wrong in line {(e.LineNumber ?? 0) + 1}.", deep ? "Nest less deeply."
+                : "Send one JSON object.");
             return new ReadJob(null, null, faults.Faults);
         }
 
@@ -135,20 +138,23 @@ public static class JobJson
 
     private static ReadJob Read(JsonElement root, DateOnly today, Workshop workshop, Library library, JsonFaults faults)
     {
-        var top = faults.Members(root, "#", "schema", "title", "dueOn", "today", "item", "zone", "elements", "overrules", "done", "stash", "workshop", "habits");
+        var top = faults.Members(root, "#", "schema", "title", "dueOn", "today", "item", "zone", "elements", "overrules", "done", "stash",
+            "workshop", "habits");
         if (faults.Text(top, "schema", "#") is { } schema && schema != Schema)
         {
             faults.Add("#/schema", $"'{schema}' is another schema.", $"Use {Schema}.");
         }
 
-        var item = top.TryGetValue("item", out var i) ? faults.Members(i, "#/item", "form", "size", "measuredMm", "own", "fabric", "wearer", "nextToSkin", "washed", "lasts") : [];
+        var item = top.TryGetValue("item", out var i) ? faults.Members(i, "#/item", "form", "size", "measuredMm", "own", "fabric",
+            "wearer", "nextToSkin", "washed", "lasts") : [];
         if (!top.ContainsKey("item") && root.ValueKind == JsonValueKind.Object)
         {
             faults.Add("#/item", "'item' is missing.", "Add \"item\": { \"form\": \"tea-towel\" }.");
         }
 
         var measured = faults.Numbers(item, "measuredMm", "#/item");
-        var use = new StatedUse(null, faults.Flag(item, "nextToSkin", "#/item"), faults.Text(item, "washed", "#/item"), faults.Text(item, "lasts", "#/item"));
+        var use = new StatedUse(null, faults.Flag(item, "nextToSkin", "#/item"), faults.Text(item, "washed", "#/item"),
+            faults.Text(item, "lasts", "#/item"));
         var overrules = new Dictionary<string, string>(StringComparer.Ordinal);
         if (top.TryGetValue("overrules", out var o))
         {
@@ -184,7 +190,10 @@ public static class JobJson
         // What could not be read at all is not told of twice.
         var unread = seen.Contains("#/item") || seen.Contains("#/item/form");
         var ownUnread = seen.Any(s => s.StartsWith("#/item/own", StringComparison.Ordinal));
-        faults.Faults.AddRange(JobCheck.Faults(job, shop, library).Select(x => x with { Pointer = InDocument(x.Pointer, places) }).Where(x => !seen.Contains(x.Pointer) && !(unread && x.Pointer == "#/item/form") && !(ownUnread && x.Pointer.StartsWith("#/item", StringComparison.Ordinal)) && !(seen.Any(s => s.StartsWith("#/elements", StringComparison.Ordinal)) && x.Pointer == "#/elements")));
+        faults.Faults.AddRange(JobCheck.Faults(job, shop, library).Select(x => x
+            with { Pointer = InDocument(x.Pointer, places) }).Where(x => !seen.Contains(x.Pointer)
+            && !(unread && x.Pointer == "#/item/form") && !(ownUnread && x.Pointer.StartsWith("#/item", StringComparison.Ordinal))
+            && !(seen.Any(s => s.StartsWith("#/elements", StringComparison.Ordinal)) && x.Pointer == "#/elements")));
         return faults.Faults.Count == 0 ? new ReadJob(job, shop, []) : new ReadJob(null, null, faults.Faults);
     }
 
@@ -192,7 +201,8 @@ public static class JobJson
     private static string InDocument(string pointer, IReadOnlyList<int> places)
     {
         var parts = pointer.Split('/');
-        if (parts.Length > 2 && parts[1] == "elements" && int.TryParse(parts[2], NumberStyles.None, CultureInfo.InvariantCulture, out var n) && n < places.Count)
+        if (parts.Length > 2 && parts[1] == "elements" && int.TryParse(parts[2], NumberStyles.None, CultureInfo.InvariantCulture,
+            out var n) && n < places.Count)
         {
             parts[2] = places[n].ToString(CultureInfo.InvariantCulture);
         }
@@ -205,7 +215,8 @@ public static class JobJson
         const string At = "#/done";
         var members = faults.Members(element, At, "marked", "runs", "rinsedOn", "finished", "washedOn");
         return new Core.Time.Done(
-            faults.Flag(members, "marked", At) ?? false, faults.Whole(members, "runs", At) ?? 0, faults.Day(members, "rinsedOn", At), faults.Flag(members, "finished", At) ?? false, faults.Day(members, "washedOn", At));
+            faults.Flag(members, "marked", At) ?? false, faults.Whole(members, "runs", At) ?? 0, faults.Day(members, "rinsedOn", At),
+                faults.Flag(members, "finished", At) ?? false, faults.Day(members, "washedOn", At));
     }
 
     /// <summary>Text is kept in NFC; broken text is left for the check to refuse.</summary>
@@ -242,7 +253,8 @@ public static class JobJson
     private static StatedFabric FabricOf(JsonElement element, JsonFaults faults)
     {
         const string At = "#/item/fabric";
-        var members = faults.Members(element, At, "kind", "colour", "stretchPercent", "opacity", "thicknessMm", "pile", "maxIron", "washable", "busy", "lined", "prewashed", "coated", "washC", "fibre");
+        var members = faults.Members(element, At, "kind", "colour", "stretchPercent", "opacity", "thicknessMm", "pile", "maxIron",
+            "washable", "busy", "lined", "prewashed", "coated", "washC", "fibre");
         return new StatedFabric(
             faults.Text(members, "kind", At),
             faults.Text(members, "colour", At),

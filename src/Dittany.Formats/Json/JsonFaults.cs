@@ -4,7 +4,8 @@ using Dittany.Core.Planning;
 namespace Dittany.Formats.Json;
 
 /// <summary>
-/// Reads members of a parsed document one by one and gathers every fault with its pointer, instead of stopping at the first. A member that is missing or faulty reads as null.
+/// Reads members of a parsed document one by one and gathers every fault with its pointer, instead of stopping at the first. A member that
+/// is missing or faulty reads as null.
 /// </summary>
 internal sealed class JsonFaults
 {
@@ -82,7 +83,8 @@ internal sealed class JsonFaults
             return number;
         }
 
-        Add(pointer, value.ValueKind == JsonValueKind.Number ? "The number is not finite." : $"This is {Kind(value)}, and a number is wanted.", "Write a plain number.");
+        Add(pointer, value.ValueKind == JsonValueKind.Number ? "The number is not finite."
+            : $"This is {Kind(value)}, and a number is wanted.", "Write a plain number.");
         return null;
     }
 
@@ -147,7 +149,8 @@ internal sealed class JsonFaults
             return null;
         }
 
-        if (DateOnly.TryParseExact(text, "yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture, System.Globalization.DateTimeStyles.None, out var day) && day.Year is >= 1900 and <= 9000)
+        if (DateOnly.TryParseExact(text, "yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture,
+            System.Globalization.DateTimeStyles.None, out var day) && day.Year is >= 1900 and <= 9000)
         {
             return day;
         }

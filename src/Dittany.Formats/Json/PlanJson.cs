@@ -15,8 +15,8 @@ public static class PlanJson
     public const string Schema = "dittany.plan/1";
 
     /// <summary>
-    /// Names what a sheet is of: <see cref="InputHash"/> of what is put on the cloth, whatever day it is looked at, however far the piece is, whenever it is wanted and however many evenings
-    /// there are. A sheet stays true while this stays.
+    /// Names what a sheet is of: <see cref="InputHash"/> of what is put on the cloth, whatever day it is looked at, however far the piece
+    /// is, whenever it is wanted and however many evenings there are. A sheet stays true while this stays.
     /// </summary>
     public static string SheetHash(Job job, Workshop workshop) => InputHash(
         job with { Today = DateOnly.MinValue, DueOn = null, Done = null },

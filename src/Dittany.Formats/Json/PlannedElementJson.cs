@@ -5,7 +5,9 @@ using static Dittany.Formats.Json.PlanJson;
 
 namespace Dittany.Formats.Json;
 
-/// <summary>One wording or motif of a plan as <c>dittany.plan/1</c> writes it: how it came out, its concerns, and its parts with every stitch.</summary>
+/// <summary>
+/// One wording or motif of a plan as <c>dittany.plan/1</c> writes it: how it came out, its concerns, and its parts with every stitch.
+/// </summary>
 internal static class PlannedElementJson
 {
     public static void Write(Utf8JsonWriter w, PlannedElement e)

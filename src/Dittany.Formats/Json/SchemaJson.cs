@@ -71,8 +71,11 @@ public static class SchemaJson
                 ["propertyNames"] = new JsonObject { ["pattern"] = $"^({string.Join('|', DecisionBook.Ids.Select(id => id.Replace(".", "\\.", StringComparison.Ordinal)))})(:.+)?$" },
                 ["additionalProperties"] = new JsonObject { ["type"] = new JsonArray("string", "number") },
             },
-            ["done"] = Closed([], ("marked", Flag()), ("runs", new JsonObject { ["type"] = "integer", ["minimum"] = 0, ["maximum"] = JobCheck.MostRuns }), ("rinsedOn", Day()), ("finished", Flag()), ("washedOn", Day())),
-            ["stash"] = Closed([], ("hoopsMm", List(Number(50, 400))), ("threads", new JsonObject { ["type"] = "array", ["maxItems"] = 0 })),
+            ["done"] = Closed([], ("marked", Flag()), ("runs",
+                new JsonObject { ["type"] = "integer", ["minimum"] = 0, ["maximum"] = JobCheck.MostRuns }), ("rinsedOn", Day()),
+                ("finished", Flag()), ("washedOn", Day())),
+            ["stash"] = Closed([], ("hoopsMm", List(Number(50, 400))),
+                ("threads", new JsonObject { ["type"] = "array", ["maxItems"] = 0 })),
             ["workshop"] = Closed(
                 [],
                 ("equipment", List(Enum(Equipment.Ids))),
@@ -127,7 +130,8 @@ public static class SchemaJson
         ("wobblePercent", Number(0, 100 * Motif.MostWobble)),
         ("seed", Whole(0, 1_000_000)),
         ("middle", Flag()),
-        ("drawing", Closed(["name", "parts"], ("name", Text()), ("parts", List(Closed(["path"], ("role", Text()), ("kind", Enum(["line", "shape", "dot"])), ("path", Text())))))));
+        ("drawing", Closed(["name", "parts"], ("name", Text()),
+            ("parts", List(Closed(["path"], ("role", Text()), ("kind", Enum(["line", "shape", "dot"])), ("path", Text())))))));
 
     private static JsonObject Whole(int least, int most) => new() { ["type"] = "integer", ["minimum"] = least, ["maximum"] = most };
 
@@ -156,14 +160,17 @@ public static class SchemaJson
             ("wearer", Enum(Wearing.Ids)),
             ("use", Closed([], ("handled", Flag()), ("nextToSkin", Flag()), ("seenOutdoors", Flag()), ("madeUp", Flag()))),
             ("lined", Flag()),
-            ("like", Closed(["form", "widthMm", "heightMm"], ("form", Text()), ("size", Text()), ("widthMm", Number(0, OwnForm.MostMm)), ("heightMm", Number(0, OwnForm.MostMm)))),
+            ("like", Closed(["form", "widthMm", "heightMm"], ("form", Text()), ("size", Text()), ("widthMm", Number(0, OwnForm.MostMm)),
+                ("heightMm", Number(0, OwnForm.MostMm)))),
         ]);
 
     private static (string Name, JsonObject Schema)[] OwnFaceMembers() =>
     [
         ("outlineMm", List(Point())),
-        ("zones", List(Closed(["name", "ringMm"], ("id", Text()), ("name", Text()), ("edgeMm", Number(0, 200)), ("ringMm", List(Point()))))),
-        ("obstacles", List(Closed(["name", "ringMm"], ("id", Text()), ("name", Text()), ("kind", Enum(FormJson.Kinds.Keys)), ("ringMm", List(Point()))))),
+        ("zones", List(Closed(["name", "ringMm"], ("id", Text()), ("name", Text()), ("edgeMm", Number(0, 200)),
+            ("ringMm", List(Point()))))),
+        ("obstacles", List(Closed(["name", "ringMm"], ("id", Text()), ("name", Text()), ("kind", Enum(FormJson.Kinds.Keys)),
+            ("ringMm", List(Point()))))),
         ("openingMm", Number(OwnForm.LeastMm, OwnForm.MostMm)),
         ("folded", Enum(FormJson.Folds.Keys)),
         ("picture", Closed(["id"], ("id", Text()), ("xMm", Plain()), ("yMm", Plain()), ("widthMm", Plain()), ("heightMm", Plain()))),
@@ -177,46 +184,64 @@ public static class SchemaJson
         ["title"] = PlanJson.Schema,
         ["type"] = "object",
         ["required"] = new JsonArray(
-            "schema", "rules", "inputHash", "today", "item", "space", "elements", "transfer", "hooping", "threads", "route", "work", "time", "finish", "care", "proof", "decisions", "setAside", "cautions"),
+            "schema", "rules", "inputHash", "today", "item", "space", "elements", "transfer", "hooping", "threads", "route", "work",
+                "time", "finish", "care", "proof", "decisions", "setAside", "cautions"),
         ["properties"] = new JsonObject
         {
             ["schema"] = new JsonObject { ["const"] = PlanJson.Schema },
             ["rules"] = Text(),
             ["inputHash"] = new JsonObject { ["type"] = "string", ["pattern"] = "^[0-9a-f]{64}$" },
             ["today"] = Day(),
-            ["item"] = Open(("form", Text()), ("size", Text()), ("wearer", Text()), ("outlineMm", List(Point())), ("fabric", new JsonObject { ["type"] = "object" })),
-            ["space"] = Open(("face", Text()), ("zone", Text()), ("zoneMm", List(Point())), ("fieldMm", List(List(Point()))), ("obstaclesMm", List(List(Point()))), ("findIt", List(Text()))),
+            ["item"] = Open(("form", Text()), ("size", Text()), ("wearer", Text()), ("outlineMm", List(Point())),
+                ("fabric", new JsonObject { ["type"] = "object" })),
+            ["space"] = Open(("face", Text()), ("zone", Text()), ("zoneMm", List(Point())), ("fieldMm", List(List(Point()))),
+                ("obstaclesMm", List(List(Point()))), ("findIt", List(Text()))),
             ["elements"] = List(Open(
                 ("id", Text()), ("kind", Text()), ("alphabet", Text()), ("capHeightMm", Plain()), ("lineWidthMm", Plain()),
                 ("boxMm", Open(("x", Plain()), ("y", Plain()), ("width", Plain()), ("height", Plain()))),
                 ("fit", Open(("largestCapHeightMm", Plain()), ("overflowsMm", Plain()))),
                 ("legibility", Open(("reads", Flag()))),
-                ("concerns", List(Open(("what", Enum(["overflows", "closes-up", "touches", "too-heavy", "turning", "does-not-show", "dropped"])), ("remedies", List(new JsonObject { ["type"] = "object" }))))),
+                ("concerns", List(Open(("what", Enum(["overflows", "closes-up", "touches", "too-heavy", "turning", "does-not-show",
+                    "dropped"])), ("remedies", List(new JsonObject { ["type"] = "object" }))))),
                 ("parts", List(Open(
-                    ("role", Text()), ("shape", Text()), ("stitch", Text()), ("strands", Plain()), ("colour", Colour()), ("lineWidthMm", Plain()), ("lineMm", List(Point())), ("closed", Flag()),
-                    ("stitches", List(Open(("fromMm", Point()), ("toMm", Point()), ("kind", Enum(["straight", "loop", "knot", "bead", "whip", "tie"]))))))))))
+                    ("role", Text()), ("shape", Text()), ("stitch", Text()), ("strands", Plain()), ("colour", Colour()),
+                        ("lineWidthMm", Plain()), ("lineMm", List(Point())), ("closed", Flag()),
+                    ("stitches", List(Open(("fromMm", Point()), ("toMm", Point()),
+                        ("kind", Enum(["straight", "loop", "knot", "bead", "whip", "tie"]))))))))))
             ,
             ["transfer"] = Open(
                 ("method", Enum(Methods.All.Select(m => m.Id))), ("marker", Enum(Inks.All.Select(i => i.Id))), ("stabiliser", Text()),
                 ("printMirrored", new JsonObject { ["type"] = new JsonArray("boolean", "null") }), ("sheets", Plain()),
                 ("steps", List(Open(("do", Text()), ("waitMinutes", Plain())))), ("removal", List(Text())),
-                ("ranking", List(Open(("method", Text()), ("verdict", Enum(["chosen", "possible", "ruled-out"])), ("because", List(Text())))))),
-            ["hooping"] = Open(("school", Enum(Names.Schools.Keys)), ("hoops", List(Open(("order", Plain()), ("shape", Enum(["round", "square"])), ("hoopMm", Plain()), ("usableRadiusMm", Plain()), ("usableMm", List(Point())), ("centreMm", Point())))), ("lowerBound", Plain())),
-            ["threads"] = List(Open(("colour", Colour()), ("thread", ThreadOf()), ("strands", Plain()), ("lengthMm", Plain()), ("frontMm", Plain()), ("backMm", Plain()), ("runs", Plain()), ("freshRuns", Plain()), ("cuts", Plain()), ("cutMm", Plain()), ("skeins", Plain()), ("needle", Text()))),
-            ["route"] = List(Open(("element", Text()), ("part", Plain()), ("stitch", Plain()), ("run", Plain()), ("hoop", Plain()), ("floatMm", Plain()), ("floatKind", Enum(Names.Floats.Keys)))),
-            ["time"] = Open(("handsOnMinutes", Plain()), ("lowMinutes", Plain()), ("highMinutes", Plain()), ("waitMinutes", Plain()), ("byStep", List(Open(("step", Text()), ("minutes", Plain()))))),
+                ("ranking", List(Open(("method", Text()), ("verdict", Enum(["chosen", "possible", "ruled-out"])),
+                    ("because", List(Text())))))),
+            ["hooping"] = Open(("school", Enum(Names.Schools.Keys)),
+                ("hoops", List(Open(("order", Plain()), ("shape", Enum(["round", "square"])), ("hoopMm", Plain()),
+                ("usableRadiusMm", Plain()), ("usableMm", List(Point())), ("centreMm", Point())))), ("lowerBound", Plain())),
+            ["threads"] = List(Open(("colour", Colour()), ("thread", ThreadOf()), ("strands", Plain()), ("lengthMm", Plain()),
+                ("frontMm", Plain()), ("backMm", Plain()), ("runs", Plain()), ("freshRuns", Plain()), ("cuts", Plain()),
+                ("cutMm", Plain()), ("skeins", Plain()), ("needle", Text()))),
+            ["route"] = List(Open(("element", Text()), ("part", Plain()), ("stitch", Plain()), ("run", Plain()), ("hoop", Plain()),
+                ("floatMm", Plain()), ("floatKind", Enum(Names.Floats.Keys)))),
+            ["time"] = Open(("handsOnMinutes", Plain()), ("lowMinutes", Plain()), ("highMinutes", Plain()), ("waitMinutes", Plain()),
+                ("byStep", List(Open(("step", Text()), ("minutes", Plain()))))),
             ["work"] = List(Open(
-                ("id", Text()), ("kind", Enum(Lower<OpKind>())), ("station", Enum(Lower<Station>())), ("place", Enum(Lower<Place>())), ("handsMinutes", Open(("low", Plain()), ("likely", Plain()), ("high", Plain()))),
-                ("uses", List(Open(("what", Text()), ("amount", Plain()), ("unit", Enum(["m²", "mm", "sheets", "pieces", "g", "skeins"]))))), ("steps", List(Text())), ("after", List(Text())))),
+                ("id", Text()), ("kind", Enum(Lower<OpKind>())), ("station", Enum(Lower<Station>())), ("place", Enum(Lower<Place>())),
+                    ("handsMinutes", Open(("low", Plain()), ("likely", Plain()), ("high", Plain()))),
+                ("uses", List(Open(("what", Text()), ("amount", Plain()),
+                    ("unit", Enum(["m²", "mm", "sheets", "pieces", "g", "skeins"]))))), ("steps", List(Text())), ("after", List(Text())))),
             ["finish"] = List(Text()),
             ["care"] = List(Text()),
             ["proof"] = List(Open(("letter", Text()), ("aloud", Text()))),
             ["decisions"] = List(Open(
-                ("id", Text()), ("station", Enum(["item", "space", "words", "transfer", "hoop", "thread", "stitches", "order", "time", "finish"])), ("subject", Text()), ("choice", Text()), ("choiceId", Text()),
-                ("because", List(Text())), ("wouldChange", List(Text())), ("alternatives", List(Open(("choiceId", Text()), ("choice", Text())))),
+                ("id", Text()), ("station", Enum(["item", "space", "words", "transfer", "hoop", "thread", "stitches", "order", "time",
+                    "finish"])), ("subject", Text()), ("choice", Text()), ("choiceId", Text()),
+                ("because", List(Text())), ("wouldChange", List(Text())),
+                    ("alternatives", List(Open(("choiceId", Text()), ("choice", Text())))),
                 ("ruledOut", List(Open(("choiceId", Text()), ("choice", Text()), ("because", List(Text()))))), ("overruled", Flag()))),
             ["setAside"] = List(Text()),
-            ["cautions"] = List(Open(("id", Text()), ("kind", Enum(["person", "item"])), ("severity", Enum(["note", "caution", "stop"])), ("text", Text()))),
+            ["cautions"] = List(Open(("id", Text()), ("kind", Enum(["person", "item"])), ("severity", Enum(["note", "caution", "stop"])),
+                ("text", Text()))),
         },
     };
 
@@ -253,10 +278,12 @@ public static class SchemaJson
 
     private static JsonObject Point() => new() { ["type"] = "array", ["minItems"] = 2, ["maxItems"] = 2, ["items"] = Plain() };
 
-    private static JsonObject ThreadOf() => Open(("family", Enum([Core.Materials.Thread.Cotton])), ("ply", Plain()), ("colour", Colour()), ("name", Text()));
+    private static JsonObject ThreadOf() => Open(("family", Enum([Core.Materials.Thread.Cotton])), ("ply", Plain()), ("colour", Colour()),
+        ("name", Text()));
 
     private static IEnumerable<string> Lower<T>()
         where T : struct, Enum => System.Enum.GetNames<T>().Select(n => n.ToLowerInvariant());
 
-    private static JsonObject Enum(IEnumerable<string> choices) => new() { ["enum"] = new JsonArray(choices.Select(c => (JsonNode)c).ToArray()) };
+    private static JsonObject Enum(IEnumerable<string> choices) =>
+        new() { ["enum"] = new JsonArray(choices.Select(c => (JsonNode)c).ToArray()) };
 }

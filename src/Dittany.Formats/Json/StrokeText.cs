@@ -4,7 +4,10 @@ using Dittany.Core.Geometry;
 
 namespace Dittany.Formats.Json;
 
-/// <summary>A stroke as text: <c>M x y</c>, then <c>L x y</c> or <c>C x1 y1 x2 y2 x y</c>, and <c>Z</c> where it is closed. Reads back to the same stroke within a ten-thousandth.</summary>
+/// <summary>
+/// A stroke as text: <c>M x y</c>, then <c>L x y</c> or <c>C x1 y1 x2 y2 x y</c>, and <c>Z</c> where it is closed. Reads back to the same
+/// stroke within a ten-thousandth.
+/// </summary>
 internal static class StrokeText
 {
     private const double MostAway = 1e6;
@@ -78,6 +81,7 @@ internal static class StrokeText
             return null;
         }
 
-        static bool Number(string word, out double n) => double.TryParse(word, NumberStyles.Float, CultureInfo.InvariantCulture, out n) && double.IsFinite(n) && Math.Abs(n) <= MostAway;
+        static bool Number(string word, out double n) => double.TryParse(word, NumberStyles.Float, CultureInfo.InvariantCulture, out n)
+            && double.IsFinite(n) && Math.Abs(n) <= MostAway;
     }
 }

@@ -57,10 +57,12 @@ public static class TracingJson
             using var document = JsonDocument.Parse(json);
             var root = document.RootElement;
             return new Tracing(
-                root.GetProperty("name").GetString()!, root.GetProperty("picture").GetString()!, root.GetProperty("widthMm").GetDouble(), root.GetProperty("heightMm").GetDouble(),
+                root.GetProperty("name").GetString()!, root.GetProperty("picture").GetString()!, root.GetProperty("widthMm").GetDouble(),
+                    root.GetProperty("heightMm").GetDouble(),
                 root.GetProperty("lines").EnumerateArray().Select(l => new TracedLine(
                     l.GetProperty("role").GetString()!, l.GetProperty("closed").GetBoolean(),
-                    l.GetProperty("points").EnumerateArray().Select(p => new TracedPoint(new Pt(p[0].GetDouble(), p[1].GetDouble()), p.GetArrayLength() > 2)).ToArray())).ToArray());
+                    l.GetProperty("points").EnumerateArray().Select(p =>
+                        new TracedPoint(new Pt(p[0].GetDouble(), p[1].GetDouble()), p.GetArrayLength() > 2)).ToArray())).ToArray());
         }
         catch (Exception e) when (e is JsonException or KeyNotFoundException or InvalidOperationException or IndexOutOfRangeException)
         {

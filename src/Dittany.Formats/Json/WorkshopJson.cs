@@ -4,7 +4,9 @@ using Dittany.Core.Planning;
 
 namespace Dittany.Formats.Json;
 
-/// <summary>The workshop's part of a job: <c>stash</c>, <c>workshop</c> and <c>habits</c>. Stored on its own it is the same three members.</summary>
+/// <summary>
+/// The workshop's part of a job: <c>stash</c>, <c>workshop</c> and <c>habits</c>. Stored on its own it is the same three members.
+/// </summary>
 public static class WorkshopJson
 {
     /// <summary>Writes a workshop as an object with its three members.</summary>
@@ -21,7 +23,9 @@ public static class WorkshopJson
         return Encoding.UTF8.GetString(stream.ToArray());
     }
 
-    /// <summary>Reads what <see cref="Write"/> wrote; members left out come from the shipped default. Faulty ones are told, never skipped.</summary>
+    /// <summary>
+    /// Reads what <see cref="Write"/> wrote; members left out come from the shipped default. Faulty ones are told, never skipped.
+    /// </summary>
     public static (Workshop? Workshop, IReadOnlyList<JobFault> Faults) Read(string json)
     {
         var faults = new JsonFaults();
@@ -89,7 +93,8 @@ public static class WorkshopJson
         if (top.TryGetValue("workshop", out var shop))
         {
             const string At = "#/workshop";
-            var members = faults.Members(shop, At, "equipment", "skill", "eveningsPerWeek", "minutesPerEvening", "hourlyRate", "paper", "units");
+            var members = faults.Members(shop, At, "equipment", "skill", "eveningsPerWeek", "minutesPerEvening", "hourlyRate", "paper",
+                "units");
             var tools = faults.Items(members, "equipment", At)?.Select((t, n) =>
             {
                 if (t.ValueKind == JsonValueKind.String)

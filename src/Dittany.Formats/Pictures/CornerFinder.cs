@@ -3,17 +3,22 @@ using SkiaSharp;
 
 namespace Dittany.Formats.Pictures;
 
-/// <summary>Corners as found from the straight edges between those pointed at, px; how sure they are; and whether they were found at all or are as pointed at.</summary>
+/// <summary>
+/// Corners as found from the straight edges between those pointed at, px; how sure they are; and whether they were found at all or are as
+/// pointed at.
+/// </summary>
 public sealed record FoundCorners(IReadOnlyList<Pt> Corners, double WithinPx, bool Found);
 
 /// <summary>
-/// Makes roughly pointed corners exact: along each side between two of them the edge of the card is sought across the side, a straight line laid through what is found, and
-/// neighbouring lines crossed. A card's round corners do not matter: it is where its sides would meet that is known. Where the edges cannot be seen, the corners stay as
-/// pointed at.
+/// Makes roughly pointed corners exact: along each side between two of them the edge of the card is sought across the side, a straight line
+/// laid through what is found, and neighbouring lines crossed. A card's round corners do not matter: it is where its sides would meet that
+/// is known. Where the edges cannot be seen, the corners stay as pointed at.
 /// </summary>
 public static class CornerFinder
 {
-    /// <summary>Places along a side where its edge is sought; its ends are left out, for bank cards are round there (3.18 mm, ISO/IEC 7810).</summary>
+    /// <summary>
+    /// Places along a side where its edge is sought; its ends are left out, for bank cards are round there (3.18 mm, ISO/IEC 7810).
+    /// </summary>
     private const int Places = 60;
 
     private const double EndsShare = 0.1;
@@ -27,7 +32,9 @@ public static class CornerFinder
     /// <summary>No corner is surer than this, px: lenses are not perfect (from memory).</summary>
     private const double SurestPx = 0.1;
 
-    /// <summary>The corners in the order given, which must go round. <paramref name="pointedWithinPx"/> is how roughly they were pointed at.</summary>
+    /// <summary>
+    /// The corners in the order given, which must go round. <paramref name="pointedWithinPx"/> is how roughly they were pointed at.
+    /// </summary>
     public static FoundCorners Find(ReadOnlyMemory<byte> picture, IReadOnlyList<Pt> corners, double pointedWithinPx)
     {
         var asPointed = new FoundCorners(corners, pointedWithinPx, false);
@@ -174,14 +181,16 @@ public static class CornerFinder
         var (u, v) = (fx - x, fy - y);
         var pixels = grey.GetPixelSpan();
         var at = (y * grey.RowBytes) + x;
-        return (pixels[at] * (1 - u) * (1 - v)) + (pixels[at + 1] * u * (1 - v)) + (pixels[at + grey.RowBytes] * (1 - u) * v) + (pixels[at + grey.RowBytes + 1] * u * v);
+        return (pixels[at] * (1 - u) * (1 - v)) + (pixels[at + 1] * u * (1 - v)) + (pixels[at + grey.RowBytes] * (1 - u) * v)
+            + (pixels[at + grey.RowBytes + 1] * u * v);
     }
 
     /// <summary>The line nearest to all points (total least squares), and the mean square they stand off it.</summary>
     private static (Pt At, Pt Way, double Off) Line(List<Pt> points)
     {
         var middle = new Pt(points.Average(p => p.X), points.Average(p => p.Y));
-        var (xx, yy, xy) = (points.Sum(p => (p.X - middle.X) * (p.X - middle.X)), points.Sum(p => (p.Y - middle.Y) * (p.Y - middle.Y)), points.Sum(p => (p.X - middle.X) * (p.Y - middle.Y)));
+        var (xx, yy, xy) = (points.Sum(p => (p.X - middle.X) * (p.X - middle.X)), points.Sum(p => (p.Y - middle.Y) * (p.Y - middle.Y)),
+            points.Sum(p => (p.X - middle.X) * (p.Y - middle.Y)));
         var angle = 0.5 * Math.Atan2(2 * xy, xx - yy);
         var way = new Pt(Math.Cos(angle), Math.Sin(angle));
         return (middle, way, Math.Sqrt(points.Average(p => Math.Pow(Pt.Cross(way, p - middle), 2))));

@@ -5,8 +5,8 @@ using SkiaSharp;
 namespace Dittany.Formats.Pictures;
 
 /// <summary>
-/// A stand-in for a sketch of her own: a bird in pencil on a postcard (A6, ISO 216), drawn from known lines, so that what is traced over it can be held against the truth. It says on the page
-/// that it is made up.
+/// A stand-in for a sketch of her own: a bird in pencil on a postcard (A6, ISO 216), drawn from known lines, so that what is traced over it
+/// can be held against the truth. It says on the page that it is made up.
 /// </summary>
 public static class MadeUpSketch
 {
@@ -19,16 +19,19 @@ public static class MadeUpSketch
     private const float PencilMm = 0.7f;
 
     /// <summary>The lines of the sketch, in mm from the top left corner of the card.</summary>
-    public static Figure Lines { get; } = MotifLibrary.Find("bird")!.DrawWithin(112, 78, new MotifShape(Wobble: 0.02, Seed: 3)).Moved(new Pt(WidthMm / 2, HeightMm / 2));
+    public static Figure Lines { get; } = MotifLibrary.Find("bird")!.DrawWithin(112, 78,
+        new MotifShape(Wobble: 0.02, Seed: 3)).Moved(new Pt(WidthMm / 2, HeightMm / 2));
 
     /// <summary>The sketch as JPEG bytes.</summary>
     public static byte[] Render()
     {
-        using var surface = SKSurface.Create(new SKImageInfo((int)(WidthMm * PxPerMm), (int)(HeightMm * PxPerMm), SKColorType.Rgba8888, SKAlphaType.Opaque));
+        using var surface = SKSurface.Create(new SKImageInfo((int)(WidthMm * PxPerMm), (int)(HeightMm * PxPerMm), SKColorType.Rgba8888,
+            SKAlphaType.Opaque));
         var canvas = surface.Canvas;
         canvas.Clear(new SKColor(0xf6, 0xf2, 0xe6));
         canvas.Scale((float)PxPerMm);
-        using var pencil = new SKPaint { Color = new SKColor(0x45, 0x48, 0x4c, 0xd8), IsAntialias = true, Style = SKPaintStyle.Stroke, StrokeWidth = PencilMm, StrokeCap = SKStrokeCap.Round, StrokeJoin = SKStrokeJoin.Round };
+        using var pencil = new SKPaint { Color = new SKColor(0x45, 0x48, 0x4c, 0xd8), IsAntialias = true, Style = SKPaintStyle.Stroke,
+            StrokeWidth = PencilMm, StrokeCap = SKStrokeCap.Round, StrokeJoin = SKStrokeJoin.Round };
         foreach (var part in Lines.Parts)
         {
             if (part.Kind == FigureKind.Dot)

@@ -5,7 +5,10 @@ namespace Dittany.Formats.Pictures;
 /// <summary>A picture as taken in: the right way up, as JPEG or PNG bytes, with its size in px.</summary>
 public sealed record TakenPicture(byte[] Bytes, int WidthPx, int HeightPx, string ContentType);
 
-/// <summary>Takes pictures in: PNG and JPEG only, by what they are and not by what they are called, under limits, turned as the camera held them (EXIF). Keeps no other data of theirs.</summary>
+/// <summary>
+/// Takes pictures in: PNG and JPEG only, by what they are and not by what they are called, under limits, turned as the camera held them
+/// (EXIF). Keeps no other data of theirs.
+/// </summary>
 public static class PictureFile
 {
     public const int MostBytes = 25 * 1024 * 1024;
@@ -31,7 +34,8 @@ public static class PictureFile
 
         if (bytes.Length > MostBytes)
         {
-            return (null, $"The picture is {bytes.Length / 1024 / 1024} MB, and 25 MB is the most.", "Take it at a smaller size, or cut it down.");
+            return (null, $"The picture is {bytes.Length / 1024 / 1024} MB, and 25 MB is the most.",
+                "Take it at a smaller size, or cut it down.");
         }
 
         using var data = SKData.CreateCopy(bytes.Span);
@@ -44,7 +48,8 @@ public static class PictureFile
         var (w, h) = (codec.Info.Width, codec.Info.Height);
         if (Math.Max(w, h) > MostSidePx || (long)w * h > MostPx)
         {
-            return (null, $"The picture is {w} × {h} px, and {MostSidePx} px a side or 60 million in all are the most.", "Take it at a smaller size.");
+            return (null, $"The picture is {w} × {h} px, and {MostSidePx} px a side or 60 million in all are the most.",
+                "Take it at a smaller size.");
         }
 
         if (Math.Min(w, h) < LeastSidePx)
@@ -58,10 +63,13 @@ public static class PictureFile
             return (null, "The picture is damaged: it breaks off in the middle.", "Save or send it once more.");
         }
 
-        if (codec.EncodedOrigin == SKEncodedOrigin.TopLeft && (codec.EncodedFormat == SKEncodedImageFormat.Jpeg || raw.AlphaType == SKAlphaType.Opaque || codec.Info.AlphaType == SKAlphaType.Opaque) && (long)raw.Width * raw.Height <= KeptPx)
+        if (codec.EncodedOrigin == SKEncodedOrigin.TopLeft
+            && (codec.EncodedFormat == SKEncodedImageFormat.Jpeg || raw.AlphaType == SKAlphaType.Opaque
+            || codec.Info.AlphaType == SKAlphaType.Opaque) && (long)raw.Width * raw.Height <= KeptPx)
         {
             // It stands as it is to be kept: drawing it once more would only cost time and memory.
-            using var asItIs = raw.PeekPixels()?.Encode(SKEncodedImageFormat.Jpeg, Quality) ?? throw new InvalidOperationException("The picture has no pixels.");
+            using var asItIs = raw.PeekPixels()?.Encode(SKEncodedImageFormat.Jpeg, Quality)
+                ?? throw new InvalidOperationException("The picture has no pixels.");
             return (new TakenPicture(asItIs.ToArray(), raw.Width, raw.Height, "image/jpeg"), null, null);
         }
 
@@ -71,8 +79,8 @@ public static class PictureFile
     }
 
     /// <summary>
-    /// The picture's pixels, a large one already made smaller while it is read: what is not kept need never lie in the memory. A JPEG can be read at some eighths of its size; a PNG is read band by band.
-    /// Null where it breaks off.
+    /// The picture's pixels, a large one already made smaller while it is read: what is not kept need never lie in the memory. A JPEG can
+    /// be read at some eighths of its size; a PNG is read band by band. Null where it breaks off.
     /// </summary>
     private static SKBitmap? Decoded(SKCodec codec, SKData data)
     {
@@ -102,7 +110,9 @@ public static class PictureFile
 
     private static SKImageInfo Rgba(int width, int height) => new(width, height, SKColorType.Rgba8888, SKAlphaType.Premul);
 
-    /// <summary>Each pixel the mean of so many by so many, on white; read in bands of rows, of which one at a time lies in the memory.</summary>
+    /// <summary>
+    /// Each pixel the mean of so many by so many, on white; read in bands of rows, of which one at a time lies in the memory.
+    /// </summary>
     private static SKBitmap? ByBands(SKData data, int width, int height, int by)
     {
         const int Bands = 4;
@@ -113,7 +123,8 @@ public static class PictureFile
         {
             var here = Math.Min(rows, (small.Height * by) - top);
             using var codec = SKCodec.Create(data);
-            if (codec.StartIncrementalDecode(Rgba(width, height), band.GetPixels(), band.RowBytes, new SKCodecOptions(new SKRectI(0, top, width, top + here))) != SKCodecResult.Success
+            if (codec.StartIncrementalDecode(Rgba(width, height), band.GetPixels(), band.RowBytes,
+                new SKCodecOptions(new SKRectI(0, top, width, top + here))) != SKCodecResult.Success
                 || codec.IncrementalDecode(out _) != SKCodecResult.Success)
             {
                 small.Dispose();
@@ -122,7 +133,8 @@ public static class PictureFile
 
             for (var y = 0; y < here; y += by)
             {
-                Mean(band.GetPixelSpan()[(y * band.RowBytes)..], small.GetPixelSpan()[((top + y) / by * small.RowBytes)..], small.Width, by, band.RowBytes);
+                Mean(band.GetPixelSpan()[(y * band.RowBytes)..], small.GetPixelSpan()[((top + y) / by * small.RowBytes)..], small.Width,
+                    by, band.RowBytes);
             }
         }
 
@@ -150,14 +162,16 @@ public static class PictureFile
         {
             // Colours are given times what they cover: what is left shows white.
             var white = 255 - into[x + 3];
-            (into[x], into[x + 1], into[x + 2], into[x + 3]) = ((byte)Math.Min(255, into[x] + white), (byte)Math.Min(255, into[x + 1] + white), (byte)Math.Min(255, into[x + 2] + white), 255);
+            (into[x], into[x + 1], into[x + 2], into[x + 3]) = ((byte)Math.Min(255, into[x] + white),
+                (byte)Math.Min(255, into[x + 1] + white), (byte)Math.Min(255, into[x + 2] + white), 255);
         }
     }
 
     /// <summary>Turned as EXIF says, on white, no larger than is kept.</summary>
     private static SKImage Upright(SKBitmap raw, SKEncodedOrigin origin)
     {
-        var turned = origin is SKEncodedOrigin.LeftTop or SKEncodedOrigin.RightTop or SKEncodedOrigin.RightBottom or SKEncodedOrigin.LeftBottom;
+        var turned = origin
+            is SKEncodedOrigin.LeftTop or SKEncodedOrigin.RightTop or SKEncodedOrigin.RightBottom or SKEncodedOrigin.LeftBottom;
         var shrink = Math.Min(1, Math.Sqrt((double)KeptPx / ((long)raw.Width * raw.Height)));
         var (w, h) = ((int)Math.Round(raw.Width * shrink), (int)Math.Round(raw.Height * shrink));
         using var surface = SKSurface.Create(new SKImageInfo(turned ? h : w, turned ? w : h, SKColorType.Rgba8888, SKAlphaType.Opaque));
@@ -176,7 +190,8 @@ public static class PictureFile
         });
         raw.SetImmutable();
         using var image = SKImage.FromBitmap(raw);
-        canvas.DrawImage(image, new SKRect(0, 0, w, h), shrink < 1 ? new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear) : SKSamplingOptions.Default);
+        canvas.DrawImage(image, new SKRect(0, 0, w, h), shrink < 1 ? new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear)
+            : SKSamplingOptions.Default);
         return surface.Snapshot();
     }
 }

@@ -21,19 +21,22 @@ public static class Rectifier
     private const int BandPx = 256;
 
     /// <summary>Px per mm the view is drawn at: as fine as the picture, no more.</summary>
-    public static double PxPerMm(Straightened view) => Math.Min(Math.Min(view.PxPerMm, MostPxPerMm), Math.Sqrt(MostPx / (view.WidthMm * view.HeightMm)));
+    public static double PxPerMm(Straightened view) =>
+        Math.Min(Math.Min(view.PxPerMm, MostPxPerMm), Math.Sqrt(MostPx / (view.WidthMm * view.HeightMm)));
 
     /// <summary>The straightened view as JPEG. Throws <see cref="ArgumentException"/> where the bytes are no picture.</summary>
     public static TakenPicture Draw(ReadOnlyMemory<byte> photograph, Straightened view, Action<StraighteningProgress>? tell = null)
     {
         tell?.Invoke(new StraighteningProgress("Reading the picture", 0));
-        using var image = SKImage.FromEncodedData(photograph.Span) ?? throw new ArgumentException("This is no picture.", nameof(photograph));
+        using var image = SKImage.FromEncodedData(photograph.Span)
+            ?? throw new ArgumentException("This is no picture.", nameof(photograph));
         using var raster = image.ToRasterImage(ensurePixelData: true);
         var scale = PxPerMm(view);
         var (w, h) = (Math.Max(1, (int)Math.Round(view.WidthMm * scale)), Math.Max(1, (int)Math.Round(view.HeightMm * scale)));
         var v = view.ToMm.Values;
         var matrix = new SKMatrix(
-            (float)(v[0] * scale), (float)(v[1] * scale), (float)(v[2] * scale), (float)(v[3] * scale), (float)(v[4] * scale), (float)(v[5] * scale), (float)v[6], (float)v[7], (float)v[8]);
+            (float)(v[0] * scale), (float)(v[1] * scale), (float)(v[2] * scale), (float)(v[3] * scale), (float)(v[4] * scale),
+                (float)(v[5] * scale), (float)v[6], (float)v[7], (float)v[8]);
         using var surface = SKSurface.Create(new SKImageInfo(w, h, SKColorType.Rgba8888, SKAlphaType.Opaque));
         var canvas = surface.Canvas;
         canvas.Clear(new SKColor(0xe8, 0xe2, 0xd2));

@@ -4,7 +4,10 @@ using Dittany.Core.Planning;
 
 namespace Dittany.Formats.Sheets;
 
-/// <summary>How it is looked after, for whoever gets it: two cards to cut out, one to give and one to keep. In words; care symbols belong to their owners.</summary>
+/// <summary>
+/// How it is looked after, for whoever gets it: two cards to cut out, one to give and one to keep. In words; care symbols belong to their
+/// owners.
+/// </summary>
 internal static class CareCard
 {
     private const double WidthMm = 110;
@@ -16,7 +19,8 @@ internal static class CareCard
         var left = (paper.WidthMm - WidthMm) / 2;
         var inside = WidthMm - (2 * PadMm);
         var lines = new List<(string Text, double Size, bool Heading, double Gap)>();
-        lines.AddRange(Typesetting.Wrap(string.Join(" ", plan.Elements.SelectMany(e => e.Rows)), 7, inside, heading: true).Select(l => (l, 7.0, true, 8.5)));
+        lines.AddRange(Typesetting.Wrap(string.Join(" ", plan.Elements.SelectMany(e => e.Rows)), 7, inside, heading: true).Select(l =>
+            (l, 7.0, true, 8.5)));
         lines.Add(($"Stitched by hand on {plan.Item.Cloth.Kind.Name}.", 3.6, false, 6));
         foreach (var care in plan.Care)
         {
@@ -36,9 +40,11 @@ internal static class CareCard
             }
         }
 
-        marks.Add(new TextMark(new Pt(paper.WidthMm / 2, paper.HeightMm - 15), "Cut along the dashes: one to give, one to keep.", 3.2, Align: Align.Middle, Colour: "#55605a"));
+        marks.Add(new TextMark(new Pt(paper.WidthMm / 2, paper.HeightMm - 15), "Cut along the dashes: one to give, one to keep.", 3.2,
+            Align: Align.Middle, Colour: "#55605a"));
         return [new Leaf(paper, $"Care card: {plan.Title}", ToScale: false, marks)];
     }
 
-    internal static IReadOnlyList<Pt> Box(double x, double y, double w, double h) => [new Pt(x, y), new Pt(x + w, y), new Pt(x + w, y + h), new Pt(x, y + h)];
+    internal static IReadOnlyList<Pt> Box(double x, double y, double w, double h) =>
+        [new Pt(x, y), new Pt(x + w, y), new Pt(x + w, y + h), new Pt(x, y + h)];
 }

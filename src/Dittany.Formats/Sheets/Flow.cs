@@ -3,7 +3,9 @@ using Dittany.Core.Materials;
 
 namespace Dittany.Formats.Sheets;
 
-/// <summary>Lays headings, paragraphs and steps on leaves from top to bottom, and takes a new leaf where one is full. Nothing is cut off.</summary>
+/// <summary>
+/// Lays headings, paragraphs and steps on leaves from top to bottom, and takes a new leaf where one is full. Nothing is cut off.
+/// </summary>
 internal sealed class Flow(Paper paper, string title, string note)
 {
     public const double MarginMm = 15;
@@ -50,7 +52,8 @@ internal sealed class Flow(Paper paper, string title, string note)
             if (i == 0 && box)
             {
                 var s = sizeMm * 0.9;
-                Add(new LineMark([new Pt(MarginMm, _y), new Pt(MarginMm + s, _y), new Pt(MarginMm + s, _y - s), new Pt(MarginMm, _y - s)], 0.25, Closed: true));
+                Add(new LineMark([new Pt(MarginMm, _y), new Pt(MarginMm + s, _y), new Pt(MarginMm + s, _y - s), new Pt(MarginMm, _y - s)],
+                    0.25, Closed: true));
             }
 
             Add(new TextMark(new Pt(MarginMm + indent, _y), lines[i], sizeMm, Colour: colour));
@@ -97,7 +100,8 @@ internal sealed class Flow(Paper paper, string title, string note)
             .. marks,
             new LineMark([new Pt(MarginMm, foot - 5), new Pt(paper.WidthMm - MarginMm, foot - 5)], 0.2, Soft),
             new TextMark(new Pt(MarginMm, foot), Typesetting.Short(title, 3, WidthMm * 0.6), 3, Colour: Soft),
-            new TextMark(new Pt(paper.WidthMm - MarginMm, foot), $"{note}{(note.Length > 0 && _leaves.Count > 1 ? " · " : string.Empty)}{(_leaves.Count > 1 ? $"leaf {i + 1} of {_leaves.Count}" : string.Empty)}", 3, Align: Align.Right, Colour: Soft),
+            new TextMark(new Pt(paper.WidthMm - MarginMm, foot),
+                $"{note}{(note.Length > 0 && _leaves.Count > 1 ? " · " : string.Empty)}{(_leaves.Count > 1 ? $"leaf {i + 1} of {_leaves.Count}" : string.Empty)}", 3, Align: Align.Right, Colour: Soft),
         ];
         return new Leaf(paper, title, ToScale: false, all);
     }).ToArray();

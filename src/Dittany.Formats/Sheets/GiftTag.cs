@@ -21,7 +21,8 @@ internal static class GiftTag
             marks.AddRange(One(plan, left, top));
         }
 
-        marks.Add(new TextMark(new Pt(paper.WidthMm / 2, paper.HeightMm - 15), "Cut along the dashes and punch the hole.", 3.2, Align: Align.Middle, Colour: "#55605a"));
+        marks.Add(new TextMark(new Pt(paper.WidthMm / 2, paper.HeightMm - 15), "Cut along the dashes and punch the hole.", 3.2,
+            Align: Align.Middle, Colour: "#55605a"));
         return [new Leaf(paper, $"Gift tag: {plan.Title}", ToScale: false, marks)];
     }
 
@@ -29,7 +30,8 @@ internal static class GiftTag
     {
         Pt[] edge =
         [
-            new(left + CutMm, top), new(left + WidthMm, top), new(left + WidthMm, top + HighMm), new(left + CutMm, top + HighMm), new(left, top + HighMm - CutMm), new(left, top + CutMm),
+            new(left + CutMm, top), new(left + WidthMm, top), new(left + WidthMm, top + HighMm), new(left + CutMm, top + HighMm),
+                new(left, top + HighMm - CutMm), new(left, top + CutMm),
         ];
         yield return new LineMark(edge, 0.2, "#6e6e6e", Closed: true, Dashed: true);
         yield return new DotMark(new Pt(left + 7, top + (HighMm / 2)), 2, 0.2, "#6e6e6e");
@@ -44,12 +46,15 @@ internal static class GiftTag
         {
             yield return part.LineMm.Count == 1
                 ? new DotMark(On(part.LineMm[0]), 0.6, 0.2, Shown(part.Colour), Shown(part.Colour))
-                : new LineMark(part.LineMm.Select(On).ToArray(), Math.Clamp(part.LineWidthMm * scale, 0.4, 1.6), Shown(part.Colour), Closed: part.Closed);
+                : new LineMark(part.LineMm.Select(On).ToArray(), Math.Clamp(part.LineWidthMm * scale, 0.4, 1.6), Shown(part.Colour),
+                    Closed: part.Closed);
         }
 
-        yield return new TextMark(new Pt(middle.X, top + HighMm - 9), $"stitched by hand on {plan.Item.Cloth.Kind.Name}", 3.2, Align: Align.Middle);
+        yield return new TextMark(new Pt(middle.X, top + HighMm - 9), $"stitched by hand on {plan.Item.Cloth.Kind.Name}", 3.2,
+            Align: Align.Middle);
     }
 
     /// <summary>Pale thread would vanish on white paper: it is printed in black.</summary>
-    private static string Shown(string colour) => ColourDifference.Lightness(Colour.Parse(colour), Colour.Parse("#ffffff")) < Legibility.ReadsFromL ? "#1c2b23" : colour;
+    private static string Shown(string colour) => ColourDifference.Lightness(Colour.Parse(colour),
+        Colour.Parse("#ffffff")) < Legibility.ReadsFromL ? "#1c2b23" : colour;
 }

@@ -10,7 +10,8 @@ public static class LeafPdf
     public const double PointsPerMm = 72 / 25.4;
 
     /// <summary>
-    /// The PDF's bytes. <paramref name="enlarged"/> enlarges what is on each page about its middle, to make up for a printer that makes everything smaller (or, under 1, larger).
+    /// The PDF's bytes. <paramref name="enlarged"/> enlarges what is on each page about its middle, to make up for a printer that makes
+    /// everything smaller (or, under 1, larger).
     /// </summary>
     public static byte[] Write(IReadOnlyList<Leaf> leaves, double enlarged = 1)
     {
@@ -119,5 +120,6 @@ public static class LeafPdf
     private static SKPoint At(Pt p) => new((float)p.X, (float)p.Y);
 
     private static SKPaint Pen(double widthMm, string colour) =>
-        new() { Color = SKColor.Parse(colour), StrokeWidth = (float)widthMm, IsStroke = true, IsAntialias = true, StrokeCap = SKStrokeCap.Butt, StrokeJoin = SKStrokeJoin.Round };
+        new() { Color = SKColor.Parse(colour), StrokeWidth = (float)widthMm, IsStroke = true, IsAntialias = true,
+            StrokeCap = SKStrokeCap.Butt, StrokeJoin = SKStrokeJoin.Round };
 }

@@ -12,19 +12,25 @@ public static class PieceSheets
 {
     public static IReadOnlyList<SheetKind> Kinds { get; } =
     [
-        new("template", "Template", "The lines at 1:1, mirrored where the transfer asks for it, with a check line; the placement card goes with it."),
+        new("template", "Template",
+            "The lines at 1:1, mirrored where the transfer asks for it, with a check line; the placement card goes with it."),
         new("cut-out", "Paper cut-out", "The design at 1:1 to cut out and lay on the item before anything is marked."),
-        new("shapes", "Paper shapes", "Rough paper shapes of every motif and wording, to push about on the item until they lie where you like them."),
+        new("shapes", "Paper shapes",
+            "Rough paper shapes of every motif and wording, to push about on the item until they lie where you like them."),
         new("placement", "Placement card", "Where it goes on the real item: numbered folds and distances."),
         new("work", "Work sheet", "The order of work with its lengths of thread, strands, needle, minutes and cautions."),
         new("care", "Care card", "For whoever gets it: how it is washed and ironed."),
         new("tag", "Gift tag", "A small tag in the lines of the piece, to cut out and tie on."),
     ];
 
-    /// <summary>The leaves of one sheet. The plan's sentences are printed as they are: tell them in her units before. <paramref name="note"/> names the sheet; it may be empty.</summary>
+    /// <summary>
+    /// The leaves of one sheet. The plan's sentences are printed as they are: tell them in her units before. <paramref name="note"/> names
+    /// the sheet; it may be empty.
+    /// </summary>
     public static IReadOnlyList<Leaf> Of(string kind, Plan plan, Paper paper, string note) => kind switch
     {
-        "template" => [.. TemplateLeaves.Of(TemplateSheet.Of(plan, paper), note.Length == 0 ? null : note), .. PlacementCard.Of(plan, paper, note)],
+        "template" => [.. TemplateLeaves.Of(TemplateSheet.Of(plan, paper), note.Length == 0 ? null : note),
+            .. PlacementCard.Of(plan, paper, note)],
         "cut-out" => TemplateLeaves.Of(TemplateSheet.CutOut(plan, paper), note.Length == 0 ? null : note),
         "shapes" => ShapeLeaves.Of(plan, paper, note.Length == 0 ? null : note),
         "placement" => PlacementCard.Of(plan, paper, note),

@@ -7,7 +7,10 @@ using Dittany.Core.Space;
 
 namespace Dittany.Formats.Sheets;
 
-/// <summary>Where the words go on the real item: the item small, its folds and distances numbered as the steps below it are. Not to scale, and says so.</summary>
+/// <summary>
+/// Where the words go on the real item: the item small, its folds and distances numbered as the steps below it are. Not to scale, and says
+/// so.
+/// </summary>
 internal static class PlacementCard
 {
     private const double DrawnHighMm = 112;
@@ -21,7 +24,8 @@ internal static class PlacementCard
     {
         var flow = new Flow(paper, plan.Title, note);
         flow.Heading($"Where it goes: {plan.Title}");
-        flow.Text($"{Say.Upper(plan.Item.FormName)}, {plan.Item.SizeName}, {plan.Space.ZoneName}. The drawing is not to scale; the distances are.", colour: Pale);
+        flow.Text($"{Say.Upper(plan.Item.FormName)}, {plan.Item.SizeName}, {plan.Space.ZoneName}. The drawing is not to scale; the "
+            + $"distances are.", colour: Pale);
         flow.Drawing(DrawnHighMm + 8, top => Draw(plan, paper, top + 3));
         for (var i = 0; i < plan.Space.Finding.Count; i++)
         {
@@ -39,8 +43,10 @@ internal static class PlacementCard
         var whole = new Frame(new Pt(x0, y0), Flow.MarginMm, top + 6, Math.Min(InsetWideMm / (x1 - x0), (DrawnHighMm - 6) / (y1 - y0)));
         var measured = plan.Space.Finding.SelectMany(s => s.Figures).Where(f => !f.Fold).SelectMany(f => new[] { f.From, f.To }).ToArray();
         var boxes = plan.Elements.Select(e => e.BoxMm).ToArray();
-        var (left, right) = (Math.Min(measured.Min(p => p.X), boxes.Min(b => b.X)) - MarginMm, Math.Max(measured.Max(p => p.X), boxes.Max(b => b.X + b.Width)) + MarginMm);
-        var (up, down) = (Math.Min(measured.Min(p => p.Y), boxes.Min(b => b.Y)) - MarginMm, Math.Max(measured.Max(p => p.Y), boxes.Max(b => b.Y + b.Height)) + (1.6 * MarginMm));
+        var (left, right) = (Math.Min(measured.Min(p => p.X), boxes.Min(b => b.X)) - MarginMm,
+            Math.Max(measured.Max(p => p.X), boxes.Max(b => b.X + b.Width)) + MarginMm);
+        var (up, down) = (Math.Min(measured.Min(p => p.Y), boxes.Min(b => b.Y)) - MarginMm,
+            Math.Max(measured.Max(p => p.Y), boxes.Max(b => b.Y + b.Height)) + (1.6 * MarginMm));
         var room = paper.WidthMm - (2 * Flow.MarginMm) - InsetWideMm - 8;
         var scale = Math.Min(room / (right - left), DrawnHighMm / (down - up));
         var near = new Frame(new Pt(left, up), Flow.MarginMm + InsetWideMm + 8 + ((room - ((right - left) * scale)) / 2), top, scale);
@@ -51,7 +57,8 @@ internal static class PlacementCard
             yield return mark;
         }
 
-        yield return new LineMark(CareCard.Box(whole.On(new Pt(left, up)).X, whole.On(new Pt(left, up)).Y, (right - left) * whole.Scale, (down - up) * whole.Scale), 0.3, Strong, Closed: true);
+        yield return new LineMark(CareCard.Box(whole.On(new Pt(left, up)).X, whole.On(new Pt(left, up)).Y, (right - left) * whole.Scale,
+            (down - up) * whole.Scale), 0.3, Strong, Closed: true);
         yield return new ClipMark(near.X, near.Y, w, h, Item(plan, near).ToArray());
         yield return new LineMark(CareCard.Box(near.X, near.Y, w, h), 0.3, Strong, Closed: true);
         for (var i = 0; i < plan.Space.Finding.Count; i++)
@@ -59,7 +66,8 @@ internal static class PlacementCard
             var figures = plan.Space.Finding[i].Figures;
             for (var n = 0; n < figures.Count; n++)
             {
-                foreach (var mark in figures[n].Fold ? Fold(figures[n], i + 1, whole, near, up) : Figure(figures[n], i + 1, n == 0 || figures[n].From.Y != figures[0].From.Y, near))
+                foreach (var mark in figures[n].Fold ? Fold(figures[n], i + 1, whole, near, up)
+                    : Figure(figures[n], i + 1, n == 0 || figures[n].From.Y != figures[0].From.Y, near))
                 {
                     yield return mark;
                 }
@@ -79,7 +87,8 @@ internal static class PlacementCard
         foreach (var obstacle in plan.Space.Obstacles)
         {
             yield return obstacle.SeenAs is { } seen
-                ? new LineMark(seen.Select(frame.On).ToArray(), 0.2, Pale, Dashed: obstacle.Kind is ObstacleKind.TopstitchedHem or ObstacleKind.RolledHem)
+                ? new LineMark(seen.Select(frame.On).ToArray(), 0.2, Pale,
+                    Dashed: obstacle.Kind is ObstacleKind.TopstitchedHem or ObstacleKind.RolledHem)
                 : new LineMark(obstacle.Ring.Select(frame.On).ToArray(), 0.2, Pale, Closed: true);
         }
 
@@ -100,11 +109,13 @@ internal static class PlacementCard
         if (Math.Abs(figure.From.Y - figure.To.Y) < Math.Abs(figure.From.X - figure.To.X))
         {
             // A level crease comes in at the side of the place.
-            yield return new LineMark([new Pt(near.X, near.On(figure.From).Y), new Pt(near.X + 12, near.On(figure.From).Y)], 0.35, Strong, Dashed: true);
+            yield return new LineMark([new Pt(near.X, near.On(figure.From).Y), new Pt(near.X + 12, near.On(figure.From).Y)], 0.35, Strong,
+                Dashed: true);
             yield break;
         }
 
-        yield return new LineMark([near.On(new Pt(figure.From.X, Math.Max(up, figure.From.Y))), near.On(new Pt(figure.From.X, Math.Max(up, figure.From.Y))) + new Pt(0, 12)], 0.35, Strong, Dashed: true);
+        yield return new LineMark([near.On(new Pt(figure.From.X, Math.Max(up, figure.From.Y))),
+            near.On(new Pt(figure.From.X, Math.Max(up, figure.From.Y))) + new Pt(0, 12)], 0.35, Strong, Dashed: true);
     }
 
     private static IEnumerable<Mark> Figure(FindFigure figure, int step, bool numbered, Frame near)

@@ -13,7 +13,8 @@ public interface IPrinter
 }
 
 /// <summary>
-/// A stand-in for a printer: writes what it is given to a folder, with a scale error that can be set, so that a check line has something to catch.
+/// A stand-in for a printer: writes what it is given to a folder, with a scale error that can be set, so that a check line has something to
+/// catch.
 /// </summary>
 public sealed class FolderPrinter(string folder) : IPrinter
 {
@@ -24,7 +25,8 @@ public sealed class FolderPrinter(string folder) : IPrinter
     /// <summary>What it does to every length; 0.97 prints 97 mm for 100. Kept in the folder.</summary>
     public double Scale
     {
-        get => File.Exists(ErrorFile) && double.TryParse(File.ReadAllText(ErrorFile), System.Globalization.CultureInfo.InvariantCulture, out var scale) && scale is > 0.5 and < 2 ? scale : 1;
+        get => File.Exists(ErrorFile) && double.TryParse(File.ReadAllText(ErrorFile), System.Globalization.CultureInfo.InvariantCulture,
+            out var scale) && scale is > 0.5 and < 2 ? scale : 1;
         set
         {
             Directory.CreateDirectory(folder);

@@ -11,8 +11,8 @@ using Dittany.Formats.Template;
 namespace Dittany.Formats.Sheets;
 
 /// <summary>
-/// A specimen of an alphabet on paper, true to scale: all its letters, then some words at the heights names are stitched in, each line as wide as the thread that is usual there. Not a template:
-/// nothing on it has a place on an item.
+/// A specimen of an alphabet on paper, true to scale: all its letters, then some words at the heights names are stitched in, each line as
+/// wide as the thread that is usual there. Not a template: nothing on it has a place on an item.
 /// </summary>
 public static class Specimen
 {
@@ -28,9 +28,13 @@ public static class Specimen
 
     private const double LabelRowMm = 5;
 
-    private static readonly string[] Rows = ["ABCDEFGHIJKLM", "NOPQRSTUVWXYZ", "abcdefghijklmn", "opqrstuvwxyz", "0123456789 &!?", "ÄÉÎÑØŁŠŽ äéîñøłšž"];
+    private static readonly string[] Rows = ["ABCDEFGHIJKLM", "NOPQRSTUVWXYZ", "abcdefghijklmn", "opqrstuvwxyz", "0123456789 &!?",
+        "ÄÉÎÑØŁŠŽ äéîñøłšž"];
 
-    /// <summary>The leaf; what the alphabet lacks is left out, and words that do not go across the paper at a height are left to the smaller ones, and it says so.</summary>
+    /// <summary>
+    /// The leaf; what the alphabet lacks is left out, and words that do not go across the paper at a height are left to the smaller ones,
+    /// and it says so.
+    /// </summary>
     public static Leaf Of(IAlphabet alphabet, string words, Paper paper)
     {
         var (left, width) = (Core.Transfer.Sheet.MarginMm, paper.WidthMm - (2 * Core.Transfer.Sheet.MarginMm));
@@ -64,19 +68,23 @@ public static class Specimen
             }
 
             y += needed;
-            marks.Add(new TextMark(new Pt(left, wide ? y - (cap * 1.35) : y), $"{Say.Length(cap)}, {Say.Count(strands, "strand")}", LabelMm, Colour: "#55605a"));
+            marks.Add(new TextMark(new Pt(left, wide ? y - (cap * 1.35) : y), $"{Say.Length(cap)}, {Say.Count(strands, "strand")}",
+                LabelMm, Colour: "#55605a"));
             Write(shown, cap, Width(strands), wide ? 0 : LabelColumnMm - 2);
         }
 
         if (left_out.Count > 0)
         {
-            marks.Add(new TextMark(new Pt(left, y + 7), $"Not shown, for want of paper: {Say.List(left_out)}.", LabelMm, Colour: "#55605a"));
+            marks.Add(new TextMark(new Pt(left, y + 7), $"Not shown, for want of paper: {Say.List(left_out)}.", LabelMm,
+                Colour: "#55605a"));
         }
 
-        marks.AddRange(TemplateLeaves.Foot(paper, $"Specimen: {alphabet.Name}", "Backstitch, each line as wide as its thread lies.", null, "One sheet."));
+        marks.AddRange(TemplateLeaves.Foot(paper, $"Specimen: {alphabet.Name}", "Backstitch, each line as wide as its thread lies.", null,
+            "One sheet."));
         return new Leaf(paper, $"Specimen: {alphabet.Name}", ToScale: true, marks);
 
-        double Width(int strands) => alphabet.Kind == AlphabetKind.Weighted ? TemplateSheet.ThinMm : new Pair(Book.Plainest, strands).LineWidthMm;
+        double Width(int strands) => alphabet.Kind == AlphabetKind.Weighted ? TemplateSheet.ThinMm
+            : new Pair(Book.Plainest, strands).LineWidthMm;
 
         double Laid(string text, double cap) => Setting.Lay(alphabet, [text], Stands.OnBaseline, cap < Setting.WideBelowMm).Width;
 
@@ -88,11 +96,14 @@ public static class Specimen
             foreach (var line in setting.Letters.SelectMany(l => l.Lines))
             {
                 // What is hardly longer than it is wide is a dot: stitched it is a knot.
-                marks.Add(Polyline.Length(line) * cap < lineMm ? new DotMark(Pt.Lerp(On(line[0]), On(line[^1]), 0.5), lineMm * 0.8, 0.1, Fill: "#000000") : new LineMark(line.Select(On).ToArray(), lineMm));
+                marks.Add(Polyline.Length(line) * cap < lineMm ? new DotMark(Pt.Lerp(On(line[0]), On(line[^1]), 0.5), lineMm * 0.8, 0.1,
+                    Fill: "#000000") : new LineMark(line.Select(On).ToArray(), lineMm));
             }
         }
     }
 
     /// <summary>Of some letters those that the alphabet has.</summary>
-    private static string Known(IAlphabet alphabet, string text) => string.Concat(Core.Words.Rows.Letters(text.ReplaceLineEndings(" ")).Where(l => Core.Words.Rows.IsSpace(l) || alphabet.Has(l))).Trim();
+    private static string Known(IAlphabet alphabet, string text) =>
+        string.Concat(Core.Words.Rows.Letters(text.ReplaceLineEndings(" ")).Where(l => Core.Words.Rows.IsSpace(l)
+        || alphabet.Has(l))).Trim();
 }

@@ -10,7 +10,8 @@ public static class Typesetting
 
     /// <summary>A font in mm. Sizes are so small that whole-pixel advances would close the spaces between words.</summary>
     internal static SKFont Font(bool heading, double sizeMm) =>
-        new((heading ? HeadingFace : ReadingFace).Value, (float)sizeMm) { Subpixel = true, LinearMetrics = true, Hinting = SKFontHinting.None };
+        new((heading ? HeadingFace : ReadingFace).Value, (float)sizeMm) { Subpixel = true, LinearMetrics = true,
+            Hinting = SKFontHinting.None };
 
     /// <summary>Width of words on one line, mm.</summary>
     public static double WidthMm(string text, double sizeMm, bool heading = false)
@@ -19,7 +20,10 @@ public static class Typesetting
         return font.MeasureText(text);
     }
 
-    /// <summary>Words broken into lines no wider than <paramref name="widthMm"/>; a word wider than that is broken within. Forced breaks stay. Nothing is left out.</summary>
+    /// <summary>
+    /// Words broken into lines no wider than <paramref name="widthMm"/>; a word wider than that is broken within. Forced breaks stay.
+    /// Nothing is left out.
+    /// </summary>
     public static IReadOnlyList<string> Wrap(string text, double sizeMm, double widthMm, bool heading = false)
     {
         using var font = Font(heading, sizeMm);

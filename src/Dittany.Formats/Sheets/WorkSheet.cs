@@ -6,7 +6,10 @@ using Dittany.Core.Telling;
 
 namespace Dittany.Formats.Sheets;
 
-/// <summary>What lies beside her while she works: what is needed, the order of work with a box to tick for each step, and the cautions where they arise.</summary>
+/// <summary>
+/// What lies beside her while she works: what is needed, the order of work with a box to tick for each step, and the cautions where they
+/// arise.
+/// </summary>
 internal static class WorkSheet
 {
     public static IReadOnlyList<Leaf> Of(Plan plan, Paper paper, string note)
@@ -25,7 +28,8 @@ internal static class WorkSheet
         }
 
         flow.Fact("Item", $"{Say.Upper(plan.Item.FormName)}, {plan.Item.SizeName}; {plan.Item.Cloth.Kind.Name}; {plan.Space.ZoneName}");
-        foreach (var id in new[] { "words.size", "motif.size", "stitch.outline", "transfer.method", "transfer.marker", "transfer.stabiliser", "hoop.size", "hoop.tension", "thread.start", "thread.finish", "time.ready" })
+        foreach (var id in new[] { "words.size", "motif.size", "stitch.outline", "transfer.method", "transfer.marker",
+            "transfer.stabiliser", "hoop.size", "hoop.tension", "thread.start", "thread.finish", "time.ready" })
         {
             if (plan.Decision(id) is { } decision)
             {
@@ -37,11 +41,14 @@ internal static class WorkSheet
         {
             flow.Fact(
                 Say.Upper(Palette.NameOf(need.Colour)),
-                $"{Say.Count(need.Strands, "strand")}, {Say.Count(need.Cuts, "length")} of {Say.Number(need.CutMm / 10)} cm, {Say.Count(need.Skeins, "skein")}; {Say.Upper(Needles.Find(need.Needle)!.Name)}");
+                $"{Say.Count(need.Strands, "strand")}, {Say.Count(need.Cuts, "length")} of {Say.Number(need.CutMm / 10)} cm, "
+                    + $"{Say.Count(need.Skeins, "skein")}; {Say.Upper(Needles.Find(need.Needle)!.Name)}");
         }
 
         var timed = plan.Time;
-        flow.Fact("Minutes", $"{Say.Minutes(timed.LowMinutes)} to {Say.Minutes(timed.HighMinutes)} of work{(timed.WaitMinutes > 0 ? $", and {Say.Minutes(timed.WaitMinutes)} of waiting" : string.Empty)}");
+        flow.Fact("Minutes",
+            $"{Say.Minutes(timed.LowMinutes)} to {Say.Minutes(timed.HighMinutes)} of "
+                + $"work{(timed.WaitMinutes > 0 ? $", and {Say.Minutes(timed.WaitMinutes)} of waiting" : string.Empty)}");
 
         Beforehand(flow, plan);
         flow.Heading("Mark it", 5.5);
@@ -71,7 +78,8 @@ internal static class WorkSheet
                 flow.Text($"{thread}:");
             }
 
-            flow.Text($"{run.Text} · {run.Stitch}. {(run.Cut ? "A new thread" : "What is left on the needle")}{(run.Fresh ? $", {Say.Lower(plan.Decision("thread.start")!.Choice)}" : string.Empty)}. {Say.Upper(Say.Minutes(run.MinutesSoFar))} by its end.", box: true);
+            flow.Text($"{run.Text} · {run.Stitch}. "
+                + $"{(run.Cut ? "A new thread" : "What is left on the needle")}{(run.Fresh ? $", {Say.Lower(plan.Decision("thread.start")!.Choice)}" : string.Empty)}. {Say.Upper(Say.Minutes(run.MinutesSoFar))} by its end.", box: true);
         }
 
         flow.Heading("Finish it", 5.5);

@@ -8,8 +8,8 @@ using Dittany.Formats.Sheets;
 namespace Dittany.Formats.Template;
 
 /// <summary>
-/// Paper shapes of a plan at 1:1, to be cut out and pushed about on the item before anything is settled: rough ones, a circle where that is near enough. What is larger than a leaf goes on
-/// several, as a template does. Every leaf has its check line.
+/// Paper shapes of a plan at 1:1, to be cut out and pushed about on the item before anything is settled: rough ones, a circle where that is
+/// near enough. What is larger than a leaf goes on several, as a template does. Every leaf has its check line.
 /// </summary>
 public static class ShapeLeaves
 {
@@ -28,12 +28,16 @@ public static class ShapeLeaves
         var (leaves, tooLarge) = PaperNest.Lay(PaperShapes.Of(plan), width, height);
         if (leaves.Count + tooLarge.Count == 0)
         {
-            return [new Leaf(paper, $"Shapes: {plan.Title}", ToScale: true, [.. TemplateLeaves.Foot(paper, $"Shapes: {plan.Title}", "Nothing of it is stitched, so there is nothing to cut out.", note, "One sheet.")])];
+            return [new Leaf(paper, $"Shapes: {plan.Title}", ToScale: true,
+                [.. TemplateLeaves.Foot(paper, $"Shapes: {plan.Title}", "Nothing of it is stitched, so there is nothing to cut out.", note,
+                "One sheet.")])];
         }
 
         return
         [
-            .. leaves.Select((shapes, i) => new Leaf(paper, $"Shapes: {plan.Title}", ToScale: true, [.. shapes.SelectMany(Marks), .. TemplateLeaves.Foot(paper, $"Shapes: {plan.Title}", HowTo, note, leaves.Count == 1 ? "One sheet." : $"Sheet {Say.Number(i + 1, 0)} of {leaves.Count}.")])),
+            .. leaves.Select((shapes, i) => new Leaf(paper, $"Shapes: {plan.Title}", ToScale: true,
+                [.. shapes.SelectMany(Marks), .. TemplateLeaves.Foot(paper, $"Shapes: {plan.Title}", HowTo, note, leaves.Count == 1
+                ? "One sheet." : $"Sheet {Say.Number(i + 1, 0)} of {leaves.Count}.")])),
             .. tooLarge.SelectMany(shape => TemplateLeaves.Of(Alone(plan, shape, paper), note)),
         ];
     }
@@ -46,11 +50,13 @@ public static class ShapeLeaves
         var shift = new Pt(Sheet.MarginMm + nested.XMm, Sheet.MarginMm + nested.YMm) - shape.Box.Least;
         foreach (var line in shape.LinesMm)
         {
-            yield return line.Count == 1 ? new DotMark(line[0] + shift, 0.6, 0.2, Pale, Pale) : new LineMark(line.Select(p => p + shift).ToArray(), 0.25, Pale);
+            yield return line.Count == 1 ? new DotMark(line[0] + shift, 0.6, 0.2, Pale, Pale)
+                : new LineMark(line.Select(p => p + shift).ToArray(), 0.25, Pale);
         }
 
         yield return shape.Round
-            ? new DotMark(shape.MiddleMm + shift, shape.MiddleMm.To(shape.OutlineMm[0]) * Math.Cos(Math.PI / shape.OutlineMm.Count), 0.3, Grey)
+            ? new DotMark(shape.MiddleMm + shift, shape.MiddleMm.To(shape.OutlineMm[0]) * Math.Cos(Math.PI / shape.OutlineMm.Count), 0.3,
+                Grey)
             : new LineMark(shape.OutlineMm.Select(p => p + shift).ToArray(), 0.3, Grey, Closed: true);
 
         // Its middle, and which way is up: a paper disc can lie any way round.
@@ -74,7 +80,9 @@ public static class ShapeLeaves
         var shift = new Pt(Margin, Margin) - shape.Box.Least;
         var (width, height) = (shape.WidthMm + (2 * Margin), shape.HeightMm + (2 * Margin));
         return new TemplateSheet(
-            $"{shape.Name}: {plan.Title}", HowTo, false, paper, width, height, shape.LinesMm.Select(l => new TemplateLine(l.Select(p => p + shift).ToArray(), false)).ToArray(),
-            shape.MiddleMm.X + shift.X, "its middle", [], Sheet.Tiles(width, height, paper), [], CutMm: [shape.OutlineMm.Select(p => p + shift).ToArray()]);
+            $"{shape.Name}: {plan.Title}", HowTo, false, paper, width, height,
+                shape.LinesMm.Select(l => new TemplateLine(l.Select(p => p + shift).ToArray(), false)).ToArray(),
+            shape.MiddleMm.X + shift.X, "its middle", [], Sheet.Tiles(width, height, paper), [],
+                CutMm: [shape.OutlineMm.Select(p => p + shift).ToArray()]);
     }
 }

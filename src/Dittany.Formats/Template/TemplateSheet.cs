@@ -7,8 +7,8 @@ using Dittany.Core.Transfer;
 namespace Dittany.Formats.Template;
 
 /// <summary>
-/// A 1:1 template of a plan, before any paper: lines to be marked, fold and base lines, all in mm from the design's own top left corner, already mirrored where the mirror
-/// proof says so. PDF and SVG are drawn from this alone.
+/// A 1:1 template of a plan, before any paper: lines to be marked, fold and base lines, all in mm from the design's own top left corner,
+/// already mirrored where the mirror proof says so. PDF and SVG are drawn from this alone.
 /// </summary>
 public sealed record TemplateSheet(
     string Title,
@@ -39,7 +39,8 @@ public sealed record TemplateSheet(
     public const double CheckLineMm = CheckLine.LengthMm;
 
     /// <summary>Words beside the check line.</summary>
-    public const string CheckWords = "Check line: 100 mm. If it measures anything else, do not use this sheet; print at 100 %, no fitting to the page.";
+    public const string CheckWords = "Check line: 100 mm. If it measures anything else, do not use this sheet; print at 100 %, no fitting "
+        + "to the page.";
 
     /// <summary>Gathers the template of a plan on a paper.</summary>
     public static TemplateSheet Of(Plan plan, Paper paper)
@@ -57,11 +58,13 @@ public sealed record TemplateSheet(
         var fold = plan.Space.CentreLine.From.X;
         var onCrease = fold > left && fold < left + width;
         var centre = onCrease ? fold : plan.Elements[0].CentreMm.X;
-        var lines = plan.Elements.SelectMany(e => e.Parts).Select(p => new TemplateLine(Polyline.Simplified(Drawn(p.LineMm).Select(OnSheet).ToArray(), DrawnWithinMm), p.Closed)).ToArray();
+        var lines = plan.Elements.SelectMany(e => e.Parts).Select(p =>
+            new TemplateLine(Polyline.Simplified(Drawn(p.LineMm).Select(OnSheet).ToArray(), DrawnWithinMm), p.Closed)).ToArray();
         var towards = plan.Space.Face.Fold is { } over ? $" {over.Towards}" : string.Empty;
         var words = mirrored
             ? "MIRRORED on purpose: it reads right once it is on the cloth."
-            : plan.Transfer.PrintMirrored is null ? "Not mirrored: a guide for drawing freehand." : "Not mirrored: it reads as it will on the cloth.";
+            : plan.Transfer.PrintMirrored is null ? "Not mirrored: a guide for drawing freehand."
+                : "Not mirrored: it reads as it will on the cloth.";
         return new TemplateSheet(
             plan.Title,
             words + towards,
@@ -71,14 +74,16 @@ public sealed record TemplateSheet(
             height,
             lines,
             OnSheet(new Pt(centre, 0)).X,
-            onCrease ? plan.Space.CentreLine.Name : plan.Elements[0].IsMotif ? $"the middle of the {plan.Elements[0].Text}" : "the middle of the words",
+            onCrease ? plan.Space.CentreLine.Name : plan.Elements[0].IsMotif ? $"the middle of the {plan.Elements[0].Text}"
+                : "the middle of the words",
             plan.Elements.Select(e => e.BaselineMm.Y - top).ToArray(),
             Sheet.Tiles(width, height, paper),
             plan.Space.FindIt);
     }
 
     /// <summary>
-    /// A paper cut-out to try on the item before anything is marked: the words as wide as their thread, as they will read, with a line to cut along.
+    /// A paper cut-out to try on the item before anything is marked: the words as wide as their thread, as they will read, with a line to
+    /// cut along.
     /// </summary>
     public static TemplateSheet CutOut(Plan plan, Paper paper)
     {
@@ -94,7 +99,8 @@ public sealed record TemplateSheet(
                 return Region.Of(hull.Select(p => new Pt(p.X - left, p.Y - top)).ToArray());
             }
 
-            var (x0, y0, x1, y1) = (points.Min(p => p.X) - left, points.Min(p => p.Y) - top, points.Max(p => p.X) - left, points.Max(p => p.Y) - top);
+            var (x0, y0, x1, y1) = (points.Min(p => p.X) - left, points.Min(p => p.Y) - top, points.Max(p => p.X) - left,
+                points.Max(p => p.Y) - top);
             return Region.Rectangle(x0, y0, Math.Max(0.1, x1 - x0), Math.Max(0.1, y1 - y0));
         }).Aggregate((a, b) => a.With(b));
 
@@ -111,7 +117,8 @@ public sealed record TemplateSheet(
     }
 
     /// <summary>A knot's single point is drawn as a short stroke, so that it prints.</summary>
-    private static IEnumerable<Pt> Drawn(IReadOnlyList<Pt> line) => line.Count == 1 ? [line[0] - new Pt(0, 0.4), line[0] + new Pt(0, 0.4)] : line;
+    private static IEnumerable<Pt> Drawn(IReadOnlyList<Pt> line) => line.Count == 1 ? [line[0] - new Pt(0, 0.4), line[0] + new Pt(0, 0.4)]
+        : line;
 }
 
 /// <summary>One line to be marked, in mm on the sheet.</summary>

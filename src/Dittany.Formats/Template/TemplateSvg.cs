@@ -3,7 +3,9 @@ using Dittany.Formats.Drawings;
 
 namespace Dittany.Formats.Template;
 
-/// <summary>Writes a template as one SVG at 1:1: its units are millimetres, its size is stated in them. No script, no outside reference.</summary>
+/// <summary>
+/// Writes a template as one SVG at 1:1: its units are millimetres, its size is stated in them. No script, no outside reference.
+/// </summary>
 public static class TemplateSvg
 {
     /// <summary>Room under the design for the words and the check line, in mm.</summary>
@@ -16,7 +18,8 @@ public static class TemplateSvg
         var height = sheet.HeightMm + FootMm;
         var shift = (width - sheet.WidthMm) / 2;
         using var svg = new Svg(decimals: 3, lines: true);
-        svg.Open("svg", ("width", $"{svg.Number(width)}mm"), ("height", $"{svg.Number(height)}mm"), ("viewBox", $"0 0 {svg.Number(width)} {svg.Number(height)}"));
+        svg.Open("svg", ("width", $"{svg.Number(width)}mm"), ("height", $"{svg.Number(height)}mm"),
+            ("viewBox", $"0 0 {svg.Number(width)} {svg.Number(height)}"));
         svg.Open("title").Text(sheet.Title).Close();
         Line(svg, "centre-line", shift + sheet.CentreXMm, 0, shift + sheet.CentreXMm, sheet.HeightMm, dashed: true);
         foreach (var baseline in sheet.BaselinesMm)
@@ -26,7 +29,8 @@ public static class TemplateSvg
 
         foreach (var line in sheet.Lines)
         {
-            svg.Empty("path", ("class", "mark"), ("d", svg.Line(line.PointsMm.Select(p => p + new Pt(shift, 0)), line.Closed)), ("fill", "none"), ("stroke", "#000"), ("stroke-width", "0.35"));
+            svg.Empty("path", ("class", "mark"), ("d", svg.Line(line.PointsMm.Select(p => p + new Pt(shift, 0)), line.Closed)),
+                ("fill", "none"), ("stroke", "#000"), ("stroke-width", "0.35"));
         }
 
         Words(svg, 10, sheet.HeightMm + 8, 5, Short(sheet.Title, width));
@@ -46,8 +50,10 @@ public static class TemplateSvg
     private static void Line(Svg svg, string name, double x1, double y1, double x2, double y2, bool dashed)
     {
         (string, object)[] dashes = dashed ? [("stroke-dasharray", "2 1.5")] : [];
-        svg.Empty("line", [("class", name), ("x1", x1), ("y1", y1), ("x2", x2), ("y2", y2), ("stroke", dashed ? "#6e6e6e" : "#000"), ("stroke-width", dashed ? "0.2" : "0.35"), .. dashes]);
+        svg.Empty("line", [("class", name), ("x1", x1), ("y1", y1), ("x2", x2), ("y2", y2), ("stroke", dashed ? "#6e6e6e" : "#000"),
+            ("stroke-width", dashed ? "0.2" : "0.35"), .. dashes]);
     }
 
-    private static void Words(Svg svg, double x, double y, double sizeMm, string words) => svg.Label(words, ("x", x), ("y", y), ("font-size", sizeMm), ("font-family", "sans-serif"));
+    private static void Words(Svg svg, double x, double y, double sizeMm, string words) =>
+        svg.Label(words, ("x", x), ("y", y), ("font-size", sizeMm), ("font-family", "sans-serif"));
 }

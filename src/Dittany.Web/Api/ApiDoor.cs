@@ -22,11 +22,14 @@ public static class ApiDoor
     public static void MapApi(this WebApplication app)
     {
         var api = app.MapGroup("/api");
-        api.MapPost("/plan", (HttpContext context, Today today, Plans plans, LetterShelf shelf) => WithJob(context, today, plans, shelf, (job, workshop, plan) =>
+        api.MapPost("/plan", (HttpContext context, Today today, Plans plans, LetterShelf shelf) =>
+            WithJob(context, today, plans, shelf, (job, workshop, plan) =>
             new PlanResult(job, workshop, plan)));
-        api.MapPost("/template.pdf", (HttpContext context, Today today, Plans plans, LetterShelf shelf) => WithJob(context, today, plans, shelf, (_, workshop, plan) =>
+        api.MapPost("/template.pdf", (HttpContext context, Today today, Plans plans, LetterShelf shelf) =>
+            WithJob(context, today, plans, shelf, (_, workshop, plan) =>
             Results.Bytes(LeafPdf.Write(TemplateLeaves.Of(SheetOf(plan, workshop))), "application/pdf")));
-        api.MapPost("/template.svg", (HttpContext context, Today today, Plans plans, LetterShelf shelf) => WithJob(context, today, plans, shelf, (_, workshop, plan) =>
+        api.MapPost("/template.svg", (HttpContext context, Today today, Plans plans, LetterShelf shelf) =>
+            WithJob(context, today, plans, shelf, (_, workshop, plan) =>
             Results.Text(TemplateSvg.Write(SheetOf(plan, workshop)), "image/svg+xml", Encoding.UTF8)));
         api.MapGet("/pieces/{id:int}/plan", StoredPlan);
         app.MapGet("/pieces/{id:int}.json", StoredJob);
@@ -39,7 +42,9 @@ public static class ApiDoor
             ["zones"] = Named(f.Zones),
             ["shelf"] = Catalogue.NameOf(f.Shelf),
             ["faces"] = Named(f.Build(f.Sizes[0]).Select(d => (d.Face.Id, d.Face.Name))),
-            ["measures"] = new JsonArray(new[] { f.Width, f.Height }.Select(m => (JsonNode)new JsonObject { ["id"] = m.Id, ["name"] = m.Name, ["how"] = m.How, ["leastMm"] = m.LeastMm, ["mostMm"] = m.MostMm }).ToArray()),
+            ["measures"] = new JsonArray(new[] { f.Width, f.Height }.Select(m =>
+                (JsonNode)new JsonObject { ["id"] = m.Id, ["name"] = m.Name, ["how"] = m.How, ["leastMm"] = m.LeastMm,
+                ["mostMm"] = m.MostMm }).ToArray()),
             ["usualSize"] = f.UsualSize,
             ["usualCloth"] = f.UsualCloth,
             ["usualWearer"] = f.UsualWearer,
@@ -55,7 +60,8 @@ public static class ApiDoor
         {
             ["id"] = m.Id,
             ["name"] = m.Name,
-            ["counted"] = m.Counted is { } c ? new JsonObject { ["what"] = c.What, ["least"] = c.Least, ["usual"] = c.Usual, ["most"] = c.Most } : null,
+            ["counted"] = m.Counted is { } c ? new JsonObject { ["what"] = c.What, ["least"] = c.Least, ["usual"] = c.Usual,
+                ["most"] = c.Most } : null,
         })));
         api.MapGet("/stitches", () => List(Book.All.Select(s => new JsonObject
         {
@@ -94,11 +100,13 @@ public static class ApiDoor
     {
         context.Response.Headers.CacheControl = "no-store";
         return await pieces.JsonOf(id, cancel) is { } json
-            ? Results.File(Encoding.UTF8.GetBytes(json), "application/json", string.Create(CultureInfo.InvariantCulture, $"piece-{id}.json"))
+            ? Results.File(Encoding.UTF8.GetBytes(json), "application/json",
+                string.Create(CultureInfo.InvariantCulture, $"piece-{id}.json"))
             : Results.NotFound();
     }
 
-    private static async Task<IResult> StoredPlan(int id, PieceStore pieces, WorkshopStore workshops, Today today, Plans plans, HttpContext context, CancellationToken cancel)
+    private static async Task<IResult> StoredPlan(int id, PieceStore pieces, WorkshopStore workshops, Today today, Plans plans,
+        HttpContext context, CancellationToken cancel)
     {
         context.Response.Headers.CacheControl = "no-store";
         var (piece, bad) = await pieces.Look(id, cancel);
@@ -114,7 +122,8 @@ public static class ApiDoor
         return new PlanResult(job, workshop, await plans.Make(job, workshop, cancel));
     }
 
-    private static async Task<IResult> WithJob(HttpContext context, Today today, Plans plans, LetterShelf shelf, Func<Job, Workshop, Plan, IResult> answer)
+    private static async Task<IResult> WithJob(HttpContext context, Today today, Plans plans, LetterShelf shelf, Func<Job, Workshop, Plan,
+        IResult> answer)
     {
         if (!context.Request.HasJsonContentType())
         {
@@ -156,7 +165,8 @@ public static class ApiDoor
 
     private static IResult TooLarge() => Problems.Of(StatusCodes.Status413PayloadTooLarge, "The body is larger than 1 MB.", []);
 
-    private static IResult List(IEnumerable<JsonObject> rows) => Results.Text(new JsonArray(rows.Select(r => (JsonNode)r).ToArray()).ToJsonString(), "application/json", Encoding.UTF8);
+    private static IResult List(IEnumerable<JsonObject> rows) =>
+        Results.Text(new JsonArray(rows.Select(r => (JsonNode)r).ToArray()).ToJsonString(), "application/json", Encoding.UTF8);
 
     private static JsonArray Named(IEnumerable<(string Id, string Name)> rows) =>
         new(rows.Select(r => (JsonNode)new JsonObject { ["id"] = r.Id, ["name"] = r.Name }).ToArray());

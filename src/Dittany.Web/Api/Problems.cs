@@ -27,7 +27,8 @@ public static class Problems
     }
 
     /// <summary>What is told to whoever asked and is no failure of the program: it does not go into the log as one.</summary>
-    public static bool Foreseen(ExceptionHandlerSuppressDiagnosticsContext context) => context.Exception is TooMuchException or BusyException or BadHttpRequestException or OperationCanceledException;
+    public static bool Foreseen(ExceptionHandlerSuppressDiagnosticsContext context) =>
+        context.Exception is TooMuchException or BusyException or BadHttpRequestException or OperationCanceledException;
 
     /// <summary>After so many seconds it is worth asking again.</summary>
     public const string RetrySeconds = "2";
@@ -60,5 +61,6 @@ public static class Problems
         statusCode: status,
         title: title,
         type: "about:blank",
-        extensions: [new("errors", faults.Select(f => new Dictionary<string, string>(StringComparer.Ordinal) { ["pointer"] = f.Pointer, ["detail"] = f.Detail, ["try"] = f.Try }).ToArray())]);
+        extensions: [new("errors", faults.Select(f => new Dictionary<string,
+            string>(StringComparer.Ordinal) { ["pointer"] = f.Pointer, ["detail"] = f.Detail, ["try"] = f.Try }).ToArray())]);
 }

@@ -7,13 +7,18 @@ using Dittany.Formats.Drawings;
 
 namespace Dittany.Web.Drawings;
 
-/// <summary>The drawing in the middle of the bench: item, field, words on both faces, tapes along its edges, measurements from landmarks.</summary>
+/// <summary>
+/// The drawing in the middle of the bench: item, field, words on both faces, tapes along its edges, measurements from landmarks.
+/// </summary>
 public static class BenchDrawing
 {
     private const string TapeYellow = "#e6bd4f";
     private const string TapeInk = "#3d3206";
 
-    /// <summary>Height over width of the frame on a screen of 1280 × 800. On other screens the drawing keeps its top left corner, where the tapes meet.</summary>
+    /// <summary>
+    /// Height over width of the frame on a screen of 1280 × 800. On other screens the drawing keeps its top left corner, where the tapes
+    /// meet.
+    /// </summary>
     public const double Shape = 0.95;
 
     /// <summary>Ways to look at a plan: the whole item, its lower part, the words.</summary>
@@ -47,7 +52,9 @@ public static class BenchDrawing
         ];
     }
 
-    /// <summary>The box round the item: left, top, width, height. What stands beside the face is not counted, a strap may run out of the picture.</summary>
+    /// <summary>
+    /// The box round the item: left, top, width, height. What stands beside the face is not counted, a strap may run out of the picture.
+    /// </summary>
     private static (double Left, double Top, double Width, double Height) Around(Plan plan)
     {
         var outline = plan.Item.OutlineMm;
@@ -61,11 +68,15 @@ public static class BenchDrawing
         return new Box(x, y, Math.Max(a.X + a.Width, b.X + b.Width) - x, Math.Max(a.Y + a.Height, b.Y + b.Height) - y);
     });
 
-    /// <summary>How a drawing is looked at: which part, in which units, how many stitches are worked on the face that works the piece, how many lengths are in the cloth.</summary>
+    /// <summary>
+    /// How a drawing is looked at: which part, in which units, how many stitches are worked on the face that works the piece, how many
+    /// lengths are in the cloth.
+    /// </summary>
     public sealed record Look(View View, Units Units, int At, int Done);
 
     /// <summary>
-    /// The drawing as SVG text. All faces are in it; the page shows one. What turns over for the back of the work hangs in a group about the middle of the words.
+    /// The drawing as SVG text. All faces are in it; the page shows one. What turns over for the back of the work hangs in a group about
+    /// the middle of the words.
     /// </summary>
     public static string Draw(Plan plan, Look look)
     {
@@ -75,10 +86,12 @@ public static class BenchDrawing
         svg.Open(
             "svg",
             ("class", plan.Item.Cloth.Dark ? "drawing on-dark" : "drawing"), ("role", "img"), ("aria-labelledby", "drawing-title"),
-            ("viewBox", $"{Svg.N(view.X)} {Svg.N(view.Y)} {Svg.N(view.Width)} {Svg.N(view.Height)}"), ("preserveAspectRatio", "xMinYMin meet"));
+            ("viewBox", $"{Svg.N(view.X)} {Svg.N(view.Y)} {Svg.N(view.Width)} {Svg.N(view.Height)}"),
+                ("preserveAspectRatio", "xMinYMin meet"));
         svg.Open("title", ("id", "drawing-title")).Text(Told(plan, look.Units)).Close();
         Spread(svg);
-        svg.Open("g", ("transform", $"translate({Svg.N(middle)} 0)")).Open("g", ("class", "turns")).Open("g", ("transform", $"translate({Svg.N(-middle)} 0)"));
+        svg.Open("g", ("transform", $"translate({Svg.N(middle)} 0)")).Open("g", ("class", "turns")).Open("g",
+            ("transform", $"translate({Svg.N(-middle)} 0)"));
         ItemDrawing.Draw(svg, ItemDrawing.Of(plan), "bench", px, look.Units);
         Print(svg, plan);
         LaidFlat(svg, plan, px);
@@ -88,7 +101,8 @@ public static class BenchDrawing
         FaceDrawing.Hoops(svg, plan, px);
         svg.Close().Open("g", ("class", "words"), ("data-x", plan.Elements[0].CentreMm.X), ("data-y", plan.Elements[0].CentreMm.Y));
         var grab = WordsOf(plan);
-        svg.Empty("rect", ("class", "grab"), ("x", grab.X - (6 * px)), ("y", grab.Y - (6 * px)), ("width", grab.Width + (12 * px)), ("height", grab.Height + (12 * px)), ("fill", "#ffffff"), ("fill-opacity", 0));
+        svg.Empty("rect", ("class", "grab"), ("x", grab.X - (6 * px)), ("y", grab.Y - (6 * px)), ("width", grab.Width + (12 * px)),
+            ("height", grab.Height + (12 * px)), ("fill", "#ffffff"), ("fill-opacity", 0));
         svg.Open("g", ("class", "face-stitched"));
         foreach (var element in plan.Elements)
         {
@@ -115,9 +129,13 @@ public static class BenchDrawing
     /// <summary>What an eye a metre away makes of a point: the blur of the face that shows the piece from there.</summary>
     private static void Spread(Svg svg) =>
         svg.Open("filter", ("id", "spread"), ("x", "-5%"), ("y", "-5%"), ("width", "110%"), ("height", "110%"))
-            .Empty("feGaussianBlur", ("stdDeviation", (Core.Words.Legibility.SpreadMm(1000) / 2).ToString("0.###", System.Globalization.CultureInfo.InvariantCulture))).Close();
+            .Empty("feGaussianBlur", ("stdDeviation", (Core.Words.Legibility.SpreadMm(1000) / 2).ToString("0.###",
+                System.Globalization.CultureInfo.InvariantCulture))).Close();
 
-    /// <summary>A busy print as it is met on the cloth: sprigs and dots a shade lighter and darker than the ground. Shown from a metre away, where it does its harm.</summary>
+    /// <summary>
+    /// A busy print as it is met on the cloth: sprigs and dots a shade lighter and darker than the ground. Shown from a metre away, where
+    /// it does its harm.
+    /// </summary>
     private static void Print(Svg svg, Plan plan)
     {
         if (!plan.Item.Cloth.Busy)
@@ -142,10 +160,13 @@ public static class BenchDrawing
         var box = WordsOf(plan);
         var side = Math.Max(box.Width * 1.25, Math.Min(w, h) * 0.8);
         var tall = side * 0.96;
-        var x = Math.Clamp(box.X + (box.Width / 2) - (side / 2), left - (side * 0.06), Math.Max(left - (side * 0.06), left + w - (side * 0.94)));
-        var y = Math.Clamp(box.Y + (box.Height / 2) - (tall / 2), top - (tall * 0.06), Math.Max(top - (tall * 0.06), top + h - (tall * 0.94)));
+        var x = Math.Clamp(box.X + (box.Width / 2) - (side / 2), left - (side * 0.06),
+            Math.Max(left - (side * 0.06), left + w - (side * 0.94)));
+        var y = Math.Clamp(box.Y + (box.Height / 2) - (tall / 2), top - (tall * 0.06),
+            Math.Max(top - (tall * 0.06), top + h - (tall * 0.94)));
         using var svg = new Svg();
-        svg.Open("svg", ("class", "small-drawing"), ("aria-hidden", "true"), ("viewBox", $"{Svg.N(x)} {Svg.N(y)} {Svg.N(side)} {Svg.N(tall)}"));
+        svg.Open("svg", ("class", "small-drawing"), ("aria-hidden", "true"),
+            ("viewBox", $"{Svg.N(x)} {Svg.N(y)} {Svg.N(side)} {Svg.N(tall)}"));
         ItemDrawing.Draw(svg, ItemDrawing.Of(plan), id, side / 240);
         foreach (var element in plan.Elements)
         {
@@ -156,7 +177,8 @@ public static class BenchDrawing
     }
 
     /// <summary>A picture of a form with nothing on it yet; those of the catalogue are drawn once.</summary>
-    public static string Bare(Core.Items.Form form) => form.Shelf == Core.Items.Shelf.Own ? DrawBare(form) : Drawn.GetOrAdd(form.Id, _ => DrawBare(form));
+    public static string Bare(Core.Items.Form form) => form.Shelf == Core.Items.Shelf.Own ? DrawBare(form)
+        : Drawn.GetOrAdd(form.Id, _ => DrawBare(form));
 
     private static readonly System.Collections.Concurrent.ConcurrentDictionary<string, string> Drawn = new(StringComparer.Ordinal);
 
@@ -167,7 +189,8 @@ public static class BenchDrawing
         var (x0, y0, x1, y1) = (points.Min(p => p.X), points.Min(p => p.Y), points.Max(p => p.X), points.Max(p => p.Y));
         var side = Math.Max(x1 - x0, y1 - y0) * 1.06;
         using var svg = new Svg();
-        svg.Open("svg", ("class", "form-drawing"), ("aria-hidden", "true"), ("viewBox", $"{Svg.N(((x0 + x1) / 2) - (side / 2))} {Svg.N(((y0 + y1) / 2) - (side / 2))} {Svg.N(side)} {Svg.N(side)}"));
+        svg.Open("svg", ("class", "form-drawing"), ("aria-hidden", "true"),
+            ("viewBox", $"{Svg.N(((x0 + x1) / 2) - (side / 2))} {Svg.N(((y0 + y1) / 2) - (side / 2))} {Svg.N(side)} {Svg.N(side)}"));
         ItemDrawing.Draw(svg, ItemDrawing.Of(form, drawn), $"form-{form.Id}", side / 150);
         return svg.Close().ToString();
     }
@@ -175,7 +198,8 @@ public static class BenchDrawing
     private static string Told(Plan plan, Units units)
     {
         var e = plan.Elements[0];
-        return $"{plan.Item.FormName}, {plan.Item.SizeName}, with “{e.Text.ReplaceLineEndings(" ")}”, capitals {Tape.Length(e.CapHeightMm, units)}, {Tape.Length(e.BoxMm.Width, units)} wide.";
+        return $"{plan.Item.FormName}, {plan.Item.SizeName}, with “{e.Text.ReplaceLineEndings(" ")}”, capitals "
+            + $"{Tape.Length(e.CapHeightMm, units)}, {Tape.Length(e.BoxMm.Width, units)} wide.";
     }
 
     /// <summary>The item's own lines that words can be laid on; they are seen while the words are moved.</summary>
@@ -188,18 +212,23 @@ public static class BenchDrawing
             var across = snap.Axis == Core.Space.SnapAxis.Across;
             svg.Open("g", ("class", "snap"), ("data-axis", across ? "x" : "y"), ("data-at", snap.AtMm));
             svg.Empty(
-                "line", ("x1", across ? snap.AtMm : left), ("y1", across ? top : snap.AtMm), ("x2", across ? snap.AtMm : left + w), ("y2", across ? top + h : snap.AtMm),
+                "line", ("x1", across ? snap.AtMm : left), ("y1", across ? top : snap.AtMm), ("x2", across ? snap.AtMm : left + w),
+                    ("y2", across ? top + h : snap.AtMm),
                 ("stroke", "#b0408a"), ("stroke-width", 1.2 * px), ("stroke-dasharray", $"{Svg.N(6 * px)} {Svg.N(3 * px)}"));
             var box = WordsOf(plan);
             svg.Label(
-                snap.Name, ("x", across ? snap.AtMm + (5 * px) : box.X + box.Width + (8 * px)), ("y", across ? box.Y - (10 * px) : snap.AtMm - (4 * px)), ("font-size", 12 * px), ("fill", plan.Item.Cloth.Dark ? "#ffd9f0" : "#8f3a67"), ("class", "drawn-words"));
+                snap.Name, ("x", across ? snap.AtMm + (5 * px) : box.X + box.Width + (8 * px)),
+                    ("y", across ? box.Y - (10 * px) : snap.AtMm - (4 * px)), ("font-size", 12 * px),
+                    ("fill", plan.Item.Cloth.Dark ? "#ffd9f0" : "#8f3a67"), ("class", "drawn-words"));
             svg.Close();
         }
 
         svg.Close();
     }
 
-    /// <summary>What is folded over when worn, laid flat as it is marked and stitched: the fold, and the cloth above it that lies behind when worn.</summary>
+    /// <summary>
+    /// What is folded over when worn, laid flat as it is marked and stitched: the fold, and the cloth above it that lies behind when worn.
+    /// </summary>
     private static void LaidFlat(Svg svg, Plan plan, double px)
     {
         if (plan.Space.Face.Fold is not { } fold)
@@ -210,10 +239,15 @@ public static class BenchDrawing
         var ink = plan.Item.Cloth.Dark ? "#ffd9f0" : "#8f3a67";
         svg.Open("g", ("class", "laid-flat"));
         svg.Open("title").Text(fold.Flat).Close();
-        svg.Empty("path", ("d", Svg.Ring(fold.FlatOutline)), ("fill", "url(#weave-bench)"), ("stroke", ItemDrawing.Shade(plan.Item.Cloth.Colour, 0.6)), ("stroke-width", 1.3 * px), ("stroke-dasharray", $"{Svg.N(2 * px)} {Svg.N(3 * px)}"));
-        svg.Empty("line", ("x1", fold.From.X), ("y1", fold.From.Y), ("x2", fold.To.X), ("y2", fold.To.Y), ("stroke", ink), ("stroke-width", 1.6 * px), ("stroke-dasharray", $"{Svg.N(9 * px)} {Svg.N(5 * px)}"));
+        svg.Empty("path", ("d", Svg.Ring(fold.FlatOutline)), ("fill", "url(#weave-bench)"),
+            ("stroke", ItemDrawing.Shade(plan.Item.Cloth.Colour, 0.6)), ("stroke-width", 1.3 * px),
+            ("stroke-dasharray", $"{Svg.N(2 * px)} {Svg.N(3 * px)}"));
+        svg.Empty("line", ("x1", fold.From.X), ("y1", fold.From.Y), ("x2", fold.To.X), ("y2", fold.To.Y), ("stroke", ink),
+            ("stroke-width", 1.6 * px), ("stroke-dasharray", $"{Svg.N(9 * px)} {Svg.N(5 * px)}"));
         var top = fold.Side == FoldSide.Top;
-        svg.Label($"laid flat: the fold; {(top ? "above" : "below")} it lies what is behind when worn", ("x", (fold.From.X + fold.To.X) / 2), ("y", fold.From.Y + ((top ? -6 : 16) * px)), ("text-anchor", "middle"), ("font-size", 12 * px), ("fill", ink), ("class", "drawn-words"));
+        svg.Label($"laid flat: the fold; {(top ? "above" : "below")} it lies what is behind when worn",
+            ("x", (fold.From.X + fold.To.X) / 2), ("y", fold.From.Y + ((top ? -6 : 16) * px)), ("text-anchor", "middle"),
+            ("font-size", 12 * px), ("fill", ink), ("class", "drawn-words"));
         svg.Close();
     }
 
@@ -222,21 +256,29 @@ public static class BenchDrawing
         var px = view.Px;
         var pale = plan.Item.Cloth.Dark ? "#cfd8d0" : "#33473c";
         svg.Open("g", ("class", "field"));
-        svg.Open("title").Text($"The field: where stitches may lie. {plan.Decision("space.zone")!.Because[0].In(units)} Each seam and hem tells its own clearance.").Close();
+        svg.Open("title").Text(
+            $"The field: where stitches may lie. {plan.Decision("space.zone")!.Because[0].In(units)} Each seam and hem tells its own "
+                + $"clearance.").Close();
         foreach (var ring in plan.Space.FieldMm)
         {
-            svg.Empty("path", ("d", Svg.Ring(ring)), ("fill", plan.Item.Cloth.Dark ? "#ffffff" : "#fffdf6"), ("fill-opacity", plan.Item.Cloth.Dark ? 0.05 : 0.25), ("stroke", pale), ("stroke-width", px), ("stroke-dasharray", $"{Svg.N(5 * px)} {Svg.N(4 * px)}"));
+            svg.Empty("path", ("d", Svg.Ring(ring)), ("fill", plan.Item.Cloth.Dark ? "#ffffff" : "#fffdf6"),
+                ("fill-opacity", plan.Item.Cloth.Dark ? 0.05 : 0.25), ("stroke", pale), ("stroke-width", px),
+                ("stroke-dasharray", $"{Svg.N(5 * px)} {Svg.N(4 * px)}"));
         }
 
         if (plan.Space.FieldMm.Count > 0)
         {
             var ring = plan.Space.FieldMm[0];
             var top = ring.Min(p => p.Y) + (16 * px);
-            svg.Label("the field", ("x", ring.Min(p => p.X) + (6 * px)), ("y", top > view.Y + (40 * px) ? top : ring.Max(p => p.Y) - (7 * px)), ("font-size", 12 * px), ("fill", pale), ("class", "drawn-words"));
+            svg.Label("the field", ("x", ring.Min(p => p.X) + (6 * px)),
+                ("y", top > view.Y + (40 * px) ? top : ring.Max(p => p.Y) - (7 * px)), ("font-size", 12 * px), ("fill", pale),
+                ("class", "drawn-words"));
         }
 
         var fold = plan.Space.CentreLine;
-        svg.Empty("line", ("x1", fold.From.X), ("y1", fold.From.Y), ("x2", fold.To.X), ("y2", fold.To.Y), ("stroke", pale), ("stroke-width", 0.8 * px), ("stroke-dasharray", $"{Svg.N(9 * px)} {Svg.N(5 * px)} {Svg.N(2 * px)} {Svg.N(5 * px)}"), ("opacity", 0.6));
+        svg.Empty("line", ("x1", fold.From.X), ("y1", fold.From.Y), ("x2", fold.To.X), ("y2", fold.To.Y), ("stroke", pale),
+            ("stroke-width", 0.8 * px), ("stroke-dasharray", $"{Svg.N(9 * px)} {Svg.N(5 * px)} {Svg.N(2 * px)} {Svg.N(5 * px)}"),
+            ("opacity", 0.6));
         svg.Close();
     }
 
@@ -250,7 +292,9 @@ public static class BenchDrawing
 
         foreach (var box in plan.Elements.Select(e => e.BoxMm))
         {
-            svg.Empty("rect", ("x", box.X - 10), ("y", box.Y - 10), ("width", box.Width + 20), ("height", box.Height + 20), ("fill", "#ffffff"), ("fill-opacity", 0.22), ("stroke", "#b0408a"), ("stroke-width", 1.3 * px), ("stroke-dasharray", $"{Svg.N(7 * px)} {Svg.N(3 * px)}"));
+            svg.Empty("rect", ("x", box.X - 10), ("y", box.Y - 10), ("width", box.Width + 20), ("height", box.Height + 20),
+                ("fill", "#ffffff"), ("fill-opacity", 0.22), ("stroke", "#b0408a"), ("stroke-width", 1.3 * px),
+                ("stroke-dasharray", $"{Svg.N(7 * px)} {Svg.N(3 * px)}"));
         }
     }
 
@@ -270,7 +314,8 @@ public static class BenchDrawing
         var aside = Math.Min(box.X + box.Width + (34 * px), view.X + view.Width - (40 * px));
         if (level > view.Y && level < view.Y + view.Height)
         {
-            Measure(svg, new Pt(aside, element.BaselineMm.Y), new Pt(aside, level), Tape.Length(Math.Round(Math.Abs(level - element.BaselineMm.Y), MidpointRounding.AwayFromZero), units), px);
+            Measure(svg, new Pt(aside, element.BaselineMm.Y), new Pt(aside, level),
+                Tape.Length(Math.Round(Math.Abs(level - element.BaselineMm.Y), MidpointRounding.AwayFromZero), units), px);
         }
 
         // Where the place is found from an edge and not along a crease, how far the middle of the words is from it.
@@ -278,7 +323,8 @@ public static class BenchDrawing
         if ((edge < box.X || edge > box.X + box.Width) && edge > view.X && edge < view.X + view.Width)
         {
             var above = box.Y - (18 * px);
-            Measure(svg, new Pt(box.X + (box.Width / 2), above), new Pt(edge, above), Tape.Length(Math.Round(Math.Abs(edge - element.BaselineMm.X), MidpointRounding.AwayFromZero), units), px);
+            Measure(svg, new Pt(box.X + (box.Width / 2), above), new Pt(edge, above),
+                Tape.Length(Math.Round(Math.Abs(edge - element.BaselineMm.X), MidpointRounding.AwayFromZero), units), px);
         }
 
         svg.Close();
@@ -290,12 +336,15 @@ public static class BenchDrawing
         var (ex, ey) = level ? (0.0, 5 * px) : (5 * px, 0.0);
         svg.Empty(
             "path",
-            ("d", $"M{Svg.N(a.X)} {Svg.N(a.Y)}L{Svg.N(b.X)} {Svg.N(b.Y)}M{Svg.N(a.X - ex)} {Svg.N(a.Y - ey)}L{Svg.N(a.X + ex)} {Svg.N(a.Y + ey)}M{Svg.N(b.X - ex)} {Svg.N(b.Y - ey)}L{Svg.N(b.X + ex)} {Svg.N(b.Y + ey)}"),
+            ("d", $"M{Svg.N(a.X)} {Svg.N(a.Y)}L{Svg.N(b.X)} {Svg.N(b.Y)}M{Svg.N(a.X - ex)} {Svg.N(a.Y - ey)}L{Svg.N(a.X + ex)} "
+                + $"{Svg.N(a.Y + ey)}M{Svg.N(b.X - ex)} {Svg.N(b.Y - ey)}L{Svg.N(b.X + ex)} {Svg.N(b.Y + ey)}"),
             ("stroke", "#b98d1d"), ("stroke-width", 1.4 * px), ("fill", "none"));
         var middle = Pt.Lerp(a, b, 0.5);
         var width = (words.Length * 7.4 * px) + (12 * px);
-        svg.Empty("rect", ("x", middle.X - (width / 2)), ("y", middle.Y - (10 * px)), ("width", width), ("height", 20 * px), ("rx", 2 * px), ("fill", TapeYellow));
-        svg.Label(words, ("x", middle.X), ("y", middle.Y + (4.6 * px)), ("font-size", 13 * px), ("text-anchor", "middle"), ("fill", TapeInk), ("class", "drawn-words"));
+        svg.Empty("rect", ("x", middle.X - (width / 2)), ("y", middle.Y - (10 * px)), ("width", width), ("height", 20 * px),
+            ("rx", 2 * px), ("fill", TapeYellow));
+        svg.Label(words, ("x", middle.X), ("y", middle.Y + (4.6 * px)), ("font-size", 13 * px), ("text-anchor", "middle"),
+            ("fill", TapeInk), ("class", "drawn-words"));
     }
 
     /// <summary>Tapes along the top and left edge of the view, from the datum, in centimetres or in inches with their eighths.</summary>
@@ -316,36 +365,44 @@ public static class BenchDrawing
         for (var n = (int)Math.Floor(x0 / tick); n * tick <= x1; n++)
         {
             var mm = n * tick;
-            top.Append(CultureInfo.InvariantCulture, $"M{Svg.N(mm)} {Svg.N(view.Y + wide)}v{Svg.N(-wide * (n % label == 0 ? 0.62 : n % half == 0 ? 0.4 : 0.22))}");
+            top.Append(CultureInfo.InvariantCulture,
+                $"M{Svg.N(mm)} {Svg.N(view.Y + wide)}v{Svg.N(-wide * (n % label == 0 ? 0.62 : n % half == 0 ? 0.4 : 0.22))}");
             if (n % label == 0 && mm > view.X + wide)
             {
-                svg.Label(Figure(mm / unitMm), ("x", mm + (2.5 * px)), ("y", view.Y + (12 * px)), ("font-size", 11 * px), ("fill", TapeInk), ("class", "drawn-words"));
+                svg.Label(Figure(mm / unitMm), ("x", mm + (2.5 * px)), ("y", view.Y + (12 * px)), ("font-size", 11 * px),
+                    ("fill", TapeInk), ("class", "drawn-words"));
             }
         }
 
         for (var n = (int)Math.Floor(y0 / tick); n * tick <= y1; n++)
         {
             var mm = n * tick;
-            left.Append(CultureInfo.InvariantCulture, $"M{Svg.N(view.X + wide)} {Svg.N(mm)}h{Svg.N(-wide * (n % label == 0 ? 0.62 : n % half == 0 ? 0.4 : 0.22))}");
+            left.Append(CultureInfo.InvariantCulture,
+                $"M{Svg.N(view.X + wide)} {Svg.N(mm)}h{Svg.N(-wide * (n % label == 0 ? 0.62 : n % half == 0 ? 0.4 : 0.22))}");
             if (n % label == 0 && mm > view.Y + (1.6 * wide))
             {
-                svg.Label(Figure(mm / unitMm), ("x", view.X + (2.5 * px)), ("y", mm - (2.5 * px)), ("font-size", 11 * px), ("fill", TapeInk), ("class", "drawn-words"));
+                svg.Label(Figure(mm / unitMm), ("x", view.X + (2.5 * px)), ("y", mm - (2.5 * px)), ("font-size", 11 * px),
+                    ("fill", TapeInk), ("class", "drawn-words"));
             }
         }
 
         svg.Empty("path", ("d", top), ("stroke", TapeInk), ("stroke-width", 0.8 * px));
         svg.Empty("path", ("d", left), ("stroke", TapeInk), ("stroke-width", 0.8 * px));
         svg.Empty("rect", ("x", view.X), ("y", view.Y), ("width", wide), ("height", wide), ("fill", TapeYellow));
-        svg.Label(units == Units.Inches ? "in" : "cm", ("x", view.X + (wide / 2)), ("y", view.Y + (15 * px)), ("font-size", 10 * px), ("text-anchor", "middle"), ("fill", TapeInk), ("class", "drawn-words"));
+        svg.Label(units == Units.Inches ? "in" : "cm", ("x", view.X + (wide / 2)), ("y", view.Y + (15 * px)), ("font-size", 10 * px),
+            ("text-anchor", "middle"), ("fill", TapeInk), ("class", "drawn-words"));
         svg.Close();
     }
 
-    /// <summary>How a tape is divided at a nearness: mm of a tick, ticks of a middling one, ticks of a labelled one, mm of the unit.</summary>
+    /// <summary>
+    /// How a tape is divided at a nearness: mm of a tick, ticks of a middling one, ticks of a labelled one, mm of the unit.
+    /// </summary>
     private static (double TickMm, int Half, int Label, double UnitMm) Divided(Units units, double px)
     {
         const double Inch = Tape.InchMm;
         return units == Units.Inches
-            ? px > 0.9 ? (Inch / 2, 2, 4, Inch) : px > 0.3 ? (Inch / 4, 2, 4, Inch) : px > 0.1 ? (Inch / 8, 4, 8, Inch) : (Inch / 16, 2, 4, Inch)
+            ? px > 0.9 ? (Inch / 2, 2, 4, Inch) : px > 0.3 ? (Inch / 4, 2, 4, Inch) : px > 0.1 ? (Inch / 8, 4, 8, Inch)
+                : (Inch / 16, 2, 4, Inch)
             : px > 0.9 ? (10, 1, 5, 10) : px > 0.3 ? (5, 2, 4, 10) : px > 0.1 ? (1, 5, 10, 10) : (0.5, 2, 10, 10);
     }
 

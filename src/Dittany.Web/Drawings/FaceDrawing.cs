@@ -8,7 +8,9 @@ using Dittany.Formats.Drawings;
 
 namespace Dittany.Web.Drawings;
 
-/// <summary>The faces beside the stitched one: rings and what they reach, the back of the work, and the stitches one by one in the order of work.</summary>
+/// <summary>
+/// The faces beside the stitched one: rings and what they reach, the back of the work, and the stitches one by one in the order of work.
+/// </summary>
 internal static class FaceDrawing
 {
     /// <summary>Numbered rings with their usable area, one after the other.</summary>
@@ -18,33 +20,43 @@ internal static class FaceDrawing
         foreach (var placing in plan.Hooping.Hoops)
         {
             var name = placing.Round ? $"{Core.Materials.Hoops.Inches(placing.HoopMm)} in hoop" : "snap frame";
-            svg.Open("g", ("class", "hooping")).Open("title").Text($"Placing {placing.Order} of {plan.Hooping.Hoops.Count}, {name}: stitches go to {Core.Measures.Say.Length(Math.Round(placing.UsableRadiusMm))} from its middle, inside the dashes.").Close();
+            svg.Open("g", ("class", "hooping")).Open("title").Text(
+                $"Placing {placing.Order} of {plan.Hooping.Hoops.Count}, {name}: stitches go to "
+                    + $"{Core.Measures.Say.Length(Math.Round(placing.UsableRadiusMm))} from its middle, inside the dashes.").Close();
             var (c, r) = (placing.CentreMm, placing.HoopMm / 2);
             if (placing.Round)
             {
                 svg.Empty("circle", ("cx", c.X), ("cy", c.Y), ("r", r + 4), ("fill", "none"), ("stroke", "#c79a5b"), ("stroke-width", 7));
-                svg.Empty("circle", ("cx", c.X), ("cy", c.Y), ("r", r + 7.5), ("fill", "none"), ("stroke", "#7d5524"), ("stroke-width", 1.2 * px));
-                svg.Empty("circle", ("cx", c.X), ("cy", c.Y), ("r", r + 0.5), ("fill", "none"), ("stroke", "#7d5524"), ("stroke-width", 1.2 * px));
+                svg.Empty("circle", ("cx", c.X), ("cy", c.Y), ("r", r + 7.5), ("fill", "none"), ("stroke", "#7d5524"),
+                    ("stroke-width", 1.2 * px));
+                svg.Empty("circle", ("cx", c.X), ("cy", c.Y), ("r", r + 0.5), ("fill", "none"), ("stroke", "#7d5524"),
+                    ("stroke-width", 1.2 * px));
 
                 // The screw, at the top, turned aside from the one before so that overlapping rings stay apart to the eye.
-                svg.Empty("rect", ("x", c.X - 5), ("y", c.Y - r - 16), ("width", 10), ("height", 9), ("rx", 1.5), ("fill", "#b9b2a2"), ("stroke", "#5b564b"), ("stroke-width", px));
+                svg.Empty("rect", ("x", c.X - 5), ("y", c.Y - r - 16), ("width", 10), ("height", 9), ("rx", 1.5), ("fill", "#b9b2a2"),
+                    ("stroke", "#5b564b"), ("stroke-width", px));
             }
             else
             {
-                svg.Empty("rect", ("x", c.X - r), ("y", c.Y - r), ("width", 2 * r), ("height", 2 * r), ("rx", 6), ("fill", "none"), ("stroke", "#c79a5b"), ("stroke-width", 8));
+                svg.Empty("rect", ("x", c.X - r), ("y", c.Y - r), ("width", 2 * r), ("height", 2 * r), ("rx", 6), ("fill", "none"),
+                    ("stroke", "#c79a5b"), ("stroke-width", 8));
             }
 
-            svg.Empty("path", ("d", Svg.Ring(placing.UsableMm)), ("fill", "#e6bd4f"), ("fill-opacity", 0.12), ("stroke", pale), ("stroke-width", 1.4 * px), ("stroke-dasharray", $"{Svg.N(5 * px)} {Svg.N(4 * px)}"));
+            svg.Empty("path", ("d", Svg.Ring(placing.UsableMm)), ("fill", "#e6bd4f"), ("fill-opacity", 0.12), ("stroke", pale),
+                ("stroke-width", 1.4 * px), ("stroke-dasharray", $"{Svg.N(5 * px)} {Svg.N(4 * px)}"));
             var at = placing.UsableMm.OrderBy(p => p.Y).First() + new Pt(0, 16 * px);
-            svg.Empty("circle", ("cx", at.X), ("cy", at.Y), ("r", 10 * px), ("fill", "#fffdf7"), ("stroke", "#7d5524"), ("stroke-width", 1.2 * px));
-            svg.Label($"{placing.Order}", ("x", at.X), ("y", at.Y + (4.6 * px)), ("font-size", 13 * px), ("text-anchor", "middle"), ("fill", "#3d3206"), ("class", "drawn-words"));
+            svg.Empty("circle", ("cx", at.X), ("cy", at.Y), ("r", 10 * px), ("fill", "#fffdf7"), ("stroke", "#7d5524"),
+                ("stroke-width", 1.2 * px));
+            svg.Label($"{placing.Order}", ("x", at.X), ("y", at.Y + (4.6 * px)), ("font-size", 13 * px), ("text-anchor", "middle"),
+                ("fill", "#3d3206"), ("class", "drawn-words"));
             svg.Close();
         }
 
         if (plan.Hooping.School == School.InHand)
         {
             var box = plan.Elements[0].BoxMm;
-            svg.Label("In the hand: no ring.", ("x", box.X + (box.Width / 2)), ("y", box.Y - (14 * px)), ("font-size", 14 * px), ("text-anchor", "middle"), ("fill", plan.Item.Cloth.Dark ? "#f3e3b0" : "#5f3d0e"), ("class", "drawn-words"));
+            svg.Label("In the hand: no ring.", ("x", box.X + (box.Width / 2)), ("y", box.Y - (14 * px)), ("font-size", 14 * px),
+                ("text-anchor", "middle"), ("fill", plan.Item.Cloth.Dark ? "#f3e3b0" : "#5f3d0e"), ("class", "drawn-words"));
         }
     }
 
@@ -70,7 +82,8 @@ internal static class FaceDrawing
             }
             else if (stitch.Shape != StitchShape.Whip)
             {
-                (row.FloatKind switch { FloatKind.Straight => jumps, FloatKind.Carried => carried, _ => thread }).Append(Svg.Path([from, stitch.FromMm]));
+                (row.FloatKind switch { FloatKind.Straight => jumps, FloatKind.Carried => carried, _ => thread }).Append(
+                    Svg.Path([from, stitch.FromMm]));
             }
 
             down = stitch.DownMm;
@@ -81,24 +94,28 @@ internal static class FaceDrawing
             ends.Add((end, false, plan.Route[^1].Run));
         }
 
-        var (colour, width) = (Colour.Parse(plan.Threads.Count > 0 ? plan.Threads[0].Colour : "#333333"), Bundle.WidthMm(plan.Threads.Count > 0 ? plan.Threads[0].Strands : 2));
+        var (colour, width) = (Colour.Parse(plan.Threads.Count > 0 ? plan.Threads[0].Colour : "#333333"),
+            Bundle.WidthMm(plan.Threads.Count > 0 ? plan.Threads[0].Strands : 2));
         Line(thread, "lies between stitches", colour.ToString(), width);
         Thin(carried);
         Line(jumps, "jumps straight from one line to the next", "#d0561f", width);
         foreach (var (at, start, run) in ends)
         {
             svg.Open("g", ("class", "thread-end")).Open("title").Text($"Length {run} {(start ? "begins" : "ends")} here.").Close();
-            svg.Empty("circle", ("cx", at.X), ("cy", at.Y), ("r", Math.Max(0.9, 3.2 * px)), ("fill", start ? "#3f7d52" : "#fffdf7"), ("stroke", start ? "#fffdf7" : "#9a3d17"), ("stroke-width", 1.3 * px));
+            svg.Empty("circle", ("cx", at.X), ("cy", at.Y), ("r", Math.Max(0.9, 3.2 * px)), ("fill", start ? "#3f7d52" : "#fffdf7"),
+                ("stroke", start ? "#fffdf7" : "#9a3d17"), ("stroke-width", 1.3 * px));
             svg.Close();
         }
 
-        // The way under the stitches is not told by the route, only from where to where: thin and broken, so that nobody takes it for thread lying free.
+        // The way under the stitches is not told by the route, only from where to where: thin and broken, so that nobody takes it for
+        // thread lying free.
         void Thin(System.Text.StringBuilder d)
         {
             if (d.Length > 0)
             {
                 svg.Open("g").Open("title").Text("The thread goes on from here to there, carried under stitches already there.").Close();
-                svg.Empty("path", ("d", d), ("stroke", plan.Item.Cloth.Dark ? "#a8d3b4" : "#2c6b40"), ("stroke-width", 1.3 * px), ("fill", "none"), ("stroke-dasharray", $"{Svg.N(4 * px)} {Svg.N(4 * px)}"));
+                svg.Empty("path", ("d", d), ("stroke", plan.Item.Cloth.Dark ? "#a8d3b4" : "#2c6b40"), ("stroke-width", 1.3 * px),
+                    ("fill", "none"), ("stroke-dasharray", $"{Svg.N(4 * px)} {Svg.N(4 * px)}"));
                 svg.Close();
             }
         }
@@ -111,27 +128,36 @@ internal static class FaceDrawing
             }
 
             svg.Open("g").Open("title").Text($"Thread that {told}.").Close();
-            svg.Empty("path", ("d", d), ("stroke", "#12100d"), ("stroke-width", wide + (0.9 * px)), ("stroke-linecap", "round"), ("fill", "none"), ("opacity", 0.3));
-            svg.Empty("path", ("class", "behind"), ("d", d), ("stroke", stroke), ("stroke-width", wide), ("stroke-linecap", "round"), ("fill", "none"));
+            svg.Empty("path", ("d", d), ("stroke", "#12100d"), ("stroke-width", wide + (0.9 * px)), ("stroke-linecap", "round"),
+                ("fill", "none"), ("opacity", 0.3));
+            svg.Empty("path", ("class", "behind"), ("d", d), ("stroke", stroke), ("stroke-width", wide), ("stroke-linecap", "round"),
+                ("fill", "none"));
             svg.Close();
         }
     }
 
-    /// <summary>Every stitch by itself, numbered in working order; what each tells stands beside the drawing. The first <paramref name="at"/> of them are worked. <paramref name="done"/> lengths are in the cloth already.</summary>
+    /// <summary>
+    /// Every stitch by itself, numbered in working order; what each tells stands beside the drawing. The first <paramref name="at"/> of
+    /// them are worked. <paramref name="done"/> lengths are in the cloth already.
+    /// </summary>
     public static void Stitches(Svg svg, Plan plan, int at, int done, double px)
     {
         var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
-        foreach (var (group, index) in plan.Route.Select((row, i) => (row, i)).GroupBy(r => (parts[r.row.Element][r.row.Part].Colour, parts[r.row.Element][r.row.Part].Strands)).Select((g, i) => (g, i)))
+        foreach (var (group, index) in plan.Route.Select((row, i) => (row, i)).GroupBy(r =>
+            (parts[r.row.Element][r.row.Part].Colour, parts[r.row.Element][r.row.Part].Strands)).Select((g, i) => (g, i)))
         {
             var width = Bundle.WidthMm(group.Key.Strands);
-            svg.Open("g", ("class", "one-by-one"), ("stroke", group.Key.Colour), ("stroke-linecap", "round"), ("stroke-linejoin", "round"), ("fill", "none"));
+            svg.Open("g", ("class", "one-by-one"), ("stroke", group.Key.Colour), ("stroke-linecap", "round"), ("stroke-linejoin", "round"),
+                ("fill", "none"));
             foreach (var (row, i) in group)
             {
                 var stitch = parts[row.Element][row.Part].Stitches[row.Stitch];
                 var line = ThreadDrawing.Lies(stitch, width);
-                var d = stitch.Shape == StitchShape.Knot || line.All(p => p == line[0]) ? $"{Svg.Path([stitch.FromMm])}h0.01" : Svg.Path(line);
+                var d = stitch.Shape == StitchShape.Knot || line.All(p => p == line[0]) ? $"{Svg.Path([stitch.FromMm])}h0.01"
+                    : Svg.Path(line);
                 var own = stitch.Shape == StitchShape.Knot ? parts[row.Element][row.Part].LineWidthMm : width;
-                svg.Empty("path", ("class", i < at ? "st" : "st yet"), ("d", d), ("data-i", i), ("data-run", row.Run), ("stroke-width", own));
+                svg.Empty("path", ("class", i < at ? "st" : "st yet"), ("d", d), ("data-i", i), ("data-run", row.Run),
+                    ("stroke-width", own));
             }
 
             svg.Close();
@@ -140,8 +166,10 @@ internal static class FaceDrawing
         if (done > 0)
         {
             var last = plan.Route.Where(r => r.Run <= done).Select(r => parts[r.Element][r.Part].Stitches[r.Stitch].DownMm).LastOrDefault();
-            svg.Open("g", ("class", "so-far")).Open("title").Text($"{Core.Measures.Say.Upper(Core.Measures.Say.Count(done, "length"))} stitched up to here.").Close();
-            svg.Empty("path", ("d", $"M{Svg.N(last.X)} {Svg.N(last.Y)}l{Svg.N(16 * px)} {Svg.N(-26 * px)}"), ("stroke", "#8f3a67"), ("stroke-width", 3 * px), ("stroke-linecap", "round"));
+            svg.Open("g", ("class", "so-far")).Open("title").Text(
+                $"{Core.Measures.Say.Upper(Core.Measures.Say.Count(done, "length"))} stitched up to here.").Close();
+            svg.Empty("path", ("d", $"M{Svg.N(last.X)} {Svg.N(last.Y)}l{Svg.N(16 * px)} {Svg.N(-26 * px)}"), ("stroke", "#8f3a67"),
+                ("stroke-width", 3 * px), ("stroke-linecap", "round"));
             svg.Empty("circle", ("cx", last.X + (15 * px)), ("cy", last.Y - (24.5 * px)), ("r", 1.2 * px), ("fill", "#fffdf7"));
             svg.Close();
         }

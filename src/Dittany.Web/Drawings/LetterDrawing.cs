@@ -12,17 +12,23 @@ public static class LetterDrawing
 
     private const string Leaf = "#4f7358";
 
-    /// <summary>Words written in an alphabet, capitals 100 high, with a line of a comfortable twelfth of them (thinner round outlines).</summary>
+    /// <summary>
+    /// Words written in an alphabet, capitals 100 high, with a line of a comfortable twelfth of them (thinner round outlines).
+    /// </summary>
     public static string Words(IAlphabet alphabet, string text)
     {
         var setting = Setting.Lay(alphabet, [text], Stands.OnBaseline);
         var points = setting.Lines.SelectMany(l => l).ToArray();
-        var (least, greatest) = (new Pt(points.Min(p => p.X), Math.Min(points.Min(p => p.Y), -1)), new Pt(points.Max(p => p.X), Math.Max(points.Max(p => p.Y), 0.3)));
+        var (least, greatest) = (new Pt(points.Min(p => p.X), Math.Min(points.Min(p => p.Y), -1)),
+            new Pt(points.Max(p => p.X), Math.Max(points.Max(p => p.Y), 0.3)));
         const double K = 60;
         const double Pad = 8;
         using var svg = new Svg();
-        svg.Open("svg", ("viewBox", $"{Svg.N((least.X * K) - Pad)} {Svg.N((least.Y * K) - Pad)} {Svg.N(((greatest.X - least.X) * K) + (2 * Pad))} {Svg.N(((greatest.Y - least.Y) * K) + (2 * Pad))}"));
-        svg.Open("g", ("fill", "none"), ("stroke", Thread), ("stroke-width", alphabet.Kind == AlphabetKind.Weighted ? 1.6 : 4.4), ("stroke-linecap", "round"), ("stroke-linejoin", "round"));
+        svg.Open("svg", ("viewBox",
+            $"{Svg.N((least.X * K) - Pad)} {Svg.N((least.Y * K) - Pad)} {Svg.N(((greatest.X - least.X) * K) + (2 * Pad))} "
+                + $"{Svg.N(((greatest.Y - least.Y) * K) + (2 * Pad))}"));
+        svg.Open("g", ("fill", "none"), ("stroke", Thread), ("stroke-width", alphabet.Kind == AlphabetKind.Weighted ? 1.6 : 4.4),
+            ("stroke-linecap", "round"), ("stroke-linejoin", "round"));
         foreach (var stroke in setting.Letters.SelectMany(l => l.Strokes))
         {
             svg.Empty("path", ("d", SvgDrawing.PathOf(stroke.Map(p => p * K))));
@@ -34,16 +40,22 @@ public static class LetterDrawing
     /// <summary>A room is drawn this wide.</summary>
     private const double RoomPx = 230;
 
-    /// <summary>Words in the room they have, capitals as high as in any other picture made here. The room is given in capital heights, the line's width too.</summary>
+    /// <summary>
+    /// Words in the room they have, capitals as high as in any other picture made here. The room is given in capital heights, the line's
+    /// width too.
+    /// </summary>
     public static string InRoom(IAlphabet alphabet, string text, double roomWide, double roomHigh, double lineWide)
     {
         var setting = Setting.Lay(alphabet, [text], Stands.OnMiddle);
         var k = RoomPx / Math.Max(0.1, roomWide);
         using var svg = new Svg();
         var (width, height) = ((Math.Max(roomWide, setting.Width) * k) + 8, (Math.Max(roomHigh, 1.9) * k) + 8);
-        svg.Open("svg", ("class", "one-scale"), ("width", width), ("height", height), ("viewBox", $"{Svg.N(-width / 2)} {Svg.N(-height / 2)} {Svg.N(width)} {Svg.N(height)}"), ("aria-hidden", "true"));
-        svg.Empty("rect", ("x", -roomWide * k / 2), ("y", -roomHigh * k / 2), ("width", roomWide * k), ("height", roomHigh * k), ("fill", "#fffdf6"), ("stroke", "#8f3a67"), ("stroke-width", 1), ("stroke-dasharray", "5 4"));
-        svg.Open("g", ("fill", "none"), ("stroke", Thread), ("stroke-width", lineWide * k), ("stroke-linecap", "round"), ("stroke-linejoin", "round"));
+        svg.Open("svg", ("class", "one-scale"), ("width", width), ("height", height),
+            ("viewBox", $"{Svg.N(-width / 2)} {Svg.N(-height / 2)} {Svg.N(width)} {Svg.N(height)}"), ("aria-hidden", "true"));
+        svg.Empty("rect", ("x", -roomWide * k / 2), ("y", -roomHigh * k / 2), ("width", roomWide * k), ("height", roomHigh * k),
+            ("fill", "#fffdf6"), ("stroke", "#8f3a67"), ("stroke-width", 1), ("stroke-dasharray", "5 4"));
+        svg.Open("g", ("fill", "none"), ("stroke", Thread), ("stroke-width", lineWide * k), ("stroke-linecap", "round"),
+            ("stroke-linejoin", "round"));
         foreach (var stroke in setting.Letters.SelectMany(l => l.Strokes))
         {
             svg.Empty("path", ("d", SvgDrawing.PathOf(stroke.Map(p => p * k))));
@@ -69,7 +81,8 @@ public static class LetterDrawing
             var colour = ThreadOf(part.Role);
             if (part.Kind == FigureKind.Dot)
             {
-                svg.Empty("circle", ("cx", part.Middle.X), ("cy", part.Middle.Y), ("r", small ? 2.4 : 3.4), ("fill", colour), ("stroke", "none"));
+                svg.Empty("circle", ("cx", part.Middle.X), ("cy", part.Middle.Y), ("r", small ? 2.4 : 3.4), ("fill", colour),
+                    ("stroke", "none"));
             }
             else
             {

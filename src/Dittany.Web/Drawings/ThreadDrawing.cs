@@ -7,10 +7,15 @@ using Dittany.Formats.Drawings;
 
 namespace Dittany.Web.Drawings;
 
-/// <summary>Stitches as thread: thickness, a shadow where they lie on the cloth, sheen along the top, and the twist of the strands. Each kind as it lies.</summary>
+/// <summary>
+/// Stitches as thread: thickness, a shadow where they lie on the cloth, sheen along the top, and the twist of the strands. Each kind as it
+/// lies.
+/// </summary>
 internal static class ThreadDrawing
 {
-    /// <summary>Draws the stitches of an element; <paramref name="name"/> keeps names apart where several drawings stand on one page.</summary>
+    /// <summary>
+    /// Draws the stitches of an element; <paramref name="name"/> keeps names apart where several drawings stand on one page.
+    /// </summary>
     public static void Stitched(Svg svg, PlannedElement element, double px, string name)
     {
         foreach (var group in element.Parts.GroupBy(p => (p.Colour, p.Strands)))
@@ -35,11 +40,13 @@ internal static class ThreadDrawing
         {
             if (part.LineMm.Count == 1)
             {
-                svg.Empty("circle", ("class", "mark"), ("cx", part.LineMm[0].X), ("cy", part.LineMm[0].Y), ("r", Math.Max(0.5, 1.8 * px)), ("fill", ink));
+                svg.Empty("circle", ("class", "mark"), ("cx", part.LineMm[0].X), ("cy", part.LineMm[0].Y), ("r", Math.Max(0.5, 1.8 * px)),
+                    ("fill", ink));
                 continue;
             }
 
-            svg.Empty("path", ("class", "mark"), ("d", part.Closed ? Svg.Ring(part.LineMm) : Svg.Path(part.LineMm)), ("stroke", ink), ("stroke-width", Math.Max(0.35, 1.1 * px)), ("fill", "none"), ("stroke-linecap", "round"));
+            svg.Empty("path", ("class", "mark"), ("d", part.Closed ? Svg.Ring(part.LineMm) : Svg.Path(part.LineMm)), ("stroke", ink),
+                ("stroke-width", Math.Max(0.35, 1.1 * px)), ("fill", "none"), ("stroke-linecap", "round"));
         }
     }
 
@@ -67,15 +74,18 @@ internal static class ThreadDrawing
         var sheen = thread.ToLab().L > 80 ? ItemDrawing.Shade(thread, 0.86) : ItemDrawing.Shade(thread, 1.4);
         // The lines are written once and drawn three times: as shadow, thread and sheen.
         var id = $"{name}-{svg.Count()}";
-        svg.Open("defs").Empty("path", ("id", id), ("d", bodies), ("stroke-linecap", "round"), ("stroke-linejoin", "round"), ("fill", "none")).Close();
+        svg.Open("defs").Empty("path", ("id", id), ("d", bodies), ("stroke-linecap", "round"), ("stroke-linejoin", "round"),
+            ("fill", "none")).Close();
         svg.Empty("use", ("href", $"#{id}"), ("stroke", "#12100d"), ("stroke-width", width + (0.9 * px)), ("opacity", 0.28));
         svg.Empty("use", ("class", "thread"), ("href", $"#{id}"), ("stroke", thread), ("stroke-width", width));
         if (twists.Length > 0)
         {
-            svg.Empty("path", ("d", twists), ("stroke", ItemDrawing.Shade(thread, 0.7)), ("stroke-width", width * 0.14), ("stroke-linecap", "round"), ("opacity", 0.75));
+            svg.Empty("path", ("d", twists), ("stroke", ItemDrawing.Shade(thread, 0.7)), ("stroke-width", width * 0.14),
+                ("stroke-linecap", "round"), ("opacity", 0.75));
         }
 
-        svg.Empty("use", ("href", $"#{id}"), ("stroke", sheen), ("stroke-width", width * 0.22), ("opacity", 0.55), ("transform", $"translate({Svg.N(-width * 0.12)} {Svg.N(-width * 0.16)})"));
+        svg.Empty("use", ("href", $"#{id}"), ("stroke", sheen), ("stroke-width", width * 0.22), ("opacity", 0.55),
+            ("transform", $"translate({Svg.N(-width * 0.12)} {Svg.N(-width * 0.16)})"));
     }
 
     /// <summary>Where the thread of a stitch lies on the face: a loop round, a rope-like one aslant, all else straight.</summary>
@@ -103,7 +113,9 @@ internal static class ThreadDrawing
     {
         svg.Empty("circle", ("cx", at.X), ("cy", at.Y), ("r", radius + (0.45 * px)), ("fill", "#12100d"), ("opacity", 0.28));
         svg.Empty("circle", ("class", "thread"), ("cx", at.X), ("cy", at.Y), ("r", radius), ("fill", thread));
-        svg.Empty("path", ("d", $"M{Svg.N(at.X - (radius * 0.6))} {Svg.N(at.Y)}A{Svg.N(radius * 0.6)} {Svg.N(radius * 0.6)} 0 1 1 {Svg.N(at.X)} {Svg.N(at.Y + (radius * 0.6))}"), ("stroke", ItemDrawing.Shade(thread, 0.7)), ("stroke-width", width * 0.16), ("fill", "none"));
+        svg.Empty("path", ("d",
+            $"M{Svg.N(at.X - (radius * 0.6))} {Svg.N(at.Y)}A{Svg.N(radius * 0.6)} {Svg.N(radius * 0.6)} 0 1 1 {Svg.N(at.X)} "
+                + $"{Svg.N(at.Y + (radius * 0.6))}"), ("stroke", ItemDrawing.Shade(thread, 0.7)), ("stroke-width", width * 0.16), ("fill", "none"));
     }
 
     private static (Pt A, Pt B) Inset(Pt a, Pt b, double by)
@@ -133,7 +145,8 @@ internal static class ThreadDrawing
         for (var at = width * 0.45; at < length; at += width * 0.8)
         {
             var middle = a + (along * at);
-            Segment(d, middle - (across * (width * 0.36)) - (along * (width * 0.22)), middle + (across * (width * 0.36)) + (along * (width * 0.22)));
+            Segment(d, middle - (across * (width * 0.36)) - (along * (width * 0.22)), middle + (across * (width * 0.36))
+                + (along * (width * 0.22)));
         }
     }
 }

@@ -22,7 +22,8 @@ public sealed record View(string Id, string Name, double X, double Y, double Wid
     public static View Free(double middleX, double middleY, double width, double shape)
     {
         width = Math.Clamp(width, LeastWidthMm, MostWidthMm);
-        var id = string.Create(CultureInfo.InvariantCulture, $"at_{Math.Round(middleX, 2)}_{Math.Round(middleY, 2)}_{Math.Round(width, 2)}");
+        var id = string.Create(CultureInfo.InvariantCulture,
+            $"at_{Math.Round(middleX, 2)}_{Math.Round(middleY, 2)}_{Math.Round(width, 2)}");
         return new View(id, "Your own view", middleX - (width / 2), middleY - (width * shape / 2), width, width * shape);
     }
 
@@ -30,7 +31,8 @@ public sealed record View(string Id, string Name, double X, double Y, double Wid
     public static View? Read(string? id, double shape)
     {
         var parts = id?.Split('_') ?? [];
-        return parts.Length == 4 && parts[0] == "at" && parts.Skip(1).All(p => double.TryParse(p, NumberStyles.Float, CultureInfo.InvariantCulture, out var n) && Math.Abs(n) < 10_000)
+        return parts.Length == 4 && parts[0] == "at" && parts.Skip(1).All(p =>
+            double.TryParse(p, NumberStyles.Float, CultureInfo.InvariantCulture, out var n) && Math.Abs(n) < 10_000)
             ? Free(Number(1), Number(2), Number(3), shape)
             : null;
 

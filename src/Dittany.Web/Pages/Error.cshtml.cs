@@ -34,7 +34,8 @@ public sealed class ErrorModel : PageModel
         {
             case BusyException:
                 Response.Headers.RetryAfter = Problems.RetrySeconds;
-                (Heading, Told) = ("A moment, please.", "So much is being planned at once that this had to wait too long. Nothing was changed: go back and try it once more.");
+                (Heading, Told) = ("A moment, please.",
+                    "So much is being planned at once that this had to wait too long. Nothing was changed: go back and try it once more.");
                 return;
             case TooMuchException much:
                 (Heading, Told) = ("This is more than one plan holds.", $"{much.Fault.Detail} {much.Fault.Try} Nothing was changed.");
@@ -43,10 +44,14 @@ public sealed class ErrorModel : PageModel
 
         (Heading, Told) = code switch
         {
-            StatusCodes.Status404NotFound => ("There is nothing here.", "The page or piece does not exist, or its address is not quite right."),
-            StatusCodes.Status400BadRequest => ("This form could not be taken.", "It may have been open for very long. Go back, load the page again and repeat it; nothing was changed."),
-            StatusCodes.Status405MethodNotAllowed => ("It is not asked like this.", "Go back and use the page’s own buttons; nothing was changed."),
-            StatusCodes.Status413PayloadTooLarge => ("That is too large to be taken.", "Nothing was changed. Send something smaller: the page says what is the most."),
+            StatusCodes.Status404NotFound => ("There is nothing here.",
+                "The page or piece does not exist, or its address is not quite right."),
+            StatusCodes.Status400BadRequest => ("This form could not be taken.",
+                "It may have been open for very long. Go back, load the page again and repeat it; nothing was changed."),
+            StatusCodes.Status405MethodNotAllowed => ("It is not asked like this.",
+                "Go back and use the page’s own buttons; nothing was changed."),
+            StatusCodes.Status413PayloadTooLarge => ("That is too large to be taken.",
+                "Nothing was changed. Send something smaller: the page says what is the most."),
             _ => (Heading, Told),
         };
     }

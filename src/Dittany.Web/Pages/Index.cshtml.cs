@@ -55,7 +55,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
     {
         var workshop = await workshops.Current(cancel);
         var all = (await desk.All(workshop, cancel)).Pieces.Select(p => p.Piece).ToArray();
-        if (all.FirstOrDefault(p => p.Piece.Id == piece) is not { } late || desk.Ways(all, piece, workshop, cancel).FirstOrDefault(w => w.Kind == kind) is not { } way)
+        if (all.FirstOrDefault(p => p.Piece.Id == piece) is not { } late
+            || desk.Ways(all, piece, workshop, cancel).FirstOrDefault(w => w.Kind == kind) is not { } way)
         {
             return await Again("That way is no longer needed, or no longer does it: look again.", cancel);
         }
@@ -63,7 +64,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
         if (way.OfWorkshop)
         {
             var changed = await workshops.Change(await workshops.Head(cancel), way.Changes, way.Text, cancel);
-            return changed.Taken ? RedirectToPage() : await Again(changed.Faults.Count > 0 ? changed.Faults[0].Detail : "The workshop was changed in the meantime: look again.", cancel);
+            return changed.Taken ? RedirectToPage() : await Again(changed.Faults.Count > 0 ? changed.Faults[0].Detail
+                : "The workshop was changed in the meantime: look again.", cancel);
         }
 
         var from = late.Piece.Head;
@@ -72,7 +74,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
             var changed = await pieces.Change(piece, from, new Change(member, value, way.Text), workshop, cancel: cancel);
             if (changed?.Piece is not { } now)
             {
-                return await Again(changed?.Faults is { Count: > 0 } faults ? faults[0].Detail : "The piece was changed in the meantime: look again.", cancel);
+                return await Again(changed?.Faults is { Count: > 0 } faults ? faults[0].Detail
+                    : "The piece was changed in the meantime: look again.", cancel);
             }
 
             from = now.Head;
@@ -84,8 +87,11 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
     /// <summary>Says that the next step of a piece is done.</summary>
     public async Task<IActionResult> OnPostStep(int piece, int from, string done, CancellationToken cancel)
     {
-        var changed = await pieces.Change(piece, from, new Change("done", done, "One step on"), await workshops.Current(cancel), cancel: cancel);
-        return changed?.Piece is not null ? RedirectToPage() : await Again(changed?.Faults is { Count: > 0 } faults ? $"{faults[0].Detail} {faults[0].Try}" : "The piece was changed somewhere else in the meantime: look again.", cancel);
+        var changed = await pieces.Change(piece, from, new Change("done", done, "One step on"), await workshops.Current(cancel),
+            cancel: cancel);
+        return changed?.Piece is not null ? RedirectToPage()
+            : await Again(changed?.Faults is { Count: > 0 } faults ? $"{faults[0].Detail} {faults[0].Try}"
+            : "The piece was changed somewhere else in the meantime: look again.", cancel);
     }
 
     private async Task<IActionResult> Again(string fault, CancellationToken cancel)
@@ -110,7 +116,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
         Late = laid.Where(l => l.Lain.Late).OrderBy(l => l.Lain.DueOn).Select(l => new LatePiece(
             l.Demand.Id,
             l.Name,
-            $"Wanted {Say.Day(l.Lain.DueOn!.Value)}{(l.Lain.ReadyOn is { } ready ? $", ready {Say.Day(ready)} as things lie" : ", and no evening to work on it")}: {Say.Minutes(l.Progress.LeftMinutes)} of work are left.",
+            $"Wanted "
+                + $"{Say.Day(l.Lain.DueOn!.Value)}{(l.Lain.ReadyOn is { } ready ? $", ready {Say.Day(ready)} as things lie" : ", and no evening to work on it")}: {Say.Minutes(l.Progress.LeftMinutes)} of work are left.",
             desk.Ways(all.Select(p => p.Piece).ToArray(), l.Demand.Id, workshop, cancel))).ToArray();
         Pieces = all
             .OrderBy(p => p.Laid.Progress.Stage == Stage.Finished)
@@ -120,9 +127,11 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
             {
                 var plan = p.Piece.Plan;
                 var concern = plan.Elements.SelectMany(e => e.Concerns).FirstOrDefault();
-                var told = p.Laid.Lain.Late ? "too late as planned" : concern is not null && p.Laid.Progress.Stage == Stage.Planned ? Say.Lower(concern.Text).WithoutStop().ToString() : p.Laid.Progress.Told;
+                var told = p.Laid.Lain.Late ? "too late as planned" : concern is not null && p.Laid.Progress.Stage == Stage.Planned
+                    ? Say.Lower(concern.Text).WithoutStop().ToString() : p.Laid.Progress.Told;
                 return new ShelvedPiece(
-                    p.Piece.Piece.Id, p.Piece.Piece.Head, plan.Title, BenchDrawing.Small(plan, $"p{p.Piece.Piece.Id}"), told, p.Laid.Lain.Late || (concern is not null && p.Laid.Progress.Stage == Stage.Planned),
+                    p.Piece.Piece.Id, p.Piece.Piece.Head, plan.Title, BenchDrawing.Small(plan, $"p{p.Piece.Piece.Id}"), told,
+                        p.Laid.Lain.Late || (concern is not null && p.Laid.Progress.Stage == Stage.Planned),
                     p.Laid.Progress.Stage is Stage.Planned or Stage.Finished ? null : StepOn.After(plan, Today));
             })
             .ToArray();

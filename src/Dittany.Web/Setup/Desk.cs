@@ -5,25 +5,38 @@ using Dittany.Store;
 
 namespace Dittany.Web.Setup;
 
-/// <summary>A piece with its plan, told in the maker's units; <paramref name="InMm"/> is the same in millimetres, as it is kept and goes to the door.</summary>
+/// <summary>
+/// A piece with its plan, told in the maker's units; <paramref name="InMm"/> is the same in millimetres, as it is kept and goes to the
+/// door.
+/// </summary>
 public sealed record Planned(Piece Piece, Job Job, Workshop Workshop, Plan Plan, Plan InMm);
 
 /// <summary>What another workshop would make of a piece.</summary>
 public sealed record Effect(int Piece, string Title, IReadOnlyList<MovedOn> Moved);
 
-/// <summary>What another workshop would make of all pieces; <paramref name="Pending"/> are those whose plans are not there yet, by name.</summary>
+/// <summary>
+/// What another workshop would make of all pieces; <paramref name="Pending"/> are those whose plans are not there yet, by name.
+/// </summary>
 public sealed record Effects(IReadOnlyList<Effect> Moved, IReadOnlyList<string> Pending);
 
 /// <summary>A piece on the list whose plan is still being made.</summary>
 public sealed record SlowPiece(int Id, string Name);
 
-/// <summary>Everything that is to be listed: pieces with their plans laid over the evenings, those of which no plan can be made, and those whose plan is still being made.</summary>
+/// <summary>
+/// Everything that is to be listed: pieces with their plans laid over the evenings, those of which no plan can be made, and those whose
+/// plan is still being made.
+/// </summary>
 public sealed record Laying(IReadOnlyList<(Planned Piece, Laid Laid)> Pieces, IReadOnlyList<BadPiece> Bad, IReadOnlyList<SlowPiece> Slow);
 
-/// <summary>Plans of stored pieces on today's date, each with the workshop it was begun with, and all of them laid over the evenings there are.</summary>
+/// <summary>
+/// Plans of stored pieces on today's date, each with the workshop it was begun with, and all of them laid over the evenings there are.
+/// </summary>
 public sealed class Desk(PieceStore pieces, Plans plans, LetterShelf letters, Today today)
 {
-    /// <summary>How long a page waits, all its lists together, for plans that are not there yet: then it is shown without them, and they are made beside it.</summary>
+    /// <summary>
+    /// How long a page waits, all its lists together, for plans that are not there yet: then it is shown without them, and they are made
+    /// beside it.
+    /// </summary>
     private static readonly TimeSpan ListPatience = TimeSpan.FromSeconds(2.5);
 
     /// <summary>Since when this page has waited.</summary>
@@ -31,7 +44,10 @@ public sealed class Desk(PieceStore pieces, Plans plans, LetterShelf letters, To
 
     public DateOnly Today => today.Date;
 
-    /// <summary>The plan of a piece as it stands; <paramref name="job"/> is another state of its job. Throws <see cref="TooMuchException"/> where it is more than one plan holds.</summary>
+    /// <summary>
+    /// The plan of a piece as it stands; <paramref name="job"/> is another state of its job. Throws <see cref="TooMuchException"/> where it
+    /// is more than one plan holds.
+    /// </summary>
     public async Task<Planned> Plan(Piece piece, Workshop now, CancellationToken cancel, Job? job = null)
     {
         var (work, with) = Asked(piece, now, job);
@@ -40,7 +56,8 @@ public sealed class Desk(PieceStore pieces, Plans plans, LetterShelf letters, To
     }
 
     /// <summary>The plan of a job that is not stored, in the units of a workshop. The job must have no fault.</summary>
-    public async Task<Plan> Plan(Job job, Workshop workshop, CancellationToken cancel) => Retold.In(await plans.Make(job, workshop, cancel), workshop.Units);
+    public async Task<Plan> Plan(Job job, Workshop workshop, CancellationToken cancel) =>
+        Retold.In(await plans.Make(job, workshop, cancel), workshop.Units);
 
     /// <summary>All pieces with their plans, newest first, laid over the evenings. Waits for none that takes long.</summary>
     public async Task<Laying> All(Workshop workshop, CancellationToken cancel)
@@ -67,18 +84,22 @@ public sealed class Desk(PieceStore pieces, Plans plans, LetterShelf letters, To
         }
 
         var lain = MakeItFit.Lay(done.Select(Open).ToArray(), EveningsOf(workshop), today.Date);
-        return new Laying(done.Zip(lain, (p, l) => (p, new Laid(p.Plan.Title, Open(p).Demand, p.Plan.Time.Progress, l))).ToArray(), bad, slow);
+        return new Laying(done.Zip(lain, (p, l) => (p, new Laid(p.Plan.Title, Open(p).Demand, p.Plan.Time.Progress, l))).ToArray(), bad,
+            slow);
     }
 
     /// <summary>Ways to make a late piece fit among the others.</summary>
     public IReadOnlyList<FitWay> Ways(IReadOnlyList<Planned> all, int late, Workshop workshop, CancellationToken cancel) =>
         MakeItFit.Ways(all.Select(Open).ToArray(), late, workshop, today.Date, letters.Now, (job, with) => plans.Glance(job, with, cancel));
 
-    /// <summary>Which pieces come out otherwise with another workshop, and what moves in each. Pieces begun keep what they were begun with.</summary>
+    /// <summary>
+    /// Which pieces come out otherwise with another workshop, and what moves in each. Pieces begun keep what they were begun with.
+    /// </summary>
     public async Task<Effects> Effects(Workshop before, Workshop after, CancellationToken cancel)
     {
         var asked = (await pieces.All(cancel)).Pieces.Where(p => p.Job.Done is not { Finished: true }).ToArray();
-        var both = asked.Select(p => (Before: plans.Begin(Asked(p, before, null).Job, Asked(p, before, null).Workshop), After: plans.Begin(Asked(p, after, null).Job, Asked(p, after, null).Workshop))).ToArray();
+        var both = asked.Select(p => (Before: plans.Begin(Asked(p, before, null).Job, Asked(p, before, null).Workshop),
+            After: plans.Begin(Asked(p, after, null).Job, Asked(p, after, null).Workshop))).ToArray();
         await Soon(both.SelectMany(b => new[] { b.Before, b.After }).ToArray(), cancel);
         var (moved, pending) = (new List<Effect>(), new List<string>());
         foreach (var (piece, (was, now)) in asked.Zip(both))
@@ -104,14 +125,17 @@ public sealed class Desk(PieceStore pieces, Plans plans, LetterShelf letters, To
     public static Evenings EveningsOf(Workshop workshop) => new(workshop.EveningsPerWeek, workshop.MinutesPerEvening);
 
     /// <summary>What to call a piece that has no plan yet.</summary>
-    public static string NameOf(Job job) => job.Title ?? job.Elements.Select(e => e.Text.ReplaceLineEndings(" ")).FirstOrDefault() ?? job.MotifsAsked.Select(m => m.Drawing?.Name ?? m.Motif).FirstOrDefault() ?? "A piece";
+    public static string NameOf(Job job) => job.Title ?? job.Elements.Select(e => e.Text.ReplaceLineEndings(" ")).FirstOrDefault()
+        ?? job.MotifsAsked.Select(m => m.Drawing?.Name ?? m.Motif).FirstOrDefault() ?? "A piece";
 
     /// <summary>A piece that can be read and of which no plan comes.</summary>
     public static BadPiece Unplanned(Piece piece, Exception why) => new(
         piece.Id, piece.Head, NameOf(piece.Job), piece.CanUndo, piece.CanRedo,
-        why is TooMuchException much ? much.Fault : new JobFault("#", "No plan can be made of it as it stands.", "Go one step back, or take it out as it is and make it anew."), piece.PutAway);
+        why is TooMuchException much ? much.Fault : new JobFault("#", "No plan can be made of it as it stands.",
+            "Go one step back, or take it out as it is and make it anew."), piece.PutAway);
 
-    private (Job Job, Workshop Workshop) Asked(Piece piece, Workshop now, Job? job) => ((job ?? piece.Job) with { Today = today.Date }, piece.In(now));
+    private (Job Job, Workshop Workshop) Asked(Piece piece, Workshop now, Job? job) =>
+        ((job ?? piece.Job) with { Today = today.Date }, piece.In(now));
 
     private async Task Soon(IReadOnlyCollection<Task> all, CancellationToken cancel)
     {

@@ -11,7 +11,10 @@ using Dittany.Web.Drawings;
 
 namespace Dittany.Web.Setup;
 
-/// <summary>Pictures of alphabets and motifs, each under an address of its own so that a page shows first what is seen first; and motifs as SVG to take away.</summary>
+/// <summary>
+/// Pictures of alphabets and motifs, each under an address of its own so that a page shows first what is seen first; and motifs as SVG to
+/// take away.
+/// </summary>
 public static class DrawnPictures
 {
     /// <summary>Words a specimen shows at most: it is a look, not a plan.</summary>
@@ -21,27 +24,36 @@ public static class DrawnPictures
 
     public static void MapDrawings(this WebApplication app)
     {
-        app.MapGet("/letters/{id}.svg", (string id, string? text, LetterShelf shelf) => shelf.Now.Find(id) is { } alphabet && Shown(alphabet, text) is { } words ? Picture(LetterDrawing.Words(alphabet, words)) : Results.NotFound());
-        app.MapGet("/letters/{id}.pdf", async (string id, string? text, WorkshopStore workshops, LetterShelf shelf, CancellationToken cancel) => shelf.Now.Find(id) is { } alphabet
-            ? Results.File(LeafPdf.Write([Specimen.Of(alphabet, Shown(alphabet, text) ?? string.Empty, Papers.Find((await workshops.Current(cancel)).Paper)!)]), "application/pdf")
+        app.MapGet("/letters/{id}.svg", (string id, string? text, LetterShelf shelf) => shelf.Now.Find(id) is { } alphabet
+            && Shown(alphabet, text) is { } words ? Picture(LetterDrawing.Words(alphabet, words)) : Results.NotFound());
+        app.MapGet("/letters/{id}.pdf", async (string id, string? text, WorkshopStore workshops, LetterShelf shelf,
+            CancellationToken cancel) => shelf.Now.Find(id) is { } alphabet
+            ? Results.File(LeafPdf.Write([Specimen.Of(alphabet, Shown(alphabet, text) ?? string.Empty,
+                Papers.Find((await workshops.Current(cancel)).Paper)!)]), "application/pdf")
             : Results.NotFound());
-        app.MapGet("/motifs/{id}.svg", async (string id, int? parts, double? lean, bool? mirrored, double? wobble, int? seed, string? arrangement, int? count, bool? large, bool? take, LetterStore letters, CancellationToken cancel) =>
+        app.MapGet("/motifs/{id}.svg", async (string id, int? parts, double? lean, bool? mirrored, double? wobble, int? seed,
+            string? arrangement, int? count, bool? large, bool? take, LetterStore letters, CancellationToken cancel) =>
         {
-            var shape = new MotifShape(parts, Math.Clamp(lean ?? 0, -45, 45) * Math.PI / 180, mirrored ?? false, Math.Clamp(wobble ?? 0, 0, 100 * Motif.MostWobble) / 100, Math.Clamp(seed ?? 0, 0, 1_000_000));
+            var shape = new MotifShape(parts, Math.Clamp(lean ?? 0, -45, 45) * Math.PI / 180, mirrored ?? false,
+                Math.Clamp(wobble ?? 0, 0, 100 * Motif.MostWobble) / 100, Math.Clamp(seed ?? 0, 0, 1_000_000));
             if (await Find(id, letters, cancel) is not { } motif)
             {
                 return Results.NotFound();
             }
 
             var how = Arranging.Ids.Contains(arrangement ?? "one", StringComparer.Ordinal) ? arrangement ?? "one" : "one";
-            var figure = Arranging.Lay(motif.Draw(shape), new Repeat(how, Math.Clamp(count ?? Arranging.UsualCount(how), 1, Arranging.MostCopies), Aspect: 1.3, Seed: seed ?? 0));
-            return take == true ? Results.File(Encoding.UTF8.GetBytes(SvgDrawing.Write(figure, motif.Name, TakenMm)), "image/svg+xml", $"{motif.Id}.svg") : Picture(LetterDrawing.Motif(figure, large != true));
+            var figure = Arranging.Lay(motif.Draw(shape), new Repeat(how,
+                Math.Clamp(count ?? Arranging.UsualCount(how), 1, Arranging.MostCopies), Aspect: 1.3, Seed: seed ?? 0));
+            return take == true ? Results.File(Encoding.UTF8.GetBytes(SvgDrawing.Write(figure, motif.Name, TakenMm)), "image/svg+xml",
+                $"{motif.Id}.svg") : Picture(LetterDrawing.Motif(figure, large != true));
         });
     }
 
     /// <summary>A motif of ours, or one of her own drawings as <c>own-7</c>.</summary>
     public static async Task<Motif?> Find(string id, LetterStore letters, CancellationToken cancel) =>
-        MotifLibrary.Find(id) ?? (id.StartsWith("own-", StringComparison.Ordinal) && int.TryParse(id[4..], NumberStyles.None, CultureInfo.InvariantCulture, out var own) && await letters.Drawing(own, cancel) is { } kept
+        MotifLibrary.Find(id) ?? (id.StartsWith("own-", StringComparison.Ordinal)
+            && int.TryParse(id[4..], NumberStyles.None, CultureInfo.InvariantCulture, out var own)
+            && await letters.Drawing(own, cancel) is { } kept
             ? new Motif(id, kept.Drawing.Name, MotifShelf.Own, _ => kept.Drawing.Figure)
             : null);
 

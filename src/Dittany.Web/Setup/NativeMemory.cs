@@ -3,15 +3,19 @@ using System.Runtime.InteropServices;
 namespace Dittany.Web.Setup;
 
 /// <summary>
-/// How the C library hands out memory to the libraries that read fonts and pictures. Left alone it keeps a store for every few threads (eight a processor) and gives none of it back: after half an hour of many
-/// answers at once most of the memory held was such stores, nearly empty. Two stores serve one maker's program as fast.
+/// How the C library hands out memory to the libraries that read fonts and pictures. Left alone it keeps a store for every few threads
+/// (eight a processor) and gives none of it back: after half an hour of many answers at once most of the memory held was such stores,
+/// nearly empty. Two stores serve one maker's program as fast.
 /// </summary>
 public static class NativeMemory
 {
     /// <summary>Stores at the most, beside those that stood before the program's first line.</summary>
     public const int Arenas = 2;
 
-    /// <summary>Larger blocks come from the system and go back to it; as much may lie free at the end of a store. 128 KiB, the library's own first values (mallopt(3)), held there.</summary>
+    /// <summary>
+    /// Larger blocks come from the system and go back to it; as much may lie free at the end of a store. 128 KiB, the library's own first
+    /// values (mallopt(3)), held there.
+    /// </summary>
     private const int BlockBytes = 128 * 1024;
 
     // malloc.h of the GNU C library: M_TRIM_THRESHOLD, M_MMAP_THRESHOLD, M_ARENA_MAX.

@@ -4,8 +4,8 @@ using Dittany.Store;
 namespace Dittany.Web.Setup;
 
 /// <summary>
-/// Where pictures are unpacked: one at a time for the whole program, for one of 60 million px is a quarter of a gigabyte while it is read. Who waits too long is told so; who leaves gives up his turn.
-/// Safe to be shared between threads.
+/// Where pictures are unpacked: one at a time for the whole program, for one of 60 million px is a quarter of a gigabyte while it is read.
+/// Who waits too long is told so; who leaves gives up his turn. Safe to be shared between threads.
 /// </summary>
 public sealed class PictureDesk : IDisposable
 {
@@ -13,7 +13,9 @@ public sealed class PictureDesk : IDisposable
 
     private readonly Places _one = new(1, Patience);
 
-    /// <summary>Takes in a picture that was sent: the picture, or what is wrong and what would do. Null stands for none that was chosen.</summary>
+    /// <summary>
+    /// Takes in a picture that was sent: the picture, or what is wrong and what would do. Null stands for none that was chosen.
+    /// </summary>
     public Task<(TakenPicture? Picture, string? Detail, string? Try)> Take(IFormFile? sent, CancellationToken cancel) => At(
         async () =>
         {

@@ -7,8 +7,8 @@ using Microsoft.Extensions.Caching.Memory;
 namespace Dittany.Web.Setup;
 
 /// <summary>
-/// All plans are made here, for pages and door alike: a few at once, each stopped when nobody wants it any more, and kept by the hash of its input so that looking again costs nothing. Safe to be
-/// shared between threads.
+/// All plans are made here, for pages and door alike: a few at once, each stopped when nobody wants it any more, and kept by the hash of
+/// its input so that looking again costs nothing. Safe to be shared between threads.
 /// </summary>
 public sealed class Plans(LetterShelf shelf) : IDisposable
 {
@@ -18,7 +18,10 @@ public sealed class Plans(LetterShelf shelf) : IDisposable
     /// <summary>What a plan weighs beside its stitches: its decisions and drawings of the item.</summary>
     private const long OwnWeight = 400;
 
-    /// <summary>A job of more stitches than this is a large one: of them one is made at a time, so that what runs at once stays within the memory, and no small one waits behind them all.</summary>
+    /// <summary>
+    /// A job of more stitches than this is a large one: of them one is made at a time, so that what runs at once stays within the memory,
+    /// and no small one waits behind them all.
+    /// </summary>
     private const double LargeStitches = 4_000;
 
     /// <summary>How long one waits for a place; together with the longest plan it is what anybody ever waits.</summary>
@@ -30,7 +33,9 @@ public sealed class Plans(LetterShelf shelf) : IDisposable
     /// <summary>What is made for a list has all the time there is: nobody waits for it.</summary>
     private static readonly TimeSpan Beside = TimeSpan.FromMinutes(10);
 
-    /// <summary>So many inputs are remembered to be more than one plan holds: finding it out again would take as long as any plan.</summary>
+    /// <summary>
+    /// So many inputs are remembered to be more than one plan holds: finding it out again would take as long as any plan.
+    /// </summary>
     private const long MostBeyond = 2_000;
 
     private readonly MemoryCache _kept = new(new MemoryCacheOptions { SizeLimit = MostKept });
@@ -41,7 +46,10 @@ public sealed class Plans(LetterShelf shelf) : IDisposable
     private readonly ConcurrentDictionary<string, Task<Plan>> _making = new(StringComparer.Ordinal);
     private readonly CancellationTokenSource _closing = new();
 
-    /// <summary>The plan of a job without faults. Throws <see cref="TooMuchException"/>, <see cref="BusyException"/>, and <see cref="OperationCanceledException"/> soon after <paramref name="stop"/>.</summary>
+    /// <summary>
+    /// The plan of a job without faults. Throws <see cref="TooMuchException"/>, <see cref="BusyException"/>, and
+    /// <see cref="OperationCanceledException"/> soon after <paramref name="stop"/>.
+    /// </summary>
     public async Task<Plan> Make(Job job, Workshop workshop, CancellationToken stop)
     {
         var key = PlanJson.InputHash(job, workshop);
@@ -62,8 +70,8 @@ public sealed class Plans(LetterShelf shelf) : IDisposable
     }
 
     /// <summary>
-    /// The plan of a piece on a list, made beside the request and once for all who ask for it: one at a time, so that those who wait for an answer come first. It goes on when whoever asked has left, and
-    /// is kept for whoever looks next.
+    /// The plan of a piece on a list, made beside the request and once for all who ask for it: one at a time, so that those who wait for an
+    /// answer come first. It goes on when whoever asked has left, and is kept for whoever looks next.
     /// </summary>
     public Task<Plan> Begin(Job job, Workshop workshop)
     {
@@ -94,7 +102,10 @@ public sealed class Plans(LetterShelf shelf) : IDisposable
         }));
     }
 
-    /// <summary>A plan that is tried out to see what it would come to: known already, or so small that it is there at once; null where it is neither.</summary>
+    /// <summary>
+    /// A plan that is tried out to see what it would come to: known already, or so small that it is there at once; null where it is
+    /// neither.
+    /// </summary>
     public Plan? Glance(Job job, Workshop workshop, CancellationToken stop)
     {
         var key = PlanJson.InputHash(job, workshop);
@@ -135,7 +146,8 @@ public sealed class Plans(LetterShelf shelf) : IDisposable
 
     /// <summary>A plan that was made lately; null where none was. What turned out to be too much for one throws at once.</summary>
     private Plan? Known(string key) =>
-        _kept.TryGetValue(key, out Plan? known) ? known : _beyond.TryGetValue(key, out JobFault? fault) ? throw new TooMuchException(fault!) : null;
+        _kept.TryGetValue(key, out Plan? known) ? known : _beyond.TryGetValue(key, out JobFault? fault)
+            ? throw new TooMuchException(fault!) : null;
 
     private Plan Reckoned(string key, Job job, Workshop workshop, CancellationToken stop)
     {

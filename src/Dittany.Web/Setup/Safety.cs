@@ -19,12 +19,14 @@ public static class Safety
     /// <summary>Why an address in DITTANY_BIND is refused, or null where it is this machine's own.</summary>
     public static string? Refusal(string? bind)
     {
-        if (string.IsNullOrWhiteSpace(bind) || bind == "localhost" || (IPAddress.TryParse(bind, out var address) && IPAddress.IsLoopback(address)))
+        if (string.IsNullOrWhiteSpace(bind) || bind == "localhost"
+            || (IPAddress.TryParse(bind, out var address) && IPAddress.IsLoopback(address)))
         {
             return null;
         }
 
-        return $"DITTANY_BIND is '{bind}', and Dittany listens on this machine only (127.0.0.1): it has no passphrase and no encryption yet, so anyone on the network could read and change your work. Unset DITTANY_BIND and start again.";
+        return $"DITTANY_BIND is '{bind}', and Dittany listens on this machine only (127.0.0.1): it has no passphrase and no encryption "
+            + $"yet, so anyone on the network could read and change your work. Unset DITTANY_BIND and start again.";
     }
 
     /// <summary>Adds the headers of every answer, errors included.</summary>
@@ -42,7 +44,8 @@ public static class Safety
     /// <summary>Only looking and sending: what is asked any other way is refused before it reaches a page.</summary>
     public static IApplicationBuilder UseUsualMethods(this IApplicationBuilder app) => app.Use((context, next) =>
     {
-        if (HttpMethods.IsGet(context.Request.Method) || HttpMethods.IsHead(context.Request.Method) || HttpMethods.IsPost(context.Request.Method))
+        if (HttpMethods.IsGet(context.Request.Method) || HttpMethods.IsHead(context.Request.Method)
+            || HttpMethods.IsPost(context.Request.Method))
         {
             return next(context);
         }

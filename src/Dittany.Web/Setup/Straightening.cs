@@ -11,8 +11,9 @@ namespace Dittany.Web.Setup;
 public sealed record StraighteningState(StraighteningProgress Progress, bool Done, string? Trouble = null);
 
 /// <summary>
-/// Straightens photographs beside the request, so that the page can tell how far it is. One at a time for each photograph: a later one takes the place of the one before, which stops. It always comes to an end, good or
-/// bad; what is done is in the store. Safe to be shared between threads.
+/// Straightens photographs beside the request, so that the page can tell how far it is. One at a time for each photograph: a later one
+/// takes the place of the one before, which stops. It always comes to an end, good or bad; what is done is in the store. Safe to be shared
+/// between threads.
 /// </summary>
 public sealed class Straightening(IServiceScopeFactory scopes, PictureDesk pictures, ILogger<Straightening> log) : IDisposable
 {
@@ -78,7 +79,8 @@ public sealed class Straightening(IServiceScopeFactory scopes, PictureDesk pictu
             }
 
             turn.State = new StraighteningState(
-                new StraighteningProgress("Stopped", 1), true, "The picture could not be straightened. It is still here: point at the corners once more, or take another.");
+                new StraighteningProgress("Stopped", 1), true,
+                    "The picture could not be straightened. It is still here: point at the corners once more, or take another.");
         }
     }
 
@@ -96,7 +98,9 @@ public sealed class Straightening(IServiceScopeFactory scopes, PictureDesk pictu
     /// <summary>How wide a picture is shown to be pointed at, px.</summary>
     public const int ShownPx = 900;
 
-    /// <summary>The view of a photograph by its stored corners, with whether the card's edges were found; null where it has none yet.</summary>
+    /// <summary>
+    /// The view of a photograph by its stored corners, with whether the card's edges were found; null where it has none yet.
+    /// </summary>
     public static (Straightened View, bool Found)? ViewOf(PhotographRow row, PictureRow picture)
     {
         var corners = Read(row.Corners);
@@ -107,12 +111,15 @@ public sealed class Straightening(IServiceScopeFactory scopes, PictureDesk pictu
 
         var rough = RoughPx(picture.WidthPx);
         var found = CornerFinder.Find(picture.Bytes, corners, rough);
-        var view = Photographed.Straighten(reference, corners, picture.WidthPx, picture.HeightPx, found.Found ? found.WithinPx : rough, turnDegrees: row.TurnDegrees).View;
+        var view = Photographed.Straighten(reference, corners, picture.WidthPx, picture.HeightPx, found.Found ? found.WithinPx : rough,
+            turnDegrees: row.TurnDegrees).View;
         return view is null ? null : (view, found.Found);
     }
 
     /// <summary>Corners as they are stored: x,y pairs divided by blanks.</summary>
-    public static string Write(IEnumerable<Pt> corners) => string.Join(' ', corners.Select(c => string.Create(CultureInfo.InvariantCulture, $"{Math.Round(c.X, 2):0.##},{Math.Round(c.Y, 2):0.##}")));
+    public static string Write(IEnumerable<Pt> corners) =>
+        string.Join(' ', corners.Select(c => string.Create(CultureInfo.InvariantCulture,
+        $"{Math.Round(c.X, 2):0.##},{Math.Round(c.Y, 2):0.##}")));
 
     /// <summary>Corners as they were stored.</summary>
     public static IReadOnlyList<Pt> Read(string? corners) => (corners ?? string.Empty).Split(' ', StringSplitOptions.RemoveEmptyEntries)

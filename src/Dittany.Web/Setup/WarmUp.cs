@@ -10,10 +10,12 @@ using Microsoft.AspNetCore.Hosting.Server.Features;
 namespace Dittany.Web.Setup;
 
 /// <summary>
-/// Plans and draws one piece of every form a few times after the program has started and stores nothing, so that her first changes come as quickly as the later ones: the code is compiled
-/// for speed only once it has run a while. Leaves room for requests between any two plans. Switched off by DITTANY_WARM_UP=no.
+/// Plans and draws one piece of every form a few times after the program has started and stores nothing, so that her first changes come as
+/// quickly as the later ones: the code is compiled for speed only once it has run a while. Leaves room for requests between any two plans.
+/// Switched off by DITTANY_WARM_UP=no.
 /// </summary>
-public sealed class WarmUp(Today today, IServer server, IServiceScopeFactory scopes, LetterShelf shelf, IHostApplicationLifetime lifetime) : BackgroundService
+public sealed class WarmUp(Today today, IServer server, IServiceScopeFactory scopes, LetterShelf shelf, IHostApplicationLifetime lifetime)
+    : BackgroundService
 {
     /// <summary>After so many calls a method is compiled for speed; what is above is to spare.</summary>
     private const int Rounds = 40;
@@ -50,11 +52,15 @@ public sealed class WarmUp(Today today, IServer server, IServiceScopeFactory sco
         Serilog.Log.Information("Warmed up");
     }
 
-    /// <summary>Asks the program itself for the newest piece, so that pages and store are warm too. Only looks; where nothing is stored, or the program does not answer itself, nothing is lost.</summary>
+    /// <summary>
+    /// Asks the program itself for the newest piece, so that pages and store are warm too. Only looks; where nothing is stored, or the
+    /// program does not answer itself, nothing is lost.
+    /// </summary>
     private async Task LookAtTheBench(CancellationToken stop)
     {
         using var scope = scopes.CreateScope();
-        var newest = (await scope.ServiceProvider.GetRequiredService<PieceStore>().All(stop)).Pieces.Select(p => (int?)p.Id).FirstOrDefault();
+        var newest = (await scope.ServiceProvider.GetRequiredService<PieceStore>().All(stop)).Pieces.Select(p =>
+            (int?)p.Id).FirstOrDefault();
         var address = server.Features.Get<IServerAddressesFeature>()?.Addresses.FirstOrDefault();
         if (newest is null || address is null || !lifetime.ApplicationStarted.IsCancellationRequested)
         {

@@ -7,15 +7,19 @@ using Dittany.Core.Tests.Planning;
 
 namespace Dittany.Core.Tests.Cautions;
 
-/// <summary>Cautions stand where they arise, and not where they do not: each rule once met and once not, one fact changed between them.</summary>
+/// <summary>
+/// Cautions stand where they arise, and not where they do not: each rule once met and once not, one fact changed between them.
+/// </summary>
 public class CautionTests
 {
     private static readonly Cloth Linen = ClothOf("linen");
 
     private static readonly CautionFacts Calm = new(
-        Linen with { Prewashed = true }, ["#4f7358"], Inks.Find("none")!, MarksCloth: false, "film-traced", "none", new Worn("adult", false, "often", "years", []), SeenOutdoors: false, [], IronUsed: false, StitchingHours: 0.5);
+        Linen with { Prewashed = true }, ["#4f7358"], Inks.Find("none")!, MarksCloth: false, "film-traced", "none",
+            new Worn("adult", false, "often", "years", []), SeenOutdoors: false, [], IronUsed: false, StitchingHours: 0.5);
 
-    private static Cloth ClothOf(string kind, string colour = "#f1ede2") => Jobs.Plan(Jobs.On("tote", "o") with { Fabric = new StatedFabric(kind, colour) }).Item.Cloth;
+    private static Cloth ClothOf(string kind, string colour = "#f1ede2") =>
+        Jobs.Plan(Jobs.On("tote", "o") with { Fabric = new StatedFabric(kind, colour) }).Item.Cloth;
 
     public static TheoryData<string, Func<CautionFacts, CautionFacts>, CautionKind> Rules() => new()
     {
@@ -34,7 +38,8 @@ public class CautionTests
         { "acid-free", f => f with { Worn = f.Worn with { Lasts = "keepsake", Washed = "by-hand" } }, CautionKind.Item },
         { "leave them off anything for children under three", f => f with { Worn = f.Worn with { Wearer = "child" } }, CautionKind.Person },
         { "could come off and be swallowed", f => f with { Worn = f.Worn with { Wearer = "baby" } }, CautionKind.Person },
-        { "every stranger", f => f with { SeenOutdoors = true, Worn = f.Worn with { Wearer = "child" }, Texts = ["Zoë Alder"] }, CautionKind.Person },
+        { "every stranger", f => f with { SeenOutdoors = true, Worn = f.Worn with { Wearer = "child" }, Texts = ["Zoë Alder"] },
+            CautionKind.Person },
     };
 
     [Theory]
@@ -47,7 +52,8 @@ public class CautionTests
 
     /// <summary>Needles are counted out and in whatever is made; where nothing else arises nothing else is said.</summary>
     [Fact]
-    public void Needles_are_always_counted() => Assert.StartsWith("Count needles", Assert.Single(CautionRoom.Of(Calm)).Text, StringComparison.Ordinal);
+    public void Needles_are_always_counted() => Assert.StartsWith("Count needles", Assert.Single(CautionRoom.Of(Calm)).Text,
+        StringComparison.Ordinal);
 
     /// <summary>A child's full name: two words with capitals, outside, on a child's thing (common practice).</summary>
     [Theory]
@@ -59,9 +65,12 @@ public class CautionTests
     [InlineData("Zoë Alder", "child", false, false)]
     [InlineData("  Zoë   ", "child", true, false)]
     public void A_full_name_is_told_of_where_strangers_read_it(string words, string wearer, bool outdoors, bool told) => Assert.Equal(
-        told, CautionRoom.Of(Calm with { Texts = [words], SeenOutdoors = outdoors, Worn = Calm.Worn with { Wearer = wearer } }).Any(c => c.Text.Contains("every stranger", StringComparison.Ordinal)));
+        told, CautionRoom.Of(Calm with { Texts = [words], SeenOutdoors = outdoors, Worn = Calm.Worn with { Wearer = wearer } }).Any(c =>
+            c.Text.Contains("every stranger", StringComparison.Ordinal)));
 
-    /// <summary>An ink that fades or washes is no reason for a caution while it is not on the cloth: on film it goes with the film.</summary>
+    /// <summary>
+    /// An ink that fades or washes is no reason for a caution while it is not on the cloth: on film it goes with the film.
+    /// </summary>
     [Fact]
     public void Ink_on_film_is_not_on_the_cloth() => Assert.All(
         Inks.All, ink => Assert.Single(CautionRoom.Of(Calm with { Marker = ink, MarksCloth = false })));

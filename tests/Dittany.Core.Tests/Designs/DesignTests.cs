@@ -9,11 +9,16 @@ namespace Dittany.Core.Tests.Designs;
 /// <summary>What lies over what: areas, lines and points by layers, against areas and lengths known by geometry.</summary>
 public class DesignTests
 {
-    private static Shape Square(string id, double x, double y, double side, int layer) => new(id, new Area([Ring(new(x, y), new(x + side, y), new(x + side, y + side), new(x, y + side))]), Layer: layer);
+    private static Shape Square(string id, double x, double y, double side, int layer) =>
+        new(id, new Area([Ring(new(x, y), new(x + side, y), new(x + side, y + side), new(x, y + side))]), Layer: layer);
 
-    private static Stroke Ring(params Pt[] corners) => new(corners.Select((p, i) => Curve.Line(p, corners[(i + 1) % corners.Length])).ToArray(), true);
+    private static Stroke Ring(params Pt[] corners) =>
+        new(corners.Select((p, i) => Curve.Line(p, corners[(i + 1) % corners.Length])).ToArray(), true);
 
-    /// <summary>A square of 20 mm, half of it under another: 10 mm are seen and 0.8 mm are tucked, 10.8 × 20 mm², for the tuck leaves the outer corners of what covers it alone.</summary>
+    /// <summary>
+    /// A square of 20 mm, half of it under another: 10 mm are seen and 0.8 mm are tucked, 10.8 × 20 mm², for the tuck leaves the outer
+    /// corners of what covers it alone.
+    /// </summary>
     [Fact]
     public void What_lies_under_another_area_is_cut_and_tucked()
     {
@@ -21,7 +26,8 @@ public class DesignTests
         Assert.Equal(["leaf", "petal"], seen.Shapes.Select(s => s.Id));
         Assert.Equal(10.8 * 20, seen.Shapes[0].Area!.Covers().AreaMm2, 6);
         Assert.Equal(900, seen.Shapes[1].Area!.Covers().AreaMm2, 6);
-        Assert.Equal(10 * 20, new Design([Square("leaf", 0, 0, 20, 0), Square("petal", 10, -5, 30, 1)]).Visible(0).Shapes[0].Area!.Covers().AreaMm2, 6);
+        Assert.Equal(10 * 20, new Design([Square("leaf", 0, 0, 20, 0), Square("petal", 10, -5, 30, 1)]).Visible(
+            0).Shapes[0].Area!.Covers().AreaMm2, 6);
     }
 
     /// <summary>Shapes of one layer hide nothing of each other, and what nothing covers stays as it was drawn, curves and all.</summary>
@@ -39,11 +45,14 @@ public class DesignTests
     [Fact]
     public void What_is_covered_whole_is_not_there()
     {
-        var seen = new Design([Square("under", 2, 2, 10, 0), new Shape("knot", Point: new Pt(5, 5)), new Shape("beside", Point: new Pt(50, 5)), Square("over", 0, 0, 20, 1)]).Visible();
+        var seen = new Design([Square("under", 2, 2, 10, 0), new Shape("knot", Point: new Pt(5, 5)),
+            new Shape("beside", Point: new Pt(50, 5)), Square("over", 0, 0, 20, 1)]).Visible();
         Assert.Equal(["beside", "over"], seen.Shapes.Select(s => s.Id));
     }
 
-    /// <summary>A stem across a petal ends at its edges: 100 mm less the 20 mm of the petal, in two pieces, the first under its own name.</summary>
+    /// <summary>
+    /// A stem across a petal ends at its edges: 100 mm less the 20 mm of the petal, in two pieces, the first under its own name.
+    /// </summary>
     [Fact]
     public void A_line_behind_an_area_ends_there()
     {
@@ -51,10 +60,14 @@ public class DesignTests
         var seen = new Design([stem, Square("petal", 40, 0, 20, 1)]).Visible().Shapes.Where(s => s.Line is not null).ToArray();
         Assert.Equal(["stem", "stem~1"], seen.Select(s => s.Id));
         Assert.Equal([40.0, 40.0], seen.Select(s => Math.Round(Polyline.Length(s.Line!.Flatten(0.01)), 3)));
-        Assert.Equal(new Pt(40, 10), seen[0].Line!.End with { X = Math.Round(seen[0].Line!.End.X, 3), Y = Math.Round(seen[0].Line!.End.Y, 6) });
+        Assert.Equal(new Pt(40, 10), seen[0].Line!.End with { X = Math.Round(seen[0].Line!.End.X, 3),
+            Y = Math.Round(seen[0].Line!.End.Y, 6) });
     }
 
-    /// <summary>What is left of a curve is the curve: a circle of 10 mm radius half behind a square keeps half its length, π · 10, its bend, and its beginning is no end.</summary>
+    /// <summary>
+    /// What is left of a curve is the curve: a circle of 10 mm radius half behind a square keeps half its length, π · 10, its bend, and its
+    /// beginning is no end.
+    /// </summary>
     [Fact]
     public void What_is_left_of_a_curve_keeps_its_bend()
     {
@@ -70,7 +83,9 @@ public class DesignTests
     public void An_edge_within_an_edge_is_a_hole() =>
         Assert.Equal(Math.PI * 64, new Area([Stitches.Strokes.Circle(10), Stitches.Strokes.Circle(6)]).Covers().AreaMm2, 0);
 
-    /// <summary>Cutting never adds: what is seen lies in what was drawn, and with what covers it in full it is all that was drawn.</summary>
+    /// <summary>
+    /// Cutting never adds: what is seen lies in what was drawn, and with what covers it in full it is all that was drawn.
+    /// </summary>
     [Property(MaxTest = 60)]
     public void Cutting_never_adds(byte x, byte y, byte side, byte tuck)
     {
@@ -81,7 +96,9 @@ public class DesignTests
         Assert.True(under.Area!.Covers().Without(left).Without(over.Area!.Covers()).AreaMm2 < 1e-6);
     }
 
-    /// <summary>Every part of a plan makes a shape of its element's design, and names stay when another element comes before it or goes.</summary>
+    /// <summary>
+    /// Every part of a plan makes a shape of its element's design, and names stay when another element comes before it or goes.
+    /// </summary>
     [Fact]
     public void Parts_name_the_shapes_they_make()
     {
@@ -89,7 +106,8 @@ public class DesignTests
         Assert.All(alone.Elements, e => Assert.All(e.Parts, p => Assert.Contains(p.Shape, e.Design!.Shapes.Select(s => s.Id))));
         Assert.Equal(alone.Elements[0].Parts.Count, alone.Elements[0].Parts.Select(p => p.Id).Distinct().Count());
         var sprig = new MotifAsked("sprig", "leaf-sprig");
-        var (with, without) = (Jobs.Plan(Jobs.On("tea-towel", "Ida ö") with { Motifs = [sprig] }), Jobs.Plan(Jobs.On("tea-towel", "Quentin") with { Motifs = [sprig] }));
+        var (with, without) = (Jobs.Plan(Jobs.On("tea-towel", "Ida ö") with { Motifs = [sprig] }),
+            Jobs.Plan(Jobs.On("tea-towel", "Quentin") with { Motifs = [sprig] }));
         Assert.Equal(alone.Elements[0].Parts.Select(p => p.Id), with.Elements[0].Parts.Select(p => p.Id));
         Assert.Equal(with.Elements[1].Parts.Select(p => p.Shape), without.Elements[1].Parts.Select(p => p.Shape));
         Assert.Contains(with.Elements[1].Design!.Shapes, s => s.Area is not null && s.Role == "leaf");

@@ -8,10 +8,14 @@ using Dittany.Core.Tests.Planning;
 
 namespace Dittany.Core.Tests.Finishing;
 
-/// <summary>How work is finished, over every ink, method, stabiliser and cloth: the order that ruins nothing (common practice), and what no cloth must be put through.</summary>
+/// <summary>
+/// How work is finished, over every ink, method, stabiliser and cloth: the order that ruins nothing (common practice), and what no cloth
+/// must be put through.
+/// </summary>
 public class FinishTests
 {
-    private static readonly string[] Stabilisers = ["none", "film-on-top", "stick-on-sheet", "tear-away-behind", "cut-away-behind", "fusible-knit-behind+film-on-top", "wadding-behind"];
+    private static readonly string[] Stabilisers = ["none", "film-on-top", "stick-on-sheet", "tear-away-behind", "cut-away-behind",
+        "fusible-knit-behind+film-on-top", "wadding-behind"];
 
     private static readonly string[] Methods = ["light-trace", "film-traced", "carbon", "tissue", "tacked-from-back", "freehand"];
 
@@ -23,22 +27,33 @@ public class FinishTests
         from stabiliser in Stabilisers
         from skin in new[] { false, true }
         select new FinishQuestion(
-            cloth, ink, method, stabiliser, Tacked: method == "film-traced", MarksCloth: stabiliser is "none" or "tear-away-behind" or "cut-away-behind" or "wadding-behind", Hooped: skin, ThreadMayBleed: false,
-            skin, "often", Iron: true, skin ? "away-knot" : "knot", skin ? "machine" : "by-hand", null, skin ? "close" : "leave-a-little", "face-down-steam", null);
+            cloth, ink, method, stabiliser, Tacked: method == "film-traced",
+                MarksCloth: stabiliser is "none" or "tear-away-behind" or "cut-away-behind" or "wadding-behind", Hooped: skin,
+                ThreadMayBleed: false,
+            skin, "often", Iron: true, skin ? "away-knot" : "knot", skin ? "machine" : "by-hand", null, skin ? "close" : "leave-a-little",
+                "face-down-steam", null);
 
-    private static readonly Cloth[] Made = Cloths.All.Select(c => Jobs.Plan(Jobs.On("tote", "o") with { Fabric = new StatedFabric(c.Id) }).Item.Cloth).ToArray();
+    private static readonly Cloth[] Made = Cloths.All.Select(c =>
+        Jobs.Plan(Jobs.On("tote", "o") with { Fabric = new StatedFabric(c.Id) }).Item.Cloth).ToArray();
 
-    private static List<string> Removal(Finished finished) => finished.Work.Where(o => o.Kind == OpKind.Remove).SelectMany(o => o.Steps).Select(s => s.ToString()).ToList();
+    private static List<string> Removal(Finished finished) =>
+        finished.Work.Where(o => o.Kind == OpKind.Remove).SelectMany(o => o.Steps).Select(s => s.ToString()).ToList();
 
-    private static List<string> Steps(Finished finished) => finished.Work.Where(o => o.Kind != OpKind.Remove).SelectMany(o => o.Steps).Select(s => s.ToString()).ToList();
+    private static List<string> Steps(Finished finished) =>
+        finished.Work.Where(o => o.Kind != OpKind.Remove).SelectMany(o => o.Steps).Select(s => s.ToString()).ToList();
 
-    private static int Place(Finished finished, string words) => Removal(finished).FindIndex(r => r.Contains(words, StringComparison.OrdinalIgnoreCase));
+    private static int Place(Finished finished, string words) =>
+        Removal(finished).FindIndex(r => r.Contains(words, StringComparison.OrdinalIgnoreCase));
 
-    /// <summary>Threads come out before anything is wet; cold water before warm; heat last of all: soap, heat and sun can set what cold water takes (common practice).</summary>
+    /// <summary>
+    /// Threads come out before anything is wet; cold water before warm; heat last of all: soap, heat and sun can set what cold water takes
+    /// (common practice).
+    /// </summary>
     [Fact]
     public void What_comes_out_comes_out_in_the_order_that_works()
     {
-        string[] order = ["away-knots", "tacking out", "tear the backing", "Trim the spare film", "plain cold water", "daylight", "30 °C", "35 to 40 °C", "The iron takes"];
+        string[] order = ["away-knots", "tacking out", "tear the backing", "Trim the spare film", "plain cold water", "daylight", "30 °C",
+            "35 to 40 °C", "The iron takes"];
         var seen = new HashSet<string>(StringComparer.Ordinal);
         foreach (var q in All())
         {
@@ -58,7 +73,8 @@ public class FinishTests
         foreach (var q in All().Where(q => q.MarksCloth && q.MethodId == "light-trace"))
         {
             var removal = string.Join(' ', Removal(FinishRoom.Settle(q)));
-            Assert.Equal(q.Marker.GoesBy is GoesBy.ColdWater or GoesBy.AirOrWater, removal.Contains("plain cold water", StringComparison.Ordinal));
+            Assert.Equal(q.Marker.GoesBy is GoesBy.ColdWater or GoesBy.AirOrWater,
+                removal.Contains("plain cold water", StringComparison.Ordinal));
             Assert.Equal(q.Marker.GoesBy == GoesBy.Heat, removal.Contains("iron takes the pen line out", StringComparison.Ordinal));
             Assert.Equal(q.Marker.GoesBy == GoesBy.Brushing, removal.Contains("Brush the chalk", StringComparison.Ordinal));
         }
@@ -67,14 +83,20 @@ public class FinishTests
     /// <summary>Stick-on sheets are washed more than once, and dry stiff where they were not (common practice).</summary>
     [Fact]
     public void A_sheet_that_dries_stiff_is_washed_again() => Assert.All(
-        All().Where(q => q.Has("stick-on-sheet")), q => Assert.Contains(Removal(FinishRoom.Settle(q)), r => r.Contains("twice", StringComparison.Ordinal) && r.Contains("stiff", StringComparison.Ordinal)));
+        All().Where(q => q.Has("stick-on-sheet")), q => Assert.Contains(Removal(FinishRoom.Settle(q)), r =>
+            r.Contains("twice", StringComparison.Ordinal) && r.Contains("stiff", StringComparison.Ordinal)));
 
     /// <summary>What must not be washed is stopped where anything is taken out with water, and nowhere else.</summary>
     [Fact]
     public void Nothing_wet_on_what_must_not_be_washed() => Assert.All(
-        All(), q => Assert.Equal(q.Wet && !q.Cloth.Washable, FinishRoom.Settle(q).Cautions.Any(c => c.Severity == Severity.Stop && c.Text.Contains("must not be washed", StringComparison.Ordinal))));
+        All(), q => Assert.Equal(q.Wet && !q.Cloth.Washable,
+            FinishRoom.Settle(q).Cautions.Any(c => c.Severity == Severity.Stop
+            && c.Text.Contains("must not be washed", StringComparison.Ordinal))));
 
-    /// <summary>Wet work dries before it is pressed; the ring of the hoop goes with the press and not before; what takes no iron, and deep pile, is not pressed.</summary>
+    /// <summary>
+    /// Wet work dries before it is pressed; the ring of the hoop goes with the press and not before; what takes no iron, and deep pile, is
+    /// not pressed.
+    /// </summary>
     [Fact]
     public void It_is_dried_then_pressed_then_the_ring_is_out()
     {
@@ -82,7 +104,10 @@ public class FinishTests
         {
             var finished = FinishRoom.Settle(q);
             var steps = Steps(finished);
-            var (dry, press, ring) = (steps.FindIndex(s => s.Contains("dry it flat", StringComparison.Ordinal)), steps.FindIndex(s => s.StartsWith("Press", StringComparison.Ordinal) || s.StartsWith("Do not press", StringComparison.Ordinal)), steps.FindIndex(s => s.Contains("ring of the hoop", StringComparison.Ordinal)));
+            var (dry, press, ring) = (steps.FindIndex(s => s.Contains("dry it flat", StringComparison.Ordinal)),
+                steps.FindIndex(s => s.StartsWith("Press", StringComparison.Ordinal)
+                || s.StartsWith("Do not press", StringComparison.Ordinal)),
+                steps.FindIndex(s => s.Contains("ring of the hoop", StringComparison.Ordinal)));
             Assert.Equal(q.Wet, dry >= 0);
             Assert.True(press > dry);
             Assert.Equal(q.Hooped, ring > press);
@@ -91,7 +116,8 @@ public class FinishTests
             Assert.Equal(soft, finished.Care.Any(c => c == "Do not iron."));
 
             // Wet work waits as long as its cloth dries: terry and fleece a day, jersey ten hours, woven six (from memory).
-            Assert.Equal(!q.Wet ? 0 : (q.Cloth.Pile != Pile.None ? 24 : q.Cloth.Kind.Knit ? 10 : 6) * 60, finished.Work.Sum(o => o.Wait?.Minutes ?? 0));
+            Assert.Equal(!q.Wet ? 0 : (q.Cloth.Pile != Pile.None ? 24 : q.Cloth.Kind.Knit ? 10 : 6) * 60,
+                finished.Work.Sum(o => o.Wait?.Minutes ?? 0));
             Assert.Equal(q.Wet, finished.Work.Any(o => o.By.Any(b => b.Step == "rinsing out")));
         }
     }
@@ -117,7 +143,8 @@ public class FinishTests
             var finished = FinishRoom.Settle(q);
             Assert.Equal(q.OnSkin, Steps(finished).Exists(f => f.Contains("soft cover", StringComparison.Ordinal)));
             Assert.Equal(q.OnSkin, finished.Work.Any(o => o.By.Any(b => b.Step == "covering the back")));
-            Assert.False(q.Cloth.MaxIron is IronLimit.None or IronLimit.OneDot && Steps(finished).Exists(f => f.StartsWith("Fuse", StringComparison.Ordinal)));
+            Assert.False(q.Cloth.MaxIron is IronLimit.None or IronLimit.OneDot
+                && Steps(finished).Exists(f => f.StartsWith("Fuse", StringComparison.Ordinal)));
         }
     }
 
@@ -130,6 +157,7 @@ public class FinishTests
         Assert.Contains(finished.Cautions, c => c.Severity == Severity.Stop && c.Text.Contains("no iron at all", StringComparison.Ordinal));
         var decision = finished.Decisions.Single(d => d.Id == "finish.press");
         Assert.Equal(("face-down-dry", true, "no-press"), (decision.ChoiceId, decision.Overruled, decision.WouldHaveBeen));
-        Assert.DoesNotContain(FinishRoom.Settle(bare with { HersPress = null }).Cautions, c => c.Text.Contains("no iron", StringComparison.Ordinal));
+        Assert.DoesNotContain(FinishRoom.Settle(bare with { HersPress = null }).Cautions, c =>
+            c.Text.Contains("no iron", StringComparison.Ordinal));
     }
 }

@@ -7,8 +7,11 @@ namespace Dittany.Core.Tests.Geometry;
 /// <summary>Curves, strokes, lines and circles against what analysis says of them.</summary>
 public class CurveTests
 {
-    /// <summary>The handle that makes a cubic of a quarter circle, 4/3·(√2 − 1), leaves it by 2.7 parts in ten thousand at the most (a known bound).</summary>
-    private static readonly Curve Quarter = new(new(1, 0), new(1, 4.0 / 3 * (Math.Sqrt(2) - 1)), new(4.0 / 3 * (Math.Sqrt(2) - 1), 1), new(0, 1));
+    /// <summary>
+    /// The handle that makes a cubic of a quarter circle, 4/3·(√2 − 1), leaves it by 2.7 parts in ten thousand at the most (a known bound).
+    /// </summary>
+    private static readonly Curve Quarter = new(new(1, 0), new(1, 4.0 / 3 * (Math.Sqrt(2) - 1)), new(4.0 / 3 * (Math.Sqrt(2) - 1), 1),
+        new(0, 1));
 
     [Fact]
     public void A_quarter_circle_is_as_round_as_it_can_be()
@@ -25,7 +28,9 @@ public class CurveTests
         Assert.Equal(Quarter.CurvatureAt(0.4) / 2, Quarter.Map(p => p * 2).CurvatureAt(0.4), 9);
     }
 
-    /// <summary>The velocity is the limit of steps, what is left after a parameter is the same curve, and run back it passes the same points.</summary>
+    /// <summary>
+    /// The velocity is the limit of steps, what is left after a parameter is the same curve, and run back it passes the same points.
+    /// </summary>
     [ManyTimes(100)]
     public Property Curves_are_what_they_say() => Prop.ForAll(Curves(), Gen.Choose(1, 99).ToArbitrary(), (curve, percent) =>
     {
@@ -33,7 +38,8 @@ public class CurveTests
         var step = (curve.At(t + 1e-5) - curve.At(t - 1e-5)) * 5e4;
         var rest = curve.After(t);
         var same = Enumerable.Range(0, 11).All(k => rest.At(k / 10.0).To(curve.At(t + ((1 - t) * k / 10))) < 1e-9);
-        return (step.To(curve.Velocity(t)) < 1e-3 && same && curve.Reversed().At(1 - t).To(curve.At(t)) < 1e-9).Label($"{step} {curve.Velocity(t)}");
+        return (step.To(curve.Velocity(t)) < 1e-3 && same
+            && curve.Reversed().At(1 - t).To(curve.At(t)) < 1e-9).Label($"{step} {curve.Velocity(t)}");
     });
 
     /// <summary>Flattened, no chord leaves the curve by more than it may; both ends and every joint are there.</summary>
@@ -43,7 +49,8 @@ public class CurveTests
         var joined = b with { P0 = a.P3 };
         var stroke = new Stroke([a, joined], false);
         var flat = stroke.Flatten(0.05);
-        var off = Enumerable.Range(0, 401).SelectMany(k => new[] { a.At(k / 400.0), joined.At(k / 400.0) }).Max(p => Polyline.ToLine(p, flat));
+        var off = Enumerable.Range(0, 401).SelectMany(k => new[] { a.At(k / 400.0), joined.At(k / 400.0) }).Max(p =>
+            Polyline.ToLine(p, flat));
         return (off <= 0.0501 && flat[0] == a.P0 && flat[^1] == joined.P3 && flat.Contains(a.P3)).Label($"{off}");
     });
 
@@ -69,12 +76,15 @@ public class CurveTests
 
     /// <summary>How near two lines come is the least over both, and nothing where they cross.</summary>
     [ManyTimes(80)]
-    public Property How_near_two_lines_come() => Prop.ForAll(Places().Generator.ArrayOf(4).ToArbitrary(), Places().Generator.ArrayOf(4).ToArbitrary(), (a, b) =>
+    public Property How_near_two_lines_come() => Prop.ForAll(Places().Generator.ArrayOf(4).ToArbitrary(),
+        Places().Generator.ArrayOf(4).ToArbitrary(), (a, b) =>
     {
-        IEnumerable<Pt> Along(Pt[] line) => Enumerable.Range(1, 3).SelectMany(i => Enumerable.Range(0, 101).Select(k => Pt.Lerp(line[i - 1], line[i], k / 100.0)));
+        IEnumerable<Pt> Along(Pt[] line) => Enumerable.Range(1, 3).SelectMany(i =>
+            Enumerable.Range(0, 101).Select(k => Pt.Lerp(line[i - 1], line[i], k / 100.0)));
         var tried = Along(a).Min(p => Polyline.ToLine(p, b));
         var between = Polyline.Between(a, b);
-        return (between <= tried + 1e-9 && tried - between < 4 && Math.Abs(between - Polyline.Between(b, a)) < 1e-9).Label($"{between} {tried}");
+        return (between <= tried + 1e-9 && tried - between < 4
+            && Math.Abs(between - Polyline.Between(b, a)) < 1e-9).Label($"{between} {tried}");
     });
 
     /// <summary>Thinned out, a line keeps its ends and stays as near as it must.</summary>
@@ -82,12 +92,13 @@ public class CurveTests
     public Property Thinned_lines_stay_near() => Prop.ForAll(Places().Generator.ArrayOf(30).ToArbitrary(), line =>
     {
         var thin = Polyline.Simplified(line, 12);
-        return thin[0] == line[0] && thin[^1] == line[^1] && line.All(p => Polyline.ToLine(p, thin) <= 12 + 1e-9) && thin.All(line.Contains);
+        return thin[0] == line[0] && thin[^1] == line[^1] && line.All(p => Polyline.ToLine(p, thin) <= 12 + 1e-9)
+            && thin.All(line.Contains);
     });
 
     /// <summary>
-    /// The smallest circle round some points: all inside; fixed by two or three of them, so no circle through two or three that holds all is smaller. Jung (1901): its radius is
-    /// between half the greatest distance and that over √3.
+    /// The smallest circle round some points: all inside; fixed by two or three of them, so no circle through two or three that holds all
+    /// is smaller. Jung (1901): its radius is between half the greatest distance and that over √3.
     /// </summary>
     [ManyTimes(60)]
     public Property The_smallest_circle_is_the_smallest() => Prop.ForAll(Places().Generator.ArrayOf(9).ToArbitrary(), points =>
@@ -107,12 +118,16 @@ public class CurveTests
             }
         }
 
-        return (points.All(circle.Holds) && circle.RadiusMm <= least + 1e-6 && circle.RadiusMm >= (apart / 2) - 1e-9 && circle.RadiusMm <= (apart / Math.Sqrt(3)) + 1e-9).Label($"{circle.RadiusMm} {least} {apart}");
+        return (points.All(circle.Holds) && circle.RadiusMm <= least + 1e-6 && circle.RadiusMm >= (apart / 2) - 1e-9
+            && circle.RadiusMm <= (apart / Math.Sqrt(3)) + 1e-9).Label($"{circle.RadiusMm} {least} {apart}");
 
-        double Try(Pt[] few) => Circle.Round(few) is var c && points.All(p => c.Centre.To(p) <= c.RadiusMm + 1e-7) ? c.RadiusMm : double.PositiveInfinity;
+        double Try(Pt[] few) => Circle.Round(few) is var c && points.All(p => c.Centre.To(p) <= c.RadiusMm + 1e-7) ? c.RadiusMm
+            : double.PositiveInfinity;
     });
 
-    /// <summary>Round an equilateral triangle the radius is its side over √3; round two points half their distance; round one nothing.</summary>
+    /// <summary>
+    /// Round an equilateral triangle the radius is its side over √3; round two points half their distance; round one nothing.
+    /// </summary>
     [Fact]
     public void Circles_of_known_size()
     {
@@ -126,7 +141,9 @@ public class CurveTests
         Assert.Equal(0, Circle.Round([new(1, 1), new(1, 1), new(1, 1)]).RadiusMm);
     }
 
-    /// <summary>A smooth line passes every point; through points of a circle, unevenly apart, it stays within a hundredth of the radius.</summary>
+    /// <summary>
+    /// A smooth line passes every point; through points of a circle, unevenly apart, it stays within a hundredth of the radius.
+    /// </summary>
     [ManyTimes(40)]
     public Property A_smooth_line_passes_every_point(int seed)
     {
@@ -150,7 +167,8 @@ public class CurveTests
     {
         Pt[] points = [new(0, 0), new(10, 2), new(20, 0), new(30, 18), new(40, 20)];
         var stroke = SmoothLine.Through(points, closed: false, new HashSet<int> { 2 });
-        var turns = Enumerable.Range(1, 3).Select(i => Pt.TurnRadians(stroke.Curves[i - 1].Velocity(1), stroke.Curves[i].Velocity(0))).ToArray();
+        var turns = Enumerable.Range(1, 3).Select(i => Pt.TurnRadians(stroke.Curves[i - 1].Velocity(1),
+            stroke.Curves[i].Velocity(0))).ToArray();
         Assert.Equal(0, turns[0], 6);
         Assert.True(turns[1] > 0.5);
         Assert.Equal(0, turns[2], 6);
@@ -174,7 +192,9 @@ public class CurveTests
         Assert.Empty(Figure.Empty.Within(10, 10).Parts);
     }
 
-    private static Arbitrary<Pt> Places() => (from x in Gen.Choose(-1000, 1000) from y in Gen.Choose(-1000, 1000) select new Pt(x / 10.0, y / 10.0)).ToArbitrary();
+    private static Arbitrary<Pt> Places() => (from x in Gen.Choose(-1000, 1000) from y in Gen.Choose(-1000, 1000) select new Pt(x / 10.0,
+        y / 10.0)).ToArbitrary();
 
-    private static Arbitrary<Curve> Curves() => (from p in Places().Generator.ArrayOf(4) select new Curve(p[0], p[1], p[2], p[3])).ToArbitrary();
+    private static Arbitrary<Curve> Curves() => (from p in Places().Generator.ArrayOf(4) select new Curve(p[0], p[1], p[2],
+        p[3])).ToArbitrary();
 }

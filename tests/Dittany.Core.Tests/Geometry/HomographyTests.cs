@@ -4,7 +4,10 @@ using FsCheck.Fluent;
 
 namespace Dittany.Core.Tests.Geometry;
 
-/// <summary>The map between two views of a plane, against the closed form for a square (Heckbert, Fundamentals of Texture Mapping and Image Warping, 1989) and against its own back.</summary>
+/// <summary>
+/// The map between two views of a plane, against the closed form for a square (Heckbert, Fundamentals of Texture Mapping and Image Warping,
+/// 1989) and against its own back.
+/// </summary>
 public class HomographyTests
 {
     private static readonly Pt[] Square = [new(0, 0), new(1, 0), new(1, 1), new(0, 1)];
@@ -14,7 +17,8 @@ public class HomographyTests
     {
         var map = Homography.Of(Square.Zip(quad).ToArray())!;
         var far = from x in new[] { 0, 0.25, 0.5, 1 } from y in new[] { 0, 0.4, 1 } select map.Map(new Pt(x, y)).To(Heckbert(quad, x, y));
-        var back = from x in new[] { 0.1, 0.9 } from y in new[] { 0.2, 0.7 } select map.Inverse().Map(map.Map(new Pt(x, y))).To(new Pt(x, y));
+        var back = from x in new[] { 0.1, 0.9 } from y in new[] { 0.2,
+            0.7 } select map.Inverse().Map(map.Map(new Pt(x, y))).To(new Pt(x, y));
         return (far.Max() < 1e-6 && back.Max() < 1e-9).Label($"{far.Max()} {back.Max()}");
     });
 
@@ -28,7 +32,8 @@ public class HomographyTests
         Assert.All(points, p => Assert.Equal(0, again.Map(p + new Pt(0.05, 0.02)).To(map.Map(p + new Pt(0.05, 0.02))), 6));
 
         var (most, least) = map.ScaleAt(new Pt(0.4, 0.6));
-        var grown = Enumerable.Range(0, 360).Select(d => new Pt(Math.Cos(d * Math.PI / 180), Math.Sin(d * Math.PI / 180)) * 1e-6).Select(s => map.Map(new Pt(0.4, 0.6) + s).To(map.Map(new Pt(0.4, 0.6))) / 1e-6).ToArray();
+        var grown = Enumerable.Range(0, 360).Select(d => new Pt(Math.Cos(d * Math.PI / 180), Math.Sin(d * Math.PI / 180)) * 1e-6).Select(
+            s => map.Map(new Pt(0.4, 0.6) + s).To(map.Map(new Pt(0.4, 0.6))) / 1e-6).ToArray();
         Assert.Equal(grown.Max(), most, 1);
         Assert.Equal(grown.Min(), least, 1);
     }
@@ -47,7 +52,8 @@ public class HomographyTests
         var (d1, d2, s) = (q[1] - q[2], q[3] - q[2], q[0] - q[1] + q[2] - q[3]);
         var det = (d1.X * d2.Y) - (d2.X * d1.Y);
         var (g, h) = (((s.X * d2.Y) - (d2.X * s.Y)) / det, ((d1.X * s.Y) - (s.X * d1.Y)) / det);
-        var (a, b, d, e) = (q[1].X - q[0].X + (g * q[1].X), q[3].X - q[0].X + (h * q[3].X), q[1].Y - q[0].Y + (g * q[1].Y), q[3].Y - q[0].Y + (h * q[3].Y));
+        var (a, b, d, e) = (q[1].X - q[0].X + (g * q[1].X), q[3].X - q[0].X + (h * q[3].X), q[1].Y - q[0].Y + (g * q[1].Y), q[3].Y - q[0].Y
+            + (h * q[3].Y));
         var w = (g * u) + (h * v) + 1;
         return new Pt(((a * u) + (b * v) + q[0].X) / w, ((d * u) + (e * v) + q[0].Y) / w);
     }

@@ -4,10 +4,15 @@ using FsCheck.Fluent;
 
 namespace Dittany.Core.Tests.Geometry;
 
-/// <summary>Areas against formulas: Steiner's for parallel bodies, the shoelace, inclusion and exclusion; and against point-by-point looking.</summary>
+/// <summary>
+/// Areas against formulas: Steiner's for parallel bodies, the shoelace, inclusion and exclusion; and against point-by-point looking.
+/// </summary>
 public class RegionTests
 {
-    /// <summary>Steiner (1840): the parallel body of a convex one at distance d has the area A + L·d + π·d². Round corners are cut into chords, so a hair less.</summary>
+    /// <summary>
+    /// Steiner (1840): the parallel body of a convex one at distance d has the area A + L·d + π·d². Round corners are cut into chords, so a
+    /// hair less.
+    /// </summary>
     [Theory]
     [InlineData(3)]
     [InlineData(4)]
@@ -25,7 +30,9 @@ public class RegionTests
         }
     }
 
-    /// <summary>A regular polygon eroded by d is the same polygon with its inscribed circle smaller by d; at the inscribed circle nothing is left.</summary>
+    /// <summary>
+    /// A regular polygon eroded by d is the same polygon with its inscribed circle smaller by d; at the inscribed circle nothing is left.
+    /// </summary>
     [Theory]
     [InlineData(3)]
     [InlineData(4)]
@@ -56,7 +63,8 @@ public class RegionTests
         var apart = dumbbell.Offset(-3);
         Assert.Equal(2, apart.Rings.Count);
 
-        // Each square less 3 mm, and the bulge towards the mouth of its neck, between arcs about the mouth's corners: ∫ (3 − √(9 − v²)) dv over its 4 mm.
+        // Each square less 3 mm, and the bulge towards the mouth of its neck, between arcs about the mouth's corners: ∫ (3 − √(9 − v²)) dv
+        // over its 4 mm.
         Assert.Equal((2 * 24 * 24) + (4 * (6 - (Math.Sqrt(5) + (4.5 * Math.Asin(2.0 / 3))))), apart.AreaMm2, 0.01);
         var holed = Region.Rectangle(0, 0, 60, 40).Without(Region.Rectangle(20, 15, 10, 10));
         Assert.Equal(2, holed.Rings.Count);
@@ -73,13 +81,15 @@ public class RegionTests
     {
         var (one, other) = (Region.Of(a), Region.Of(b).Within(Region.Rectangle(-300, -300, 600, 600)));
         var (both, either) = (one.Within(other), one.With(other));
-        return (Math.Abs(either.AreaMm2 + both.AreaMm2 - one.AreaMm2 - other.AreaMm2) < 1e-6 && Math.Abs(one.Without(other).AreaMm2 + both.AreaMm2 - one.AreaMm2) < 1e-6
+        return (Math.Abs(either.AreaMm2 + both.AreaMm2 - one.AreaMm2 - other.AreaMm2) < 1e-6
+            && Math.Abs(one.Without(other).AreaMm2 + both.AreaMm2 - one.AreaMm2) < 1e-6
             && Math.Abs(one.Without([other, both]).AreaMm2 - one.Without(other).AreaMm2) < 1e-6)
             .Label($"{one.AreaMm2} {other.AreaMm2} {both.AreaMm2} {either.AreaMm2}");
     });
 
     /// <summary>
-    /// What is left of an area eroded by d lies as far as d from its edge, all of it, and what it has grown to by d nowhere further, whatever was cut from it or laid to it before.
+    /// What is left of an area eroded by d lies as far as d from its edge, all of it, and what it has grown to by d nowhere further,
+    /// whatever was cut from it or laid to it before.
     /// </summary>
     [ManyTimes(60)]
     public Property Offsets_keep_their_distance() => Prop.ForAll(Stars(), Stars(), Gen.Choose(1, 60).ToArbitrary(), (a, b, tenths) =>
@@ -96,11 +106,14 @@ public class RegionTests
         var near = less.Rings.SelectMany(r => r).Select(ToEdge).DefaultIfEmpty(d).Min();
         var far = more.Rings.SelectMany(r => r).Max(ToEdge);
         return (near >= d * 0.999 - 1e-6 && far <= d * 1.001 + 1e-6 && less.AreaMm2 <= area.AreaMm2 && more.AreaMm2 >= area.AreaMm2
-            && less.Without(area).AreaMm2 < 1e-6 && area.Without(more).AreaMm2 < 1e-6 && less.Rings.SelectMany(r => r).All(p => area.OutsideBy(p) < 1e-9))
+            && less.Without(area).AreaMm2 < 1e-6 && area.Without(more).AreaMm2 < 1e-6
+                && less.Rings.SelectMany(r => r).All(p => area.OutsideBy(p) < 1e-9))
             .Label($"by {d}: {near}, {far}");
     });
 
-    /// <summary>Inside is where a ray crosses the edge an odd number of times; how far outside is the distance to the nearest point of the edge.</summary>
+    /// <summary>
+    /// Inside is where a ray crosses the edge an odd number of times; how far outside is the distance to the nearest point of the edge.
+    /// </summary>
     [ManyTimes(60)]
     public Property Points_are_inside_or_so_far_out() => Prop.ForAll(Stars(), Places(), (ring, at) =>
     {
@@ -110,10 +123,13 @@ public class RegionTests
             var (a, b) = (ring[i], ring[(i + 1) % ring.Length]);
             return a.Y > at.Y != b.Y > at.Y && at.X < a.X + ((at.Y - a.Y) * (b.X - a.X) / (b.Y - a.Y));
         });
-        var nearest = Enumerable.Range(0, ring.Length).SelectMany(i => Enumerable.Range(0, 401).Select(k => Pt.Lerp(ring[i], ring[(i + 1) % ring.Length], k / 400.0))).Min(p => p.To(at));
+        var nearest = Enumerable.Range(0, ring.Length).SelectMany(i =>
+            Enumerable.Range(0, 401).Select(k => Pt.Lerp(ring[i], ring[(i + 1) % ring.Length], k / 400.0))).Min(p => p.To(at));
         var inside = crossings % 2 == 1;
         var out_ = area.OutsideBy(at);
-        return (nearest < 1e-6 || (area.Holds(at) == inside && (inside ? out_ == 0 && area.Nearest(at) == at : Math.Abs(out_ - nearest) < 1 && Math.Abs(area.Nearest(at).To(at) - out_) < 1e-9)))
+        return (nearest < 1e-6 || (area.Holds(at) == inside
+            && (inside ? out_ == 0 && area.Nearest(at) == at : Math.Abs(out_ - nearest) < 1
+            && Math.Abs(area.Nearest(at).To(at) - out_) < 1e-9)))
             .Label($"inside {inside}, {area.Holds(at)}; out {out_}, {nearest}");
     });
 
@@ -122,14 +138,16 @@ public class RegionTests
     public Property Hulls_hold_all_and_nothing_of_their_own() => Prop.ForAll(Places().Generator.ArrayOf(20).ToArbitrary(), points =>
     {
         var hull = Region.HullOf(points);
-        return hull.Count < 3 || (Region.Of(hull).IsConvex && points.All(p => Region.Of(hull).OutsideBy(p) < 1e-9) && hull.All(points.Contains));
+        return hull.Count < 3 || (Region.Of(hull).IsConvex && points.All(p => Region.Of(hull).OutsideBy(p) < 1e-9)
+            && hull.All(points.Contains));
     });
 
     /// <summary>A ring crosses itself where two sides that are no neighbours meet; stars about a point never do.</summary>
     [ManyTimes(120)]
     public Property Rings_that_cross_themselves_are_told() => Prop.ForAll(Places().Generator.ArrayOf(6).ToArbitrary(), ring =>
     {
-        var crosses = Enumerable.Range(0, 6).Any(i => Enumerable.Range(i + 2, 4).Where(j => j < 6 && (i > 0 || j < 5)).Any(j => Polyline.Cross(ring[i], ring[(i + 1) % 6], ring[j], ring[(j + 1) % 6])));
+        var crosses = Enumerable.Range(0, 6).Any(i => Enumerable.Range(i + 2, 4).Where(j => j < 6 && (i > 0 || j < 5)).Any(j =>
+            Polyline.Cross(ring[i], ring[(i + 1) % 6], ring[j], ring[(j + 1) % 6])));
         return (!crosses || Region.CrossingOf(ring) is { } at && ring.Min(p => p.To(at)) < 1e9).Label($"{crosses}");
     });
 
@@ -167,25 +185,32 @@ public class RegionTests
         Assert.False(Region.Empty.Near([new(0, 0), new(1, 0), new(0, 1)], 1e6));
     }
 
-    private static Pt[] Regular(int corners, double radius) => Enumerable.Range(0, corners).Select(i => new Pt(radius * Math.Cos(Math.Tau * i / corners), radius * Math.Sin(Math.Tau * i / corners))).ToArray();
+    private static Pt[] Regular(int corners, double radius) =>
+        Enumerable.Range(0, corners).Select(i => new Pt(radius * Math.Cos(Math.Tau * i / corners),
+        radius * Math.Sin(Math.Tau * i / corners))).ToArray();
 
     private static Arbitrary<Pt[]> Stars() => (
         from corners in Gen.Choose(5, 12)
         from radii in Gen.Choose(20, 120).ArrayOf(12)
         from x in Gen.Choose(-40, 40)
         from y in Gen.Choose(-40, 40)
-        select Enumerable.Range(0, corners).Select(i => new Pt(x + (radii[i] * Math.Cos(Math.Tau * i / corners)), y + (radii[i] * Math.Sin(Math.Tau * i / corners)))).ToArray()).ToArbitrary();
+        select Enumerable.Range(0, corners).Select(i => new Pt(x + (radii[i] * Math.Cos(Math.Tau * i / corners)), y
+            + (radii[i] * Math.Sin(Math.Tau * i / corners)))).ToArray()).ToArbitrary();
 
-    private static Arbitrary<Pt> Places() => (from x in Gen.Choose(-1500, 1500) from y in Gen.Choose(-1500, 1500) select new Pt(x / 10.0, y / 10.0)).ToArbitrary();
+    private static Arbitrary<Pt> Places() => (from x in Gen.Choose(-1500, 1500) from y in Gen.Choose(-1500, 1500) select new Pt(x / 10.0,
+        y / 10.0)).ToArbitrary();
 
-    /// <summary>Areas that cross themselves, as a hand may trace them, are overlaid all the same; what comes out is no larger than what went in.</summary>
+    /// <summary>
+    /// Areas that cross themselves, as a hand may trace them, are overlaid all the same; what comes out is no larger than what went in.
+    /// </summary>
     [Fact]
     public void Overlays_of_areas_that_cross_themselves_never_give_up()
     {
         var random = new Random(5);
         for (var n = 0; n < 200; n++)
         {
-            Region Star() => Region.Of(Enumerable.Range(0, random.Next(4, 12)).Select(_ => new Pt(random.Next(0, 12), random.Next(0, 12))).ToArray());
+            Region Star() => Region.Of(Enumerable.Range(0, random.Next(4, 12)).Select(_ =>
+                new Pt(random.Next(0, 12), random.Next(0, 12))).ToArray());
             var (one, other, third) = (Star(), Star(), Star());
             var box = Region.Rectangle(-1, -1, 14, 14);
             Assert.InRange(one.Without(other).AreaMm2, 0, 144.001);

@@ -6,7 +6,9 @@ namespace Dittany.Core.Tests.Hooping;
 
 public class HoopingTests
 {
-    /// <summary>Never fewer than the bound, never more than one too many against every way to divide the units (exhaustive up to six units).</summary>
+    /// <summary>
+    /// Never fewer than the bound, never more than one too many against every way to divide the units (exhaustive up to six units).
+    /// </summary>
     [ManyTimes(60)]
     public FsCheck.Property Greedy_stays_near_the_exact_minimum() => Prop.ForAll(
         FsCheck.Fluent.Arb.From(
@@ -18,7 +20,9 @@ public class HoopingTests
         {
             var units = Enumerable.Range(0, input.count).Select(i => UnitAt(input.xs[i], input.ys[i])).ToArray();
             var placed = Core.Hooping.Hooping.Place(units, true, 102, null)!;
-            var least = Enumerable.Range(1, units.Length).First(n => Divisions(units.Length, n).Any(d => d.All(g => Core.Hooping.Hooping.CentreFor(g.Select(u => units[u]).ToArray(), true, 102, null) is not null)));
+            var least = Enumerable.Range(1, units.Length).First(n =>
+                Divisions(units.Length, n).Any(d => d.All(g =>
+                Core.Hooping.Hooping.CentreFor(g.Select(u => units[u]).ToArray(), true, 102, null) is not null)));
             Assert.InRange(placed.Count, least, least + 1);
             Assert.True(Core.Hooping.Hooping.LowerBound(units, true, 102) <= least);
             Assert.Equal(Enumerable.Range(0, units.Length), placed.SelectMany(p => p.Units).Order());
@@ -59,16 +63,23 @@ public class HoopingTests
             select (x, y, w, notch)),
         input =>
         {
-            var cloth = Region.Of([new Pt(0, 0), new Pt(100, 0), new Pt(100, 70), new Pt(0, 70)]).Without(Region.Of([new Pt(input.notch, 70), new Pt(input.notch + 8, 70), new Pt(input.notch + 4, 20)]));
-            var unit = new Unit("u", [new Pt(input.x, input.y), new Pt(input.x + input.w, input.y), new Pt(input.x + input.w, input.y + 12), new Pt(input.x, input.y + 12)], 0.4);
+            var cloth = Region.Of([new Pt(0, 0), new Pt(100, 0), new Pt(100, 70), new Pt(0, 70)]).Without(
+                Region.Of([new Pt(input.notch, 70), new Pt(input.notch + 8, 70), new Pt(input.notch + 4, 20)]));
+            var unit = new Unit("u", [new Pt(input.x, input.y), new Pt(input.x + input.w, input.y),
+                new Pt(input.x + input.w, input.y + 12), new Pt(input.x, input.y + 12)], 0.4);
             var found = Core.Hooping.Hooping.CentreFor([unit], true, 102, cloth);
             double Far(Pt c) => unit.Points.Max(p => p.To(c));
-            var best = Enumerable.Range(0, 201).SelectMany(i => Enumerable.Range(0, 141).Select(j => new Pt(i / 2.0, j / 2.0))).Where(cloth.Holds).Min(Far);
+            var best = Enumerable.Range(0, 201).SelectMany(i =>
+                Enumerable.Range(0, 141).Select(j => new Pt(i / 2.0, j / 2.0))).Where(cloth.Holds).Min(Far);
             var reach = Core.Materials.Hoops.UsableRadiusMm(102) - 0.405;
-            Assert.True(found is null ? best > reach - 0.01 : Far(found.Value) <= best + 0.01 && cloth.OutsideBy(found.Value) < 1e-6, $"{found} of {best}");
+            Assert.True(found is null ? best > reach - 0.01 : Far(found.Value) <= best + 0.01 && cloth.OutsideBy(found.Value) < 1e-6,
+                $"{found} of {best}");
         });
 
-    /// <summary>Against every way to divide up to five letters on cloth with a seam: never fewer than can be, at most one too many, and the bound is true.</summary>
+    /// <summary>
+    /// Against every way to divide up to five letters on cloth with a seam: never fewer than can be, at most one too many, and the bound is
+    /// true.
+    /// </summary>
     [ManyTimes(40)]
     public FsCheck.Property Greedy_stays_near_the_exact_minimum_on_seamed_cloth() => Prop.ForAll(
         FsCheck.Fluent.Arb.From(
@@ -83,13 +94,16 @@ public class HoopingTests
             var centres = Core.Hooping.Hooping.Clampable(Core.Hooping.Hooping.Ringable(outline, [hem]), 102);
             var units = Enumerable.Range(0, input.count).Select(i => UnitAt(input.xs[i], input.y)).ToArray();
             var placed = Core.Hooping.Hooping.Place(units, true, 102, centres)!;
-            var least = Enumerable.Range(1, units.Length).First(n => Divisions(units.Length, n).Any(d => d.All(g => Core.Hooping.Hooping.CentreFor(g.Select(u => units[u]).ToArray(), true, 102, centres) is not null)));
+            var least = Enumerable.Range(1, units.Length).First(n =>
+                Divisions(units.Length, n).Any(d => d.All(g =>
+                Core.Hooping.Hooping.CentreFor(g.Select(u => units[u]).ToArray(), true, 102, centres) is not null)));
             Assert.InRange(placed.Count, least, least + 1);
             Assert.True(Core.Hooping.Hooping.LowerBound(units, true, 102) <= least);
             Assert.All(placed, p => Assert.True(centres.OutsideBy(p.CentreMm) < 0.002));
         });
 
-    private static Unit UnitAt(double x, double y) => new("o", [new Pt(x, y), new Pt(x + 12, y), new Pt(x + 12, y + 15), new Pt(x, y + 15)], 0.4);
+    private static Unit UnitAt(double x, double y) =>
+        new("o", [new Pt(x, y), new Pt(x + 12, y), new Pt(x + 12, y + 15), new Pt(x, y + 15)], 0.4);
 
     private static IEnumerable<List<List<int>>> Divisions(int items, int groups)
     {
@@ -98,7 +112,8 @@ public class HoopingTests
             return groups == 0 ? [[]] : [];
         }
 
-        return Divisions(items - 1, groups).SelectMany(d => Enumerable.Range(0, d.Count).Select(g => d.Select((old, i) => i == g ? [.. old, items - 1] : old).ToList()))
+        return Divisions(items - 1, groups).SelectMany(d =>
+            Enumerable.Range(0, d.Count).Select(g => d.Select((old, i) => i == g ? [.. old, items - 1] : old).ToList()))
             .Concat(groups > 0 ? Divisions(items - 1, groups - 1).Select(d => d.Append([items - 1]).ToList()) : []);
     }
 }

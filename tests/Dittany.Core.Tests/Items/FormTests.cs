@@ -33,7 +33,10 @@ public class FormTests
 
     private static readonly System.Collections.Concurrent.ConcurrentDictionary<(string, string, string), Plan> Planned = new();
 
-    /// <summary>The oracle is the geometry library: outlines and obstacles are simple rings, the zone lies on the item, and the field has room where words usually go.</summary>
+    /// <summary>
+    /// The oracle is the geometry library: outlines and obstacles are simple rings, the zone lies on the item, and the field has room where
+    /// words usually go.
+    /// </summary>
     [Theory]
     [MemberData(nameof(Everywhere))]
     public void Shapes_are_sound(string formId, string size, string zoneId)
@@ -43,14 +46,16 @@ public class FormTests
         Assert.True(Polygon(drawn.Outline).IsValid, "the outline crosses itself");
         Assert.All(drawn.Obstacles, o => Assert.True(Polygon(o.Ring).IsValid, $"{o.Id} crosses itself"));
         Assert.All(drawn.Over ?? [], o => Assert.True(Polygon(o).IsValid, "a piece on top crosses itself"));
-        Assert.All(drawn.Face.Fold is { } fold ? [fold.FlatOutline] : Array.Empty<IReadOnlyList<Pt>>(), o => Assert.True(Polygon(o).IsValid, "laid flat it crosses itself"));
+        Assert.All(drawn.Face.Fold is { } fold ? [fold.FlatOutline] : Array.Empty<IReadOnlyList<Pt>>(), o =>
+            Assert.True(Polygon(o).IsValid, "laid flat it crosses itself"));
         var zone = drawn.Zones.Single(z => z.Id == zoneId);
         Assert.True(Polygon(zone.Ring).IsValid, "the zone crosses itself");
         Assert.True(Polygon(drawn.Outline).Buffer(0.5).Contains(Polygon(zone.Ring)), "the zone leaves the item");
         var field = Field.Of(drawn, zone);
         Assert.True(field.Holds(zone.Usual.AnchorMm), "the usual place lies outside the field");
         var (least, greatest) = field.Box;
-        Assert.True(greatest.X - least.X >= zone.Lettering.MostWidthMm * 0.75, $"the field is only {greatest.X - least.X} wide for {zone.Lettering.MostWidthMm}");
+        Assert.True(greatest.X - least.X >= zone.Lettering.MostWidthMm * 0.75,
+            $"the field is only {greatest.X - least.X} wide for {zone.Lettering.MostWidthMm}");
         Assert.True(zone.Lettering.LeastCapMm < zone.Lettering.MostCapMm);
         Assert.All(drawn.Landmarks.Where(l => l.Folding is { OneId.Length: > 0 }), l => Assert.NotNull(drawn.Landmark(l.Folding!.OneId)));
         Assert.Distinct(drawn.Obstacles.Select(o => o.Id));
@@ -64,10 +69,13 @@ public class FormTests
     {
         var e = Everywhere(form, size, zone).Elements[0];
         Assert.Equal(0, e.OverflowsMm);
-        Assert.True(e.CapHeightMm >= Catalogue.Find(form)!.At(size, zone).Zones.Single(z => z.Id == zone).Lettering.LeastCapMm * 0.8, $"only {e.CapHeightMm} mm high");
+        Assert.True(e.CapHeightMm >= Catalogue.Find(form)!.At(size, zone).Zones.Single(z => z.Id == zone).Lettering.LeastCapMm * 0.8,
+            $"only {e.CapHeightMm} mm high");
     }
 
-    /// <summary>Stitches keep from each kind of obstacle what the table says (from memory): measured at the field, not at the table.</summary>
+    /// <summary>
+    /// Stitches keep from each kind of obstacle what the table says (from memory): measured at the field, not at the table.
+    /// </summary>
     [Theory]
     [InlineData("baby-bodysuit", "62", "chest", "neck-rib", 15)]
     [InlineData("baby-bodysuit", "80", "chest", "neck-rib", 15)]
@@ -82,11 +90,15 @@ public class FormTests
         Assert.True(apart >= clearance - 0.05, $"{apart}");
     }
 
-    /// <summary>Usual places (from memory): a bodysuit's words 30 or 40 mm below the neck seam, a napkin's 65 mm from both edges, a tote's 70 below the hem and 90 above the base, a towel's 70 above its hem.</summary>
+    /// <summary>
+    /// Usual places (from memory): a bodysuit's words 30 or 40 mm below the neck seam, a napkin's 65 mm from both edges, a tote's 70 below
+    /// the hem and 90 above the base, a towel's 70 above its hem.
+    /// </summary>
     [Fact]
     public void Usual_places()
     {
-        double TopOf(string size) => Jobs.Plan(Jobs.On("baby-bodysuit", "HE") with { Size = size }).Elements[0] is var e ? e.BoxMm.Y + (e.LineWidthMm / 2) : 0;
+        double TopOf(string size) => Jobs.Plan(Jobs.On("baby-bodysuit", "HE") with { Size = size }).Elements[0] is var e ? e.BoxMm.Y
+            + (e.LineWidthMm / 2) : 0;
         Assert.Equal(30, TopOf("56"), 1);
         Assert.Equal(40, TopOf("62"), 1);
         Assert.Equal(new Pt(450 - 65, 450 - 65), Jobs.Plan(Jobs.On("napkin", "on")).Elements[0].CentreMm);
@@ -95,7 +107,10 @@ public class FormTests
         Assert.Equal(700 - 10 - 70, Jobs.Plan(Jobs.On("tea-towel", "Zoë")).Elements[0].BaselineMm.Y);
     }
 
-    /// <summary>Usual heights (from memory): bodysuit 9 to 12 or 11 to 16, napkin 8 to 12 and 18 to 25 for a monogram, tote 20 to 35, towel 15 to 25.</summary>
+    /// <summary>
+    /// Usual heights (from memory): bodysuit 9 to 12 or 11 to 16, napkin 8 to 12 and 18 to 25 for a monogram, tote 20 to 35, towel 15 to
+    /// 25.
+    /// </summary>
     [Theory]
     [InlineData("baby-bodysuit", "56", "Zoë", 9, 12)]
     [InlineData("baby-bodysuit", "74", "Zoë", 11, 16)]
@@ -114,16 +129,20 @@ public class FormTests
     public void Words_keep_within_the_chest(string size)
     {
         var plan = Jobs.Plan(Jobs.On("baby-bodysuit", "Wilhelmina Rosalind") with { Size = size });
-        var seams = plan.Space.Obstacles.Where(o => o.Id.EndsWith("armhole", StringComparison.Ordinal)).SelectMany(o => o.SeenAs!).ToArray();
+        var seams = plan.Space.Obstacles.Where(o => o.Id.EndsWith("armhole", StringComparison.Ordinal)).SelectMany(o =>
+            o.SeenAs!).ToArray();
         var between = seams.Where(p => p.X > 0).Min(p => p.X) - seams.Where(p => p.X < 0).Max(p => p.X);
         Assert.True(plan.Elements[0].BoxMm.Width <= (0.6 * between) + 1, $"{plan.Elements[0].BoxMm.Width} of {between}");
     }
 
-    /// <summary>Facts of the cloth can each be overruled and each does something: light by colour and lining, opacity, pile, stretch.</summary>
+    /// <summary>
+    /// Facts of the cloth can each be overruled and each does something: light by colour and lining, opacity, pile, stretch.
+    /// </summary>
     [Fact]
     public void Facts_of_the_cloth_are_settled_and_overruled()
     {
-        Core.Materials.Cloth Of(StatedFabric stated, string size = "38x42") => Jobs.Plan(Jobs.On("tote") with { Fabric = stated, Size = size }).Item.Cloth;
+        Core.Materials.Cloth Of(StatedFabric stated, string size = "38x42") =>
+            Jobs.Plan(Jobs.On("tote") with { Fabric = stated, Size = size }).Item.Cloth;
         Assert.Equal("canvas", Of(new StatedFabric()).Kind.Id);
         Assert.False(Of(new StatedFabric()).Lined);
         Assert.True(Of(new StatedFabric(), "38x42-lined").Lined);
@@ -135,5 +154,6 @@ public class FormTests
         Assert.Equal(Core.Materials.Pile.Deep, Of(new StatedFabric(Pile: Core.Materials.Pile.Deep)).Pile);
     }
 
-    private static Polygon Polygon(IReadOnlyList<Pt> ring) => new GeometryFactory().CreatePolygon(ring.Append(ring[0]).Select(p => new Coordinate(p.X, p.Y)).ToArray());
+    private static Polygon Polygon(IReadOnlyList<Pt> ring) =>
+        new GeometryFactory().CreatePolygon(ring.Append(ring[0]).Select(p => new Coordinate(p.X, p.Y)).ToArray());
 }

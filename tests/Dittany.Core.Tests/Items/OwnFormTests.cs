@@ -8,10 +8,15 @@ using FsCheck.Fluent;
 
 namespace Dittany.Core.Tests.Items;
 
-/// <summary>Items measured by hand, and own forms: what they come to, what cannot be, and what always holds of a field on any shape.</summary>
+/// <summary>
+/// Items measured by hand, and own forms: what they come to, what cannot be, and what always holds of a field on any shape.
+/// </summary>
 public class OwnFormTests
 {
-    /// <summary>Areas by hand: a rectangle w × h, a round π r², a trapezoid half the sum of its sides times its height, a triangle half base times height.</summary>
+    /// <summary>
+    /// Areas by hand: a rectangle w × h, a round π r², a trapezoid half the sum of its sides times its height, a triangle half base times
+    /// height.
+    /// </summary>
     [Theory]
     [InlineData("rectangle", "width=300;height=200", 60_000)]
     [InlineData("tube", "width=120;height=180;body=400", 21_600)]
@@ -26,7 +31,9 @@ public class OwnFormTests
         Assert.Empty(OwnForms.Faults(form));
     }
 
-    /// <summary>A hem keeps stitches 8 mm from its stitching (from memory): on a cloth of 300 × 200 with hems of 10 the field is 264 × 164.</summary>
+    /// <summary>
+    /// A hem keeps stitches 8 mm from its stitching (from memory): on a cloth of 300 × 200 with hems of 10 the field is 264 × 164.
+    /// </summary>
     [Fact]
     public void A_hem_is_kept_clear_of()
     {
@@ -60,7 +67,10 @@ public class OwnFormTests
         Assert.Contains(faults, f => f.Member == member);
     }
 
-    /// <summary>Outlines that cross themselves, lie in a line, reach beyond anything; zones outside; obstacles nowhere; two of one name: each is told.</summary>
+    /// <summary>
+    /// Outlines that cross themselves, lie in a line, reach beyond anything; zones outside; obstacles nowhere; two of one name: each is
+    /// told.
+    /// </summary>
     [Fact]
     public void Forms_that_cannot_be_are_told()
     {
@@ -79,7 +89,8 @@ public class OwnFormTests
             (On(front with { Zones = [new OwnZone("a", "a", [new(250, 10), new(340, 10), new(340, 90)])] }), "zones/0/ringMm"),
             (On(front with { Zones = [front.Zones[0], front.Zones[0]] }), "zones"),
             (On(front with { Zones = [front.Zones[0] with { EdgeAllowanceMm = -1 }] }), "zones/0/edgeMm"),
-            (On(front with { Obstacles = [new OwnObstacle("b", "button", ObstacleKind.ButtonEdge, [new(900, 10), new(910, 10), new(910, 20)])] }), "obstacles/0/ringMm"),
+            (On(front with { Obstacles = [new OwnObstacle("b", "button", ObstacleKind.ButtonEdge,
+                [new(900, 10), new(910, 10), new(910, 20)])] }), "obstacles/0/ringMm"),
             (On(front with { OpeningMm = 2 }), "openingMm"),
             (good with { Name = " " }, "name"),
             (good with { Cloth = "paper" }, "cloth"),
@@ -98,8 +109,8 @@ public class OwnFormTests
     }
 
     /// <summary>
-    /// A copy of any form at any size, with all its faces, is an own form without fault, and a piece on it is planned as on the form itself: the same place found by the same
-    /// folds and landmarks, the same letters, hoops and sheets, folded over where the form is.
+    /// A copy of any form at any size, with all its faces, is an own form without fault, and a piece on it is planned as on the form
+    /// itself: the same place found by the same folds and landmarks, the same letters, hoops and sheets, folded over where the form is.
     /// </summary>
     [Theory]
     [MemberData(nameof(FormTests.Everywhere), MemberType = typeof(FormTests))]
@@ -113,14 +124,16 @@ public class OwnFormTests
         var (was, now) = (Jobs.Plan(job), Jobs.Plan(job with { Form = "own-copy", Size = null, Own = copy }));
         Assert.Equal(was.Space.FindIt, now.Space.FindIt);
         Assert.Equal(was.Space.FieldMm.Select(r => r.ToArray()), now.Space.FieldMm.Select(r => r.ToArray()));
-        Assert.Equal(was.Elements.Select(e => (e.CentreMm, e.CapHeightMm, e.LargestCapHeightMm)), now.Elements.Select(e => (e.CentreMm, e.CapHeightMm, e.LargestCapHeightMm)));
+        Assert.Equal(was.Elements.Select(e => (e.CentreMm, e.CapHeightMm, e.LargestCapHeightMm)),
+            now.Elements.Select(e => (e.CentreMm, e.CapHeightMm, e.LargestCapHeightMm)));
         static object Of(Face face) => (face.Id, face.Name, face.Datum, face.Fold?.AsWorn, face.Fold?.Flat, face.Fold?.From, face.Fold?.To);
         Assert.Equal(Of(was.Space.Face), Of(now.Space.Face));
         Assert.Equal((was.Transfer.Method, was.Transfer.PrintMirrored), (now.Transfer.Method, now.Transfer.PrintMirrored));
         Assert.Equal(was.Hooping.Hoops.Select(h => h.CentreMm), now.Hooping.Hoops.Select(h => h.CentreMm));
         string[] ofTheItem = ["item.size"];
         Assert.Equal(
-            was.Decisions.Where(d => !ofTheItem.Contains(d.Id)).SelectMany(d => d.Because.Prepend(d.Choice)), now.Decisions.Where(d => !ofTheItem.Contains(d.Id)).SelectMany(d => d.Because.Prepend(d.Choice)));
+            was.Decisions.Where(d => !ofTheItem.Contains(d.Id)).SelectMany(d => d.Because.Prepend(d.Choice)),
+                now.Decisions.Where(d => !ofTheItem.Contains(d.Id)).SelectMany(d => d.Because.Prepend(d.Choice)));
     }
 
     /// <summary>What is pulled into another shape is found by its own edges; what was not touched keeps what it had.</summary>
@@ -142,11 +155,14 @@ public class OwnFormTests
         // A place pulled away from its usual anchor has another.
         var zone = front.Zones[0];
         var (x, y) = (zone.RingMm.Min(p => p.X), zone.RingMm.Min(p => p.Y));
-        var moved = OwnForms.AsForm(copy.With(front with { Zones = [zone with { RingMm = [new(x, y), new(x + 30, y), new(x + 30, y + 20), new(x, y + 20)] }] })).At("own").Zones[0];
+        var moved = OwnForms.AsForm(copy.With(front with { Zones = [zone
+            with { RingMm = [new(x, y), new(x + 30, y), new(x + 30, y + 20), new(x, y + 20)] }] })).At("own").Zones[0];
         Assert.True(Region.Of(moved.Ring).OutsideBy(moved.Usual.AnchorMm) <= 0);
     }
 
-    /// <summary>Her tape scales a photographed side alone, and all sides drawn to the same numbers together; one more side has a name no other has.</summary>
+    /// <summary>
+    /// Her tape scales a photographed side alone, and all sides drawn to the same numbers together; one more side has a name no other has.
+    /// </summary>
     [Fact]
     public void Sides_follow_her_tape_and_have_their_names()
     {
@@ -169,7 +185,10 @@ public class OwnFormTests
         Assert.Equal(["front", "back", "inside", "left-side", "right-side", "side-6", "side-7", "side-8"], grown.Faces.Select(f => f.Id));
     }
 
-    /// <summary>A side that is folded over is stitched on the cloth's other side, unmirrored and the right way up, at the top and as a turn-up alike.</summary>
+    /// <summary>
+    /// A side that is folded over is stitched on the cloth's other side, unmirrored and the right way up, at the top and as a turn-up
+    /// alike.
+    /// </summary>
     [Theory]
     [InlineData(FoldSide.Top, "fold at the top", "Its top goes towards the fold.")]
     [InlineData(FoldSide.Bottom, "fold at the lower edge", "Its lower edge goes towards the fold.")]
@@ -186,17 +205,21 @@ public class OwnFormTests
         Assert.Equal(at == FoldSide.Top ? 0 : 90, fold.From.Y);
 
         // 60 mm of the cloth that lies behind when worn are seen beyond the fold.
-        Assert.Equal((200, 150), (fold.FlatOutline.Max(p => p.X) - fold.FlatOutline.Min(p => p.X), fold.FlatOutline.Max(p => p.Y) - fold.FlatOutline.Min(p => p.Y)));
+        Assert.Equal((200, 150), (fold.FlatOutline.Max(p => p.X) - fold.FlatOutline.Min(p => p.X),
+            fold.FlatOutline.Max(p => p.Y) - fold.FlatOutline.Min(p => p.Y)));
         Assert.Null(Jobs.Plan(Jobs.On("own-cuff", "Ola") with { Own = cuff }).Space.Face.Fold);
     }
 
-    /// <summary>The side behind is seen from behind: what was left is right, hems go round, a pocket does not; twice behind is in front.</summary>
+    /// <summary>
+    /// The side behind is seen from behind: what was left is right, hems go round, a pocket does not; twice behind is in front.
+    /// </summary>
     [Fact]
     public void The_side_behind_is_seen_from_behind()
     {
         Pt[] outline = [new(0, 0), new(100, 0), new(100, 80), new(30, 120), new(0, 80)];
         var front = OwnFace.Front(outline, [new OwnZone("all", "all", outline)], [
-            new("hem", "hem", ObstacleKind.TopstitchedHem, [new(0, 0), new(40, 0), new(40, 10), new(0, 10)]), new("pocket", "pocket", ObstacleKind.PocketEdge, [new(50, 40), new(90, 40), new(90, 44), new(50, 44)])]);
+            new("hem", "hem", ObstacleKind.TopstitchedHem, [new(0, 0), new(40, 0), new(40, 10), new(0, 10)]),
+                new("pocket", "pocket", ObstacleKind.PocketEdge, [new(50, 40), new(90, 40), new(90, 44), new(50, 44)])]);
         var back = front.Behind("back", "back");
         Assert.Contains(new Pt(70, 120), back.OutlineMm);
         Assert.Equal(["hem"], back.Obstacles.Select(o => o.Id));
@@ -207,11 +230,14 @@ public class OwnFormTests
         Assert.Equal("back", Jobs.Plan(Jobs.On("own-both", "Io") with { Own = both, Zone = "back-all" }).Space.Face.Id);
     }
 
-    /// <summary>An own form goes through the whole plan, with the words inside its field, and the steps that find it are hers to follow.</summary>
+    /// <summary>
+    /// An own form goes through the whole plan, with the words inside its field, and the steps that find it are hers to follow.
+    /// </summary>
     [Fact]
     public void A_piece_on_an_own_form_is_planned()
     {
-        var own = HandMeasured.Measure("own-pennant", "pennant", "polygon", Numbers("hem=8"), [new(0, 0), new(320, 0), new(160, 420)]).Form!;
+        var own = HandMeasured.Measure("own-pennant", "pennant", "polygon", Numbers("hem=8"),
+            [new(0, 0), new(320, 0), new(160, 420)]).Form!;
         var plan = Jobs.Plan(Jobs.On("own-pennant", "Mia") with { Own = own });
         Assert.Equal(0, plan.Elements[0].OverflowsMm);
         Assert.Equal("pennant", plan.Item.FormName);
@@ -220,8 +246,8 @@ public class OwnFormTests
     }
 
     /// <summary>
-    /// On any simple polygon with any obstacles: the field lies in the zone, keeps every clearance, and loses no more than zone and obstacles take; what is put outside is told
-    /// by how many millimetres, which is how far it really is.
+    /// On any simple polygon with any obstacles: the field lies in the zone, keeps every clearance, and loses no more than zone and
+    /// obstacles take; what is put outside is told by how many millimetres, which is how far it really is.
     /// </summary>
     [ManyTimes(20)]
     public Property Fields_of_any_shape() => Prop.ForAll(Shapes(), form =>
@@ -235,11 +261,14 @@ public class OwnFormTests
         var clear = drawn.Obstacles.All(o => points.All(p => Region.Of(o.Ring).OutsideBy(p) > Clearances.For(o.Kind) - 0.05));
         var taken = drawn.Obstacles.Sum(o => Region.Of(o.Ring).Offset(Clearances.For(o.Kind)).AreaMm2);
         var lost = ring.Offset(-zone.EdgeAllowanceMm).AreaMm2 - field.AreaMm2;
-        var plan = Jobs.Plan(Jobs.On(form.Id, "om", w => w with { CapHeightMm = 6, CentreMm = new Pt(form.First.OutlineMm.Min(p => p.X) - 40, 0) }) with { Own = form });
+        var plan = Jobs.Plan(Jobs.On(form.Id, "om", w => w
+            with { CapHeightMm = 6, CentreMm = new Pt(form.First.OutlineMm.Min(p => p.X) - 40, 0) }) with { Own = form });
         var told = plan.Elements[0].Concerns.SingleOrDefault(c => c.What == "overflows");
         var rooms = plan.Elements[0].Parts.Select(p => p.LineWidthMm).Distinct().ToDictionary(w => w, w => field.Offset(-w / 2));
-        var really = plan.Elements[0].Parts.SelectMany(p => p.Stitches.SelectMany(s => new[] { s.FromMm, s.ToMm }).Select(rooms[p.LineWidthMm].OutsideBy)).Max();
-        return (inside && clear && lost >= -1e-6 && lost <= taken + 1e-6 && told is not null && (double.IsInfinity(really) || Math.Abs(told.ByMm!.Value - really) < 0.6))
+        var really = plan.Elements[0].Parts.SelectMany(p =>
+            p.Stitches.SelectMany(s => new[] { s.FromMm, s.ToMm }).Select(rooms[p.LineWidthMm].OutsideBy)).Max();
+        return (inside && clear && lost >= -1e-6 && lost <= taken + 1e-6 && told is not null
+            && (double.IsInfinity(really) || Math.Abs(told.ByMm!.Value - really) < 0.6))
             .Label($"inside {inside} clear {clear} lost {lost} of {taken} told {told?.ByMm} really {really}");
     });
 
@@ -248,11 +277,17 @@ public class OwnFormTests
         from corners in Gen.Choose(70, 260).ArrayOf(9)
         from buttons in Gen.Choose(-150, 150).ArrayOf(6)
         from kinds in Gen.Elements(ObstacleKind.ButtonEdge, ObstacleKind.FlatSeam, ObstacleKind.ZipTeeth, ObstacleKind.Print).ArrayOf(3)
-        let ring = corners.Select((r, i) => new Pt(300 + (r * Math.Cos(2 * Math.PI * i / 9)), 300 + (r * Math.Sin(2 * Math.PI * i / 9)))).ToArray()
-        let all = Enumerable.Range(0, 3).Select(i => new OwnObstacle($"o{i}", $"o{i}", kinds[i], Dot(new Pt(300 + (buttons[2 * i] * 0.3), 300 + (buttons[(2 * i) + 1] * 0.3)), 6 + i))).ToArray()
-        select new OwnForm("own-star", "star", "polygon", new Dictionary<string, double>(StringComparer.Ordinal), [OwnFace.Front(ring, [new OwnZone("all", "all", ring, 4)], all)]));
+        let ring = corners.Select((r, i) => new Pt(300 + (r * Math.Cos(2 * Math.PI * i / 9)), 300
+            + (r * Math.Sin(2 * Math.PI * i / 9)))).ToArray()
+        let all = Enumerable.Range(0, 3).Select(i => new OwnObstacle($"o{i}", $"o{i}", kinds[i],
+            Dot(new Pt(300 + (buttons[2 * i] * 0.3), 300 + (buttons[(2 * i) + 1] * 0.3)), 6 + i))).ToArray()
+        select new OwnForm("own-star", "star", "polygon", new Dictionary<string, double>(StringComparer.Ordinal),
+            [OwnFace.Front(ring, [new OwnZone("all", "all", ring, 4)], all)]));
 
-    private static Pt[] Dot(Pt at, double radius) => Enumerable.Range(0, 12).Select(i => at + new Pt(radius * Math.Cos(Math.PI * i / 6), radius * Math.Sin(Math.PI * i / 6))).ToArray();
+    private static Pt[] Dot(Pt at, double radius) => Enumerable.Range(0, 12).Select(i => at
+        + new Pt(radius * Math.Cos(Math.PI * i / 6), radius * Math.Sin(Math.PI * i / 6))).ToArray();
 
-    private static Dictionary<string, double> Numbers(string text) => text.Split(';', StringSplitOptions.RemoveEmptyEntries).Select(p => p.Split('=')).ToDictionary(p => p[0], p => double.Parse(p[1], System.Globalization.CultureInfo.InvariantCulture), StringComparer.Ordinal);
+    private static Dictionary<string, double> Numbers(string text) =>
+        text.Split(';', StringSplitOptions.RemoveEmptyEntries).Select(p => p.Split('=')).ToDictionary(p => p[0], p =>
+        double.Parse(p[1], System.Globalization.CultureInfo.InvariantCulture), StringComparer.Ordinal);
 }

@@ -3,7 +3,10 @@ using Dittany.Core.Items;
 
 namespace Dittany.Core.Tests.Items;
 
-/// <summary>Pictures straightened by a card whose size is published (ISO/IEC 7810 ID-1: 85.60 × 53.98 mm) or by a sheet (ISO 216: A4 is 210 × 297 mm).</summary>
+/// <summary>
+/// Pictures straightened by a card whose size is published (ISO/IEC 7810 ID-1: 85.60 × 53.98 mm) or by a sheet (ISO 216: A4 is 210 × 297
+/// mm).
+/// </summary>
 public class PhotographedTests
 {
     private static readonly Reference Card = Photographed.References.Single(r => r.Id == "id-1");
@@ -16,7 +19,10 @@ public class PhotographedTests
         Assert.Equal((297, 210), (sheet.WidthMm, sheet.HeightMm));
     }
 
-    /// <summary>Seen square on at 10 px per mm, a length of 300 mm is 300 mm, whichever corner was pointed at first, and whichever way the card lies.</summary>
+    /// <summary>
+    /// Seen square on at 10 px per mm, a length of 300 mm is 300 mm, whichever corner was pointed at first, and whichever way the card
+    /// lies.
+    /// </summary>
     [Theory]
     [InlineData("0123", false)]
     [InlineData("2310", false)]
@@ -35,7 +41,10 @@ public class PhotographedTests
         Assert.Equal(0, view.TiltRadians, 4);
     }
 
-    /// <summary>The expected error is the one that really comes about: two standard deviations of a length when every corner is off at random (2000 draws from a fixed seed).</summary>
+    /// <summary>
+    /// The expected error is the one that really comes about: two standard deviations of a length when every corner is off at random (2000
+    /// draws from a fixed seed).
+    /// </summary>
     [Theory]
     [InlineData(1.0)]
     [InlineData(4.0)]
@@ -51,7 +60,8 @@ public class PhotographedTests
         double Off() => off * Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
         var draws = Enumerable.Range(0, 2000)
             .Select(_ => Photographed.Straighten(Card, corners.Select(c => c + new Pt(Off(), Off())).ToArray(), 4000, 3000, off).View!.ToMm)
-            .Select(map => new[] { (0, 1), (1, 2), (2, 3), (3, 0), (0, 2), (1, 3) }.Select(l => map.Map(box[l.Item1]).To(map.Map(box[l.Item2]))).ToArray())
+            .Select(map => new[] { (0, 1), (1, 2), (2, 3), (3, 0), (0, 2), (1, 3) }.Select(l =>
+                map.Map(box[l.Item1]).To(map.Map(box[l.Item2]))).ToArray())
             .ToArray();
         var worst = Enumerable.Range(0, 6).Max(i => 2 * Math.Sqrt(draws.Average(d => d[i] * d[i]) - Math.Pow(draws.Average(d => d[i]), 2)));
         Assert.InRange(Photographed.WithinMm(view, outline) / worst, 0.85, 1.15);
@@ -63,7 +73,8 @@ public class PhotographedTests
     {
         Pt[][] bad =
         [
-            [new(0, 0), new(100, 0), new(200, 0), new(300, 0)], [new(0, 0), new(100, 0), new(50, 1), new(100, 100)], [new(0, 0), new(0, 0), new(100, 100), new(0, 100)], [new(0, 0), new(100, 0), new(100, 100)],
+            [new(0, 0), new(100, 0), new(200, 0), new(300, 0)], [new(0, 0), new(100, 0), new(50, 1), new(100, 100)],
+                [new(0, 0), new(0, 0), new(100, 100), new(0, 100)], [new(0, 0), new(100, 0), new(100, 100)],
             [new(0, 0), new(100, 0), new(100, 100), new(0, 9e9)], [new(0, 0), new(100, 0), new(double.NaN, 100), new(0, 100)],
         ];
         Assert.All(bad, corners =>
@@ -83,6 +94,7 @@ public class PhotographedTests
         Pt[] square = [new(10, 80), new(110, 80), new(110, 180), new(10, 180)];
         Assert.Empty(Photographed.Warnings(view, square, (100.5, 100)));
         Assert.Contains("higher than the item", Assert.Single(Photographed.Warnings(view, square, (110, 100))), StringComparison.Ordinal);
-        Assert.Contains("from square", Assert.Single(Photographed.Warnings(view, [new(10, 80), new(110, 80), new(116, 180), new(10, 180)])), StringComparison.Ordinal);
+        Assert.Contains("from square", Assert.Single(Photographed.Warnings(view,
+            [new(10, 80), new(110, 80), new(116, 180), new(10, 180)])), StringComparison.Ordinal);
     }
 }

@@ -8,7 +8,9 @@ namespace Dittany.Core.Tests.Items;
 /// <summary>Sizes against what is published, and forms scaled to a number of hers.</summary>
 public class SizeTests
 {
-    /// <summary>EN 13402-3, men: chest girths of the letter codes in cm. A T-shirt's flat chest is half of the middle of its span and its ease.</summary>
+    /// <summary>
+    /// EN 13402-3, men: chest girths of the letter codes in cm. A T-shirt's flat chest is half of the middle of its span and its ease.
+    /// </summary>
     [Theory]
     [InlineData("xs", 78, 86)]
     [InlineData("s", 86, 94)]
@@ -34,7 +36,10 @@ public class SizeTests
     public void Womens_codes_are_those_of_the_standard(string id, int from, int to) =>
         Assert.Contains($"bust {from} to {to} cm", TShirt.Adult.Sizes.Single(s => s.Id == id).Name, StringComparison.Ordinal);
 
-    /// <summary>ISO 216: A3 297 × 420, A4 210 × 297, A5 148 × 210 mm. An inch is 25.4 mm, so 8 × 10 in is 203.2 × 254; a 10 in quilt block is cut 266.7 mm with its quarter inches.</summary>
+    /// <summary>
+    /// ISO 216: A3 297 × 420, A4 210 × 297, A5 148 × 210 mm. An inch is 25.4 mm, so 8 × 10 in is 203.2 × 254; a 10 in quilt block is cut
+    /// 266.7 mm with its quarter inches.
+    /// </summary>
     [Theory]
     [InlineData("framed-sampler", "a3", 297, 420)]
     [InlineData("framed-sampler", "a4", 210, 297)]
@@ -55,8 +60,10 @@ public class SizeTests
     [InlineData("t-shirt-child")]
     public void Children_go_by_body_height(string form)
     {
-        var heights = Catalogue.Find(form)!.Sizes.Select(s => (Height: int.Parse(s.Id, System.Globalization.CultureInfo.InvariantCulture), s.WidthMm, s.HeightMm)).ToArray();
-        Assert.All(heights.Zip(heights.Skip(1)), p => Assert.True(p.First.Height < p.Second.Height && p.First.WidthMm < p.Second.WidthMm && p.First.HeightMm < p.Second.HeightMm && (p.Second.Height - p.First.Height) % 6 == 0));
+        var heights = Catalogue.Find(form)!.Sizes.Select(s =>
+            (Height: int.Parse(s.Id, System.Globalization.CultureInfo.InvariantCulture), s.WidthMm, s.HeightMm)).ToArray();
+        Assert.All(heights.Zip(heights.Skip(1)), p => Assert.True(p.First.Height < p.Second.Height && p.First.WidthMm < p.Second.WidthMm
+            && p.First.HeightMm < p.Second.HeightMm && (p.Second.Height - p.First.Height) % 6 == 0));
     }
 
     /// <summary>One number scales everything across; the other follows in proportion; both are taken as they are.</summary>
@@ -68,17 +75,22 @@ public class SizeTests
         var near = TShirt.Adult.Sizes.Single(s => s.Id == one.Id);
         Assert.Equal(near.HeightMm / near.WidthMm, one.HeightMm / one.WidthMm, 9);
         Assert.True(TShirt.Adult.Sizes.Min(s => Math.Abs(s.WidthMm - 510)) >= Math.Abs(near.WidthMm - 510));
-        var both = TeaTowel.Form.Scaled(new Dictionary<string, double>(StringComparer.Ordinal) { ["width"] = 480, ["height"] = 690 }, null)!;
+        var both = TeaTowel.Form.Scaled(new Dictionary<string, double>(StringComparer.Ordinal) { ["width"] = 480, ["height"] = 690 },
+            null)!;
         Assert.Equal((480, 690), (both.WidthMm, both.HeightMm));
         Assert.Null(TeaTowel.Form.Scaled(null, null));
 
-        var plan = Jobs.Plan(Jobs.On("t-shirt-adult") with { MeasuredMm = new Dictionary<string, double>(StringComparer.Ordinal) { ["chest"] = 510 } });
+        var plan = Jobs.Plan(Jobs.On("t-shirt-adult") with { MeasuredMm = new Dictionary<string,
+            double>(StringComparer.Ordinal) { ["chest"] = 510 } });
         Assert.Equal(510, plan.Space.Landmarks.Single(l => l.Id == "hem-stitching") is var hem ? hem.To.X - hem.From.X : 0, 6);
         Assert.Contains("510 mm", string.Join(' ', plan.Decision("item.size")!.Because), StringComparison.Ordinal);
         Assert.True(plan.Decision("item.size")!.Overruled);
     }
 
-    /// <summary>Loose cloth: two inches (50 mm) round what is hooped or framed, 35 mm beyond a gathered round (both common practice); in whole fives, never less.</summary>
+    /// <summary>
+    /// Loose cloth: two inches (50 mm) round what is hooped or framed, 35 mm beyond a gathered round (both common practice); in whole
+    /// fives, never less.
+    /// </summary>
     [Theory]
     [InlineData("framed-sampler", "a4", 310, 400)]
     [InlineData("hoop-picture", "6in", 255, 255)]
@@ -91,7 +103,10 @@ public class SizeTests
         Assert.Null(Jobs.Plan(Jobs.On("tea-towel")).Decision("item.cloth-cut"));
     }
 
-    /// <summary>Words under the fold of a cuff or collar: the proof says unmirrored and the right way up, whatever the method; folded once without turning it over they would be neither.</summary>
+    /// <summary>
+    /// Words under the fold of a cuff or collar: the proof says unmirrored and the right way up, whatever the method; folded once without
+    /// turning it over they would be neither.
+    /// </summary>
     [Fact]
     public void What_is_folded_over_reads_right_when_worn()
     {
@@ -103,7 +118,8 @@ public class SizeTests
             foreach (var method in Methods.All.Where(m => m.Chain.Count > 0))
             {
                 var folded = Jobs.Plan(Jobs.On(form, "M", overrules: ("transfer.method", method.Id)) with { Zone = zone });
-                Assert.Equal(MirrorProof.PrintMirrored(Methods.ChainWith(method, folded.Transfer.Marker.Id)), folded.Transfer.PrintMirrored);
+                Assert.Equal(MirrorProof.PrintMirrored(Methods.ChainWith(method, folded.Transfer.Marker.Id)),
+                    folded.Transfer.PrintMirrored);
                 Assert.True(MirrorProof.ReadsRight(folded.Transfer.Chain, folded.Transfer.PrintMirrored == true));
                 Assert.False(MirrorProof.UpsideDown(folded.Transfer.Chain));
             }

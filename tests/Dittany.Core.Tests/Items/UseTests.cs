@@ -8,7 +8,9 @@ namespace Dittany.Core.Tests.Items;
 /// <summary>Wearer, use and facts of the cloth, and what each really changes in the plan.</summary>
 public class UseTests
 {
-    /// <summary>16 CFR 1501 and EN 71-1: the small-parts cylinder is 31.7 mm across; under three years nothing that could come off.</summary>
+    /// <summary>
+    /// 16 CFR 1501 and EN 71-1: the small-parts cylinder is 31.7 mm across; under three years nothing that could come off.
+    /// </summary>
     [Fact]
     public void Nothing_small_under_three()
     {
@@ -25,19 +27,23 @@ public class UseTests
     [Fact]
     public void Skin_shortens_what_lies_behind()
     {
-        double Jump(bool skin) => Jobs.Plan(Jobs.On("t-shirt-adult", "Wilhelmina", w => w with { CapHeightMm = 24 }) with { Zone = "centre-chest", Use = new StatedUse(NextToSkin: skin) })
+        double Jump(bool skin) => Jobs.Plan(Jobs.On("t-shirt-adult", "Wilhelmina", w => w with { CapHeightMm = 24 })
+            with { Zone = "centre-chest", Use = new StatedUse(NextToSkin: skin) })
             .Route.Where(r => r.FloatKind == Core.Route.FloatKind.Straight).Select(r => r.FloatMm).DefaultIfEmpty(0).Max();
         Assert.InRange(Jump(true), 0, 5);
         Assert.InRange(Jump(false), 5.01, 10);
         Assert.Contains("soft cover", string.Join(' ', Jobs.Plan(Jobs.On("t-shirt-adult")).Finish), StringComparison.Ordinal);
-        Assert.DoesNotContain("soft cover", string.Join(' ', Jobs.Plan(Jobs.On("t-shirt-adult") with { Use = new StatedUse(NextToSkin: false) }).Finish), StringComparison.Ordinal);
+        Assert.DoesNotContain("soft cover", string.Join(' ',
+            Jobs.Plan(Jobs.On("t-shirt-adult") with { Use = new StatedUse(NextToSkin: false) }).Finish), StringComparison.Ordinal);
     }
 
     /// <summary>Ends hold what is washed or pulled at: a bow is for what is never washed, a knot alone for what need not be firm.</summary>
     [Fact]
     public void Washing_settles_how_threads_end()
     {
-        string Finish(string habit, StatedUse? use, string form = "scarf") => Jobs.Make(Jobs.On(form) with { Use = (use ?? new StatedUse()) with { NextToSkin = false } }, Jobs.With(("finish", habit))).Decision("thread.finish")!.ChoiceId;
+        string Finish(string habit, StatedUse? use, string form = "scarf") =>
+            Jobs.Make(Jobs.On(form) with { Use = (use ?? new StatedUse()) with { NextToSkin = false } },
+            Jobs.With(("finish", habit))).Decision("thread.finish")!.ChoiceId;
         Assert.Equal("bow", Finish("bow", new StatedUse(Washed: "never")));
         Assert.Equal("weave", Finish("bow", new StatedUse(Washed: "sometimes")));
         Assert.Equal("knot", Finish("knot", new StatedUse(Washed: "by-hand", Lasts: "day")));
@@ -49,7 +55,9 @@ public class UseTests
     [Fact]
     public void Care_follows_the_wash()
     {
-        string Care(StatedUse? use, string? cloth = null) => Jobs.Plan(Jobs.On("tote", "M", w => w with { Colour = "#4f7358" }) with { Use = use, Fabric = cloth is null ? null : new StatedFabric(cloth) }).Care[0];
+        string Care(StatedUse? use, string? cloth = null) =>
+            Jobs.Plan(Jobs.On("tote", "M", w => w with { Colour = "#4f7358" })
+            with { Use = use, Fabric = cloth is null ? null : new StatedFabric(cloth) }).Care[0];
         Assert.Contains("40 °C", Care(null, "linen"), StringComparison.Ordinal);
         Assert.Contains("30 °C", Care(null, "satin"), StringComparison.Ordinal);
         Assert.Contains("by hand", Care(new StatedUse(Washed: "by-hand")), StringComparison.Ordinal);
@@ -61,7 +69,8 @@ public class UseTests
     [Fact]
     public void Dots_are_those_of_the_standard()
     {
-        Assert.Equal([0, 110, 150, 200], new[] { IronLimit.None, IronLimit.OneDot, IronLimit.TwoDots, IronLimit.ThreeDots }.Select(Cloths.IronC));
+        Assert.Equal([0, 110, 150, 200], new[] { IronLimit.None, IronLimit.OneDot, IronLimit.TwoDots,
+            IronLimit.ThreeDots }.Select(Cloths.IronC));
         Assert.Contains("150 °C", Cloths.NameOf(IronLimit.TwoDots), StringComparison.Ordinal);
     }
 
@@ -72,10 +81,13 @@ public class UseTests
         Assert.Equal(Enum.GetValues<Structure>(), Cloths.All.Select(c => c.Structure).Distinct().Order());
         Assert.Equal(0, Jobs.Plan(Jobs.Towel() with { Fabric = new StatedFabric(Prewashed: true) }).Item.Cloth.ShrinkPercent);
         Assert.Contains(Jobs.Plan(Jobs.Towel()).Cautions, c => c.Text.Contains("shrinks", StringComparison.Ordinal));
-        Assert.DoesNotContain(Jobs.Plan(Jobs.Towel() with { Fabric = new StatedFabric(Prewashed: true) }).Cautions, c => c.Text.Contains("shrinks", StringComparison.Ordinal));
+        Assert.DoesNotContain(Jobs.Plan(Jobs.Towel() with { Fabric = new StatedFabric(Prewashed: true) }).Cautions, c =>
+            c.Text.Contains("shrinks", StringComparison.Ordinal));
     }
 
-    /// <summary>Coated cloth, stuffed things, collars, pockets and caps take no ring (common practice); each says why, and is worked in the hand.</summary>
+    /// <summary>
+    /// Coated cloth, stuffed things, collars, pockets and caps take no ring (common practice); each says why, and is worked in the hand.
+    /// </summary>
     [Theory]
     [InlineData("backpack", "30x40", "panel")]
     [InlineData("toy-face", "12-stuffed", "forehead")]
@@ -89,7 +101,9 @@ public class UseTests
         Assert.NotEmpty(plan.Decision("hoop.school")!.Because);
     }
 
-    /// <summary>Each question's answers part the cloths, and a cloth answers to its own facts: what is asked of it leads back to it.</summary>
+    /// <summary>
+    /// Each question's answers part the cloths, and a cloth answers to its own facts: what is asked of it leads back to it.
+    /// </summary>
     [Fact]
     public void What_is_it_finds_it()
     {
@@ -106,11 +120,15 @@ public class UseTests
         }
 
         Assert.All(WhatIsIt.Questions, q => Assert.All(q.Answers, a => Assert.Contains(Cloths.All, c => a.Agrees(c))));
-        Assert.Equal("coated-canvas", WhatIsIt.Guess(new Dictionary<string, string>(StringComparer.Ordinal) { ["water"] = "bead" })[0].Cloth.Id);
-        Assert.NotEmpty(WhatIsIt.Guess(new Dictionary<string, string>(StringComparer.Ordinal) { ["stretch"] = "much", ["surface"] = "gloss" })[0].Against);
+        Assert.Equal("coated-canvas", WhatIsIt.Guess(new Dictionary<string,
+            string>(StringComparer.Ordinal) { ["water"] = "bead" })[0].Cloth.Id);
+        Assert.NotEmpty(WhatIsIt.Guess(new Dictionary<string,
+            string>(StringComparer.Ordinal) { ["stretch"] = "much", ["surface"] = "gloss" })[0].Against);
     }
 
-    /// <summary>Each fact of the cloth says what it steers, and stating it by its member changes the cloth and nothing else of it.</summary>
+    /// <summary>
+    /// Each fact of the cloth says what it steers, and stating it by its member changes the cloth and nothing else of it.
+    /// </summary>
     [Fact]
     public void Facts_can_be_stated_one_by_one()
     {

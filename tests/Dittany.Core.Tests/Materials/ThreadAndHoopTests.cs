@@ -29,7 +29,10 @@ public class ThreadAndHoopTests
     [Fact]
     public void Usable_radius_of_a_four_inch_hoop() => Assert.Equal(38.5, Hoops.UsableRadiusMm(102), 6);
 
-    /// <summary>ISO 3098: the line of draughtsman's lettering is 1/10 of the capital (type B), 1/14 (type A). Comfortable thread writing lies between, the least is near 1/9.</summary>
+    /// <summary>
+    /// ISO 3098: the line of draughtsman's lettering is 1/10 of the capital (type B), 1/14 (type A). Comfortable thread writing lies
+    /// between, the least is near 1/9.
+    /// </summary>
     [Theory]
     [InlineData(1)]
     [InlineData(2)]
@@ -50,7 +53,8 @@ public class ThreadAndHoopTests
     [InlineData(2, "linen", "crewel-8")]
     [InlineData(6, "canvas", "chenille-22")]
     [InlineData(6, "denim", "crewel-3")]
-    public void Needle_by_strands_and_cloth(int strands, string cloth, string needle) => Assert.Equal(needle, Needles.For(strands, ClothOf(cloth)).Id);
+    public void Needle_by_strands_and_cloth(int strands, string cloth, string needle) =>
+        Assert.Equal(needle, Needles.For(strands, ClothOf(cloth)).Id);
 
     /// <summary>ISO 216: A4 is 210 × 297 mm, and its sides stand as 1 to √2.</summary>
     [Fact]

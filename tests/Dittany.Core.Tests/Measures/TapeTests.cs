@@ -22,7 +22,9 @@ public class TapeTests
         for (var mm = 5.0; mm < 800; mm += 0.37)
         {
             var parts = Tape.Inches(mm).Split(' ');
-            var inches = parts.Sum(p => p.Split('/') is [var over, var under] ? double.Parse(over, System.Globalization.CultureInfo.InvariantCulture) / double.Parse(under, System.Globalization.CultureInfo.InvariantCulture) : double.Parse(p, System.Globalization.CultureInfo.InvariantCulture));
+            var inches = parts.Sum(p => p.Split('/') is [var over, var under]
+                ? double.Parse(over, System.Globalization.CultureInfo.InvariantCulture) / double.Parse(under,
+                System.Globalization.CultureInfo.InvariantCulture) : double.Parse(p, System.Globalization.CultureInfo.InvariantCulture));
             Assert.InRange((inches * 25.4) - mm, -0.794, 0.794);
         }
     }

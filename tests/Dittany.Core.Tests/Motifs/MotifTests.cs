@@ -38,7 +38,9 @@ public class MotifTests
         }
     }
 
-    /// <summary>Mirrored twice is itself; a wobble of the same seed is the same line and of another seed another; it strays no further than it says.</summary>
+    /// <summary>
+    /// Mirrored twice is itself; a wobble of the same seed is the same line and of another seed another; it strays no further than it says.
+    /// </summary>
     [Theory]
     [MemberData(nameof(All))]
     public void Is_varied_as_asked(string id)
@@ -46,7 +48,8 @@ public class MotifTests
         var motif = MotifLibrary.Find(id)!;
         var (plain, mirrored) = (motif.Draw(), motif.Draw(new MotifShape(Mirrored: true)));
         Assert.All(plain.Parts.Zip(mirrored.Parts), p => Assert.Equal(-p.First.Stroke.Start.X, p.Second.Stroke.Start.X, 6));
-        var (one, same, other) = (motif.Draw(new MotifShape(Wobble: 0.03, Seed: 4)), motif.Draw(new MotifShape(Wobble: 0.03, Seed: 4)), motif.Draw(new MotifShape(Wobble: 0.03, Seed: 5)));
+        var (one, same, other) = (motif.Draw(new MotifShape(Wobble: 0.03, Seed: 4)), motif.Draw(new MotifShape(Wobble: 0.03, Seed: 4)),
+            motif.Draw(new MotifShape(Wobble: 0.03, Seed: 5)));
         Assert.Equal(one.Parts[0].Line, same.Parts[0].Line);
         Assert.NotEqual(one.Parts[0].Line, other.Parts[0].Line);
         var size = Math.Max(plain.Width, plain.Height);
@@ -62,15 +65,19 @@ public class MotifTests
     [InlineData("clover", 4)]
     public void Petals_stand_evenly_round(string id, int count)
     {
-        var petals = MotifLibrary.Find(id)!.Build(count).Parts.Where(p => p.Kind == FigureKind.Shape && p.Role is "petal" or "leaf").ToArray();
-        var middles = petals.Where(p => p.Role != "centre").Select(p => p.Stroke.Curves.Select(c => c.P0).Aggregate((a, b) => a + b) * (1.0 / p.Stroke.Curves.Count)).Take(count).ToArray();
+        var petals = MotifLibrary.Find(id)!.Build(count).Parts.Where(p => p.Kind == FigureKind.Shape
+            && p.Role is "petal" or "leaf").ToArray();
+        var middles = petals.Where(p => p.Role != "centre").Select(p =>
+            p.Stroke.Curves.Select(c => c.P0).Aggregate((a, b) => a + b) * (1.0 / p.Stroke.Curves.Count)).Take(count).ToArray();
         var angles = middles.Select(m => Math.Atan2(m.Y, m.X)).Order().ToArray();
         Assert.Equal(count, angles.Length);
         Assert.All(angles.Zip(angles.Skip(1)), a => Assert.Equal(360.0 / count, (a.Second - a.First) * 180 / Math.PI, 3));
         Assert.All(middles, m => Assert.Equal(middles[0].Length, m.Length, 6));
     }
 
-    /// <summary>In a ring of n each turns by 360/n and neighbours are the same way apart: the side of a regular n-gon, 2R·sin(π/n).</summary>
+    /// <summary>
+    /// In a ring of n each turns by 360/n and neighbours are the same way apart: the side of a regular n-gon, 2R·sin(π/n).
+    /// </summary>
     [Theory]
     [InlineData(2)]
     [InlineData(5)]
@@ -87,8 +94,9 @@ public class MotifTests
     }
 
     /// <summary>
-    /// Even spread, by the distance measure of Clark and Evans (1954): mean nearest neighbour over that expected of chance, 0.5/√density. Chance gives 1, a hexagonal grid 2.149;
-    /// an even scatter lies well above 1 and is no grid. Edges shorten neither, for they repel as half a neighbour.
+    /// Even spread, by the distance measure of Clark and Evans (1954): mean nearest neighbour over that expected of chance, 0.5/√density.
+    /// Chance gives 1, a hexagonal grid 2.149; an even scatter lies well above 1 and is no grid. Edges shorten neither, for they repel as
+    /// half a neighbour.
     /// </summary>
     [Theory]
     [InlineData(9, 1)]
@@ -149,17 +157,22 @@ public class MotifTests
     [InlineData("corner")]
     public void Every_arrangement_is_planned(string arrangement)
     {
-        var plan = Jobs.Plan(new Job("tablecloth", [], Jobs.Monday, Motifs: [new MotifAsked("m", "daisy", Arrangement: arrangement, Parts: 8)]));
+        var plan = Jobs.Plan(new Job("tablecloth", [], Jobs.Monday,
+            Motifs: [new MotifAsked("m", "daisy", Arrangement: arrangement, Parts: 8)]));
         Assert.Equal(0, plan.Elements[0].OverflowsMm);
         var flowers = plan.Elements[0].Parts.Count(p => p.Role == "centre");
         Assert.Equal(Arranging.UsualCount(arrangement), flowers);
     }
 
-    /// <summary>What a needle does for each part: stems in stem stitch on woven cloth, veins a strand thinner, dots as knots, and dots last of all.</summary>
+    /// <summary>
+    /// What a needle does for each part: stems in stem stitch on woven cloth, veins a strand thinner, dots as knots, and dots last of all.
+    /// </summary>
     [Fact]
     public void Parts_are_stitched_as_what_they_are()
     {
-        var parts = Jobs.Plan(new Job("tote", [], Jobs.Monday, Motifs: [new MotifAsked("m", "cherries", HeightMm: 70), new MotifAsked("s", "strawberry", HeightMm: 60, CentreMm: new Pt(190, 320))])).Elements.SelectMany(e => e.Parts).ToArray();
+        var parts = Jobs.Plan(new Job("tote", [], Jobs.Monday,
+            Motifs: [new MotifAsked("m", "cherries", HeightMm: 70),
+            new MotifAsked("s", "strawberry", HeightMm: 60, CentreMm: new Pt(190, 320))])).Elements.SelectMany(e => e.Parts).ToArray();
         Assert.All(parts.Where(p => p.Role == "stem"), p => Assert.Equal("stem", p.Stitch));
         Assert.All(parts.Where(p => p.Role == "vein"), p => Assert.Equal(2, p.Strands));
         Assert.All(parts.Where(p => p.Role == "dot"), p => Assert.Equal("french-knot", p.Stitch));

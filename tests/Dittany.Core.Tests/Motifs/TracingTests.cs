@@ -9,8 +9,8 @@ public class TracingTests
     private static readonly Tracing Empty = new("wren", "p", 150, 100, []);
 
     /// <summary>
-    /// A circle drawn by a hand that shakes by 0.1 mm: closed, of a fraction of its points, and nowhere further from the true circle than what may be left out, the shake and the bulge between
-    /// two points (the sagitta) allow.
+    /// A circle drawn by a hand that shakes by 0.1 mm: closed, of a fraction of its points, and nowhere further from the true circle than
+    /// what may be left out, the shake and the bulge between two points (the sagitta) allow.
     /// </summary>
     [Theory]
     [InlineData(30)]
@@ -21,7 +21,8 @@ public class TracingTests
         var random = new System.Random(5);
         double Shake() => (random.NextDouble() - 0.5) * 0.2;
         var centre = new Pt(70, 50);
-        var drawn = Enumerable.Range(0, 200).Select(i => centre + new Pt((radius * Math.Cos(Math.Tau * i / 200)) + Shake(), (radius * Math.Sin(Math.Tau * i / 200)) + Shake())).ToArray();
+        var drawn = Enumerable.Range(0, 200).Select(i => centre
+            + new Pt((radius * Math.Cos(Math.Tau * i / 200)) + Shake(), (radius * Math.Sin(Math.Tau * i / 200)) + Shake())).ToArray();
         var line = Empty.Drawn("petal", drawn);
         Assert.True(line.Closed);
         Assert.InRange(line.Points.Count, 5, 60);
@@ -37,7 +38,8 @@ public class TracingTests
     public void Corners_stay_and_the_edge_holds()
     {
         Pt[] Straight(Pt a, Pt b) => [.. Enumerable.Range(0, 20).Select(i => Pt.Lerp(a, b, i / 20.0))];
-        var zigzag = Empty.Drawn("stem", [.. Straight(new(10, 80), new(40, 20)), .. Straight(new(40, 20), new(70, 80)), .. Straight(new(70, 80), new(100, 20)), new(100, 20)]);
+        var zigzag = Empty.Drawn("stem", [.. Straight(new(10, 80), new(40, 20)), .. Straight(new(40, 20), new(70, 80)),
+            .. Straight(new(70, 80), new(100, 20)), new(100, 20)]);
         Assert.Equal(4, zigzag.Points.Count);
         Assert.Equal([false, true, true, false], zigzag.Points.Select(p => p.Corner));
         var part = (Empty with { Lines = [zigzag] }).Draw().Parts.Single();
@@ -51,12 +53,16 @@ public class TracingTests
         Assert.Equal(new Pt(60, 100), beyond.Points[^1].At);
     }
 
-    /// <summary>Whatever points there are: the line passes each of them, and stays within a third of the way between two of them, so that no loop comes from uneven spacing.</summary>
+    /// <summary>
+    /// Whatever points there are: the line passes each of them, and stays within a third of the way between two of them, so that no loop
+    /// comes from uneven spacing.
+    /// </summary>
     [ManyTimes(200)]
     public void A_smooth_line_passes_every_point_and_makes_no_loops(byte[] seed, bool closed)
     {
         var random = new System.Random(seed.Aggregate(7, (a, b) => unchecked((a * 31) + b)));
-        var points = Enumerable.Range(0, 3 + (seed.Length % 12)).Select(_ => new Pt(random.NextDouble() * 100, random.NextDouble() * 100)).ToArray();
+        var points = Enumerable.Range(0, 3 + (seed.Length % 12)).Select(_ =>
+            new Pt(random.NextDouble() * 100, random.NextDouble() * 100)).ToArray();
         var corners = Enumerable.Range(0, points.Length).Where(_ => random.Next(4) == 0).ToHashSet();
         var stroke = SmoothLine.Through(points, closed, corners);
         Assert.Equal(closed ? points.Length : points.Length - 1, stroke.Curves.Count);
@@ -72,7 +78,8 @@ public class TracingTests
     [ManyTimes(100)]
     public void What_is_written_reads_back(int[] xs, bool[] corners)
     {
-        var points = xs.Take(50).Select((x, i) => new TracedPoint(new Pt(x % 10_000 / 100.0, i * 1.25), i < corners.Length && corners[i])).ToArray();
+        var points = xs.Take(50).Select((x, i) => new TracedPoint(new Pt(x % 10_000 / 100.0, i * 1.25), i < corners.Length
+            && corners[i])).ToArray();
         Assert.Equal(points, TracedText.Read(TracedText.Write(points)).Points);
     }
 
@@ -94,9 +101,12 @@ public class TracingTests
         var line = new TracedLine("petal", false, [new(new Pt(10, 10)), new(new Pt(20, 10))]);
         Assert.Equal("name", Assert.Single((Empty with { Name = string.Empty }).Faults()).Member);
         Assert.Equal("width", Assert.Single((Empty with { PictureWidthMm = double.NaN }).Faults()).Member);
-        Assert.Equal("lines", Assert.Single((Empty with { Lines = Enumerable.Repeat(line, Tracing.MostLines + 1).ToArray() }).Faults()).Member);
-        Assert.Contains("petunia", Assert.Single((Empty with { Lines = [line with { Role = "petunia" }] }).Faults()).Detail, StringComparison.Ordinal);
-        Assert.Contains("210, 10", Assert.Single((Empty with { Lines = [line with { Points = [new(new Pt(210, 10))] }] }).Faults()).Detail, StringComparison.Ordinal);
+        Assert.Equal("lines", Assert.Single((Empty with { Lines = Enumerable.Repeat(line, Tracing.MostLines
+            + 1).ToArray() }).Faults()).Member);
+        Assert.Contains("petunia", Assert.Single((Empty with { Lines = [line with { Role = "petunia" }] }).Faults()).Detail,
+            StringComparison.Ordinal);
+        Assert.Contains("210, 10", Assert.Single((Empty with { Lines = [line with { Points = [new(new Pt(210, 10))] }] }).Faults()).Detail,
+            StringComparison.Ordinal);
 
         // Twice as wide is twice as large, and nothing else.
         var wide = (Empty with { Lines = [line] }).Widened(300);

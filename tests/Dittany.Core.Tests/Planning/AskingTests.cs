@@ -24,7 +24,8 @@ public class AskingTests
     public void Three_answers_are_understood_as_typed(string said, string words, string? form, string? size, string? day)
     {
         var understood = Asking.Of(said, Monday);
-        Assert.Equal((words, form, size, day), (understood.Words, understood.Form, understood.Size, understood.DueOn?.ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture)));
+        Assert.Equal((words, form, size, day), (understood.Words, understood.Form, understood.Size,
+            understood.DueOn?.ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture)));
         Assert.Null(understood.NotUnderstood);
     }
 

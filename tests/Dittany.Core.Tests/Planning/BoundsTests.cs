@@ -7,7 +7,10 @@ using Dittany.Core.Words;
 
 namespace Dittany.Core.Tests.Planning;
 
-/// <summary>No job within the limits takes for ever, none is answered with a number that is none, and what is more than a plan holds ends as a sentence.</summary>
+/// <summary>
+/// No job within the limits takes for ever, none is answered with a number that is none, and what is more than a plan holds ends as a
+/// sentence.
+/// </summary>
 public sealed class BoundsTests
 {
     private static Figure Scribble(int curves)
@@ -26,9 +29,13 @@ public sealed class BoundsTests
     }
 
     private static Job Drawn(Figure figure, int? count = null, double? high = null) => new(
-        "tote", [], Jobs.Monday, Motifs: [new MotifAsked("own", "own", HeightMm: high, Arrangement: count is null ? null : "scatter", Count: count, Drawing: new OwnDrawing("scribble", figure))]);
+        "tote", [], Jobs.Monday, Motifs: [new MotifAsked("own", "own", HeightMm: high, Arrangement: count is null ? null : "scatter",
+            Count: count, Drawing: new OwnDrawing("scribble", figure))]);
 
-    /// <summary>The budget is spent in counts, so the same job ends at the same place on every machine: a scribble three times as long takes about three times the steps, not nine.</summary>
+    /// <summary>
+    /// The budget is spent in counts, so the same job ends at the same place on every machine: a scribble three times as long takes about
+    /// three times the steps, not nine.
+    /// </summary>
     [Fact]
     public void Reckoning_grows_with_what_is_drawn()
     {
@@ -89,13 +96,17 @@ public sealed class BoundsTests
     [Fact]
     public void Stitches_of_motifs_are_in_the_limit()
     {
-        var daisies = Enumerable.Range(0, 60).Select(i => new MotifAsked($"m{i.ToString(CultureInfo.InvariantCulture)}", "daisy", HeightMm: 300, Arrangement: "scatter", Count: 60)).ToArray();
+        var daisies = Enumerable.Range(0, 60).Select(i =>
+            new MotifAsked($"m{i.ToString(CultureInfo.InvariantCulture)}", "daisy", HeightMm: 300, Arrangement: "scatter",
+            Count: 60)).ToArray();
         var fault = Assert.Single(Jobs.Faults(new Job("tablecloth", [], Jobs.Monday, Motifs: daisies), Workshop.Default));
         Assert.Contains("200000 is the most", fault.Detail, StringComparison.Ordinal);
         Assert.Empty(Jobs.Faults(new Job("tablecloth", [], Jobs.Monday, Motifs: daisies[..1]), Workshop.Default));
     }
 
-    /// <summary>What is reckoned beforehand is near what comes out, and never so much more that a job is refused that could be planned.</summary>
+    /// <summary>
+    /// What is reckoned beforehand is near what comes out, and never so much more that a job is refused that could be planned.
+    /// </summary>
     [Theory]
     [InlineData("daisy", "scatter", 12)]
     [InlineData("daisy", "ring", 8)]
@@ -104,7 +115,8 @@ public sealed class BoundsTests
     [InlineData("heart", "border", 20)]
     public void Stitches_are_told_beforehand(string motif, string arrangement, int count)
     {
-        var job = new Job("tablecloth", [], Jobs.Monday, Motifs: [new MotifAsked("m", motif, HeightMm: 200, Arrangement: arrangement, Count: count)]);
+        var job = new Job("tablecloth", [], Jobs.Monday, Motifs: [new MotifAsked("m", motif, HeightMm: 200, Arrangement: arrangement,
+            Count: count)]);
         var made = Jobs.Make(job, Workshop.Default).Route.Count;
         Assert.InRange(JobCheck.StitchesOf(job), made * 0.35, made * 1.25);
     }
@@ -126,7 +138,8 @@ public sealed class BoundsTests
     [InlineData("\u2800", "blank of Braille (U+2800)")]
     [InlineData("\u3164", "Hangul filler (U+3164)")]
     public void Words_without_ink_are_refused_by_name(string words, string name) =>
-        Assert.Contains(Jobs.Faults(Jobs.Towel(words), Workshop.Default), f => f.Pointer == "#/elements/0/text" && f.Detail.Contains(name, StringComparison.Ordinal));
+        Assert.Contains(Jobs.Faults(Jobs.Towel(words), Workshop.Default), f => f.Pointer == "#/elements/0/text"
+            && f.Detail.Contains(name, StringComparison.Ordinal));
 
     [Theory]
     [InlineData("\u2007")]
@@ -147,9 +160,11 @@ public sealed class BoundsTests
         var ring = new[] { new Pt(20, 20), new Pt(20 + side, 20), new Pt(20 + side, 20 + side), new Pt(20, 20 + side) };
         var own = new Core.Items.OwnForm(
             "own-1", "Small thing", "rectangle", new Dictionary<string, double>(StringComparer.Ordinal),
-            [new Core.Items.OwnFace("front", "front", [new Pt(0, 0), new Pt(90, 0), new Pt(90, 90), new Pt(0, 90)], [new Core.Items.OwnZone("middle", "middle", ring, Math.Min(allowance, side / 2))], [], null)],
+            [new Core.Items.OwnFace("front", "front", [new Pt(0, 0), new Pt(90, 0), new Pt(90, 90), new Pt(0, 90)],
+                [new Core.Items.OwnZone("middle", "middle", ring, Math.Min(allowance, side / 2))], [], null)],
             "linen", "#f1ede2", "adult", new Core.Items.FormUse(false, false, false, false));
-        foreach (var job in new[] { new Job("own-1", [new WordingAsked("name", "Ida")], Jobs.Monday, Own: own), new Job("own-1", [], Jobs.Monday, Own: own, Motifs: [new MotifAsked("m", "heart")]) })
+        foreach (var job in new[] { new Job("own-1", [new WordingAsked("name", "Ida")], Jobs.Monday, Own: own),
+            new Job("own-1", [], Jobs.Monday, Own: own, Motifs: [new MotifAsked("m", "heart")]) })
         {
             var plan = Jobs.Plan(job);
             var concern = Assert.Single(plan.Elements[0].Concerns, c => c.What == "overflows");
@@ -164,7 +179,8 @@ public sealed class BoundsTests
     {
         // Bars across a square: openings of 30, 20 and 40 hundredths, and a square of 100 round them.
         NetTopologySuite.Geometries.Coordinate[] Line(double x0, double y0, double x1, double y1) => [new(x0, y0), new(x1, y1)];
-        var lines = new[] { Line(0, 0, 100, 0), Line(100, 0, 100, 100), Line(100, 100, 0, 100), Line(0, 100, 0, 0), Line(0, 30, 100, 30), Line(0, 50, 100, 50), Line(60, 50, 60, 100) };
+        var lines = new[] { Line(0, 0, 100, 0), Line(100, 0, 100, 100), Line(100, 100, 0, 100), Line(0, 100, 0, 0), Line(0, 30, 100, 30),
+            Line(0, 50, 100, 50), Line(60, 50, 60, 100) };
         var openings = Thicket.Openings(lines).Order().ToArray();
         Assert.Equal(4, openings.Length);
         foreach (var (found, wanted) in openings.Zip(new[] { 20.0, 30, 40, 50 }))
@@ -173,7 +189,8 @@ public sealed class BoundsTests
         }
 
         Assert.False(Thicket.Is(lines));
-        Assert.True(Thicket.Is(Scribble(300).Parts.Select(p => p.Stroke.Flatten(0.2).Select(q => new NetTopologySuite.Geometries.Coordinate(q.X, q.Y)).ToArray()).ToArray()));
+        Assert.True(Thicket.Is(Scribble(300).Parts.Select(p =>
+            p.Stroke.Flatten(0.2).Select(q => new NetTopologySuite.Geometries.Coordinate(q.X, q.Y)).ToArray()).ToArray()));
     }
 
     /// <summary>What the index says lies near is what looking at every line says.</summary>
@@ -181,13 +198,16 @@ public sealed class BoundsTests
     public void Lines_near_a_point_are_those_that_are()
     {
         var random = new Random(7);
-        var lines = Enumerable.Range(0, 60).Select(_ => (IReadOnlyList<Pt>)Enumerable.Range(0, random.Next(1, 40)).Select(_ => new Pt(random.NextDouble() * 50, random.NextDouble() * 50)).ToArray()).ToArray();
+        var lines = Enumerable.Range(0, 60).Select(_ => (IReadOnlyList<Pt>)Enumerable.Range(0, random.Next(1, 40)).Select(_ =>
+            new Pt(random.NextDouble() * 50, random.NextDouble() * 50)).ToArray()).ToArray();
         var near = new NearLines(lines);
         for (var i = 0; i < 300; i++)
         {
             var (p, mm, but) = (new Pt(random.NextDouble() * 60, random.NextDouble() * 60), random.NextDouble() * 4, random.Next(60));
-            Assert.Equal(Enumerable.Range(0, lines.Length).Where(k => k != but && Polyline.ToLine(p, lines[k]) <= mm), near.Within(p, mm, but));
-            Assert.Equal(Enumerable.Range(0, lines.Length).Any(k => k != but && Polyline.ToLine(p, lines[k]) < mm), near.Nearer(p, mm, but));
+            Assert.Equal(Enumerable.Range(0, lines.Length).Where(k => k != but && Polyline.ToLine(p, lines[k]) <= mm),
+                near.Within(p, mm, but));
+            Assert.Equal(Enumerable.Range(0, lines.Length).Any(k => k != but && Polyline.ToLine(p, lines[k]) < mm),
+                near.Nearer(p, mm, but));
         }
     }
 

@@ -9,7 +9,10 @@ public class DecidingTests
 {
     private static readonly Choice[] Four = [new("a", "A first way"), new("b", "A second"), new("c", "A third"), new("d", "A fourth")];
 
-    /// <summary>The choice that stands is offered nowhere and ruled out nowhere; every other is either offered or ruled out; hers is told with what ours would have been.</summary>
+    /// <summary>
+    /// The choice that stands is offered nowhere and ruled out nowhere; every other is either offered or ruled out; hers is told with what
+    /// ours would have been.
+    /// </summary>
     [ManyTimes(200)]
     public Property Whoever_chose_it_is_told_whole() => Prop.ForAll(
         (from own in Gen.Choose(0, 3)
@@ -18,13 +21,18 @@ public class DecidingTests
          select (own, hers, against)).ToArbitrary(),
         x =>
         {
-            var ruledOut = x.against.Where(c => c != Four[x.own]).Select(c => new RuledOut(c.ChoiceId, c.Text, ["It would not do."])).ToArray();
-            var d = Deciding.Make("x.y", Station.Words, "Which", Four[x.own], x.hers < 0 ? null : Four[x.hers], ["It is so."], ["Other."], Four, ruledOut);
+            var ruledOut = x.against.Where(c => c != Four[x.own]).Select(c =>
+                new RuledOut(c.ChoiceId, c.Text, ["It would not do."])).ToArray();
+            var d = Deciding.Make("x.y", Station.Words, "Which", Four[x.own], x.hers < 0 ? null : Four[x.hers], ["It is so."], ["Other."],
+                Four, ruledOut);
             var stands = x.hers < 0 ? Four[x.own] : Four[x.hers];
-            var others = d.Alternatives.Select(a => a.ChoiceId).Concat(d.RuledOut.Select(r => r.ChoiceId)).Order(StringComparer.Ordinal).ToArray();
-            return (d.ChoiceId == stands.ChoiceId && d.Overruled == x.hers >= 0 && d.WouldHaveBeen == (x.hers < 0 ? null : Four[x.own].ChoiceId)
+            var others = d.Alternatives.Select(a => a.ChoiceId).Concat(d.RuledOut.Select(r => r.ChoiceId)).Order(
+                StringComparer.Ordinal).ToArray();
+            return (d.ChoiceId == stands.ChoiceId && d.Overruled == x.hers >= 0
+                && d.WouldHaveBeen == (x.hers < 0 ? null : Four[x.own].ChoiceId)
                 && others.SequenceEqual(Four.Where(c => c != stands).Select(c => c.ChoiceId)) && d.Because[^1] == "It is so."
-                && (x.hers < 0) == (d.Because.Count == 1) && (x.hers < 0 || d.Because[0].StartsWith("It was your choice", StringComparison.Ordinal)))
+                && (x.hers < 0) == (d.Because.Count == 1) && (x.hers < 0
+                    || d.Because[0].StartsWith("It was your choice", StringComparison.Ordinal)))
                 .Label(string.Join(' ', d.Because));
         });
 
@@ -32,7 +40,8 @@ public class DecidingTests
     [Fact]
     public void A_habit_can_be_left_for_one_piece()
     {
-        Decision Make(string habit) => Deciding.Make("x.y", Station.Thread, "Which", Four.First(c => c.ChoiceId == habit), null, [$"So is {habit}."], []);
+        Decision Make(string habit) => Deciding.Make("x.y", Station.Thread, "Which", Four.First(c => c.ChoiceId == habit), null,
+            [$"So is {habit}."], []);
         var usual = Deciding.ByHabit(Make, "b", null, Four);
         Assert.Equal(("b", false, null), (usual.ChoiceId, usual.Overruled, usual.WouldHaveBeen));
         Assert.Equal(["a", "c", "d"], usual.Alternatives.Select(a => a.ChoiceId));
@@ -53,7 +62,9 @@ public class DecidingTests
         new("wet suits a all the same", "a", Verdict.Favours, 9, f => f.Wet, _ => "It is quick.", "from memory"),
     ];
 
-    /// <summary>The table by hand: weights add up, what is ruled out stands last whatever speaks for it and says only why not, ties go by id.</summary>
+    /// <summary>
+    /// The table by hand: weights add up, what is ruled out stands last whatever speaks for it and says only why not, ties go by id.
+    /// </summary>
     [Theory]
     [InlineData(false, false, "a b c d", 0)]
     [InlineData(true, false, "b c d a", 3)]
@@ -67,14 +78,16 @@ public class DecidingTests
         Assert.Equal(wet, judged[^1] is { RuledOut: true, Because: [var why] } && why == "It would run.");
 
         // Rules and choices in any order come to the same.
-        Assert.Equal(judged.Select(j => (j.ChoiceId, j.Rank)), RuleTable.Judge(["a", "b", "c", "d"], Table.Reverse().ToArray(), new Facts(wet, dark)).Select(j => (j.ChoiceId, j.Rank)));
+        Assert.Equal(judged.Select(j => (j.ChoiceId, j.Rank)),
+            RuleTable.Judge(["a", "b", "c", "d"], Table.Reverse().ToArray(), new Facts(wet, dark)).Select(j => (j.ChoiceId, j.Rank)));
     }
 
     /// <summary>What nobody asked for is set aside, in one order; asking twice is asking once.</summary>
     [Fact]
     public void What_nobody_asks_for_is_set_aside()
     {
-        var overrules = new Overrules(new Dictionary<string, string>(StringComparer.Ordinal) { ["z.last"] = "1", ["a.first"] = "2", ["m.heard"] = "3" });
+        var overrules = new Overrules(new Dictionary<string,
+            string>(StringComparer.Ordinal) { ["z.last"] = "1", ["a.first"] = "2", ["m.heard"] = "3" });
         Assert.Equal("3", overrules.For("m.heard"));
         Assert.Equal("3", overrules.For("m.heard"));
         Assert.Null(overrules.For("no.such"));

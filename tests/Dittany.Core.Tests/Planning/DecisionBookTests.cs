@@ -6,14 +6,17 @@ namespace Dittany.Core.Tests.Planning;
 /// <summary>The one list of decisions against plans, against the members that changes know, and against what a job may state.</summary>
 public class DecisionBookTests
 {
-    public static TheoryData<string> Stated() => [.. DecisionBook.All.SelectMany(r => r.Stated.Select(s => s.Member)).Distinct(StringComparer.Ordinal)];
+    public static TheoryData<string> Stated() => [.. DecisionBook.All.SelectMany(r =>
+        r.Stated.Select(s => s.Member)).Distinct(StringComparer.Ordinal)];
 
     /// <summary>Every member that states a decision can be changed by its name, or nobody could take it back.</summary>
     [Theory]
     [MemberData(nameof(Stated))]
     public void What_states_a_decision_can_be_changed(string member) => Assert.Contains(member, Changes.Members);
 
-    /// <summary>Stating a member lets go of the overrule that settles the same, and an overrule of the member: both at once would be refused.</summary>
+    /// <summary>
+    /// Stating a member lets go of the overrule that settles the same, and an overrule of the member: both at once would be refused.
+    /// </summary>
     [Theory]
     [InlineData("capHeightMm", "21", "words.size", "18")]
     [InlineData("strands", "2", "thread.strands", "3")]
@@ -34,7 +37,8 @@ public class DecisionBookTests
     [Fact]
     public void A_width_lets_go_of_an_overruled_size()
     {
-        var job = new Job("tea-towel", [], Jobs.Monday, Overrules: new Dictionary<string, string>(StringComparer.Ordinal) { ["motif.size"] = "40" }, Motifs: [new MotifAsked("sprig", "leaf-sprig")]);
+        var job = new Job("tea-towel", [], Jobs.Monday, Overrules: new Dictionary<string,
+            string>(StringComparer.Ordinal) { ["motif.size"] = "40" }, Motifs: [new MotifAsked("sprig", "leaf-sprig")]);
         var wide = Changes.Apply(job, new Change("widthMm", "35", "x")).Job!;
         Assert.Empty(JobCheck.Faults(wide, Workshop.Default, Library.Ours));
         Assert.Equal("#/elements/0/widthMm", DecisionBook.Pointer(wide, "motif.size", null));
@@ -44,7 +48,8 @@ public class DecisionBookTests
     public void Ids_stand_once_and_what_is_unknown_is_refused_by_name()
     {
         Assert.Equal(DecisionBook.All.Count, DecisionBook.All.Select(r => r.Id).Distinct(StringComparer.Ordinal).Count());
-        Assert.Contains("no decision 'words.weight'", DecisionBook.Check("words.weight", "1", Library.Ours)!.Value.Detail, StringComparison.Ordinal);
+        Assert.Contains("no decision 'words.weight'", DecisionBook.Check("words.weight", "1", Library.Ours)!.Value.Detail,
+            StringComparison.Ordinal);
         Assert.Null(DecisionBook.Find("time.ready")!.Check);
         Assert.Equal("words.size", DecisionBook.Find("words.size:second")!.Id);
     }

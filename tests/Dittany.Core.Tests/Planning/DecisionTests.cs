@@ -10,8 +10,10 @@ public class DecisionTests
 {
     private static readonly string[] AtTheLeast =
     [
-        "fabric.kind", "space.place", "words.alphabet", "words.size", "stitch.outline", "stitch.fill", "thread.strands", "thread.colour", "thread.cut-length", "thread.start",
-        "thread.finish", "needle.size", "transfer.method", "transfer.marker", "transfer.stabiliser", "hoop.school", "hoop.size", "order.parts", "finish.press",
+        "fabric.kind", "space.place", "words.alphabet", "words.size", "stitch.outline", "stitch.fill", "thread.strands", "thread.colour",
+            "thread.cut-length", "thread.start",
+        "thread.finish", "needle.size", "transfer.method", "transfer.marker", "transfer.stabiliser", "hoop.school", "hoop.size",
+            "order.parts", "finish.press",
     ];
 
     [Fact]
@@ -70,8 +72,10 @@ public class DecisionTests
         Assert.True(Jobs.Plan(overrules: ("transfer.method", "hot-iron")).Transfer.PrintMirrored);
         Assert.Empty(Jobs.Plan(overrules: ("hoop.school", "in-hand")).Hooping.Hoops);
         Assert.Equal(600, Jobs.Plan(overrules: ("thread.cut-length", "600")).Threads[0].CutMm);
-        Assert.True(Jobs.Plan("SS", null, ("thread.cut-length", "600")).Threads[0].Runs < Jobs.Plan("SS", null, ("thread.cut-length", "300")).Threads[0].Runs);
-        Assert.Equal("Juniper".Length - 1, Jobs.Plan(overrules: ("order.parts", "last-letter-first")).Elements[0].Parts[Jobs.Plan(overrules: ("order.parts", "last-letter-first")).Route[0].Part].LetterIndex);
+        Assert.True(Jobs.Plan("SS", null, ("thread.cut-length", "600")).Threads[0].Runs < Jobs.Plan("SS", null,
+            ("thread.cut-length", "300")).Threads[0].Runs);
+        Assert.Equal("Juniper".Length - 1, Jobs.Plan(overrules: ("order.parts",
+            "last-letter-first")).Elements[0].Parts[Jobs.Plan(overrules: ("order.parts", "last-letter-first")).Route[0].Part].LetterIndex);
     }
 
     /// <summary>Harm is told, not refused: a hot iron on a cloth that bears only one dot (ISO 3758).</summary>
@@ -104,9 +108,12 @@ public class DecisionTests
         var size = string.Join(' ', plan.Decision("words.size")!.Because);
         Assert.Contains($"{Core.Measures.Say.Length(Math.Round(element.LargestCapHeightMm, 1))}", size, StringComparison.Ordinal);
         Assert.Contains(Core.Measures.Say.Length(element.LineWidthMm), size, StringComparison.Ordinal);
-        Assert.Contains(Core.Measures.Say.Length(plan.Hooping.Hoops[0].UsableRadiusMm), string.Join(' ', plan.Decision("hoop.size")!.Because), StringComparison.Ordinal);
-        Assert.Contains(Core.Measures.Say.Minutes(plan.Time.HandsOnMinutes), plan.Decision("time.ready")!.Because[0], StringComparison.Ordinal);
-        Assert.Contains($"{plan.Threads[0].Cuts} threads, begun {plan.Threads[0].Runs} times", string.Join(' ', plan.Decision("order.parts")!.Because), StringComparison.Ordinal);
+        Assert.Contains(Core.Measures.Say.Length(plan.Hooping.Hoops[0].UsableRadiusMm),
+            string.Join(' ', plan.Decision("hoop.size")!.Because), StringComparison.Ordinal);
+        Assert.Contains(Core.Measures.Say.Minutes(plan.Time.HandsOnMinutes), plan.Decision("time.ready")!.Because[0],
+            StringComparison.Ordinal);
+        Assert.Contains($"{plan.Threads[0].Cuts} threads, begun {plan.Threads[0].Runs} times",
+            string.Join(' ', plan.Decision("order.parts")!.Because), StringComparison.Ordinal);
     }
 
     [Fact]
@@ -155,7 +162,8 @@ public class DecisionTests
     [InlineData("cotton-jersey", Core.Materials.Opacity.Opaque, false, 0)]
     public void Odd_facts_are_doubted_and_planned_with(string kind, Core.Materials.Opacity opacity, bool lined, double stretch)
     {
-        var plan = Jobs.Plan(Jobs.Towel() with { Fabric = new StatedFabric(kind, Opacity: opacity, Lined: lined, StretchPercent: stretch) });
+        var plan = Jobs.Plan(Jobs.Towel() with { Fabric = new StatedFabric(kind, Opacity: opacity, Lined: lined,
+            StretchPercent: stretch) });
         Assert.Contains(plan.Cautions, c => c.Text.StartsWith("You say", StringComparison.Ordinal));
     }
 
@@ -172,7 +180,8 @@ public class DecisionTests
     [Fact]
     public void A_needle_is_named_by_its_thread_and_not_by_its_place()
     {
-        WordingAsked one = new("one", "Mimi and Ida", Colour: "#8f3a67", CapHeightMm: 14, CentreMm: new Pt(250, 560)), two = new("two", "Bo", Colour: "#4f7358", CapHeightMm: 14, CentreMm: new Pt(250, 610));
+        WordingAsked one = new("one", "Mimi and Ida", Colour: "#8f3a67", CapHeightMm: 14, CentreMm: new Pt(250, 560)),
+            two = new("two", "Bo", Colour: "#4f7358", CapHeightMm: 14, CentreMm: new Pt(250, 610));
         var hers = new Dictionary<string, string>(StringComparer.Ordinal) { ["needle.size:leaf-green-3"] = "crewel-5" };
         foreach (var elements in new[] { new[] { one, two }, [two, one] })
         {
@@ -189,11 +198,13 @@ public class DecisionTests
     [Fact]
     public void Parts_keep_their_names_when_another_element_comes()
     {
-        WordingAsked one = new("one", "Mimi", CapHeightMm: 14, CentreMm: new Pt(250, 560)), two = new("two", "Bo", CapHeightMm: 14, CentreMm: new Pt(250, 610));
+        WordingAsked one = new("one", "Mimi", CapHeightMm: 14, CentreMm: new Pt(250, 560)),
+            two = new("two", "Bo", CapHeightMm: 14, CentreMm: new Pt(250, 610));
         var motif = new MotifAsked("sprig", "leaf-sprig", HeightMm: 40, CentreMm: new Pt(120, 560));
         var alone = Jobs.Plan(Jobs.Towel() with { Elements = [one], Motifs = [motif] });
         var both = Jobs.Plan(Jobs.Towel() with { Elements = [two, one], Motifs = [motif] });
-        IEnumerable<(string, string)> Of(Plan plan, string element) => plan.Elements.Single(e => e.Id == element).Parts.Select(p => (p.Id, p.Role));
+        IEnumerable<(string, string)> Of(Plan plan, string element) =>
+            plan.Elements.Single(e => e.Id == element).Parts.Select(p => (p.Id, p.Role));
         Assert.Equal(Of(alone, "one"), Of(both, "one"));
         Assert.Equal(Of(alone, "sprig"), Of(both, "sprig"));
         var all = both.Elements.SelectMany(e => e.Parts).Select(p => p.Id).ToArray();

@@ -8,7 +8,10 @@ namespace Dittany.Core.Tests.Planning;
 /// <summary>Every school really changes the plan, and the slip that tells of it says so.</summary>
 public class HabitTests
 {
-    /// <summary>For each habit a job on which its choices matter: capitals large enough for every stitch, a knit, a lining, a dark cloth, even strands.</summary>
+    /// <summary>
+    /// For each habit a job on which its choices matter: capitals large enough for every stitch, a knit, a lining, a dark cloth, even
+    /// strands.
+    /// </summary>
     private static readonly Dictionary<string, Job> Scenes = new(StringComparer.Ordinal)
     {
         ["size"] = Jobs.Towel("Seas"),
@@ -34,7 +37,8 @@ public class HabitTests
         ["cut-length"] = Jobs.Towel(with: w => w with { Strands = 2 }),
     };
 
-    private static Job Flowers => new("tea-towel", [], Jobs.Monday, Motifs: [new MotifAsked("row", "flower-stem", HeightMm: 60, Arrangement: "row", Count: 2)]);
+    private static Job Flowers => new("tea-towel", [], Jobs.Monday,
+        Motifs: [new MotifAsked("row", "flower-stem", HeightMm: 60, Arrangement: "row", Count: 2)]);
 
     public static TheoryData<string> All() => [.. Habits.All.Select(h => h.Id)];
 
@@ -54,19 +58,23 @@ public class HabitTests
             _ => [job],
         };
         var plans = habit.Choices.Select(c => jobs.Select(j => Told(j, [.. beside, (id, c.ChoiceId)])).ToArray()).ToArray();
-        Assert.Equal(habit.Choices.Count, plans.Select(p => string.Join('|', p.Select(x => x.Body))).Distinct(StringComparer.Ordinal).Count());
+        Assert.Equal(habit.Choices.Count, plans.Select(p =>
+            string.Join('|', p.Select(x => x.Body))).Distinct(StringComparer.Ordinal).Count());
         Assert.All(plans.SelectMany(p => p), p => Assert.NotNull(p.Plan.Decision(habit.ToldAt)));
         Assert.Contains(habit.Default, habit.Choices.Select(c => c.ChoiceId));
     }
 
-    private static readonly JsonSerializerOptions Whole = new() { NumberHandling = JsonNumberHandling.AllowNamedFloatingPointLiterals, Converters = { new Words() } };
+    private static readonly JsonSerializerOptions Whole = new() { NumberHandling = JsonNumberHandling.AllowNamedFloatingPointLiterals,
+        Converters = { new Words() } };
 
     /// <summary>What is told is written as it reads.</summary>
     private sealed class Words : JsonConverter<Core.Measures.Told>
     {
-        public override Core.Measures.Told Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) => throw new NotSupportedException();
+        public override Core.Measures.Told Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) =>
+            throw new NotSupportedException();
 
-        public override void Write(Utf8JsonWriter writer, Core.Measures.Told value, JsonSerializerOptions options) => writer.WriteStringValue(value.ToString());
+        public override void Write(Utf8JsonWriter writer, Core.Measures.Told value, JsonSerializerOptions options) =>
+            writer.WriteStringValue(value.ToString());
     }
 
     /// <summary>The plan with everything in it, written out.</summary>
@@ -108,12 +116,16 @@ public class HabitTests
     [Fact]
     public void A_habit_that_cannot_be_followed_is_told()
     {
-        var start = Jobs.Make(Jobs.Towel(with: w => w with { Strands = 3 }), Jobs.With(("start", "loop"), ("strand-use", "doubled"))).Decision("thread.start")!;
+        var start = Jobs.Make(Jobs.Towel(with: w => w with { Strands = 3 }),
+            Jobs.With(("start", "loop"), ("strand-use", "doubled"))).Decision("thread.start")!;
         Assert.Equal("away-knot", start.ChoiceId);
         Assert.Contains("folded", string.Join(' ', start.Because), StringComparison.Ordinal);
     }
 
-    /// <summary>On a baby's skin no knot is left at the back, whatever the habit (common practice); an overrule that does is carried out with a stop.</summary>
+    /// <summary>
+    /// On a baby's skin no knot is left at the back, whatever the habit (common practice); an overrule that does is carried out with a
+    /// stop.
+    /// </summary>
     [Fact]
     public void No_lump_on_skin()
     {

@@ -23,8 +23,12 @@ public class JobCheckTests
         { "#/item/measuredMm/chest", Jobs.On("t-shirt-adult") with { MeasuredMm = Measured(("chest", 3000)) } },
         { "#/item/measuredMm/chest", Jobs.On("t-shirt-adult") with { MeasuredMm = Measured(("chest", double.NaN)) } },
         { "#/item/measuredMm/length", Jobs.On("t-shirt-adult") with { MeasuredMm = Measured(("chest", 700), ("length", 300)) } },
-        { "#/item/own/zones/0/ringMm", Jobs.On("mine") with { Own = new OwnForm("mine", "cloth", "rectangle", Measured(), [OwnFace.Front([new(0, 0), new(200, 0), new(200, 200), new(0, 200)], [new("all", "all", [new(0, 0), new(240, 0), new(240, 100)])], [])]) } },
-        { "#/item/form", Jobs.Towel() with { Own = new OwnForm("mine", "cloth", "rectangle", Measured(), [OwnFace.Front([new(0, 0), new(200, 0), new(200, 200), new(0, 200)], [new("all", "all", [new(0, 0), new(100, 0), new(100, 100)])], [])]) } },
+        { "#/item/own/zones/0/ringMm", Jobs.On("mine") with { Own = new OwnForm("mine", "cloth", "rectangle", Measured(),
+            [OwnFace.Front([new(0, 0), new(200, 0), new(200, 200), new(0, 200)],
+            [new("all", "all", [new(0, 0), new(240, 0), new(240, 100)])], [])]) } },
+        { "#/item/form", Jobs.Towel() with { Own = new OwnForm("mine", "cloth", "rectangle", Measured(),
+            [OwnFace.Front([new(0, 0), new(200, 0), new(200, 200), new(0, 200)],
+            [new("all", "all", [new(0, 0), new(100, 0), new(100, 100)])], [])]) } },
         { "#/elements", Jobs.Towel() with { Elements = [] } },
         { "#/elements/0/text", Jobs.Towel(" \n ") },
         { "#/elements/0/text", Jobs.Towel("日本") },
@@ -51,7 +55,8 @@ public class JobCheckTests
         { "#/overrules/fabric.kind", Jobs.Towel(overrules: ("fabric.kind", "linen")) with { Fabric = new StatedFabric("lawn") } },
     };
 
-    private static Dictionary<string, double> Measured(params (string Id, double Mm)[] numbers) => numbers.ToDictionary(n => n.Id, n => n.Mm, StringComparer.Ordinal);
+    private static Dictionary<string, double> Measured(params (string Id, double Mm)[] numbers) =>
+        numbers.ToDictionary(n => n.Id, n => n.Mm, StringComparer.Ordinal);
 
     [Theory]
     [MemberData(nameof(Senseless))]

@@ -11,7 +11,8 @@ public static class Jobs
 {
     public static readonly DateOnly Monday = new(2027, 3, 1);
 
-    public static Job Towel(string text = "Juniper", Func<WordingAsked, WordingAsked>? with = null, params (string Id, string Choice)[] overrules) => new(
+    public static Job Towel(string text = "Juniper", Func<WordingAsked, WordingAsked>? with = null,
+        params (string Id, string Choice)[] overrules) => new(
         "tea-towel",
         [(with ?? (w => w))(new WordingAsked("name", text))],
         Monday,
@@ -20,35 +21,44 @@ public static class Jobs
     public static Plan Plan(Job job) => Make(job, Workshop.Default);
 
     /// <summary>The plan of a job by our own hands alone, whatever else is loaded.</summary>
-    public static Plan Make(Job job, Workshop workshop, long most = Core.Measures.Budget.OfAPlan, CancellationToken stop = default) => Planner.Make(job, workshop, Library.Ours, most, stop);
+    public static Plan Make(Job job, Workshop workshop, long most = Core.Measures.Budget.OfAPlan, CancellationToken stop = default) =>
+        Planner.Make(job, workshop, Library.Ours, most, stop);
 
     public static IReadOnlyList<JobFault> Faults(Job job, Workshop workshop) => JobCheck.Faults(job, workshop, Library.Ours);
 
-    public static Plan Plan(string text = "Juniper", Func<WordingAsked, WordingAsked>? with = null, params (string Id, string Choice)[] overrules) =>
+    public static Plan Plan(string text = "Juniper", Func<WordingAsked, WordingAsked>? with = null,
+        params (string Id, string Choice)[] overrules) =>
         Plan(Towel(text, with, overrules));
 
-    private static readonly string[] Words = ["Zoë", "Bread & Salt", "o", "I", "Łucja", "ÅNGSTRÖM", "gjpqy", "Mimi\nand Jo", "a.b:c!", "8 3 6", "Wwvxkz", "Ñandú", "Şule Çağ", "Kräuter", "Tea, 4 o'clock", "ŒUVRE", "ģirts"];
+    private static readonly string[] Words = ["Zoë", "Bread & Salt", "o", "I", "Łucja", "ÅNGSTRÖM", "gjpqy", "Mimi\nand Jo", "a.b:c!",
+        "8 3 6", "Wwvxkz", "Ñandú", "Şule Çağ", "Kräuter", "Tea, 4 o'clock", "ŒUVRE", "ģirts"];
 
     /// <summary>A job on any form, with the usual words.</summary>
-    public static Job On(string form, string text = "Juniper", Func<WordingAsked, WordingAsked>? with = null, params (string Id, string Choice)[] overrules) =>
+    public static Job On(string form, string text = "Juniper", Func<WordingAsked, WordingAsked>? with = null,
+        params (string Id, string Choice)[] overrules) =>
         Towel(text, with, overrules) with { Form = form };
 
     /// <summary>A workshop of one habit.</summary>
     public static Workshop With(params (string Id, string Choice)[] habits) =>
         Workshop.Default with { Habits = habits.ToDictionary(h => h.Id, h => h.Choice, StringComparer.Ordinal) };
 
-    /// <summary>Random jobs whose words are arranged and go with a motif, on a few forms of every shape; one row, for rings and edges.</summary>
+    /// <summary>
+    /// Random jobs whose words are arranged and go with a motif, on a few forms of every shape; one row, for rings and edges.
+    /// </summary>
     public static Arbitrary<(Job Job, Workshop Workshop)> Arranged() => Arb.From(
         from any in Any().Generator
         from form in Gen.Elements("tea-towel", "napkin", "baby-bodysuit", "quilt-block", "christmas-stocking", "tote", "pin-cushion-round")
         from way in Gen.Elements<string?>(null, "arc", "ring", "slope", "corner", "edge", "spaced", "monogram")
         from reading in Gen.Elements<string?>(null, "outside", "inside")
-        from motif in Gen.Elements<(string Id, string Place)?>(null, null, ("heart", "after"), ("round-frame", "around"), ("star", "above"), ("leaf-sprig", "before"), ("heart", "dot"), ("star", "between"))
-        from own in Gen.Elements<MotifAsked?>(null, null, new MotifAsked("m", "daisy"), new MotifAsked("m", "bird", HeightMm: 40), new MotifAsked("m", "star", Arrangement: "ring", Count: 5))
+        from motif in Gen.Elements<(string Id, string Place)?>(null, null, ("heart", "after"), ("round-frame", "around"),
+            ("star", "above"), ("leaf-sprig", "before"), ("heart", "dot"), ("star", "between"))
+        from own in Gen.Elements<MotifAsked?>(null, null, new MotifAsked("m", "daisy"), new MotifAsked("m", "bird", HeightMm: 40),
+            new MotifAsked("m", "star", Arrangement: "ring", Count: 5))
         select (
             new Job(
                 form,
-                [any.Job.Elements[0] with { Text = any.Job.Elements[0].Text.ReplaceLineEndings(" "), Rows = null, CentreMm = null, Arrangement = way, Reading = reading, Motif = motif?.Id, MotifPlace = motif?.Place }],
+                [any.Job.Elements[0] with { Text = any.Job.Elements[0].Text.ReplaceLineEndings(" "), Rows = null, CentreMm = null,
+                    Arrangement = way, Reading = reading, Motif = motif?.Id, MotifPlace = motif?.Place }],
                 Monday, Fabric: any.Job.Fabric, Wearer: any.Job.Wearer, Motifs: own is null ? null : [own]),
             any.Workshop));
 
@@ -75,7 +85,8 @@ public static class Jobs
         select (
             new Job(
                 form.Id,
-                [new WordingAsked("name", text, Stitch: stitch, CapHeightMm: cap, Strands: strands, Rows: text.Contains('\n', StringComparison.Ordinal) ? null : rows, CentreMm: centre, Alphabet: hand)],
+                [new WordingAsked("name", text, Stitch: stitch, CapHeightMm: cap, Strands: strands,
+                    Rows: text.Contains('\n', StringComparison.Ordinal) ? null : rows, CentreMm: centre, Alphabet: hand)],
                 Monday,
                 Size: size.Id,
                 Zone: zone.Id,
@@ -85,7 +96,8 @@ public static class Jobs
             {
                 HoopsMm = hoops,
                 Habits = new[] { (Habit: habits.Item1, At: choices.Item1), (Habit: habits.Item2, At: choices.Item2) }
-                    .DistinctBy(h => h.Habit.Id).ToDictionary(h => h.Habit.Id, h => h.Habit.Choices[h.At % h.Habit.Choices.Count].ChoiceId, StringComparer.Ordinal),
+                    .DistinctBy(h => h.Habit.Id).ToDictionary(h => h.Habit.Id, h => h.Habit.Choices[h.At % h.Habit.Choices.Count].ChoiceId,
+                        StringComparer.Ordinal),
             }));
 
     private static Gen<StatedFabric> Facts() => Gen.Elements(

@@ -24,7 +24,8 @@ internal static class LineCheck
 
         var kind = Book.Find(part.Stitch)!;
         double? length = workshop.Habit("stitch-size") switch { "eighth-inch" => 3.2, "five" => 5, "ten" => 10, _ => null };
-        var spec = StitchSpec.For(new Pair(kind, part.Strands), new StitchSchools(LengthMm: length), onSkin ? Wearing.MostBehindOnSkinMm : null);
+        var spec = StitchSpec.For(new Pair(kind, part.Strands), new StitchSchools(LengthMm: length), onSkin ? Wearing.MostBehindOnSkinMm
+            : null);
         var line = part.Closed ? part.LineMm.Append(part.LineMm[0]).ToArray() : part.LineMm.ToArray();
         var solid = part.Stitches.Where(s => s.Shape != StitchShape.Whip).ToArray();
         var holes = solid.SelectMany(s => new[] { s.FromMm, s.ToMm }).ToArray();
@@ -32,13 +33,17 @@ internal static class LineCheck
         Assert.Contains(holes, h => h.To(line[^1]) < GridMm);
         Assert.Equal(kind.Blunt, part.Stitches.Any(s => s.Shape == StitchShape.Whip));
 
-        // Where cloth is left bare between stitches the line goes on from one to the next, by the ends that are nearest: stitches may be worked from either end.
-        var gaps = kind.GapShare == 0 ? [] : solid.Zip([.. solid.Skip(1), part.Closed ? solid[0] : solid[^1]]).Select(s => new[] { s.First.FromMm, s.First.ToMm }.SelectMany(f => new[] { s.Second.FromMm, s.Second.ToMm }, (f, t) => (FromMm: f, ToMm: t)).MinBy(g => g.FromMm.To(g.ToMm)));
+        // Where cloth is left bare between stitches the line goes on from one to the next, by the ends that are nearest: stitches may be
+        // worked from either end.
+        var gaps = kind.GapShare == 0 ? [] : solid.Zip([.. solid.Skip(1), part.Closed ? solid[0] : solid[^1]]).Select(s =>
+            new[] { s.First.FromMm, s.First.ToMm }.SelectMany(f => new[] { s.Second.FromMm, s.Second.ToMm }, (f, t) =>
+            (FromMm: f, ToMm: t)).MinBy(g => g.FromMm.To(g.ToMm)));
         var covered = solid.Select(s => (s.FromMm, s.ToMm)).Concat(gaps).ToArray();
         foreach (var p in line)
         {
             var off = covered.Min(s => Polyline.ToSegment(p, s.FromMm, s.ToMm));
-            Assert.True(turning || off <= spec.SagittaMm + GridMm, $"{part.Letter}: the line is {off} from its stitches, {spec.SagittaMm} allowed");
+            Assert.True(turning || off <= spec.SagittaMm + GridMm,
+                $"{part.Letter}: the line is {off} from its stitches, {spec.SagittaMm} allowed");
         }
 
         Assert.All(holes, h => Assert.True(Polyline.ToLine(h, line) <= 0.02, $"{part.Letter}: a hole stands beside the line"));
@@ -53,12 +58,14 @@ internal static class LineCheck
         var measured = solid.Where(s => s.Shape is StitchShape.Straight or StitchShape.Loop).ToArray();
         // Two of the shortest with the cloth between them are the least that can be parted.
         var lone = kind.GapShare > 0 ? (2 + kind.GapShare) * spec.ShortestMm : spec.ShortestMm + spec.BundleMm;
-        Assert.All(measured, s => Assert.True(s.LengthMm <= Math.Max(spec.MostMm, lone) + GridMm, $"{part.Letter}: a stitch of {s.LengthMm}, {spec.MostMm} allowed"));
+        Assert.All(measured, s => Assert.True(s.LengthMm <= Math.Max(spec.MostMm, lone) + GridMm,
+            $"{part.Letter}: a stitch of {s.LengthMm}, {spec.MostMm} allowed"));
 
         // Shorter than the shortest only where the whole stretch between corners is.
         foreach (var s in measured.Where(s => s.LengthMm < spec.ShortestMm - GridMm))
         {
-            Assert.True((IsStop(line, s.FromMm) && IsStop(line, s.ToMm)) || turning, $"{part.Letter}: a stub of {s.LengthMm}, {spec.ShortestMm} is the shortest");
+            Assert.True((IsStop(line, s.FromMm) && IsStop(line, s.ToMm)) || turning,
+                $"{part.Letter}: a stub of {s.LengthMm}, {spec.ShortestMm} is the shortest");
         }
     }
 

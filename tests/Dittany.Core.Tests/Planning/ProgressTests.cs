@@ -129,7 +129,8 @@ public class ProgressTests
                 }
             }
 
-            var laid = MakeItFit.Lay([new OpenPiece(1, job, Jobs.Make(job, workshop)), pieces[1]], new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening), Jobs.Monday);
+            var laid = MakeItFit.Lay([new OpenPiece(1, job, Jobs.Make(job, workshop)), pieces[1]],
+                new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening), Jobs.Monday);
             Assert.All(laid, l => Assert.False(l.Late, way.Text));
         }
     }

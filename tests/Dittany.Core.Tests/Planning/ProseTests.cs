@@ -5,12 +5,16 @@ using Dittany.Core.Planning;
 
 namespace Dittany.Core.Tests.Planning;
 
-/// <summary>Every sentence plans can say, read as a maker would hear it: no ids, no numbers of colours, no double words or units, no number more exact than a tape or a clock.</summary>
+/// <summary>
+/// Every sentence plans can say, read as a maker would hear it: no ids, no numbers of colours, no double words or units, no number more
+/// exact than a tape or a clock.
+/// </summary>
 public partial class ProseTests
 {
     private static readonly (string What, Regex Found)[] NeverSaid =
     [
-        ("a colour by its number", HexColour()), ("an id of the program", Id()), ("two units for one number", TwoUnits()), ("a word twice", Twice()), ("decimals nobody measures", Decimals()),
+        ("a colour by its number", HexColour()), ("an id of the program", Id()), ("two units for one number", TwoUnits()),
+            ("a word twice", Twice()), ("decimals nobody measures", Decimals()),
         ("a hole in the sentence", Hole()), ("one of many", OneOfMany()), ("what was not said in words", Code()),
     ];
 
@@ -61,8 +65,11 @@ public partial class ProseTests
         foreach (var (zone, _) in form.Zones)
         {
             number++;
-            yield return Jobs.On(form.Id, number % 2 == 0 ? "Ida" : "Welcome\nHenrietta") with { Zone = zone, DueOn = Jobs.Monday.AddDays(number * 3) };
-            yield return new Job(form.Id, [], Jobs.Monday, Zone: zone, Motifs: [new MotifAsked("motif", MotifLibrary.All[number * 7 % MotifLibrary.All.Count].Id, Count: number % 3 == 0 ? 3 : null, Arrangement: number % 3 == 0 ? "row" : null)]);
+            yield return Jobs.On(form.Id, number % 2 == 0 ? "Ida" : "Welcome\nHenrietta")
+                with { Zone = zone, DueOn = Jobs.Monday.AddDays(number * 3) };
+            yield return new Job(form.Id, [], Jobs.Monday, Zone: zone,
+                Motifs: [new MotifAsked("motif", MotifLibrary.All[number * 7 % MotifLibrary.All.Count].Id, Count: number % 3 == 0 ? 3
+                : null, Arrangement: number % 3 == 0 ? "row" : null)]);
         }
 
         yield return Jobs.On(form.Id, "Mo", w => w with { Colour = "#d1477a", Strands = 1, CapHeightMm = 21 });
@@ -72,7 +79,8 @@ public partial class ProseTests
     [GeneratedRegex(@"#[0-9a-fA-F]{3,8}\b", RegexOptions.None, 1000)]
     private static partial Regex HexColour();
 
-    [GeneratedRegex(@"\b[a-z]+\.[a-z]+-?[a-z]*\b(?<!e\.g)|\b(?:film-on-top|cut-away-behind|fusible-knit-behind|tear-away-behind|as-given|by-height|writing-order|in-hand|[a-z]+-[a-z]+-[a-z]+-[a-z]+)\b", RegexOptions.None, 1000)]
+    [GeneratedRegex(
+        @"\b[a-z]+\.[a-z]+-?[a-z]*\b(?<!e\.g)|\b(?:film-on-top|cut-away-behind|fusible-knit-behind|tear-away-behind|as-given|by-height|writing-order|in-hand|[a-z]+-[a-z]+-[a-z]+-[a-z]+)\b", RegexOptions.None, 1000)]
     private static partial Regex Id();
 
     [GeneratedRegex(@"\b(?:mm|cm|m|in) (?:mm|cm|in)\b(?! the)", RegexOptions.None, 1000)]
@@ -87,7 +95,8 @@ public partial class ProseTests
     [GeneratedRegex(@"  | [,.;:](?!\d)|\.\.|,,|\(\)|: *$| $|^ ", RegexOptions.None, 1000)]
     private static partial Regex Hole();
 
-    [GeneratedRegex(@"(?<![\d.,/])1 (?:strands|letters|stitches|threads|placings|sheets|lengths|parts|rows|days|strokes|lines)\b", RegexOptions.None, 1000)]
+    [GeneratedRegex(@"(?<![\d.,/])1 (?:strands|letters|stitches|threads|placings|sheets|lengths|parts|rows|days|strokes|lines)\b",
+        RegexOptions.None, 1000)]
     private static partial Regex OneOfMany();
 
     [GeneratedRegex(@"[{}\[\]_<>]|\bnull\b|\bNaN\b|∞|Infinity", RegexOptions.None, 1000)]

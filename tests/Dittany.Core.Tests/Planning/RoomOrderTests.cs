@@ -8,7 +8,8 @@ public class RoomOrderTests
 {
     private static readonly string[] Order =
     [
-        "Measures", "Geometry", "Telling", "Materials", "Designs", "Stitches", "StitchBook", "Items", "Space", "Words", "Motifs", "Hooping", "Route", "Threads", "Operations", "Effort",
+        "Measures", "Geometry", "Telling", "Materials", "Designs", "Stitches", "StitchBook", "Items", "Space", "Words", "Motifs",
+            "Hooping", "Route", "Threads", "Operations", "Effort",
         "Transfer", "Time", "Finishing", "Cautions", "Planning",
     ];
 
@@ -32,7 +33,8 @@ public class RoomOrderTests
     public void Every_type_lives_in_a_room()
     {
         var homeless = typeof(Planner).Assembly.GetTypes()
-            .Where(t => t.Namespace?.StartsWith("Dittany", StringComparison.Ordinal) == true && !Order.Contains(t.Namespace.Split('.').ElementAtOrDefault(2)));
+            .Where(t => t.Namespace?.StartsWith("Dittany", StringComparison.Ordinal) == true
+                && !Order.Contains(t.Namespace.Split('.').ElementAtOrDefault(2)));
         Assert.Empty(homeless);
     }
 
@@ -40,7 +42,8 @@ public class RoomOrderTests
     public void The_core_knows_no_web_no_store_and_no_clock()
     {
         var result = Types.InAssembly(typeof(Planner).Assembly).ShouldNot()
-            .HaveDependencyOnAny("Microsoft.AspNetCore", "Microsoft.EntityFrameworkCore", "System.IO.File", "System.Net.Http", "System.Diagnostics.Stopwatch", "System.Random")
+            .HaveDependencyOnAny("Microsoft.AspNetCore", "Microsoft.EntityFrameworkCore", "System.IO.File", "System.Net.Http",
+                "System.Diagnostics.Stopwatch", "System.Random")
             .GetResult();
         Assert.True(result.IsSuccessful, string.Join(", ", result.FailingTypeNames ?? []));
     }

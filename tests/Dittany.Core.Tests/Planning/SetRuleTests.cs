@@ -31,7 +31,8 @@ public class SetRuleTests
         var set = SetRule.Of(Stocking(), Family, Workshop.Default, Library.Ours);
         foreach (var name in Family)
         {
-            var element = Jobs.Plan(Stocking() with { Elements = [new WordingAsked("name", name, CapHeightMm: set.CapMm, Stitch: set.Pair.Stitch.Id, Strands: set.Pair.Strands)] }).Elements[0];
+            var element = Jobs.Plan(Stocking() with { Elements = [new WordingAsked("name", name, CapHeightMm: set.CapMm,
+                Stitch: set.Pair.Stitch.Id, Strands: set.Pair.Strands)] }).Elements[0];
             Assert.Equal(set.CapMm, element.CapHeightMm);
             Assert.DoesNotContain(element.Concerns, c => c.What is "overflows" or "closes-up" or "touches" or "too-heavy");
         }
@@ -49,7 +50,8 @@ public class SetRuleTests
     }
 
     [Fact]
-    public void A_name_alone_gains_nothing_by_dropping_it() => Assert.Null(SetRule.Of(Stocking(), ["Ida"], Workshop.Default, Library.Ours).WithoutCapMm);
+    public void A_name_alone_gains_nothing_by_dropping_it() =>
+        Assert.Null(SetRule.Of(Stocking(), ["Ida"], Workshop.Default, Library.Ours).WithoutCapMm);
 
     [Fact]
     public void No_names_are_no_set() => Assert.Throws<ArgumentException>(() => SetRule.Of(Stocking(), [], Workshop.Default, Library.Ours));

@@ -8,7 +8,10 @@ using FsCheck.Fluent;
 
 namespace Dittany.Core.Tests.Planning;
 
-/// <summary>What the plan says of itself besides its decisions: each stitch, what moved, what is next, the lines to lay words on, and all of it in her units.</summary>
+/// <summary>
+/// What the plan says of itself besides its decisions: each stitch, what moved, what is next, the lines to lay words on, and all of it in
+/// her units.
+/// </summary>
 public partial class TellingTests
 {
     [ManyTimes(40)]
@@ -29,11 +32,14 @@ public partial class TellingTests
         }
     });
 
-    /// <summary>Stitches of an I are full or evened, those of a tight o are shortened for the bend, and their lengths say the same.</summary>
+    /// <summary>
+    /// Stitches of an I are full or evened, those of a tight o are shortened for the bend, and their lengths say the same.
+    /// </summary>
     [Fact]
     public void Why_a_stitch_is_short_hangs_on_the_line_under_it()
     {
-        string[] Told(string text) => Jobs.Plan(text, e => e with { CapHeightMm = 12 }) is var plan ? Enumerable.Range(0, plan.Route.Count).Select(r => StitchTelling.Tell(plan, r).ToString()).ToArray() : [];
+        string[] Told(string text) => Jobs.Plan(text, e => e with { CapHeightMm = 12 }) is var plan
+            ? Enumerable.Range(0, plan.Route.Count).Select(r => StitchTelling.Tell(plan, r).ToString()).ToArray() : [];
         Assert.All(Told("I"), t => Assert.DoesNotContain("bend", t, StringComparison.Ordinal));
         Assert.Contains(Told("o"), t => t.Contains("for the bend here has a radius of about", StringComparison.Ordinal));
     }
@@ -47,7 +53,8 @@ public partial class TellingTests
         Assert.DoesNotContain(moved, m => m.DecisionId == "stitch.outline");
         Assert.All(moved, m => Assert.NotEqual(m.Was, m.Now));
         Assert.Equal(moved.Select(m => m.Station).Order(), moved.Select(m => m.Station));
-        Assert.All(after.Decisions.Where(d => !d.Overruled && before.Decision(d.Id) is { } was && was.Choice != d.Choice), d => Assert.Contains(moved, m => m.DecisionId == d.Id && m.Now == d.Choice));
+        Assert.All(after.Decisions.Where(d => !d.Overruled && before.Decision(d.Id) is { } was && was.Choice != d.Choice), d =>
+            Assert.Contains(moved, m => m.DecisionId == d.Id && m.Now == d.Choice));
         Assert.Empty(Moved.Between(before, before));
     }
 
@@ -61,7 +68,8 @@ public partial class TellingTests
         var small = Jobs.Plan("Hippolyta", e => e with { CapHeightMm = 5 }, ("stitch.outline", "chain"));
         Assert.Equal("concern", Next.Of(small, proofed: true, printed: true)[0].Kind);
         var late = Jobs.Plan(Jobs.Towel() with { DueOn = Jobs.Monday });
-        Assert.Equal(("late", Station.Time), (Next.Of(late, proofed: true, printed: true)[0].Kind, Next.Of(late, proofed: true, printed: true)[0].Station));
+        Assert.Equal(("late", Station.Time), (Next.Of(late, proofed: true, printed: true)[0].Kind,
+            Next.Of(late, proofed: true, printed: true)[0].Station));
     }
 
     [Fact]
@@ -70,14 +78,16 @@ public partial class TellingTests
         var plan = Jobs.Plan(Jobs.On("baby-bodysuit", "Little\nPebble"));
         var inches = Retold.In(plan, Units.Inches);
         Assert.Contains(inches.Space.FindIt, s => s.Contains(" in ", StringComparison.Ordinal));
-        Assert.All(inches.Decisions.SelectMany(d => d.Because.Append(d.Choice)), s => Assert.DoesNotMatch(@"\d cm\b", s.ToString().Replace("cm body height", string.Empty, StringComparison.Ordinal)));
+        Assert.All(inches.Decisions.SelectMany(d => d.Because.Append(d.Choice)), s =>
+            Assert.DoesNotMatch(@"\d cm\b", s.ToString().Replace("cm body height", string.Empty, StringComparison.Ordinal)));
         Assert.Equal(plan.Elements[0].BoxMm, inches.Elements[0].BoxMm);
         Assert.Equal(plan.Decisions.Select(d => d.ChoiceId), inches.Decisions.Select(d => d.ChoiceId));
         Assert.Contains(inches.TransferSteps, s => s.Do.Contains("check line (100 mm)", StringComparison.Ordinal));
     }
 
     /// <summary>
-    /// Lengths are values in what is told: in inches none of five millimetres or more is left in millimetres or centimetres on any form, but for names: a hoop by its size, the check line, the line that is tacked for a test.
+    /// Lengths are values in what is told: in inches none of five millimetres or more is left in millimetres or centimetres on any form,
+    /// but for names: a hoop by its size, the check line, the line that is tacked for a test.
     /// </summary>
     [Fact]
     public void In_inches_no_length_is_left_that_a_tape_could_tell()
@@ -86,13 +96,18 @@ public partial class TellingTests
         var jobs = Catalogue.Forms.Select(f => Jobs.On(f.Id, "Ida"))
             .Append(Jobs.Towel("Hippolyta", w => w with { CapHeightMm = 4 }, ("stitch.outline", "chain")))
             .Append(Jobs.On("tote", "A very long wording indeed", w => w with { CapHeightMm = 90 }))
-            .Append(new Job("tea-towel", [], Jobs.Monday, Motifs: [new MotifAsked("sprig", "leaf-sprig", HeightMm: 30), new MotifAsked("daisy", "daisy", HeightMm: 900)]));
+            .Append(new Job("tea-towel", [], Jobs.Monday, Motifs: [new MotifAsked("sprig", "leaf-sprig", HeightMm: 30),
+                new MotifAsked("daisy", "daisy", HeightMm: 900)]));
         foreach (var sentence in jobs.SelectMany(j => Sentences.Of(Retold.In(Jobs.Plan(j), Units.Inches), Units.Inches)))
         {
             foreach (System.Text.RegularExpressions.Match found in Metric().Matches(sentence))
             {
-                var mm = double.Parse(found.Groups["number"].Value, System.Globalization.CultureInfo.InvariantCulture) * (found.Groups["unit"].Value == "cm" ? 10 : 1);
-                if (mm >= Tape.InchesFromMm && !(sentence.Contains(" hoop (", StringComparison.Ordinal) || sentence.Contains(" frame (", StringComparison.Ordinal) || sentence.Contains("check line", StringComparison.OrdinalIgnoreCase) || sentence.Contains("100 mm line", StringComparison.Ordinal)))
+                var mm = double.Parse(found.Groups["number"].Value,
+                    System.Globalization.CultureInfo.InvariantCulture) * (found.Groups["unit"].Value == "cm" ? 10 : 1);
+                if (mm >= Tape.InchesFromMm && !(sentence.Contains(" hoop (", StringComparison.Ordinal)
+                    || sentence.Contains(" frame (", StringComparison.Ordinal)
+                    || sentence.Contains("check line", StringComparison.OrdinalIgnoreCase)
+                    || sentence.Contains("100 mm line", StringComparison.Ordinal)))
                 {
                     left.Add(sentence);
                 }
@@ -102,7 +117,9 @@ public partial class TellingTests
         Assert.True(left.Count == 0, string.Join('\n', left));
     }
 
-    /// <summary>The lines to lay words on are the item's own: the fold of a towel is half its width, and no line lies outside the field.</summary>
+    /// <summary>
+    /// The lines to lay words on are the item's own: the fold of a towel is half its width, and no line lies outside the field.
+    /// </summary>
     [Fact]
     public void Words_snap_to_the_items_own_lines()
     {
@@ -111,8 +128,11 @@ public partial class TellingTests
         Assert.Equal(("centre-fold", 250.0), (fold.Id, fold.AtMm));
         var usual = plan.Space.Snaps.First(s => s.Id == "usual-height");
         Assert.Equal(plan.Elements[0].CentreMm.Y, usual.AtMm, 0.01);
-        Assert.Equal(new Core.Geometry.Pt(250, usual.AtMm), Snaps.Apply(plan.Space.Snaps, new Core.Geometry.Pt(251.5, usual.AtMm - 1.5), 2));
-        Assert.Equal(new Core.Geometry.Pt(254, usual.AtMm - 5), Snaps.Apply(plan.Space.Snaps.Take(2).Where(s => s.Id is "centre-fold").ToArray(), new Core.Geometry.Pt(254, usual.AtMm - 5), 2));
+        Assert.Equal(new Core.Geometry.Pt(250, usual.AtMm),
+            Snaps.Apply(plan.Space.Snaps, new Core.Geometry.Pt(251.5, usual.AtMm - 1.5), 2));
+        Assert.Equal(new Core.Geometry.Pt(254, usual.AtMm - 5),
+            Snaps.Apply(plan.Space.Snaps.Take(2).Where(s => s.Id is "centre-fold").ToArray(), new Core.Geometry.Pt(254, usual.AtMm - 5),
+            2));
     }
 
     /// <summary>As low as stitches may go really is: there it fits, a millimetre lower it does not.</summary>
@@ -126,12 +146,15 @@ public partial class TellingTests
         var job = Jobs.On(form, "Mimi", e => e with { CapHeightMm = 12 });
         var plan = Jobs.Plan(job);
         var snap = plan.Space.Snaps.First(s => s.Id == id);
-        double Overflow(double y) => Jobs.Plan(job with { Elements = [job.Elements[0] with { CentreMm = new Core.Geometry.Pt(plan.Elements[0].CentreMm.X, y) }] }).Elements[0].OverflowsMm;
+        double Overflow(double y) => Jobs.Plan(job with { Elements = [job.Elements[0]
+            with { CentreMm = new Core.Geometry.Pt(plan.Elements[0].CentreMm.X, y) }] }).Elements[0].OverflowsMm;
         Assert.Equal(0, Overflow(snap.AtMm - (0.1 * way)));
         Assert.True(Overflow(snap.AtMm + (1.0 * way)) > 0);
     }
 
-    /// <summary>What is stitched is a quotation: a length in it is nobody's measure, and stays as it was written whatever she measures in.</summary>
+    /// <summary>
+    /// What is stitched is a quotation: a length in it is nobody's measure, and stays as it was written whatever she measures in.
+    /// </summary>
     [Theory]
     [InlineData("Run 100 m", "tote")]
     [InlineData("5 cm is all", "cushion-cover")]
@@ -146,12 +169,15 @@ public partial class TellingTests
         {
             var told = Sentences.Of(Retold.In(plan, units)).ToArray();
             Assert.Equal(sentences.Length, told.Count(s => s.Contains(one, StringComparison.Ordinal)));
-            Assert.DoesNotContain(told, s => s.Contains("3937", StringComparison.Ordinal) || s.Contains("1968", StringComparison.Ordinal) || s.Contains("2 in is all", StringComparison.Ordinal));
+            Assert.DoesNotContain(told, s => s.Contains("3937", StringComparison.Ordinal) || s.Contains("1968", StringComparison.Ordinal)
+                || s.Contains("2 in is all", StringComparison.Ordinal));
         }
 
-        Assert.Contains(Sentences.Of(Retold.In(plan, Units.Inches)), s => s.Contains(" in ", StringComparison.Ordinal) || s.EndsWith(" in.", StringComparison.Ordinal));
+        Assert.Contains(Sentences.Of(Retold.In(plan, Units.Inches)), s => s.Contains(" in ", StringComparison.Ordinal)
+            || s.EndsWith(" in.", StringComparison.Ordinal));
     }
 
-    [System.Text.RegularExpressions.GeneratedRegex(@"(?<number>\d+(\.\d+)?) (?<unit>mm|cm)\b", System.Text.RegularExpressions.RegexOptions.ExplicitCapture, 1000)]
+    [System.Text.RegularExpressions.GeneratedRegex(@"(?<number>\d+(\.\d+)?) (?<unit>mm|cm)\b",
+        System.Text.RegularExpressions.RegexOptions.ExplicitCapture, 1000)]
     private static partial System.Text.RegularExpressions.Regex Metric();
 }

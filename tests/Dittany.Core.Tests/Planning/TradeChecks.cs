@@ -10,15 +10,16 @@ namespace Dittany.Core.Tests.Planning;
 public class TradeChecks
 {
     /// <summary>
-    /// A two-line name 12 cm wide on a baby bodysuit, split stitch, three strands, 60 cm lengths, film, everything included, takes a skilled hand a little under two hours
-    /// (common practice): 95 to 120 minutes.
+    /// A two-line name 12 cm wide on a baby bodysuit, split stitch, three strands, 60 cm lengths, film, everything included, takes a
+    /// skilled hand a little under two hours (common practice): 95 to 120 minutes.
     /// </summary>
     [Fact]
     public void A_two_line_name_takes_a_little_under_two_hours()
     {
         var workshop = Jobs.With(("cut-length", "600")) with { Skill = Skill.Expert };
         Job Of(double cap) => new(
-            "baby-bodysuit", [new WordingAsked("name", "Welcome home\nZoë", Stitch: "split", Strands: 3, CapHeightMm: cap)], Jobs.Monday, Size: "80",
+            "baby-bodysuit", [new WordingAsked("name", "Welcome home\nZoë", Stitch: "split", Strands: 3, CapHeightMm: cap)], Jobs.Monday,
+                Size: "80",
             Overrules: new Dictionary<string, string>(StringComparer.Ordinal) { ["transfer.method"] = "film-traced" });
         var plan = Jobs.Make(Of(AsWideAs(120, Of, workshop)), workshop);
         Assert.InRange(plan.Elements[0].BoxMm.Width, 119, 121);
@@ -27,8 +28,8 @@ public class TradeChecks
     }
 
     /// <summary>
-    /// Usual hoops on a bodysuit (from memory): five inches up to size 56 for words up to 85 mm wide, six from 62 for up to 105 mm, put in by the crotch. With its ring clear
-    /// of the rib such a hoop takes the widest words in two placings at the most.
+    /// Usual hoops on a bodysuit (from memory): five inches up to size 56 for words up to 85 mm wide, six from 62 for up to 105 mm, put in
+    /// by the crotch. With its ring clear of the rib such a hoop takes the widest words in two placings at the most.
     /// </summary>
     [Theory]
     [InlineData("50", 84, 127)]
@@ -37,17 +38,21 @@ public class TradeChecks
     [InlineData("80", 104, 152)]
     public void The_usual_hoop_takes_the_usual_words_on_a_bodysuit(string size, double width, double hoop)
     {
-        Job Of(double cap) => Jobs.On("baby-bodysuit", "Wilhelmine", w => w with { CapHeightMm = cap, Rows = 1, Stitch = "backstitch" }, ("hoop.size", $"{hoop}")) with { Size = size };
+        Job Of(double cap) => Jobs.On("baby-bodysuit", "Wilhelmine", w => w with { CapHeightMm = cap, Rows = 1, Stitch = "backstitch" },
+            ("hoop.size", $"{hoop}")) with { Size = size };
         var plan = Jobs.Plan(Of(AsWideAs(width, Of, Workshop.Default)));
         Assert.Equal(School.Hoop, plan.Hooping.School);
         Assert.InRange(plan.Hooping.Hoops.Count, 1, 2);
         var rib = plan.Space.Obstacles.Single(o => o.Id == "neck-rib").Ring;
-        Assert.All(plan.Hooping.Hoops, h => Assert.True(rib.Min(p => p.To(h.CentreMm)) >= Core.Materials.Hoops.RingRadiusMm(hoop) + 5 - 0.6, "the ring lies on the rib"));
+        Assert.All(plan.Hooping.Hoops, h => Assert.True(rib.Min(p => p.To(h.CentreMm)) >= Core.Materials.Hoops.RingRadiusMm(hoop)
+            + 5 - 0.6, "the ring lies on the rib"));
         Assert.DoesNotContain(plan.Cautions, c => c.Severity == Severity.Stop || c.Id == "hoop.hem");
         Assert.Contains("open crotch", string.Join(' ', plan.Decision("hoop.size")!.Because), StringComparison.Ordinal);
     }
 
-    /// <summary>Up to size 56 five inches is the most (common practice), and a ring wider than the tube less 30 mm does not go in (from memory).</summary>
+    /// <summary>
+    /// Up to size 56 five inches is the most (common practice), and a ring wider than the tube less 30 mm does not go in (from memory).
+    /// </summary>
     [Fact]
     public void A_hoop_too_large_for_a_baby_is_ruled_out_and_told()
     {
@@ -71,7 +76,9 @@ public class TradeChecks
         Assert.Contains("crushes", string.Join(' ', plan.Decision("hoop.school")!.Because), StringComparison.Ordinal);
     }
 
-    /// <summary>A napkin's corner is worked in a four-inch hoop, and with scrap tacked on where its ring would reach over the hem (from memory).</summary>
+    /// <summary>
+    /// A napkin's corner is worked in a four-inch hoop, and with scrap tacked on where its ring would reach over the hem (from memory).
+    /// </summary>
     [Theory]
     [InlineData(null, false)]
     [InlineData(402.0, true)]
@@ -89,7 +96,8 @@ public class TradeChecks
     [InlineData("50,400")]
     public void A_stash_that_holds_nothing_useful(string hoops)
     {
-        var workshop = Workshop.Default with { HoopsMm = hoops.Split(',', StringSplitOptions.RemoveEmptyEntries).Select(h => double.Parse(h, System.Globalization.CultureInfo.InvariantCulture)).ToArray() };
+        var workshop = Workshop.Default with { HoopsMm = hoops.Split(',', StringSplitOptions.RemoveEmptyEntries).Select(h =>
+            double.Parse(h, System.Globalization.CultureInfo.InvariantCulture)).ToArray() };
         var plan = Jobs.Make(Jobs.On("baby-bodysuit", "Wilhelmine"), workshop);
         Assert.Equal(School.InHand, plan.Hooping.School);
         Assert.Contains("in the hand", string.Join(' ', plan.Decision("hoop.school")!.Because), StringComparison.Ordinal);
@@ -101,7 +109,8 @@ public class TradeChecks
     {
         var crowded = Jobs.Plan(Jobs.On("napkin", "a\nb\nc\nd\ne\nf", w => w with { CapHeightMm = 20 }));
         Assert.Contains(crowded.Elements[0].Concerns, c => c.What == "overflows" && c.Remedies.Count > 0);
-        var sheer = Jobs.Plan(Jobs.On("tote") with { Fabric = new StatedFabric("canvas", Opacity: Core.Materials.Opacity.Sheer, Lined: true) });
+        var sheer = Jobs.Plan(Jobs.On("tote") with { Fabric = new StatedFabric("canvas", Opacity: Core.Materials.Opacity.Sheer,
+            Lined: true) });
         Assert.Contains(sheer.Cautions, c => c.Text.Contains("sheer and lined", StringComparison.Ordinal));
         var stiff = Jobs.Plan(Jobs.On("baby-bodysuit") with { Fabric = new StatedFabric("cotton-jersey", StretchPercent: 0) });
         Assert.Contains(stiff.Cautions, c => c.Text.Contains("does not stretch", StringComparison.Ordinal));
@@ -115,9 +124,13 @@ public class TradeChecks
     [InlineData("tote", "Wilhelmine Alder", "adult", false)]
     [InlineData("tea-towel", "Wilhelmine Alder", "child", false)]
     public void A_childs_full_name_outside(string form, string words, string wearer, bool told) =>
-        Assert.Equal(told, Jobs.Plan(Jobs.On(form, words) with { Wearer = wearer }).Cautions.Any(c => c.Text.Contains("full name", StringComparison.Ordinal)));
+        Assert.Equal(told, Jobs.Plan(Jobs.On(form, words) with { Wearer = wearer }).Cautions.Any(c =>
+            c.Text.Contains("full name", StringComparison.Ordinal)));
 
-    /// <summary>For a baby: no small parts (16 CFR 1501, EN 71-1 for what is meant for them), a cover behind, and a look at the back in the care card.</summary>
+    /// <summary>
+    /// For a baby: no small parts (16 CFR 1501, EN 71-1 for what is meant for them), a cover behind, and a look at the back in the care
+    /// card.
+    /// </summary>
     [Fact]
     public void A_baby_has_its_cautions_and_cover()
     {
@@ -125,15 +138,21 @@ public class TradeChecks
         Assert.Contains(plan.Cautions, c => c.Kind == CautionKind.Person && c.Text.Contains("swallowed", StringComparison.Ordinal));
         Assert.Contains(plan.Finish, f => f.Contains("soft cover", StringComparison.Ordinal));
         Assert.Contains(plan.Care, f => f.Contains("back", StringComparison.Ordinal));
-        Assert.DoesNotContain(Jobs.Plan(Jobs.On("baby-bodysuit") with { Wearer = "nobody" }).Finish, f => f.Contains("soft cover", StringComparison.Ordinal));
+        Assert.DoesNotContain(Jobs.Plan(Jobs.On("baby-bodysuit") with { Wearer = "nobody" }).Finish, f =>
+            f.Contains("soft cover", StringComparison.Ordinal));
     }
 
-    /// <summary>The care card follows the weakest: an unwashable cloth is not washed, thread that may run goes cool, what takes no iron is not ironed.</summary>
+    /// <summary>
+    /// The care card follows the weakest: an unwashable cloth is not washed, thread that may run goes cool, what takes no iron is not
+    /// ironed.
+    /// </summary>
     [Fact]
     public void Care_follows_the_weakest()
     {
-        Assert.Contains("Do not wash", Jobs.Plan(Jobs.On("tote") with { Fabric = new StatedFabric("wool-felt") }).Care[0], StringComparison.Ordinal);
-        Assert.Contains("30 °C", Jobs.Plan(Jobs.On("tea-towel", with: w => w with { Colour = "indigo" })).Care[0], StringComparison.Ordinal);
+        Assert.Contains("Do not wash", Jobs.Plan(Jobs.On("tote") with { Fabric = new StatedFabric("wool-felt") }).Care[0],
+            StringComparison.Ordinal);
+        Assert.Contains("30 °C", Jobs.Plan(Jobs.On("tea-towel", with: w => w with { Colour = "indigo" })).Care[0],
+            StringComparison.Ordinal);
         Assert.Contains("40 °C", Jobs.Plan(Jobs.On("tea-towel", with: w => w with { Colour = "leaf" })).Care[0], StringComparison.Ordinal);
         Assert.Contains(Jobs.Plan(Jobs.On("tote") with { Fabric = new StatedFabric("velvet") }).Care, c => c == "Do not iron.");
     }

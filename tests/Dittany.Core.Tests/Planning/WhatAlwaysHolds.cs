@@ -41,7 +41,8 @@ public class WhatAlwaysHolds
             var outside = element.Parts.GroupBy(p => p.LineWidthMm).Select(g =>
             {
                 var room = field.Offset(-g.Key / 2);
-                return g.SelectMany(p => p.Stitches).SelectMany(s => new[] { s.FromMm, s.ToMm }).Select(room.OutsideBy).DefaultIfEmpty(0).Max();
+                return g.SelectMany(p => p.Stitches).SelectMany(s =>
+                    new[] { s.FromMm, s.ToMm }).Select(room.OutsideBy).DefaultIfEmpty(0).Max();
             }).DefaultIfEmpty(0).Max();
             var told = element.Concerns.FirstOrDefault(c => c.What == "overflows")?.ByMm ?? 0;
             Assert.True(outside <= told + GridMm || double.IsInfinity(outside), $"outside by {outside}, told {told}");
@@ -124,27 +125,32 @@ public class WhatAlwaysHolds
         Assert.Equal(plan.Route.Max(r => r.Run), need.Runs);
         var start = CuttingRoom.Starts.Single(s => s.ChoiceId == plan.Decision("thread.start")!.ChoiceId).TailMm;
         var finish = CuttingRoom.Finishes.Single(s => s.ChoiceId == plan.Decision("thread.finish")!.ChoiceId).TailMm;
-        var later = start > CuttingRoom.Under.TailMm || CuttingRoom.Starts.Single(s => s.ChoiceId == plan.Decision("thread.start")!.ChoiceId).Lump ? CuttingRoom.Under.TailMm : start;
+        var later = start > CuttingRoom.Under.TailMm || CuttingRoom.Starts.Single(s =>
+            s.ChoiceId == plan.Decision("thread.start")!.ChoiceId).Lump ? CuttingRoom.Under.TailMm : start;
         Assert.Equal(plan.Route.Count(r => r.Fresh), need.FreshRuns);
         var length = ((need.FrontMm + need.BackMm + (thickness * plan.Route.Sum(r => StitchOf(plan, r).Passes))) * Cutting.TakeUp)
             + (need.Runs * finish) + (need.FreshRuns * start) + ((need.Runs - need.FreshRuns) * later);
         Assert.InRange(need.LengthMm, length - 0.06, length + 0.06);
 
         // Folded double, half the cut is worked with.
-        var doubled = need.Strands % 2 == 0 && (input.Workshop.Habit("strand-use") == "doubled" || input.Workshop.Habit("cut-length") == "forearm");
+        var doubled = need.Strands % 2 == 0 && (input.Workshop.Habit("strand-use") == "doubled"
+            || input.Workshop.Habit("cut-length") == "forearm");
 
         // No run takes more than it was cut for, so none runs dry.
         foreach (var run in plan.Route.GroupBy(r => r.Run))
         {
             var used = run.Sum(r => Routing.Use(StitchOf(plan, r), r.BackMm, thickness) * Cutting.TakeUp);
-            Assert.True(used <= Math.Max(50, (doubled ? need.CutMm / 2 : need.CutMm) - (run.First().Fresh ? start : later) - finish) + 0.01, $"run {run.Key} takes {used}");
+            Assert.True(used <= Math.Max(50, (doubled ? need.CutMm / 2 : need.CutMm) - (run.First().Fresh ? start : later) - finish)
+                + 0.01, $"run {run.Key} takes {used}");
         }
     });
 
     [ManyTimes(40)]
     public FsCheck.Property Remedies_are_true() => Prop.ForAll(Jobs.Any(), input => RemediesHold(input.Job, input.Workshop));
 
-    /// <summary>Arranged words, with motifs and beside them: in the field or said by how much not, every stitch once in the route, remedies true.</summary>
+    /// <summary>
+    /// Arranged words, with motifs and beside them: in the field or said by how much not, every stitch once in the route, remedies true.
+    /// </summary>
     [ManyTimes(25)]
     public FsCheck.Property Arranged_words_and_motifs_keep_all_of_it() => Prop.ForAll(Jobs.Arranged(), input =>
     {
@@ -153,8 +159,10 @@ public class WhatAlwaysHolds
         Assert.Equal(plan.Elements.Sum(e => e.Parts.Sum(p => p.Stitches.Count)), plan.Route.Count);
         foreach (var element in plan.Elements)
         {
-            var outside = element.Parts.SelectMany(p => p.Stitches.SelectMany(s => new[] { s.FromMm, s.ToMm }).Select(at => field.Offset(-p.LineWidthMm / 2).OutsideBy(at))).DefaultIfEmpty(0).Max();
-            Assert.True(outside < 0.01 || element.Concerns.Any(c => c.What == "overflows" && (c.ByMm is not { } by || by >= outside - 0.01)), $"{element.Text}: {outside}");
+            var outside = element.Parts.SelectMany(p => p.Stitches.SelectMany(s => new[] { s.FromMm, s.ToMm }).Select(at =>
+                field.Offset(-p.LineWidthMm / 2).OutsideBy(at))).DefaultIfEmpty(0).Max();
+            Assert.True(outside < 0.01 || element.Concerns.Any(c => c.What == "overflows"
+                && (c.ByMm is not { } by || by >= outside - 0.01)), $"{element.Text}: {outside}");
         }
 
         RemediesHold(input.Job, input.Workshop);
@@ -179,17 +187,21 @@ public class WhatAlwaysHolds
                     RadiusMm = remedy.RadiusMm ?? asked.RadiusMm,
                 };
                 var cured = Jobs.Make(job with { Elements = [taken] }, workshop);
-                Assert.False(cured.Elements[0].Concerns.Any(c => c.What == concern.What && c.Letter == concern.Letter), $"{asked}: {concern.Text} was not cured by {remedy}: {string.Join(' ', cured.Elements[0].Concerns.Select(c => c.Text))}");
+                Assert.False(cured.Elements[0].Concerns.Any(c => c.What == concern.What && c.Letter == concern.Letter),
+                    $"{asked}: {concern.Text} was not cured by {remedy}: "
+                        + $"{string.Join(' ', cured.Elements[0].Concerns.Select(c => c.Text))}");
             }
         }
     }
 
     [ManyTimes(40)]
-    public FsCheck.Property The_largest_fits_and_a_hair_more_does_not() => Prop.ForAll(Jobs.Any(), input => LargestHolds(input.Job, input.Workshop));
+    public FsCheck.Property The_largest_fits_and_a_hair_more_does_not() =>
+        Prop.ForAll(Jobs.Any(), input => LargestHolds(input.Job, input.Workshop));
 
     /// <summary>Round rings, on arcs, along edges and with motifs too, exactly or found by search: within half a percent.</summary>
     [ManyTimes(30)]
-    public FsCheck.Property The_largest_of_arranged_words_fits_and_a_hair_more_does_not() => Prop.ForAll(Jobs.Arranged(), input => LargestHolds(input.Job with { Motifs = null }, input.Workshop));
+    public FsCheck.Property The_largest_of_arranged_words_fits_and_a_hair_more_does_not() =>
+        Prop.ForAll(Jobs.Arranged(), input => LargestHolds(input.Job with { Motifs = null }, input.Workshop));
 
     private static void LargestHolds(Job job, Workshop workshop)
     {
@@ -203,8 +215,12 @@ public class WhatAlwaysHolds
 
         var line = planned.Parts.First(p => p.Role == "letter");
         var (strands, stitch) = (line.Strands, line.Stitch);
-        PlannedElement At(double cap) => Jobs.Make(job with { Elements = [asked with { CapHeightMm = cap, Strands = strands, Stitch = stitch, Rows = asked.Text.Contains('\n', StringComparison.Ordinal) ? null : planned.Rows.Count }] }, workshop).Elements[0];
-        Assert.True(At(0.995 * largest).OverflowsMm == 0, $"{asked}: {planned.Rows.Count} rows of {largest} with {strands} of {stitch}, and {At(0.995 * largest).OverflowsMm} out at 0.995 of it");
+        PlannedElement At(double cap) => Jobs.Make(job with { Elements = [asked
+            with { CapHeightMm = cap, Strands = strands, Stitch = stitch, Rows = asked.Text.Contains('\n', StringComparison.Ordinal) ? null
+            : planned.Rows.Count }] }, workshop).Elements[0];
+        Assert.True(At(0.995 * largest).OverflowsMm == 0,
+            $"{asked}: {planned.Rows.Count} rows of {largest} with {strands} of {stitch}, and {At(0.995 * largest).OverflowsMm} out at "
+                + $"0.995 of it");
         Assert.True(At(1.01 * largest).OverflowsMm > 0, $"{asked}: a hair over {largest} still fits");
     }
 
@@ -238,5 +254,6 @@ public class WhatAlwaysHolds
     private static double ThicknessOf(Plan plan, Workshop workshop) =>
         plan.Item.Cloth.ThicknessMm + (plan.Item.Cloth.Lined && workshop.Habit("layers") == "through-both" ? 0.25 : 0);
 
-    private static Stitch StitchOf(Plan plan, RouteRow row) => plan.Elements.Single(e => e.Id == row.Element).Parts[row.Part].Stitches[row.Stitch];
+    private static Stitch StitchOf(Plan plan, RouteRow row) =>
+        plan.Elements.Single(e => e.Id == row.Element).Parts[row.Part].Stitches[row.Stitch];
 }

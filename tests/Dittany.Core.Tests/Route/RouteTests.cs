@@ -15,7 +15,10 @@ public class RouteTests
 {
     private static readonly RouteRules Rules = new(5, false, 1e9, 1e9, 0.5, 1.1);
 
-    /// <summary>Against every choice of ways for up to four lines: no cheaper route is missed, thread ends first, then thread lying free, then lines not worked as written.</summary>
+    /// <summary>
+    /// Against every choice of ways for up to four lines: no cheaper route is missed, thread ends first, then thread lying free, then lines
+    /// not worked as written.
+    /// </summary>
     [ManyTimes(120)]
     public FsCheck.Property The_ways_chosen_are_the_cheapest() => Prop.ForAll(
         FsCheck.Fluent.Arb.From(
@@ -26,16 +29,25 @@ public class RouteTests
             select (count, xs, ys, lefts)),
         input =>
         {
-            var pieces = Enumerable.Range(0, input.count).Select(i => Line(i, new Pt(input.xs[2 * i], input.ys[2 * i]), new Pt(input.xs[(2 * i) + 1] + 0.5, input.ys[(2 * i) + 1]), input.lefts[i])).ToArray();
+            var pieces = Enumerable.Range(0, input.count).Select(i =>
+                Line(i, new Pt(input.xs[2 * i], input.ys[2 * i]), new Pt(input.xs[(2 * i) + 1] + 0.5, input.ys[(2 * i) + 1]),
+                input.lefts[i])).ToArray();
             var chosen = Routing.CostOf(pieces, Routing.Order(pieces, Rules).Ways.Select(w => w.Way).ToArray(), Rules);
-            var cheapest = Every(pieces, 0).Select(ways => Routing.CostOf(pieces, ways, Rules)).Aggregate((a, b) => b.Against(a) < 0 ? b : a);
-            Assert.True(chosen.Ends == cheapest.Ends && chosen.FloatMm <= cheapest.FloatMm + SavedByShortJumps, $"{chosen} chosen, {cheapest} is cheapest");
+            var cheapest = Every(pieces, 0).Select(ways => Routing.CostOf(pieces, ways, Rules)).Aggregate((a, b) => b.Against(a) < 0 ? b
+                : a);
+            Assert.True(chosen.Ends == cheapest.Ends && chosen.FloatMm <= cheapest.FloatMm + SavedByShortJumps,
+                $"{chosen} chosen, {cheapest} is cheapest");
         });
 
-    /// <summary>Lines that follow each other by a short jump as written are left as written, even where turning them would save a millimetre or two.</summary>
+    /// <summary>
+    /// Lines that follow each other by a short jump as written are left as written, even where turning them would save a millimetre or two.
+    /// </summary>
     private const double SavedByShortJumps = 3 * 5;
 
-    /// <summary>Every way passes every stitch once, and what lies behind between two of its stitches lies under the line or is no longer than one stitch.</summary>
+    /// <summary>
+    /// Every way passes every stitch once, and what lies behind between two of its stitches lies under the line or is no longer than one
+    /// stitch.
+    /// </summary>
     [Theory]
     [InlineData(2)]
     [InlineData(5)]
@@ -52,14 +64,18 @@ public class RouteTests
         }
     }
 
-    /// <summary>Out with gaps and back through them ends beside its own start and takes two lengths of the line where backstitch takes three (geometry; a habit of the trade for dead ends).</summary>
+    /// <summary>
+    /// Out with gaps and back through them ends beside its own start and takes two lengths of the line where backstitch takes three
+    /// (geometry; a habit of the trade for dead ends).
+    /// </summary>
     [Fact]
     public void Out_and_back_ends_where_it_began()
     {
         var piece = Line(0, default, new Pt(20, 0), true);
         var way = Ways.For(piece).First(w => w.Name == "out-and-back");
         Assert.True(way.Start(piece).To(way.End(piece)) <= 2.5);
-        var thread = Enumerable.Range(0, way.Order.Count).Sum(i => way.Of(piece, i).LengthMm + (i == 0 ? 0 : Routing.Behind(way.Of(piece, i - 1), way.Of(piece, i))));
+        var thread = Enumerable.Range(0, way.Order.Count).Sum(i => way.Of(piece, i).LengthMm
+            + (i == 0 ? 0 : Routing.Behind(way.Of(piece, i - 1), way.Of(piece, i))));
         Assert.InRange(thread / 20, 1.8, 2.0);
     }
 
@@ -75,14 +91,16 @@ public class RouteTests
         Assert.Contains(routed.Ways, w => w.Way.Name == "out-and-back");
     }
 
-    /// <summary>Stem, outline, split, chain and whipped lines cannot be run backwards without changing their look (common practice).</summary>
+    /// <summary>
+    /// Stem, outline, split, chain and whipped lines cannot be run backwards without changing their look (common practice).
+    /// </summary>
     [Fact]
     public void Only_backstitch_and_running_reverse() =>
         Assert.Equal(["backstitch", "running"], Book.Lines.Where(s => s.Reverses).Select(s => s.Id));
 
     /// <summary>
-    /// A hand uses its thread up (common practice): none runs dry, and where the way on is short no more than the stated share of one is thrown away, so that there are at most a fifth more threads than
-    /// all the stitches would fill.
+    /// A hand uses its thread up (common practice): none runs dry, and where the way on is short no more than the stated share of one is
+    /// thrown away, so that there are at most a fifth more threads than all the stitches would fill.
     /// </summary>
     [ManyTimes(60)]
     public FsCheck.Property A_thread_is_used_up() => Prop.ForAll(
@@ -120,7 +138,9 @@ public class RouteTests
             Assert.InRange(runs.Length, least, Math.Ceiling(least * 1.2));
         });
 
-    /// <summary>The needleful goes on under whatever is stitched already, of another colour and another part too (common practice).</summary>
+    /// <summary>
+    /// The needleful goes on under whatever is stitched already, of another colour and another part too (common practice).
+    /// </summary>
     [Fact]
     public void A_thread_goes_on_under_earlier_stitches_of_any_colour()
     {
@@ -128,11 +148,14 @@ public class RouteTests
         var one = Line(1, new Pt(5, 1), new Pt(0, 1), false) with { Letter = 7 };
         var other = Line(2, new Pt(40, 1), new Pt(35, 1), false) with { Letter = 12 };
         var rows = Routing.Order([stem, one, other], Rules).Rows;
-        Assert.Equal([FloatKind.NewThread, FloatKind.NewThread, FloatKind.Carried], rows.GroupBy(r => r.Part).Select(g => g.First().FloatKind));
+        Assert.Equal([FloatKind.NewThread, FloatKind.NewThread, FloatKind.Carried],
+            rows.GroupBy(r => r.Part).Select(g => g.First().FloatKind));
         Assert.Equal(2, Routing.Order([one, other], Rules).Rows.Count(r => r.FloatKind == FloatKind.NewThread));
     }
 
-    /// <summary>An away-knot only where nothing is stitched yet: a second thread beside stitches begins under them, one far off does not.</summary>
+    /// <summary>
+    /// An away-knot only where nothing is stitched yet: a second thread beside stitches begins under them, one far off does not.
+    /// </summary>
     [Theory]
     [InlineData(10, false)]
     [InlineData(60, true)]
@@ -145,7 +168,8 @@ public class RouteTests
     }
 
     /// <summary>
-    /// A closed chain ends with a loop: its tip is held by the first link, but the needle went down beside the loop's own base, and from there the thread goes on behind (how a chain is worked, common practice).
+    /// A closed chain ends with a loop: its tip is held by the first link, but the needle went down beside the loop's own base, and from
+    /// there the thread goes on behind (how a chain is worked, common practice).
     /// </summary>
     [Fact]
     public void A_float_begins_where_the_needle_went_down()
@@ -154,15 +178,20 @@ public class RouteTests
         var chain = new Sewn.Sewing(3);
         for (var i = 0; i < 4; i++)
         {
-            chain.Stitch(new Move(MoveKind.UpAt, ring[i]), new Move(MoveKind.HoldAt, ring[(i + 1) % 4]), new Move(MoveKind.DownAt, ring[i]));
+            chain.Stitch(new Move(MoveKind.UpAt, ring[i]), new Move(MoveKind.HoldAt, ring[(i + 1) % 4]),
+                new Move(MoveKind.DownAt, ring[i]));
         }
 
         var next = Sewn.Straights(3, [(new Pt(0, 0.5), new Pt(0, 3))]);
-        var rows = Routing.Order([new Piece("a", 0, 0, "t", 1, chain.Done()), new Piece("a", 1, 0, "t", 1, next)], new RouteRules(5, false, 1000, 1000, 0.5, 1.1)).Rows;
+        var rows = Routing.Order([new Piece("a", 0, 0, "t", 1, chain.Done()), new Piece("a", 1, 0, "t", 1, next)],
+            new RouteRules(5, false, 1000, 1000, 0.5, 1.1)).Rows;
         Assert.Equal((3.5, FloatKind.Straight), (rows[^1].FloatMm, rows[^1].FloatKind));
     }
 
-    /// <summary>Floats by cloth and wear (common practice, figures from memory): 5 mm on skin, on napkins and towels; 10 mm elsewhere; letters end their thread on sheer cloth that shows it.</summary>
+    /// <summary>
+    /// Floats by cloth and wear (common practice, figures from memory): 5 mm on skin, on napkins and towels; 10 mm elsewhere; letters end
+    /// their thread on sheer cloth that shows it.
+    /// </summary>
     [Theory]
     [InlineData("baby-bodysuit", "baby", "cotton-jersey", true, 5, false)]
     [InlineData("baby-bodysuit", "nobody", "cotton-jersey", true, 10, false)]
@@ -176,7 +205,8 @@ public class RouteTests
     public void Floats_by_cloth_and_wear(string form, string wearer, string cloth, bool shows, double limit, bool ends)
     {
         var f = Catalogue.Find(form)!;
-        var rule = FloatRules.For(new FloatFacts(ThreadAndHoopTests.ClothOf(cloth), Wearing.Settle(f, new StatedUse(wearer), true, false, _ => null), f.Use, f.Name, shows, "carry", "by-use"));
+        var rule = FloatRules.For(new FloatFacts(ThreadAndHoopTests.ClothOf(cloth),
+            Wearing.Settle(f, new StatedUse(wearer), true, false, _ => null), f.Use, f.Name, shows, "carry", "by-use"));
         Assert.Equal((limit, ends), (rule.StraightUpToMm, rule.LetterEndsThread));
         Assert.NotEmpty(rule.Because);
     }

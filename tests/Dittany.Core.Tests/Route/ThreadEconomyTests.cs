@@ -8,8 +8,8 @@ using Dittany.Core.Threads;
 namespace Dittany.Core.Tests.Route;
 
 /// <summary>
-/// Threads begun and cut on whole jobs of many kinds, beside what cannot be undercut: of each thread as many as its stitches fill, and one at least for every stretch that no lawful way behind leads to
-/// (common practice: a hand uses its needleful up, and an end costs minutes).
+/// Threads begun and cut on whole jobs of many kinds, beside what cannot be undercut: of each thread as many as its stitches fill, and one
+/// at least for every stretch that no lawful way behind leads to (common practice: a hand uses its needleful up, and an end costs minutes).
 /// </summary>
 public class ThreadEconomyTests
 {
@@ -24,9 +24,14 @@ public class ThreadEconomyTests
         ["sprig"] = Motif("leaf-sprig", 70),
         ["sprig of fifteen leaves"] = Motif("olive-branch", 90),
         ["daisy"] = Motif("daisy", 60),
-        ["ring of daisies"] = new Job("tea-towel", [], Jobs.Monday, Motifs: [new MotifAsked("ring", "daisy", HeightMm: 120, Arrangement: "ring", Count: 8)]),
-        ["flowers in a row"] = new Job("cushion-cover", [], Jobs.Monday, Motifs: [new MotifAsked("row", "flower-stem", HeightMm: 60, Arrangement: "row", Count: 3)]),
-        ["block with three motifs"] = new Job("quilt-block", [], Jobs.Monday, Motifs: [new MotifAsked("a", "daisy", HeightMm: 50, CentreMm: new Pt(70, 70)), new MotifAsked("b", "leaf-sprig", HeightMm: 60, CentreMm: new Pt(180, 80)), new MotifAsked("c", "heart", HeightMm: 40, CentreMm: new Pt(120, 190))]),
+        ["ring of daisies"] = new Job("tea-towel", [], Jobs.Monday,
+            Motifs: [new MotifAsked("ring", "daisy", HeightMm: 120, Arrangement: "ring", Count: 8)]),
+        ["flowers in a row"] = new Job("cushion-cover", [], Jobs.Monday,
+            Motifs: [new MotifAsked("row", "flower-stem", HeightMm: 60, Arrangement: "row", Count: 3)]),
+        ["block with three motifs"] = new Job("quilt-block", [], Jobs.Monday,
+            Motifs: [new MotifAsked("a", "daisy", HeightMm: 50, CentreMm: new Pt(70, 70)),
+            new MotifAsked("b", "leaf-sprig", HeightMm: 60, CentreMm: new Pt(180, 80)),
+            new MotifAsked("c", "heart", HeightMm: 40, CentreMm: new Pt(120, 190))]),
     };
 
     public static TheoryData<string> All() => [.. Kinds.Keys];
@@ -40,13 +45,15 @@ public class ThreadEconomyTests
         var least = plan.Threads.Sum(t => Least(plan, t));
         Assert.True(ends <= Math.Ceiling(least * 1.2), $"{kind}: {ends} threads where {least} must be");
         var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
-        var used = plan.Route.Sum(r => Routing.Use(parts[r.Element][r.Part].Stitches[r.Stitch], r.BackMm, plan.Item.Cloth.ThicknessMm)) * Cutting.TakeUp;
+        var used = plan.Route.Sum(r => Routing.Use(parts[r.Element][r.Part].Stitches[r.Stitch], r.BackMm,
+            plan.Item.Cloth.ThicknessMm)) * Cutting.TakeUp;
         var cut = plan.Threads.Sum(t => t.Cuts * t.CutMm);
         Assert.True(used <= 2000 || cut <= 2 * used, $"{kind}: {cut} mm cut for {used} mm used");
     }
 
     /// <summary>
-    /// In the order of work: lines that a lawful way leads to from where the needle may be after the line before, whichever ways both are worked, are one stretch, and each stretch takes as many threads as its stitches fill.
+    /// In the order of work: lines that a lawful way leads to from where the needle may be after the line before, whichever ways both are
+    /// worked, are one stretch, and each stretch takes as many threads as its stitches fill.
     /// </summary>
     private static int Least(Plan plan, ThreadNeed need)
     {
@@ -60,7 +67,8 @@ public class ThreadEconomyTests
             var part = parts[line.Key.Element][line.Key.Part];
             if (part.Thread == need.Thread)
             {
-                var piece = new Piece(string.Empty, 0, 0, string.Empty, line.Key.Hoop, part.Stitches, Core.StitchBook.Book.Find(part.Stitch)!.Reverses);
+                var piece = new Piece(string.Empty, 0, 0, string.Empty, line.Key.Hoop, part.Stitches,
+                    Core.StitchBook.Book.Find(part.Stitch)!.Reverses);
                 if (!Reaches(left.GetValueOrDefault(line.Key.Hoop) ?? [], Ways.For(piece).Select(w => w.Start(piece)).ToArray()))
                 {
                     stretches.Add(0);
@@ -82,9 +90,11 @@ public class ThreadEconomyTests
                 return false;
             }
 
-            return from.Any(a => to.Any(b => a.To(b) <= hop) || Carry.Shortest(a, to, under, hop, Routing.MostCarriedMm).Any(w => w is not null));
+            return from.Any(a => to.Any(b => a.To(b) <= hop) || Carry.Shortest(a, to, under, hop, Routing.MostCarriedMm).Any(w => w
+                is not null));
         }
     }
 
-    private static Job Motif(string id, double high) => new("tea-towel", [], Jobs.Monday, Motifs: [new MotifAsked("motif", id, HeightMm: high)]);
+    private static Job Motif(string id, double high) =>
+        new("tea-towel", [], Jobs.Monday, Motifs: [new MotifAsked("motif", id, HeightMm: high)]);
 }

@@ -10,7 +10,10 @@ using FsCheck.Fluent;
 
 namespace Dittany.Core.Tests.Space;
 
-/// <summary>The card's instructions followed to the letter on a simulated item: creases are made by laying edges on each other, distances are those of the sentence.</summary>
+/// <summary>
+/// The card's instructions followed to the letter on a simulated item: creases are made by laying edges on each other, distances are those
+/// of the sentence.
+/// </summary>
 public class FindItTests
 {
     /// <summary>On every face of every form at every size the card ends within half a millimetre of the plan.</summary>
@@ -22,7 +25,9 @@ public class FindItTests
         Assert.InRange(Followed(Catalogue.Find(form)!.At(size, zone), plan).To(plan.Elements[0].BaselineMm), 0, 0.5);
     }
 
-    /// <summary>Wherever the words are put on whatever item, scaled to any measure, the card ends within half a millimetre of them.</summary>
+    /// <summary>
+    /// Wherever the words are put on whatever item, scaled to any measure, the card ends within half a millimetre of them.
+    /// </summary>
     [ManyTimes(120)]
     public Property Following_the_card_ends_at_any_place() => Prop.ForAll(
         Arb.From(
@@ -36,7 +41,8 @@ public class FindItTests
             select Jobs.On(form.Id, "Zoë", w => w with { CentreMm = anchor + new Pt(x / 273.0, y / 251.0) }) with
             {
                 Zone = zone.Id,
-                MeasuredMm = new Dictionary<string, double>(StringComparer.Ordinal) { [form.Width.Id] = Math.Clamp(size.WidthMm * scale / 100, form.Width.LeastMm, form.Width.MostMm) },
+                MeasuredMm = new Dictionary<string, double>(StringComparer.Ordinal) { [form.Width.Id] = Math.Clamp(
+                    size.WidthMm * scale / 100, form.Width.LeastMm, form.Width.MostMm) },
             }),
         job =>
         {
@@ -46,7 +52,10 @@ public class FindItTests
             return (off <= 0.5).Label($"{off} mm off on {job.Form} {job.Zone}: {string.Join(" | ", plan.Space.FindIt)}");
         });
 
-    /// <summary>The choice is the best by hand: on a towel one crease and one distance from the hem beat two distances from far edges; in a napkin's corner two near edges beat any crease.</summary>
+    /// <summary>
+    /// The choice is the best by hand: on a towel one crease and one distance from the hem beat two distances from far edges; in a napkin's
+    /// corner two near edges beat any crease.
+    /// </summary>
     [Fact]
     public void Fewest_and_most_reliable_wins()
     {
@@ -61,12 +70,16 @@ public class FindItTests
 
         // A pocket is measured from itself, not from the middle of the shirt.
         var shirt = Shirt.Form.At("m", "pocket");
-        Assert.StartsWith("pocket", FindIt.Choose(shirt, shirt.Zones[0], shirt.Zones[0].Usual.AnchorMm).Across.Id, StringComparison.Ordinal);
+        Assert.StartsWith("pocket", FindIt.Choose(shirt, shirt.Zones[0], shirt.Zones[0].Usual.AnchorMm).Across.Id,
+            StringComparison.Ordinal);
 
         static (string, string) Of(FoundFrom from) => (from.Across.Id, from.Level.Id);
     }
 
-    /// <summary>Paper promises 2 mm on woven and 4 mm on jersey (common practice), and level within 1 in 100; a long way from any landmark it promises less, not more.</summary>
+    /// <summary>
+    /// Paper promises 2 mm on woven and 4 mm on jersey (common practice), and level within 1 in 100; a long way from any landmark it
+    /// promises less, not more.
+    /// </summary>
     [Fact]
     public void What_paper_promises()
     {
@@ -77,7 +90,10 @@ public class FindItTests
         Assert.Contains("within 1 mm of each other", Jobs.Plan(Jobs.On("tea-towel", "Zoë")).Space.FindIt[^1], StringComparison.Ordinal);
     }
 
-    /// <summary>Does what the steps say. A crease lies half-way between what is laid on each other; a distance must stand in the sentence as it is followed.</summary>
+    /// <summary>
+    /// Does what the steps say. A crease lies half-way between what is laid on each other; a distance must stand in the sentence as it is
+    /// followed.
+    /// </summary>
     private static Pt Followed(Drawn item, Plan plan)
     {
         double? x = null, y = null;
@@ -93,9 +109,11 @@ public class FindItTests
                     continue;
                 }
 
-                Assert.True(landmark.Found != Found.Fold || creases.ContainsKey(landmark.Id), $"measured from {landmark.Id} before it was creased");
+                Assert.True(landmark.Found != Found.Fold || creases.ContainsKey(landmark.Id),
+                    $"measured from {landmark.Id} before it was creased");
                 var line = creases.GetValueOrDefault(landmark.Id) ?? landmark;
-                Assert.True(move.Mm == 0 || step.Text.Contains($"{move.Mm.ToString("0.#", CultureInfo.InvariantCulture)} mm", StringComparison.Ordinal), $"{move.Mm} mm is not said in: {step.Text}");
+                Assert.True(move.Mm == 0 || step.Text.Contains($"{move.Mm.ToString("0.#", CultureInfo.InvariantCulture)} mm",
+                    StringComparison.Ordinal), $"{move.Mm} mm is not said in: {step.Text}");
                 switch (way)
                 {
                     case Way.Left or Way.Right:
@@ -108,7 +126,8 @@ public class FindItTests
             }
         }
 
-        return new Pt(x ?? creases.Values.First(c => Math.Abs(c.From.X - c.To.X) < 0.01).From.X, y ?? creases.Values.First(c => Math.Abs(c.From.Y - c.To.Y) < 0.01).From.Y);
+        return new Pt(x ?? creases.Values.First(c => Math.Abs(c.From.X - c.To.X) < 0.01).From.X, y
+            ?? creases.Values.First(c => Math.Abs(c.From.Y - c.To.Y) < 0.01).From.Y);
     }
 
     private static Landmark Crease(Drawn item, Landmark fold)
@@ -131,7 +150,9 @@ public class FindItTests
 
         // Side on side: the crease is where one half of what is there lies on the other.
         var upright = Math.Abs(fold.From.X - fold.To.X) < 0.01;
-        var middle = upright ? (item.Outline.Min(p => p.X) + item.Outline.Max(p => p.X)) / 2 : (item.Outline.Min(p => p.Y) + item.Outline.Max(p => p.Y)) / 2;
-        return upright ? fold with { From = new Pt(middle, fold.From.Y), To = new Pt(middle, fold.To.Y) } : fold with { From = new Pt(fold.From.X, middle), To = new Pt(fold.To.X, middle) };
+        var middle = upright ? (item.Outline.Min(p => p.X) + item.Outline.Max(p => p.X)) / 2
+            : (item.Outline.Min(p => p.Y) + item.Outline.Max(p => p.Y)) / 2;
+        return upright ? fold with { From = new Pt(middle, fold.From.Y), To = new Pt(middle, fold.To.Y) } : fold
+            with { From = new Pt(fold.From.X, middle), To = new Pt(fold.To.X, middle) };
     }
 }

@@ -9,7 +9,9 @@ public class SpaceTests
 {
     private static readonly Drawn Towel = TeaTowel.Form.At("50x70");
 
-    /// <summary>By hand: a third of the cloth less 20 mm is 146.67 mm wide; the field ends 10 mm above the band, whose top lies 50 mm from the edge.</summary>
+    /// <summary>
+    /// By hand: a third of the cloth less 20 mm is 146.67 mm wide; the field ends 10 mm above the band, whose top lies 50 mm from the edge.
+    /// </summary>
     [Fact]
     public void The_field_of_a_towel_is_a_third_less_twenty()
     {
@@ -45,7 +47,8 @@ public class SpaceTests
     public void Several_wordings_stand_below_each_other()
     {
         var plan = Planning.Jobs.Make(
-            Jobs.Towel() with { Elements = [new("one", "Bread"), new("two", "Salt"), new("three", "Thyme")] }, Core.Planning.Workshop.Default);
+            Jobs.Towel() with { Elements = [new("one", "Bread"), new("two", "Salt"), new("three", "Thyme")] },
+                Core.Planning.Workshop.Default);
         Assert.True(plan.Elements[0].BoxMm.Y + plan.Elements[0].BoxMm.Height < plan.Elements[1].BoxMm.Y);
         Assert.True(plan.Elements[1].BoxMm.Y + plan.Elements[1].BoxMm.Height < plan.Elements[2].BoxMm.Y);
         Assert.NotNull(plan.Decision("words.size:two"));

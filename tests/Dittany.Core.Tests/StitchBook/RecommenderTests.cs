@@ -8,7 +8,10 @@ namespace Dittany.Core.Tests.StitchBook;
 
 public class RecommenderTests
 {
-    /// <summary>By height of capitals on woven cloth (from memory): under 6 backstitch 1, to 10 backstitch 2, to 16 backstitch 3, to 25 whipped 2, above chain 3 and 4.</summary>
+    /// <summary>
+    /// By height of capitals on woven cloth (from memory): under 6 backstitch 1, to 10 backstitch 2, to 16 backstitch 3, to 25 whipped 2,
+    /// above chain 3 and 4.
+    /// </summary>
     [Theory]
     [InlineData(5, "backstitch", 1)]
     [InlineData(8, "backstitch", 2)]
@@ -24,7 +27,9 @@ public class RecommenderTests
         Assert.Equal((stitch, strands), (part.Stitch, part.Strands));
     }
 
-    /// <summary>Knits prefer chain and split (from memory); where a split line would shut the letters a narrower stitch is taken and it says why.</summary>
+    /// <summary>
+    /// Knits prefer chain and split (from memory); where a split line would shut the letters a narrower stitch is taken and it says why.
+    /// </summary>
     [Theory]
     [InlineData("HE", 12, "split")]
     [InlineData("HE", 24, "chain")]
@@ -41,7 +46,10 @@ public class RecommenderTests
         Assert.Contains(decision.RuledOut, r => r.ChoiceId == "chain" && r.Because[0].Contains("wants at least", StringComparison.Ordinal));
     }
 
-    /// <summary>Least and comfortable capitals are nine and twelve lines high, to the half millimetre and a little grace (from memory; ISO 3098 has ten).</summary>
+    /// <summary>
+    /// Least and comfortable capitals are nine and twelve lines high, to the half millimetre and a little grace (from memory; ISO 3098 has
+    /// ten).
+    /// </summary>
     [Fact]
     public void Least_and_comfortable_heights_follow_the_line()
     {
@@ -82,9 +90,13 @@ public class RecommenderTests
         }
     }
 
-    /// <summary>Sagitta and turn in closed form: at its shortest stitch of 1 mm and 60° a joint, backstitch follows a bend of 0.955 mm; stem at 2 mm one of 2.1 mm.</summary>
+    /// <summary>
+    /// Sagitta and turn in closed form: at its shortest stitch of 1 mm and 60° a joint, backstitch follows a bend of 0.955 mm; stem at 2 mm
+    /// one of 2.1 mm.
+    /// </summary>
     [Theory]
     [InlineData("backstitch", 0.9549)]
     [InlineData("stem", 2.125)]
-    public void The_tightest_bend(string stitch, double radius) => Assert.Equal(radius, Tolerance.LeastRadiusMm(new Pair(Book.Find(stitch)!, 3)), 0.005);
+    public void The_tightest_bend(string stitch, double radius) =>
+        Assert.Equal(radius, Tolerance.LeastRadiusMm(new Pair(Book.Find(stitch)!, 3)), 0.005);
 }

@@ -44,7 +44,9 @@ public class BackstitchTests
         Assert.Equal(4, placed.Stitches.Count);
     }
 
-    /// <summary>Backstitch takes three times its line at no cloth thickness: once in front, twice behind (geometry of the stitch; common practice).</summary>
+    /// <summary>
+    /// Backstitch takes three times its line at no cloth thickness: once in front, twice behind (geometry of the stitch; common practice).
+    /// </summary>
     [Fact]
     public void Backstitch_takes_three_times_its_line()
     {
@@ -58,7 +60,8 @@ public class BackstitchTests
     [Fact]
     public void Lengths_grade_smoothly_into_a_bend()
     {
-        var stroke = new Stroke([Curve.Line(new Pt(0, 0), new Pt(20, 0)), .. Strokes.Arc(new Pt(20, 2), 2, -90, 90), Curve.Line(new Pt(20, 4), new Pt(0, 4))], false);
+        var stroke = new Stroke([Curve.Line(new Pt(0, 0), new Pt(20, 0)), .. Strokes.Arc(new Pt(20, 2), 2, -90, 90),
+            Curve.Line(new Pt(20, 4), new Pt(0, 4))], false);
         var lengths = Strokes.Sewn(stroke, Graded)!.Stitches.Select(s => s.LengthMm).ToArray();
         Assert.True(lengths.Min() < 1.5 && lengths.Max() > 2.2);
         for (var i = 1; i < lengths.Length; i++)
@@ -71,7 +74,8 @@ public class BackstitchTests
     public void The_uniform_school_keeps_one_length()
     {
         var stroke = new Stroke([Curve.Line(new Pt(0, 0), new Pt(20, 0)), .. Strokes.Arc(new Pt(20, 2), 2, -90, 90)], false);
-        var uniform = Strokes.Sewn(stroke, Graded with { Schools = new StitchSchools(LengthSchool.Uniform) })!.Stitches.Select(s => s.LengthMm).ToArray();
+        var uniform = Strokes.Sewn(stroke, Graded with { Schools = new StitchSchools(LengthSchool.Uniform) })!.Stitches.Select(s =>
+            s.LengthMm).ToArray();
         var graded = Strokes.Sewn(stroke, Graded)!.Stitches.Select(s => s.LengthMm).ToArray();
         Assert.True(uniform.Max() - uniform.Min() < 0.1);
         Assert.True(graded.Max() - graded.Min() > 0.3);

@@ -11,7 +11,10 @@ public class ClosedFormTests
 {
     private const double LineMm = 3000;
 
-    /// <summary>At no cloth thickness (geometry of the stitch): running 1 × the line, backstitch 3 ×; stem, outline and split with half overlap 3 ×; chain 3 × and a loop's width for each link.</summary>
+    /// <summary>
+    /// At no cloth thickness (geometry of the stitch): running 1 × the line, backstitch 3 ×; stem, outline and split with half overlap 3 ×;
+    /// chain 3 × and a loop's width for each link.
+    /// </summary>
     [Theory]
     [InlineData("backstitch", 3.0)]
     [InlineData("stem", 3.0)]
@@ -21,7 +24,10 @@ public class ClosedFormTests
     [InlineData("chain", 3.385)]
     public void Thread_over_line_without_thickness(string stitch, double times) => Assert.Equal(times, Over(stitch, 0), 2);
 
-    /// <summary>Metres of bundle a metre of line in cloth of 0.5 mm, no tails (from memory): running 1.2, backstitch 3.4, with whipping 1.4 more, stem, outline and split 3.5, chain 3.7.</summary>
+    /// <summary>
+    /// Metres of bundle a metre of line in cloth of 0.5 mm, no tails (from memory): running 1.2, backstitch 3.4, with whipping 1.4 more,
+    /// stem, outline and split 3.5, chain 3.7.
+    /// </summary>
     [Theory]
     [InlineData("backstitch", 3.4)]
     [InlineData("running", 1.2)]
@@ -44,10 +50,12 @@ public class ClosedFormTests
     private static double Over(string stitch, double thicknessMm)
     {
         var placed = Place(stitch, LineMm);
-        var rows = Routing.Order([new Piece("line", 0, 0, "thread", 1, placed.Stitches)], new RouteRules(10, false, 1e9, 1e9, thicknessMm, 1)).Rows;
+        var rows = Routing.Order([new Piece("line", 0, 0, "thread", 1, placed.Stitches)],
+            new RouteRules(10, false, 1e9, 1e9, thicknessMm, 1)).Rows;
         return rows.Sum(r => Routing.Use(placed.Stitches[r.Stitch], r.BackMm, thicknessMm)) / LineMm;
     }
 
     private static Placed Place(string stitch, double length) =>
-        Strokes.Sewn(Strokes.Line(length), StitchSpec.For(new Pair(Book.Find(stitch)!, 3), new StitchSchools()) with { WishedMm = Book.Find(stitch)!.Info.UsualLengthMm })!;
+        Strokes.Sewn(Strokes.Line(length), StitchSpec.For(new Pair(Book.Find(stitch)!, 3), new StitchSchools())
+            with { WishedMm = Book.Find(stitch)!.Info.UsualLengthMm })!;
 }

@@ -11,7 +11,9 @@ public class LineStitchTests
 {
     public static TheoryData<string> Lines() => [.. Book.Lines.Select(s => s.Id)];
 
-    /// <summary>Stem goes 1/8 in forward and 1/16 in back, coming up in the hole where the last but one ended (common practice): 3.2 and 1.6 mm.</summary>
+    /// <summary>
+    /// Stem goes 1/8 in forward and 1/16 in back, coming up in the hole where the last but one ended (common practice): 3.2 and 1.6 mm.
+    /// </summary>
     [Fact]
     public void Stem_goes_an_eighth_forward_and_a_sixteenth_back()
     {
@@ -72,7 +74,10 @@ public class LineStitchTests
         Assert.Equal(Book.Find("chain")!.LineWidthMm(3), across, 0.01);
     }
 
-    /// <summary>Running stitch is 3 mm of thread and 2 mm of cloth (from memory): 48 mm are ten stitches and nine gaps; a ring of 50 mm has as many gaps as stitches, all alike.</summary>
+    /// <summary>
+    /// Running stitch is 3 mm of thread and 2 mm of cloth (from memory): 48 mm are ten stitches and nine gaps; a ring of 50 mm has as many
+    /// gaps as stitches, all alike.
+    /// </summary>
     [Fact]
     public void Running_leaves_cloth_between_its_stitches()
     {
@@ -110,10 +115,14 @@ public class LineStitchTests
         Assert.Contains(corner, holes);
         Assert.Contains(new Pt(0, 0), holes);
         Assert.Contains(new Pt(14.3, 17.1), holes);
-        Assert.DoesNotContain(placed.Stitches, s => s.Shape != StitchShape.Whip && Math.Min(s.FromMm.X, s.ToMm.X) < 14.2 && Math.Max(s.FromMm.Y, s.ToMm.Y) > 0.1);
+        Assert.DoesNotContain(placed.Stitches, s => s.Shape != StitchShape.Whip && Math.Min(s.FromMm.X, s.ToMm.X) < 14.2
+            && Math.Max(s.FromMm.Y, s.ToMm.Y) > 0.1);
     }
 
-    /// <summary>Shorter on a bend than on the straight for every stitch that may vary, and one length for the school that keeps one (both common practice).</summary>
+    /// <summary>
+    /// Shorter on a bend than on the straight for every stitch that may vary, and one length for the school that keeps one (both common
+    /// practice).
+    /// </summary>
     [Theory]
     [InlineData("backstitch")]
     [InlineData("split")]
@@ -125,26 +134,32 @@ public class LineStitchTests
     {
         var r = Book.Find(stitch)!.Span == 1 ? 2 : 4;
         var stroke = new Stroke([Curve.Line(new Pt(0, 0), new Pt(30, 0)), .. Strokes.Arc(new Pt(30, r), r, -90, 90)], false);
-        double[] Lengths(LengthSchool school) => Strokes.Sewn(stroke, Spec(stitch, new StitchSchools(school)))!.Stitches.Where(s => s.Shape == StitchShape.Straight).Select(s => s.LengthMm).ToArray();
+        double[] Lengths(LengthSchool school) => Strokes.Sewn(stroke, Spec(stitch, new StitchSchools(school)))!.Stitches.Where(s =>
+            s.Shape == StitchShape.Straight).Select(s => s.LengthMm).ToArray();
         var (graded, uniform) = (Lengths(LengthSchool.Graded), Lengths(LengthSchool.Uniform));
         Assert.True(graded.Max() - graded.Min() > 0.3, $"graded {graded.Min()} to {graded.Max()}");
         Assert.True(uniform.Max() - uniform.Min() < 0.15, $"uniform {uniform.Min()} to {uniform.Max()}");
     }
 
-    /// <summary>The thread of stem lies on the outside of the bend where that is the school, and on one side throughout where it is not.</summary>
+    /// <summary>
+    /// The thread of stem lies on the outside of the bend where that is the school, and on one side throughout where it is not.
+    /// </summary>
     [Fact]
     public void The_stem_thread_keeps_its_side_or_follows_the_bend()
     {
         // In a frame with y down this arc turns to the right of travel: its outside is the left.
         var right = new Stroke(Strokes.Arc(default, 12, 180, 330).ToArray(), false);
-        int Side(Stroke stroke, SideSchool school) => Strokes.Sewn(stroke, Spec("stem", new StitchSchools(Stem: school)))!.Stitches.Select(s => s.Side).Distinct().Single();
+        int Side(Stroke stroke, SideSchool school) => Strokes.Sewn(stroke,
+            Spec("stem", new StitchSchools(Stem: school)))!.Stitches.Select(s => s.Side).Distinct().Single();
         Assert.Equal(1, Side(right, SideSchool.OneSide));
         Assert.Equal(-1, Side(right, SideSchool.OutsideOfBend));
         Assert.Equal(1, Side(right.Reversed(), SideSchool.OutsideOfBend));
         Assert.All(Strokes.Sewn(right, Spec("outline"))!.Stitches, s => Assert.Equal(-1, s.Side));
     }
 
-    /// <summary>Whipping goes from the far end back to the start, under every stitch, without piercing the cloth between: up once and down once.</summary>
+    /// <summary>
+    /// Whipping goes from the far end back to the start, under every stitch, without piercing the cloth between: up once and down once.
+    /// </summary>
     [Fact]
     public void Whipping_runs_back_to_the_start()
     {
@@ -159,7 +174,10 @@ public class LineStitchTests
         Assert.All(wraps, w => Assert.Equal(1, w.Side));
     }
 
-    /// <summary>On skin nothing behind is longer than 5 mm (common practice; the figure from memory): a backstitch is 2.5 mm at the most, a link 5 mm.</summary>
+    /// <summary>
+    /// On skin nothing behind is longer than 5 mm (common practice; the figure from memory): a backstitch is 2.5 mm at the most, a link 5
+    /// mm.
+    /// </summary>
     [Theory]
     [InlineData("backstitch", 2.5)]
     [InlineData("whipped-backstitch", 2.5)]
@@ -169,7 +187,8 @@ public class LineStitchTests
     public void On_skin_the_thread_behind_limits_the_stitch(string stitch, double most)
     {
         var spec = StitchSpec.For(new Pair(Book.Find(stitch)!, 3), new StitchSchools(LengthMm: 10), 5);
-        Assert.All(Strokes.Sewn(Strokes.Line(77.7), spec)!.Stitches.Where(s => s.Shape != StitchShape.Whip), s => Assert.True(s.LengthMm <= most + 0.001, $"{s.LengthMm}"));
+        Assert.All(Strokes.Sewn(Strokes.Line(77.7), spec)!.Stitches.Where(s => s.Shape != StitchShape.Whip), s =>
+            Assert.True(s.LengthMm <= most + 0.001, $"{s.LengthMm}"));
     }
 
     /// <summary>Dots are tiny straights under 12 mm capitals and knots from there, where there is room (from memory).</summary>
@@ -190,7 +209,8 @@ public class LineStitchTests
     [Fact]
     public void Knots_by_strands_and_wraps() => Assert.Equal((2.4, 19), (Knots.AcrossMm(3, 3), Knots.ThreadMm(3, 3)));
 
-    private static StitchSpec Spec(string stitch, StitchSchools? schools = null, int strands = 3) => StitchSpec.For(new Pair(Book.Find(stitch)!, strands), schools ?? new StitchSchools());
+    private static StitchSpec Spec(string stitch, StitchSchools? schools = null, int strands = 3) =>
+        StitchSpec.For(new Pair(Book.Find(stitch)!, strands), schools ?? new StitchSchools());
 
     private static class Words
     {

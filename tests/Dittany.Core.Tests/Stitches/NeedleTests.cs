@@ -21,11 +21,15 @@ public class NeedleTests
         return sewing.Done();
     }
 
-    /// <summary>Up, laid out 3 mm and held, down where it came up: twice 3 mm and round the tip by one and a half widths of three strands, 0.77 mm (geometry of a link).</summary>
+    /// <summary>
+    /// Up, laid out 3 mm and held, down where it came up: twice 3 mm and round the tip by one and a half widths of three strands, 0.77 mm
+    /// (geometry of a link).
+    /// </summary>
     [Fact]
     public void A_loop_is_there_and_back()
     {
-        var link = Way(3, [new Move(MoveKind.UpAt, new(0, 0)), new Move(MoveKind.HoldAt, new(3, 0)), new Move(MoveKind.DownAt, new(0, 0))])[0];
+        var link = Way(3, [new Move(MoveKind.UpAt, new(0, 0)), new Move(MoveKind.HoldAt, new(3, 0)),
+            new Move(MoveKind.DownAt, new(0, 0))])[0];
         Assert.Equal((StitchShape.Loop, 2), (link.Shape, link.Passes));
         Assert.Equal(6 + (1.5 * 0.77), link.ThreadMm, 3);
         Assert.Equal((new Pt(3, 0), new Pt(0, 0)), (link.ToMm, link.DownMm));
@@ -41,7 +45,10 @@ public class NeedleTests
         Assert.Equal([StitchShape.Loop, StitchShape.Tie, StitchShape.Straight], Way(3, loop, tie, tie).Select(s => s.Shape));
     }
 
-    /// <summary>Thread that slides under goes on from where it slid out, once round is √(pitch² + (π · width)²), and the needle meets the cloth only at both ends.</summary>
+    /// <summary>
+    /// Thread that slides under goes on from where it slid out, once round is √(pitch² + (π · width)²), and the needle meets the cloth only
+    /// at both ends.
+    /// </summary>
     [Fact]
     public void Sliding_under_goes_on_from_where_it_was()
     {
@@ -56,7 +63,10 @@ public class NeedleTests
         Assert.All(way, s => Assert.Equal((StitchShape.Whip, 1), (s.Shape, s.Side)));
     }
 
-    /// <summary>A needle that goes on ahead is quicker than one that goes back each time: the same holes as running and as backstitch (4 and 7 s, from memory).</summary>
+    /// <summary>
+    /// A needle that goes on ahead is quicker than one that goes back each time: the same holes as running and as backstitch (4 and 7 s,
+    /// from memory).
+    /// </summary>
     [Fact]
     public void Going_on_is_quicker_than_going_back()
     {
@@ -68,7 +78,9 @@ public class NeedleTests
         Assert.Equal(7, Sewn.Straights(2, [(holes[0], holes[1])])[0].Seconds);
     }
 
-    /// <summary>Turned stitches change ends and nothing else: the same thread, the same pace, for how a line is worked is a matter of the route.</summary>
+    /// <summary>
+    /// Turned stitches change ends and nothing else: the same thread, the same pace, for how a line is worked is a matter of the route.
+    /// </summary>
     [Fact]
     public void Turned_stitches_change_ends_and_nothing_else()
     {
@@ -82,13 +94,15 @@ public class NeedleTests
     }
 
     /// <summary>
-    /// Whatever the stitch: it begins on the front by coming up or by going on under thread, every thread that comes up goes down again before another does, and passes, length and seconds are those of its moves.
+    /// Whatever the stitch: it begins on the front by coming up or by going on under thread, every thread that comes up goes down again
+    /// before another does, and passes, length and seconds are those of its moves.
     /// </summary>
     [Theory]
     [MemberData(nameof(Lines))]
     public void Every_way_comes_up_and_goes_down_by_turns(string stitch)
     {
-        foreach (var stroke in new[] { Strokes.Line(40), Strokes.Circle(9), new Stroke([Curve.Line(default, new(14, 0)), Curve.Line(new(14, 0), new(14, 17))], false) })
+        foreach (var stroke in new[] { Strokes.Line(40), Strokes.Circle(9),
+            new Stroke([Curve.Line(default, new(14, 0)), Curve.Line(new(14, 0), new(14, 17))], false) })
         {
             var sewn = Strokes.Sewn(stroke, StitchSpec.For(new Pair(Book.Find(stitch)!, 3), new StitchSchools()))!.Stitches;
             var up = false;
@@ -116,12 +130,14 @@ public class NeedleTests
     public void Stitches_say_what_they_take()
     {
         var cotton = new Core.Materials.Thread(Core.Materials.Thread.Cotton, 2, "#000000");
-        var (line, dot, area) = (new Core.Designs.Shape("l", Line: Strokes.Line(9)), new Core.Designs.Shape("p", Point: default(Pt)), new Core.Designs.Shape("a", new Core.Designs.Area([Strokes.Circle(4)])));
+        var (line, dot, area) = (new Core.Designs.Shape("l", Line: Strokes.Line(9)), new Core.Designs.Shape("p", Point: default(Pt)),
+            new Core.Designs.Shape("a", new Core.Designs.Area([Strokes.Circle(4)])));
         foreach (var stitch in Book.All)
         {
             Assert.Equal(Book.Lines.Contains(stitch), stitch.Takes(line, cotton).Fits);
             Assert.NotEqual(Book.Lines.Contains(stitch), stitch.Takes(dot, cotton).Fits);
-            Assert.All(new[] { dot, area }.Select(s => stitch.Takes(s, cotton)).Where(j => !j.Fits), j => Assert.False(string.IsNullOrEmpty(j.Why) || string.IsNullOrEmpty(j.Cure)));
+            Assert.All(new[] { dot, area }.Select(s => stitch.Takes(s, cotton)).Where(j => !j.Fits), j =>
+                Assert.False(string.IsNullOrEmpty(j.Why) || string.IsNullOrEmpty(j.Cure)));
         }
 
         Assert.False(Book.Plainest.Takes(new Core.Designs.Shape("s", Line: Strokes.Line(0.5)), cotton).Fits);

@@ -4,7 +4,10 @@ using Dittany.Core.Threads;
 
 namespace Dittany.Core.Tests.Threads;
 
-/// <summary>How threads are cut, begun and ended, over every habit, use and number of strands: what each school takes of a length, and what is never left on skin.</summary>
+/// <summary>
+/// How threads are cut, begun and ended, over every habit, use and number of strands: what each school takes of a length, and what is never
+/// left on skin.
+/// </summary>
 public class CuttingTests
 {
     private static readonly string[] Washings = ["never", "by-hand", "sometimes", "often"];
@@ -17,10 +20,12 @@ public class CuttingTests
         from strands in new[] { 1, 2, 3, 4, 6 }
         from washed in Washings
         from skin in new[] { false, true }
-        select new CuttingQuestion(cut.ChoiceId, start.ChoiceId, finish.ChoiceId, use.ChoiceId, "halves", [strands], new Worn(skin ? "baby" : "nobody", skin, washed, "years", []), null, null, null);
+        select new CuttingQuestion(cut.ChoiceId, start.ChoiceId, finish.ChoiceId, use.ChoiceId, "halves", [strands],
+            new Worn(skin ? "baby" : "nobody", skin, washed, "years", []), null, null, null);
 
     /// <summary>
-    /// What a run can stitch is what is worked with less both tails; folded double, half of what is cut is worked with, and only an even number of strands can be folded.
+    /// What a run can stitch is what is worked with less both tails; folded double, half of what is cut is worked with, and only an even
+    /// number of strands can be folded.
     /// </summary>
     [Fact]
     public void A_length_is_used_up_whole()
@@ -31,7 +36,8 @@ public class CuttingTests
             var folded = (q.HabitUse == "doubled" || q.HabitCut == "forearm") && q.Strands.Single() % 2 == 0;
             Assert.Equal(folded, cutting.Doubled);
             Assert.Equal(cutting.CutMm / (folded ? 2 : 1), cutting.WorkingMm);
-            Assert.Equal(cutting.WorkingMm, Math.Max(cutting.FreshRunMm + cutting.Start.TailMm + cutting.Finish.TailMm, cutting.WorkingMm), 9);
+            Assert.Equal(cutting.WorkingMm, Math.Max(cutting.FreshRunMm + cutting.Start.TailMm + cutting.Finish.TailMm, cutting.WorkingMm),
+                9);
             Assert.Equal(cutting.WorkingMm, Math.Max(cutting.RunMm + cutting.Later.TailMm + cutting.Finish.TailMm, cutting.WorkingMm), 9);
             Assert.False(cutting.Later.Lump);
             Assert.True(cutting.Later.TailMm <= CuttingRoom.Under.TailMm);
@@ -45,7 +51,10 @@ public class CuttingTests
         }
     }
 
-    /// <summary>Nothing that leaves a lump is begun or ended with on skin, no bow where it is washed, no loop on a single thread: the habit gives way, and why is told.</summary>
+    /// <summary>
+    /// Nothing that leaves a lump is begun or ended with on skin, no bow where it is washed, no loop on a single thread: the habit gives
+    /// way, and why is told.
+    /// </summary>
     [Fact]
     public void Habits_give_way_to_skin_and_wash()
     {
@@ -66,11 +75,15 @@ public class CuttingTests
         }
     }
 
-    /// <summary>What is woven in runs 2 to 3 cm under stitches and is trimmed, a later length begins with 3 cm under them, and an away-knot stands 10 to 12 cm off (common practice).</summary>
+    /// <summary>
+    /// What is woven in runs 2 to 3 cm under stitches and is trimmed, a later length begins with 3 cm under them, and an away-knot stands
+    /// 10 to 12 cm off (common practice).
+    /// </summary>
     [Fact]
     public void Tails_are_as_long_as_the_trade_leaves_them()
     {
-        Assert.All(CuttingRoom.Finishes.Where(f => f.ChoiceId.Contains("weave", StringComparison.Ordinal)), f => Assert.InRange(f.TailMm, 20, 30));
+        Assert.All(CuttingRoom.Finishes.Where(f => f.ChoiceId.Contains("weave", StringComparison.Ordinal)), f =>
+            Assert.InRange(f.TailMm, 20, 30));
         Assert.Equal(30, CuttingRoom.Under.TailMm);
         Assert.InRange(CuttingRoom.Starts.Single(s => s.ChoiceId == "away-knot").TailMm, 100, 120);
         Assert.All(CuttingRoom.Starts.Concat(CuttingRoom.Finishes), e => Assert.False(string.IsNullOrEmpty(e.Source)));
@@ -80,25 +93,32 @@ public class CuttingTests
     [Fact]
     public void Coated_cloth_takes_no_away_knot()
     {
-        var q = new CuttingQuestion("450", "away-knot", "weave", "single", "halves", [3], new Worn("nobody", false, "never", "years", []), null, null, null, Coated: true);
+        var q = new CuttingQuestion("450", "away-knot", "weave", "single", "halves", [3], new Worn("nobody", false, "never", "years", []),
+            null, null, null, Coated: true);
         var start = CuttingRoom.Settle(q).Decisions.Single(d => d.Id == "thread.start");
         Assert.Equal("trapped-tail", start.ChoiceId);
-        Assert.Contains(start.RuledOut, r => r.ChoiceId == "away-knot" && r.Because[0].Contains("every needle hole", StringComparison.Ordinal));
+        Assert.Contains(start.RuledOut, r => r.ChoiceId == "away-knot"
+            && r.Because[0].Contains("every needle hole", StringComparison.Ordinal));
     }
 
-    /// <summary>How strands come apart (common practice): six part into three and three, one alone is drawn out, six are used as they come; and an odd number that cannot be folded offers the even ones beside it.</summary>
+    /// <summary>
+    /// How strands come apart (common practice): six part into three and three, one alone is drawn out, six are used as they come; and an
+    /// odd number that cannot be folded offers the even ones beside it.
+    /// </summary>
     [Theory]
     [InlineData(3, "three and three", "drawn out of")]
     [InlineData(1, "single strand straight up", "between the fingers")]
     [InlineData(2, "one at a time", "between the fingers")]
     public void Strands_come_apart_by_their_number(int strands, string told, string untold)
     {
-        var q = new CuttingQuestion("450", "away-knot", "weave", "doubled", "halves", [strands], new Worn("nobody", false, "never", "years", []), null, null, null);
+        var q = new CuttingQuestion("450", "away-knot", "weave", "doubled", "halves", [strands],
+            new Worn("nobody", false, "never", "years", []), null, null, null);
         var because = string.Join(' ', CuttingRoom.Settle(q).Decisions[0].Because);
         Assert.Contains(told, because, StringComparison.Ordinal);
         Assert.DoesNotContain(untold, because, StringComparison.Ordinal);
         Assert.Equal(strands % 2 == 1, because.Contains(strands == 1 ? "Take 2 instead" : "Take 2 or 4 instead", StringComparison.Ordinal));
-        Assert.DoesNotContain("Part the end", string.Join(' ', CuttingRoom.Settle(q with { Strands = [6] }).Decisions[0].Because), StringComparison.Ordinal);
+        Assert.DoesNotContain("Part the end", string.Join(' ', CuttingRoom.Settle(q with { Strands = [6] }).Decisions[0].Because),
+            StringComparison.Ordinal);
     }
 
     /// <summary>What she overrules is done, told with its harm, and stopped where it would lie on skin.</summary>
@@ -109,7 +129,8 @@ public class CuttingTests
     [InlineData(false, "away-knot", "weave", null)]
     public void What_she_overrules_is_done_and_told(bool skin, string start, string finish, Severity? told)
     {
-        var q = new CuttingQuestion("450", "away-knot", "weave", "single", "halves", [3], new Worn(skin ? "baby" : "nobody", skin, "often", "years", []), 700, start, finish);
+        var q = new CuttingQuestion("450", "away-knot", "weave", "single", "halves", [3],
+            new Worn(skin ? "baby" : "nobody", skin, "often", "years", []), 700, start, finish);
         var cutting = CuttingRoom.Settle(q);
         Assert.Equal((700, start, finish), (cutting.CutMm, cutting.Start.ChoiceId, cutting.Finish.ChoiceId));
         Assert.Equal(told, cutting.Cautions.Count == 0 ? null : cutting.Cautions.Max(c => c.Severity));
@@ -122,7 +143,8 @@ public class CuttingTests
     public void More_work_wants_more_thread(byte stitches, byte runs, byte thickness)
     {
         var cutting = CuttingRoom.Settle(All().First(q => q.HabitCut == "450" && q.HabitUse == "single"));
-        ThreadNeed Of(int n, int r, double t) => ThreadRoom.Sum(new("cotton", 3, "#000000"), Enumerable.Repeat((2.5, 5.0, 2), n).ToArray(), r, Math.Min(r, 1), r, cutting, t, "crewel-7");
+        ThreadNeed Of(int n, int r, double t) => ThreadRoom.Sum(new("cotton", 3, "#000000"), Enumerable.Repeat((2.5, 5.0, 2), n).ToArray(),
+            r, Math.Min(r, 1), r, cutting, t, "crewel-7");
         var (n, r, t) = ((int)stitches, runs % 40, thickness / 50.0);
         var need = Of(n, r, t);
         Assert.True(Of(n + 1, r, t).LengthMm > need.LengthMm);

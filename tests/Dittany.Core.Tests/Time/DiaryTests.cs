@@ -10,9 +10,13 @@ public class DiaryTests
     private static readonly Evenings Week = new(5, 60);
 
     /// <summary>Minutes of making, how many days it then hangs, and minutes of finishing.</summary>
-    private static Demand Wanted(int id, double making, int days, double finishing, DateOnly? due) => new(id, [new Leg(making, days), new Leg(finishing, 0, LegOf.Finishing)], due);
+    private static Demand Wanted(int id, double making, int days, double finishing, DateOnly? due) =>
+        new(id, [new Leg(making, days), new Leg(finishing, 0, LegOf.Finishing)], due);
 
-    /// <summary>Worked by hand: 90 min wanted Wednesday take Monday and half of Tuesday; the other, wanted later, has the rest of Tuesday and Wednesday.</summary>
+    /// <summary>
+    /// Worked by hand: 90 min wanted Wednesday take Monday and half of Tuesday; the other, wanted later, has the rest of Tuesday and
+    /// Wednesday.
+    /// </summary>
     [Fact]
     public void What_is_wanted_first_is_worked_first_and_evenings_are_shared()
     {
@@ -54,7 +58,8 @@ public class DiaryTests
         {
             var (demand, lain) = pair;
             Assert.Equal(demand.Id, lain.Id);
-            Assert.All(Enum.GetValues<LegOf>(), of => Assert.Equal(demand.Legs.Where(l => l.Of == of).Sum(l => l.Minutes), lain.Stints.Where(s => s.Of == of).Sum(s => s.Minutes), 0.5));
+            Assert.All(Enum.GetValues<LegOf>(), of => Assert.Equal(demand.Legs.Where(l => l.Of == of).Sum(l => l.Minutes),
+                lain.Stints.Where(s => s.Of == of).Sum(s => s.Minutes), 0.5));
             Assert.Equal(lain.Stints.Select(s => s.Of).Order(), lain.Stints.Select(s => s.Of));
 
             // While it hangs nobody works at it.
@@ -84,10 +89,16 @@ public class DiaryTests
         Assert.Equal((Stage.ToFinish, 5.0), (towel.Progress.Stage, towel.Progress.LeftMinutes));
         Assert.Equal((Stage.OnTheHoop, 30.0), (juniper.Progress.Stage, juniper.Progress.LeftMinutes));
         var said = Tonight.Tell([towel, juniper], Week, Monday);
-        Assert.Equal("Tonight: finish stitching Juniper, 25 min. Herb towel has dried and can be finished.", string.Concat(said.Select(s => s.Text)));
+        Assert.Equal("Tonight: finish stitching Juniper, 25 min. Herb towel has dried and can be finished.",
+            string.Concat(said.Select(s => s.Text)));
         Assert.Equal([2, 1], said.Where(s => s.Piece is not null).Select(s => s.Piece!.Value));
-        Assert.Contains("On Monday 8 March: begin", string.Concat(Tonight.Tell([Of(3, "Zoë", null, Monday.AddDays(20)) with { Lain = Diary.Alone(Demand.Of(3, work, Left.After(work, null, 4, 0, Monday), null), Week, Monday.AddDays(5)) }], Week, Monday.AddDays(5)).Select(s => s.Text)), StringComparison.Ordinal);
-        Assert.Contains("no evening to work on", string.Concat(Tonight.Tell([juniper with { Lain = Diary.Alone(juniper.Demand, new Evenings(0, 60), Monday) }], new Evenings(0, 60), Monday).Select(s => s.Text)), StringComparison.Ordinal);
+        Assert.Contains("On Monday 8 March: begin", string.Concat(Tonight.Tell(
+            [Of(3, "Zoë", null, Monday.AddDays(20)) with { Lain = Diary.Alone(
+            Demand.Of(3, work, Left.After(work, null, 4, 0, Monday), null), Week, Monday.AddDays(5)) }], Week,
+            Monday.AddDays(5)).Select(s => s.Text)), StringComparison.Ordinal);
+        Assert.Contains("no evening to work on", string.Concat(Tonight.Tell(
+            [juniper with { Lain = Diary.Alone(juniper.Demand, new Evenings(0, 60), Monday) }], new Evenings(0, 60), Monday).Select(s =>
+            s.Text)), StringComparison.Ordinal);
     }
 
     private static Arbitrary<Demand[]> Demands() => Arb.From(
@@ -99,5 +110,6 @@ public class DiaryTests
                      from due in Gen.Choose(-2, 30)
                      select (washing, making, days, finishing, due)).ListOf(n)
         select all.Select((d, i) => new Demand(
-            i + 1, [new Leg(d.washing, 1, LegOf.Washing), new Leg(d.making, d.days), new Leg(d.finishing, 0, LegOf.Finishing)], d.due < 0 ? null : Monday.AddDays(d.due))).ToArray());
+            i + 1, [new Leg(d.washing, 1, LegOf.Washing), new Leg(d.making, d.days), new Leg(d.finishing, 0, LegOf.Finishing)], d.due < 0
+                ? null : Monday.AddDays(d.due))).ToArray());
 }

@@ -7,7 +7,10 @@ public class SaidDayTests
     /// <summary>Monday 1 March 2027 (proleptic Gregorian calendar).</summary>
     private static readonly DateOnly Monday = new(2027, 3, 1);
 
-    /// <summary>Worked by hand on a calendar of March 2027. “Sunday week” is a week after the coming Sunday (Oxford English Dictionary, “week”, of days).</summary>
+    /// <summary>
+    /// Worked by hand on a calendar of March 2027. “Sunday week” is a week after the coming Sunday (Oxford English Dictionary, “week”, of
+    /// days).
+    /// </summary>
     [Theory]
     [InlineData("today", "2027-03-01")]
     [InlineData("tomorrow", "2027-03-02")]
@@ -44,7 +47,8 @@ public class SaidDayTests
     [InlineData("Easter", "2027-03-28")]
     [InlineData("advent", "2027-11-28")]
     [InlineData("end of the month", "2027-03-31")]
-    public void A_day_is_read_as_people_say_it(string said, string day) => Assert.Equal(DateOnly.Parse(day, System.Globalization.CultureInfo.InvariantCulture), SaidDay.Read(said, Monday));
+    public void A_day_is_read_as_people_say_it(string said, string day) =>
+        Assert.Equal(DateOnly.Parse(day, System.Globalization.CultureInfo.InvariantCulture), SaidDay.Read(said, Monday));
 
     [Theory]
     [InlineData("")]

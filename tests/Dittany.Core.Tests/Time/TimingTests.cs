@@ -17,12 +17,14 @@ public class TimingTests
     }
 
     /// <summary>Operations of a piece that is marked, stitched, rinsed, dried for so many minutes and pressed in five.</summary>
-    internal static IReadOnlyList<Operation> WorkOf(double stitching, double wait, double marking = 0, double rinsing = 0, Wait? afterMarking = null) => Work.Chain(
+    internal static IReadOnlyList<Operation> WorkOf(double stitching, double wait, double marking = 0, double rinsing = 0,
+        Wait? afterMarking = null) => Work.Chain(
     [
         new("mark", OpKind.Mark, Station.Transfer, Place.Table, [new("marking", marking)], ["Mark it."], afterMarking),
         new("stitch", OpKind.Stitch, Station.Stitches, Place.Needle, [new("stitching", stitching)], []),
         new("rinse", OpKind.Remove, Station.Finish, Place.Sink, [new("rinsing", rinsing)], ["Rinse it."]),
-        .. wait > 0 ? [new Operation("dry", OpKind.Dry, Station.Finish, Place.Line, [], ["Dry it."], new Wait(WaitKind.Drying, wait))] : Array.Empty<Operation>(),
+        .. wait > 0 ? [new Operation("dry", OpKind.Dry, Station.Finish, Place.Line, [], ["Dry it."], new Wait(WaitKind.Drying, wait))]
+            : Array.Empty<Operation>(),
         new("press", OpKind.Press, Station.Finish, Place.Iron, [new("pressing", 5)], ["Press it."]),
     ]);
 
@@ -42,16 +44,20 @@ public class TimingTests
     [Fact]
     public void What_shrinks_is_washed_first_and_dries_before_anything_is_marked()
     {
-        IReadOnlyList<Operation> work = Work.Chain([new("wash", OpKind.Wash, Station.Item, Place.Sink, [new("washing", 5)], ["Wash it."], new Wait(WaitKind.Drying, 600)), .. WorkOf(30, 360, marking: 10, rinsing: 10)]);
+        IReadOnlyList<Operation> work = Work.Chain([new("wash", OpKind.Wash, Station.Item, Place.Sink, [new("washing", 5)], ["Wash it."],
+            new Wait(WaitKind.Drying, 600)), .. WorkOf(30, 360, marking: 10, rinsing: 10)]);
         var fresh = Left.After(work, null, 3, 0, Monday);
         Assert.Equal(Monday.AddDays(2), Timing.Settle(work, fresh, new Evenings(5, 60), Monday, null).ReadyOn);
         var washed = Left.After(work, new Done(WashedOn: Monday), 3, 0, Monday);
         Assert.Equal((Stage.Washed, 55.0, Monday.AddDays(1)), (washed.Stage, washed.LeftMinutes, washed.DryOn));
         Assert.Equal(Monday.AddDays(2), Timing.Settle(work, washed, new Evenings(5, 60), Monday, null).ReadyOn);
-        Assert.Contains("washed and dry", Left.After(work, new Done(WashedOn: Monday), 3, 0, Monday.AddDays(1)).Told, StringComparison.Ordinal);
+        Assert.Contains("washed and dry", Left.After(work, new Done(WashedOn: Monday), 3, 0, Monday.AddDays(1)).Told,
+            StringComparison.Ordinal);
     }
 
-    /// <summary>Worked by hand: 150 min at 60 an evening are three evenings, Monday to Wednesday; it dries overnight; pressing is Thursday's.</summary>
+    /// <summary>
+    /// Worked by hand: 150 min at 60 an evening are three evenings, Monday to Wednesday; it dries overnight; pressing is Thursday's.
+    /// </summary>
     [Fact]
     public void Work_is_laid_over_evenings_and_dries_between()
     {
@@ -94,7 +100,8 @@ public class TimingTests
             select (minutes, wait, day)),
         input =>
         {
-            DateOnly Ready(int week) => Settle(input.minutes, input.wait, new Evenings(week, 60), Monday.AddDays(input.day), null).ReadyOn!.Value;
+            DateOnly Ready(int week) => Settle(input.minutes, input.wait, new Evenings(week, 60), Monday.AddDays(input.day),
+                null).ReadyOn!.Value;
             var daily = Ready(7);
             Assert.True(daily >= Monday.AddDays(input.day));
             Assert.All(Enumerable.Range(1, 6), week => Assert.True(Ready(week) >= daily));

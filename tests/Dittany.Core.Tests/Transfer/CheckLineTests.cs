@@ -24,7 +24,8 @@ public class CheckLineTests
     [InlineData(100.5, true)]
     [InlineData(99.4, false)]
     [InlineData(101, false)]
-    public void Half_a_millimetre_is_what_a_tape_can_tell(double measured, bool isTrue) => Assert.Equal(isTrue, CheckLine.Judge(measured, 1).True);
+    public void Half_a_millimetre_is_what_a_tape_can_tell(double measured, bool isTrue) =>
+        Assert.Equal(isTrue, CheckLine.Judge(measured, 1).True);
 
     [Theory]
     [InlineData(69)]
@@ -38,5 +39,6 @@ public class CheckLineTests
     }
 
     [Fact]
-    public void A_small_error_is_not_blamed_on_the_page() => Assert.DoesNotContain("100 %", CheckLine.Judge(101, 1).Text, StringComparison.Ordinal);
+    public void A_small_error_is_not_blamed_on_the_page() =>
+        Assert.DoesNotContain("100 %", CheckLine.Judge(101, 1).Text, StringComparison.Ordinal);
 }

@@ -5,7 +5,10 @@ namespace Dittany.Core.Tests.Transfer;
 
 public class MirrorProofTests
 {
-    /// <summary>Facts of the trade: hot iron, paper ironed on behind, and what is tacked from the wrong side are printed mirrored; film on top and tracing are not (common practice).</summary>
+    /// <summary>
+    /// Facts of the trade: hot iron, paper ironed on behind, and what is tacked from the wrong side are printed mirrored; film on top and
+    /// tracing are not (common practice).
+    /// </summary>
     [Theory]
     [InlineData("light-trace", false)]
     [InlineData("thin-cloth-trace", false)]
@@ -27,7 +30,9 @@ public class MirrorProofTests
         Assert.False(MirrorProof.ReadsRight(chain, !mirrored));
     }
 
-    /// <summary>A line drawn with a transfer pencil is mirrored too: it turns whatever it is used with once, and hot iron has that turn already.</summary>
+    /// <summary>
+    /// A line drawn with a transfer pencil is mirrored too: it turns whatever it is used with once, and hot iron has that turn already.
+    /// </summary>
     [Fact]
     public void A_transfer_pencil_turns_once_more()
     {
@@ -39,7 +44,10 @@ public class MirrorProofTests
         }
     }
 
-    /// <summary>Which method a maker takes (common practice): light through pale linen, film on dark cloth, no soaking of wool felt, no drawn line on terry.</summary>
+    /// <summary>
+    /// Which method a maker takes (common practice): light through pale linen, film on dark cloth, no soaking of wool felt, no drawn line
+    /// on terry.
+    /// </summary>
     [Theory]
     [InlineData("linen", "#f6f3ea", "light-trace")]
     [InlineData("linen", "#20242c", "film-traced")]

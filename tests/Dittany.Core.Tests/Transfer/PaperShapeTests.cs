@@ -7,18 +7,23 @@ using FsCheck.Fluent;
 
 namespace Dittany.Core.Tests.Transfer;
 
-/// <summary>Paper shapes: rough circles and outlines to be pushed about on the item (common practice: paper scraps about the size of the flowers).</summary>
+/// <summary>
+/// Paper shapes: rough circles and outlines to be pushed about on the item (common practice: paper scraps about the size of the flowers).
+/// </summary>
 public class PaperShapeTests
 {
     private static Plan Cushion(MotifAsked motif) => Jobs.Plan(new Job("cushion-cover", [], Jobs.Monday, Motifs: [motif]));
 
-    /// <summary>A regular polygon's corners lie on its circle; the paper round it is a circle larger by the spare and half the line.</summary>
+    /// <summary>
+    /// A regular polygon's corners lie on its circle; the paper round it is a circle larger by the spare and half the line.
+    /// </summary>
     [Theory]
     [InlineData(12, 20)]
     [InlineData(24, 8)]
     public void What_is_nearly_round_is_cut_as_a_circle(int corners, double radius)
     {
-        Pt[] ring = [.. Enumerable.Range(0, corners + 1).Select(i => new Pt(50 + (radius * Math.Cos(Math.Tau * i / corners)), 30 + (radius * Math.Sin(Math.Tau * i / corners))))];
+        Pt[] ring = [.. Enumerable.Range(0, corners + 1).Select(i =>
+            new Pt(50 + (radius * Math.Cos(Math.Tau * i / corners)), 30 + (radius * Math.Sin(Math.Tau * i / corners))))];
         var shape = PaperShape.Of("round", [ring], 1);
         Assert.True(shape.Round);
         Assert.Equal((50, 30), (Math.Round(shape.MiddleMm.X, 3), Math.Round(shape.MiddleMm.Y, 3)));
@@ -54,7 +59,9 @@ public class PaperShapeTests
         Assert.Equal(2 * PaperShape.SpareMm + 1, PaperShape.Of("knot", [[new(5, 5)]], 1).WidthMm, 1);
     }
 
-    /// <summary>Whatever it is, the paper stands for the room it wants: every stitch lies on it, and it hangs together in one piece.</summary>
+    /// <summary>
+    /// Whatever it is, the paper stands for the room it wants: every stitch lies on it, and it hangs together in one piece.
+    /// </summary>
     [ManyTimes(12, Arbitrary = [typeof(Motifs)])]
     public void All_stitches_lie_on_the_paper(MotifAsked motif)
     {
@@ -71,16 +78,20 @@ public class PaperShapeTests
     public void Nested_shapes_never_lie_on_each_other(PositiveInt seed, byte count)
     {
         var random = new System.Random(seed.Get);
-        var shapes = Enumerable.Range(0, count % 40).Select(i => PaperShape.Of($"{i}", [[new(0, 0), new(random.Next(5, 240), random.Next(5, 300))]], 1)).ToArray();
+        var shapes = Enumerable.Range(0, count % 40).Select(i =>
+            PaperShape.Of($"{i}", [[new(0, 0), new(random.Next(5, 240), random.Next(5, 300))]], 1)).ToArray();
         var (leaves, tooLarge) = PaperNest.Lay(shapes, 186, 239);
-        Assert.Equal(shapes.Select(s => s.Name).Order(StringComparer.Ordinal), leaves.SelectMany(l => l.Select(n => n.Shape.Name)).Concat(tooLarge.Select(s => s.Name)).Order(StringComparer.Ordinal));
+        Assert.Equal(shapes.Select(s => s.Name).Order(StringComparer.Ordinal),
+            leaves.SelectMany(l => l.Select(n => n.Shape.Name)).Concat(tooLarge.Select(s => s.Name)).Order(StringComparer.Ordinal));
         Assert.All(tooLarge, s => Assert.True(s.WidthMm > 186 || s.HeightMm > 239));
         foreach (var leaf in leaves)
         {
-            Assert.All(leaf, n => Assert.True(n.XMm >= 0 && n.YMm >= 0 && n.XMm + n.Shape.WidthMm <= 186.001 && n.YMm + n.Shape.HeightMm <= 239.001));
+            Assert.All(leaf, n => Assert.True(n.XMm >= 0 && n.YMm >= 0 && n.XMm + n.Shape.WidthMm <= 186.001 && n.YMm
+                + n.Shape.HeightMm <= 239.001));
             foreach (var (a, b) in leaf.SelectMany((a, i) => leaf.Skip(i + 1).Select(b => (a, b))))
             {
-                Assert.True(a.XMm + a.Shape.WidthMm <= b.XMm + 0.001 || b.XMm + b.Shape.WidthMm <= a.XMm + 0.001 || a.YMm + a.Shape.HeightMm <= b.YMm + 0.001 || b.YMm + b.Shape.HeightMm <= a.YMm + 0.001);
+                Assert.True(a.XMm + a.Shape.WidthMm <= b.XMm + 0.001 || b.XMm + b.Shape.WidthMm <= a.XMm + 0.001 || a.YMm
+                    + a.Shape.HeightMm <= b.YMm + 0.001 || b.YMm + b.Shape.HeightMm <= a.YMm + 0.001);
             }
         }
     }

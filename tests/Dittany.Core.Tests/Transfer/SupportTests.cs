@@ -10,7 +10,10 @@ namespace Dittany.Core.Tests.Transfer;
 /// <summary>Stabilisers, markers, and the order of what is done.</summary>
 public class SupportTests
 {
-    /// <summary>Knits get a soft fusible knit or, where the iron must stay off, a soft cut-away; lettering on pile gets film on top and a backing (common practice).</summary>
+    /// <summary>
+    /// Knits get a soft fusible knit or, where the iron must stay off, a soft cut-away; lettering on pile gets film on top and a backing
+    /// (common practice).
+    /// </summary>
     [Theory]
     [InlineData("linen", "none")]
     [InlineData("canvas", "none")]
@@ -25,7 +28,9 @@ public class SupportTests
     public void What_supports_each_cloth(string cloth, string stabiliser) =>
         Assert.Equal(stabiliser, StabiliserRules.Settle(Facts(cloth), Methods.Find("tissue")!, null, []).Id);
 
-    /// <summary>The backing of a knit is fused before marking, and lies until it is cool; film carries the drawing only (common practice).</summary>
+    /// <summary>
+    /// The backing of a knit is fused before marking, and lies until it is cool; film carries the drawing only (common practice).
+    /// </summary>
     [Fact]
     public void A_knit_is_backed_before_it_is_marked()
     {
@@ -59,10 +64,14 @@ public class SupportTests
     public void Markers_are_refused_with_their_reason(string method, string marker, string cloth, string reason)
     {
         var facts = cloth == "dark" ? Facts("linen", "#20242c") : Facts(cloth);
-        Assert.Contains(MarkerRules.Against(Inks.Find(marker)!, Methods.Find(method)!, facts), r => r.Contains(reason, StringComparison.Ordinal));
+        Assert.Contains(MarkerRules.Against(Inks.Find(marker)!, Methods.Find(method)!, facts), r =>
+            r.Contains(reason, StringComparison.Ordinal));
     }
 
-    /// <summary>An air-fading mark is good for one sitting; chalk for one; graphite greys pale thread; a permanent line wants covering (common practice, figures from memory).</summary>
+    /// <summary>
+    /// An air-fading mark is good for one sitting; chalk for one; graphite greys pale thread; a permanent line wants covering (common
+    /// practice, figures from memory).
+    /// </summary>
     [Fact]
     public void Markers_by_hours_thread_and_line()
     {
@@ -79,18 +88,25 @@ public class SupportTests
         Assert.NotEmpty(MarkerRules.Against(Inks.Find("pigment-pen")!, trace, facts with { LineWidthMm = 0.4 }));
     }
 
-    /// <summary>What comes out, comes out in the order that works: threads, cold water, film in warm, the iron last (common practice).</summary>
+    /// <summary>
+    /// What comes out, comes out in the order that works: threads, cold water, film in warm, the iron last (common practice).
+    /// </summary>
     [Fact]
     public void Cold_water_comes_before_warm_and_the_iron_last()
     {
-        var plan = Jobs.Plan(Jobs.On("napkin", overrules: [("transfer.method", "light-trace"), ("transfer.marker", "water-erasable"), ("transfer.stabiliser", "film-on-top")]));
+        var plan = Jobs.Plan(Jobs.On("napkin", overrules: [("transfer.method", "light-trace"), ("transfer.marker", "water-erasable"),
+            ("transfer.stabiliser", "film-on-top")]));
         var steps = plan.Removal.Concat(plan.Finish).ToList();
         int At(string words) => steps.FindIndex(s => s.Contains(words, StringComparison.OrdinalIgnoreCase));
-        Assert.True(At("away-knots") < At("cold water") && At("cold water") < At("30 °C") && At("30 °C") < At("press face down") && At("press face down") < At("ring of the hoop"), string.Join(" | ", steps));
+        Assert.True(At("away-knots") < At("cold water") && At("cold water") < At("30 °C") && At("30 °C") < At("press face down")
+            && At("press face down") < At("ring of the hoop"), string.Join(" | ", steps));
         Assert.Contains(plan.Cautions, c => c.Text.Contains("No iron, steam or hot car", StringComparison.Ordinal));
     }
 
-    /// <summary>The mirror proof holds for every method with every marker it takes: words put on paper as derived read right, the other way they do not.</summary>
+    /// <summary>
+    /// The mirror proof holds for every method with every marker it takes: words put on paper as derived read right, the other way they do
+    /// not.
+    /// </summary>
     [Fact]
     public void Every_method_and_marker_reads_right_one_way_only()
     {
@@ -102,7 +118,8 @@ public class SupportTests
                 var mirrored = plan.Transfer.PrintMirrored!.Value;
                 Assert.True(MirrorProof.ReadsRight(plan.Transfer.Chain, mirrored), $"{method.Id} with {marker.Id}");
                 Assert.False(MirrorProof.ReadsRight(plan.Transfer.Chain, !mirrored));
-                Assert.Contains(plan.Decision("transfer.method")!.Because, b => b.Contains(mirrored ? "printed mirrored" : "as it reads", StringComparison.Ordinal));
+                Assert.Contains(plan.Decision("transfer.method")!.Because, b =>
+                    b.Contains(mirrored ? "printed mirrored" : "as it reads", StringComparison.Ordinal));
             }
         }
 
@@ -117,5 +134,6 @@ public class SupportTests
         Assert.Equal(2, Jobs.Plan(Jobs.On("tote", "Bread & Salt")).Transfer.Sheets);
     }
 
-    private static TransferFacts Facts(string cloth, string colour = "#ffffff") => new(ThreadAndHoopTests.ClothOf(cloth, colour), ["light-box", "window", "ink-jet", "iron"], 15, 1);
+    private static TransferFacts Facts(string cloth, string colour = "#ffffff") =>
+        new(ThreadAndHoopTests.ClothOf(cloth, colour), ["light-box", "window", "ink-jet", "iron"], 15, 1);
 }

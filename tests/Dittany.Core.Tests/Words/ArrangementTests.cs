@@ -12,7 +12,8 @@ public class ArrangementTests
 
     public static TheoryData<string, string> Ways() => new()
     {
-        { "arc", "outside" }, { "arc", "inside" }, { "ring", "outside" }, { "ring", "inside" }, { "slope", "outside" }, { "corner", "outside" }, { "edge", "outside" }, { "spaced", "outside" }, { "monogram", "outside" },
+        { "arc", "outside" }, { "arc", "inside" }, { "ring", "outside" }, { "ring", "inside" }, { "slope", "outside" },
+            { "corner", "outside" }, { "edge", "outside" }, { "spaced", "outside" }, { "monogram", "outside" },
     };
 
     /// <summary>The rule for every arrangement: at 0.995 of the largest told nothing overflows, at 1.01 of it something does.</summary>
@@ -23,15 +24,20 @@ public class ArrangementTests
         foreach (var (form, text) in new[] { ("tea-towel", "Anna"), ("napkin", "Ida"), ("apron", "Zoë Lind") })
         {
             var words = way == "monogram" ? "ABC" : text;
-            Job With(double? cap) => new(form, [new WordingAsked("w", words, Arrangement: way, Reading: reading is "inside" ? reading : null, Rows: 1, CapHeightMm: cap, Stitch: "backstitch", Strands: 1)], Jobs.Monday);
+            Job With(double? cap) => new(form, [new WordingAsked("w", words, Arrangement: way, Reading: reading is "inside" ? reading
+                : null, Rows: 1, CapHeightMm: cap, Stitch: "backstitch", Strands: 1)], Jobs.Monday);
             var largest = Jobs.Plan(With(null)).Elements[0].LargestCapHeightMm;
             Assert.True(largest > 4, $"{form} {way} holds only {largest}");
             Assert.Equal(0, Jobs.Plan(With(largest * 0.995)).Elements[0].OverflowsMm);
-            Assert.True(Jobs.Plan(With(Math.Min(300, largest * 1.01))).Elements[0].OverflowsMm > 0, $"{form} {way} is larger than {largest}");
+            Assert.True(Jobs.Plan(With(Math.Min(300, largest * 1.01))).Elements[0].OverflowsMm > 0,
+                $"{form} {way} is larger than {largest}");
         }
     }
 
-    /// <summary>Letters on a ring stand on its circle, evenly turned: each base line touches the circle of the stated radius, and each letter's upright points from the centre.</summary>
+    /// <summary>
+    /// Letters on a ring stand on its circle, evenly turned: each base line touches the circle of the stated radius, and each letter's
+    /// upright points from the centre.
+    /// </summary>
     [Fact]
     public void Round_a_ring_letters_stand_on_the_circle()
     {
@@ -47,7 +53,9 @@ public class ArrangementTests
         }
     }
 
-    /// <summary>A ring that the words nearly fill is closed: the way from the last letter to the first is that of a word space, as between words.</summary>
+    /// <summary>
+    /// A ring that the words nearly fill is closed: the way from the last letter to the first is that of a word space, as between words.
+    /// </summary>
     [Fact]
     public void A_ring_of_many_letters_closes()
     {
@@ -60,14 +68,18 @@ public class ArrangementTests
         static Pt Middle(SetLetter l) => l.Lines.SelectMany(x => x).Aggregate((a, b) => a + b) * (1.0 / l.Lines.Sum(x => x.Count));
     }
 
-    /// <summary>On a tight bend feet or heads lean together: no two letters come nearer than they would on a straight line, or than the least gap of straight spacing.</summary>
+    /// <summary>
+    /// On a tight bend feet or heads lean together: no two letters come nearer than they would on a straight line, or than the least gap of
+    /// straight spacing.
+    /// </summary>
     [Theory]
     [InlineData(false)]
     [InlineData(true)]
     public void Nothing_touches_inside_a_tight_arc(bool inside)
     {
         var straight = Setting.Lay(Hand, ["Mummelwald"], Stands.OnMiddle).Letters;
-        var bent = Settings.Lay(Hand, ["Mummelwald"], Stands.OnMiddle, new Arrangement(WordWay.Arc, inside, RadiusMm: 25)).At(10, false).Letters;
+        var bent = Settings.Lay(Hand, ["Mummelwald"], Stands.OnMiddle, new Arrangement(WordWay.Arc, inside, RadiusMm: 25)).At(10,
+            false).Letters;
         for (var i = 1; i < bent.Count; i++)
         {
             var between = bent[i - 1].Lines.Min(a => bent[i].Lines.Min(b => Polyline.Between(a, b)));
@@ -75,11 +87,15 @@ public class ArrangementTests
         }
     }
 
-    /// <summary>Words along an edge keep their distance from it: every foot of every letter lies as far from it as the base line does, within what a turned letter's width bends away.</summary>
+    /// <summary>
+    /// Words along an edge keep their distance from it: every foot of every letter lies as far from it as the base line does, within what a
+    /// turned letter's width bends away.
+    /// </summary>
     [Fact]
     public void Along_an_edge_the_distance_is_kept()
     {
-        var arc = Enumerable.Range(0, 91).Select(i => new Pt(-100 * Math.Cos(Math.PI * i / 90), -100 * Math.Sin(Math.PI * i / 90))).ToArray();
+        var arc = Enumerable.Range(0, 91).Select(i => new Pt(-100 * Math.Cos(Math.PI * i / 90),
+            -100 * Math.Sin(Math.PI * i / 90))).ToArray();
         var path = Core.Space.EdgePath.Beside(arc, new Pt(0, -80), 20);
         Assert.All(path, p => Assert.InRange(p.Length, 79.8, 80.2));
         Assert.Contains(path, p => p.To(new Pt(0, -80)) < 1.5);
@@ -90,7 +106,8 @@ public class ArrangementTests
     [Fact]
     public void A_ring_too_small_says_the_least_radius()
     {
-        Job With(double radius) => new("quilt-block", [new WordingAsked("w", "Happily ever after", Arrangement: "ring", RadiusMm: radius, CapHeightMm: 12)], Jobs.Monday);
+        Job With(double radius) => new("quilt-block", [new WordingAsked("w", "Happily ever after", Arrangement: "ring", RadiusMm: radius,
+            CapHeightMm: 12)], Jobs.Monday);
         var concern = Assert.Single(Jobs.Plan(With(15)).Elements[0].Concerns, c => c.What == "overflows");
         var least = concern.Remedies.Single(r => r.RadiusMm is not null).RadiusMm!.Value;
         Assert.Contains(Core.Measures.Say.Length(least), concern.Text, StringComparison.Ordinal);
@@ -119,7 +136,8 @@ public class ArrangementTests
     public void A_frame_stands_clear_of_its_words(string motif, string text)
     {
         var drawn = Core.Motifs.MotifLibrary.Find(motif)!;
-        var setting = Settings.Lay(Hand, [text], Stands.OnMiddle, null, new Ornament(motif, OrnamentPlace.Around, (w, h) => drawn.DrawAround(w, h))).At(10, false);
+        var setting = Settings.Lay(Hand, [text], Stands.OnMiddle, null,
+            new Ornament(motif, OrnamentPlace.Around, (w, h) => drawn.DrawAround(w, h))).At(10, false);
         var near = setting.Letters.SelectMany(l => l.Lines).Min(a => setting.Ornaments.Min(o => Polyline.Between(a, o.Line)));
         Assert.True(near > 0.15, $"{motif} comes to {near} of the capitals");
     }
@@ -136,7 +154,8 @@ public class ArrangementTests
         var heart = Core.Motifs.MotifLibrary.Find("heart")!;
         foreach (var text in new[] { "Emil Finn", "Ida Jill" })
         {
-            var setting = Settings.Lay(Hand, [text], Stands.OnMiddle, null, new Ornament("heart", place, (w, h) => heart.DrawWithin(w, h))).At(10, false);
+            var setting = Settings.Lay(Hand, [text], Stands.OnMiddle, null,
+                new Ornament("heart", place, (w, h) => heart.DrawWithin(w, h))).At(10, false);
             Assert.NotEmpty(setting.Ornaments);
             var near = setting.Letters.SelectMany(l => l.Lines).Min(a => setting.Ornaments.Min(o => Polyline.Between(a, o.Line)));
             Assert.True(near > 0.05, $"{place} comes to {near} of the capitals");

@@ -4,14 +4,17 @@ using Dittany.Core.Words;
 namespace Dittany.Core.Tests.Words;
 
 /// <summary>
-/// Shapes whose medial axis is known exactly from geometry: a stadium's is its middle segment, a ring's the circle half way between its edges, a rectangle's its middle line, a sector of a
-/// ring's the arc. Letters here are 20 mm high with strokes of 3 mm, so that a unit is a millimetre: within 0.3 mm is what is promised.
+/// Shapes whose medial axis is known exactly from geometry: a stadium's is its middle segment, a ring's the circle half way between its
+/// edges, a rectangle's its middle line, a sector of a ring's the arc. Letters here are 20 mm high with strokes of 3 mm, so that a unit is
+/// a millimetre: within 0.3 mm is what is promised.
 /// </summary>
 public class CentreLineTests
 {
     private const double WithinMm = 0.3;
 
-    private static Pt[] Arc(Pt c, double r, double from, double to, int n) => Enumerable.Range(0, n + 1).Select(i => (from + ((to - from) * i / n)) * Math.PI / 180).Select(a => c + new Pt(r * Math.Cos(a), r * Math.Sin(a))).ToArray();
+    private static Pt[] Arc(Pt c, double r, double from, double to, int n) =>
+        Enumerable.Range(0, n + 1).Select(i => (from + ((to - from) * i / n)) * Math.PI / 180).Select(a => c
+        + new Pt(r * Math.Cos(a), r * Math.Sin(a))).ToArray();
 
     [Fact]
     public void A_stadium_has_its_middle_segment()
@@ -61,7 +64,8 @@ public class CentreLineTests
     [Fact]
     public void Serifs_leave_no_line()
     {
-        Pt[] ring = [new(0, 0), new(7, 0), new(7, 1), new(5, 2), new(5, 18), new(7, 19), new(7, 20), new(0, 20), new(0, 19), new(2, 18), new(2, 2), new(0, 1)];
+        Pt[] ring = [new(0, 0), new(7, 0), new(7, 1), new(5, 2), new(5, 18), new(7, 19), new(7, 20), new(0, 20), new(0, 19), new(2, 18),
+            new(2, 2), new(0, 1)];
         var stroke = Assert.Single(CentreLine.Of([ring], yUp: false));
         Assert.All(stroke.Points.Where(p => p.Y is > 3 and < 17), p => Assert.InRange(p.X, 3.5 - WithinMm, 3.5 + WithinMm));
     }
@@ -75,7 +79,8 @@ public class CentreLineTests
     {
         Pt[] ring = shape switch
         {
-            "cross" => [new(8.5, 0), new(11.5, 0), new(11.5, 8.5), new(20, 8.5), new(20, 11.5), new(11.5, 11.5), new(11.5, 20), new(8.5, 20), new(8.5, 11.5), new(0, 11.5), new(0, 8.5), new(8.5, 8.5)],
+            "cross" => [new(8.5, 0), new(11.5, 0), new(11.5, 8.5), new(20, 8.5), new(20, 11.5), new(11.5, 11.5), new(11.5, 20),
+                new(8.5, 20), new(8.5, 11.5), new(0, 11.5), new(0, 8.5), new(8.5, 8.5)],
             "tee" => [new(0, 0), new(20, 0), new(20, 3), new(11.5, 3), new(11.5, 20), new(8.5, 20), new(8.5, 3), new(0, 3)],
             _ => [new(0, 0), new(3, 0), new(3, 17), new(14, 17), new(14, 20), new(0, 20)],
         };
@@ -84,7 +89,8 @@ public class CentreLineTests
         if (shape == "cross")
         {
             Assert.All(lines, l => Assert.InRange(Polyline.ToLine(new Pt(10, 10), l.Points), 0, WithinMm));
-            Assert.All(lines.SelectMany(l => l.Points), p => Assert.True(Math.Abs(p.X - 10) < WithinMm || Math.Abs(p.Y - 10) < WithinMm, $"{p}"));
+            Assert.All(lines.SelectMany(l => l.Points), p => Assert.True(Math.Abs(p.X - 10) < WithinMm || Math.Abs(p.Y - 10) < WithinMm,
+                $"{p}"));
         }
     }
 

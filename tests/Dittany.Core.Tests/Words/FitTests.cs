@@ -13,11 +13,14 @@ public class FitTests
     public void A_square_grows_to_the_nearer_edge() =>
         Assert.Equal(60, Fit.LargestCapMm(Region.Rectangle(0, 0, 100, 60), new Pt(50, 30), [Square]), 6);
 
-    /// <summary>With a button of 6 mm radius 10 mm from the anchor, a square outline first meets it, then passes round it: fitting is not monotone.</summary>
+    /// <summary>
+    /// With a button of 6 mm radius 10 mm from the anchor, a square outline first meets it, then passes round it: fitting is not monotone.
+    /// </summary>
     [Fact]
     public void A_button_inside_the_letter_is_passed_by()
     {
-        var button = Region.Of(Enumerable.Range(0, 64).Select(i => new Pt(50 + (6 * Math.Cos(i * Math.PI / 32)), 40 + (6 * Math.Sin(i * Math.PI / 32)))).ToArray());
+        var button = Region.Of(Enumerable.Range(0, 64).Select(i =>
+            new Pt(50 + (6 * Math.Cos(i * Math.PI / 32)), 40 + (6 * Math.Sin(i * Math.PI / 32)))).ToArray());
         var field = Region.Rectangle(0, 0, 100, 60).Without(button);
         Assert.Equal(60, Fit.LargestCapMm(field, new Pt(50, 30), [Square]), 6);
 
@@ -46,14 +49,16 @@ public class FitTests
         input =>
         {
             var ring = Enumerable.Range(0, input.corners).Select(i => new Pt(
-                input.radii[i] * Math.Cos(2 * Math.PI * i / input.corners), input.radii[i] * Math.Sin(2 * Math.PI * i / input.corners))).ToArray();
+                input.radii[i] * Math.Cos(2 * Math.PI * i / input.corners),
+                    input.radii[i] * Math.Sin(2 * Math.PI * i / input.corners))).ToArray();
             var field = Region.Of(ring);
             if (input.hole > 8)
             {
                 field = field.Without(Region.Rectangle(input.hole, -3, 5, 6));
             }
 
-            var lines = UprightHand.Alphabet.Find("S")!.Lines.Select(l => (IReadOnlyList<Pt>)l.Select(p => new Pt((p.X - 30) / 100, (50 - p.Y) / 100)).ToArray()).ToArray();
+            var lines = UprightHand.Alphabet.Find("S")!.Lines.Select(l =>
+                (IReadOnlyList<Pt>)l.Select(p => new Pt((p.X - 30) / 100, (50 - p.Y) / 100)).ToArray()).ToArray();
             var anchor = new Pt(input.x, input.y);
             if (!field.Offset(-1).Holds(anchor))
             {
@@ -70,7 +75,8 @@ public class FitTests
             for (var cap = largest * 1.005; cap < 250; cap += 0.7)
             {
                 var grown = lines[0].Select(p => anchor + (p * cap)).ToArray();
-                Assert.True(grown.Any(p => !field.Holds(p)) || field.Rings.Any(r => Crosses(grown, r)), $"fits at {cap}, and {largest} was said to be the largest");
+                Assert.True(grown.Any(p => !field.Holds(p)) || field.Rings.Any(r => Crosses(grown, r)),
+                    $"fits at {cap}, and {largest} was said to be the largest");
             }
         });
 
@@ -90,7 +96,10 @@ public class FitTests
         return false;
     }
 
-    /// <summary>Wherever it is looked for first, the same is found: to a quarter of a percent below what fits, never above, and nothing where nothing fits.</summary>
+    /// <summary>
+    /// Wherever it is looked for first, the same is found: to a quarter of a percent below what fits, never above, and nothing where
+    /// nothing fits.
+    /// </summary>
     [ManyTimes(300)]
     public void What_is_expected_does_not_change_what_is_found(byte limit, byte expected, byte likely)
     {
@@ -129,7 +138,10 @@ public class FitTests
         Assert.InRange(tried, 1, 3);
     }
 
-    /// <summary>In a room without bays only the hull is looked at, and it comes to the same as cutting the room in two and fitting into a room that has a hair of a bay.</summary>
+    /// <summary>
+    /// In a room without bays only the hull is looked at, and it comes to the same as cutting the room in two and fitting into a room that
+    /// has a hair of a bay.
+    /// </summary>
     [ManyTimes(100)]
     public void A_room_without_bays_gives_the_same_as_one_with_a_hair(byte corners, sbyte x, sbyte y)
     {
@@ -143,12 +155,15 @@ public class FitTests
         ring.Insert(1, middle * 0.9999999);
         var hair = Region.Of(ring);
         Assert.False(hair.IsConvex);
-        var lines = UprightHand.Alphabet.Find("g")!.Lines.Select(l => (IReadOnlyList<Pt>)l.Select(p => new Pt((p.X - 30) / 100, (50 - p.Y) / 100)).ToArray()).ToArray();
+        var lines = UprightHand.Alphabet.Find("g")!.Lines.Select(l =>
+            (IReadOnlyList<Pt>)l.Select(p => new Pt((p.X - 30) / 100, (50 - p.Y) / 100)).ToArray()).ToArray();
         var anchor = new Pt(x / 5.0, y / 8.0);
         Assert.Equal(Fit.LargestCapMm(hair, anchor, lines), Fit.LargestCapMm(plain, anchor, lines), 1e-4);
     }
 
-    /// <summary>In a room all of whose edge is seen the quick answer is the one that comes of looking at every size in fine steps.</summary>
+    /// <summary>
+    /// In a room all of whose edge is seen the quick answer is the one that comes of looking at every size in fine steps.
+    /// </summary>
     [Fact]
     public void A_room_seen_whole_is_fitted_exactly()
     {
@@ -157,10 +172,12 @@ public class FitTests
         for (var n = 0; n < 200; n++)
         {
             var corners = random.Next(5, 40);
-            var ring = Enumerable.Range(0, corners).Select(i => Math.Tau * i / corners).Select(a => new Pt(Math.Cos(a), Math.Sin(a)) * (20 + (random.NextDouble() * 40))).ToArray();
+            var ring = Enumerable.Range(0, corners).Select(i => Math.Tau * i / corners).Select(a =>
+                new Pt(Math.Cos(a), Math.Sin(a)) * (20 + (random.NextDouble() * 40))).ToArray();
             var room = Region.Of(ring);
             var anchor = new Pt((random.NextDouble() - 0.5) * 12, (random.NextDouble() - 0.5) * 12);
-            var lines = Enumerable.Range(0, 4).Select(_ => (IReadOnlyList<Pt>)Enumerable.Range(0, random.Next(1, 6)).Select(_ => new Pt((random.NextDouble() - 0.5) * 4, (random.NextDouble() - 0.5) * 4)).ToArray()).ToArray();
+            var lines = Enumerable.Range(0, 4).Select(_ => (IReadOnlyList<Pt>)Enumerable.Range(0, random.Next(1, 6)).Select(_ =>
+                new Pt((random.NextDouble() - 0.5) * 4, (random.NextDouble() - 0.5) * 4)).ToArray()).ToArray();
             var largest = Fit.LargestCapMm(room, anchor, lines);
             stars += largest > 0 ? 1 : 0;
             Assert.True(largest == 0 || Fit.Holds(room, anchor, lines, largest * 0.999));

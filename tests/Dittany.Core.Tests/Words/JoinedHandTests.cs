@@ -29,9 +29,13 @@ public class JoinedHandTests
     [InlineData("&")]
     [InlineData("♥")]
     [InlineData("★")]
-    public void Signs_are_letters_of_all_hands(string sign) => Assert.All(Alphabets.Ours.Where(a => a.Kind == AlphabetKind.Stroke), a => Assert.NotNull(a.Find(sign)));
+    public void Signs_are_letters_of_all_hands(string sign) =>
+        Assert.All(Alphabets.Ours.Where(a => a.Kind == AlphabetKind.Stroke), a => Assert.NotNull(a.Find(sign)));
 
-    /// <summary>Joins are true for every pair of letters: the running line goes on where the letter before leaves, in its direction, without a break.</summary>
+    /// <summary>
+    /// Joins are true for every pair of letters: the running line goes on where the letter before leaves, in its direction, without a
+    /// break.
+    /// </summary>
     [Fact]
     public void Every_pair_is_joined_without_a_break()
     {
@@ -51,12 +55,16 @@ public class JoinedHandTests
 
                 // The join leaves in the direction the letter had.
                 var join = Enumerable.Range(1, line.Curves.Count - 1).First(i => line.Curves[i].P0.To(letters[1].Strokes[0].Start) < 1e-6);
-                Assert.True(Pt.TurnRadians(line.Curves[join - 1].Velocity(1), line.Curves[join].Velocity(0)) < 0.02, $"{a}{b} turns where it is joined");
+                Assert.True(Pt.TurnRadians(line.Curves[join - 1].Velocity(1), line.Curves[join].Velocity(0)) < 0.02,
+                    $"{a}{b} turns where it is joined");
             }
         }
     }
 
-    /// <summary>From a letter that leaves at the top a pen runs straight into the loop of a tall one: a dip to the line would read as a v between them (a fact of joined writing).</summary>
+    /// <summary>
+    /// From a letter that leaves at the top a pen runs straight into the loop of a tall one: a dip to the line would read as a v between
+    /// them (a fact of joined writing).
+    /// </summary>
     [Fact]
     public void A_join_from_the_top_into_a_loop_does_not_dip()
     {
@@ -68,7 +76,10 @@ public class JoinedHandTests
         }
     }
 
-    /// <summary>As few strokes as a pen makes: a name without dots, bars and lifted letters is a single line (a fact of joined writing: the pen lifts for i, t, f and p only).</summary>
+    /// <summary>
+    /// As few strokes as a pen makes: a name without dots, bars and lifted letters is a single line (a fact of joined writing: the pen
+    /// lifts for i, t, f and p only).
+    /// </summary>
     [Theory]
     [InlineData("anna", 1)]
     [InlineData("moon", 1)]
@@ -91,13 +102,16 @@ public class JoinedHandTests
         Assert.Equal(0, plan.Elements[0].OverflowsMm);
     }
 
-    /// <summary>At twenty line widths, twice the draughtsman's rule, no letter of the hand has shut: counters and loops stay open by a line's width.</summary>
+    /// <summary>
+    /// At twenty line widths, twice the draughtsman's rule, no letter of the hand has shut: counters and loops stay open by a line's width.
+    /// </summary>
     [Fact]
     public void Loops_stay_open()
     {
         foreach (var letter in "abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ0123456789")
         {
-            Assert.True(Hand.Measure(Hand.Find(letter.ToString())!).Narrowest >= 100.0 / 20 * 2, $"{letter}: {Hand.Measure(Hand.Find(letter.ToString())!).Narrowest}");
+            Assert.True(Hand.Measure(Hand.Find(letter.ToString())!).Narrowest >= 100.0 / 20 * 2,
+                $"{letter}: {Hand.Measure(Hand.Find(letter.ToString())!).Narrowest}");
         }
     }
 }

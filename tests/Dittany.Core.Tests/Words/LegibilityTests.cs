@@ -21,8 +21,8 @@ public class LegibilityTests
         Assert.Equal(opening, Legibility.LeastOpening(width, ThreadAndHoopTests.ClothOf(cloth)), 6);
 
     /// <summary>
-    /// The oracle is the geometry library: the letter is drawn at its height, widened to half the line and half the opening that must stay; its counter is then open exactly
-    /// where the closed form says that it does not close up.
+    /// The oracle is the geometry library: the letter is drawn at its height, widened to half the line and half the opening that must stay;
+    /// its counter is then open exactly where the closed form says that it does not close up.
     /// </summary>
     [Theory]
     [InlineData("o")]
@@ -49,7 +49,8 @@ public class LegibilityTests
     [Fact]
     public void Heavy_thread_in_small_capitals_is_told_with_a_height_and_fewer_strands()
     {
-        var concern = Jobs.Plan("Mimi", w => w with { CapHeightMm = 5, Strands = 6, Stitch = "backstitch" }).Elements[0].Concerns.Single(c => c.What == "too-heavy");
+        var concern = Jobs.Plan("Mimi", w => w with { CapHeightMm = 5, Strands = 6, Stitch = "backstitch" }).Elements[0].Concerns.Single(
+            c => c.What == "too-heavy");
 
         // Six strands of backstitch write cleanly from 11 mm, and at 5 mm a single strand does (from memory).
         Assert.Equal(11, concern.Remedies.Single(r => r.CapHeightMm is not null).CapHeightMm);
@@ -61,8 +62,10 @@ public class LegibilityTests
     [Fact]
     public void Capitals_alone_may_be_lower()
     {
-        Assert.DoesNotContain(Jobs.Plan("MIMI", w => w with { CapHeightMm = 6, Strands = 3, Stitch = "backstitch" }).Elements[0].Concerns, c => c.What == "too-heavy");
-        Assert.Contains(Jobs.Plan("Mimi", w => w with { CapHeightMm = 6, Strands = 3, Stitch = "backstitch" }).Elements[0].Concerns, c => c.What == "too-heavy");
+        Assert.DoesNotContain(Jobs.Plan("MIMI", w => w with { CapHeightMm = 6, Strands = 3, Stitch = "backstitch" }).Elements[0].Concerns,
+            c => c.What == "too-heavy");
+        Assert.Contains(Jobs.Plan("Mimi", w => w with { CapHeightMm = 6, Strands = 3, Stitch = "backstitch" }).Elements[0].Concerns, c =>
+            c.What == "too-heavy");
     }
 
     /// <summary>Under a lightness difference of 15 words vanish, from 30 on they read (from memory).</summary>
@@ -75,7 +78,8 @@ public class LegibilityTests
     {
         var concern = Legibility.Showing(Core.Materials.Colour.Parse(thread), ThreadAndHoopTests.ClothOf("half-linen", cloth));
         Assert.Equal(vanishes, concern is not null);
-        Assert.All(concern?.Remedies ?? [], r => Assert.True(Core.Materials.ColourDifference.Lightness(Core.Materials.Colour.Parse(r.Colour!), Core.Materials.Colour.Parse(cloth)) >= 30));
+        Assert.All(concern?.Remedies ?? [], r => Assert.True(Core.Materials.ColourDifference.Lightness(
+            Core.Materials.Colour.Parse(r.Colour!), Core.Materials.Colour.Parse(cloth)) >= 30));
     }
 
     [Theory]
@@ -87,7 +91,8 @@ public class LegibilityTests
     [InlineData("Anna de la Cruz", 2, "Anna|de la Cruz")]
     [InlineData("J. R. Fenwick", 2, "J. R.|Fenwick")]
     [InlineData("welcome to the world little one", 3, "welcome|to the world|little one")]
-    public void Rows_are_broken_where_sense_allows(string text, int? rows, string broken) => Assert.Equal(broken, string.Join('|', Rows.Break(text, rows)!));
+    public void Rows_are_broken_where_sense_allows(string text, int? rows, string broken) =>
+        Assert.Equal(broken, string.Join('|', Rows.Break(text, rows)!));
 
     /// <summary>What is centred is the x-height band, descenders not counted; rows stand 1.7 capitals apart (from memory).</summary>
     [Fact]
@@ -101,7 +106,8 @@ public class LegibilityTests
     private static int Holes(Glyph glyph, double cap, double by)
     {
         var factory = new GeometryFactory();
-        var lines = factory.CreateMultiLineString(glyph.Lines.Select(l => factory.CreateLineString(l.Select(p => new Coordinate(p.X * cap / 100, p.Y * cap / 100)).ToArray())).ToArray());
+        var lines = factory.CreateMultiLineString(glyph.Lines.Select(l =>
+            factory.CreateLineString(l.Select(p => new Coordinate(p.X * cap / 100, p.Y * cap / 100)).ToArray())).ToArray());
         var inked = lines.Buffer(by, 48);
         return Enumerable.Range(0, inked.NumGeometries).Sum(i => ((Polygon)inked.GetGeometryN(i)).NumInteriorRings);
     }

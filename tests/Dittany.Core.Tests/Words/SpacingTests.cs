@@ -9,7 +9,10 @@ public class SpacingTests
 {
     private static readonly IAlphabet Hand = UprightHand.Alphabet;
 
-    /// <summary>From its least height on, clear cloth between uprights is two lines wide, between rounds 1.2 lines (from memory), for every stitch and bundle.</summary>
+    /// <summary>
+    /// From its least height on, clear cloth between uprights is two lines wide, between rounds 1.2 lines (from memory), for every stitch
+    /// and bundle.
+    /// </summary>
     [Theory]
     [InlineData("HH", 2.0)]
     [InlineData("nn", 2.0)]
@@ -41,7 +44,8 @@ public class SpacingTests
         Assert.Same(settings.Wide, settings.At(9.9, 0.4));
         Assert.Same(settings.Usual, settings.At(10, 0.4));
         Assert.Equal(2 * 0.06, settings.Wide.Width - settings.Usual.Width, 6);
-        Assert.Contains("6 %", string.Join(' ', Jobs.Plan(Jobs.On("napkin", "Ada", w => w with { CapHeightMm = 8 })).Decision("words.size")!.Because), StringComparison.Ordinal);
+        Assert.Contains("6 %", string.Join(' ', Jobs.Plan(Jobs.On("napkin", "Ada", w => w with { CapHeightMm = 8 })).Decision(
+            "words.size")!.Because), StringComparison.Ordinal);
     }
 
     /// <summary>Open pairs are drawn together, upright pairs are left, and ink never comes nearer than a sixth of the capital.</summary>
@@ -80,10 +84,13 @@ public class SpacingTests
     public void The_proof_is_read_aloud()
     {
         var proof = Jobs.Plan(Jobs.Towel("Zoë & Łucja\nş")).Proof.Select(p => p.Aloud);
-        Assert.Equal(["capital Z", "o", "e with two dots", "space", "and sign", "space", "capital L with a stroke", "u", "c", "j", "a", "new row", "s with a cedilla"], proof);
+        Assert.Equal(["capital Z", "o", "e with two dots", "space", "and sign", "space", "capital L with a stroke", "u", "c", "j", "a",
+            "new row", "s with a cedilla"], proof);
     }
 
-    /// <summary>A wording too wide for one row at its usual height is broken, one that is not stays whole, and a stated number is kept.</summary>
+    /// <summary>
+    /// A wording too wide for one row at its usual height is broken, one that is not stays whole, and a stated number is kept.
+    /// </summary>
     [Fact]
     public void Rows_are_taken_where_they_help()
     {
@@ -109,7 +116,8 @@ public class SpacingTests
         var plan = Jobs.Plan(Jobs.Towel("Mimi", w => w with { CapHeightMm = 10, Stitch = "chain", Strands = 3 }));
         var concern = plan.Elements[0].Concerns.Single(c => c.What == "too-heavy");
         var stitch = concern.Remedies.Single(r => r.Stitch is not null).Stitch!;
-        Assert.DoesNotContain(Jobs.Plan(Jobs.Towel("Mimi", w => w with { CapHeightMm = 10, Stitch = stitch, Strands = 3 })).Elements[0].Concerns, c => c.What == "too-heavy");
+        Assert.DoesNotContain(Jobs.Plan(Jobs.Towel("Mimi", w => w
+            with { CapHeightMm = 10, Stitch = stitch, Strands = 3 })).Elements[0].Concerns, c => c.What == "too-heavy");
         Assert.Contains(concern.Remedies, r => r.CapHeightMm == 17);
     }
 }

@@ -13,7 +13,8 @@ public class UprightHandTests
     public static TheoryData<string> Repertoire()
     {
         var data = new TheoryData<string>();
-        foreach (var c in Enumerable.Range(0x20, 0x160).Select(i => (char)i).Where(c => char.IsLetter(c) && c is not 'ª' and not 'º' and not 'µ'))
+        foreach (var c in Enumerable.Range(0x20, 0x160).Select(i => (char)i).Where(c => char.IsLetter(c) && c
+            is not 'ª' and not 'º' and not 'µ'))
         {
             data.Add(c.ToString());
         }
@@ -23,8 +24,10 @@ public class UprightHandTests
             data.Add(c.ToString());
         }
 
-        // What Latin-writing languages beyond Latin Extended-A want: Romanian, Welsh, and all of Vietnamese (Unicode charts, Latin Extended Additional).
-        foreach (var c in "ẞȘșȚțẀẁẂẃẄẅỲỳ".Concat(Enumerable.Range(0x1EA0, 0x1EF9 - 0x1EA0 + 1).Select(i => (char)i)).Concat("ƠơƯư").Distinct())
+        // What Latin-writing languages beyond Latin Extended-A want: Romanian, Welsh, and all of Vietnamese (Unicode charts, Latin Extended
+        // Additional).
+        foreach (var c in "ẞȘșȚțẀẁẂẃẄẅỲỳ".Concat(Enumerable.Range(0x1EA0, 0x1EF9 - 0x1EA0 + 1).Select(i => (char)i)).Concat(
+            "ƠơƯư").Distinct())
         {
             data.Add(c.ToString());
         }
@@ -68,7 +71,9 @@ public class UprightHandTests
     [InlineData("x\u0488")]
     public void Names_no_glyph_for_what_it_lacks(string letter) => Assert.Null(Hand.Find(letter));
 
-    /// <summary>The oracle for counters is the geometry library's buffer: the hole is open just under the measured diameter and gone just over it.</summary>
+    /// <summary>
+    /// The oracle for counters is the geometry library's buffer: the hole is open just under the measured diameter and gone just over it.
+    /// </summary>
     [Theory]
     [InlineData("o")]
     [InlineData("D")]
@@ -86,7 +91,10 @@ public class UprightHandTests
         Assert.True(Holes(glyph, (narrowest / 2) + 0.3) < all);
     }
 
-    /// <summary>Nothing in the hand is so narrow that it shuts at a comfortable height, twelve line widths: counters and gaps of 1.8 widths stay open.</summary>
+    /// <summary>
+    /// Nothing in the hand is so narrow that it shuts at a comfortable height, twelve line widths: counters and gaps of 1.8 widths stay
+    /// open.
+    /// </summary>
     [Fact]
     public void Everything_stays_open_at_a_comfortable_height()
     {
@@ -101,7 +109,8 @@ public class UprightHandTests
     private static int Holes(Glyph glyph, double radius)
     {
         var factory = new GeometryFactory();
-        var lines = factory.CreateMultiLineString(glyph.Strokes.Select(s => factory.CreateLineString(s.Flatten(0.1).Select(p => new Coordinate(p.X, p.Y)).ToArray())).ToArray());
+        var lines = factory.CreateMultiLineString(glyph.Strokes.Select(s =>
+            factory.CreateLineString(s.Flatten(0.1).Select(p => new Coordinate(p.X, p.Y)).ToArray())).ToArray());
         var inked = lines.Buffer(radius, 64);
         return Enumerable.Range(0, inked.NumGeometries).Sum(i => ((Polygon)inked.GetGeometryN(i)).NumInteriorRings);
     }

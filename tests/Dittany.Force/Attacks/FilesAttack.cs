@@ -11,7 +11,8 @@ public sealed class FilesAttack : IAttack
     private static readonly Lazy<byte[][]> Fonts = new(() =>
     {
         var at = typeof(FontFile).Assembly;
-        return at.GetManifestResourceNames().Where(n => n.EndsWith(".ttf", StringComparison.Ordinal) || n.StartsWith("Alphabets/", StringComparison.Ordinal)).Select(name =>
+        return at.GetManifestResourceNames().Where(n => n.EndsWith(".ttf", StringComparison.Ordinal)
+            || n.StartsWith("Alphabets/", StringComparison.Ordinal)).Select(name =>
         {
             using var stream = at.GetManifestResourceStream(name)!;
             using var copy = new MemoryStream();
@@ -43,14 +44,16 @@ public sealed class FilesAttack : IAttack
     {
         var bytes = Hostile.Pick(random, Fonts.Value);
         var token = await Sending.Token(client, "/letters");
-        await tally.Send(client, Sending.File("/letters?handler=Bring", token, "font", "f.ttf", random.Next(8) == 0 ? [.. bytes, (byte)random.Next(256)] : Hostile.Mutated(random, bytes, 200)), "fonts", seed);
+        await tally.Send(client, Sending.File("/letters?handler=Bring", token, "font", "f.ttf", random.Next(8) == 0
+            ? [.. bytes, (byte)random.Next(256)] : Hostile.Mutated(random, bytes, 200)), "fonts", seed);
     }
 
     private static async Task Picture(Random random, int seed, HttpClient client, Tally tally)
     {
         var token = await Sending.Token(client, "/cupboard/photograph");
         var bytes = Drawn(random);
-        await tally.Send(client, Sending.File("/cupboard/photograph", token, "picture", "p.jpg", random.Next(2) == 0 ? bytes : Hostile.Mutated(random, bytes, 60)), "pictures", seed);
+        await tally.Send(client, Sending.File("/cupboard/photograph", token, "picture", "p.jpg", random.Next(2) == 0 ? bytes
+            : Hostile.Mutated(random, bytes, 60)), "pictures", seed);
     }
 
     /// <summary>A picture of any size: now and then as large as may be.</summary>
@@ -68,19 +71,26 @@ public sealed class FilesAttack : IAttack
     {
         var token = await Sending.Token(client, "/motifs");
         var svg = Svg(random);
-        var brought = await tally.Send(client, Sending.File("/motifs?handler=Bring", token, "drawing", "d.svg", random.Next(2) == 0 ? Encoding.UTF8.GetBytes(svg) : Hostile.Mutated(random, svg)), "drawings", seed);
-        if (brought is not { Status: System.Net.HttpStatusCode.OK, Body: var page } || page.IndexOf("/motifs/own-", StringComparison.Ordinal) is not (>= 0 and var at))
+        var brought = await tally.Send(client, Sending.File("/motifs?handler=Bring", token, "drawing", "d.svg", random.Next(2) == 0
+            ? Encoding.UTF8.GetBytes(svg) : Hostile.Mutated(random, svg)), "drawings", seed);
+        if (brought is not { Status: System.Net.HttpStatusCode.OK, Body: var page }
+            || page.IndexOf("/motifs/own-", StringComparison.Ordinal) is not (>= 0 and var at))
         {
             return;
         }
 
         // Put onto a piece, and the piece looked at.
-        var own = string.Concat(page.AsSpan(at + "/motifs/".Length, 20).ToString().TakeWhile(c => char.IsAsciiLetterOrDigit(c) || c == '-'));
-        var made = await tally.Send(client, Sending.Post("/new", [("__RequestVerificationToken", await Sending.Token(client, "/new")), ("Words", "Ida"), ("Form", Hostile.Pick(random, "tote", "napkin", "scarf"))]), "drawings", seed);
+        var own = string.Concat(page.AsSpan(at + "/motifs/".Length, 20).ToString().TakeWhile(c => char.IsAsciiLetterOrDigit(c)
+            || c == '-'));
+        var made = await tally.Send(client, Sending.Post("/new",
+            [("__RequestVerificationToken", await Sending.Token(client, "/new")), ("Words", "Ida"),
+            ("Form", Hostile.Pick(random, "tote", "napkin", "scarf"))]), "drawings", seed);
         if (made?.Location is { } bench && bench.ToString().StartsWith("/bench/", StringComparison.Ordinal))
         {
             var id = bench.ToString()["/bench/".Length..];
-            await tally.Send(client, Sending.Post($"/motifs?handler=Put&Piece={id}&Motif={own}{(random.Next(3) == 0 ? "&Arrangement=scatter&Count=30" : string.Empty)}", [("__RequestVerificationToken", token)]), "drawings", seed);
+            await tally.Send(client, Sending.Post(
+                $"/motifs?handler=Put&Piece={id}&Motif={own}{(random.Next(3) == 0 ? "&Arrangement=scatter&Count=30" : string.Empty)}",
+                [("__RequestVerificationToken", token)]), "drawings", seed);
             await tally.Send(client, Sending.Get(bench.ToString()), "drawings", seed);
             await tally.Send(client, Sending.Get("/"), "drawings", seed);
             await tally.Send(client, Sending.Post($"{bench}?handler=Away", [("__RequestVerificationToken", token)]), "drawings", seed);
@@ -89,14 +99,18 @@ public sealed class FilesAttack : IAttack
 
     private static string Svg(Random random)
     {
-        var svg = new StringBuilder($"<svg xmlns='http://www.w3.org/2000/svg' width='{Hostile.Number(random)}' viewBox='{Hostile.Pick(random, "0 0 100 100", "0 0 0 0", "NaN 0 1 1", "-5 -5 1e9 1e9")}'>");
+        var svg = new StringBuilder(
+            $"<svg xmlns='http://www.w3.org/2000/svg' width='{Hostile.Number(random)}' "
+                + $"viewBox='{Hostile.Pick(random, "0 0 100 100", "0 0 0 0", "NaN 0 1 1", "-5 -5 1e9 1e9")}'>");
         for (var i = random.Next(1, Hostile.Pick(random, 6, 6, 6, 900)); i > 0; i--)
         {
             svg.Append(random.Next(9) switch
             {
                 0 => $"<circle cx='{N()}' cy='{N()}' r='{N()}'/>",
-                1 => $"<g transform='{Hostile.Pick(random, "rotate(30)", "scale(0)", "matrix(1 0 0 1)", "translate(1e300)", "skewX(89.9999)")}'><rect x='{N()}' y='{N()}' width='{N()}' height='{N()}'/></g>",
-                2 => $"<path d='M{N()} {N()}{string.Concat(Enumerable.Range(0, random.Next(1, 60)).Select(_ => $"C{N()} {N()} {N()} {N()} {N()} {N()}"))}' fill='none' stroke='#000'/>",
+                1 => $"<g "
+                    + $"transform='{Hostile.Pick(random, "rotate(30)", "scale(0)", "matrix(1 0 0 1)", "translate(1e300)", "skewX(89.9999)")}'><rect x='{N()}' y='{N()}' width='{N()}' height='{N()}'/></g>",
+                2 => $"<path d='M{N()} "
+                    + $"{N()}{string.Concat(Enumerable.Range(0, random.Next(1, 60)).Select(_ => $"C{N()} {N()} {N()} {N()} {N()} {N()}"))}' fill='none' stroke='#000'/>",
                 3 => $"<path d='{Hostile.Any(random).Replace("'", string.Empty, StringComparison.Ordinal)}'/>",
                 4 => $"<use href='#{Hostile.Pick(random, "a", "b")}'/><g id='a'><use href='#a'/></g>",
                 5 => $"<polygon points='{string.Join(' ', Enumerable.Range(0, random.Next(1, 50)).Select(_ => $"{N()},{N()}"))}'/>",
@@ -108,6 +122,7 @@ public sealed class FilesAttack : IAttack
 
         return svg.Append("</svg>").ToString();
 
-        string N() => random.Next(40) == 0 ? Hostile.Number(random) : Math.Round(random.NextDouble() * 100, 2).ToString(CultureInfo.InvariantCulture);
+        string N() => random.Next(40) == 0 ? Hostile.Number(random)
+            : Math.Round(random.NextDouble() * 100, 2).ToString(CultureInfo.InvariantCulture);
     }
 }

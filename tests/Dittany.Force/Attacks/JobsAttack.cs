@@ -8,7 +8,9 @@ using Dittany.Core.Words;
 
 namespace Dittany.Force.Attacks;
 
-/// <summary>Jobs at the door: half of them sound, the others with few or many hostile values, some with bytes changed, some at the limits.</summary>
+/// <summary>
+/// Jobs at the door: half of them sound, the others with few or many hostile values, some with bytes changed, some at the limits.
+/// </summary>
 public sealed class JobsAttack : IAttack
 {
     public string Name => "jobs";
@@ -20,14 +22,16 @@ public sealed class JobsAttack : IAttack
         var job = random.Next(12) switch { 0 => Large(random, wild), 1 or 2 => Own(random, wild), _ => Usual(random, wild) };
         var json = job.ToJsonString();
         var body = random.Next(12) == 0 ? Hostile.Mutated(random, json) : Encoding.UTF8.GetBytes(json);
-        await tally.Send(client, Sending.Json(Hostile.Pick(random, "/api/plan", "/api/plan", "/api/template.svg", "/api/template.pdf"), body), Name, seed);
+        await tally.Send(client, Sending.Json(Hostile.Pick(random, "/api/plan", "/api/plan", "/api/template.svg", "/api/template.pdf"),
+            body), Name, seed);
     }
 
     /// <summary>A job of the usual kind; of a hundred values so many are hostile.</summary>
     private static JsonObject Usual(Random random, int wild)
     {
         var form = Hostile.Pick(random, Catalogue.Forms);
-        return Of(random, wild, form.Id, new JsonArray(Enumerable.Range(0, random.Next(1, 4)).Select(i => (JsonNode)Element(random, wild, i)).ToArray()));
+        return Of(random, wild, form.Id, new JsonArray(Enumerable.Range(0, random.Next(1, 4)).Select(i =>
+            (JsonNode)Element(random, wild, i)).ToArray()));
     }
 
     private static T Or<T>(Random random, int wild, T sound, T hostile) => random.Next(100) < wild ? hostile : sound;
@@ -37,7 +41,9 @@ public sealed class JobsAttack : IAttack
         var item = new JsonObject { ["form"] = form };
         if (random.Next(4) == 0)
         {
-            item["fabric"] = new JsonObject { ["kind"] = Or(random, wild, Hostile.Pick(random, "linen", "baby-interlock", "velvet", "terry"), "moonstuff"), ["colour"] = Or(random, wild, "#27303a", "red") };
+            item["fabric"] = new JsonObject { ["kind"] = Or(random, wild,
+                Hostile.Pick(random, "linen", "baby-interlock", "velvet", "terry"), "moonstuff"),
+                ["colour"] = Or(random, wild, "#27303a", "red") };
         }
 
         if (random.Next(100) < wild)
@@ -50,7 +56,9 @@ public sealed class JobsAttack : IAttack
         {
             job["overrules"] = new JsonObject
             {
-                [Or(random, wild, "transfer.method", Hostile.Pick(random, "hoop.size", "thread.cut-length", "words.size", "space.place", "needle.size:2", "no.such"))] = Or(random, wild, Hostile.Pick(random, "hot-iron", "film-traced", "freehand"), Hostile.Pick(random, "14", "-1", "as-given")),
+                [Or(random, wild, "transfer.method", Hostile.Pick(random, "hoop.size", "thread.cut-length", "words.size", "space.place",
+                    "needle.size:2", "no.such"))] = Or(random, wild, Hostile.Pick(random, "hot-iron", "film-traced", "freehand"),
+                    Hostile.Pick(random, "14", "-1", "as-given")),
             };
         }
 
@@ -62,8 +70,11 @@ public sealed class JobsAttack : IAttack
 
         if (random.Next(6) == 0)
         {
-            job["stash"] = new JsonObject { ["hoopsMm"] = new JsonArray(Or<JsonNode>(random, wild, 76, Number(random)), Or<JsonNode>(random, wild, 127, Number(random))) };
-            job["workshop"] = new JsonObject { ["eveningsPerWeek"] = random.Next(0, 8), ["minutesPerEvening"] = Or<JsonNode>(random, wild, 45, Number(random)), ["hourlyRate"] = Or<JsonNode>(random, wild, 12, Number(random)) };
+            job["stash"] = new JsonObject { ["hoopsMm"] = new JsonArray(Or<JsonNode>(random, wild, 76, Number(random)),
+                Or<JsonNode>(random, wild, 127, Number(random))) };
+            job["workshop"] = new JsonObject { ["eveningsPerWeek"] = random.Next(0, 8),
+                ["minutesPerEvening"] = Or<JsonNode>(random, wild, 45, Number(random)),
+                ["hourlyRate"] = Or<JsonNode>(random, wild, 12, Number(random)) };
         }
 
         return job;
@@ -84,8 +95,10 @@ public sealed class JobsAttack : IAttack
         else
         {
             element["kind"] = "text";
-            element["text"] = Or(random, Math.Max(wild, 20), Hostile.Pick(random, "Zoë", "Bread & Salt", "Great-aunt Philomena", "MÆ", "Little\nPebble"), Hostile.Words(random));
-            Maybe("alphabet", Hostile.Pick(random, Dittany.Formats.Alphabets.ShippedAlphabets.Library.Alphabets.Select(a => a.Id).ToArray()));
+            element["text"] = Or(random, Math.Max(wild, 20), Hostile.Pick(random, "Zoë", "Bread & Salt", "Great-aunt Philomena", "MÆ",
+                "Little\nPebble"), Hostile.Words(random));
+            Maybe("alphabet", Hostile.Pick(random, Dittany.Formats.Alphabets.ShippedAlphabets.Library.Alphabets.Select(a =>
+                a.Id).ToArray()));
             Maybe("capHeightMm", Or<JsonNode>(random, wild, random.Next(4, 60), Number(random)));
             Maybe("arrangement", Hostile.Pick(random, "straight", "arc", "ring", "slope", "corner", "monogram", "edge"), wildOnly: true);
             Maybe("rows", random.Next(0, 8), wildOnly: true);
@@ -95,7 +108,8 @@ public sealed class JobsAttack : IAttack
         Maybe("stitch", Hostile.Pick(random, Book.Lines.Select(s => s.Id).ToArray()));
         Maybe("strands", Or(random, wild, random.Next(1, 7), 0));
         Maybe("colour", Or(random, wild, "#4f7358", "#zz"));
-        Maybe("centreMm", new JsonArray(Or<JsonNode>(random, wild, random.Next(0, 400), Number(random)), Or<JsonNode>(random, wild, random.Next(0, 400), Number(random))));
+        Maybe("centreMm", new JsonArray(Or<JsonNode>(random, wild, random.Next(0, 400), Number(random)),
+            Or<JsonNode>(random, wild, random.Next(0, 400), Number(random))));
         return element;
 
         void Maybe(string member, JsonNode value, bool wildOnly = false)
@@ -112,10 +126,17 @@ public sealed class JobsAttack : IAttack
     {
         JsonObject element = random.Next(4) switch
         {
-            0 => new() { ["kind"] = "text", ["text"] = string.Join(' ', Enumerable.Repeat(Hostile.Pick(random, "WWWW", "Mag", "ggggggggg"), random.Next(1, 40))), ["alphabet"] = Hostile.Pick(random, "full-script-line", "full-script", "bouncing-script-line"), ["capHeightMm"] = random.Next(8, 60) },
-            1 => new() { ["kind"] = "motif", ["motif"] = Hostile.Pick(random, "daisy", "sunflower", "wreath"), ["arrangement"] = Hostile.Pick(random, "scatter", "ring", "border"), ["count"] = random.Next(20, 60), ["heightMm"] = random.Next(100, 900) },
-            2 => new() { ["kind"] = "motif", ["motif"] = "own", ["heightMm"] = random.Next(30, 300), ["drawing"] = Scribble(random, random.Next(20, 1000)) },
-            _ => new() { ["kind"] = "motif", ["motif"] = "own", ["heightMm"] = random.Next(30, 300), ["drawing"] = Parts(random, random.Next(20, 2000)), ["arrangement"] = Hostile.Pick(random, "one", "scatter") },
+            0 => new() { ["kind"] = "text", ["text"] = string.Join(' ',
+                Enumerable.Repeat(Hostile.Pick(random, "WWWW", "Mag", "ggggggggg"), random.Next(1, 40))),
+                ["alphabet"] = Hostile.Pick(random, "full-script-line", "full-script", "bouncing-script-line"),
+                ["capHeightMm"] = random.Next(8, 60) },
+            1 => new() { ["kind"] = "motif", ["motif"] = Hostile.Pick(random, "daisy", "sunflower", "wreath"),
+                ["arrangement"] = Hostile.Pick(random, "scatter", "ring", "border"), ["count"] = random.Next(20, 60),
+                ["heightMm"] = random.Next(100, 900) },
+            2 => new() { ["kind"] = "motif", ["motif"] = "own", ["heightMm"] = random.Next(30, 300),
+                ["drawing"] = Scribble(random, random.Next(20, 1000)) },
+            _ => new() { ["kind"] = "motif", ["motif"] = "own", ["heightMm"] = random.Next(30, 300),
+                ["drawing"] = Parts(random, random.Next(20, 2000)), ["arrangement"] = Hostile.Pick(random, "one", "scatter") },
         };
         return Of(random, wild, Hostile.Pick(random, "scarf", "tote", "tablecloth", "backpack"), [element]);
     }
@@ -125,10 +146,12 @@ public sealed class JobsAttack : IAttack
         var path = new StringBuilder("M 0 0");
         for (var i = 0; i < curves; i++)
         {
-            path.Append(CultureInfo.InvariantCulture, $" C {random.Next(600)} {random.Next(600)} {random.Next(600)} {random.Next(600)} {random.Next(600)} {random.Next(600)}");
+            path.Append(CultureInfo.InvariantCulture,
+                $" C {random.Next(600)} {random.Next(600)} {random.Next(600)} {random.Next(600)} {random.Next(600)} {random.Next(600)}");
         }
 
-        return new JsonObject { ["name"] = "scribble", ["parts"] = new JsonArray(new JsonObject { ["role"] = "stem", ["kind"] = "line", ["path"] = path.ToString() }) };
+        return new JsonObject { ["name"] = "scribble", ["parts"] = new JsonArray(
+            new JsonObject { ["role"] = "stem", ["kind"] = "line", ["path"] = path.ToString() }) };
     }
 
     private static JsonObject Parts(Random random, int parts)
@@ -143,7 +166,9 @@ public sealed class JobsAttack : IAttack
                 return (JsonNode)new JsonObject
                 {
                     ["role"] = Hostile.Pick(random, "petal", "stem", "leaf", "dot"), ["kind"] = "line",
-                    ["path"] = string.Create(CultureInfo.InvariantCulture, $"M {x} {y} C {x + random.Next(reach)} {y} {x} {y + random.Next(reach)} {x + random.Next(reach)} {y + random.Next(reach) + 1}"),
+                    ["path"] = string.Create(CultureInfo.InvariantCulture,
+                        $"M {x} {y} C {x + random.Next(reach)} {y} {x} {y + random.Next(reach)} {x + random.Next(reach)} "
+                            + $"{y + random.Next(reach) + 1}"),
                 };
             }).ToArray()),
         };
@@ -152,8 +177,10 @@ public sealed class JobsAttack : IAttack
     /// <summary>Items of her own with outlines that cross, zones without room, obstacles over everything.</summary>
     private static JsonObject Own(Random random, int wild)
     {
-        JsonArray Ring(int most) => new(Enumerable.Range(0, random.Next(3, 9)).Select(_ => (JsonNode)new JsonArray(random.Next(most), random.Next(most))).ToArray());
-        JsonArray Box(int x, int y, int w, int h) => new(new JsonArray(x, y), new JsonArray(x + w, y), new JsonArray(x + w, y + h), new JsonArray(x, y + h));
+        JsonArray Ring(int most) => new(Enumerable.Range(0, random.Next(3, 9)).Select(_ =>
+            (JsonNode)new JsonArray(random.Next(most), random.Next(most))).ToArray());
+        JsonArray Box(int x, int y, int w, int h) => new(new JsonArray(x, y), new JsonArray(x + w, y), new JsonArray(x + w, y + h),
+            new JsonArray(x, y + h));
         var (w, h) = (random.Next(20, 900), random.Next(20, 900));
         var zone = random.Next(100) < wild ? Ring(Math.Min(w, h)) : Box(w / 8, h / 8, w * 3 / 4, h * 3 / 4);
         var job = Of(random, wild, "own-1", [Element(random, wild, 0)]);
@@ -164,13 +191,16 @@ public sealed class JobsAttack : IAttack
             {
                 ["id"] = "front", ["name"] = "front",
                 ["outlineMm"] = random.Next(100) < wild ? Ring(900) : Box(0, 0, w, h),
-                ["zones"] = new JsonArray(new JsonObject { ["id"] = "middle", ["name"] = "middle", ["edgeMm"] = Hostile.Pick(random, 5, h * 3 / 8, h * 3 / 16, 0), ["ringMm"] = zone }),
-                ["obstacles"] = new JsonArray(new JsonObject { ["id"] = "button", ["name"] = "button", ["kind"] = "button-edge", ["ringMm"] = random.Next(100) < wild ? Ring(Math.Max(w, h)) : Box(w / 3, 0, w / 3, random.Next(1, h + 1)) }),
+                ["zones"] = new JsonArray(new JsonObject { ["id"] = "middle", ["name"] = "middle",
+                    ["edgeMm"] = Hostile.Pick(random, 5, h * 3 / 8, h * 3 / 16, 0), ["ringMm"] = zone }),
+                ["obstacles"] = new JsonArray(new JsonObject { ["id"] = "button", ["name"] = "button", ["kind"] = "button-edge",
+                    ["ringMm"] = random.Next(100) < wild ? Ring(Math.Max(w, h)) : Box(w / 3, 0, w / 3, random.Next(1, h + 1)) }),
             },
             ["cloth"] = "linen", ["colour"] = "#f1ede2", ["wearer"] = "adult", ["lined"] = false,
         };
         return job;
     }
 
-    private static JsonNode Number(Random random) => random.Next(8) switch { 0 => -1, 1 => 1e300, 2 => 0, 3 => 1e-9, 4 => "12", _ => Math.Round(random.NextDouble() * 400, 2) };
+    private static JsonNode Number(Random random) => random.Next(8) switch { 0 => -1, 1 => 1e300, 2 => 0, 3 => 1e-9, 4 => "12", _ =>
+        Math.Round(random.NextDouble() * 400, 2) };
 }

@@ -3,7 +3,9 @@ using System.Text;
 
 namespace Dittany.Force.Attacks;
 
-/// <summary>Clients that ask for heavy plans and leave: the program must stop reckoning for them, so that whoever stays is answered.</summary>
+/// <summary>
+/// Clients that ask for heavy plans and leave: the program must stop reckoning for them, so that whoever stays is answered.
+/// </summary>
 public sealed class LeavingAttack : IAttack
 {
     public string Name => "leaving";

@@ -7,7 +7,10 @@ using HarfBuzzSharp;
 
 namespace Dittany.Web.Tests.Alphabets;
 
-/// <summary>Alphabets made of fonts, against the shaping library asked directly and against the tables of the fonts themselves, read here byte by byte (OpenType 1.9).</summary>
+/// <summary>
+/// Alphabets made of fonts, against the shaping library asked directly and against the tables of the fonts themselves, read here byte by
+/// byte (OpenType 1.9).
+/// </summary>
 public class FontTests
 {
     public static TheoryData<string> Shipped() => [.. ShippedAlphabets.All.Where(a => a.Kind == AlphabetKind.Weighted).Select(a => a.Id)];
@@ -29,7 +32,8 @@ public class FontTests
             var row = font.AsSpan(12 + (16 * i));
             if (System.Text.Encoding.ASCII.GetString(row[..4]) == tag)
             {
-                return font.AsSpan((int)BinaryPrimitives.ReadUInt32BigEndian(row[8..]), (int)BinaryPrimitives.ReadUInt32BigEndian(row[12..]));
+                return font.AsSpan((int)BinaryPrimitives.ReadUInt32BigEndian(row[8..]),
+                    (int)BinaryPrimitives.ReadUInt32BigEndian(row[12..]));
             }
         }
 
@@ -40,7 +44,8 @@ public class FontTests
     public void At_least_eight_weighted_alphabets_ship_each_with_its_centre_lines()
     {
         Assert.True(ShippedAlphabets.All.Count(a => a.Kind == AlphabetKind.Weighted) >= 8);
-        Assert.Equal(ShippedAlphabets.All.Count(a => a.Kind == AlphabetKind.Weighted), ShippedAlphabets.All.Count(a => a.Kind == AlphabetKind.CentreLine));
+        Assert.Equal(ShippedAlphabets.All.Count(a => a.Kind == AlphabetKind.Weighted),
+            ShippedAlphabets.All.Count(a => a.Kind == AlphabetKind.CentreLine));
     }
 
     /// <summary>Letters stand where the shaping library puts them: its advances and kerning, scaled to capitals of 100.</summary>
@@ -95,12 +100,16 @@ public class FontTests
         // glyf by loca (long offsets where head says so): a glyph's row begins with its contours and xMin, yMin, xMax, yMax.
         var wide = BinaryPrimitives.ReadInt16BigEndian(Table(font, "head")[50..]) == 1;
         var loca = Table(font, "loca");
-        var offset = wide ? (int)BinaryPrimitives.ReadUInt32BigEndian(loca[(4 * (int)h)..]) : 2 * BinaryPrimitives.ReadUInt16BigEndian(loca[(2 * (int)h)..]);
+        var offset = wide ? (int)BinaryPrimitives.ReadUInt32BigEndian(loca[(4 * (int)h)..])
+            : 2 * BinaryPrimitives.ReadUInt16BigEndian(loca[(2 * (int)h)..]);
         var box = Table(font, "glyf")[offset..];
-        Assert.InRange(alphabet.CapUnits, BinaryPrimitives.ReadInt16BigEndian(box[8..]) - BinaryPrimitives.ReadInt16BigEndian(box[4..]) - 1, BinaryPrimitives.ReadInt16BigEndian(box[8..]) - BinaryPrimitives.ReadInt16BigEndian(box[4..]) + 1);
+        Assert.InRange(alphabet.CapUnits, BinaryPrimitives.ReadInt16BigEndian(box[8..]) - BinaryPrimitives.ReadInt16BigEndian(
+            box[4..]) - 1, BinaryPrimitives.ReadInt16BigEndian(box[8..]) - BinaryPrimitives.ReadInt16BigEndian(box[4..]) + 1);
     }
 
-    /// <summary>An H is a hundred units high and stands on the base line; its outline is closed and its strokes are as heavy as the facts say.</summary>
+    /// <summary>
+    /// An H is a hundred units high and stands on the base line; its outline is closed and its strokes are as heavy as the facts say.
+    /// </summary>
     [Theory]
     [MemberData(nameof(Shipped))]
     public void Capitals_are_a_hundred_high(string id)
@@ -111,7 +120,10 @@ public class FontTests
         Assert.InRange(Find(id).Facts.StrokeWeight!.Value, 2, 30);
     }
 
-    /// <summary>Centre lines of a font's I and O against its outline: an upright in the middle of it, and a round that keeps half the stroke's weight from both edges.</summary>
+    /// <summary>
+    /// Centre lines of a font's I and O against its outline: an upright in the middle of it, and a round that keeps half the stroke's
+    /// weight from both edges.
+    /// </summary>
     [Theory]
     [InlineData("round-sans")]
     [InlineData("soft-sans")]
@@ -131,7 +143,9 @@ public class FontTests
         Assert.InRange(l[l.Count / 3].X, ink.InkFrom, ink.InkTo);
     }
 
-    /// <summary>Hebrew goes from right to left: the first letter read stands furthest right; figures in it from left to right (UAX 9).</summary>
+    /// <summary>
+    /// Hebrew goes from right to left: the first letter read stands furthest right; figures in it from left to right (UAX 9).
+    /// </summary>
     [Fact]
     public void Hebrew_is_read_from_the_right()
     {
@@ -141,7 +155,8 @@ public class FontTests
     }
 
     /// <summary>
-    /// Two numbers in a row that goes from right to left stand from right to left, each of them from left to right (UAX 9, rule L2); in a row without letters they stand as they are written.
+    /// Two numbers in a row that goes from right to left stand from right to left, each of them from left to right (UAX 9, rule L2); in a
+    /// row without letters they stand as they are written.
     /// </summary>
     [Theory]
     [InlineData("של 12 34", "3412לש")]
@@ -160,7 +175,8 @@ public class FontTests
     {
         var glyph = Find("sturdy-serif").Find("ë")!;
         Assert.Single(Find("sturdy-serif").Shape("e\u0308", 0).Letters);
-        Assert.True(glyph.Lines.SelectMany(l => l).Max(p => p.Y) > Find("sturdy-serif").Find("e")!.Lines.SelectMany(l => l).Max(p => p.Y) + 5);
+        Assert.True(glyph.Lines.SelectMany(l => l).Max(p => p.Y) > Find("sturdy-serif").Find("e")!.Lines.SelectMany(l => l).Max(p => p.Y)
+            + 5);
     }
 
     /// <summary>Letters of a script whose outlines run into each other are one outline, and spread wide they are letters again.</summary>
@@ -228,7 +244,8 @@ public class FontTests
         for (var i = 0; i < tables; i++)
         {
             var row = font.AsSpan(12 + (16 * i), 16);
-            var table = font.AsSpan((int)BinaryPrimitives.ReadUInt32BigEndian(row[8..]), (int)BinaryPrimitives.ReadUInt32BigEndian(row[12..])).ToArray();
+            var table = font.AsSpan((int)BinaryPrimitives.ReadUInt32BigEndian(row[8..]),
+                (int)BinaryPrimitives.ReadUInt32BigEndian(row[12..])).ToArray();
             using var packed = new MemoryStream();
             using (var zip = new ZLibStream(packed, CompressionLevel.Optimal, leaveOpen: true))
             {
@@ -248,11 +265,17 @@ public class FontTests
         return [.. head, .. body.ToArray()];
     }
 
-    /// <summary>The plan tells what the strokes want: a slender script is a line of thread, a slab at 40 mm is wide enough to be filled, and both measure what their own outlines are.</summary>
+    /// <summary>
+    /// The plan tells what the strokes want: a slender script is a line of thread, a slab at 40 mm is wide enough to be filled, and both
+    /// measure what their own outlines are.
+    /// </summary>
     [Fact]
     public void A_plan_tells_whether_the_strokes_want_a_line_or_a_fill()
     {
-        static string Told(string alphabet, double cap) => string.Join(' ', Core.Planning.Planner.Make(new Core.Planning.Job("tea-towel", [new Core.Planning.WordingAsked("name", "Max", alphabet, CapHeightMm: cap)], new DateOnly(2027, 3, 1)), Core.Planning.Workshop.Default, ShippedAlphabets.Library)
+        static string Told(string alphabet, double cap) =>
+            string.Join(' ', Core.Planning.Planner.Make(new Core.Planning.Job("tea-towel",
+            [new Core.Planning.WordingAsked("name", "Max", alphabet, CapHeightMm: cap)], new DateOnly(2027, 3, 1)),
+            Core.Planning.Workshop.Default, ShippedAlphabets.Library)
             .Decisions.First(d => d.Id == "words.alphabet").Because);
         Assert.Contains("stands for them", Told("slender-script-line", 14), StringComparison.Ordinal);
         Assert.Contains("wide enough to be filled", Told("slab", 40), StringComparison.Ordinal);
@@ -265,7 +288,10 @@ public class FontTests
         }
     }
 
-    /// <summary>A specimen is true to scale: its largest H is as high in the file as it says, in every alphabet (PDF point 1/72 in, ISO 32000), and what the alphabet lacks is not on it.</summary>
+    /// <summary>
+    /// A specimen is true to scale: its largest H is as high in the file as it says, in every alphabet (PDF point 1/72 in, ISO 32000), and
+    /// what the alphabet lacks is not on it.
+    /// </summary>
     [Theory]
     [InlineData("upright-hand")]
     [InlineData("joined-hand")]
@@ -275,14 +301,16 @@ public class FontTests
     {
         var leaf = Formats.Sheets.Specimen.Of(ShippedAlphabets.Library.Find(id)!, "HH日", Core.Materials.Papers.A4);
         // The middle line of an H is lower than its outline by no more than its stroke is thick.
-        var heights = leaf.Marks.OfType<Formats.Sheets.LineMark>().Where(m => m.PointsMm[0].X > 40 && m.PointsMm[0].Y < 240).Select(m => m.PointsMm.Max(p => p.Y) - m.PointsMm.Min(p => p.Y)).ToArray();
+        var heights = leaf.Marks.OfType<Formats.Sheets.LineMark>().Where(m => m.PointsMm[0].X > 40 && m.PointsMm[0].Y < 240).Select(m =>
+            m.PointsMm.Max(p => p.Y) - m.PointsMm.Min(p => p.Y)).ToArray();
         foreach (var (cap, _) in Formats.Sheets.Specimen.Heights)
         {
             Assert.Contains(heights, h => h > 0.88 * cap && h < 1.03 * cap);
         }
 
         using var pdf = UglyToad.PdfPig.PdfDocument.Open(Formats.Sheets.LeafPdf.Write([leaf]));
-        var highest = pdf.GetPage(1).Paths.SelectMany(p => p).Select(s => s.GetBoundingRectangle()).OfType<UglyToad.PdfPig.Core.PdfRectangle>().Max(b => b.Height) / 72 * 25.4;
+        var highest = pdf.GetPage(1).Paths.SelectMany(p => p).Select(s =>
+            s.GetBoundingRectangle()).OfType<UglyToad.PdfPig.Core.PdfRectangle>().Max(b => b.Height) / 72 * 25.4;
         Assert.InRange(highest, 25 * 0.88, 25 * 1.03);
         Assert.Contains("25 mm, 4 strands", pdf.GetPage(1).Text, StringComparison.Ordinal);
     }
@@ -300,15 +328,21 @@ public class FontTests
         Assert.InRange(wide[^1].At - wide[0].At - (usual[^1].At - usual[0].At), 0.8 * 20 * (usual.Count - 1), 20 * (usual.Count - 1) + 0.1);
     }
 
-    /// <summary>A plan hangs on what it was given: an own font that somebody brought changes nothing in the plan of a job that does not name it, and is never offered by its hash.</summary>
+    /// <summary>
+    /// A plan hangs on what it was given: an own font that somebody brought changes nothing in the plan of a job that does not name it, and
+    /// is never offered by its hash.
+    /// </summary>
     [Theory]
     [InlineData("Zoë & Max", null)]
     [InlineData("Zoë & Max", "full-script")]
     [InlineData("שלום", null)]
     public void An_own_font_changes_no_plan_that_does_not_name_it(string words, string? alphabet)
     {
-        var job = new Core.Planning.Job("baby-bodysuit", [new Core.Planning.WordingAsked("name", words, alphabet)], new DateOnly(2027, 3, 1));
-        string Written(Core.Words.Library library) => Formats.Json.PlanJson.Write(job, Core.Planning.Workshop.Default, Core.Planning.Planner.Make(job, Core.Planning.Workshop.Default, library)) is var bytes ? System.Text.Encoding.UTF8.GetString(bytes) : string.Empty;
+        var job = new Core.Planning.Job("baby-bodysuit", [new Core.Planning.WordingAsked("name", words, alphabet)],
+            new DateOnly(2027, 3, 1));
+        string Written(Core.Words.Library library) => Formats.Json.PlanJson.Write(job, Core.Planning.Workshop.Default,
+            Core.Planning.Planner.Make(job, Core.Planning.Workshop.Default, library)) is var bytes
+            ? System.Text.Encoding.UTF8.GetString(bytes) : string.Empty;
         var own = ShippedAlphabets.Both("own-0123456789abcdef", "Somebody's", "Your own.", () => Bytes("sturdy-serif"));
         var with = Written(ShippedAlphabets.Library.With(own));
         Assert.Equal(Written(ShippedAlphabets.Library), with);
@@ -325,7 +359,10 @@ public class FontTests
         Assert.Empty(Core.Planning.JobCheck.Faults(job, Core.Planning.Workshop.Default, ShippedAlphabets.Library));
     }
 
-    /// <summary>Words that change all day fill no memory: of all letters and runs that were ever made and measured only so many points stay, whatever is kept of them.</summary>
+    /// <summary>
+    /// Words that change all day fill no memory: of all letters and runs that were ever made and measured only so many points stay,
+    /// whatever is kept of them.
+    /// </summary>
     [Fact]
     public void Letters_no_longer_kept_leave_the_memory()
     {
@@ -347,7 +384,8 @@ public class FontTests
             var (made, random) = (new List<(WeakReference, int)>(), new Random(7));
             for (var i = 0; i < 120; i++)
             {
-                foreach (var letter in alphabet.Shape(string.Concat(Enumerable.Range(0, 8).Select(_ => (char)('a' + random.Next(26)))), 0).Letters.Select(l => l.Glyph))
+                foreach (var letter in alphabet.Shape(string.Concat(Enumerable.Range(0, 8).Select(_ => (char)('a' + random.Next(26)))),
+                    0).Letters.Select(l => l.Glyph))
                 {
                     _ = alphabet.Measure(letter);
                     made.Add((new WeakReference(letter), letter.Lines.Sum(l => l.Count) + letter.Coarse.Sum(l => l.Count)));

@@ -6,22 +6,30 @@ using Dittany.Formats.Drawings;
 
 namespace Dittany.Web.Tests.Alphabets;
 
-/// <summary>Drawings as SVG, in and out. What numbers should come out is worked out by hand from SVG 1.1 and CSS Values and Units.</summary>
+/// <summary>
+/// Drawings as SVG, in and out. What numbers should come out is worked out by hand from SVG 1.1 and CSS Values and Units.
+/// </summary>
 public class SvgDrawingTests
 {
     private static ReadDrawing Read(string svg) => SvgDrawing.Read(Encoding.UTF8.GetBytes(svg));
 
-    private static string Svg(string inside, string attributes = "width=\"100mm\" viewBox=\"0 0 100 100\"") => $"<svg xmlns=\"http://www.w3.org/2000/svg\" {attributes}>{inside}</svg>";
+    private static string Svg(string inside, string attributes = "width=\"100mm\" viewBox=\"0 0 100 100\"") =>
+        $"<svg xmlns=\"http://www.w3.org/2000/svg\" {attributes}>{inside}</svg>";
 
     /// <summary>Strokes become lines, fills shapes, tiny circles dots.</summary>
     [Fact]
     public void Paint_says_what_a_part_is()
     {
-        var figure = Read(Svg("<path d='M0 0L50 0' stroke='#000' fill='none'/><rect x='10' y='20' width='30' height='20'/><circle cx='60' cy='60' r='0.8'/><circle cx='60' cy='30' r='10'/>")).Figure!;
+        var figure = Read(Svg(
+            "<path d='M0 0L50 0' stroke='#000' fill='none'/><rect x='10' y='20' width='30' height='20'/><circle cx='60' cy='60' "
+                + "r='0.8'/><circle cx='60' cy='30' r='10'/>")).Figure!;
         Assert.Equal([FigureKind.Line, FigureKind.Shape, FigureKind.Dot, FigureKind.Shape], figure.Parts.Select(p => p.Kind));
     }
 
-    /// <summary>Units and view box: a box of 50 shown 100 mm wide doubles everything; without any size a unit is a pixel, 25.4/96 mm; an inch is 25.4 mm.</summary>
+    /// <summary>
+    /// Units and view box: a box of 50 shown 100 mm wide doubles everything; without any size a unit is a pixel, 25.4/96 mm; an inch is
+    /// 25.4 mm.
+    /// </summary>
     [Theory]
     [InlineData("width=\"100mm\" viewBox=\"0 0 50 50\"", 40.0)]
     [InlineData("width=\"10cm\" height=\"10cm\" viewBox=\"0 0 100 100\"", 20.0)]
@@ -31,11 +39,16 @@ public class SvgDrawingTests
     public void Lengths_are_millimetres(string attributes, double widthMm) =>
         Assert.Equal(widthMm, Read(Svg("<path d='M0 0H20V20' stroke='#000' fill='none'/>", attributes)).Figure!.Width, 3);
 
-    /// <summary>Transforms compose from the outside in: moved by (10, 0) in a group that is doubled and turned a quarter, a point at (5, 0) lands at (0, 30).</summary>
+    /// <summary>
+    /// Transforms compose from the outside in: moved by (10, 0) in a group that is doubled and turned a quarter, a point at (5, 0) lands at
+    /// (0, 30).
+    /// </summary>
     [Fact]
     public void Transforms_compose()
     {
-        var figure = Read(Svg("<line x1='0' y1='0' x2='1' y2='0' stroke='#000'/><g transform='rotate(90) scale(2)'><path transform='translate(10 0)' d='M0 0L5 0' stroke='#000' fill='none'/></g>")).Figure!;
+        var figure = Read(Svg(
+            "<line x1='0' y1='0' x2='1' y2='0' stroke='#000'/><g transform='rotate(90) scale(2)'><path transform='translate(10 0)' d='M0 "
+                + "0L5 0' stroke='#000' fill='none'/></g>")).Figure!;
         var (a, b) = (figure.Parts[0], figure.Parts[1]);
         var from = a.Stroke.Start;
         Assert.InRange((b.Stroke.End - from).X, -1e-3, 1e-3);
@@ -44,7 +57,8 @@ public class SvgDrawingTests
     }
 
     /// <summary>
-    /// Chains of transforms against System.Numerics, whose matrices are another's work: a point taken through them from the inside out lands where the drawing puts it.
+    /// Chains of transforms against System.Numerics, whose matrices are another's work: a point taken through them from the inside out
+    /// lands where the drawing puts it.
     /// </summary>
     [Fact]
     public void Any_chain_of_transforms_is_the_product_of_its_matrices()
@@ -71,9 +85,12 @@ public class SvgDrawingTests
                 product = matrix * product;
             }
 
-            var figure = Read(Svg($"<line x1='0' y1='0' x2='0' y2='1000' stroke='#000'/><g transform='{text}'><path d='M3 7L19-4' stroke='#000' fill='none'/></g>")).Figure!;
+            var figure = Read(Svg(
+                $"<line x1='0' y1='0' x2='0' y2='1000' stroke='#000'/><g transform='{text}'><path d='M3 7L19-4' stroke='#000' "
+                    + $"fill='none'/></g>")).Figure!;
             var origin = figure.Parts[0].Stroke.Start;
-            foreach (var (from, at) in new[] { (new Vector2(3, 7), figure.Parts[1].Stroke.Start), (new Vector2(19, -4), figure.Parts[1].Stroke.End) })
+            foreach (var (from, at) in new[] { (new Vector2(3, 7), figure.Parts[1].Stroke.Start),
+                (new Vector2(19, -4), figure.Parts[1].Stroke.End) })
             {
                 var wanted = Vector2.Transform(from, product);
                 Assert.True((at - origin).To(new Pt(wanted.X, wanted.Y)) < 0.02, $"{text}: {at - origin} and not {wanted}");
@@ -83,7 +100,9 @@ public class SvgDrawingTests
         static string N(float v) => v.ToString(System.Globalization.CultureInfo.InvariantCulture);
     }
 
-    /// <summary>Numbers may stand with nothing between them (SVG 1.1, 4.2 and 9.7.1): a pentagon is a pentagon however it is written.</summary>
+    /// <summary>
+    /// Numbers may stand with nothing between them (SVG 1.1, 4.2 and 9.7.1): a pentagon is a pentagon however it is written.
+    /// </summary>
     [Theory]
     [InlineData("0,0 40,0 50,30 20,45 -10,30")]
     [InlineData("0 0 40 0 50 30 20 45-10 30")]
@@ -109,30 +128,41 @@ public class SvgDrawingTests
         Assert.Equal(20, read.Figure!.Width, 3);
     }
 
-    /// <summary>A drawing in the drawing stands at its own place, its view box laid into its own size, in the middle of it (SVG 1.1, 7.8: xMidYMid meet).</summary>
+    /// <summary>
+    /// A drawing in the drawing stands at its own place, its view box laid into its own size, in the middle of it (SVG 1.1, 7.8: xMidYMid
+    /// meet).
+    /// </summary>
     [Fact]
     public void A_drawing_within_has_its_own_frame()
     {
-        var figure = Read(Svg("<line x1='0' y1='0' x2='0' y2='90' stroke='#000'/><svg x='10' y='20' width='40' height='20' viewBox='100 100 10 10'><path d='M100 100H110V110' stroke='#000' fill='none'/></svg>")).Figure!;
+        var figure = Read(Svg(
+            "<line x1='0' y1='0' x2='0' y2='90' stroke='#000'/><svg x='10' y='20' width='40' height='20' viewBox='100 100 10 10'><path "
+                + "d='M100 100H110V110' stroke='#000' fill='none'/></svg>")).Figure!;
         var (origin, inner) = (figure.Parts[0].Stroke.Start, figure.Parts[1].Stroke);
         Assert.Equal((20, 20), (Math.Round((inner.Start - origin).X, 3), Math.Round((inner.Start - origin).Y, 3)));
         Assert.Equal((40, 40), (Math.Round((inner.End - origin).X, 3), Math.Round((inner.End - origin).Y, 3)));
     }
 
-    /// <summary>Rounded corners are quarter circles: a square of 40 with corners of 10 has the area of the square less what four corners lack.</summary>
+    /// <summary>
+    /// Rounded corners are quarter circles: a square of 40 with corners of 10 has the area of the square less what four corners lack.
+    /// </summary>
     [Fact]
     public void Rounded_corners_are_round()
     {
         var part = Read(Svg("<rect x='5' y='5' width='40' height='40' rx='10'/>")).Figure!.Parts.Single();
         Assert.Equal(1600 - (100 * (4 - Math.PI)), Region.AreaOf(part.Stroke.Flatten(0.002)), 0.2);
-        Assert.Equal(1256.6, Region.AreaOf(Read(Svg("<circle cx='50' cy='50' r='20'/><path d='M0 0H1000' stroke='#000' fill='none'/>")).Figure!.Parts[0].Stroke.Flatten(0.002)), 0.2);
+        Assert.Equal(1256.6, Region.AreaOf(Read(Svg(
+            "<circle cx='50' cy='50' r='20'/><path d='M0 0H1000' stroke='#000' fill='none'/>")).Figure!.Parts[0].Stroke.Flatten(0.002)),
+            0.2);
     }
 
     /// <summary>Files broken by chance, from a fixed seed: refused in a sentence or read, never thrown at her.</summary>
     [Fact]
     public void Damaged_drawings_never_throw()
     {
-        var good = Svg("<g transform='translate(3 4) rotate(20)'><path d='M0 0C10 10 20 10 30 0S50-10 60 0' stroke='#000' fill='none'/><rect x='5' y='5' width='9' height='9' rx='2'/><polygon points='1 1 9 1 5 8'/></g>");
+        var good = Svg(
+            "<g transform='translate(3 4) rotate(20)'><path d='M0 0C10 10 20 10 30 0S50-10 60 0' stroke='#000' fill='none'/><rect x='5' "
+                + "y='5' width='9' height='9' rx='2'/><polygon points='1 1 9 1 5 8'/></g>");
         var random = new Random(3);
         var read = 0;
         for (var i = 0; i < 600; i++)
@@ -155,7 +185,8 @@ public class SvgDrawingTests
     [Fact]
     public void Arcs_are_round()
     {
-        var figure = Read(Svg("<path d='M20 0A20 20 0 0 1 0 20' stroke='#000' fill='none'/><circle cx='0' cy='0' r='20' fill='#000'/>")).Figure!;
+        var figure = Read(Svg(
+            "<path d='M20 0A20 20 0 0 1 0 20' stroke='#000' fill='none'/><circle cx='0' cy='0' r='20' fill='#000'/>")).Figure!;
         var centre = figure.Parts[1].Line.SkipLast(1).Aggregate((a, b) => a + b) * (1.0 / (figure.Parts[1].Line.Count - 1));
         Assert.All(figure.Parts[0].Line, p => Assert.InRange(p.To(centre), 19.9, 20.1));
     }
@@ -164,19 +195,24 @@ public class SvgDrawingTests
     [Fact]
     public void What_is_left_out_is_told()
     {
-        var read = Read(Svg("<defs><linearGradient id='g'/></defs><text>Zoë</text><image href='http://elsewhere.example/a.png'/><use href='#x'/><style>a{}</style><script>alert(1)</script><path d='M0 0L9 9' stroke='#000'/>"));
+        var read = Read(Svg(
+            "<defs><linearGradient id='g'/></defs><text>Zoë</text><image href='http://elsewhere.example/a.png'/><use "
+                + "href='#x'/><style>a{}</style><script>alert(1)</script><path d='M0 0L9 9' stroke='#000'/>"));
         Assert.Equal(["a picture", "a repeated part", "a script", "a style sheet", "definitions", "letters"], read.NotUsed);
         Assert.NotNull(read.Figure);
     }
 
     public static TheoryData<string, string> Hostile() => new()
     {
-        { "<!DOCTYPE svg [<!ENTITY a \"aaaa\"><!ENTITY b \"&a;&a;&a;\">]><svg xmlns='http://www.w3.org/2000/svg'><text>&b;</text></svg>", "document type" },
+        { "<!DOCTYPE svg [<!ENTITY a \"aaaa\"><!ENTITY b \"&a;&a;&a;\">]><svg xmlns='http://www.w3.org/2000/svg'><text>&b;</text></svg>",
+            "document type" },
         { "<svg xmlns='http://www.w3.org/2000/svg'><path d='M0 0", "no sound SVG" },
         { "not at all", "no sound SVG" },
         { "<html/>", "no SVG" },
-        { Svg(string.Concat(Enumerable.Repeat("<g>", 60)) + "<path d='M0 0L1 1' stroke='#000'/>" + string.Concat(Enumerable.Repeat("</g>", 60))), "nested deeper" },
-        { Svg("<path stroke='#000' fill='none' d='M0 0" + string.Concat(Enumerable.Range(0, 30_000).Select(i => $"L{i % 97} {i % 89}")) + "'/>"), "far more than a needle makes" },
+        { Svg(string.Concat(Enumerable.Repeat("<g>", 60)) + "<path d='M0 0L1 1' stroke='#000'/>"
+            + string.Concat(Enumerable.Repeat("</g>", 60))), "nested deeper" },
+        { Svg("<path stroke='#000' fill='none' d='M0 0" + string.Concat(Enumerable.Range(0, 30_000).Select(i => $"L{i % 97} {i % 89}"))
+            + "'/>"), "far more than a needle makes" },
         { Svg("<text>only words</text>"), "only letters" },
         { Svg("<path d='M5 5L5 5' stroke='#000'/>"), "empty" },
         { Svg("<path d='M0 0L1e30 1e30' stroke='#000'/>"), "nothing in the drawing" },
@@ -193,7 +229,8 @@ public class SvgDrawingTests
     }
 
     [Fact]
-    public void Too_large_a_file_is_refused() => Assert.Contains("MB", SvgDrawing.Read(new byte[SvgDrawing.MostBytes + 1]).Fault, StringComparison.Ordinal);
+    public void Too_large_a_file_is_refused() => Assert.Contains("MB", SvgDrawing.Read(new byte[SvgDrawing.MostBytes + 1]).Fault,
+        StringComparison.Ordinal);
 
     /// <summary>Written and read back it is the same drawing: roles, kinds and lines, within a hundredth of a millimetre.</summary>
     [Fact]
@@ -204,9 +241,12 @@ public class SvgDrawingTests
             var drawn = motif.DrawWithin(60, 1000).Centred();
             var back = Read(SvgDrawing.Write(drawn, motif.Name, 60)).Figure!;
             var shift = drawn.Box.Least - back.Box.Least;
-            Assert.Equal(drawn.Parts.Select(p => (p.Kind, p.Kind == FigureKind.Dot ? "dot" : p.Role)), back.Parts.Select(p => (p.Kind, p.Role)));
+            Assert.Equal(drawn.Parts.Select(p => (p.Kind, p.Kind == FigureKind.Dot ? "dot" : p.Role)),
+                back.Parts.Select(p => (p.Kind, p.Role)));
             Assert.All(drawn.Parts.Zip(back.Parts), p => Assert.InRange(p.First.Middle.To(p.Second.Middle + shift), 0, 0.8));
-            Assert.All(drawn.Parts.Zip(back.Parts).Where(p => p.First.Kind != FigureKind.Dot), p => Assert.InRange((p.First.Stroke.Curves[0].P3 - p.First.Stroke.Start).To(p.Second.Stroke.Curves[0].P3 - p.Second.Stroke.Start), 0, 0.01));
+            Assert.All(drawn.Parts.Zip(back.Parts).Where(p => p.First.Kind != FigureKind.Dot), p =>
+                Assert.InRange((p.First.Stroke.Curves[0].P3 - p.First.Stroke.Start).To(
+                p.Second.Stroke.Curves[0].P3 - p.Second.Stroke.Start), 0, 0.01));
         }
     }
 }

@@ -28,14 +28,21 @@ public sealed class DoorTests : IDisposable
         Assert.Equal(stitches, plan.GetProperty("route").GetArrayLength());
     }
 
-    /// <summary>How far a piece is comes in with the job and goes out with its plan; what is left shrinks, the whole stays. Her units change nothing at the door: it speaks millimetres.</summary>
+    /// <summary>
+    /// How far a piece is comes in with the job and goes out with its plan; what is left shrinks, the whole stays. Her units change nothing
+    /// at the door: it speaks millimetres.
+    /// </summary>
     [Fact]
     public async Task What_is_done_is_reckoned_with()
     {
-        var (fresh, begun) = (await Post(Zoe), await Post(Zoe.Replace("\"item\"", "\"done\":{\"marked\":true,\"runs\":1},\"workshop\":{\"units\":\"inches\"},\"item\"", StringComparison.Ordinal)));
-        Assert.Equal(("planned", "on-the-hoop"), (fresh.GetProperty("time").GetProperty("stage").GetString(), begun.GetProperty("time").GetProperty("stage").GetString()));
-        Assert.True(begun.GetProperty("time").GetProperty("leftMinutes").GetDouble() < fresh.GetProperty("time").GetProperty("leftMinutes").GetDouble());
-        Assert.Equal(fresh.GetProperty("time").GetProperty("handsOnMinutes").GetDouble(), begun.GetProperty("time").GetProperty("handsOnMinutes").GetDouble());
+        var (fresh, begun) = (await Post(Zoe), await Post(Zoe.Replace("\"item\"",
+            "\"done\":{\"marked\":true,\"runs\":1},\"workshop\":{\"units\":\"inches\"},\"item\"", StringComparison.Ordinal)));
+        Assert.Equal(("planned", "on-the-hoop"), (fresh.GetProperty("time").GetProperty("stage").GetString(),
+            begun.GetProperty("time").GetProperty("stage").GetString()));
+        Assert.True(begun.GetProperty("time").GetProperty("leftMinutes").GetDouble() < fresh.GetProperty("time").GetProperty(
+            "leftMinutes").GetDouble());
+        Assert.Equal(fresh.GetProperty("time").GetProperty("handsOnMinutes").GetDouble(),
+            begun.GetProperty("time").GetProperty("handsOnMinutes").GetDouble());
         Assert.Equal(fresh.GetProperty("space").GetRawText(), begun.GetProperty("space").GetRawText());
         Assert.Contains("mm", begun.GetProperty("space").GetProperty("findIt")[1].GetString(), StringComparison.Ordinal);
     }
@@ -106,17 +113,22 @@ public sealed class DoorTests : IDisposable
     public async Task All_faults_come_at_once()
     {
         var answer = await _door.PostAsync("/api/plan", Site.Json("""{"item":{"form":"tea-towel","size":"9"},"zone":5,"colour":"red","elements":[{"kind":"text","text":"日","strands":9}]}"""));
-        var pointers = (await Site.Read(answer)).GetProperty("errors").EnumerateArray().Select(e => e.GetProperty("pointer").GetString()).ToArray();
-        Assert.Equal(["#/colour", "#/elements/0/strands", "#/elements/0/text", "#/item/size", "#/zone"], pointers.Order(StringComparer.Ordinal));
+        var pointers = (await Site.Read(answer)).GetProperty("errors").EnumerateArray().Select(e =>
+            e.GetProperty("pointer").GetString()).ToArray();
+        Assert.Equal(["#/colour", "#/elements/0/strands", "#/elements/0/text", "#/item/size", "#/zone"],
+            pointers.Order(StringComparer.Ordinal));
     }
 
     [Fact]
     public async Task Only_json_of_bounded_size_and_depth_is_taken()
     {
-        Assert.Equal(HttpStatusCode.UnsupportedMediaType, (await _door.PostAsync("/api/plan", new StringContent(Zoe, Encoding.UTF8, "text/plain"))).StatusCode);
-        Assert.Equal(HttpStatusCode.RequestEntityTooLarge, (await _door.PostAsync("/api/plan", Site.Json(new string(' ', 1024 * 1024 + 1)))).StatusCode);
+        Assert.Equal(HttpStatusCode.UnsupportedMediaType,
+            (await _door.PostAsync("/api/plan", new StringContent(Zoe, Encoding.UTF8, "text/plain"))).StatusCode);
+        Assert.Equal(HttpStatusCode.RequestEntityTooLarge,
+            (await _door.PostAsync("/api/plan", Site.Json(new string(' ', 1024 * 1024 + 1)))).StatusCode);
         var deep = string.Concat(Enumerable.Repeat("[", 17)) + string.Concat(Enumerable.Repeat("]", 17));
-        Assert.Contains("deeper than 16", await (await _door.PostAsync("/api/plan", Site.Json(deep))).Content.ReadAsStringAsync(), StringComparison.Ordinal);
+        Assert.Contains("deeper than 16", await (await _door.PostAsync("/api/plan", Site.Json(deep))).Content.ReadAsStringAsync(),
+            StringComparison.Ordinal);
     }
 
     [Fact]
@@ -138,11 +150,13 @@ public sealed class DoorTests : IDisposable
     [Fact]
     public async Task Workshop_and_habits_come_from_the_body()
     {
-        var plan = await Post(Zoe[..^1] + ",\"workshop\":{\"skill\":\"learner\",\"equipment\":[\"light-box\",\"laser\"]},\"habits\":{\"hold\":\"in-hand\"},\"stash\":{\"hoopsMm\":[102]}}");
+        var plan = await Post(Zoe[..^1]
+            + ",\"workshop\":{\"skill\":\"learner\",\"equipment\":[\"light-box\",\"laser\"]},\"habits\":{\"hold\":\"in-hand\"},\"stash\":{\"hoopsMm\":[102]}}");
         Assert.Equal("light-trace", plan.GetProperty("transfer").GetProperty("method").GetString());
         Assert.Equal("in-hand", plan.GetProperty("hooping").GetProperty("school").GetString());
 
-        double Minutes(JsonElement p) => p.GetProperty("time").GetProperty("byStep").EnumerateArray().Single(b => b.GetProperty("step").GetString() == "stitching").GetProperty("minutes").GetDouble();
+        double Minutes(JsonElement p) => p.GetProperty("time").GetProperty("byStep").EnumerateArray().Single(b =>
+            b.GetProperty("step").GetString() == "stitching").GetProperty("minutes").GetDouble();
 
         // A learner takes 2.5 skilled paces, a practised hand 1.5; in the hand one scoops, which takes 0.85 of it (from memory).
         Assert.Equal(2.5 / 1.5 * 0.85, Minutes(plan) / Minutes(await Post(Zoe)), 1);
@@ -161,7 +175,8 @@ public sealed class DoorTests : IDisposable
     }
 
     [Fact]
-    public async Task At_least_thirty_six_motifs_may_be_named() => Assert.True((await Site.Read(await _door.GetAsync("/api/motifs"))).GetArrayLength() >= 36);
+    public async Task At_least_thirty_six_motifs_may_be_named() =>
+        Assert.True((await Site.Read(await _door.GetAsync("/api/motifs"))).GetArrayLength() >= 36);
 
     /// <summary>Every member the plan schema requires is in a real plan, all the way down, and of the type it says.</summary>
     [Fact]
@@ -174,7 +189,10 @@ public sealed class DoorTests : IDisposable
         SchemaCheck.Holds(job, zoe.RootElement, "#");
     }
 
-    /// <summary>Forms as they are taken out, with all their sides, are what their schema says, alone and within a job, and a job with one is planned.</summary>
+    /// <summary>
+    /// Forms as they are taken out, with all their sides, are what their schema says, alone and within a job, and a job with one is
+    /// planned.
+    /// </summary>
     [Fact]
     public async Task Forms_are_what_their_schema_says()
     {
@@ -183,7 +201,8 @@ public sealed class DoorTests : IDisposable
         foreach (var of in Core.Items.Catalogue.Forms)
         {
             var copy = Core.Items.OwnForm.CopyOf(of, of.Sizes[0], "own-copy", $"My {of.Name}");
-            copy = copy.With(copy.First with { Folded = Core.Items.FoldSide.Bottom, WithinMm = 1.5, Picture = new Core.Items.Picture(new string('b', 64), 0, 0, 10, 10) });
+            copy = copy.With(copy.First with { Folded = Core.Items.FoldSide.Bottom, WithinMm = 1.5,
+                Picture = new Core.Items.Picture(new string('b', 64), 0, 0, 10, 10) });
             var json = Formats.Json.FormJson.Write(copy);
             SchemaCheck.Holds(form, JsonDocument.Parse(json).RootElement, of.Id);
             var zone = copy.Faces[^1].Zones[0].Id;

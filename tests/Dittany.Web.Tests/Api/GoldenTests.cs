@@ -7,12 +7,13 @@ using Dittany.Formats.Json;
 namespace Dittany.Web.Tests.Api;
 
 /// <summary>
-/// Golden pairs: a job and the plan it gave when it was looked at and found good. Numbers may differ by 0.001; everything else not at all. With DITTANY_GOLDEN set to the
-/// folder of the sources the plans are written anew, to be read before they are committed.
+/// Golden pairs: a job and the plan it gave when it was looked at and found good. Numbers may differ by 0.001; everything else not at all.
+/// With DITTANY_GOLDEN set to the folder of the sources the plans are written anew, to be read before they are committed.
 /// </summary>
 public class GoldenTests
 {
-    public static TheoryData<string> Pairs() => [.. Directory.GetFiles(Folder, "*.job.json").Select(f => Path.GetFileName(f)[..^".job.json".Length]).Order(StringComparer.Ordinal)];
+    public static TheoryData<string> Pairs() => [.. Directory.GetFiles(Folder, "*.job.json").Select(f =>
+        Path.GetFileName(f)[..^".job.json".Length]).Order(StringComparer.Ordinal)];
 
     private static string Folder => Path.Combine(AppContext.BaseDirectory, "Golden");
 
@@ -20,16 +21,19 @@ public class GoldenTests
     [MemberData(nameof(Pairs))]
     public void A_golden_job_gives_its_golden_plan(string name)
     {
-        var job = JobJson.Read(File.ReadAllBytes(Path.Combine(Folder, $"{name}.job.json")), new DateOnly(2027, 3, 1), Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library);
+        var job = JobJson.Read(File.ReadAllBytes(Path.Combine(Folder, $"{name}.job.json")), new DateOnly(2027, 3, 1), Workshop.Default,
+            Dittany.Formats.Alphabets.ShippedAlphabets.Library);
         Assert.Empty(job.Faults);
-        var written = PlanJson.Write(job.Job!, job.Workshop!, Planner.Make(job.Job!, job.Workshop!, Dittany.Formats.Alphabets.ShippedAlphabets.Library));
+        var written = PlanJson.Write(job.Job!, job.Workshop!,
+            Planner.Make(job.Job!, job.Workshop!, Dittany.Formats.Alphabets.ShippedAlphabets.Library));
         if (Environment.GetEnvironmentVariable("DITTANY_GOLDEN") is { Length: > 0 } sources)
         {
             using var read = JsonDocument.Parse(written);
             File.WriteAllText(Path.Combine(sources, $"{name}.plan.json"), Lined(read.RootElement, 0) + "\n");
         }
 
-        using var golden = JsonDocument.Parse(File.ReadAllBytes(Path.Combine(Environment.GetEnvironmentVariable("DITTANY_GOLDEN") ?? Folder, $"{name}.plan.json")));
+        using var golden = JsonDocument.Parse(File.ReadAllBytes(Path.Combine(Environment.GetEnvironmentVariable("DITTANY_GOLDEN")
+            ?? Folder, $"{name}.plan.json")));
         using var now = JsonDocument.Parse(written);
         Same(golden.RootElement, now.RootElement, "#");
     }
@@ -39,9 +43,11 @@ public class GoldenTests
     [MemberData(nameof(Pairs))]
     public void A_job_reads_back_to_itself(string name)
     {
-        var job = JobJson.Read(File.ReadAllBytes(Path.Combine(Folder, $"{name}.job.json")), new DateOnly(2027, 3, 1), Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library).Job!;
+        var job = JobJson.Read(File.ReadAllBytes(Path.Combine(Folder, $"{name}.job.json")), new DateOnly(2027, 3, 1), Workshop.Default,
+            Dittany.Formats.Alphabets.ShippedAlphabets.Library).Job!;
         var once = JobJson.Write(job);
-        Assert.Equal(once, JobJson.Write(JobJson.Read(Encoding.UTF8.GetBytes(once), DateOnly.MinValue, Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library).Job!));
+        Assert.Equal(once, JobJson.Write(JobJson.Read(Encoding.UTF8.GetBytes(once), DateOnly.MinValue, Workshop.Default,
+            Dittany.Formats.Alphabets.ShippedAlphabets.Library).Job!));
     }
 
     [Theory]
@@ -51,11 +57,13 @@ public class GoldenTests
     {
         var before = CultureInfo.CurrentCulture;
         var job = new Job("tea-towel", [new WordingAsked("name", "Iğdır")], new DateOnly(2027, 3, 1));
-        var here = PlanJson.Write(job, Workshop.Default, Planner.Make(job, Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library));
+        var here = PlanJson.Write(job, Workshop.Default, Planner.Make(job, Workshop.Default,
+            Dittany.Formats.Alphabets.ShippedAlphabets.Library));
         try
         {
             CultureInfo.CurrentCulture = new CultureInfo(culture);
-            Assert.Equal(here, PlanJson.Write(job, Workshop.Default, Planner.Make(job, Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library)));
+            Assert.Equal(here, PlanJson.Write(job, Workshop.Default,
+                Planner.Make(job, Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library)));
         }
         finally
         {
@@ -93,7 +101,8 @@ public class GoldenTests
 
                 break;
             case JsonValueKind.Array:
-                Assert.True(golden.GetArrayLength() == now.GetArrayLength(), $"{at}: {golden.GetArrayLength()} became {now.GetArrayLength()}");
+                Assert.True(golden.GetArrayLength() == now.GetArrayLength(),
+                    $"{at}: {golden.GetArrayLength()} became {now.GetArrayLength()}");
                 foreach (var (one, two) in golden.EnumerateArray().Zip(now.EnumerateArray()))
                 {
                     Same(one, two, $"{at}/…");

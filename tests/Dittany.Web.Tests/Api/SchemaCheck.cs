@@ -25,13 +25,16 @@ internal static class SchemaCheck
 
         if (schema.TryGetProperty("type", out var type))
         {
-            var allowed = type.ValueKind == JsonValueKind.Array ? type.EnumerateArray().Select(t => t.GetString()).ToArray() : [type.GetString()];
-            Assert.True(allowed.Contains(TypeOf(value)) || (allowed.Contains("integer") && TypeOf(value) == "number"), $"{at} is {TypeOf(value)}, wanted {string.Join('/', allowed)}");
+            var allowed = type.ValueKind == JsonValueKind.Array ? type.EnumerateArray().Select(t => t.GetString()).ToArray()
+                : [type.GetString()];
+            Assert.True(allowed.Contains(TypeOf(value)) || (allowed.Contains("integer") && TypeOf(value) == "number"),
+                $"{at} is {TypeOf(value)}, wanted {string.Join('/', allowed)}");
         }
 
         if (schema.TryGetProperty("required", out var required))
         {
-            Assert.All(required.EnumerateArray(), name => Assert.True(value.TryGetProperty(name.GetString()!, out _), $"{at} lacks {name}"));
+            Assert.All(required.EnumerateArray(), name => Assert.True(value.TryGetProperty(name.GetString()!, out _),
+                $"{at} lacks {name}"));
         }
 
         if (schema.TryGetProperty("properties", out var properties) && value.ValueKind == JsonValueKind.Object)
@@ -44,7 +47,8 @@ internal static class SchemaCheck
                 }
                 else
                 {
-                    Assert.False(schema.TryGetProperty("additionalProperties", out var more) && more.ValueKind == JsonValueKind.False, $"{at}/{member.Name} is not in the schema");
+                    Assert.False(schema.TryGetProperty("additionalProperties", out var more) && more.ValueKind == JsonValueKind.False,
+                        $"{at}/{member.Name} is not in the schema");
                 }
             }
         }

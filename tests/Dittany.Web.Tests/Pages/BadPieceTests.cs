@@ -10,10 +10,14 @@ using static Dittany.Web.Tests.Setup.Browsing;
 
 namespace Dittany.Web.Tests.Pages;
 
-/// <summary>A piece of which no sense can be made stands on every page as one bad piece with its ways out, and no page or other piece is the worse for it.</summary>
+/// <summary>
+/// A piece of which no sense can be made stands on every page as one bad piece with its ways out, and no page or other piece is the worse
+/// for it.
+/// </summary>
 public sealed class BadPieceTests : IDisposable
 {
-    private const string Spoilt = "{\"schema\":\"dittany.job/1\",\"title\":\"Winter towel\",\"today\":\"2027-03-01\",\"item\":{\"form\":\"tea-towel\"},\"elements\":[{\"id\":\"name\",\"kind\":\"text\",\"text\":\"Zo\u00AD\"}]}";
+    private const string Spoilt = "{\"schema\":\"dittany.job/1\",\"title\":\"Winter "
+        + "towel\",\"today\":\"2027-03-01\",\"item\":{\"form\":\"tea-towel\"},\"elements\":[{\"id\":\"name\",\"kind\":\"text\",\"text\":\"Zo\u00AD\"}]}";
 
     private readonly Site _site = new();
     private readonly HttpClient _browser;
@@ -68,7 +72,9 @@ public sealed class BadPieceTests : IDisposable
         await using (var scope = _site.Services.CreateAsyncScope())
         {
             // Forty W's in the full script's middle line, as one word on a scarf.
-            await scope.ServiceProvider.GetRequiredService<PieceStore>().Create(new Job("scarf", [new WordingAsked("name", new string('W', 60), "full-script-line", CapHeightMm: 51)], new DateOnly(2027, 3, 1), "Wild"), "New piece");
+            await scope.ServiceProvider.GetRequiredService<PieceStore>().Create(
+                new Job("scarf", [new WordingAsked("name", new string('W', 60), "full-script-line", CapHeightMm: 51)],
+                new DateOnly(2027, 3, 1), "Wild"), "New piece");
         }
 
         var bench = await Read("/bench/1");
@@ -83,7 +89,8 @@ public sealed class BadPieceTests : IDisposable
         var form = await Read("/new");
         var fields = new Dictionary<string, string>(StringComparer.Ordinal)
         {
-            ["__RequestVerificationToken"] = Value(form, "__RequestVerificationToken"), ["Once"] = Value(form, "Once"), ["Words"] = "Mimi", ["Form"] = "tea-towel",
+            ["__RequestVerificationToken"] = Value(form, "__RequestVerificationToken"), ["Once"] = Value(form, "Once"), ["Words"] = "Mimi",
+                ["Form"] = "tea-towel",
         };
         var answers = await Task.WhenAll(Enumerable.Range(0, 5).Select(async _ =>
         {
@@ -101,7 +108,8 @@ public sealed class BadPieceTests : IDisposable
     {
         await PostForm(_browser, "/new", "/new", ("Words", "Mimi"), ("Form", "tea-towel"));
         await PostForm(_browser, "/bench/1", "/bench/1?handler=Put", ("from", "1"), ("x", "250"), ("y", "500"), ("within", "0"));
-        var answers = await Task.WhenAll(Enumerable.Range(0, 20).Select(_ => PostForm(_browser, "/bench/1", "/bench/1?handler=Nudge", ("dx", "1"), ("dy", "0"))));
+        var answers = await Task.WhenAll(Enumerable.Range(0, 20).Select(_ =>
+            PostForm(_browser, "/bench/1", "/bench/1?handler=Nudge", ("dx", "1"), ("dy", "0"))));
         Assert.All(answers, a => Assert.Equal(HttpStatusCode.Redirect, a.StatusCode));
         var words = (await Read("/bench/1")).QuerySelector(".words")!;
         Assert.Equal("270", words.GetAttribute("data-x"));
@@ -132,7 +140,8 @@ public sealed class BadPieceTests : IDisposable
         await PostForm(_browser, "/bench/1", "/bench/1?handler=Change", ("from", "1"), ("member", "text"), ("value", "Maja"));
         await PostForm(_browser, "/new", "/new", ("Words", "Zoë"), ("Form", "tea-towel"));
         await using var scope = _site.Services.CreateAsyncScope();
-        await scope.ServiceProvider.GetRequiredService<DittanyDb>().Revisions.Where(r => r.PieceId == 1 && r.Number == 2).ExecuteUpdateAsync(r => r.SetProperty(x => x.JobJson, Spoilt));
+        await scope.ServiceProvider.GetRequiredService<DittanyDb>().Revisions.Where(r => r.PieceId == 1
+            && r.Number == 2).ExecuteUpdateAsync(r => r.SetProperty(x => x.JobJson, Spoilt));
     }
 
     private async Task<IHtmlDocument> Read(string path) => new HtmlParser().ParseDocument(await _browser.GetStringAsync(path));

@@ -37,7 +37,8 @@ public sealed class BenchPageTests : IDisposable
         var page = await Read("/new");
         Assert.NotNull(page.QuerySelector($"input[name=Form][value={form}]"));
         Assert.NotNull(page.QuerySelector($"select[name='Sizes[{form}]'] option[value='{size}']"));
-        var answer = await PostForm(_browser, "/new", "/new", ("Words", "Zoë\nand Jo"), ("Form", form), ($"Sizes[{form}]", size), ("Day", ""), ("Colour", ""));
+        var answer = await PostForm(_browser, "/new", "/new", ("Words", "Zoë\nand Jo"), ("Form", form), ($"Sizes[{form}]", size),
+            ("Day", ""), ("Colour", ""));
         var bench = await Read(answer.Headers.Location!.ToString());
         Assert.Contains($"on a {name}", bench.QuerySelector("h1")!.TextContent, StringComparison.Ordinal);
         Assert.Contains("your choice", bench.QuerySelector("#slip-item-size")!.TextContent, StringComparison.Ordinal);
@@ -50,7 +51,8 @@ public sealed class BenchPageTests : IDisposable
     [Fact]
     public async Task What_was_typed_is_kept_when_it_makes_no_sense()
     {
-        var answer = await PostForm(_browser, "/new", "/new", ("Words", "日本 & <b>"), ("Form", "tea-towel"), ("Sizes[tea-towel]", "45x65"), ("Day", "someday"), ("Colour", "#27303a"));
+        var answer = await PostForm(_browser, "/new", "/new", ("Words", "日本 & <b>"), ("Form", "tea-towel"), ("Sizes[tea-towel]", "45x65"),
+            ("Day", "someday"), ("Colour", "#27303a"));
         Assert.Equal(HttpStatusCode.UnprocessableEntity, answer.StatusCode);
         var page = new HtmlParser().ParseDocument(await answer.Content.ReadAsStringAsync());
         Assert.Equal("日本 & <b>", page.QuerySelector("#words")!.TextContent);
@@ -65,14 +67,16 @@ public sealed class BenchPageTests : IDisposable
     public async Task An_overrule_is_taken_shown_and_undone_without_scripts()
     {
         var path = await Make("Mimi");
-        var answer = await PostForm(_browser, path, $"{path}?handler=Change", ("from", "1"), ("member", "overrules/transfer.method"), ("value", "hot-iron"));
+        var answer = await PostForm(_browser, path, $"{path}?handler=Change", ("from", "1"), ("member", "overrules/transfer.method"),
+            ("value", "hot-iron"));
         Assert.Equal(HttpStatusCode.Redirect, answer.StatusCode);
         var slip = (await Read(path)).QuerySelector("#slip-transfer-method")!;
         Assert.Contains("your choice", slip.TextContent, StringComparison.Ordinal);
         Assert.Contains("printed mirrored", slip.TextContent, StringComparison.Ordinal);
 
         await PostForm(_browser, path, $"{path}?handler=Undo", ("from", "2"));
-        Assert.DoesNotContain("your choice", (await Read(path)).QuerySelector("#slip-transfer-method")!.TextContent, StringComparison.Ordinal);
+        Assert.DoesNotContain("your choice", (await Read(path)).QuerySelector("#slip-transfer-method")!.TextContent,
+            StringComparison.Ordinal);
         await PostForm(_browser, path, $"{path}?handler=Redo", ("from", "1"));
         Assert.Contains("your choice", (await Read(path)).QuerySelector("#slip-transfer-method")!.TextContent, StringComparison.Ordinal);
     }
@@ -106,7 +110,8 @@ public sealed class BenchPageTests : IDisposable
     {
         var path = await Make("Mimi");
         await PostForm(_browser, path, $"{path}?handler=Nudge", ("dx", "5"), ("dy", "0"));
-        Assert.Contains("5 mm right of the middle line", (await Read(path)).QuerySelector("#slip-space-place")!.TextContent, StringComparison.Ordinal);
+        Assert.Contains("5 mm right of the middle line", (await Read(path)).QuerySelector("#slip-space-place")!.TextContent,
+            StringComparison.Ordinal);
         Assert.Contains("5 mm to the right", (await Read(path)).TextContent(), StringComparison.Ordinal);
         var before = (await Read(path)).QuerySelector(".grow-form .told")!.TextContent;
         await PostForm(_browser, path, $"{path}?handler=Grow", ("by", "-1"));
@@ -148,7 +153,8 @@ public sealed class BenchPageTests : IDisposable
         var path = await Make("B & Jo");
         await PostForm(_browser, path, $"{path}?handler=Change", ("from", "1"), ("member", "title"), ("value", Evil));
         await PostForm(_browser, path, "/sheets/1?handler=Proof", ("words", "B & Jo"), ("who", Evil));
-        foreach (var page in new[] { path, $"{path}?Face=order", "/", "/sheets/1", "/sheets/1?kind=placement", "/sheets/1?kind=work", "/sheets/1?kind=care", "/sheets/1?kind=tag", "/habits?try=size", "/new?said=" + Uri.EscapeDataString($"{Evil} on a tote") })
+        foreach (var page in new[] { path, $"{path}?Face=order", "/", "/sheets/1", "/sheets/1?kind=placement", "/sheets/1?kind=work",
+            "/sheets/1?kind=care", "/sheets/1?kind=tag", "/habits?try=size", "/new?said=" + Uri.EscapeDataString($"{Evil} on a tote") })
         {
             var html = await _browser.GetStringAsync(page);
             Assert.DoesNotContain("<script>alert", html, StringComparison.Ordinal);
@@ -166,7 +172,8 @@ public sealed class BenchPageTests : IDisposable
             var page = await Read(path);
             Assert.All(page.Scripts, s => Assert.False(string.IsNullOrEmpty(s.GetAttribute("src"))));
             Assert.Empty(page.QuerySelectorAll("style, [style], [onclick], [onload], [onchange], [oninput]"));
-            Assert.All(page.QuerySelectorAll("form[method=post]"), f => Assert.NotNull(f.QuerySelector("input[name=__RequestVerificationToken]")));
+            Assert.All(page.QuerySelectorAll("form[method=post]"), f =>
+                Assert.NotNull(f.QuerySelector("input[name=__RequestVerificationToken]")));
         }
     }
 
@@ -175,7 +182,8 @@ public sealed class BenchPageTests : IDisposable
     {
         await Make("Mimi");
         Assert.Equal(HttpStatusCode.OK, (await _browser.GetAsync("/api/pieces/1/plan")).StatusCode);
-        Assert.All(["/api/pieces/99/plan", "/bench/99", "/sheets/99"], path => Assert.Equal(HttpStatusCode.NotFound, _browser.GetAsync(path).GetAwaiter().GetResult().StatusCode));
+        Assert.All(["/api/pieces/99/plan", "/bench/99", "/sheets/99"], path =>
+            Assert.Equal(HttpStatusCode.NotFound, _browser.GetAsync(path).GetAwaiter().GetResult().StatusCode));
     }
 
     /// <summary>Laid on the centre fold of a towel 500 mm wide, the words stand at 250 mm, wherever they were.</summary>
@@ -189,7 +197,8 @@ public sealed class BenchPageTests : IDisposable
         await PostForm(_browser, path, $"{path}?handler=Put", ("x", "251.4"), ("y", "590"), ("within", "2"));
         Assert.Contains("on the middle line", (await Read(path)).QuerySelector("#slip-space-place")!.TextContent, StringComparison.Ordinal);
         await PostForm(_browser, path, $"{path}?handler=Put", ("x", "253"), ("y", "590"), ("within", "2"));
-        Assert.Contains("3 mm right of the middle line", (await Read(path)).QuerySelector("#slip-space-place")!.TextContent, StringComparison.Ordinal);
+        Assert.Contains("3 mm right of the middle line", (await Read(path)).QuerySelector("#slip-space-place")!.TextContent,
+            StringComparison.Ordinal);
     }
 
     [Fact]
@@ -204,7 +213,9 @@ public sealed class BenchPageTests : IDisposable
         Assert.NotNull(moved.QuerySelector("button[formaction$='handler=Undo']"));
     }
 
-    /// <summary>Without scripts every face, the slider and every nearness is an address; the slips of all stations stand in the page.</summary>
+    /// <summary>
+    /// Without scripts every face, the slider and every nearness is an address; the slips of all stations stand in the page.
+    /// </summary>
     [Fact]
     public async Task Faces_slider_and_nearness_are_addresses()
     {
@@ -226,10 +237,13 @@ public sealed class BenchPageTests : IDisposable
         Assert.Equal(Width(await Read($"{path}?View=at_nonsense")), wide, 0.01);
         Assert.True(Width(await Read($"{path}?View=at_0_0_0.001")) >= 8);
 
-        static double Width(IDocument page) => double.Parse(page.QuerySelector("svg.drawing")!.GetAttribute("viewBox")!.Split(' ')[2], System.Globalization.CultureInfo.InvariantCulture);
+        static double Width(IDocument page) => double.Parse(page.QuerySelector("svg.drawing")!.GetAttribute("viewBox")!.Split(' ')[2],
+            System.Globalization.CultureInfo.InvariantCulture);
     }
 
-    /// <summary>Every stitch of the route can be pointed at, tells its length and run, and the drawing has both ends of every length on its back.</summary>
+    /// <summary>
+    /// Every stitch of the route can be pointed at, tells its length and run, and the drawing has both ends of every length on its back.
+    /// </summary>
     [Fact]
     public async Task Every_stitch_can_be_pointed_at_and_every_length_begins_and_ends_behind()
     {
@@ -239,12 +253,14 @@ public sealed class BenchPageTests : IDisposable
         var stitches = page.QuerySelectorAll(".face-order .st");
         Assert.Equal(rows, stitches.Length);
         var told = page.QuerySelector("#tellings")!.TextContent.Split('\n');
-        Assert.Equal(Enumerable.Range(0, rows).Select(i => $"{i}"), stitches.Select(s => s.GetAttribute("data-i")!).OrderBy(i => int.Parse(i, System.Globalization.CultureInfo.InvariantCulture)));
+        Assert.Equal(Enumerable.Range(0, rows).Select(i => $"{i}"),
+            stitches.Select(s => s.GetAttribute("data-i")!).OrderBy(i => int.Parse(i, System.Globalization.CultureInfo.InvariantCulture)));
         Assert.Equal(rows, told.Length);
         Assert.All(told, t => Assert.Matches(@"^Stitch \d+ of \d+, in the .: .*thread \d+", t));
         var runs = plan.GetProperty("threads").EnumerateArray().Sum(t => t.GetProperty("runs").GetInt32());
         Assert.Equal(2 * runs, page.QuerySelectorAll(".face-back .thread-end").Length);
-        Assert.All(page.QuerySelectorAll(".obstacle"), o => Assert.Contains("clear of it", o.QuerySelector("title")!.TextContent, StringComparison.Ordinal));
+        Assert.All(page.QuerySelectorAll(".obstacle"), o =>
+            Assert.Contains("clear of it", o.QuerySelector("title")!.TextContent, StringComparison.Ordinal));
         Assert.All(page.QuerySelectorAll(".obstacle .clear"), c => Assert.StartsWith("M", c.GetAttribute("d"), StringComparison.Ordinal));
     }
 
@@ -256,7 +272,8 @@ public sealed class BenchPageTests : IDisposable
         async Task<IDocument> Step()
         {
             var page = await Read(path);
-            await PostForm(_browser, path, $"{path}?handler=Change", ("from", $"{head++}"), ("member", "done"), ("value", page.QuerySelector("#step-on")!.GetAttribute("value")!));
+            await PostForm(_browser, path, $"{path}?handler=Change", ("from", $"{head++}"), ("member", "done"),
+                ("value", page.QuerySelector("#step-on")!.GetAttribute("value")!));
             return await Read(path);
         }
 
@@ -267,7 +284,8 @@ public sealed class BenchPageTests : IDisposable
         Assert.NotNull(one.QuerySelector(".so-far"));
         var refused = await PostForm(_browser, path, $"{path}?handler=Grow", ("by", "1"));
         Assert.Equal(HttpStatusCode.UnprocessableEntity, refused.StatusCode);
-        Assert.Contains("stitched already", new HtmlParser().ParseDocument(await refused.Content.ReadAsStringAsync()).QuerySelector(".trouble")!.TextContent, StringComparison.Ordinal);
+        Assert.Contains("stitched already", new HtmlParser().ParseDocument(await refused.Content.ReadAsStringAsync()).QuerySelector(
+            ".trouble")!.TextContent, StringComparison.Ordinal);
     }
 
     private async Task<string> Make(string words)
@@ -277,7 +295,8 @@ public sealed class BenchPageTests : IDisposable
         return answer.Headers.Location!.ToString();
     }
 
-    private async Task<AngleSharp.Html.Dom.IHtmlDocument> Read(string path) => new HtmlParser().ParseDocument(await _browser.GetStringAsync(path));
+    private async Task<AngleSharp.Html.Dom.IHtmlDocument> Read(string path) =>
+        new HtmlParser().ParseDocument(await _browser.GetStringAsync(path));
 }
 
 internal static class Documents

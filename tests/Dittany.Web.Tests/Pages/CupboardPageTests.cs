@@ -29,7 +29,8 @@ public sealed class CupboardPageTests : IDisposable
         var names = page.QuerySelectorAll(".on-shelf strong").Select(e => e.TextContent).ToArray();
         Assert.Contains(there, names);
         Assert.DoesNotContain(notThere, names);
-        Assert.Contains("Measure yours", (await Read("/cupboard?Q=zeppelin")).QuerySelector("#shelves")!.TextContent, StringComparison.Ordinal);
+        Assert.Contains("Measure yours", (await Read("/cupboard?Q=zeppelin")).QuerySelector("#shelves")!.TextContent,
+            StringComparison.Ordinal);
     }
 
     [Fact]
@@ -63,7 +64,10 @@ public sealed class CupboardPageTests : IDisposable
         Assert.NotEmpty(page.QuerySelector($"input[name={name}]")!.GetAttribute("value")!);
     }
 
-    /// <summary>A form is copied, changed, taken out as a file, brought in again, put away, and stands in the piece that was begun on it as it was then.</summary>
+    /// <summary>
+    /// A form is copied, changed, taken out as a file, brought in again, put away, and stands in the piece that was begun on it as it was
+    /// then.
+    /// </summary>
     [Fact]
     public async Task An_own_form_from_copy_to_file()
     {
@@ -93,9 +97,11 @@ public sealed class CupboardPageTests : IDisposable
         var brought = await PostForm(_browser, "/cupboard", "/cupboard?handler=Import", ("Json", json));
         Assert.Equal(HttpStatusCode.Redirect, brought.StatusCode);
         Assert.NotEqual(path, brought.Headers.Location!.ToString());
-        var refused = await PostForm(_browser, "/cupboard", "/cupboard?handler=Import", ("Json", json.Replace("\"zones\"", "\"zoned\"", StringComparison.Ordinal)));
+        var refused = await PostForm(_browser, "/cupboard", "/cupboard?handler=Import",
+            ("Json", json.Replace("\"zones\"", "\"zoned\"", StringComparison.Ordinal)));
         Assert.Equal(HttpStatusCode.UnprocessableEntity, refused.StatusCode);
-        Assert.Contains("zoned", new HtmlParser().ParseDocument(await refused.Content.ReadAsStringAsync()).QuerySelector("#json")!.TextContent, StringComparison.Ordinal);
+        Assert.Contains("zoned", new HtmlParser().ParseDocument(await refused.Content.ReadAsStringAsync()).QuerySelector(
+            "#json")!.TextContent, StringComparison.Ordinal);
 
         await PostForm(_browser, path, $"{path}?handler=Archive&away=true");
         Assert.DoesNotContain((await Read("/cupboard")).QuerySelectorAll(".on-shelf a"), a => a.GetAttribute("href") == path);
@@ -103,29 +109,34 @@ public sealed class CupboardPageTests : IDisposable
     }
 
     /// <summary>
-    /// A thing with a front gets a back, seen from behind; what is typed is kept when another side is looked at, or told of and kept where it cannot be; a side is folded over,
-    /// taken out, and brought back by undo.
+    /// A thing with a front gets a back, seen from behind; what is typed is kept when another side is looked at, or told of and kept where
+    /// it cannot be; a side is folded over, taken out, and brought back by undo.
     /// </summary>
     [Fact]
     public async Task An_own_form_has_sides()
     {
-        var made = await PostForm(_browser, "/cupboard/measure", "/cupboard/measure?Shape=trapezoid", ("Numbers[top]", "20"), ("Numbers[bottom]", "40"), ("Numbers[height]", "30"), ("Numbers[hem]", "1"), ("Name", "Pinny"));
+        var made = await PostForm(_browser, "/cupboard/measure", "/cupboard/measure?Shape=trapezoid", ("Numbers[top]", "20"),
+            ("Numbers[bottom]", "40"), ("Numbers[height]", "30"), ("Numbers[hem]", "1"), ("Name", "Pinny"));
         var path = made.Headers.Location!.ToString();
         var more = await PostForm(_browser, path, $"{path}?handler=MoreSide", Fields(await Read(path), ("SideName", "Chest side")));
         Assert.Equal($"{path}?face=back", more.Headers.Location!.ToString());
         var back = await Read($"{path}?face=back");
-        Assert.Equal(["Chest side", "Back"], back.QuerySelectorAll(".faces-nav button[aria-current], .faces-nav button[formaction*=Side][formaction*=to]").Select(b => b.TextContent.Trim()).Distinct());
+        Assert.Equal(["Chest side", "Back"], back.QuerySelectorAll(
+            ".faces-nav button[aria-current], .faces-nav button[formaction*=Side][formaction*=to]").Select(b =>
+            b.TextContent.Trim()).Distinct());
         Assert.Equal("Back", back.QuerySelector(".faces-nav [aria-current=true]")!.TextContent.Trim());
 
         // What cannot be on this side is told here, typed things stay, and the other side is not gone to.
-        var wrong = await PostForm(_browser, path, $"{path}?handler=Side&to=front", Fields(back, ("Outline", "0,0\n100,100\n100,0\n0,100")));
+        var wrong = await PostForm(_browser, path, $"{path}?handler=Side&to=front",
+            Fields(back, ("Outline", "0,0\n100,100\n100,0\n0,100")));
         Assert.Equal(HttpStatusCode.UnprocessableEntity, wrong.StatusCode);
         var told = new HtmlParser().ParseDocument(await wrong.Content.ReadAsStringAsync());
         Assert.Contains("crosses itself", told.QuerySelector(".trouble")!.TextContent, StringComparison.Ordinal);
         Assert.Equal("true", told.QuerySelector("textarea[name=Outline]")!.GetAttribute("aria-invalid"));
         Assert.Equal("Back", told.QuerySelector(".faces-nav [aria-current=true]")!.TextContent.Trim());
 
-        var kept = await PostForm(_browser, path, $"{path}?handler=Side&to=front", Fields(back, ("Folded", "bottom"), ("Zones[0].Name", "turned-up hem")));
+        var kept = await PostForm(_browser, path, $"{path}?handler=Side&to=front",
+            Fields(back, ("Folded", "bottom"), ("Zones[0].Name", "turned-up hem")));
         Assert.Equal($"{path}?face=front", kept.Headers.Location!.ToString());
         back = await Read($"{path}?face=back");
         Assert.Contains("fold at the lower edge", back.QuerySelector(".folded")!.TextContent, StringComparison.Ordinal);
@@ -159,12 +170,17 @@ public sealed class CupboardPageTests : IDisposable
     [Fact]
     public async Task A_photograph_is_one_more_side()
     {
-        var made = await PostForm(_browser, "/cupboard/measure", "/cupboard/measure?Shape=rectangle", ("Numbers[width]", "30"), ("Numbers[height]", "36"), ("Name", "Bag"));
+        var made = await PostForm(_browser, "/cupboard/measure", "/cupboard/measure?Shape=rectangle", ("Numbers[width]", "30"),
+            ("Numbers[height]", "36"), ("Name", "Bag"));
         var path = made.Headers.Location!.ToString();
-        Assert.Contains("one more side of Bag", (await Read("/cupboard/photograph?For=own-bag")).QuerySelector(".page")!.TextContent, StringComparison.Ordinal);
+        Assert.Contains("one more side of Bag", (await Read("/cupboard/photograph?For=own-bag")).QuerySelector(".page")!.TextContent,
+            StringComparison.Ordinal);
         var scene = MadeUpCamera.All.Single(s => s.Id == "bag-card");
-        var taken = (await PostForm(_browser, "/cupboard/photograph", "/cupboard/photograph?For=own-bag&handler=MadeUp", ("scene", scene.Id))).Headers.Location!.ToString();
-        var corners = MadeUpCamera.CornersOf(scene).SelectMany(c => new[] { ("X", c.X.ToString(System.Globalization.CultureInfo.InvariantCulture)), ("Y", c.Y.ToString(System.Globalization.CultureInfo.InvariantCulture)) });
+        var taken = (await PostForm(_browser, "/cupboard/photograph", "/cupboard/photograph?For=own-bag&handler=MadeUp",
+            ("scene", scene.Id))).Headers.Location!.ToString();
+        var corners = MadeUpCamera.CornersOf(scene).SelectMany(c =>
+            new[] { ("X", c.X.ToString(System.Globalization.CultureInfo.InvariantCulture)),
+            ("Y", c.Y.ToString(System.Globalization.CultureInfo.InvariantCulture)) });
         await PostForm(_browser, taken, taken, [("Reference", "id-1"), .. corners]);
         await Until(async () => (await Read(taken)).QuerySelector("#trace") is not null);
         var traced = await PostForm(_browser, taken, $"{taken}?handler=Trace");
@@ -174,7 +190,9 @@ public sealed class CupboardPageTests : IDisposable
         Assert.Null((await Read(path)).QuerySelector("#trace-frame image"));
     }
 
-    /// <summary>Zones outside, outlines that cross, words for numbers: told at their place, all typed kept, the drawing that of before.</summary>
+    /// <summary>
+    /// Zones outside, outlines that cross, words for numbers: told at their place, all typed kept, the drawing that of before.
+    /// </summary>
     [Theory]
     [InlineData("Outline", "0,0\n100,100\n100,0\n0,100", "crosses itself")]
     [InlineData("Outline", "0,0\nwide,100\n100,0", "is no number")]
@@ -184,14 +202,16 @@ public sealed class CupboardPageTests : IDisposable
     [InlineData("Name", "", "no name")]
     public async Task What_cannot_be_is_told_and_kept(string field, string value, string said)
     {
-        var made = await PostForm(_browser, "/cupboard/measure", "/cupboard/measure?Shape=rectangle", ("Numbers[width]", "30"), ("Numbers[height]", "20"), ("Name", "Cloth"));
+        var made = await PostForm(_browser, "/cupboard/measure", "/cupboard/measure?Shape=rectangle", ("Numbers[width]", "30"),
+            ("Numbers[height]", "20"), ("Name", "Cloth"));
         var path = made.Headers.Location!.ToString();
         var answer = await PostForm(_browser, path, path, Fields(await Read(path), (field, value)));
         Assert.Equal(HttpStatusCode.UnprocessableEntity, answer.StatusCode);
         var page = new HtmlParser().ParseDocument(await answer.Content.ReadAsStringAsync());
         Assert.Contains(said, page.QuerySelector(".trouble")!.TextContent, StringComparison.Ordinal);
         var typed = page.QuerySelectorAll("input, textarea").First(e => e.GetAttribute("name") == field);
-        Assert.Equal(value, (typed is IHtmlTextAreaElement area ? area.TextContent : typed.GetAttribute("value") ?? string.Empty).ReplaceLineEndings("\n"));
+        Assert.Equal(value, (typed is IHtmlTextAreaElement area ? area.TextContent : typed.GetAttribute("value")
+            ?? string.Empty).ReplaceLineEndings("\n"));
         Assert.NotNull(page.QuerySelector(".face-drawing"));
     }
 
@@ -204,7 +224,8 @@ public sealed class CupboardPageTests : IDisposable
             var page = await Read("/cupboard/photograph");
             using var form = new MultipartFormDataContent
             {
-                { new StringContent(page.QuerySelector("input[name=__RequestVerificationToken]")!.GetAttribute("value")!), "__RequestVerificationToken" },
+                { new StringContent(page.QuerySelector("input[name=__RequestVerificationToken]")!.GetAttribute("value")!),
+                    "__RequestVerificationToken" },
             };
             var file = new ByteArrayContent(bytes);
             file.Headers.ContentType = new MediaTypeHeaderValue("image/jpeg");
@@ -212,7 +233,8 @@ public sealed class CupboardPageTests : IDisposable
             return await _browser.PostAsync("/cupboard/photograph", form);
         }
 
-        foreach (var (bytes, said) in new (byte[], string)[] { ("nothing of a picture"u8.ToArray(), "no picture"), ([], "No picture"), (new byte[PictureFile.MostBytes + 10], "25 MB") })
+        foreach (var (bytes, said) in new (byte[], string)[] { ("nothing of a picture"u8.ToArray(), "no picture"), ([], "No picture"),
+            (new byte[PictureFile.MostBytes + 10], "25 MB") })
         {
             var answer = await Send(bytes);
             Assert.Equal(HttpStatusCode.UnprocessableEntity, answer.StatusCode);
@@ -222,7 +244,8 @@ public sealed class CupboardPageTests : IDisposable
         var taken = await Send(MadeUpCamera.Render(MadeUpCamera.All.Single(s => s.Id == "bag-far")));
         Assert.Equal(HttpStatusCode.Redirect, taken.StatusCode);
         var path = taken.Headers.Location!.ToString();
-        var line = await PostForm(_browser, path, path, ("Reference", "id-1"), ("X", "10"), ("Y", "10"), ("X", "20"), ("Y", "20"), ("X", "30"), ("Y", "30"), ("X", "40"), ("Y", "40"));
+        var line = await PostForm(_browser, path, path, ("Reference", "id-1"), ("X", "10"), ("Y", "10"), ("X", "20"), ("Y", "20"),
+            ("X", "30"), ("Y", "30"), ("X", "40"), ("Y", "40"));
         Assert.Equal(HttpStatusCode.UnprocessableEntity, line.StatusCode);
         var told = new HtmlParser().ParseDocument(await line.Content.ReadAsStringAsync());
         Assert.Contains("do not go round a card", told.QuerySelector(".trouble")!.TextContent, StringComparison.Ordinal);
@@ -237,7 +260,8 @@ public sealed class CupboardPageTests : IDisposable
     {
         var page = await Read("/cupboard/cloth?A[water]=bead");
         Assert.Equal("Coated canvas", page.QuerySelector(".guesses strong")!.TextContent);
-        Assert.Contains("support", (await Read("/cupboard/cloth?A[stretch]=much")).QuerySelector(".guesses")!.TextContent, StringComparison.Ordinal);
+        Assert.Contains("support", (await Read("/cupboard/cloth?A[stretch]=much")).QuerySelector(".guesses")!.TextContent,
+            StringComparison.Ordinal);
     }
 
     private async Task<IHtmlDocument> Read(string path) => new HtmlParser().ParseDocument(await _browser.GetStringAsync(path));
@@ -249,12 +273,14 @@ public sealed class CupboardPageTests : IDisposable
         foreach (var e in page.QuerySelectorAll("#own-form input, #own-form textarea, #own-form select"))
         {
             var name = e.GetAttribute("name");
-            if (name is null or "__RequestVerificationToken" || (e is IHtmlInputElement { Type: "checkbox" or "radio" } box && !box.IsChecked))
+            if (name is null or "__RequestVerificationToken" || (e is IHtmlInputElement { Type: "checkbox" or "radio" } box
+                && !box.IsChecked))
             {
                 continue;
             }
 
-            var value = e switch { IHtmlTextAreaElement area => area.TextContent, IHtmlSelectElement select => select.Value, _ => e.GetAttribute("value") ?? string.Empty };
+            var value = e switch { IHtmlTextAreaElement area => area.TextContent, IHtmlSelectElement select => select.Value, _ =>
+                e.GetAttribute("value") ?? string.Empty };
             fields.Add((name, changed.FirstOrDefault(c => c.Name == name).Value ?? value!));
         }
 

@@ -55,7 +55,8 @@ public sealed class LettersPageTests : IDisposable
         var id = _site.Services.GetRequiredService<Dittany.Store.LetterShelf>().Now.Alphabets.First(a => a.Name == "my-own font").Id;
         using var job = Site.Json($$"""{"item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"Max","alphabet":"{{id}}"}]}""");
         Assert.Equal(HttpStatusCode.OK, (await _browser.PostAsync("/api/plan", job)).StatusCode);
-        foreach (var (bytes, told) in new[] { ("no font"u8.ToArray(), "no font"), (font[..600], "outside the file"), ([], "hardly any bytes") })
+        foreach (var (bytes, told) in new[] { ("no font"u8.ToArray(), "no font"), (font[..600], "outside the file"),
+            ([], "hardly any bytes") })
         {
             var refused = await Send(await Read("/letters"), "/letters?handler=Bring&Piece=", "font", "x.ttf", bytes);
             Assert.Equal(HttpStatusCode.UnprocessableEntity, refused.StatusCode);
@@ -88,12 +89,16 @@ public sealed class LettersPageTests : IDisposable
 
         byte[] other = [.. copy.ToArray(), 11];
         var page = await Read("/letters");
-        var answers = await Task.WhenAll(Enumerable.Range(0, 12).Select(_ => Send(page, "/letters?handler=Bring&Piece=", "font", "twelve.ttf", other)));
+        var answers = await Task.WhenAll(Enumerable.Range(0, 12).Select(_ =>
+            Send(page, "/letters?handler=Bring&Piece=", "font", "twelve.ttf", other)));
         Assert.All(answers, a => Assert.Equal(HttpStatusCode.OK, a.StatusCode));
         Assert.Single(_site.Services.GetRequiredService<Dittany.Store.LetterShelf>().Now.Alphabets, a => a.Name == "twelve");
     }
 
-    /// <summary>What is promised is taken: a file larger than the usual megabyte comes through, and one beyond its own limit is told so in a sentence.</summary>
+    /// <summary>
+    /// What is promised is taken: a file larger than the usual megabyte comes through, and one beyond its own limit is told so in a
+    /// sentence.
+    /// </summary>
     [Theory]
     [InlineData("/letters", "font", "x.ttf", 3, "no font")]
     [InlineData("/letters", "font", "x.ttf", 9, "and 8 is the most")]
@@ -117,13 +122,15 @@ public sealed class LettersPageTests : IDisposable
         var bench = await Read($"/bench/{piece}?Station=words");
         Assert.Contains("5 of the daisy", bench.QuerySelector("#slip-motif-arrangement\\:motif-1")!.TextContent, StringComparison.Ordinal);
         var away = bench.QuerySelectorAll("#slip-hands button").Single();
-        var answer = await Post(bench, away.GetAttribute("formaction")!, ("from", bench.QuerySelector("#bench")!.GetAttribute("data-from")!), ("value", string.Empty));
+        var answer = await Post(bench, away.GetAttribute("formaction")!,
+            ("from", bench.QuerySelector("#bench")!.GetAttribute("data-from")!), ("value", string.Empty));
         Assert.True(answer.StatusCode is HttpStatusCode.Redirect or HttpStatusCode.OK);
         Assert.Null((await Read($"/bench/{piece}?Station=words")).QuerySelector("#slip-motif-arrangement\\:motif-1"));
 
         // With the words it grows with them.
         await Post(page, put, ("with", "after"));
-        Assert.Contains("daisy", (await Read($"/bench/{piece}?Station=words")).QuerySelector("#slip-words-motif")!.TextContent, StringComparison.OrdinalIgnoreCase);
+        Assert.Contains("daisy", (await Read($"/bench/{piece}?Station=words")).QuerySelector("#slip-words-motif")!.TextContent,
+            StringComparison.OrdinalIgnoreCase);
     }
 
     [Fact]
@@ -131,12 +138,15 @@ public sealed class LettersPageTests : IDisposable
     {
         var piece = await Piece("Mia");
         var page = await Read($"/motifs?Piece={piece}");
-        var svg = "<svg xmlns='http://www.w3.org/2000/svg' width='50mm' viewBox='0 0 50 50'><path d='M5 45C20 20 30 20 45 45' fill='none' stroke='#000'/><circle cx='25' cy='12' r='8'/><text>x</text></svg>"u8.ToArray();
-        var kept = new HtmlParser().ParseDocument(await (await Send(page, $"/motifs?handler=Bring&Piece={piece}", "drawing", "Hill_and_sun.svg", svg)).Content.ReadAsStringAsync());
+        var svg = ("<svg xmlns='http://www.w3.org/2000/svg' width='50mm' viewBox='0 0 50 50'><path d='M5 45C20 20 30 20 45 45' fill='none' "u8
+            + "stroke='#000'/><circle cx='25' cy='12' r='8'/><text>x</text></svg>"u8).ToArray();
+        var kept = new HtmlParser().ParseDocument(await (await Send(page, $"/motifs?handler=Bring&Piece={piece}", "drawing",
+            "Hill_and_sun.svg", svg)).Content.ReadAsStringAsync());
         Assert.Contains("Not used of the file: letters.", kept.QuerySelector("#kept")!.TextContent, StringComparison.Ordinal);
         var put = kept.QuerySelectorAll("form").Single(f => f.QuerySelector("#put") is not null).GetAttribute("action")!;
         Assert.Equal(HttpStatusCode.Redirect, (await Post(kept, put)).StatusCode);
-        Assert.Contains("Hill and sun", (await Read($"/bench/{piece}?Station=words")).QuerySelector("#slip-hands")!.TextContent, StringComparison.Ordinal);
+        Assert.Contains("Hill and sun", (await Read($"/bench/{piece}?Station=words")).QuerySelector("#slip-hands")!.TextContent,
+            StringComparison.Ordinal);
         var out_ = await _browser.GetAsync(new Uri("/motifs/own-1.svg?take=true", UriKind.Relative));
         Assert.Equal(2, Formats.Drawings.SvgDrawing.Read(await out_.Content.ReadAsByteArrayAsync()).Figure!.Parts.Count);
         var refused = await Send(page, $"/motifs?handler=Bring&Piece={piece}", "drawing", "x.svg", "<!DOCTYPE svg><svg/>"u8.ToArray());
@@ -169,7 +179,8 @@ public sealed class LettersPageTests : IDisposable
         Assert.Contains("Maximilian", (await Read("/")).Body!.TextContent, StringComparison.Ordinal);
         var faulty = await _browser.GetAsync(new Uri("/set?Names=Ida%0A%E6%97%A5&Form=christmas-stocking", UriKind.Relative));
         Assert.Equal(HttpStatusCode.UnprocessableEntity, faulty.StatusCode);
-        Assert.Contains("日", new HtmlParser().ParseDocument(await faulty.Content.ReadAsStringAsync()).QuerySelector("#trouble")!.TextContent, StringComparison.Ordinal);
+        Assert.Contains("日", new HtmlParser().ParseDocument(await faulty.Content.ReadAsStringAsync()).QuerySelector(
+            "#trouble")!.TextContent, StringComparison.Ordinal);
     }
 
     private async Task<int> Piece(string words)
@@ -178,19 +189,22 @@ public sealed class LettersPageTests : IDisposable
         return int.Parse(made.Headers.Location!.ToString().Split('/')[2].Split('?')[0], System.Globalization.CultureInfo.InvariantCulture);
     }
 
-    private async Task<IHtmlDocument> Read(string path) => new HtmlParser().ParseDocument(await _browser.GetStringAsync(new Uri(path, UriKind.RelativeOrAbsolute)));
+    private async Task<IHtmlDocument> Read(string path) =>
+        new HtmlParser().ParseDocument(await _browser.GetStringAsync(new Uri(path, UriKind.RelativeOrAbsolute)));
 
     private static string Token(IHtmlDocument page) => page.QuerySelector("input[name=__RequestVerificationToken]")!.GetAttribute("value")!;
 
     private async Task<HttpResponseMessage> Post(IHtmlDocument page, string to, params (string Name, string Value)[] fields)
     {
-        using var form = new FormUrlEncodedContent(fields.Select(f => KeyValuePair.Create(f.Name, f.Value)).Prepend(KeyValuePair.Create("__RequestVerificationToken", Token(page))));
+        using var form = new FormUrlEncodedContent(fields.Select(f =>
+            KeyValuePair.Create(f.Name, f.Value)).Prepend(KeyValuePair.Create("__RequestVerificationToken", Token(page))));
         return await _browser.PostAsync(new Uri(to, UriKind.Relative), form);
     }
 
     private async Task<HttpResponseMessage> Send(IHtmlDocument page, string to, string field, string name, byte[] bytes)
     {
-        using var form = new MultipartFormDataContent { { new StringContent(Token(page)), "__RequestVerificationToken" }, { new ByteArrayContent(bytes), field, name } };
+        using var form = new MultipartFormDataContent { { new StringContent(Token(page)), "__RequestVerificationToken" },
+            { new ByteArrayContent(bytes), field, name } };
         return await _browser.PostAsync(new Uri(to, UriKind.Relative), form);
     }
 }

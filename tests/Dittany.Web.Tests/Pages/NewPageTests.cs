@@ -22,7 +22,8 @@ public sealed class NewPageTests : IDisposable
         var answer = await PostForm(_browser, "/new", "/new", ("Said", "Zoë on a blue bodysuit, size 68, for Sunday week"));
         Assert.Equal(HttpStatusCode.Redirect, answer.StatusCode);
         var plan = await Site.Read(await _browser.GetAsync("/api/pieces/1/plan"));
-        Assert.Equal(("baby-bodysuit", "68"), (plan.GetProperty("item").GetProperty("form").GetString(), plan.GetProperty("item").GetProperty("size").GetString()));
+        Assert.Equal(("baby-bodysuit", "68"), (plan.GetProperty("item").GetProperty("form").GetString(),
+            plan.GetProperty("item").GetProperty("size").GetString()));
         Assert.Equal("#b9ccd4", plan.GetProperty("item").GetProperty("fabric").GetProperty("colour").GetString());
         var bench = new HtmlParser().ParseDocument(await _browser.GetStringAsync(answer.Headers.Location!));
         Assert.Contains("for Sunday 14 March", bench.QuerySelector(".piece-title")!.TextContent, StringComparison.Ordinal);
@@ -34,12 +35,15 @@ public sealed class NewPageTests : IDisposable
     public async Task Answers_follow_the_saying_until_they_are_given_by_themselves()
     {
         var heard = await Understand(("Said", "Zoë on a napkin for tomorrow"));
-        Assert.Equal(("Zoë", "Zoë", "napkin"), (Value(heard, "#words"), Value(heard, "textarea[name=HeardWords]"), heard.QuerySelector("input[name=Form][checked]")!.GetAttribute("value")));
+        Assert.Equal(("Zoë", "Zoë", "napkin"), (Value(heard, "#words"), Value(heard, "textarea[name=HeardWords]"),
+            heard.QuerySelector("input[name=Form][checked]")!.GetAttribute("value")));
         var on = await Understand(
-            ("Said", "Zoë and Jo on a tote"), ("Words", "Zoë"), ("HeardWords", "Zoë"), ("Form", "napkin"), ("HeardForm", "napkin"), ("Day", "14 March"), ("HeardDay", ""));
+            ("Said", "Zoë and Jo on a tote"), ("Words", "Zoë"), ("HeardWords", "Zoë"), ("Form", "napkin"), ("HeardForm", "napkin"),
+                ("Day", "14 March"), ("HeardDay", ""));
         Assert.Equal(("Zoë and Jo", "tote"), (Value(on, "#words"), on.QuerySelector("input[name=Form][checked]")!.GetAttribute("value")));
         Assert.Equal("14 March", on.QuerySelector("#day")!.GetAttribute("value"));
-        var hers = await Understand(("Said", "Zoë on a tote"), ("Words", "Zoe"), ("HeardWords", "Zoë"), ("Form", "napkin"), ("HeardForm", "tote"));
+        var hers = await Understand(("Said", "Zoë on a tote"), ("Words", "Zoe"), ("HeardWords", "Zoë"), ("Form", "napkin"),
+            ("HeardForm", "tote"));
         Assert.Equal(("Zoe", "napkin"), (Value(hers, "#words"), hers.QuerySelector("input[name=Form][checked]")!.GetAttribute("value")));
     }
 
@@ -67,11 +71,13 @@ public sealed class NewPageTests : IDisposable
         Assert.Contains("'家'", page.QuerySelector("#words-fault")!.TextContent, StringComparison.Ordinal);
         Assert.Contains("Sunday week", page.QuerySelector("#day-fault")!.TextContent, StringComparison.Ordinal);
         var nothing = await PostForm(_browser, "/new", "/new", ("Said", "Zoë"));
-        Assert.Contains("Nothing to put it on", new HtmlParser().ParseDocument(await nothing.Content.ReadAsStringAsync()).QuerySelector("#item-fault")!.TextContent, StringComparison.Ordinal);
+        Assert.Contains("Nothing to put it on", new HtmlParser().ParseDocument(await nothing.Content.ReadAsStringAsync()).QuerySelector(
+            "#item-fault")!.TextContent, StringComparison.Ordinal);
     }
 
     private async Task<IHtmlDocument> Understand(params (string, string)[] answers) =>
-        new HtmlParser().ParseDocument(await (await PostForm(_browser, "/new", "/new?handler=Understand", answers)).Content.ReadAsStringAsync());
+        new HtmlParser().ParseDocument(await (await PostForm(_browser, "/new", "/new?handler=Understand",
+            answers)).Content.ReadAsStringAsync());
 
     private static string Value(IHtmlDocument page, string selector) => page.QuerySelector(selector)!.TextContent;
 }

@@ -42,19 +42,23 @@ public sealed class SheetsPageTests : IDisposable
     {
         await Make("Zoë & Jo");
         var page = await Read("/sheets/1");
-        Assert.Equal(["capital Z", "o", "e with two dots", "space", "and sign", "space", "capital J", "o"], page.QuerySelectorAll(".letters .aloud").Select(a => a.TextContent));
+        Assert.Equal(["capital Z", "o", "e with two dots", "space", "and sign", "space", "capital J", "o"],
+            page.QuerySelectorAll(".letters .aloud").Select(a => a.TextContent));
         Assert.Empty(page.QuerySelectorAll(".leaf, #pdf"));
         Assert.Equal(HttpStatusCode.Conflict, (await PostForm(_browser, "/sheets/1", "/sheets/1?handler=Pdf&kind=template")).StatusCode);
         Assert.Equal(HttpStatusCode.Conflict, (await PostForm(_browser, "/sheets/1", "/sheets/1?handler=Print&kind=template")).StatusCode);
         Assert.False(Directory.Exists(Path.Combine(_site.Folder, "printed")));
     }
 
-    /// <summary>A yes holds for the very words that were read; were they changed meanwhile, the new ones are shown and nothing is kept.</summary>
+    /// <summary>
+    /// A yes holds for the very words that were read; were they changed meanwhile, the new ones are shown and nothing is kept.
+    /// </summary>
     [Fact]
     public async Task A_proof_is_of_what_was_read_and_ends_with_another_word()
     {
         await Make("Zoe");
-        Assert.Equal(HttpStatusCode.Conflict, (await PostForm(_browser, "/sheets/1", "/sheets/1?handler=Proof", ("words", "Zoë"), ("who", "Ada"))).StatusCode);
+        Assert.Equal(HttpStatusCode.Conflict, (await PostForm(_browser, "/sheets/1", "/sheets/1?handler=Proof", ("words", "Zoë"),
+            ("who", "Ada"))).StatusCode);
         await Proof("Zoe");
         Assert.NotEmpty((await Read("/sheets/1")).QuerySelectorAll(".leaf"));
         Assert.Contains("Ada", (await Read("/bench/1")).QuerySelector("#station-words")!.TextContent, StringComparison.Ordinal);
@@ -80,7 +84,10 @@ public sealed class SheetsPageTests : IDisposable
         Assert.All(seen, t => Assert.Contains(Close(t), paper, StringComparison.Ordinal));
     }
 
-    /// <summary>Every decision the work sheet tells is the plan's own, told as the bench tells it; and all steps of removal and finishing are there, whatever page they fall on.</summary>
+    /// <summary>
+    /// Every decision the work sheet tells is the plan's own, told as the bench tells it; and all steps of removal and finishing are there,
+    /// whatever page they fall on.
+    /// </summary>
     [Fact]
     public async Task The_work_sheet_tells_the_plans_own_story()
     {
@@ -89,14 +96,16 @@ public sealed class SheetsPageTests : IDisposable
         var plan = await Site.Read(await _browser.GetAsync("/api/pieces/1/plan"));
         using var pdf = PdfDocument.Open(await Printed("/sheets/1?handler=Pdf&kind=work"));
         var paper = Close(string.Concat(pdf.GetPages().SelectMany(p => p.Text)));
-        foreach (var step in plan.GetProperty("finish").EnumerateArray().Concat(plan.GetProperty("transfer").GetProperty("removal").EnumerateArray()))
+        foreach (var step in plan.GetProperty("finish").EnumerateArray().Concat(
+            plan.GetProperty("transfer").GetProperty("removal").EnumerateArray()))
         {
             Assert.Contains(Close(step.GetString()!), paper, StringComparison.Ordinal);
         }
 
         foreach (var id in new[] { "stitch.outline", "transfer.method", "hoop.size", "thread.start" })
         {
-            var choice = plan.GetProperty("decisions").EnumerateArray().First(d => d.GetProperty("id").GetString() == id).GetProperty("choice").GetString()!;
+            var choice = plan.GetProperty("decisions").EnumerateArray().First(d =>
+                d.GetProperty("id").GetString() == id).GetProperty("choice").GetString()!;
             Assert.Contains(Close(choice), paper, StringComparison.Ordinal);
         }
 
@@ -106,8 +115,8 @@ public sealed class SheetsPageTests : IDisposable
     }
 
     /// <summary>
-    /// The stand-in printer is made to print 97 mm for 100. The check line on its paper, read back from the file in points of 1/72 in (ISO 32000), measures 97; told so, the sheet is void, and
-    /// the next one from the same printer measures 100.
+    /// The stand-in printer is made to print 97 mm for 100. The check line on its paper, read back from the file in points of 1/72 in (ISO
+    /// 32000), measures 97; told so, the sheet is void, and the next one from the same printer measures 100.
     /// </summary>
     [Fact]
     public async Task A_printer_that_prints_too_small_is_found_out_and_made_up_for()
@@ -127,7 +136,8 @@ public sealed class SheetsPageTests : IDisposable
         await PostForm(_browser, "/sheets/1", "/sheets/1?handler=Print&kind=template");
         Assert.Equal(100, CheckLineOn("sheet-2-template.pdf"), 0.1);
         await PostForm(_browser, "/sheets/1", "/sheets/1?handler=Measure&sheet=2", ("measured", "100"));
-        Assert.Equal(["Check line 100 mm: true."], (await Read("/sheets/1")).QuerySelectorAll(".printed li:not(.void) .quiet").Select(p => p.TextContent));
+        Assert.Equal(["Check line 100 mm: true."], (await Read("/sheets/1")).QuerySelectorAll(".printed li:not(.void) .quiet").Select(p =>
+            p.TextContent));
         Assert.DoesNotContain("Print the template", (await Read("/bench/1")).QuerySelector("#next")!.TextContent, StringComparison.Ordinal);
 
         // Another printer is not corrected for this one's fault.
@@ -135,7 +145,9 @@ public sealed class SheetsPageTests : IDisposable
         Assert.Equal(100, CheckLineOf(own), 0.1);
     }
 
-    /// <summary>A sheet stays true over days, evenings and steps of the work, and no longer than the words and the way they are made.</summary>
+    /// <summary>
+    /// A sheet stays true over days, evenings and steps of the work, and no longer than the words and the way they are made.
+    /// </summary>
     [Fact]
     public void A_sheet_is_of_what_is_put_on_the_cloth()
     {
@@ -143,7 +155,8 @@ public sealed class SheetsPageTests : IDisposable
         var workshop = Core.Planning.Workshop.Default;
         string Hash(Core.Planning.Job j, Core.Planning.Workshop w) => Formats.Json.PlanJson.SheetHash(j, w);
         var same = Hash(job, workshop);
-        Assert.Equal(same, Hash(job with { Today = job.Today.AddDays(3), DueOn = job.Today.AddDays(9), Done = new Core.Time.Done(true, 2) }, workshop with { EveningsPerWeek = 2, HourlyRate = 10 }));
+        Assert.Equal(same, Hash(job with { Today = job.Today.AddDays(3), DueOn = job.Today.AddDays(9),
+            Done = new Core.Time.Done(true, 2) }, workshop with { EveningsPerWeek = 2, HourlyRate = 10 }));
         Assert.NotEqual(same, Hash(job with { Elements = [job.Elements[0] with { Text = "Zoe" }] }, workshop));
         Assert.NotEqual(same, Hash(job, workshop with { Paper = "letter" }));
         Assert.NotEqual(same, Hash(job, workshop with { Habits = new Dictionary<string, string> { ["hand"] = "left" } }));
@@ -176,16 +189,20 @@ public sealed class SheetsPageTests : IDisposable
         await PostForm(_browser, "/workshop", "/workshop", Shop(("units", "inches")));
         Assert.Contains("2 3/4 in", (await Read("/bench/1")).QuerySelector("#slip-space-place")!.TextContent, StringComparison.Ordinal);
         Assert.Equal("in", (await Read("/bench/1")).QuerySelector("svg .tape text:last-of-type")!.TextContent);
-        Assert.Contains("2 3/4 in up", string.Concat((await Read("/sheets/1?kind=placement")).QuerySelectorAll(".leaf text").Select(t => t.TextContent + " ")), StringComparison.Ordinal);
-        Assert.Contains("100 mm", string.Concat((await Read("/sheets/1?kind=template")).QuerySelectorAll(".leaf text").Select(t => t.TextContent)), StringComparison.Ordinal);
+        Assert.Contains("2 3/4 in up", string.Concat((await Read("/sheets/1?kind=placement")).QuerySelectorAll(".leaf text").Select(t =>
+            t.TextContent + " ")), StringComparison.Ordinal);
+        Assert.Contains("100 mm", string.Concat((await Read("/sheets/1?kind=template")).QuerySelectorAll(".leaf text").Select(t =>
+            t.TextContent)), StringComparison.Ordinal);
     }
 
     internal static (string, string)[] Shop(params (string Name, string Value)[] otherwise)
     {
         (string Name, string Value)[] usual =
         [
-            ("from", "0"), ("equipment", "window"), ("equipment", "ink-jet"), ("equipment", "iron"), ("hoops", "4"), ("hoops", "5"), ("hoops", "6"), ("hoops", "7"), ("otherHoops", ""), ("skill", "practised"),
-            ("eveningsPerWeek", "5"), ("minutesPerEvening", "60"), ("hourlyRate", "0"), ("paper", "a4"), ("units", "centimetres"), ("hand", "right"),
+            ("from", "0"), ("equipment", "window"), ("equipment", "ink-jet"), ("equipment", "iron"), ("hoops", "4"), ("hoops", "5"),
+                ("hoops", "6"), ("hoops", "7"), ("otherHoops", ""), ("skill", "practised"),
+            ("eveningsPerWeek", "5"), ("minutesPerEvening", "60"), ("hourlyRate", "0"), ("paper", "a4"), ("units", "centimetres"),
+                ("hand", "right"),
         ];
         return usual.Where(u => otherwise.All(o => o.Name != u.Name)).Concat(otherwise).ToArray();
     }
@@ -196,7 +213,9 @@ public sealed class SheetsPageTests : IDisposable
         return CheckLineOf(pdf);
     }
 
-    /// <summary>The one solid level line that is within a fifth of 100 mm long; the words' own lines and the dashed ones are shorter or longer.</summary>
+    /// <summary>
+    /// The one solid level line that is within a fifth of 100 mm long; the words' own lines and the dashed ones are shorter or longer.
+    /// </summary>
     private static double CheckLineOf(PdfDocument pdf)
     {
         var foot = pdf.GetPage(1).Height * 0.15;
@@ -210,7 +229,8 @@ public sealed class SheetsPageTests : IDisposable
 
     private Task<HttpResponseMessage> Make(string words) => PostForm(_browser, "/new", "/new", ("Words", words), ("Form", "tea-towel"));
 
-    private Task<HttpResponseMessage> Proof(string words) => PostForm(_browser, "/sheets/1", "/sheets/1?handler=Proof", ("words", words), ("who", "Ada"));
+    private Task<HttpResponseMessage> Proof(string words) =>
+        PostForm(_browser, "/sheets/1", "/sheets/1?handler=Proof", ("words", words), ("who", "Ada"));
 
     private async Task<IHtmlDocument> Read(string path) => new HtmlParser().ParseDocument(await _browser.GetStringAsync(path));
 

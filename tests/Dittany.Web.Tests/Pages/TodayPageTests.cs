@@ -25,7 +25,8 @@ public sealed class TodayPageTests : IDisposable
         await Make("Jo", "");
         var page = await Read("/");
         Assert.Matches("^(Tonight|No evening at the needle today)", page.QuerySelector("h1")!.TextContent);
-        Assert.Equal(["/bench/1", "/bench/2"], page.QuerySelectorAll("svg.days a").Select(a => a.GetAttribute("href")!).Order(StringComparer.Ordinal));
+        Assert.Equal(["/bench/1", "/bench/2"], page.QuerySelectorAll("svg.days a").Select(a =>
+            a.GetAttribute("href")!).Order(StringComparer.Ordinal));
         Assert.Single(page.QuerySelectorAll("svg.days text"), t => t.TextContent == "given");
         Assert.Empty(page.QuerySelectorAll(".late"));
         Assert.Equal(2, page.QuerySelectorAll(".pieces li").Length);
@@ -43,7 +44,8 @@ public sealed class TodayPageTests : IDisposable
         Assert.Contains("ways to make it fit", late.TextContent, StringComparison.Ordinal);
         var ways = late.QuerySelectorAll("button");
         Assert.Equal(3, ways.Length);
-        var answer = await PostForm(_browser, "/", late.QuerySelector("form")!.GetAttribute("action")!, ("kind", ways[nth].GetAttribute("value")!));
+        var answer = await PostForm(_browser, "/", late.QuerySelector("form")!.GetAttribute("action")!,
+            ("kind", ways[nth].GetAttribute("value")!));
         Assert.Equal(HttpStatusCode.Redirect, answer.StatusCode);
         Assert.Empty((await Read("/")).QuerySelectorAll(".late"));
         Assert.Equal(HttpStatusCode.Conflict, (await PostForm(_browser, "/", "/?handler=Fit&piece=1", ("kind", "later"))).StatusCode);
@@ -70,12 +72,17 @@ public sealed class TodayPageTests : IDisposable
         Assert.Contains("Chain stitch: bold", tried.TextContent, StringComparison.Ordinal);
         Assert.Contains("1 piece comes out otherwise", tried.TextContent, StringComparison.Ordinal);
         var kept = await PostForm(_browser, "/habits", "/habits", ("from", "0"), ("habit", "letter-stitch"), ("choice", "chain"));
-        Assert.Contains("→ chain stitch", new HtmlParser().ParseDocument(await kept.Content.ReadAsStringAsync()).QuerySelector("#kept")!.TextContent, StringComparison.Ordinal);
-        Assert.Contains("Chain stitch", (await Read("/bench/1")).QuerySelector("#slip-stitch-outline h3")!.TextContent, StringComparison.Ordinal);
-        Assert.Equal(HttpStatusCode.Conflict, (await PostForm(_browser, "/habits", "/habits", ("from", "0"), ("habit", "letter-stitch"), ("choice", "split"))).StatusCode);
-        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await PostForm(_browser, "/habits", "/habits", ("from", "1"), ("habit", "hand"), ("choice", "third"))).StatusCode);
+        Assert.Contains("→ chain stitch", new HtmlParser().ParseDocument(await kept.Content.ReadAsStringAsync()).QuerySelector(
+            "#kept")!.TextContent, StringComparison.Ordinal);
+        Assert.Contains("Chain stitch", (await Read("/bench/1")).QuerySelector("#slip-stitch-outline h3")!.TextContent,
+            StringComparison.Ordinal);
+        Assert.Equal(HttpStatusCode.Conflict, (await PostForm(_browser, "/habits", "/habits", ("from", "0"), ("habit", "letter-stitch"),
+            ("choice", "split"))).StatusCode);
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await PostForm(_browser, "/habits", "/habits", ("from", "1"), ("habit", "hand"),
+            ("choice", "third"))).StatusCode);
         await PostForm(_browser, "/habits", "/habits?handler=Undo");
-        Assert.DoesNotContain("Chain", (await Read("/bench/1")).QuerySelector("#slip-stitch-outline h3")!.TextContent, StringComparison.Ordinal);
+        Assert.DoesNotContain("Chain", (await Read("/bench/1")).QuerySelector("#slip-stitch-outline h3")!.TextContent,
+            StringComparison.Ordinal);
     }
 
     /// <summary>Every habit stands on the page once, with all its choices and what it changes.</summary>
@@ -83,21 +90,26 @@ public sealed class TodayPageTests : IDisposable
     public async Task Every_habit_has_its_place()
     {
         var page = await Read("/habits");
-        Assert.Equal(Core.Planning.Habits.All.Select(h => $"habit-{h.Id}").Order(StringComparer.Ordinal), page.QuerySelectorAll("form.habit").Select(f => f.Id!).Order(StringComparer.Ordinal));
-        Assert.All(Core.Planning.Habits.All, h => Assert.Equal(h.Choices.Count, page.QuerySelectorAll($"#habit-{h.Id} input[type=radio]").Length));
+        Assert.Equal(Core.Planning.Habits.All.Select(h => $"habit-{h.Id}").Order(StringComparer.Ordinal),
+            page.QuerySelectorAll("form.habit").Select(f => f.Id!).Order(StringComparer.Ordinal));
+        Assert.All(Core.Planning.Habits.All, h => Assert.Equal(h.Choices.Count,
+            page.QuerySelectorAll($"#habit-{h.Id} input[type=radio]").Length));
     }
 
     [Fact]
     public async Task The_workshop_keeps_what_makes_sense_and_gives_back_what_does_not()
     {
         await Make("Zoë", "");
-        var kept = await PostForm(_browser, "/workshop", "/workshop", SheetsPageTests.Shop(("minutesPerEvening", "10"), ("hourlyRate", "12,5"), ("otherHoops", "165")));
-        Assert.Contains("1 piece comes out otherwise", new HtmlParser().ParseDocument(await kept.Content.ReadAsStringAsync()).QuerySelector("#kept")!.TextContent, StringComparison.Ordinal);
+        var kept = await PostForm(_browser, "/workshop", "/workshop",
+            SheetsPageTests.Shop(("minutesPerEvening", "10"), ("hourlyRate", "12,5"), ("otherHoops", "165")));
+        Assert.Contains("1 piece comes out otherwise", new HtmlParser().ParseDocument(await kept.Content.ReadAsStringAsync()).QuerySelector(
+            "#kept")!.TextContent, StringComparison.Ordinal);
         var page = await Read("/workshop");
         Assert.Equal(("10", "12.5", "165"), (Value(page, "#minutes"), Value(page, "#rate"), Value(page, "#other-hoops")));
         Assert.NotNull((await Read("/bench/1")).QuerySelector("#slip-time-price"));
 
-        var wrong = await PostForm(_browser, "/workshop", "/workshop", SheetsPageTests.Shop(("from", "1"), ("eveningsPerWeek", "nine"), ("otherHoops", "big 900"), ("hourlyRate", "-3")));
+        var wrong = await PostForm(_browser, "/workshop", "/workshop",
+            SheetsPageTests.Shop(("from", "1"), ("eveningsPerWeek", "nine"), ("otherHoops", "big 900"), ("hourlyRate", "-3")));
         Assert.Equal(HttpStatusCode.UnprocessableEntity, wrong.StatusCode);
         var told = new HtmlParser().ParseDocument(await wrong.Content.ReadAsStringAsync());
         Assert.Equal(("nine", "-3"), (Value(told, "#evenings"), Value(told, "#rate")));
@@ -109,12 +121,17 @@ public sealed class TodayPageTests : IDisposable
         Assert.Equal("10", Value(await Read("/workshop"), "#minutes"));
     }
 
-    /// <summary>The demonstration has all it should: items, long and short, accents, rows, dark cloth, overrules, what does not fit, what does not read, what is late, half stitched.</summary>
+    /// <summary>
+    /// The demonstration has all it should: items, long and short, accents, rows, dark cloth, overrules, what does not fit, what does not
+    /// read, what is late, half stitched.
+    /// </summary>
     [Fact]
     public void The_demonstration_has_one_of_everything()
     {
         var today = new DateOnly(2027, 3, 1);
-        var pieces = Demo.Pieces(today).Select(p => (p.Job, Plan: Core.Planning.Planner.Make(p.Job, Core.Planning.Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library))).ToArray();
+        var pieces = Demo.Pieces(today).Select(p => (p.Job,
+            Plan: Core.Planning.Planner.Make(p.Job, Core.Planning.Workshop.Default,
+            Dittany.Formats.Alphabets.ShippedAlphabets.Library))).ToArray();
         Assert.True(pieces.Length >= 10);
         Assert.True(pieces.Select(p => p.Job.Form).Distinct().Count() >= 6);
         Assert.Contains(pieces, p => p.Plan.Space.Face.Fold is not null);
@@ -131,7 +148,8 @@ public sealed class TodayPageTests : IDisposable
 
     private static string? Value(IHtmlDocument page, string selector) => page.QuerySelector(selector)!.GetAttribute("value");
 
-    private Task<HttpResponseMessage> Make(string words, string day) => PostForm(_browser, "/new", "/new", ("Words", words), ("Form", "tea-towel"), ("Day", day));
+    private Task<HttpResponseMessage> Make(string words, string day) =>
+        PostForm(_browser, "/new", "/new", ("Words", words), ("Form", "tea-towel"), ("Day", day));
 
     private async Task<IHtmlDocument> Read(string path) => new HtmlParser().ParseDocument(await _browser.GetStringAsync(path));
 }

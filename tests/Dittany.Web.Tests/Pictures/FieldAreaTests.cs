@@ -6,8 +6,8 @@ using SkiaSharp;
 namespace Dittany.Web.Tests.Pictures;
 
 /// <summary>
-/// Fields against a second geometry library: SkiaSharp's path operations, an implementation of their own, grow every obstacle by stroking its ring and subtract it; the area is
-/// counted by pixels of the path drawn large, an oracle of its own.
+/// Fields against a second geometry library: SkiaSharp's path operations, an implementation of their own, grow every obstacle by stroking
+/// its ring and subtract it; the area is counted by pixels of the path drawn large, an oracle of its own.
 /// </summary>
 public class FieldAreaTests
 {
@@ -37,21 +37,24 @@ public class FieldAreaTests
         var zone = drawn.Zones.Single(z => z.Id == zoneId);
         var field = Field.Of(drawn, zone);
         var (least, greatest) = Region.Of(zone.Ring).Box;
-        using var bitmap = new SKBitmap(new SKImageInfo((int)Math.Ceiling((greatest.X - least.X) * Scale) + 8, (int)Math.Ceiling((greatest.Y - least.Y) * Scale) + 8, SKColorType.Gray8));
+        using var bitmap = new SKBitmap(new SKImageInfo((int)Math.Ceiling((greatest.X - least.X) * Scale) + 8,
+            (int)Math.Ceiling((greatest.Y - least.Y) * Scale) + 8, SKColorType.Gray8));
         using var canvas = new SKCanvas(bitmap);
         canvas.Clear(SKColors.Black);
         canvas.Translate(4, 4);
         canvas.Scale(Scale);
         canvas.Translate((float)-least.X, (float)-least.Y);
         using var white = new SKPaint { Color = SKColors.White, IsAntialias = true };
-        using var black = new SKPaint { Color = SKColors.Black, IsAntialias = true, StrokeJoin = SKStrokeJoin.Round, Style = SKPaintStyle.StrokeAndFill };
+        using var black = new SKPaint { Color = SKColors.Black, IsAntialias = true, StrokeJoin = SKStrokeJoin.Round,
+            Style = SKPaintStyle.StrokeAndFill };
         using (var ring = Path(zone.Ring))
         {
             canvas.DrawPath(ring, white);
             if (zone.EdgeAllowanceMm > 0)
             {
                 // What lies within the allowance of the ring goes: a stroke twice as wide along it.
-                using var edge = new SKPaint { Color = SKColors.Black, IsAntialias = true, Style = SKPaintStyle.Stroke, StrokeJoin = SKStrokeJoin.Round, StrokeWidth = (float)(2 * zone.EdgeAllowanceMm) };
+                using var edge = new SKPaint { Color = SKColors.Black, IsAntialias = true, Style = SKPaintStyle.Stroke,
+                    StrokeJoin = SKStrokeJoin.Round, StrokeWidth = (float)(2 * zone.EdgeAllowanceMm) };
                 canvas.DrawPath(ring, edge);
             }
         }

@@ -8,7 +8,10 @@ namespace Dittany.Web.Tests.Pictures;
 /// <summary>Pictures of the made-up camera, whose truth is known: the straightened picture is measured in its own px.</summary>
 public class PictureTests
 {
-    /// <summary>Corners pointed at some px off, as a hand does, and made exact by the card's edges: width and height of the bag in the straightened picture are its own within 1 %.</summary>
+    /// <summary>
+    /// Corners pointed at some px off, as a hand does, and made exact by the card's edges: width and height of the bag in the straightened
+    /// picture are its own within 1 %.
+    /// </summary>
     [Theory]
     [InlineData("bag-card", 300, 360)]
     [InlineData("bag-sheet", 300, 360)]
@@ -20,7 +23,8 @@ public class PictureTests
         var corners = CornerFinder.Find(photo, pointed, 4);
         Assert.True(corners.Found);
         Assert.All(corners.Corners.Zip(MadeUpCamera.CornersOf(scene)), p => Assert.InRange(p.First.To(p.Second), 0, 2 * corners.WithinPx));
-        var view = Photographed.Straighten(scene.Reference, corners.Corners, scene.Pose.WidthPx, scene.Pose.HeightPx, corners.WithinPx, turnDegrees: scene.CardTurnDegrees).View!;
+        var view = Photographed.Straighten(scene.Reference, corners.Corners, scene.Pose.WidthPx, scene.Pose.HeightPx, corners.WithinPx,
+            turnDegrees: scene.CardTurnDegrees).View!;
         Assert.InRange(OutlineIn(scene, view) is var o ? Math.Abs(o[0].Y - o[1].Y) : 1, 0, 0.5);
         Assert.Equal(PictureWorth.Good, Photographed.WorthOf(view, OutlineIn(scene, view)));
         Assert.Empty(Photographed.Warnings(view, OutlineIn(scene, view)));
@@ -39,7 +43,8 @@ public class PictureTests
     public void A_slanting_shape_keeps_its_corners()
     {
         var scene = MadeUpCamera.All.Single(s => s.Id == "pocket-card");
-        var view = Photographed.Straighten(scene.Reference, MadeUpCamera.CornersOf(scene), scene.Pose.WidthPx, scene.Pose.HeightPx, 1).View!;
+        var view = Photographed.Straighten(scene.Reference, MadeUpCamera.CornersOf(scene), scene.Pose.WidthPx, scene.Pose.HeightPx,
+            1).View!;
         var traced = OutlineIn(scene, view);
         for (var i = 0; i < 4; i++)
         {
@@ -55,9 +60,11 @@ public class PictureTests
     public void Bad_pictures_are_told_to_be_so(string id, string said)
     {
         var scene = MadeUpCamera.All.Single(s => s.Id == id);
-        var view = Photographed.Straighten(scene.Reference, MadeUpCamera.CornersOf(scene), scene.Pose.WidthPx, scene.Pose.HeightPx, 2).View!;
+        var view = Photographed.Straighten(scene.Reference, MadeUpCamera.CornersOf(scene), scene.Pose.WidthPx, scene.Pose.HeightPx,
+            2).View!;
         var outline = OutlineIn(scene, view);
-        Assert.Contains(Photographed.Warnings(view, outline, (300, outline[0].To(outline[1]))), w => w.Contains(said, StringComparison.Ordinal));
+        Assert.Contains(Photographed.Warnings(view, outline, (300, outline[0].To(outline[1]))), w =>
+            w.Contains(said, StringComparison.Ordinal));
         Assert.True(id == "bag-raised" || Photographed.WorthOf(view, outline) != PictureWorth.Good);
     }
 
@@ -75,7 +82,9 @@ public class PictureTests
         Assert.Equal(3, found.WithinPx);
     }
 
-    /// <summary>The camera is a pinhole: on a plane square on, a mm is focal length over distance px everywhere (similar triangles).</summary>
+    /// <summary>
+    /// The camera is a pinhole: on a plane square on, a mm is focal length over distance px everywhere (similar triangles).
+    /// </summary>
     [Fact]
     public void The_made_up_camera_is_a_pinhole()
     {
@@ -83,7 +92,8 @@ public class PictureTests
         Assert.Equal(2000 + (2000 * 100 / 500.0), MadeUpCamera.Seen(pose, new Pt(100, 0), 0).X, 9);
         Assert.Equal(2000 + (2000 * 100 / 400.0), MadeUpCamera.Seen(pose, new Pt(100, 0), 100).X, 9);
         var tilted = pose with { TiltDegrees = 30 };
-        Assert.True(MadeUpCamera.Seen(tilted, new Pt(100, -200), 0).X < MadeUpCamera.Seen(tilted, new Pt(100, 200), 0).X, "what is farther is smaller");
+        Assert.True(MadeUpCamera.Seen(tilted, new Pt(100, -200), 0).X < MadeUpCamera.Seen(tilted, new Pt(100, 200), 0).X,
+            "what is farther is smaller");
     }
 
     /// <summary>Turned as the camera held it: the EXIF tag (CIPA DC-008) says which way, and the red corner ends at the top left.</summary>
@@ -115,8 +125,10 @@ public class PictureTests
         var good = MadeUpCamera.Render(MadeUpCamera.All.Single(s => s.Id == "bag-far"));
         foreach (var (bytes, said) in new (byte[] Bytes, string Said)[]
         {
-            ([], "No picture"), ("<svg xmlns='http://www.w3.org/2000/svg'/>"u8.ToArray(), "no picture"), ("GIF89a"u8.ToArray(), "no picture"), (new byte[PictureFile.MostBytes + 1], "25 MB"),
-            (snapshot.Encode(SKEncodedImageFormat.Png, 100).ToArray(), "only 40"), (good[..(good.Length / 3)], "damaged"), (HugePng(), "60 million"),
+            ([], "No picture"), ("<svg xmlns='http://www.w3.org/2000/svg'/>"u8.ToArray(), "no picture"),
+                ("GIF89a"u8.ToArray(), "no picture"), (new byte[PictureFile.MostBytes + 1], "25 MB"),
+            (snapshot.Encode(SKEncodedImageFormat.Png, 100).ToArray(), "only 40"), (good[..(good.Length / 3)], "damaged"),
+                (HugePng(), "60 million"),
         })
         {
             var (picture, detail, @try) = PictureFile.Take(bytes);
@@ -126,7 +138,9 @@ public class PictureTests
         }
     }
 
-    /// <summary>Broken bytes of any kind are refused or read, never thrown: 300 pictures with bytes changed at random, from a fixed seed.</summary>
+    /// <summary>
+    /// Broken bytes of any kind are refused or read, never thrown: 300 pictures with bytes changed at random, from a fixed seed.
+    /// </summary>
     [Fact]
     public void Broken_pictures_are_refused_kindly()
     {
@@ -151,14 +165,19 @@ public class PictureTests
         }
     }
 
-    private static Pt[] OutlineIn(Scene scene, Straightened view) => scene.Item.Select(p => view.ToMm.Map(MadeUpCamera.Seen(scene.Pose, p, 0))).ToArray();
+    private static Pt[] OutlineIn(Scene scene, Straightened view) =>
+        scene.Item.Select(p => view.ToMm.Map(MadeUpCamera.Seen(scene.Pose, p, 0))).ToArray();
 
-    /// <summary>Extent of a colour in px where the item should lie: columns and rows that hold it along most of their way across the item.</summary>
+    /// <summary>
+    /// Extent of a colour in px where the item should lie: columns and rows that hold it along most of their way across the item.
+    /// </summary>
     private static (double Width, double Height) Extent(TakenPicture picture, SKColor colour, Pt[] outline, double pxPerMm)
     {
         using var read = SKBitmap.Decode(picture.Bytes);
-        bool Is(int x, int y) => read.GetPixel(x, y) is var c && Math.Abs(c.Red - colour.Red) + Math.Abs(c.Green - colour.Green) + Math.Abs(c.Blue - colour.Blue) < 60;
-        int[] Along(Func<Pt, double> by) => Enumerable.Range(1, 30).Select(i => (int)((outline.Min(by) + ((outline.Max(by) - outline.Min(by)) * i / 31)) * pxPerMm)).ToArray();
+        bool Is(int x, int y) => read.GetPixel(x, y) is var c && Math.Abs(c.Red - colour.Red) + Math.Abs(c.Green - colour.Green)
+            + Math.Abs(c.Blue - colour.Blue) < 60;
+        int[] Along(Func<Pt, double> by) => Enumerable.Range(1, 30).Select(i =>
+            (int)((outline.Min(by) + ((outline.Max(by) - outline.Min(by)) * i / 31)) * pxPerMm)).ToArray();
         var (ys, xs) = (Along(p => p.Y), Along(p => p.X));
         var columns = Enumerable.Range(0, read.Width).Where(x => ys.Count(y => Is(x, y)) > 20).ToArray();
         var rows = Enumerable.Range(0, read.Height).Where(y => xs.Count(x => Is(x, y)) > 20).ToArray();
@@ -225,12 +244,15 @@ public class PictureTests
             foreach (var (x, y, colour) in new[] { (0.25, 0.25, SKColors.Red), (0.75, 0.75, SKColors.Blue), (0.75, 0.25, SKColors.White) })
             {
                 var pixel = seen.GetPixel((int)(x * picture.WidthPx), (int)(y * picture.HeightPx));
-                Assert.InRange(Math.Abs(pixel.Red - colour.Red) + Math.Abs(pixel.Green - colour.Green) + Math.Abs(pixel.Blue - colour.Blue), 0, 12);
+                Assert.InRange(Math.Abs(pixel.Red - colour.Red) + Math.Abs(pixel.Green - colour.Green)
+                    + Math.Abs(pixel.Blue - colour.Blue), 0, 12);
             }
         }
     }
 
-    /// <summary>What a large PNG leaves clear shows white, and what it half covers shows half of it (the over operator of Porter and Duff 1984).</summary>
+    /// <summary>
+    /// What a large PNG leaves clear shows white, and what it half covers shows half of it (the over operator of Porter and Duff 1984).
+    /// </summary>
     [Fact]
     public void A_large_picture_that_is_clear_in_parts_comes_on_white()
     {

@@ -19,7 +19,8 @@ public sealed class StraighteningTests : IDisposable
     private static (byte[] Photo, Straightened View) Shot()
     {
         var scene = MadeUpCamera.All.Single(s => s.Id == "bag-card");
-        return (MadeUpCamera.Render(scene), Photographed.Straighten(scene.Reference, MadeUpCamera.CornersOf(scene), scene.Pose.WidthPx, scene.Pose.HeightPx, 1).View!);
+        return (MadeUpCamera.Render(scene), Photographed.Straighten(scene.Reference, MadeUpCamera.CornersOf(scene), scene.Pose.WidthPx,
+            scene.Pose.HeightPx, 1).View!);
     }
 
     private async Task<int> Kept(byte[] photo)

@@ -5,8 +5,8 @@ using Dittany.Force;
 namespace Dittany.Web.Tests.Setup;
 
 /// <summary>
-/// The real program on a machine of another country: German writes a point for thousands and a comma for decimals, Turkish has two letters i. What browsers send is the same everywhere
-/// (HTML Living Standard, floating-point numbers), and so is what is made of it.
+/// The real program on a machine of another country: German writes a point for thousands and a comma for decimals, Turkish has two letters
+/// i. What browsers send is the same everywhere (HTML Living Standard, floating-point numbers), and so is what is made of it.
 /// </summary>
 public sealed class CultureTests
 {
@@ -29,14 +29,18 @@ public sealed class CultureTests
         Assert.Contains("12.5", written, StringComparison.Ordinal);
         var page = new HtmlParser().ParseDocument(await client.GetStringAsync(new Uri(bench, UriKind.Relative)));
         Assert.Equal("250.5", page.QuerySelector(".words")!.GetAttribute("data-x"));
-        Assert.All(page.QuerySelectorAll("path[d]"), p => Assert.DoesNotContain(",", p.GetAttribute("d")!.Replace(", ", " ", StringComparison.Ordinal), StringComparison.Ordinal));
+        Assert.All(page.QuerySelectorAll("path[d]"), p =>
+            Assert.DoesNotContain(",", p.GetAttribute("d")!.Replace(", ", " ", StringComparison.Ordinal), StringComparison.Ordinal));
 
         // The plan made there, in another language and time zone, is the same to the byte.
-        var job = new Core.Planning.Job("tea-towel", [new Core.Planning.WordingAsked("name", "Iğdır & Jo")], new DateOnly(2027, 3, 1), DueOn: new DateOnly(2027, 3, 20));
+        var job = new Core.Planning.Job("tea-towel", [new Core.Planning.WordingAsked("name", "Iğdır & Jo")], new DateOnly(2027, 3, 1),
+            DueOn: new DateOnly(2027, 3, 20));
         using var body = Site.Json(Formats.Json.JobJson.Write(job));
         using var theirs = await client.PostAsync(new Uri("/api/plan", UriKind.Relative), body);
         var shop = Core.Planning.Workshop.Default;
-        Assert.Equal(Formats.Json.PlanJson.Write(job, shop, Core.Planning.Planner.Make(job, shop, Formats.Alphabets.ShippedAlphabets.Library)), await theirs.Content.ReadAsByteArrayAsync());
+        Assert.Equal(Formats.Json.PlanJson.Write(job, shop,
+            Core.Planning.Planner.Make(job, shop, Formats.Alphabets.ShippedAlphabets.Library)),
+            await theirs.Content.ReadAsByteArrayAsync());
 
         async Task<string> Posted(string address, params (string, string)[] fields)
         {

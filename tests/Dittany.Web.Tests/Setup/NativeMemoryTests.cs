@@ -6,8 +6,8 @@ using Dittany.Force;
 namespace Dittany.Web.Tests.Setup;
 
 /// <summary>
-/// The stores of the GNU C library lie on borders of 64 MB (HEAP_MAX_SIZE of its malloc/arena.c, 64-bit). Left alone there is one for every thread that asks while another asks, up to eight a
-/// processor; what many answers at once leave behind in them never goes back.
+/// The stores of the GNU C library lie on borders of 64 MB (HEAP_MAX_SIZE of its malloc/arena.c, 64-bit). Left alone there is one for every
+/// thread that asks while another asks, up to eight a processor; what many answers at once leave behind in them never goes back.
 /// </summary>
 public sealed partial class NativeMemoryTests
 {
@@ -29,12 +29,14 @@ public sealed partial class NativeMemoryTests
         string[] pages = ["/", "/new", "/letters", "/motifs", "/cupboard", "/habits", "/set", "/workshop"];
         for (var round = 0; round < 4; round++)
         {
-            await Task.WhenAll(Enumerable.Range(0, 48).Select(async i => (await client.GetAsync(new Uri(pages[i % pages.Length], UriKind.Relative))).Dispose()));
+            await Task.WhenAll(Enumerable.Range(0, 48).Select(async i =>
+                (await client.GetAsync(new Uri(pages[i % pages.Length], UriKind.Relative))).Dispose()));
         }
 
         var stores = File.ReadLines(string.Create(CultureInfo.InvariantCulture, $"/proc/{program.Id}/maps"))
             .Select(l => Mapped().Match(l))
-            .Count(m => m.Success && long.Parse(m.Groups["from"].Value, NumberStyles.HexNumber, CultureInfo.InvariantCulture) % Border == 0);
+            .Count(m => m.Success && long.Parse(m.Groups["from"].Value, NumberStyles.HexNumber,
+                CultureInfo.InvariantCulture) % Border == 0);
         Assert.InRange(stores, 0, 7);
     }
 

@@ -12,14 +12,16 @@ public sealed class PlansTests
     private static Job Towel(string words) => new("tea-towel", [new WordingAsked("name", words)], Monday);
 
     /// <summary>A plan that takes a second or two wherever it is made.</summary>
-    private static Job Heavy(int letters) => new("scarf", [new WordingAsked("name", new string('W', letters), "full-script-line", CapHeightMm: 51)], Monday);
+    private static Job Heavy(int letters) => new("scarf",
+        [new WordingAsked("name", new string('W', letters), "full-script-line", CapHeightMm: 51)], Monday);
 
     [Fact]
     public async Task Who_leaves_frees_the_place()
     {
         using var plans = new Plans(new LetterShelf());
         using var left = new CancellationTokenSource();
-        var heavy = Enumerable.Range(0, Environment.ProcessorCount + 3).Select(i => Task.Run(() => plans.Make(Heavy(30 + i), Workshop.Default, left.Token))).ToArray();
+        var heavy = Enumerable.Range(0, Environment.ProcessorCount + 3).Select(i =>
+            Task.Run(() => plans.Make(Heavy(30 + i), Workshop.Default, left.Token))).ToArray();
         await left.CancelAsync();
         foreach (var plan in heavy)
         {

@@ -46,7 +46,8 @@ public sealed class CupboardStoreTests : IDisposable
         await Store().Undo(first.Form.Id);
         Assert.Equal(1, (await Store().Find(first.Form.Id))!.Revision);
 
-        // What is changed after an undo is made from what stood then: undo goes back there, not into what was given up; redo goes to the newest.
+        // What is changed after an undo is made from what stood then: undo goes back there, not into what was given up; redo goes to the
+        // newest.
         Assert.Equal((false, true), ((await Store().Find(first.Form.Id))!.CanUndo, (await Store().Find(first.Form.Id))!.CanRedo));
         var third = (await Store().Change(first.Form with { Colour = "#4f7358" }, 1, "Greener")).Kept!;
         Assert.Equal(3, third.Revision);
@@ -82,11 +83,13 @@ public sealed class CupboardStoreTests : IDisposable
         {
             var size = form.Sizes.First(s => s.Id == form.UsualSize);
             var copy = OwnForm.CopyOf(form, size, "own-copy", $"Ænne’s {form.Name}");
-            copy = copy.With(copy.First with { OpeningMm = 120.5, WithinMm = 1.2, Folded = FoldSide.Bottom, Picture = new Picture(new string('a', 64), 1, 2, 3, 4) });
+            copy = copy.With(copy.First with { OpeningMm = 120.5, WithinMm = 1.2, Folded = FoldSide.Bottom,
+                Picture = new Picture(new string('a', 64), 1, 2, 3, 4) });
             var read = FormJson.Read(FormJson.Write(copy));
             Assert.Empty(read.Faults);
             Assert.Equal(FormJson.Write(copy), FormJson.Write(read.Form!));
-            Assert.Equal(copy.Faces.Select(f => (f.Id, f.Name, f.Zones.Count, f.Obstacles.Count, f.OpeningMm, f.Folded, f.Picture)), read.Form!.Faces.Select(f => (f.Id, f.Name, f.Zones.Count, f.Obstacles.Count, f.OpeningMm, f.Folded, f.Picture)));
+            Assert.Equal(copy.Faces.Select(f => (f.Id, f.Name, f.Zones.Count, f.Obstacles.Count, f.OpeningMm, f.Folded, f.Picture)),
+                read.Form!.Faces.Select(f => (f.Id, f.Name, f.Zones.Count, f.Obstacles.Count, f.OpeningMm, f.Folded, f.Picture)));
             Assert.Equal((copy.Use, copy.Like), (read.Form.Use, read.Form.Like));
         }
     }
@@ -100,7 +103,9 @@ public sealed class CupboardStoreTests : IDisposable
         Assert.Equal(("front", "front", 60.0), (read.Form!.First.Id, read.Form.First.Name, read.Form.First.OpeningMm));
     }
 
-    /// <summary>Files that are no form: each told where and what, none thrown; random damage of a good file from a fixed seed too.</summary>
+    /// <summary>
+    /// Files that are no form: each told where and what, none thrown; random damage of a good file from a fixed seed too.
+    /// </summary>
     [Theory]
     [InlineData("", "not JSON")]
     [InlineData("[]", "")]
@@ -135,7 +140,9 @@ public sealed class CupboardStoreTests : IDisposable
         }
     }
 
-    /// <summary>Revisions kept before each told what it was made from were made from the one before: after the change of the store undo goes there.</summary>
+    /// <summary>
+    /// Revisions kept before each told what it was made from were made from the one before: after the change of the store undo goes there.
+    /// </summary>
     [Fact]
     public async Task Older_stores_are_taken_over()
     {
@@ -146,7 +153,11 @@ public sealed class CupboardStoreTests : IDisposable
             await Microsoft.EntityFrameworkCore.Infrastructure.AccessorExtensions.GetService<Microsoft.EntityFrameworkCore.Migrations.IMigrator>(db).MigrateAsync("Tracings");
             var json = FormJson.Write(Cloth("old") with { Id = "own-old" });
             await db.Database.ExecuteSqlAsync($"INSERT INTO Forms (Id, Head, Archived) VALUES ('own-old', 2, 0)");
-            await db.Database.ExecuteSqlAsync($"INSERT INTO FormRevisions (FormId, Number, Json, What, At) VALUES ('own-old', 1, {json}, 'Measured', '2026-11-01 10:00:00'), ('own-old', 2, {json}, 'Changed', '2026-11-02 10:00:00')");
+            await db.Database.ExecuteSqlAsync(
+                $"""
+                INSERT INTO FormRevisions (FormId, Number, Json, What, At) VALUES
+                ('own-old', 1, {json}, 'Measured', '2026-11-01 10:00:00'), ('own-old', 2, {json}, 'Changed', '2026-11-02 10:00:00')
+                """);
             _folder.Migrate(db);
         }
 
@@ -159,8 +170,11 @@ public sealed class CupboardStoreTests : IDisposable
 
     private CupboardStore Store() => new(Db(), TimeProvider.System);
 
-    private DittanyDb Db() => new(new DbContextOptionsBuilder<DittanyDb>().UseSqlite(_folder.ConnectionString).AddInterceptors(new DurablePragmas()).Options);
+    private DittanyDb Db() => new(new DbContextOptionsBuilder<DittanyDb>().UseSqlite(_folder.ConnectionString).AddInterceptors(
+        new DurablePragmas()).Options);
 
     private static OwnForm Cloth(string name) => new(
-        "new", name, "rectangle", new Dictionary<string, double>(StringComparer.Ordinal) { ["width"] = 300 }, [OwnFace.Front([new(0, 0), new(300, 0), new(300, 200), new(0, 200)], [new OwnZone("all", "all of it", [new(10, 10), new(290, 10), new(290, 190), new(10, 190)])], [])]);
+        "new", name, "rectangle", new Dictionary<string, double>(StringComparer.Ordinal) { ["width"] = 300 },
+            [OwnFace.Front([new(0, 0), new(300, 0), new(300, 200), new(0, 200)],
+            [new OwnZone("all", "all of it", [new(10, 10), new(290, 10), new(290, 190), new(10, 190)])], [])]);
 }

@@ -8,8 +8,8 @@ using Microsoft.Extensions.DependencyInjection;
 namespace Dittany.Web.Tests.Store;
 
 /// <summary>
-/// A store as the first house left it (<c>first-house.sql</c>: its schema and five pieces) opens: what made sense then stands, what was begun goes on with what it was begun with, and what makes no sense any more is
-/// shown as what it is, with its JSON to take out.
+/// A store as the first house left it (<c>first-house.sql</c>: its schema and five pieces) opens: what made sense then stands, what was
+/// begun goes on with what it was begun with, and what makes no sense any more is shown as what it is, with its JSON to take out.
 /// </summary>
 public sealed class FirstHouseTests : IDisposable
 {
@@ -22,7 +22,8 @@ public sealed class FirstHouseTests : IDisposable
         {
             connection.Open();
             using var command = connection.CreateCommand();
-            command.CommandText = "PRAGMA journal_mode = WAL; " + File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Store", "first-house.sql"));
+            command.CommandText = "PRAGMA journal_mode = WAL; "
+                + File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Store", "first-house.sql"));
             command.ExecuteNonQuery();
         }
 
@@ -36,7 +37,8 @@ public sealed class FirstHouseTests : IDisposable
     {
         var today = new HtmlParser().ParseDocument(await _browser.GetStringAsync("/"));
         var told = today.Body!.TextContent;
-        Assert.All(new[] { "Wilma", "Ottokar", "Bea", "Nothing to see", "Piece 4" }, name => Assert.Contains(name, told, StringComparison.Ordinal));
+        Assert.All(new[] { "Wilma", "Ottokar", "Bea", "Nothing to see", "Piece 4" }, name =>
+            Assert.Contains(name, told, StringComparison.Ordinal));
         Assert.Equal(2, today.QuerySelectorAll(".bad").Length);
         foreach (var piece in new[] { 1, 2, 5 })
         {
@@ -66,7 +68,10 @@ public sealed class FirstHouseTests : IDisposable
         Assert.Equal("by-height", (await pieces.Find(1))!.In(workshop).Habit("letter-stitch"));
     }
 
-    /// <summary>A choice that was named by its place in a list names nothing now: it stays in the job, and the plan says that it has nothing to act on.</summary>
+    /// <summary>
+    /// A choice that was named by its place in a list names nothing now: it stays in the job, and the plan says that it has nothing to act
+    /// on.
+    /// </summary>
     [Fact]
     public async Task A_needle_named_by_its_place_is_set_aside()
     {

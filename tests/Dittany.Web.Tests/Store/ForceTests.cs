@@ -2,7 +2,10 @@ using Dittany.Force;
 
 namespace Dittany.Web.Tests.Store;
 
-/// <summary>A short round of force: jobs, pages, files, tabs, clients that leave, kills at start and while saving. The long one is <c>./dittany force</c>.</summary>
+/// <summary>
+/// A short round of force: jobs, pages, files, tabs, clients that leave, kills at start and while saving. The long one is <c>./dittany
+/// force</c>.
+/// </summary>
 public sealed class ForceTests
 {
     /// <summary>Only a program that stands still is a hang here: a busy machine is none.</summary>

@@ -9,7 +9,9 @@ using Microsoft.EntityFrameworkCore;
 
 namespace Dittany.Web.Tests.Store;
 
-/// <summary>The program comes up after whatever moment it was killed at, keeps its files to itself, and says in one sentence why it cannot start.</summary>
+/// <summary>
+/// The program comes up after whatever moment it was killed at, keeps its files to itself, and says in one sentence why it cannot start.
+/// </summary>
 public sealed class StartTests
 {
     private readonly string _path = Directory.CreateTempSubdirectory("dittany-start-").FullName;
@@ -23,7 +25,8 @@ public sealed class StartTests
         {
             connection.Open();
             using var command = connection.CreateCommand();
-            command.CommandText = "CREATE TABLE IF NOT EXISTS __EFMigrationsLock (Id INTEGER NOT NULL PRIMARY KEY, Timestamp TEXT NOT NULL); INSERT INTO __EFMigrationsLock VALUES (1, '2027-03-01 00:00:00+00:00')";
+            command.CommandText = "CREATE TABLE IF NOT EXISTS __EFMigrationsLock (Id INTEGER NOT NULL PRIMARY KEY, Timestamp TEXT NOT "
+                + "NULL); INSERT INTO __EFMigrationsLock VALUES (1, '2027-03-01 00:00:00+00:00')";
             command.ExecuteNonQuery();
         }
 
@@ -84,7 +87,9 @@ public sealed class StartTests
     public void Without_a_home_a_folder_must_be_named()
     {
         Assert.Contains("HOME names none", Start.Read(name => name == "HOME" ? string.Empty : null, []).Refusal, StringComparison.Ordinal);
-        Assert.Equal(("/somewhere", 5210), Start.Read(name => name switch { "HOME" => string.Empty, "DITTANY_DATA" => "/somewhere", _ => null }, []).Start is { } s ? (s.Folder, s.Port) : default);
+        Assert.Equal(("/somewhere", 5210), Start.Read(name =>
+            name switch { "HOME" => string.Empty, "DITTANY_DATA" => "/somewhere", _ => null }, []).Start is { } s ? (s.Folder, s.Port)
+            : default);
     }
 
     /// <summary>Everything that keeps the program from starting ends it with an exit code and one sentence, never a stack trace.</summary>
@@ -121,7 +126,8 @@ public sealed class StartTests
 
     private static async Task Says(string sentence, string folder, string port, string bind = "127.0.0.1")
     {
-        var start = new ProcessStartInfo("dotnet", typeof(Program).Assembly.Location) { RedirectStandardOutput = true, RedirectStandardError = true, UseShellExecute = false };
+        var start = new ProcessStartInfo("dotnet", typeof(Program).Assembly.Location) { RedirectStandardOutput = true,
+            RedirectStandardError = true, UseShellExecute = false };
         (start.Environment["DITTANY_DATA"], start.Environment["DITTANY_PORT"], start.Environment["DITTANY_BIND"]) = (folder, port, bind);
         using var program = Process.Start(start)!;
         var (said, told) = (program.StandardError.ReadToEndAsync(), program.StandardOutput.ReadToEndAsync());
@@ -140,5 +146,7 @@ public sealed class StartTests
         return db.Pieces.Count();
     }
 
-    private static DittanyDb Db(DataFolder folder) => new(new DbContextOptionsBuilder<DittanyDb>().UseSqlite($"{folder.ConnectionString};Pooling=False").AddInterceptors(new DurablePragmas()).Options);
+    private static DittanyDb Db(DataFolder folder) =>
+        new(new DbContextOptionsBuilder<DittanyDb>().UseSqlite($"{folder.ConnectionString};Pooling=False").AddInterceptors(
+        new DurablePragmas()).Options);
 }

@@ -124,9 +124,12 @@ public sealed class StoreTests : IDisposable
     [Fact]
     public async Task Of_many_moves_at_once_each_counts()
     {
-        var id = await Store().Create(Towel() with { Elements = [new WordingAsked("name", "Zoë", CentreMm: new Core.Geometry.Pt(250, 600))] }, "New piece");
+        var id = await Store().Create(Towel() with { Elements = [new WordingAsked("name", "Zoë",
+            CentreMm: new Core.Geometry.Pt(250, 600))] }, "New piece");
         var moved = await Task.WhenAll(Enumerable.Range(0, 20).Select(_ => Task.Run(() => Store().Change(
-            id, null, (piece, _) => Task.FromResult(new Change("centreMm", $"{(piece.Job.Elements[0].CentreMm!.Value.X + 1).ToString(System.Globalization.CultureInfo.InvariantCulture)},600", "Moved")), Workshop.Default, nudge: true))));
+            id, null, (piece, _) => Task.FromResult(new Change("centreMm",
+                $"{(piece.Job.Elements[0].CentreMm!.Value.X + 1).ToString(System.Globalization.CultureInfo.InvariantCulture)},600",
+                "Moved")), Workshop.Default, nudge: true))));
         Assert.All(moved, m => Assert.NotNull(m!.Piece));
         Assert.Equal(270, (await Store().Find(id))!.Job.Elements[0].CentreMm!.Value.X);
         await using var db = Db();
@@ -136,7 +139,8 @@ public sealed class StoreTests : IDisposable
     [Fact]
     public async Task A_form_sent_twice_makes_one_piece()
     {
-        var made = await Task.WhenAll(Enumerable.Range(0, 6).Select(_ => Task.Run(() => Store().Create(Towel(), "New piece", "the-very-form"))));
+        var made = await Task.WhenAll(Enumerable.Range(0, 6).Select(_ =>
+            Task.Run(() => Store().Create(Towel(), "New piece", "the-very-form"))));
         Assert.Single(made.Distinct());
         Assert.NotEqual(made[0], await Store().Create(Towel(), "New piece", "another"));
         Assert.Equal(2, (await Store().All()).Pieces.Count);
@@ -158,7 +162,8 @@ public sealed class StoreTests : IDisposable
     /// <summary>One piece that rules or a disk have spoilt stands beside the others as what it is, with its way out.</summary>
     [Theory]
     [InlineData("{\"schema\":\"dittany.job/1\",\"title\":\"Blank\",\"today\":\"2027-03-01\",\"item\":{\"form\":\"tea-towel\"},\"elements\":[{\"id\":\"name\",\"kind\":\"text\",\"text\":\"\u200b\"}]}", "Blank", "zero width space (U+200B)")]
-    [InlineData("{\"schema\":\"dittany.job/1\",\"item\":{\"form\":\"moon\"},\"elements\":[{\"kind\":\"text\",\"text\":\"Ola\"}]}", "Ola", "There is no form 'moon'")]
+    [InlineData("{\"schema\":\"dittany.job/1\",\"item\":{\"form\":\"moon\"},\"elements\":[{\"kind\":\"text\",\"text\":\"Ola\"}]}", "Ola",
+        "There is no form 'moon'")]
     [InlineData("{\"schema\":\"ditta", "Piece 1", "not JSON")]
     [InlineData("", "Piece 1", "not JSON")]
     public async Task A_piece_past_reading_is_one_bad_piece(string json, string name, string told)
@@ -185,11 +190,13 @@ public sealed class StoreTests : IDisposable
     public async Task The_workshop_has_revisions_of_its_own()
     {
         Assert.Equal(60, (await Shop().Current()).MinutesPerEvening);
-        var changed = Workshop.Default with { MinutesPerEvening = 90, Habits = new Dictionary<string, string>(StringComparer.Ordinal) { ["hold"] = "in-hand" } };
+        var changed = Workshop.Default with { MinutesPerEvening = 90, Habits = new Dictionary<string,
+            string>(StringComparer.Ordinal) { ["hold"] = "in-hand" } };
         await Shop().Save(changed, "Longer evenings");
         await Shop().Save(changed with { EveningsPerWeek = 2 }, "Fewer evenings");
         Restart();
-        Assert.Equal((2, 90.0, "in-hand"), ((await Shop().Current()).EveningsPerWeek, (await Shop().Current()).MinutesPerEvening, (await Shop().Current()).Habit("hold")));
+        Assert.Equal((2, 90.0, "in-hand"), ((await Shop().Current()).EveningsPerWeek, (await Shop().Current()).MinutesPerEvening,
+            (await Shop().Current()).Habit("hold")));
         await Shop().Undo();
         Assert.Equal(5, (await Shop().Current()).EveningsPerWeek);
         await Shop().Undo();
@@ -244,7 +251,9 @@ public sealed class StoreTests : IDisposable
         Assert.Null(await Sheets().ProofOf(id + 1, "Zoë"));
     }
 
-    /// <summary>Once begun, a piece is worked with the habits it was begun with; evenings are those of today. What is stitched does not move.</summary>
+    /// <summary>
+    /// Once begun, a piece is worked with the habits it was begun with; evenings are those of today. What is stitched does not move.
+    /// </summary>
     [Fact]
     public async Task What_is_begun_keeps_its_habits_and_its_stitches()
     {
@@ -262,7 +271,9 @@ public sealed class StoreTests : IDisposable
         Assert.Equal("chain", free!.Piece!.In(workshop).Habit("letter-stitch"));
     }
 
-    /// <summary>Each branch of revisions goes on with the workshop it was begun with: stepping back over a second beginning finds the first one's.</summary>
+    /// <summary>
+    /// Each branch of revisions goes on with the workshop it was begun with: stepping back over a second beginning finds the first one's.
+    /// </summary>
     [Fact]
     public async Task Every_branch_keeps_the_workshop_it_was_begun_with()
     {
@@ -297,7 +308,8 @@ public sealed class StoreTests : IDisposable
         async Task<int> Asked()
         {
             var counter = new Counter();
-            await using var db = new DittanyDb(new DbContextOptionsBuilder<DittanyDb>().UseSqlite(_folder.ConnectionString).AddInterceptors(counter).Options);
+            await using var db = new DittanyDb(new DbContextOptionsBuilder<DittanyDb>().UseSqlite(_folder.ConnectionString).AddInterceptors(
+                counter).Options);
             await new PieceStore(db, _clock, new LetterShelf()).All();
             return counter.Commands;
         }
@@ -307,8 +319,11 @@ public sealed class StoreTests : IDisposable
     {
         public int Commands { get; private set; }
 
-        public override ValueTask<Microsoft.EntityFrameworkCore.Diagnostics.InterceptionResult<System.Data.Common.DbDataReader>> ReaderExecutingAsync(
-            System.Data.Common.DbCommand command, Microsoft.EntityFrameworkCore.Diagnostics.CommandEventData eventData, Microsoft.EntityFrameworkCore.Diagnostics.InterceptionResult<System.Data.Common.DbDataReader> result, CancellationToken cancellationToken = default)
+        public override ValueTask<Microsoft.EntityFrameworkCore.Diagnostics.InterceptionResult<System.Data.Common.DbDataReader>>
+            ReaderExecutingAsync(
+            System.Data.Common.DbCommand command, Microsoft.EntityFrameworkCore.Diagnostics.CommandEventData eventData,
+                Microsoft.EntityFrameworkCore.Diagnostics.InterceptionResult<System.Data.Common.DbDataReader> result,
+                CancellationToken cancellationToken = default)
         {
             Commands++;
             return base.ReaderExecutingAsync(command, eventData, result, cancellationToken);
@@ -384,9 +399,11 @@ public sealed class StoreTests : IDisposable
 
     private async Task<Piece?> Redo(int id) => (await Store().Redo(id, (await Store().Find(id))!.Head))!.Piece;
 
-    private async Task<Changed> Change(int id, int from, string member, string value) => (await Store().Change(id, from, new Change(member, value, "test"), Workshop.Default))!;
+    private async Task<Changed> Change(int id, int from, string member, string value) =>
+        (await Store().Change(id, from, new Change(member, value, "test"), Workshop.Default))!;
 
-    private async Task Nudge(int id, int from, string centre) => Assert.NotNull((await Store().Change(id, from, new Change("centreMm", centre, "test"), Workshop.Default, nudge: true))!.Piece);
+    private async Task Nudge(int id, int from, string centre) =>
+        Assert.NotNull((await Store().Change(id, from, new Change("centreMm", centre, "test"), Workshop.Default, nudge: true))!.Piece);
 
     private PieceStore Store() => new(Db(), _clock, new LetterShelf());
 
@@ -394,7 +411,8 @@ public sealed class StoreTests : IDisposable
 
     private SheetStore Sheets() => new(Db(), _clock);
 
-    private DittanyDb Db() => new(new DbContextOptionsBuilder<DittanyDb>().UseSqlite(_folder.ConnectionString).AddInterceptors(new DurablePragmas()).Options);
+    private DittanyDb Db() => new(new DbContextOptionsBuilder<DittanyDb>().UseSqlite(_folder.ConnectionString).AddInterceptors(
+        new DurablePragmas()).Options);
 
     private void Restart()
     {

@@ -15,7 +15,10 @@ public class TemplateTests
 {
     private static readonly DateOnly Monday = new(2027, 3, 1);
 
-    /// <summary>What the dashed line is laid on: a crease of the item, or the middle of the words where the place is found from the edges. The dot of the i is on the paper too.</summary>
+    /// <summary>
+    /// What the dashed line is laid on: a crease of the item, or the middle of the words where the place is found from the edges. The dot
+    /// of the i is on the paper too.
+    /// </summary>
     [Theory]
     [InlineData("baby-bodysuit", "the fold from neck to crotch")]
     [InlineData("napkin", "the middle of the words")]
@@ -34,19 +37,27 @@ public class TemplateTests
         Assert.Contains($"Dashed: {line}", pdf.GetPage(1).Text, StringComparison.Ordinal);
     }
 
-    /// <summary>Paper shapes go round at 1:1: a disc for each flower, as wide in the file as it is in the plan, and what is larger than a leaf on several with crosses to join them.</summary>
+    /// <summary>
+    /// Paper shapes go round at 1:1: a disc for each flower, as wide in the file as it is in the plan, and what is larger than a leaf on
+    /// several with crosses to join them.
+    /// </summary>
     [Fact]
     public void Paper_shapes_are_as_large_in_the_file_as_in_the_plan()
     {
-        var plan = Planner.Make(new Job("cushion-cover", [], Monday, Motifs: [new MotifAsked("m", "daisy", Arrangement: "ring", Count: 6, HeightMm: 150)]), Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library);
+        var plan = Planner.Make(new Job("cushion-cover", [], Monday,
+            Motifs: [new MotifAsked("m", "daisy", Arrangement: "ring", Count: 6, HeightMm: 150)]), Workshop.Default,
+            Dittany.Formats.Alphabets.ShippedAlphabets.Library);
         var shapes = PaperShapes.Of(plan);
         using var pdf = PdfDocument.Open(LeafPdf.Write(PieceSheets.Of("shapes", plan, Papers.A4, string.Empty)));
-        var wide = pdf.GetPages().SelectMany(p => p.Paths).SelectMany(p => p).Select(s => s.GetBoundingRectangle()).OfType<PdfRectangle>().Where(b => Math.Abs(b.Width - b.Height) < 0.1).Select(b => b.Width / 72 * 25.4).ToArray();
+        var wide = pdf.GetPages().SelectMany(p => p.Paths).SelectMany(p => p).Select(s =>
+            s.GetBoundingRectangle()).OfType<PdfRectangle>().Where(b => Math.Abs(b.Width - b.Height) < 0.1).Select(b =>
+            b.Width / 72 * 25.4).ToArray();
         Assert.All(shapes, s => Assert.Contains(wide, w => Math.Abs(w - (s.WidthMm * Math.Cos(Math.PI / 48))) < 0.1));
         Assert.Contains("Check line: 100 mm", pdf.GetPage(1).Text, StringComparison.Ordinal);
         Assert.Contains("Daisy 6", pdf.GetPage(1).Text, StringComparison.Ordinal);
 
-        var tree = Planner.Make(new Job("tablecloth", [], Monday, Motifs: [new MotifAsked("m", "pine-tree", HeightMm: 300)]), Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library);
+        var tree = Planner.Make(new Job("tablecloth", [], Monday, Motifs: [new MotifAsked("m", "pine-tree", HeightMm: 300)]),
+            Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library);
         Assert.True(PieceSheets.Of("shapes", tree, Papers.A4, string.Empty).Count > 1);
     }
 
@@ -69,7 +80,9 @@ public class TemplateTests
         }
     }
 
-    /// <summary>The same from pixels: another program draws the page at 600 dots an inch, and the longest unbroken dark row is counted.</summary>
+    /// <summary>
+    /// The same from pixels: another program draws the page at 600 dots an inch, and the longest unbroken dark row is counted.
+    /// </summary>
     [Theory]
     [InlineData("a4")]
     [InlineData("letter")]
@@ -81,7 +94,8 @@ public class TemplateTests
         var file = Path.Combine(folder, "template.pdf");
         File.WriteAllBytes(file, LeafPdf.Write(TemplateLeaves.Of(SheetOf(paper, null))));
         var draw = new ProcessStartInfo("pdftoppm", [
-            "-r", Dots(25.4), "-png", "-x", "0", "-y", Dots(Papers.Find(paper)!.HeightMm - 46), "-W", Dots(Papers.Find(paper)!.WidthMm), "-H", Dots(34), "-singlefile", file, Path.Combine(folder, "page")])
+            "-r", Dots(25.4), "-png", "-x", "0", "-y", Dots(Papers.Find(paper)!.HeightMm - 46), "-W", Dots(Papers.Find(paper)!.WidthMm),
+                "-H", Dots(34), "-singlefile", file, Path.Combine(folder, "page")])
         { UseShellExecute = false };
         using (var program = Process.Start(draw)!)
         {
@@ -149,12 +163,15 @@ public class TemplateTests
         using var pdf = PdfDocument.Open(LeafPdf.Write(TemplateLeaves.Of(TemplateSheet.Of(plan, Papers.A4))));
         var page = pdf.GetPage(1);
         Assert.Equal(plan.Elements.SelectMany(e => e.Parts).Count(), TemplateSheet.Of(plan, Papers.A4).Lines.Count);
-        var xs = page.Paths.SelectMany(p => p).Where(s => s.Commands.OfType<PdfSubpath.Line>().Count() > 12).SelectMany(s => s.Commands.OfType<PdfSubpath.Line>()).SelectMany(l => new[] { l.From.X, l.To.X }).ToArray();
+        var xs = page.Paths.SelectMany(p => p).Where(s => s.Commands.OfType<PdfSubpath.Line>().Count() > 12).SelectMany(s =>
+            s.Commands.OfType<PdfSubpath.Line>()).SelectMany(l => new[] { l.From.X, l.To.X }).ToArray();
         var round = element.Parts.Where(p => p.LineMm.Count > 14).SelectMany(p => p.LineMm).Select(p => p.X).ToArray();
         Assert.InRange((xs.Max() - xs.Min()) / 72 * 25.4, round.Max() - round.Min() - 0.1, round.Max() - round.Min() + 0.1);
     }
 
-    /// <summary>A design larger than a page is tiled: the tiles cover it, neighbours share their overlap, the plan counts the same sheets.</summary>
+    /// <summary>
+    /// A design larger than a page is tiled: the tiles cover it, neighbours share their overlap, the plan counts the same sheets.
+    /// </summary>
     [Fact]
     public void A_large_design_is_tiled_with_overlap()
     {
@@ -177,16 +194,20 @@ public class TemplateTests
     public void Script_in_the_words_is_text()
     {
         var job = JobOf(null) with { Title = "<script>alert(1)</script>\"'&" };
-        var svg = TemplateSvg.Write(TemplateSheet.Of(Planner.Make(job, Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library), Papers.A4));
+        var svg = TemplateSvg.Write(TemplateSheet.Of(Planner.Make(job, Workshop.Default,
+            Dittany.Formats.Alphabets.ShippedAlphabets.Library), Papers.A4));
         Assert.DoesNotContain("<script", svg, StringComparison.OrdinalIgnoreCase);
         Assert.Equal("<script>alert(1)</script>\"'&", XDocument.Parse(svg).Root!.Elements().First(e => e.Name.LocalName == "title").Value);
     }
 
-    private static double N(XElement e, string name) => double.Parse(e.Attribute(name)!.Value, System.Globalization.CultureInfo.InvariantCulture);
+    private static double N(XElement e, string name) =>
+        double.Parse(e.Attribute(name)!.Value, System.Globalization.CultureInfo.InvariantCulture);
 
     private static Job JobOf(double? cap, params (string Id, string Choice)[] overrules) => new(
-        "tea-towel", [new WordingAsked("name", "Bread & Salt", CapHeightMm: cap)], Monday, Overrules: overrules.ToDictionary(o => o.Id, o => o.Choice, StringComparer.Ordinal));
+        "tea-towel", [new WordingAsked("name", "Bread & Salt", CapHeightMm: cap)], Monday,
+            Overrules: overrules.ToDictionary(o => o.Id, o => o.Choice, StringComparer.Ordinal));
 
     private static TemplateSheet SheetOf(string paper, double? cap, params (string Id, string Choice)[] overrules) =>
-        TemplateSheet.Of(Planner.Make(JobOf(cap, overrules), Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library), Papers.Find(paper)!);
+        TemplateSheet.Of(Planner.Make(JobOf(cap, overrules), Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library),
+            Papers.Find(paper)!);
 }

@@ -2,13 +2,18 @@ using Dittany.Core.Materials;
 
 namespace Dittany.Core.Stitches.AtPoints;
 
-/// <summary>French knots by strands and wraps: how wide they lie and how much thread they take, a hop of 3 mm behind included. From memory.</summary>
+/// <summary>
+/// French knots by strands and wraps: how wide they lie and how much thread they take, a hop of 3 mm behind included. From memory.
+/// </summary>
 public static class Knots
 {
     /// <summary>Dots of letters are tiny straights below this height of capitals (from memory).</summary>
     public const double FromCapMm = 12;
 
-    /// <summary>Most wraps by strands: two lie well round four, one round more, or the knot stands up like a bead and slips through (common practice; the figures from memory).</summary>
+    /// <summary>
+    /// Most wraps by strands: two lie well round four, one round more, or the knot stands up like a bead and slips through (common
+    /// practice; the figures from memory).
+    /// </summary>
     private static readonly (int UpTo, int Most)[] MostWraps = [(3, 3), (4, 2), (int.MaxValue, 1)];
 
     /// <summary>The wraps she likes, or as many as the bundle takes.</summary>
@@ -32,5 +37,6 @@ public static class Knots
     /// <summary>What is thicker than six strands makes a knot larger by as much as it lies wider.</summary>
     private static double Thicker(int strands) => strands <= Bundle.Most ? 1 : Bundle.WidthMm(strands) / Bundle.WidthMm(Bundle.Most);
 
-    private static (int Strands, double[] AcrossMm, double[] ThreadMm) Row(int strands) => Table.First(r => strands <= r.Strands || r.Strands == 6);
+    private static (int Strands, double[] AcrossMm, double[] ThreadMm) Row(int strands) =>
+        Table.First(r => strands <= r.Strands || r.Strands == 6);
 }

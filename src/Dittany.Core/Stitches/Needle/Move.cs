@@ -25,8 +25,8 @@ public enum MoveKind : byte
 }
 
 /// <summary>
-/// One move: where (mm, in the frame of the face), how often the thread goes round on the way (the thread it slides under, or the needle), and the side of travel it then lies on: 1 right, −1 left, 0 where it
-/// makes no difference.
+/// One move: where (mm, in the frame of the face), how often the thread goes round on the way (the thread it slides under, or the needle),
+/// and the side of travel it then lies on: 1 right, −1 left, 0 where it makes no difference.
 /// </summary>
 public readonly record struct Move(MoveKind Kind, Pt At, float Turns = 0, sbyte Side = 0)
 {

@@ -3,8 +3,8 @@ using Dittany.Core.Geometry;
 namespace Dittany.Core.Stitches.Needle;
 
 /// <summary>
-/// What the needle's moves take a skilled hand, the cloth in a hoop, in seconds. Chosen so that the whole stitches come to what the trade reckons: running 4, backstitch and stem 7, split 8, a link of chain 9, a
-/// wrap of whipping 3, a knot of two wraps 18 (all from memory).
+/// What the needle's moves take a skilled hand, the cloth in a hoop, in seconds. Chosen so that the whole stitches come to what the trade
+/// reckons: running 4, backstitch and stem 7, split 8, a link of chain 9, a wrap of whipping 3, a knot of two wraps 18 (all from memory).
 /// </summary>
 internal static class Pace
 {
@@ -19,7 +19,10 @@ internal static class Pace
         (MoveKind.Wrap, 3, "for each turn"),
     ];
 
-    /// <summary>A needle that goes back over what it left has to be aimed anew; one that goes on ahead has not. A lone stitch is aimed twice as well (from memory).</summary>
+    /// <summary>
+    /// A needle that goes back over what it left has to be aimed anew; one that goes on ahead has not. A lone stitch is aimed twice as well
+    /// (from memory).
+    /// </summary>
     private const double GoingBack = 3;
 
     /// <summary>A knot is steadied while the needle goes down through it (from memory).</summary>
@@ -58,7 +61,9 @@ internal static class Pace
         throw new ArgumentOutOfRangeException(nameof(kind), kind, "It has no pace.");
     }
 
-    /// <summary>Whether the next stitch comes up ahead of where this one goes down; the last of a line does as the one before it did.</summary>
+    /// <summary>
+    /// Whether the next stitch comes up ahead of where this one goes down; the last of a line does as the one before it did.
+    /// </summary>
     private static bool GoesOn(Sewn sewn, int index)
     {
         var next = index + 1 < sewn.Count ? index : index - 1;

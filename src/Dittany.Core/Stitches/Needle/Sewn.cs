@@ -5,7 +5,8 @@ using Dittany.Core.Materials;
 namespace Dittany.Core.Stitches.Needle;
 
 /// <summary>
-/// The needle's way over one shape, move by move, packed; its stitches are read out of it. Lengths in mm. Nothing in it that can be seen changes: it may be read from several threads at once.
+/// The needle's way over one shape, move by move, packed; its stitches are read out of it. Lengths in mm. Nothing in it that can be seen
+/// changes: it may be read from several threads at once.
 /// </summary>
 public sealed class Sewn : IReadOnlyList<Stitch>
 {
@@ -59,7 +60,9 @@ public sealed class Sewn : IReadOnlyList<Stitch>
 
     private Sewn? _otherWay;
 
-    /// <summary>The same stitches, some worked the other way: up where they went down. Only where a stitch goes up and down and no more.</summary>
+    /// <summary>
+    /// The same stitches, some worked the other way: up where they went down. Only where a stitch goes up and down and no more.
+    /// </summary>
     public Sewn Turned(Func<int, bool> turns)
     {
         var moves = (Move[])_moves.Clone();

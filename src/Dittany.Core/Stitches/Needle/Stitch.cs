@@ -23,7 +23,9 @@ public readonly record struct Stitch
         (Of, Index) = (of, index);
     }
 
-    /// <summary>Links lie this much wider, edge to edge of the thread's middle, than the thread: from the line's width of 2.5 threads.</summary>
+    /// <summary>
+    /// Links lie this much wider, edge to edge of the thread's middle, than the thread: from the line's width of 2.5 threads.
+    /// </summary>
     private const double LoopWidths = 1.5;
 
     /// <summary>The way it belongs to, and its place in it.</summary>
@@ -93,7 +95,10 @@ public readonly record struct Stitch
         }
     }
 
-    /// <summary>Thread on the front of the cloth, mm: what lies there, round a held loop by its width, round thread it slides under like the thread of a screw; a knot's by its table.</summary>
+    /// <summary>
+    /// Thread on the front of the cloth, mm: what lies there, round a held loop by its width, round thread it slides under like the thread
+    /// of a screw; a knot's by its table.
+    /// </summary>
     public double ThreadMm
     {
         get
@@ -159,7 +164,8 @@ public readonly record struct Stitch
     {
         var way = tip - from;
         var across = new Pt(-way.Y, way.X) * (LoopWidths / 2 * bundleMm / Math.Max(1e-9, way.Length));
-        (double Along, double Aside)[] shape = [(0, 0), (0.22, 0.62), (0.5, 1), (0.8, 0.85), (1, 0), (0.8, -0.85), (0.5, -1), (0.22, -0.62), (0, 0)];
+        (double Along, double Aside)[] shape = [(0, 0), (0.22, 0.62), (0.5, 1), (0.8, 0.85), (1, 0), (0.8, -0.85), (0.5, -1),
+            (0.22, -0.62), (0, 0)];
         return shape.Select(p => (from + (way * p.Along) + (across * p.Aside)).OnGrid()).ToArray();
     }
 }

@@ -6,7 +6,8 @@ namespace Dittany.Core.Stitches.OnLines;
 public class Backstitch : LineStitch, IStitch
 {
     public override StitchInfo Info { get; } = new(
-        "backstitch", "backstitch", StitchClass.Outline, 1.0, 2.5, Shortest, StitchInfo.Caps(4, 5.5, 7, 8, 11), StitchInfo.Caps(5, 7, 9, 11, 14), StitchInfo.ByHeight,
+        "backstitch", "backstitch", StitchClass.Outline, 1.0, 2.5, Shortest, StitchInfo.Caps(4, 5.5, 7, 8, 11),
+            StitchInfo.Caps(5, 7, 9, 11, 14), StitchInfo.ByHeight,
         "small and clear letters", "visible joints; angular when it is long on a bend", StitchInfo.Memory);
 
     public virtual bool Reverses => true;

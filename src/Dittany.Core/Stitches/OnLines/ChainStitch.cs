@@ -3,7 +3,10 @@ using Dittany.Core.Stitches.Needle;
 
 namespace Dittany.Core.Stitches.OnLines;
 
-/// <summary>Links through each other: up, a loop laid out to its tip and held there by the next link, down again where it came up. The last link of a stretch is tied down.</summary>
+/// <summary>
+/// Links through each other: up, a loop laid out to its tip and held there by the next link, down again where it came up. The last link of
+/// a stretch is tied down.
+/// </summary>
 public sealed class ChainStitch : LineStitch, IStitch
 {
     private const double Width = 2.5;
@@ -17,13 +20,19 @@ public sealed class ChainStitch : LineStitch, IStitch
 
     public string Manner(StitchSchools schools) => "A link out of measure shows at once, so one length is kept all along a stretch.";
 
-    /// <summary>Four strands in general and six where cloth is dark and busy, or two and three: practitioners differ (common practice).</summary>
+    /// <summary>
+    /// Four strands in general and six where cloth is dark and busy, or two and three: practitioners differ (common practice).
+    /// </summary>
     public IReadOnlyList<(double UpToMm, int Strands)> StrandsUpTo(StitchFacts facts) => facts.ChainSchool != "four" ? Info.StrandsUpTo
         : facts.DarkAndBusy ? [(20.999, 3), (25.999, 4), (double.PositiveInfinity, 6)]
         : [(20.999, 3), (double.PositiveInfinity, 4)];
 
-    /// <summary>How long the tie is that holds the last link of a stretch: just past its tip, about the width of the thread (from memory). None round a closed line, none on a stretch too short for a link.</summary>
-    public double KeptFreeMm(StitchSpec spec, double stretchMm, bool loop) => !loop && stretchMm - spec.BundleMm >= spec.ShortestMm ? spec.BundleMm : 0;
+    /// <summary>
+    /// How long the tie is that holds the last link of a stretch: just past its tip, about the width of the thread (from memory). None
+    /// round a closed line, none on a stretch too short for a link.
+    /// </summary>
+    public double KeptFreeMm(StitchSpec spec, double stretchMm, bool loop) => !loop && stretchMm - spec.BundleMm >= spec.ShortestMm
+        ? spec.BundleMm : 0;
 
     public override void Sew(Sewn.Sewing sewing, IReadOnlyList<Holes> stretches, StitchSpec spec)
     {

@@ -6,7 +6,10 @@ using Thread = Dittany.Core.Materials.Thread;
 
 namespace Dittany.Core.Stitches.OnLines;
 
-/// <summary>The holes of one smooth stretch of a line, mm, in the direction of travel; <paramref name="EndMm"/> is where the stretch ends, past the last hole where room was kept.</summary>
+/// <summary>
+/// The holes of one smooth stretch of a line, mm, in the direction of travel; <paramref name="EndMm"/> is where the stretch ends, past the
+/// last hole where room was kept.
+/// </summary>
 public sealed record Holes(IReadOnlyList<Pt> AtMm, bool Loop, Pt EndMm)
 {
     /// <summary>The whole turn in radians, positive to the right of travel; 0 for next to none.</summary>
@@ -32,7 +35,8 @@ public abstract class LineStitch : IStitch
     {
         if (shape.Line is not { } line)
         {
-            return new Judgement(false, $"{Say.Upper(Info.Name)} works lines.", shape.Area is null ? "Make the point a knot." : "Work the edge of it.");
+            return new Judgement(false, $"{Say.Upper(Info.Name)} works lines.", shape.Area is null ? "Make the point a knot."
+                : "Work the edge of it.");
         }
 
         return Polyline.Length(line.Flatten(0.01)) >= Tolerance.DroppedBelowMm
@@ -41,7 +45,8 @@ public abstract class LineStitch : IStitch
     }
 
     public Placed? Sew(Shape shape, SewingBy by) =>
-        LinePlacing.Place(shape.Line ?? throw new ArgumentException($"{Info.Name} works lines, and {shape.Id} is none.", nameof(shape)), this, by);
+        LinePlacing.Place(shape.Line ?? throw new ArgumentException($"{Info.Name} works lines, and {shape.Id} is none.", nameof(shape)),
+            this, by);
 
     /// <summary>The needle's way over the stretches of a line, in working order.</summary>
     public abstract void Sew(Sewn.Sewing sewing, IReadOnlyList<Holes> stretches, StitchSpec spec);

@@ -6,8 +6,10 @@ namespace Dittany.Core.Stitches.OnLines;
 public sealed class RunningStitch : LineStitch, IStitch
 {
     public override StitchInfo Info { get; } = new(
-        "running", "running stitch", StitchClass.Outline, 1.0, 3, _ => 1.5, StitchInfo.Caps(4, 5.5, 7, 8, 11), StitchInfo.Caps(5, 7, 9, 11, 14), StitchInfo.ByHeight,
-        "light, quick lines: the outline of a tint, a vein, a line to be whipped or laced", "letters that must read at a glance, for it is no solid line", StitchInfo.Memory);
+        "running", "running stitch", StitchClass.Outline, 1.0, 3, _ => 1.5, StitchInfo.Caps(4, 5.5, 7, 8, 11),
+            StitchInfo.Caps(5, 7, 9, 11, 14), StitchInfo.ByHeight,
+        "light, quick lines: the outline of a tint, a vein, a line to be whipped or laced",
+            "letters that must read at a glance, for it is no solid line", StitchInfo.Memory);
 
     public double GapShare => 2 / 3.0;
 
@@ -16,7 +18,8 @@ public sealed class RunningStitch : LineStitch, IStitch
     /// <summary>Behind lies the gap.</summary>
     public double LongestMm(double mostBehindMm) => mostBehindMm / GapShare;
 
-    public string Manner(StitchSchools schools) => "After each stitch two thirds of its length stay bare, so that the line is lightly dotted and ends with a stitch.";
+    public string Manner(StitchSchools schools) =>
+        "After each stitch two thirds of its length stay bare, so that the line is lightly dotted and ends with a stitch.";
 
     public override void Sew(Sewn.Sewing sewing, IReadOnlyList<Holes> stretches, StitchSpec spec)
     {

@@ -1,10 +1,14 @@
 namespace Dittany.Core.Stitches.OnLines;
 
-/// <summary>Overlapping stitches with the thread kept on the right of travel, or on the outside of each bend where that is the habit: they lie like a rope.</summary>
+/// <summary>
+/// Overlapping stitches with the thread kept on the right of travel, or on the outside of each bend where that is the habit: they lie like
+/// a rope.
+/// </summary>
 public sealed class StemStitch : Overlapping, IStitch
 {
     public override StitchInfo Info { get; } = new(
-        "stem", "stem stitch", StitchClass.Outline, 1.4, 4, _ => 2.0, StitchInfo.Caps(5, 8, 10, 12, 15), StitchInfo.Caps(7, 10, 13, 15, 20), StitchInfo.ByHeight,
+        "stem", "stem stitch", StitchClass.Outline, 1.4, 4, _ => 2.0, StitchInfo.Caps(5, 8, 10, 12, 15),
+            StitchInfo.Caps(7, 10, 13, 15, 20), StitchInfo.ByHeight,
         "a plush, visible line", "wavers on tight bends", StitchInfo.Memory);
 
     public string Manner(StitchSchools schools) => schools.Stem == SideSchool.OneSide

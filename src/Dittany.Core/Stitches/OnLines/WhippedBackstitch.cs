@@ -4,22 +4,25 @@ using Dittany.Core.Stitches.Needle;
 namespace Dittany.Core.Stitches.OnLines;
 
 /// <summary>
-/// Backstitch, then wraps from the far end back to the start: up at the last hole, under every stitch from the same side without piercing the cloth, down at the first. At a corner the thread goes down and
-/// comes up again, so that it stays sharp.
+/// Backstitch, then wraps from the far end back to the start: up at the last hole, under every stitch from the same side without piercing
+/// the cloth, down at the first. At a corner the thread goes down and comes up again, so that it stays sharp.
 /// </summary>
 public sealed class WhippedBackstitch : Backstitch, IStitch
 {
     public override StitchInfo Info { get; } = new(
-        "whipped-backstitch", "whipped backstitch", StitchClass.Outline, 1.5, 2.5, Shortest, StitchInfo.Caps(6, 8, 10, 12, 16), StitchInfo.Caps(7, 11, 14, 17, 21),
+        "whipped-backstitch", "whipped backstitch", StitchClass.Outline, 1.5, 2.5, Shortest, StitchInfo.Caps(6, 8, 10, 12, 16),
+            StitchInfo.Caps(7, 11, 14, 17, 21),
         [(10.999, 1), (25, 2), (double.PositiveInfinity, 3)],
-        "a raised cord that hides the joints", "rounds off corners unless the thread goes down there; takes more thread", StitchInfo.Memory);
+        "a raised cord that hides the joints", "rounds off corners unless the thread goes down there; takes more thread",
+            StitchInfo.Memory);
 
     public override bool Reverses => false;
 
     public bool Blunt => true;
 
     public string Manner(StitchSchools schools) =>
-        schools.Whip == SideSchool.OneSide ? "Every stitch is whipped from the same side." : "On rounds the hoop is turned, so that the wraps go outward.";
+        schools.Whip == SideSchool.OneSide ? "Every stitch is whipped from the same side."
+            : "On rounds the hoop is turned, so that the wraps go outward.";
 
     public override void Sew(Sewn.Sewing sewing, IReadOnlyList<Holes> stretches, StitchSpec spec)
     {
@@ -31,7 +34,8 @@ public sealed class WhippedBackstitch : Backstitch, IStitch
     }
 
     /// <summary>
-    /// Each wrap runs from the middle of one stitch to the middle of the next, round the thread like that of a screw, entering on its side; the first and the last go half round.
+    /// Each wrap runs from the middle of one stitch to the middle of the next, round the thread like that of a screw, entering on its side;
+    /// the first and the last go half round.
     /// </summary>
     private static void Whip(Sewn.Sewing sewing, Holes holes, StitchSpec spec)
     {

@@ -30,7 +30,8 @@ public sealed record StationView(Station Station, string Name, string Told, Stat
 public sealed record BenchLook(string? View = null, string? Face = null, string? Station = null, int? At = null, bool Narrow = false);
 
 /// <summary>Everything the bench shows of a piece: its plan, told from the decision records, and how it is looked at.</summary>
-public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, ProofRow? Proof, bool Printed, BenchLook Look, DateOnly Today, IReadOnlyList<JobFault> Faults, Conflict? Conflict, string? Typed)
+public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, ProofRow? Proof, bool Printed, BenchLook Look,
+    DateOnly Today, IReadOnlyList<JobFault> Faults, Conflict? Conflict, string? Typed)
 {
     private static readonly (Station Station, string Name, string[] Tells)[] Stations =
     [
@@ -52,7 +53,8 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
         ("stitched", "Stitched", "s", "Point at a stitch, a seam or the field, and it tells of itself. What is stitched can be dragged."),
         ("marks", "Marks", "m", "What is transferred onto the cloth: one line for each stroke."),
         ("hoops", "Hoops", "h", "Rings in the order they are placed; stitches may go as far as the dashes."),
-        ("back", "Back", "b", "The work turned over. Green: a length begins. White: it ends. Rust: a jump. Thin dashes: on to there, under stitches."),
+        ("back", "Back", "b",
+            "The work turned over. Green: a length begins. White: it ends. Rust: a jump. Thin dashes: on to there, under stitches."),
         ("order", "Order", "o", string.Empty),
         ("metre", "From a metre", "v", "As an eye a metre away sees it: what runs together here runs together for whoever is given it."),
     ];
@@ -65,12 +67,16 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
 
     public IReadOnlyList<View> Views { get; } = BenchDrawing.Views(Planned.Plan);
 
-    public View View => (Views.FirstOrDefault(v => v.Id == Look.View) ?? Drawings.View.Read(Look.View, BenchDrawing.Shape) ?? Views[0]) with { Pixels = Look.Narrow ? Drawings.View.NarrowPixels : Drawings.View.UsualPixels };
+    public View View => (Views.FirstOrDefault(v => v.Id == Look.View) ?? Drawings.View.Read(Look.View, BenchDrawing.Shape) ?? Views[0])
+        with { Pixels = Look.Narrow ? Drawings.View.NarrowPixels : Drawings.View.UsualPixels };
 
     public string Face => Faces.Any(f => f.Id == Look.Face) ? Look.Face! : "stitched";
 
-    /// <summary>Stitches worked on the face that works the piece: all of them, or what is in the cloth where some is, until she moves the slider.</summary>
-    public int At => Math.Clamp(Look.At ?? (Runs.LastOrDefault(r => r.Run <= Plan.Time.Progress.RunsDone) is { } done ? done.LastRow + 1 : Plan.Route.Count), 0, Plan.Route.Count);
+    /// <summary>
+    /// Stitches worked on the face that works the piece: all of them, or what is in the cloth where some is, until she moves the slider.
+    /// </summary>
+    public int At => Math.Clamp(Look.At ?? (Runs.LastOrDefault(r => r.Run <= Plan.Time.Progress.RunsDone) is { } done ? done.LastRow + 1
+        : Plan.Route.Count), 0, Plan.Route.Count);
 
     public IReadOnlyList<RunTold> Runs { get; } = RunTelling.Of(Planned.Plan);
 
@@ -78,12 +84,15 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
     private const int MostTold = 3000;
 
     /// <summary>What each stitch says of itself, in working order; empty where there are too many for a page.</summary>
-    public IReadOnlyList<string> Tellings { get; } = Planned.Plan.Route.Count <= MostTold ? StitchTelling.All(Planned.Plan).Select(t => t.In(Planned.Workshop.Units)).ToArray() : [];
+    public IReadOnlyList<string> Tellings { get; } = Planned.Plan.Route.Count <= MostTold
+        ? StitchTelling.All(Planned.Plan).Select(t => t.In(Planned.Workshop.Units)).ToArray() : [];
 
     /// <summary>What the last of the worked stitches says of itself.</summary>
-    public string AtTold => At == 0 ? "Nothing is stitched yet." : Tellings.Count > 0 ? Tellings[At - 1] : StitchTelling.Tell(Plan, At - 1).In(Units);
+    public string AtTold => At == 0 ? "Nothing is stitched yet." : Tellings.Count > 0 ? Tellings[At - 1]
+        : StitchTelling.Tell(Plan, At - 1).In(Units);
 
-    public string Drawing => BenchDrawing.Draw(Plan, new BenchDrawing.Look(View, Units, At, Plan.Time.Progress.Stage == Stage.OnTheHoop ? Plan.Time.Progress.RunsDone : 0));
+    public string Drawing => BenchDrawing.Draw(Plan, new BenchDrawing.Look(View, Units, At, Plan.Time.Progress.Stage == Stage.OnTheHoop
+        ? Plan.Time.Progress.RunsDone : 0));
 
     public PlannedElement Words => Plan.Elements[0];
 
@@ -94,7 +103,8 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
     public Form? FormUsed => Piece.Job.FormUsed;
 
     /// <summary>Her own measure, as she would write it; null where she took none.</summary>
-    public string? MeasuredOf(string measure) => Piece.Job.MeasuredMm is { } m && m.TryGetValue(measure, out var mm) ? Tape.Length(mm, Units) : null;
+    public string? MeasuredOf(string measure) => Piece.Job.MeasuredMm is { } m && m.TryGetValue(measure, out var mm)
+        ? Tape.Length(mm, Units) : null;
 
     /// <summary>What is said below the drawing before she points at anything.</summary>
     public string Readout => Face == "order" ? AtTold : Faces.First(f => f.Id == Face).Told;
@@ -105,7 +115,8 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
     public IReadOnlyList<Waiting> Next { get; } = Core.Planning.Next.Of(Planned.Plan, Proof is not null, Printed);
 
     /// <summary>The station whose slips are shown.</summary>
-    public StationView Shown => Thread.FirstOrDefault(s => s.Id == Look.Station) ?? Thread.First(s => s.Station == (Next.Count > 0 ? Next[0].Station : Station.Finish));
+    public StationView Shown => Thread.FirstOrDefault(s => s.Id == Look.Station)
+        ?? Thread.First(s => s.Station == (Next.Count > 0 ? Next[0].Station : Station.Finish));
 
     public IReadOnlyList<StationView> Thread => Stations.Select(s => new StationView(
         s.Station,
@@ -133,15 +144,19 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
 
     public IReadOnlyList<Decision> SlipsOf(Station station) => Plan.Decisions.Where(d => d.Station == station).ToArray();
 
-    public IReadOnlyList<Concern> ConcernsOf(Station station) => Plan.Elements.SelectMany(e => e.Concerns).Where(c => Core.Planning.Next.StationOf(c) == station).ToArray();
+    public IReadOnlyList<Concern> ConcernsOf(Station station) =>
+        Plan.Elements.SelectMany(e => e.Concerns).Where(c => Core.Planning.Next.StationOf(c) == station).ToArray();
 
     /// <summary>Cautions that must be seen at a station; those of no station stand at the first.</summary>
-    public IReadOnlyList<Caution> LoudOf(Station station) => Plan.Cautions.Where(c => c.Severity != Severity.Note && (c.At ?? Station.Item) == station).ToArray();
+    public IReadOnlyList<Caution> LoudOf(Station station) =>
+        Plan.Cautions.Where(c => c.Severity != Severity.Note && (c.At ?? Station.Item) == station).ToArray();
 
-    public IReadOnlyList<Caution> QuietOf(Station station) => Plan.Cautions.Where(c => c.Severity == Severity.Note && (c.At ?? Station.Finish) == station).ToArray();
+    public IReadOnlyList<Caution> QuietOf(Station station) =>
+        Plan.Cautions.Where(c => c.Severity == Severity.Note && (c.At ?? Station.Finish) == station).ToArray();
 
     /// <summary>What every seam and hem asks to be kept free: the drawing tells it on pointing, this to those who do not point.</summary>
-    public IReadOnlyList<string> Clearances => Plan.Space.Obstacles.Select(o => Core.Space.Clearances.Tell(o).In(Units)).Distinct().ToArray();
+    public IReadOnlyList<string> Clearances => Plan.Space.Obstacles.Select(o =>
+        Core.Space.Clearances.Tell(o).In(Units)).Distinct().ToArray();
 
     /// <summary>The next step of the work itself, or none where it is finished.</summary>
     public StepOn? StepOn => StepOn.After(Plan, Today);
@@ -178,11 +193,13 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
 
         // A member of the job speaks of the first element; of a further one there is the overrule alone.
         var stated = decision.Id.Contains(':', StringComparison.Ordinal) ? [] : DecisionBook.Find(decision.Id)?.Stated ?? [];
-        return (stated.FirstOrDefault(s => Changes.Read(Piece.Job, s.Member) is not null) ?? (stated.Count > 0 ? stated[0] : null))?.Member ?? overrule;
+        return (stated.FirstOrDefault(s => Changes.Read(Piece.Job, s.Member) is not null) ?? (stated.Count > 0 ? stated[0] : null))?.Member
+            ?? overrule;
     }
 
     private bool HasCaution(Station station) =>
-        ConcernsOf(station).Count > 0 || (station == Station.Time && Late) || Plan.Cautions.Any(c => c.Severity != Severity.Note && c.At == station);
+        ConcernsOf(station).Count > 0 || (station == Station.Time && Late)
+            || Plan.Cautions.Any(c => c.Severity != Severity.Note && c.At == station);
 }
 
 /// <summary>One slip of the bench.</summary>

@@ -11,7 +11,9 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Dittany.Web.Pages.Bench;
 
-/// <summary>The bench of one piece. Every change is a revision; the answer is the bench again, as a part for htmx or by redirect without scripts.</summary>
+/// <summary>
+/// The bench of one piece. Every change is a revision; the answer is the bench again, as a part for htmx or by redirect without scripts.
+/// </summary>
 public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, SheetStore sheets, Desk desk, LetterShelf shelf) : PageModel
 {
     /// <summary>The furthest a drop may be pulled onto a line, mm, whatever the nearness of the drawing says.</summary>
@@ -44,7 +46,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     public async Task<IActionResult> OnGet(int id, CancellationToken cancel)
     {
         var (piece, bad) = await pieces.Look(id, cancel);
-        return piece is null && bad is null ? NotFound() : await Show(piece, bad, await workshops.Current(cancel), StatusCodes.Status200OK, view => view, cancel);
+        return piece is null && bad is null ? NotFound() : await Show(piece, bad, await workshops.Current(cancel), StatusCodes.Status200OK,
+            view => view, cancel);
     }
 
     public async Task<IActionResult> OnPostChange(int id, int from, string member, string? value, CancellationToken cancel)
@@ -62,24 +65,33 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
             clean = day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
         }
 
-        if ((member == "widthMm" || member?.StartsWith("measuredMm/", StringComparison.Ordinal) == true) && clean is not null && Tape.Read(clean, workshop.Units) is { } mm)
+        if ((member == "widthMm" || member?.StartsWith("measuredMm/", StringComparison.Ordinal) == true) && clean is not null
+            && Tape.Read(clean, workshop.Units) is { } mm)
         {
             clean = Math.Round(mm, 1).ToString("R", CultureInfo.InvariantCulture);
         }
 
-        var changed = await pieces.Change(id, from, new Change(member ?? string.Empty, clean, $"Changed {member}"), workshop, cancel: cancel);
-        var at = member?.StartsWith("overrules/", StringComparison.Ordinal) == true ? $"slip-{member["overrules/".Length..].Replace('.', '-')}" : null;
+        var changed = await pieces.Change(id, from, new Change(member ?? string.Empty, clean, $"Changed {member}"), workshop,
+            cancel: cancel);
+        var at = member?.StartsWith("overrules/", StringComparison.Ordinal) == true
+            ? $"slip-{member["overrules/".Length..].Replace('.', '-')}" : null;
         return await Answer(id, changed, workshop, typed, cancel, at);
     }
 
-    /// <summary>Moves the words by millimetres from where they stand now; what comes within half a millimetre of one of the item's own lines lies on it.</summary>
+    /// <summary>
+    /// Moves the words by millimetres from where they stand now; what comes within half a millimetre of one of the item's own lines lies on
+    /// it.
+    /// </summary>
     public Task<IActionResult> OnPostNudge(int id, double dx, double dy, CancellationToken cancel) => Move(
         id,
         null,
-        (plan, centre) => Snaps.Apply(plan.Space.Snaps.Where(s => s.Axis == SnapAxis.Across ? dx != 0 : dy != 0).ToArray(), centre + new Pt(dx, dy), NudgePullMm),
+        (plan, centre) => Snaps.Apply(plan.Space.Snaps.Where(s => s.Axis == SnapAxis.Across ? dx != 0 : dy != 0).ToArray(), centre
+            + new Pt(dx, dy), NudgePullMm),
         cancel);
 
-    /// <summary>Puts the middle of the words to a place, pulled onto the item's own lines that are nearer than <paramref name="within"/> mm.</summary>
+    /// <summary>
+    /// Puts the middle of the words to a place, pulled onto the item's own lines that are nearer than <paramref name="within"/> mm.
+    /// </summary>
     public Task<IActionResult> OnPostPut(int id, int from, double x, double y, double within, CancellationToken cancel) =>
         Move(id, from, (plan, centre) => Snaps.Apply(plan.Space.Snaps, new Pt(x, y), Math.Clamp(within, 0, MostPullMm)), cancel);
 
@@ -87,7 +99,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     public Task<IActionResult> OnPostSnap(int id, int from, string line, CancellationToken cancel) => Move(
         id,
         from,
-        (plan, centre) => plan.Space.Snaps.FirstOrDefault(s => s.Id == line) is not { } snap ? centre : snap.Axis == SnapAxis.Across ? centre with { X = snap.AtMm } : centre with { Y = snap.AtMm },
+        (plan, centre) => plan.Space.Snaps.FirstOrDefault(s => s.Id == line) is not { } snap ? centre : snap.Axis == SnapAxis.Across
+            ? centre with { X = snap.AtMm } : centre with { Y = snap.AtMm },
         cancel);
 
     /// <summary>Makes the capitals higher or lower by whole millimetres.</summary>
@@ -101,7 +114,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         {
             var first = (await desk.Plan(piece, workshop, stop)).Plan.Elements[0];
             var cap = Math.Round(first.CapHeightMm + (double.IsFinite(by) ? by : 0), 1);
-            return new Change(first.IsMotif ? "heightMm" : "capHeightMm", cap.ToString("R", CultureInfo.InvariantCulture), "Changed the height");
+            return new Change(first.IsMotif ? "heightMm" : "capHeightMm", cap.ToString("R", CultureInfo.InvariantCulture),
+                "Changed the height");
         }
     }
 
@@ -113,10 +127,12 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         await Answer(id, await pieces.Redo(id, from, cancel), await workshops.Current(cancel), null, cancel);
 
     /// <summary>Puts the piece away: it is on no list then, and can be brought back.</summary>
-    public async Task<IActionResult> OnPostAway(int id, CancellationToken cancel) => await pieces.PutAway(id, true, cancel) ? Redirect("/") : NotFound();
+    public async Task<IActionResult> OnPostAway(int id, CancellationToken cancel) => await pieces.PutAway(id, true, cancel) ? Redirect("/")
+        : NotFound();
 
     /// <summary>Brings a piece back that was put away.</summary>
-    public async Task<IActionResult> OnPostBack(int id, CancellationToken cancel) => await pieces.PutAway(id, false, cancel) ? RedirectToPage(new { id }) : NotFound();
+    public async Task<IActionResult> OnPostBack(int id, CancellationToken cancel) => await pieces.PutAway(id, false, cancel)
+        ? RedirectToPage(new { id }) : NotFound();
 
     private async Task<IActionResult> Move(int id, int? from, Func<Plan, Pt, Pt> to, CancellationToken cancel)
     {
@@ -128,32 +144,38 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         {
             var plan = (await desk.Plan(piece, workshop, stop)).Plan;
             var at = to(plan, plan.Elements[0].CentreMm);
-            return new Change("centreMm", string.Create(CultureInfo.InvariantCulture, $"{Rounding.ToGrid(at.X):R},{Rounding.ToGrid(at.Y):R}"), "Moved the words");
+            return new Change("centreMm", string.Create(CultureInfo.InvariantCulture,
+                $"{Rounding.ToGrid(at.X):R},{Rounding.ToGrid(at.Y):R}"), "Moved the words");
         }
     }
 
-    private async Task<IActionResult> Answer(int id, Changed? changed, Workshop workshop, string? typed, CancellationToken cancel, string? at = null)
+    private async Task<IActionResult> Answer(int id, Changed? changed, Workshop workshop, string? typed, CancellationToken cancel,
+        string? at = null)
     {
         if (changed is null)
         {
             return NotFound();
         }
 
-        var (piece, bad) = changed.Bad is not null ? (null, changed.Bad) : changed.Piece is { } now ? (now, null) : changed.Conflict is { } conflict ? (conflict.Piece, null) : await pieces.Look(id, cancel);
-        var status = changed.Conflict is not null ? StatusCodes.Status409Conflict : changed.Faults is not null ? StatusCodes.Status422UnprocessableEntity : StatusCodes.Status200OK;
+        var (piece, bad) = changed.Bad is not null ? (null, changed.Bad) : changed.Piece is { } now ? (now, null)
+            : changed.Conflict is { } conflict ? (conflict.Piece, null) : await pieces.Look(id, cancel);
+        var status = changed.Conflict is not null ? StatusCodes.Status409Conflict : changed.Faults is not null
+            ? StatusCodes.Status422UnprocessableEntity : StatusCodes.Status200OK;
         if (status == StatusCodes.Status200OK && !Scripted)
         {
             // Without scripts the page comes back at the slip that was changed.
             return RedirectToPage(null, null, new { id, view = View, face = Face, station = Station }, at);
         }
 
-        return await Show(piece, bad, workshop, status, view => view with { Faults = changed.Faults ?? [], Conflict = changed.Conflict, Typed = typed }, cancel);
+        return await Show(piece, bad, workshop, status, view => view
+            with { Faults = changed.Faults ?? [], Conflict = changed.Conflict, Typed = typed }, cancel);
     }
 
     private bool Scripted => Request.Headers.ContainsKey("HX-Request");
 
     /// <summary>The bench, or what the piece is where no bench can be shown of it.</summary>
-    private async Task<IActionResult> Show(Piece? piece, BadPiece? bad, Workshop workshop, int status, Func<BenchView, BenchView> with, CancellationToken cancel)
+    private async Task<IActionResult> Show(Piece? piece, BadPiece? bad, Workshop workshop, int status, Func<BenchView, BenchView> with,
+        CancellationToken cancel)
     {
         try
         {
@@ -172,11 +194,14 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     private async Task<BenchView> ViewOf(Piece piece, Workshop workshop, CancellationToken cancel)
     {
         var planned = await desk.Plan(piece, workshop, cancel);
-        var moved = piece.Before is null || await Was(piece, workshop, cancel) is not { } was ? [] : Moved.Between(was, planned.Plan, workshop.Units);
+        var moved = piece.Before is null || await Was(piece, workshop, cancel) is not { } was ? []
+            : Moved.Between(was, planned.Plan, workshop.Units);
         var proof = await sheets.ProofOf(piece.Id, Sheets.IndexModel.WordsOf(planned.Plan), cancel);
         var hash = Formats.Json.PlanJson.SheetHash(planned.Job, planned.Workshop);
-        var printed = (await sheets.All(piece.Id, cancel)).Any(p => p.InputHash == hash && !p.Void && p.Kind == Next.SheetFor(planned.Plan));
-        return new BenchView(planned, moved, proof, printed, new BenchLook(View, Face, Station, At, Request.Cookies["narrow"] == "1"), desk.Today, [], null, null);
+        var printed = (await sheets.All(piece.Id, cancel)).Any(p => p.InputHash == hash && !p.Void
+            && p.Kind == Next.SheetFor(planned.Plan));
+        return new BenchView(planned, moved, proof, printed, new BenchLook(View, Face, Station, At, Request.Cookies["narrow"] == "1"),
+            desk.Today, [], null, null);
     }
 
     /// <summary>The plan as it was before the last change; null where there was none to be had.</summary>
@@ -184,7 +209,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     {
         try
         {
-            return JobCheck.Faults(piece.Before!, piece.In(workshop), shelf.Now).Count == 0 ? (await desk.Plan(piece, workshop, cancel, piece.Before)).Plan : null;
+            return JobCheck.Faults(piece.Before!, piece.In(workshop), shelf.Now).Count == 0
+                ? (await desk.Plan(piece, workshop, cancel, piece.Before)).Plan : null;
         }
         catch (TooMuchException)
         {

@@ -43,7 +43,8 @@ public sealed class FormModel(CupboardStore cupboard, WorkshopStore workshops, L
 
     public string Drawing => FormDrawing.Draw(Form, Face, Units, TrueSize);
 
-    public IReadOnlyList<string> Clearances => Face.Obstacles.DistinctBy(o => o.Name).Select(o => Core.Space.Clearances.Tell(o).In(Units)).ToArray();
+    public IReadOnlyList<string> Clearances => Face.Obstacles.DistinctBy(o => o.Name).Select(o =>
+        Core.Space.Clearances.Tell(o).In(Units)).ToArray();
 
     public async Task<IActionResult> OnGet(string id, CancellationToken cancel) => await Load(id, cancel) ? Page() : NotFound();
 
@@ -61,7 +62,8 @@ public sealed class FormModel(CupboardStore cupboard, WorkshopStore workshops, L
 
     /// <summary>The form at this size as a file.</summary>
     public async Task<IActionResult> OnGetFile(string id, CancellationToken cancel) => await Load(id, cancel) && Faults.Count == 0
-        ? File(System.Text.Encoding.UTF8.GetBytes(FormJson.Write(OwnForm.CopyOf(Form, Size, $"own-{Form.Id}", $"My {Form.Name}"), indented: true)), "application/json", $"{Form.Id}.json")
+        ? File(System.Text.Encoding.UTF8.GetBytes(FormJson.Write(OwnForm.CopyOf(Form, Size, $"own-{Form.Id}", $"My {Form.Name}"),
+            indented: true)), "application/json", $"{Form.Id}.json")
         : NotFound();
 
     private async Task<bool> Load(string id, CancellationToken cancel)
@@ -75,8 +77,10 @@ public sealed class FormModel(CupboardStore cupboard, WorkshopStore workshops, L
         Units = (await workshops.Current(cancel)).Units;
         var usual = form.Sizes.FirstOrDefault(s => s.Id == SizeId) ?? form.Sizes.First(s => s.Id == form.UsualSize);
         var (measured, unread) = TypedMeasures.Read(form, Width, Height, Units);
-        var job = new Job(form.Id, [new WordingAsked("name", "A")], new DateOnly(2000, 1, 1), Size: form.Sizes.Any(s => s.Id == SizeId) ? SizeId : null, MeasuredMm: measured);
-        JobFault[] faults = [.. unread, .. JobCheck.Faults(job, Workshop.Default, shelf.Now).Where(f => f.Pointer.StartsWith("#/item/measured", StringComparison.Ordinal))];
+        var job = new Job(form.Id, [new WordingAsked("name", "A")], new DateOnly(2000, 1, 1), Size: form.Sizes.Any(s => s.Id == SizeId)
+            ? SizeId : null, MeasuredMm: measured);
+        JobFault[] faults = [.. unread, .. JobCheck.Faults(job, Workshop.Default, shelf.Now).Where(f =>
+            f.Pointer.StartsWith("#/item/measured", StringComparison.Ordinal))];
         Faults = faults;
         if (faults.Length > 0)
         {
@@ -111,5 +115,7 @@ public sealed class FormModel(CupboardStore cupboard, WorkshopStore workshops, L
     }
 
     /// <summary>What a new piece on this begins with.</summary>
-    public string NewLink => $"/new?form={Form.Id}&size={Uri.EscapeDataString(Size.Id)}" + (Size.Source == "measured by the maker" ? string.Create(CultureInfo.InvariantCulture, $"&width={Size.WidthMm:0.#}&height={Size.HeightMm:0.#}") : string.Empty);
+    public string NewLink => $"/new?form={Form.Id}&size={Uri.EscapeDataString(Size.Id)}"
+        + (Size.Source == "measured by the maker" ? string.Create(CultureInfo.InvariantCulture,
+        $"&width={Size.WidthMm:0.#}&height={Size.HeightMm:0.#}") : string.Empty);
 }

@@ -13,7 +13,8 @@ public sealed record OnShelf(Form Form, string Picture, string Told, string Link
 /// <summary>The cupboard: every form there is, by shelf and by search, her own first; forms come in and go out as files.</summary>
 public sealed class IndexModel(CupboardStore cupboard) : PageModel
 {
-    private static readonly OnShelf[] Catalogued = Catalogue.Forms.Select(f => new OnShelf(f, BenchDrawing.Bare(f), Sizes(f), $"/cupboard/form/{f.Id}")).ToArray();
+    private static readonly OnShelf[] Catalogued = Catalogue.Forms.Select(f =>
+        new OnShelf(f, BenchDrawing.Bare(f), Sizes(f), $"/cupboard/form/{f.Id}")).ToArray();
 
     [BindProperty(SupportsGet = true)]
     public string? Q { get; set; }
@@ -43,7 +44,8 @@ public sealed class IndexModel(CupboardStore cupboard) : PageModel
         {
             if (file.Length > FormJson.MostBytes)
             {
-                return await Refused([new FormFault(string.Empty, "The file is larger than 1 MB.", "A form takes a few kilobytes: is this the right file?")], cancel);
+                return await Refused([new FormFault(string.Empty, "The file is larger than 1 MB.",
+                    "A form takes a few kilobytes: is this the right file?")], cancel);
             }
 
             using var reader = new StreamReader(file.OpenReadStream());
@@ -52,7 +54,8 @@ public sealed class IndexModel(CupboardStore cupboard) : PageModel
 
         if (string.IsNullOrWhiteSpace(Json))
         {
-            return await Refused([new FormFault(string.Empty, "No file was chosen.", "Choose a file that was taken out here, or paste what is in it.")], cancel);
+            return await Refused([new FormFault(string.Empty, "No file was chosen.",
+                "Choose a file that was taken out here, or paste what is in it.")], cancel);
         }
 
         var read = FormJson.Read(Json);
@@ -100,9 +103,13 @@ public sealed class IndexModel(CupboardStore cupboard) : PageModel
     /// <summary>Every word of the search stands in the form's names, zones, shelf or cloth.</summary>
     internal static bool Meets(Form form, string? search)
     {
-        var all = string.Join(' ', form.AlsoCalled.Append(form.Name).Append(Catalogue.NameOf(form.Shelf)).Append(Core.Materials.Cloths.Find(form.UsualCloth)!.Name).Concat(form.Zones.Select(z => z.Name)));
-        return (search ?? string.Empty).Split(' ', StringSplitOptions.RemoveEmptyEntries).All(word => all.Contains(word, StringComparison.OrdinalIgnoreCase));
+        var all = string.Join(' ', form.AlsoCalled.Append(form.Name).Append(Catalogue.NameOf(form.Shelf)).Append(
+            Core.Materials.Cloths.Find(form.UsualCloth)!.Name).Concat(form.Zones.Select(z => z.Name)));
+        return (search ?? string.Empty).Split(' ', StringSplitOptions.RemoveEmptyEntries).All(word =>
+            all.Contains(word, StringComparison.OrdinalIgnoreCase));
     }
 
-    private static string Sizes(Form form) => form.Sizes.Count <= 2 ? string.Join(", ", form.Sizes.Select(s => s.Name)) : $"{form.Sizes.Count.ToString(System.Globalization.CultureInfo.InvariantCulture)} sizes, {Core.Measures.Say.Count(form.Zones.Count, "place")}";
+    private static string Sizes(Form form) => form.Sizes.Count <= 2 ? string.Join(", ", form.Sizes.Select(s => s.Name))
+        : $"{form.Sizes.Count.ToString(System.Globalization.CultureInfo.InvariantCulture)} sizes, "
+            + $"{Core.Measures.Say.Count(form.Zones.Count, "place")}";
 }

@@ -30,8 +30,8 @@ public sealed class RingEdit
 }
 
 /// <summary>
-/// An own form, side by side: outline, zones and obstacles placed by keyboard or mouse, where it is folded over, its cloth and use; kept as revisions, archived, duplicated,
-/// taken out.
+/// An own form, side by side: outline, zones and obstacles placed by keyboard or mouse, where it is folded over, its cloth and use; kept as
+/// revisions, archived, duplicated, taken out.
 /// </summary>
 public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops, PictureDesk pictures) : PageModel
 {
@@ -174,11 +174,14 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops, Pi
         var ring = RingText.Write([new(x, y), new(x + w, y), new(x + w, y + h), new(x, y + h)]);
         if (what == "zone")
         {
-            Zones.Add(new RingEdit { Id = Free("zone", Zones.Select(z => z.Id).Concat(Kept.Form.Faces.SelectMany(f => f.Zones).Select(z => z.Id))), Name = $"place {(Zones.Count + 1).ToString(CultureInfo.InvariantCulture)}", Edge = "5", Points = ring });
+            Zones.Add(new RingEdit { Id = Free("zone", Zones.Select(z =>
+                z.Id).Concat(Kept.Form.Faces.SelectMany(f => f.Zones).Select(z => z.Id))),
+                Name = $"place {(Zones.Count + 1).ToString(CultureInfo.InvariantCulture)}", Edge = "5", Points = ring });
         }
         else
         {
-            Obstacles.Add(new RingEdit { Id = Free("part", Obstacles.Select(o => o.Id)), Name = $"part {(Obstacles.Count + 1).ToString(CultureInfo.InvariantCulture)}", Kind = "flat-seam", Points = ring });
+            Obstacles.Add(new RingEdit { Id = Free("part", Obstacles.Select(o => o.Id)),
+                Name = $"part {(Obstacles.Count + 1).ToString(CultureInfo.InvariantCulture)}", Kind = "flat-seam", Points = ring });
         }
 
         ModelState.Clear();
@@ -189,7 +192,8 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops, Pi
     public Task<IActionResult> OnPost(string id, CancellationToken cancel) => Keep(id, "Changed", form => (form, Face), kept: true, cancel);
 
     /// <summary>Another side is looked at; what was typed on this one is kept first.</summary>
-    public Task<IActionResult> OnPostSide(string id, string to, CancellationToken cancel) => Keep(id, "Changed", form => (form, to), kept: false, cancel);
+    public Task<IActionResult> OnPostSide(string id, string to, CancellationToken cancel) =>
+        Keep(id, "Changed", form => (form, to), kept: false, cancel);
 
     /// <summary>One more side, to begin with the one that lies behind this.</summary>
     public Task<IActionResult> OnPostMoreSide(string id, CancellationToken cancel) => Keep(
@@ -204,10 +208,16 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops, Pi
         cancel);
 
     /// <summary>This side is taken out; undo brings it back.</summary>
-    public Task<IActionResult> OnPostLessSide(string id, CancellationToken cancel) => Keep(id, "One side less", form => (form with { Faces = form.Faces.Where(f => f.Id != Side.Id).ToArray() }, null), kept: false, cancel);
+    public Task<IActionResult> OnPostLessSide(string id, CancellationToken cancel) =>
+        Keep(id, "One side less", form => (form with { Faces = form.Faces.Where(f => f.Id != Side.Id).ToArray() }, null), kept: false,
+        cancel);
 
-    /// <summary>Keeps what is typed as <paramref name="further"/> makes of it, which also says which side to show then; nothing is stored where nothing is changed.</summary>
-    private async Task<IActionResult> Keep(string id, string what, Func<OwnForm, (OwnForm Form, string? Show)> further, bool kept, CancellationToken cancel)
+    /// <summary>
+    /// Keeps what is typed as <paramref name="further"/> makes of it, which also says which side to show then; nothing is stored where
+    /// nothing is changed.
+    /// </summary>
+    private async Task<IActionResult> Keep(string id, string what, Func<OwnForm, (OwnForm Form, string? Show)> further, bool kept,
+        CancellationToken cancel)
     {
         if (!await Load(id, cancel))
         {
@@ -217,7 +227,9 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops, Pi
         if (Face is not null && Kept.Form.Faces.All(f => f.Id != Face))
         {
             // What was typed belongs to no side that is there: it must not be laid over another.
-            Faults = [new FormFault("face", "This side was taken out somewhere else in the meantime, so there is nowhere to keep what you typed.", "Undo there brings it back.")];
+            Faults = [new FormFault("face",
+                "This side was taken out somewhere else in the meantime, so there is nowhere to keep what you typed.",
+                "Undo there brings it back.")];
             Redraw(Kept.Form);
             Response.StatusCode = StatusCodes.Status409Conflict;
             return Page();
@@ -235,7 +247,8 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops, Pi
             var saved = await cupboard.Change(next.Form, From, what, cancel);
             if (saved.Kept is not null)
             {
-                return RedirectToPage(kept ? new { id, face = next.Show, kept = (bool?)true } : new { id, face = next.Show, kept = (bool?)null });
+                return RedirectToPage(kept ? new { id, face = next.Show, kept = (bool?)true }
+                    : new { id, face = next.Show, kept = (bool?)null });
             }
 
             (faults, Theirs) = (saved.Faults, saved.Theirs);
@@ -265,7 +278,8 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops, Pi
     }
 
     public async Task<IActionResult> OnPostCopy(string id, CancellationToken cancel) =>
-        await cupboard.Find(id, cancel) is { } kept && await cupboard.Add(kept.Form with { Name = $"{kept.Form.Name}, again" }, $"Copied from {kept.Form.Name}", cancel) is { Kept: { } copy }
+        await cupboard.Find(id, cancel) is { } kept && await cupboard.Add(kept.Form with { Name = $"{kept.Form.Name}, again" },
+            $"Copied from {kept.Form.Name}", cancel) is { Kept: { } copy }
             ? RedirectToPage(new { id = copy.Form.Id })
             : NotFound();
 
@@ -279,7 +293,8 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops, Pi
         }
 
         Kept = kept;
-        if (Side.Picture is { } picture && await cupboard.PhotographOf(picture.Id, cancel) is { } photograph && await cupboard.Picture(photograph.PictureId, cancel) is { } taken)
+        if (Side.Picture is { } picture && await cupboard.PhotographOf(picture.Id, cancel) is { } photograph
+            && await cupboard.Picture(photograph.PictureId, cancel) is { } taken)
         {
             _view = (await pictures.At(() => Straightening.ViewOf(photograph, taken), cancel))?.View;
         }
@@ -298,8 +313,11 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops, Pi
         (Handled, NextToSkin, SeenOutdoors, MadeUp) = (use.Handled, use.NextToSkin, use.SeenOutdoors, use.MadeUp);
         Opening = side.OpeningMm is { } mm ? mm.ToString("0.#", CultureInfo.InvariantCulture) + " mm" : null;
         Outline = RingText.Write(side.OutlineMm);
-        Zones = side.Zones.Select(z => new RingEdit { Id = z.Id, Name = z.Name, Edge = z.EdgeAllowanceMm.ToString("0.#", CultureInfo.InvariantCulture), Points = z.RingMm.SequenceEqual(side.OutlineMm) ? string.Empty : RingText.Write(z.RingMm) }).ToList();
-        Obstacles = side.Obstacles.Select(o => new RingEdit { Id = o.Id, Name = o.Name, Kind = FormJson.Kinds.First(k => k.Value == o.Kind).Key, Points = RingText.Write(o.RingMm) }).ToList();
+        Zones = side.Zones.Select(z => new RingEdit { Id = z.Id, Name = z.Name,
+            Edge = z.EdgeAllowanceMm.ToString("0.#", CultureInfo.InvariantCulture), Points = z.RingMm.SequenceEqual(side.OutlineMm)
+            ? string.Empty : RingText.Write(z.RingMm) }).ToList();
+        Obstacles = side.Obstacles.Select(o => new RingEdit { Id = o.Id, Name = o.Name,
+            Kind = FormJson.Kinds.First(k => k.Value == o.Kind).Key, Points = RingText.Write(o.RingMm) }).ToList();
     }
 
     private (OwnForm? Form, IReadOnlyList<FormFault> Faults) Read()
@@ -309,7 +327,8 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops, Pi
         // Points are shown in tenths of a mm: what was not touched stays as exact as it is.
         IReadOnlyList<Pt> Ring(string member, string? text, IReadOnlyList<Pt>? was)
         {
-            if (was is not null && (text ?? string.Empty).ReplaceLineEndings("\n").Trim() == RingText.Write(was).ReplaceLineEndings("\n").Trim())
+            if (was is not null && (text ?? string.Empty).ReplaceLineEndings("\n").Trim() == RingText.Write(was).ReplaceLineEndings(
+                "\n").Trim())
             {
                 return was;
             }
@@ -333,11 +352,13 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops, Pi
                 faults.Add(new FormFault($"{here}/edgeMm", $"“{z.Edge}” is no number of mm.", "Write a number, 0 or more."));
             }
 
-            return new OwnZone(z.Id, (z.Name ?? string.Empty).Trim().Normalize(), string.IsNullOrWhiteSpace(z.Points) ? outline : Ring($"{here}/ringMm", z.Points, side.Zones.FirstOrDefault(s => s.Id == z.Id)?.RingMm), edge);
+            return new OwnZone(z.Id, (z.Name ?? string.Empty).Trim().Normalize(), string.IsNullOrWhiteSpace(z.Points) ? outline
+                : Ring($"{here}/ringMm", z.Points, side.Zones.FirstOrDefault(s => s.Id == z.Id)?.RingMm), edge);
         }).ToArray();
         var obstacles = Obstacles.Where(o => !o.Out).Select((o, i) => new OwnObstacle(
             o.Id, (o.Name ?? string.Empty).Trim().Normalize(), FormJson.Kinds.GetValueOrDefault(o.Kind ?? string.Empty),
-            Ring($"{at}obstacles/{i.ToString(CultureInfo.InvariantCulture)}/ringMm", o.Points, side.Obstacles.FirstOrDefault(s => s.Id == o.Id)?.RingMm))).ToArray();
+            Ring($"{at}obstacles/{i.ToString(CultureInfo.InvariantCulture)}/ringMm", o.Points,
+                side.Obstacles.FirstOrDefault(s => s.Id == o.Id)?.RingMm))).ToArray();
         double? opening = null;
         if (!string.IsNullOrWhiteSpace(Opening))
         {
@@ -435,6 +456,7 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops, Pi
     private static string Free(string stem, IEnumerable<string> taken)
     {
         var ids = taken.ToHashSet(StringComparer.Ordinal);
-        return Enumerable.Range(1, ids.Count + 1).Select(n => $"{stem}-{n.ToString(CultureInfo.InvariantCulture)}").First(id => !ids.Contains(id));
+        return Enumerable.Range(1, ids.Count + 1).Select(n => $"{stem}-{n.ToString(CultureInfo.InvariantCulture)}").First(id =>
+            !ids.Contains(id));
     }
 }

@@ -25,7 +25,8 @@ public sealed class PhotographModel(CupboardStore cupboard, IPhoneCamera camera,
     /// <summary>What that form is called; null where a new one begins.</summary>
     public string? Of { get; private set; }
 
-    public string Post(string? handler = null) => $"/cupboard/photograph?For={Uri.EscapeDataString(For ?? string.Empty)}{(handler is null ? null : $"&handler={handler}")}";
+    public string Post(string? handler = null) =>
+        $"/cupboard/photograph?For={Uri.EscapeDataString(For ?? string.Empty)}{(handler is null ? null : $"&handler={handler}")}";
 
     public async Task OnGet(CancellationToken cancel) => Of = For is { } id ? (await cupboard.Find(id, cancel))?.Form.Name : null;
 
@@ -40,7 +41,8 @@ public sealed class PhotographModel(CupboardStore cupboard, IPhoneCamera camera,
             ? await Taken(await pictures.At(() => PictureFile.Take(camera.Take(scene)!), cancel), of.Name, cancel)
             : NotFound();
 
-    private async Task<IActionResult> Taken((TakenPicture? Picture, string? Detail, string? Try) taken, string note, CancellationToken cancel)
+    private async Task<IActionResult> Taken((TakenPicture? Picture, string? Detail, string? Try) taken, string note,
+        CancellationToken cancel)
     {
         var (picture, detail, @try) = taken;
         if (picture is null)

@@ -10,8 +10,11 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Dittany.Web.Pages.Cupboard;
 
-/// <summary>A photograph on its way: the four corners pointed at, the picture straightened, what to expect of it; then the item is traced on it.</summary>
-public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore workshops, Straightening straightening, PictureDesk pictures) : PageModel
+/// <summary>
+/// A photograph on its way: the four corners pointed at, the picture straightened, what to expect of it; then the item is traced on it.
+/// </summary>
+public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore workshops, Straightening straightening, PictureDesk pictures)
+    : PageModel
 {
     public const int ShownPx = Straightening.ShownPx;
 
@@ -89,12 +92,14 @@ public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore worksh
             return NotFound();
         }
 
-        if (double.TryParse(Request.Form["at.x"], NumberStyles.Float, CultureInfo.InvariantCulture, out var x) && double.TryParse(Request.Form["at.y"], NumberStyles.Float, CultureInfo.InvariantCulture, out var y) && (x, y) != (0, 0))
+        if (double.TryParse(Request.Form["at.x"], NumberStyles.Float, CultureInfo.InvariantCulture, out var x)
+            && double.TryParse(Request.Form["at.y"], NumberStyles.Float, CultureInfo.InvariantCulture, out var y) && (x, y) != (0, 0))
         {
             // A key pressed on the picture points nowhere: it comes as 0, 0.
             var scale = (double)Picture.WidthPx / ShownPx;
             var corners = Corners().Corners.Take(3).Append(new Pt(x * scale, y * scale)).ToArray();
-            await cupboard.Remember(id, row => (row.Corners, row.Reference, row.ViewId) = (Straightening.Write(corners), Reference, null), cancel);
+            await cupboard.Remember(id, row => (row.Corners, row.Reference, row.ViewId) = (Straightening.Write(corners), Reference, null),
+                cancel);
         }
 
         return RedirectToPage(new { id });
@@ -117,7 +122,8 @@ public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore worksh
 
         var (pointed, wrong) = Corners();
         var turn = 0.0;
-        Fault = wrong ?? (!string.IsNullOrWhiteSpace(Turn) && !(double.TryParse(Turn, NumberStyles.Float, CultureInfo.InvariantCulture, out turn) && Math.Abs(turn) <= 180)
+        Fault = wrong ?? (!string.IsNullOrWhiteSpace(Turn)
+            && !(double.TryParse(Turn, NumberStyles.Float, CultureInfo.InvariantCulture, out turn) && Math.Abs(turn) <= 180)
             ? new FormFault("turn", $"“{Turn}” is no number of degrees.", "Write a number from -180 to 180, or leave it empty.") : null);
         var reference = Photographed.References.FirstOrDefault(r => r.Id == Reference) ?? Photographed.References[0];
         if (Fault is null)
@@ -128,11 +134,13 @@ public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore worksh
             if (first is not null)
             {
                 var found = await pictures.At(() => CornerFinder.Find(Picture.Bytes, first.Corners, 3 * rough), cancel);
-                var (view, trouble) = Photographed.Straighten(reference, found.Corners, Picture.WidthPx, Picture.HeightPx, found.Found ? found.WithinPx : rough, turnDegrees: turn);
+                var (view, trouble) = Photographed.Straighten(reference, found.Corners, Picture.WidthPx, Picture.HeightPx, found.Found
+                    ? found.WithinPx : rough, turnDegrees: turn);
                 Fault = trouble;
                 if (view is not null)
                 {
-                    await cupboard.Remember(id, row => (row.Corners, row.Reference, row.TurnDegrees, row.ViewId) = (Straightening.Write(view.Corners), reference.Id, turn, null), cancel);
+                    await cupboard.Remember(id, row => (row.Corners, row.Reference, row.TurnDegrees,
+                        row.ViewId) = (Straightening.Write(view.Corners), reference.Id, turn, null), cancel);
                     _ = straightening.Begin(id, Picture.Bytes, view);
                     return RedirectToPage(new { id });
                 }
@@ -155,13 +163,16 @@ public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore worksh
         if (Row.ForForm is { } of && await cupboard.Find(of, cancel) is { } form)
         {
             var side = form.Form.NextSide();
-            var more = await cupboard.Change(form.Form with { Faces = [.. form.Form.Faces, Photographed.BeginFace(View!, Row.ViewId, side.Id, side.Name)] }, form.Revision, $"One more side from a photograph: {Row.Note}", cancel);
+            var more = await cupboard.Change(form.Form with { Faces = [.. form.Form.Faces,
+                Photographed.BeginFace(View!, Row.ViewId, side.Id, side.Name)] }, form.Revision,
+                $"One more side from a photograph: {Row.Note}", cancel);
             if (more.Kept is not null)
             {
                 return RedirectToPage("Own", new { id = of, face = side.Id });
             }
 
-            Fault = more.Faults is [var first, ..] ? first : new FormFault("id", "The item was changed in this moment.", "Trace it once more.");
+            Fault = more.Faults is [var first, ..] ? first : new FormFault("id", "The item was changed in this moment.",
+                "Trace it once more.");
             Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
             return Page();
         }
@@ -219,9 +230,12 @@ public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore worksh
                 continue;
             }
 
-            if (!double.TryParse(X[i], NumberStyles.Float, CultureInfo.InvariantCulture, out var x) || !double.TryParse(Y[i], NumberStyles.Float, CultureInfo.InvariantCulture, out var y))
+            if (!double.TryParse(X[i], NumberStyles.Float, CultureInfo.InvariantCulture, out var x)
+                || !double.TryParse(Y[i], NumberStyles.Float, CultureInfo.InvariantCulture, out var y))
             {
-                return (corners, new FormFault("corners", $"Corner {(i + 1).ToString(CultureInfo.InvariantCulture)} is no place: “{X[i]}, {Y[i]}”.", "Point at it in the picture, or write two numbers of px."));
+                return (corners, new FormFault("corners",
+                    $"Corner {(i + 1).ToString(CultureInfo.InvariantCulture)} is no place: “{X[i]}, {Y[i]}”.",
+                    "Point at it in the picture, or write two numbers of px."));
             }
 
             corners.Add(new Pt(x, y));

@@ -15,7 +15,8 @@ public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
 {
     private static readonly (Station Station, string Name)[] Groups =
     [
-        (Station.Words, "The words"), (Station.Transfer, "Marking and transfer"), (Station.Hoop, "Holding the work"), (Station.Thread, "Thread and needle"), (Station.Stitches, "Stitching"),
+        (Station.Words, "The words"), (Station.Transfer, "Marking and transfer"), (Station.Hoop, "Holding the work"),
+            (Station.Thread, "Thread and needle"), (Station.Stitches, "Stitching"),
         (Station.Order, "The order of work"), (Station.Finish, "Finishing"),
     ];
 
@@ -53,7 +54,8 @@ public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
     public async Task<IActionResult> OnPost(int from, string habit, string choice, CancellationToken cancel)
     {
         var before = await workshops.Current(cancel);
-        var changed = await workshops.Change(from, [($"{WorkshopChanges.HabitPrefix}{habit}", choice ?? string.Empty)], $"Habit: {habit}", cancel);
+        var changed = await workshops.Change(from, [($"{WorkshopChanges.HabitPrefix}{habit}", choice ?? string.Empty)], $"Habit: {habit}",
+            cancel);
         if (changed.Taken)
         {
             Effects = await desk.Effects(before, changed.Workshop, cancel);
@@ -62,7 +64,9 @@ public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
         else
         {
             Trouble = changed.Conflicts.Count > 0
-                ? $"This habit was changed somewhere else in the meantime: there it is now “{Habits.Find(habit)?.Choices.FirstOrDefault(c => c.ChoiceId == changed.Conflicts[0].Theirs)?.Text}”. Nothing was changed; choose again."
+                ? $"This habit was changed somewhere else in the meantime: there it is now "
+                    + $"“{Habits.Find(habit)?.Choices.FirstOrDefault(c => c.ChoiceId == changed.Conflicts[0].Theirs)?.Text}”. Nothing was "
+                    + $"changed; choose again."
                 : $"{changed.Faults[0].Detail} {changed.Faults[0].Try} Nothing was changed.";
             Response.StatusCode = changed.Conflicts.Count > 0 ? StatusCodes.Status409Conflict : StatusCodes.Status422UnprocessableEntity;
         }
@@ -88,7 +92,8 @@ public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
             views.Add(new HabitView(habit, workshop.Habit(habit.Id), head, habit.Id == tried ? await Try(habit, workshop, cancel) : null));
         }
 
-        Shelves = Groups.Select(g => (g.Name, (IReadOnlyList<HabitView>)views.Where(v => StationOf[v.Habit.ToldAt.Split('.')[0]] == g.Station).ToArray())).Where(g => g.Item2.Count > 0).ToArray();
+        Shelves = Groups.Select(g => (g.Name, (IReadOnlyList<HabitView>)views.Where(v =>
+            StationOf[v.Habit.ToldAt.Split('.')[0]] == g.Station).ToArray())).Where(g => g.Item2.Count > 0).ToArray();
     }
 
     private async Task<IReadOnlyList<(Choice, Effects)>> Try(Habit habit, Workshop workshop, CancellationToken cancel)

@@ -11,7 +11,8 @@ namespace Dittany.Web.Pages.Letters;
 /// <summary>One alphabet on the page: what is measured of it, whether it has the words' letters.</summary>
 public sealed record Hand(IAlphabet Alphabet, string Picture, string? Lacks)
 {
-    public string Kind => Alphabet.Kind switch { AlphabetKind.Stroke => "single strokes, our own", AlphabetKind.Weighted => "outlines", _ => "centre lines" };
+    public string Kind => Alphabet.Kind switch { AlphabetKind.Stroke => "single strokes, our own", AlphabetKind.Weighted => "outlines",
+        _ => "centre lines" };
 }
 
 /// <summary>All alphabets, written with the words of a piece or any others; her own fonts brought in.</summary>
@@ -48,7 +49,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
             return NotFound();
         }
 
-        var changed = await pieces.Change(For.Id, For.Head, new Change("alphabet", alphabet, "Changed the hand"), await workshops.Current(cancel), cancel: cancel);
+        var changed = await pieces.Change(For.Id, For.Head, new Change("alphabet", alphabet, "Changed the hand"),
+            await workshops.Current(cancel), cancel: cancel);
         if (changed?.Faults is { Count: > 0 } faults)
         {
             Fault = new FontFault(faults[0].Detail, faults[0].Try);
@@ -86,15 +88,19 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
             return false;
         }
 
-        Words = !string.IsNullOrWhiteSpace(Text) ? Text.Trim() : For is { Job.Elements.Count: > 0 } ? For.Job.Elements[0].Text.ReplaceLineEndings(" ") : "Zoë & Max";
+        Words = !string.IsNullOrWhiteSpace(Text) ? Text.Trim() : For is { Job.Elements.Count: > 0 }
+            ? For.Job.Elements[0].Text.ReplaceLineEndings(" ") : "Zoë & Max";
         var asked = Rows.Letters(Words.ReplaceLineEndings(" ")).Where(l => !Rows.IsSpace(l)).Distinct(StringComparer.Ordinal).ToArray();
-        Hand Of(IAlphabet a) => new(a, $"/letters/{a.Id}.svg?text={Uri.EscapeDataString(Words)}", asked.Where(l => !a.Has(l)).Take(5).ToArray() is { Length: > 0 } lacking ? Core.Measures.Say.List(lacking.Select(l => $"“{l}”").ToArray()) : null);
+        Hand Of(IAlphabet a) => new(a, $"/letters/{a.Id}.svg?text={Uri.EscapeDataString(Words)}",
+            asked.Where(l => !a.Has(l)).Take(5).ToArray() is { Length: > 0 } lacking
+            ? Core.Measures.Say.List(lacking.Select(l => $"“{l}”").ToArray()) : null);
         var all = shelf.Now.Alphabets;
         Shelves = new (string, IReadOnlyList<Hand>)[]
         {
             ("Our own hands", all.Where(a => a.Kind == AlphabetKind.Stroke).Select(Of).ToArray()),
             ("Yours", all.Where(Alphabets.IsOwn).Select(Of).ToArray()),
-            ("Along the middle of the strokes", all.Where(a => a.Kind == AlphabetKind.CentreLine && !Alphabets.IsOwn(a)).Select(Of).ToArray()),
+            ("Along the middle of the strokes", all.Where(a => a.Kind == AlphabetKind.CentreLine
+                && !Alphabets.IsOwn(a)).Select(Of).ToArray()),
             ("Round the outline", all.Where(a => a.Kind == AlphabetKind.Weighted && !Alphabets.IsOwn(a)).Select(Of).ToArray()),
         }.Where(s => s.Item2.Count > 0).ToArray();
         return true;

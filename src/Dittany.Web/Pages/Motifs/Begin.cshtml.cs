@@ -40,7 +40,8 @@ public sealed class BeginModel(TracingStore tracings, CupboardStore cupboard, Wo
         var width = Tape.Read(Width ?? string.Empty, units);
         if (width is null)
         {
-            faults.Add(new FormFault("width", string.IsNullOrWhiteSpace(Width) ? "How wide what the picture shows is was left empty." : $"“{Width}” is not a length.", Tape.Wanted(units)));
+            faults.Add(new FormFault("width", string.IsNullOrWhiteSpace(Width) ? "How wide what the picture shows is was left empty."
+                : $"“{Width}” is not a length.", Tape.Wanted(units)));
         }
 
         var (taken, detail, @try) = await pictures.Take(picture, cancel);
@@ -49,7 +50,8 @@ public sealed class BeginModel(TracingStore tracings, CupboardStore cupboard, Wo
             faults.Add(new FormFault("picture", detail!, @try!));
         }
 
-        return faults.Count > 0 ? await Refused(faults, cancel) : await Begun(Name, await cupboard.Keep(taken!, cancel), width!.Value, width.Value * taken!.HeightPx / taken.WidthPx, cancel);
+        return faults.Count > 0 ? await Refused(faults, cancel)
+            : await Begun(Name, await cupboard.Keep(taken!, cancel), width!.Value, width.Value * taken!.HeightPx / taken.WidthPx, cancel);
     }
 
     /// <summary>Over the picture of an own form's side: its size is known.</summary>
@@ -62,7 +64,8 @@ public sealed class BeginModel(TracingStore tracings, CupboardStore cupboard, Wo
     }
 
     public async Task<IActionResult> OnPostMadeUp(CancellationToken cancel) =>
-        await Begun("Bird from a postcard", await cupboard.Keep((await pictures.At(() => PictureFile.Take(MadeUpSketch.Render()), cancel)).Picture!, cancel), MadeUpSketch.WidthMm, MadeUpSketch.HeightMm, cancel);
+        await Begun("Bird from a postcard", await cupboard.Keep((await pictures.At(() => PictureFile.Take(MadeUpSketch.Render()),
+            cancel)).Picture!, cancel), MadeUpSketch.WidthMm, MadeUpSketch.HeightMm, cancel);
 
     private async Task<IActionResult> Begun(string? name, string picture, double widthMm, double heightMm, CancellationToken cancel)
     {
@@ -83,6 +86,7 @@ public sealed class BeginModel(TracingStore tracings, CupboardStore cupboard, Wo
     {
         Before = await tracings.All(MostShown, cancel);
         Photographs = (await cupboard.All(cancel: cancel))
-            .SelectMany(k => k.Form.Faces.Where(f => f.Picture is not null).Select(f => ($"{k.Form.Id}/{f.Id}", k.Form.Faces.Count > 1 ? $"{k.Form.Name}, {f.Name}" : k.Form.Name))).ToArray();
+            .SelectMany(k => k.Form.Faces.Where(f => f.Picture is not null).Select(f =>
+                ($"{k.Form.Id}/{f.Id}", k.Form.Faces.Count > 1 ? $"{k.Form.Name}, {f.Name}" : k.Form.Name))).ToArray();
     }
 }

@@ -64,7 +64,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
     public IReadOnlyList<(string Name, IReadOnlyList<(string Id, string Name)> Motifs)> Shelves { get; private set; } = [];
 
     /// <summary>The variation, as the end of an address.</summary>
-    public string Varied => string.Join('&', new (string Name, IFormattable? Value)[] { ("parts", Parts), ("lean", Lean), ("wobble", Wobble), ("seed", Seed), ("count", Count) }
+    public string Varied => string.Join('&', new (string Name, IFormattable? Value)[] { ("parts", Parts), ("lean", Lean),
+        ("wobble", Wobble), ("seed", Seed), ("count", Count) }
         .Where(v => v.Value is not null).Select(v => $"{v.Name}={v.Value!.ToString(null, CultureInfo.InvariantCulture)}")
         .Concat(Mirrored ? ["mirrored=true"] : []).Concat(Arrangement is { } how ? [$"arrangement={Uri.EscapeDataString(how)}"] : []));
 
@@ -81,13 +82,19 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
         var own = Shown.Shelf == MotifShelf.Own ? new OwnDrawing(Shown.Name, Shown.Build(0)) : null;
         if (with is not null && own is null && For.Job.Elements.Count > 0)
         {
-            return await Changed(new Change("motif", Shown.Id, $"The {Shown.Name} with the words", job => job with { Elements = [job.Elements[0] with { Motif = Shown.Id, MotifPlace = with, MotifCount = Parts }, .. job.Elements.Skip(1)] }), cancel);
+            return await Changed(new Change("motif", Shown.Id, $"The {Shown.Name} with the words", job => job
+                with { Elements = [job.Elements[0] with { Motif = Shown.Id, MotifPlace = with, MotifCount = Parts },
+                .. job.Elements.Skip(1)] }), cancel);
         }
 
-        var id = Enumerable.Range(1, 99).Select(n => $"motif-{n.ToString(CultureInfo.InvariantCulture)}").First(i => For.Job.MotifsAsked.All(m => m.Id != i) && For.Job.Elements.All(e => e.Id != i));
+        var id = Enumerable.Range(1, 99).Select(n => $"motif-{n.ToString(CultureInfo.InvariantCulture)}").First(i =>
+            For.Job.MotifsAsked.All(m => m.Id != i) && For.Job.Elements.All(e => e.Id != i));
         var asked = new MotifAsked(
-            id, own is null ? Shown.Id : "own", HeightMm: asTraced && own is not null && Arrangement is null or "one" ? Math.Round(own.Figure.Height, 1) : null, Arrangement: Arrangement is null or "one" ? null : Arrangement, Count: Count, Parts: Parts, LeanDegrees: Lean, Mirrored: Mirrored ? true : null, WobblePercent: Wobble, Seed: Seed, Drawing: own);
-        return await Changed(new Change("motifs", id, $"The {Shown.Name}", job => job with { Motifs = [.. job.MotifsAsked, asked] }), cancel);
+            id, own is null ? Shown.Id : "own", HeightMm: asTraced && own is not null && Arrangement is null or "one"
+                ? Math.Round(own.Figure.Height, 1) : null, Arrangement: Arrangement is null or "one" ? null : Arrangement, Count: Count,
+                Parts: Parts, LeanDegrees: Lean, Mirrored: Mirrored ? true : null, WobblePercent: Wobble, Seed: Seed, Drawing: own);
+        return await Changed(new Change("motifs", id, $"The {Shown.Name}", job => job with { Motifs = [.. job.MotifsAsked, asked] }),
+            cancel);
     }
 
     /// <summary>Brings a drawing of her own.</summary>
@@ -147,7 +154,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
             return false;
         }
 
-        if (Shown is { Shelf: MotifShelf.Own } mine && (await letters.Drawing(int.Parse(mine.Id.AsSpan(4), CultureInfo.InvariantCulture), cancel))?.Traced == true)
+        if (Shown is { Shelf: MotifShelf.Own } mine && (await letters.Drawing(int.Parse(mine.Id.AsSpan(4), CultureInfo.InvariantCulture),
+            cancel))?.Traced == true)
         {
             var (figure, units) = (mine.Build(0), (await workshops.Current(cancel)).Units);
             TracedSize = $"{Tape.Length(Math.Round(figure.Width, 1), units)} × {Tape.Length(Math.Round(figure.Height, 1), units)}";
@@ -155,8 +163,10 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
 
         Begun = await tracings.Begun(cancel);
         var own = await letters.Drawings(cancel);
-        Shelves = MotifLibrary.All.GroupBy(m => m.Shelf).OrderBy(g => g.Key).Select(g => (g.Key.ToString(), (IReadOnlyList<(string, string)>)g.Select(m => (m.Id, m.Name)).ToArray()))
-            .Append(("Yours", own.Select(d => ($"own-{d.Id.ToString(CultureInfo.InvariantCulture)}", d.Drawing.Name)).ToArray())).Where(s => s.Item2.Count > 0).ToArray();
+        Shelves = MotifLibrary.All.GroupBy(m => m.Shelf).OrderBy(g => g.Key).Select(g =>
+            (g.Key.ToString(), (IReadOnlyList<(string, string)>)g.Select(m => (m.Id, m.Name)).ToArray()))
+            .Append(("Yours", own.Select(d => ($"own-{d.Id.ToString(CultureInfo.InvariantCulture)}", d.Drawing.Name)).ToArray())).Where(
+                s => s.Item2.Count > 0).ToArray();
         return true;
     }
 }

@@ -20,7 +20,9 @@ public sealed class LineEdit
     public string? Points { get; set; }
 }
 
-/// <summary>A drawing traced over a picture: lines drawn in one go, set point by point or typed. Every change is a revision as it is made.</summary>
+/// <summary>
+/// A drawing traced over a picture: lines drawn in one go, set point by point or typed. Every change is a revision as it is made.
+/// </summary>
 public sealed class TraceModel(TracingStore tracings, WorkshopStore workshops) : PageModel
 {
     /// <summary>What divides lines drawn one after the other.</summary>
@@ -68,7 +70,8 @@ public sealed class TraceModel(TracingStore tracings, WorkshopStore workshops) :
 
     private Units Units { get; set; }
 
-    public string Post(string? handler = null) => $"/motifs/trace/{Kept.Id.ToString(CultureInfo.InvariantCulture)}?handler={handler ?? "Keep"}";
+    public string Post(string? handler = null) =>
+        $"/motifs/trace/{Kept.Id.ToString(CultureInfo.InvariantCulture)}?handler={handler ?? "Keep"}";
 
     public async Task<IActionResult> OnGet(int id, CancellationToken cancel)
     {
@@ -82,7 +85,8 @@ public sealed class TraceModel(TracingStore tracings, WorkshopStore workshops) :
     }
 
     /// <summary>Keeps what is typed and dragged.</summary>
-    public async Task<IActionResult> OnPostKeep(int id, CancellationToken cancel) => await Change(id, "Changed a line", t => t, false, cancel);
+    public async Task<IActionResult> OnPostKeep(int id, CancellationToken cancel) =>
+        await Change(id, "Changed a line", t => t, false, cancel);
 
     /// <summary>Keeps lines drawn in one go, each as one more.</summary>
     public async Task<IActionResult> OnPostDrawn(int id, CancellationToken cancel)
@@ -90,12 +94,15 @@ public sealed class TraceModel(TracingStore tracings, WorkshopStore workshops) :
         var drawn = Strokes(Drawn);
 
         // A single click begins a line that is gone on with; what was drawn in one go is done, and leaves the picture free for the next.
-        return await Change(id, "Drew a line", t => t with { Lines = [.. t.Lines, .. drawn.Select(points => t.Drawn(Pen, points))] }, true, cancel, pickLast: drawn.Count == 1 && drawn[0].Count == 1 && Pen != "dot");
+        return await Change(id, "Drew a line", t => t with { Lines = [.. t.Lines, .. drawn.Select(points => t.Drawn(Pen, points))] }, true,
+            cancel, pickLast: drawn.Count == 1 && drawn[0].Count == 1 && Pen != "dot");
     }
 
     /// <summary>One more line, to be set point by point: it begins in the middle of the picture.</summary>
     public async Task<IActionResult> OnPostMore(int id, CancellationToken cancel) =>
-        await Change(id, "Begun a line", t => t with { Lines = [.. t.Lines, new TracedLine(Pen, false, [new TracedPoint(new Pt(Math.Round(t.PictureWidthMm / 2, 2), Math.Round(t.PictureHeightMm / 2, 2)))])] }, true, cancel, pickLast: true);
+        await Change(id, "Begun a line", t => t with { Lines = [.. t.Lines,
+            new TracedLine(Pen, false, [new TracedPoint(new Pt(Math.Round(t.PictureWidthMm / 2, 2),
+            Math.Round(t.PictureHeightMm / 2, 2)))])] }, true, cancel, pickLast: true);
 
     public async Task<IActionResult> OnPostTakeOut(int id, int line, CancellationToken cancel) =>
         await Change(id, "Took a line out", t => t with { Lines = t.Lines.Where((_, i) => i != line).ToArray() }, true, cancel);
@@ -129,7 +136,8 @@ public sealed class TraceModel(TracingStore tracings, WorkshopStore workshops) :
         return Answer([], withLines: true);
     }
 
-    private async Task<IActionResult> Change(int id, string what, Func<Tracing, Tracing> change, bool withLines, CancellationToken cancel, bool pickLast = false)
+    private async Task<IActionResult> Change(int id, string what, Func<Tracing, Tracing> change, bool withLines, CancellationToken cancel,
+        bool pickLast = false)
     {
         if (!await Load(id, cancel))
         {
@@ -200,7 +208,9 @@ public sealed class TraceModel(TracingStore tracings, WorkshopStore workshops) :
     private string Told(Tracing tracing)
     {
         var figure = tracing.Draw();
-        return figure.Parts.Count == 0 ? "Nothing is traced yet." : $"{Say.Upper(Say.Count(figure.Parts.Count, "line"))}, {Tape.Length(Math.Round(figure.Width, 1), Units)} × {Tape.Length(Math.Round(figure.Height, 1), Units)} on the picture.";
+        return figure.Parts.Count == 0 ? "Nothing is traced yet."
+            : $"{Say.Upper(Say.Count(figure.Parts.Count, "line"))}, {Tape.Length(Math.Round(figure.Width, 1), Units)} × "
+                + $"{Tape.Length(Math.Round(figure.Height, 1), Units)} on the picture.";
     }
 
     private void Show(Tracing tracing)
@@ -220,7 +230,8 @@ public sealed class TraceModel(TracingStore tracings, WorkshopStore workshops) :
             var (points, wrong) = TracedText.Read(line.Points);
             if (wrong is not null)
             {
-                faults.Add(new FormFault($"lines/{i.ToString(CultureInfo.InvariantCulture)}", $"Line {(i + 1).ToString(CultureInfo.InvariantCulture)} of the drawing: {wrong}", string.Empty));
+                faults.Add(new FormFault($"lines/{i.ToString(CultureInfo.InvariantCulture)}",
+                    $"Line {(i + 1).ToString(CultureInfo.InvariantCulture)} of the drawing: {wrong}", string.Empty));
             }
 
             return new TracedLine(line.Role, line.Closed, points);
@@ -237,10 +248,14 @@ public sealed class TraceModel(TracingStore tracings, WorkshopStore workshops) :
     private static bool TracingsAlike(Tracing a, Tracing b) => Formats.Json.TracingJson.Write(a) == Formats.Json.TracingJson.Write(b);
 
     /// <summary>Lines as the pointer drew them; what is no number is left out, and no more is read than a hand draws.</summary>
-    private static IReadOnlyList<IReadOnlyList<Pt>> Strokes(string? drawn) => (drawn ?? string.Empty).Split(Next, StringSplitOptions.RemoveEmptyEntries)
+    private static IReadOnlyList<IReadOnlyList<Pt>> Strokes(string? drawn) =>
+        (drawn ?? string.Empty).Split(Next, StringSplitOptions.RemoveEmptyEntries)
         .Select(stroke => (IReadOnlyList<Pt>)stroke.Split(' ', StringSplitOptions.RemoveEmptyEntries).Take(MostDrawnPoints)
             .Select(p => p.Split(','))
-            .Where(p => p.Length == 2 && double.TryParse(p[0], NumberStyles.Float, CultureInfo.InvariantCulture, out var x) && double.TryParse(p[1], NumberStyles.Float, CultureInfo.InvariantCulture, out var y) && double.IsFinite(x) && double.IsFinite(y))
-            .Select(p => new Pt(double.Parse(p[0], CultureInfo.InvariantCulture), double.Parse(p[1], CultureInfo.InvariantCulture))).ToArray())
+            .Where(p => p.Length == 2 && double.TryParse(p[0], NumberStyles.Float, CultureInfo.InvariantCulture, out var x)
+                && double.TryParse(p[1], NumberStyles.Float, CultureInfo.InvariantCulture, out var y) && double.IsFinite(x)
+                && double.IsFinite(y))
+            .Select(p => new Pt(double.Parse(p[0], CultureInfo.InvariantCulture),
+                double.Parse(p[1], CultureInfo.InvariantCulture))).ToArray())
         .Where(s => s.Count > 0).ToArray();
 }

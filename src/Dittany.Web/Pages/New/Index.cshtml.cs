@@ -15,8 +15,9 @@ namespace Dittany.Web.Pages.New;
 public sealed record Glimpse(string Picture, string Title, IReadOnlyList<string> Told, IReadOnlyList<string> Concerns);
 
 /// <summary>
-/// Three answers: the words, the item, the day. They are understood from one saying, or given one by one; what was given by itself stands against what was said. The
-/// hidden <c>Heard</c> members hold what an answer was filled with from the saying, so that it follows the saying until it is given by itself.
+/// Three answers: the words, the item, the day. They are understood from one saying, or given one by one; what was given by itself stands
+/// against what was said. The hidden <c>Heard</c> members hold what an answer was filled with from the saying, so that it follows the
+/// saying until it is given by itself.
 /// </summary>
 public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, CupboardStore cupboard, Desk desk, LetterShelf shelf) : PageModel
 {
@@ -77,7 +78,9 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
     [BindProperty]
     public string? Once { get; set; }
 
-    /// <summary>Forms that pieces were begun on of late, the last first: they stand first to be picked. Looked up once, when the page is opened.</summary>
+    /// <summary>
+    /// Forms that pieces were begun on of late, the last first: they stand first to be picked. Looked up once, when the page is opened.
+    /// </summary>
     [BindProperty]
     public string? Recent { get; set; }
 
@@ -108,7 +111,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
     public async Task OnGet(string? said, string? form, string? size, double? width, double? height, CancellationToken cancel)
     {
         Said = said;
-        Recent = string.Join(' ', (await pieces.All(cancel)).Pieces.OrderByDescending(p => p.Id).Select(p => p.Job.Form).Distinct(StringComparer.Ordinal).Take(MostRecent));
+        Recent = string.Join(' ', (await pieces.All(cancel)).Pieces.OrderByDescending(p => p.Id).Select(p =>
+            p.Job.Form).Distinct(StringComparer.Ordinal).Take(MostRecent));
         await Offer(cancel);
         if (form is not null && Offered.FirstOrDefault(f => f.Id == form) is { } taken)
         {
@@ -176,7 +180,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
 
     /// <summary>What is wrong with one answer, by where its faults point.</summary>
     public string? FaultAt(params string[] pointers) =>
-        Faults.FirstOrDefault(f => pointers.Any(p => f.Pointer.StartsWith(p, StringComparison.Ordinal))) is { } fault ? $"{fault.Detail} {fault.Try}" : null;
+        Faults.FirstOrDefault(f => pointers.Any(p => f.Pointer.StartsWith(p, StringComparison.Ordinal))) is { } fault
+            ? $"{fault.Detail} {fault.Try}" : null;
 
     /// <summary>Fills every answer that was not given by itself from what was said.</summary>
     private void Listen()
@@ -189,7 +194,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
         (Day, HeardDay) = Filled(Day, HeardDay, Heard?.DueOn?.ToString("d MMMM yyyy", System.Globalization.CultureInfo.InvariantCulture));
         if (Picked is { } form)
         {
-            var (size, heard) = Filled(Sizes.GetValueOrDefault(form.Id) is { } picked && picked != form.UsualSize ? picked : null, HeardSize, Form == Heard?.Form ? Heard?.Size : null);
+            var (size, heard) = Filled(Sizes.GetValueOrDefault(form.Id) is { } picked && picked != form.UsualSize ? picked : null,
+                HeardSize, Form == Heard?.Form ? Heard?.Size : null);
             HeardSize = heard;
             Sizes[form.Id] = size ?? form.UsualSize;
         }
@@ -200,7 +206,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
         ModelState.Clear();
 
         static (string? Value, string? Heard) Filled(string? value, string? was, string? now) =>
-            string.IsNullOrWhiteSpace(value) || value.ReplaceLineEndings("\n") == was?.ReplaceLineEndings("\n") ? (now ?? (was is null ? value : null), now) : (value, null);
+            string.IsNullOrWhiteSpace(value) || value.ReplaceLineEndings("\n") == was?.ReplaceLineEndings("\n")
+                ? (now ?? (was is null ? value : null), now) : (value, null);
     }
 
     private (Job Job, IReadOnlyList<JobFault> Faults) Asked(Workshop workshop)
@@ -208,7 +215,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
         var faults = new List<JobFault>();
         if (!string.IsNullOrWhiteSpace(Day) && Due is null)
         {
-            faults.Add(new JobFault("#/dueOn", $"“{Day}” is not a day.", "Say it like “Sunday week”, “14 March” or 2027-03-14, or leave it empty."));
+            faults.Add(new JobFault("#/dueOn", $"“{Day}” is not a day.",
+                "Say it like “Sunday week”, “14 March” or 2027-03-14, or leave it empty."));
         }
 
         IReadOnlyDictionary<string, double>? measured = null;
@@ -230,12 +238,17 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
         var cloth = Form is not null && Form == Heard?.Form ? Heard?.Cloth : null;
         var job = new Job(
             Form ?? string.Empty,
-            words.Length == 0 && motif is not null ? [] : [new WordingAsked("name", words, Stitch: Heard?.Stitch, Colour: Heard?.Thread, CapHeightMm: Heard?.CapHeightMm, Motif: motif, WidthMm: Heard?.WidthMm)],
-            desk.Today, Heard?.For is { } whom && (words.Length > 0 || motif is not null) ? $"{(words.Length > 0 ? words.ReplaceLineEndings(" ") : Say.Upper(Core.Motifs.MotifLibrary.Find(motif!)?.Name ?? motif!))}, {whom}" : null, Due,
+            words.Length == 0 && motif is not null ? [] : [new WordingAsked("name", words, Stitch: Heard?.Stitch, Colour: Heard?.Thread,
+                CapHeightMm: Heard?.CapHeightMm, Motif: motif, WidthMm: Heard?.WidthMm)],
+            desk.Today, Heard?.For is { } whom && (words.Length > 0 || motif is not null)
+                ? $"{(words.Length > 0 ? words.ReplaceLineEndings(" ") : Say.Upper(Core.Motifs.MotifLibrary.Find(motif!)?.Name ?? motif!))}, {whom}" : null, Due,
             size == form?.UsualSize ? null : size, Zone: Form is not null && Form == Heard?.Form ? Heard.Zone : null,
-            Fabric: string.IsNullOrEmpty(Colour) && cloth is null ? null : new StatedFabric(cloth, string.IsNullOrEmpty(Colour) ? null : Colour),
-            MeasuredMm: measured, Own: _own.FirstOrDefault(k => k.Form.Id == Form)?.Form, Motifs: words.Length == 0 && motif is not null ? [MotifOf(motif)] : null);
-        faults.AddRange(JobCheck.Faults(job, workshop, shelf.Now).Where(f => Form is { Length: > 0 } || !f.Pointer.StartsWith("#/item", StringComparison.Ordinal)));
+            Fabric: string.IsNullOrEmpty(Colour) && cloth is null ? null
+                : new StatedFabric(cloth, string.IsNullOrEmpty(Colour) ? null : Colour),
+            MeasuredMm: measured, Own: _own.FirstOrDefault(k => k.Form.Id == Form)?.Form, Motifs: words.Length == 0 && motif is not null
+                ? [MotifOf(motif)] : null);
+        faults.AddRange(JobCheck.Faults(job, workshop, shelf.Now).Where(f => Form is { Length: > 0 }
+            || !f.Pointer.StartsWith("#/item", StringComparison.Ordinal)));
         return (job, faults);
     }
 
@@ -289,7 +302,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
             BenchDrawing.Small(plan, "glimpse"),
             plan.Title,
             [
-                .. new[] { "words.size", "motif.size", "stitch.outline", "transfer.method", "time.ready" }.Select(plan.Decision).OfType<Core.Telling.Decision>().Select(d => d.Choice),
+                .. new[] { "words.size", "motif.size", "stitch.outline", "transfer.method",
+                    "time.ready" }.Select(plan.Decision).OfType<Core.Telling.Decision>().Select(d => d.Choice),
                 $"{Say.Minutes(plan.Time.LowMinutes)} to {Say.Minutes(plan.Time.HighMinutes)} of work",
             ],
             plan.Elements.SelectMany(e => e.Concerns).Select(c => c.Text.ToString()).ToArray());

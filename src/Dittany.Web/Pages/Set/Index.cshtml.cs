@@ -55,17 +55,21 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Plans
         foreach (var name in All)
         {
             var like = Like(name);
-            await pieces.Create(like with { Elements = [like.Elements[0] with { CapHeightMm = sizing.CapMm, Stitch = sizing.Pair.Stitch.Id, Strands = sizing.Pair.Strands }] }, "One of a set", Once is { Length: > 0 and <= 64 } ? $"{Once}-{name}" : null, cancel);
+            await pieces.Create(like with { Elements = [like.Elements[0]
+                with { CapHeightMm = sizing.CapMm, Stitch = sizing.Pair.Stitch.Id, Strands = sizing.Pair.Strands }] }, "One of a set",
+                Once is { Length: > 0 and <= 64 } ? $"{Once}-{name}" : null, cancel);
         }
 
         return Redirect("/");
     }
 
-    private Job Like(string text) => new(Form ?? string.Empty, [new WordingAsked("name", text, string.IsNullOrEmpty(Alphabet) ? null : Alphabet)], today.Date);
+    private Job Like(string text) => new(Form ?? string.Empty,
+        [new WordingAsked("name", text, string.IsNullOrEmpty(Alphabet) ? null : Alphabet)], today.Date);
 
     private async Task Size(CancellationToken cancel)
     {
-        All = (Names ?? string.Empty).Split('\n', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Distinct(StringComparer.Ordinal).ToArray();
+        All = (Names ?? string.Empty).Split('\n', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Distinct(
+            StringComparer.Ordinal).ToArray();
         if (All.Count == 0)
         {
             return;
@@ -74,7 +78,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Plans
         var workshop = await workshops.Current(cancel);
         Faults = All.Count > SetRule.MostNames
             ? [new JobFault("#/names", $"There are {All.Count} names, and {SetRule.MostNames} is the most.", "Make two sets of them.")]
-            : All.SelectMany(n => JobCheck.Faults(Like(n), workshop, shelf.Now).Select(f => f with { Detail = $"“{n}”: {f.Detail}" })).Take(12).ToArray();
+            : All.SelectMany(n => JobCheck.Faults(Like(n), workshop, shelf.Now).Select(f => f with { Detail = $"“{n}”: {f.Detail}" })).Take(
+                12).ToArray();
         if (Faults.Count > 0)
         {
             Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
@@ -93,7 +98,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Plans
         }
 
         var (wide, high) = (Sizing.RoomMm.Width / Sizing.CapMm, Sizing.RoomMm.Height / Sizing.CapMm);
-        Pictures = Sizing.Names.ToDictionary(n => n.Text, n => LetterDrawing.InRoom(n.Hand, n.Text, wide, high, Sizing.Pair.LineWidthMm / Sizing.CapMm), StringComparer.Ordinal);
+        Pictures = Sizing.Names.ToDictionary(n => n.Text, n =>
+            LetterDrawing.InRoom(n.Hand, n.Text, wide, high, Sizing.Pair.LineWidthMm / Sizing.CapMm), StringComparer.Ordinal);
     }
 
     public static IReadOnlyList<Form> Forms => Catalogue.Forms;

@@ -12,7 +12,8 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Dittany.Web.Pages.Sheets;
 
 /// <summary>The sheets of a piece: the words read back first, then a look at each sheet, paper, and what its check line measured.</summary>
-public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, SheetStore sheets, Desk desk, IPrinter printer, FolderPrinter standIn) : PageModel
+public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, SheetStore sheets, Desk desk, IPrinter printer,
+    FolderPrinter standIn) : PageModel
 {
     /// <summary>The printer behind her own computer, where she names none.</summary>
     public const string OwnPrinter = "My printer";
@@ -60,7 +61,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         }
 
         // A piece that cannot be planned has no sheets; its bench says why, and its ways out.
-        return (await pieces.Look(id, cancel)).Bad is null ? NotFound() : Redirect(string.Create(System.Globalization.CultureInfo.InvariantCulture, $"/bench/{id}"));
+        return (await pieces.Look(id, cancel)).Bad is null ? NotFound()
+            : Redirect(string.Create(System.Globalization.CultureInfo.InvariantCulture, $"/bench/{id}"));
     }
 
     /// <summary>She, or whoever it is for, says that every letter is right.</summary>
@@ -74,20 +76,25 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         // What she read is what she saw: were the words changed meanwhile, she reads the new ones.
         if (words?.ReplaceLineEndings("\n") != WordsOf(Plan))
         {
-            return Refused(StatusCodes.Status409Conflict, "words", "The words were changed in the meantime: read these.", words ?? string.Empty);
+            return Refused(StatusCodes.Status409Conflict, "words", "The words were changed in the meantime: read these.", words
+                ?? string.Empty);
         }
 
         var name = string.IsNullOrWhiteSpace(who) ? "Me" : who.Trim();
         if (name.Length > MostName || name.Any(char.IsControl))
         {
-            return Refused(StatusCodes.Status422UnprocessableEntity, "who", $"A name has at most {MostName} letters, on one line.", who ?? string.Empty);
+            return Refused(StatusCodes.Status422UnprocessableEntity, "who", $"A name has at most {MostName} letters, on one line.", who
+                ?? string.Empty);
         }
 
         await sheets.Proof(id, WordsOf(Plan), name, cancel);
         return RedirectToPage(new { id, kind = Kind.Id });
     }
 
-    /// <summary>The sheet as PDF for a printer, corrected for what that printer does to lengths; its plan is kept as printed. Nothing is printed that was not read back.</summary>
+    /// <summary>
+    /// The sheet as PDF for a printer, corrected for what that printer does to lengths; its plan is kept as printed. Nothing is printed
+    /// that was not read back.
+    /// </summary>
     public async Task<IActionResult> OnPostPdf(int id, string? kind, string? printer, CancellationToken cancel)
     {
         if (!await Load(id, kind, cancel))
@@ -100,7 +107,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
             return Refused(StatusCodes.Status409Conflict, "words", "Read the words back first: nothing is printed before.", string.Empty);
         }
 
-        var (leaves, row) = await Print(string.IsNullOrWhiteSpace(printer) ? OwnPrinter : printer.Trim()[..Math.Min(MostName, printer.Trim().Length)], cancel);
+        var (leaves, row) = await Print(string.IsNullOrWhiteSpace(printer) ? OwnPrinter
+            : printer.Trim()[..Math.Min(MostName, printer.Trim().Length)], cancel);
         return File(LeafPdf.Write(leaves, row.Enlarged), "application/pdf");
     }
 
@@ -121,7 +129,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         try
         {
             var path = await printer.Print(new PrintJob($"sheet-{row.Id}-{Kind.Id}", leaves, row.Enlarged), cancel);
-            return RedirectToPage(new { id, kind = Kind.Id, said = $"Sheet {row.Id} went to the {printer.Name.ToLowerInvariant()}: {Path.GetFileName(path)}." });
+            return RedirectToPage(new { id, kind = Kind.Id,
+                said = $"Sheet {row.Id} went to the {printer.Name.ToLowerInvariant()}: {Path.GetFileName(path)}." });
         }
         catch (IOException e)
         {
@@ -141,7 +150,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         {
             return Refused(
                 StatusCodes.Status422UnprocessableEntity, $"measured-{sheet}",
-                $"“{measured}” is not what a check line can measure. Lay the tape on the solid line, from outer edge to outer edge, and write something like 99.5 mm or 3 15/16 in.", measured ?? string.Empty);
+                $"“{measured}” is not what a check line can measure. Lay the tape on the solid line, from outer edge to outer edge, and "
+                    + $"write something like 99.5 mm or 3 15/16 in.", measured ?? string.Empty);
         }
 
         return await sheets.Measure(id, sheet, mm, cancel) is { } told
@@ -159,9 +169,11 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     /// <summary>Sets what the stand-in printer does to lengths, in percent.</summary>
     public async Task<IActionResult> OnPostStandIn(int id, string? kind, string? percent, CancellationToken cancel)
     {
-        if (!double.TryParse(Digits.Plain(percent ?? string.Empty), System.Globalization.CultureInfo.InvariantCulture, out var value) || value is < 80 or > 125)
+        if (!double.TryParse(Digits.Plain(percent ?? string.Empty), System.Globalization.CultureInfo.InvariantCulture, out var value)
+            || value is < 80 or > 125)
         {
-            return await Load(id, kind, cancel) ? Refused(StatusCodes.Status422UnprocessableEntity, "percent", $"“{percent}” will not do. Write 80 to 125, such as 97.", percent ?? string.Empty) : NotFound();
+            return await Load(id, kind, cancel) ? Refused(StatusCodes.Status422UnprocessableEntity, "percent",
+                $"“{percent}” will not do. Write 80 to 125, such as 97.", percent ?? string.Empty) : NotFound();
         }
 
         standIn.Scale = value / 100;
@@ -178,8 +190,10 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     private async Task<(IReadOnlyList<Leaf> Leaves, PrintedRow Row)> Print(string to, CancellationToken cancel)
     {
         var (job, workshop) = (Planned.Job, Planned.Workshop);
-        var row = await sheets.Printed(Planned.Piece.Id, Planned.Piece.Head, PlanJson.SheetHash(job, workshop), PlanJson.Write(job, workshop, Planned.InMm), Kind.Id, to, cancel);
-        var note = Math.Abs(row.Enlarged - 1) < 1e-6 ? $"Sheet {row.Id}" : $"Sheet {row.Id}, corrected for {Typesetting.Short(to, 3, 40)} ({Say.Number(row.Enlarged * 100, 2)} %)";
+        var row = await sheets.Printed(Planned.Piece.Id, Planned.Piece.Head, PlanJson.SheetHash(job, workshop),
+            PlanJson.Write(job, workshop, Planned.InMm), Kind.Id, to, cancel);
+        var note = Math.Abs(row.Enlarged - 1) < 1e-6 ? $"Sheet {row.Id}"
+            : $"Sheet {row.Id}, corrected for {Typesetting.Short(to, 3, 40)} ({Say.Number(row.Enlarged * 100, 2)} %)";
         return (PieceSheets.Of(Kind.Id, Plan, Papers.Find(workshop.Paper)!, note), row);
     }
 
@@ -197,7 +211,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         Printers = await sheets.Printers(cancel);
         if (!ToProof)
         {
-            Preview = PieceSheets.Of(Kind.Id, Plan, Papers.Find(Planned.Workshop.Paper)!, string.Empty).Select((leaf, i) => LeafSvg.Write(leaf, $"leaf-{i + 1}")).ToArray();
+            Preview = PieceSheets.Of(Kind.Id, Plan, Papers.Find(Planned.Workshop.Paper)!, string.Empty).Select((leaf, i) =>
+                LeafSvg.Write(leaf, $"leaf-{i + 1}")).ToArray();
         }
 
         return true;

@@ -27,25 +27,32 @@ public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
 
     public IReadOnlySet<string> OwnTools => Shown["equipment"].Split(' ').ToHashSet(StringComparer.Ordinal);
 
-    public IReadOnlySet<double> OwnHoops => Shown["hoopsMm"].Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(h => double.Parse(h, CultureInfo.InvariantCulture)).ToHashSet();
+    public IReadOnlySet<double> OwnHoops => Shown["hoopsMm"].Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(h =>
+        double.Parse(h, CultureInfo.InvariantCulture)).ToHashSet();
 
-    public string? FaultAt(string pointer) => Faults.FirstOrDefault(f => f.Pointer.StartsWith(pointer, StringComparison.Ordinal)) is { } fault ? $"{fault.Detail} {fault.Try}" : null;
+    public string? FaultAt(string pointer) => Faults.FirstOrDefault(f =>
+        f.Pointer.StartsWith(pointer, StringComparison.Ordinal)) is { } fault ? $"{fault.Detail} {fault.Try}" : null;
 
     public async Task OnGet(CancellationToken cancel) => await Load(null, cancel);
 
     public async Task<IActionResult> OnPost(
-        int from, string[] equipment, int[] hoops, string? otherHoops, string skill, string eveningsPerWeek, string minutesPerEvening, string hourlyRate, string paper, string units, string hand, CancellationToken cancel)
+        int from, string[] equipment, int[] hoops, string? otherHoops, string skill, string eveningsPerWeek, string minutesPerEvening,
+            string hourlyRate, string paper, string units, string hand, CancellationToken cancel)
     {
         var before = await workshops.Current(cancel);
         var others = (otherHoops ?? string.Empty).Split([' ', ',', ';'], StringSplitOptions.RemoveEmptyEntries);
         (string Member, string Value)[] posted =
         [
             ("equipment", string.Join(' ', Equipment.Ids.Where(equipment.Contains))),
-            ("skill", skill), ("eveningsPerWeek", eveningsPerWeek ?? string.Empty), ("minutesPerEvening", minutesPerEvening ?? string.Empty), ("hourlyRate", (hourlyRate ?? string.Empty).Replace(',', '.')), ("paper", paper),
-            ("hoopsMm", string.Join(' ', hoops.Select(Hoops.NominalMm).Select(h => h.ToString(CultureInfo.InvariantCulture)).Concat(others))),
+            ("skill", skill), ("eveningsPerWeek", eveningsPerWeek ?? string.Empty),
+                ("minutesPerEvening", minutesPerEvening ?? string.Empty), ("hourlyRate", (hourlyRate ?? string.Empty).Replace(',', '.')),
+                ("paper", paper),
+            ("hoopsMm", string.Join(' ', hoops.Select(Hoops.NominalMm).Select(h =>
+                h.ToString(CultureInfo.InvariantCulture)).Concat(others))),
             ("units", units), ($"{WorkshopChanges.HabitPrefix}hand", hand),
         ];
-        var changed = await workshops.Change(from, posted.Select(p => (p.Member, Same(before, p.Member, p.Value ?? string.Empty))).ToArray(), "Workshop", cancel);
+        var changed = await workshops.Change(from, posted.Select(p =>
+            (p.Member, Same(before, p.Member, p.Value ?? string.Empty))).ToArray(), "Workshop", cancel);
         if (changed.Taken)
         {
             Effects = await desk.Effects(before, changed.Workshop, cancel);
@@ -69,21 +76,29 @@ public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
     private static string Same(Workshop before, string member, string value)
     {
         var stands = WorkshopChanges.Read(before, member);
-        return member is "equipment" or "hoopsMm" && stands.Split(' ').Order(StringComparer.Ordinal).SequenceEqual(value.Split(' ').Order(StringComparer.Ordinal), StringComparer.Ordinal) ? stands : value;
+        return member is "equipment" or "hoopsMm" && stands.Split(' ').Order(StringComparer.Ordinal).SequenceEqual(
+            value.Split(' ').Order(StringComparer.Ordinal), StringComparer.Ordinal) ? stands : value;
     }
 
     private async Task Load(Dictionary<string, string>? typed, CancellationToken cancel)
     {
         var workshop = await workshops.Current(cancel);
         From = await workshops.Head(cancel);
-        Shown = WorkshopChanges.Members.Append($"{WorkshopChanges.HabitPrefix}hand").ToDictionary(m => m, m => typed?.GetValueOrDefault(m) ?? WorkshopChanges.Read(workshop, m), StringComparer.Ordinal);
-        if (!Shown["hoopsMm"].Split(' ', StringSplitOptions.RemoveEmptyEntries).All(h => double.TryParse(h, NumberStyles.Float, CultureInfo.InvariantCulture, out _)))
+        Shown = WorkshopChanges.Members.Append($"{WorkshopChanges.HabitPrefix}hand").ToDictionary(m => m, m => typed?.GetValueOrDefault(m)
+            ?? WorkshopChanges.Read(workshop, m), StringComparer.Ordinal);
+        if (!Shown["hoopsMm"].Split(' ', StringSplitOptions.RemoveEmptyEntries).All(h =>
+            double.TryParse(h, NumberStyles.Float, CultureInfo.InvariantCulture, out _)))
         {
             // Sizes that are no numbers stay in their own field as typed.
-            Shown = new Dictionary<string, string>(Shown, StringComparer.Ordinal) { ["otherHoops"] = string.Join(' ', Shown["hoopsMm"].Split(' ').Where(h => !double.TryParse(h, NumberStyles.Float, CultureInfo.InvariantCulture, out _))), ["hoopsMm"] = string.Join(' ', Shown["hoopsMm"].Split(' ').Where(h => double.TryParse(h, NumberStyles.Float, CultureInfo.InvariantCulture, out _))) };
+            Shown = new Dictionary<string, string>(Shown, StringComparer.Ordinal) { ["otherHoops"] = string.Join(' ',
+                Shown["hoopsMm"].Split(' ').Where(h => !double.TryParse(h, NumberStyles.Float, CultureInfo.InvariantCulture, out _))),
+                ["hoopsMm"] = string.Join(' ', Shown["hoopsMm"].Split(' ').Where(h =>
+                double.TryParse(h, NumberStyles.Float, CultureInfo.InvariantCulture, out _))) };
         }
     }
 
     /// <summary>Sizes she owns that are not among the usual ones, as written.</summary>
-    public string OtherHoops => Shown.TryGetValue("otherHoops", out var odd) ? odd : string.Join(' ', OwnHoops.Where(h => Hoops.SoldInches.All(i => Hoops.NominalMm(i) != h)).Select(h => h.ToString(CultureInfo.InvariantCulture)));
+    public string OtherHoops => Shown.TryGetValue("otherHoops", out var odd) ? odd
+        : string.Join(' ', OwnHoops.Where(h => Hoops.SoldInches.All(i => Hoops.NominalMm(i) != h)).Select(h =>
+        h.ToString(CultureInfo.InvariantCulture)));
 }
