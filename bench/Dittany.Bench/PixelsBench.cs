@@ -42,7 +42,8 @@ public class PixelsBench
         var port = ((IPEndPoint)free.LocalEndpoint).Port.ToString(CultureInfo.InvariantCulture);
         free.Stop();
         var start = new ProcessStartInfo("dotnet", [Path.Combine(root.FullName, ".dittany-app", "Dittany.Web.dll"),
-            "--demo"]) { RedirectStandardOutput = true, UseShellExecute = false };
+            "--demo"])
+        { RedirectStandardOutput = true, UseShellExecute = false };
         start.Environment["DITTANY_DATA"] = Directory.CreateTempSubdirectory("dittany-bench-").FullName;
         start.Environment["DITTANY_PORT"] = port;
         _program = Process.Start(start)!;

@@ -41,8 +41,11 @@ public sealed class CupboardStore(DittanyDb db, TimeProvider time)
         }
 
         var head = await db.FormRevisions.AsNoTracking().SingleAsync(r => r.FormId == id && r.Number == row.Head, cancel);
-        return Of(row, head) with { CanUndo = head.Parent is not null,
-            CanRedo = await db.FormRevisions.AnyAsync(r => r.FormId == id && r.Parent == row.Head, cancel) };
+        return Of(row, head) with
+        {
+            CanUndo = head.Parent is not null,
+            CanRedo = await db.FormRevisions.AnyAsync(r => r.FormId == id && r.Parent == row.Head, cancel)
+        };
     }
 
     /// <summary>Keeps a new form under an id of its own, made of its name.</summary>
@@ -137,8 +140,15 @@ public sealed class CupboardStore(DittanyDb db, TimeProvider time)
         var id = Convert.ToHexStringLower(SHA256.HashData(picture.Bytes));
         if (!await db.Pictures.AnyAsync(p => p.Id == id, cancel))
         {
-            db.Pictures.Add(new PictureRow { Id = id, Bytes = picture.Bytes, ContentType = picture.ContentType, WidthPx = picture.WidthPx,
-                HeightPx = picture.HeightPx, At = time.GetUtcNow().UtcDateTime });
+            db.Pictures.Add(new PictureRow
+            {
+                Id = id,
+                Bytes = picture.Bytes,
+                ContentType = picture.ContentType,
+                WidthPx = picture.WidthPx,
+                HeightPx = picture.HeightPx,
+                At = time.GetUtcNow().UtcDateTime
+            });
             await db.SaveChangesAsync(cancel);
         }
 
@@ -173,8 +183,15 @@ public sealed class CupboardStore(DittanyDb db, TimeProvider time)
     }
 
     private FormRevisionRow RevisionOf(OwnForm form, int number, int? parent, string what) =>
-        new() { FormId = form.Id, Number = number, Parent = parent, Json = FormJson.Write(form), What = what,
-        At = time.GetUtcNow().UtcDateTime };
+        new()
+        {
+            FormId = form.Id,
+            Number = number,
+            Parent = parent,
+            Json = FormJson.Write(form),
+            What = what,
+            At = time.GetUtcNow().UtcDateTime
+        };
 
     private static Kept Of(FormRow row, FormRevisionRow revision) =>
         new(FormJson.Read(revision.Json).Form ?? throw new InvalidDataException($"The stored form {row.Id} cannot be read."),

@@ -103,8 +103,13 @@ public sealed class LetterStore(DittanyDb db, TimeProvider time, LetterShelf she
     /// <summary>Keeps a drawing that was read.</summary>
     public async Task<int> AddDrawing(ReadDrawing read, string name, CancellationToken cancel = default)
     {
-        var row = new DrawingRow { Name = NameOf(name), PartsJson = DrawingJson.Write(new OwnDrawing(NameOf(name), read.Figure!)),
-            NotUsed = string.Join(", ", read.NotUsed), At = time.GetUtcNow().UtcDateTime };
+        var row = new DrawingRow
+        {
+            Name = NameOf(name),
+            PartsJson = DrawingJson.Write(new OwnDrawing(NameOf(name), read.Figure!)),
+            NotUsed = string.Join(", ", read.NotUsed),
+            At = time.GetUtcNow().UtcDateTime
+        };
         db.Drawings.Add(row);
         await db.SaveChangesAsync(cancel);
         return row.Id;

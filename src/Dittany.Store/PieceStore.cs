@@ -19,8 +19,14 @@ public sealed record Piece(int Id, int Head, Job Job, string What, bool CanUndo,
     /// </summary>
     public Workshop In(Workshop now) => BegunWith is null
         ? now
-        : BegunWith with { EveningsPerWeek = now.EveningsPerWeek, MinutesPerEvening = now.MinutesPerEvening, HourlyRate = now.HourlyRate,
-            Units = now.Units, Paper = now.Paper };
+        : BegunWith with
+        {
+            EveningsPerWeek = now.EveningsPerWeek,
+            MinutesPerEvening = now.MinutesPerEvening,
+            HourlyRate = now.HourlyRate,
+            Units = now.Units,
+            Paper = now.Paper
+        };
 }
 
 /// <summary>
@@ -88,11 +94,19 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, LetterShelf shel
     {
         var rows = await (from p in db.Pieces.AsNoTracking()
                           where !p.PutAway
-                          join r in db.Revisions.AsNoTracking() on new { PieceId = p.Id, Number = p.Head } equals new { r.PieceId,
-                              r.Number }
+                          join r in db.Revisions.AsNoTracking() on new { PieceId = p.Id, Number = p.Head } equals new
+                          {
+                              r.PieceId,
+                              r.Number
+                          }
                           orderby p.Id descending
-                          select new { Row = p, Head = r, Redo = db.Revisions.Any(n => n.PieceId == p.Id
-                              && n.Parent == p.Head) }).ToArrayAsync(cancel);
+                          select new
+                          {
+                              Row = p,
+                              Head = r,
+                              Redo = db.Revisions.Any(n => n.PieceId == p.Id
+                              && n.Parent == p.Head)
+                          }).ToArrayAsync(cancel);
         var begun = await db.Begun.AsNoTracking().Select(b => new { b.PieceId, b.Number, b.WorkshopJson }).ToDictionaryAsync(b =>
             (b.PieceId, b.Number), b => b.WorkshopJson, cancel);
         var (pieces, bad) = (new List<Piece>(), new List<BadPiece>());

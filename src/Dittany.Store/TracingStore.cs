@@ -30,8 +30,14 @@ public sealed class TracingStore(DittanyDb db, TimeProvider time)
         }
 
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
-        var row = new DrawingRow { Name = tracing.Name, PartsJson = Parts(tracing), NotUsed = string.Empty,
-            At = time.GetUtcNow().UtcDateTime, Head = 1 };
+        var row = new DrawingRow
+        {
+            Name = tracing.Name,
+            PartsJson = Parts(tracing),
+            NotUsed = string.Empty,
+            At = time.GetUtcNow().UtcDateTime,
+            Head = 1
+        };
         db.Drawings.Add(row);
         await db.SaveChangesAsync(cancel);
         db.Tracings.Add(RevisionOf(row.Id, 1, 0, tracing, "Begun"));
@@ -121,8 +127,15 @@ public sealed class TracingStore(DittanyDb db, TimeProvider time)
     private static string Parts(Tracing tracing) => DrawingJson.Write(new OwnDrawing(tracing.Name, tracing.Draw()));
 
     private TracingRow RevisionOf(int drawing, int number, int parent, Tracing tracing, string what) =>
-        new() { DrawingId = drawing, Number = number, Parent = parent, Json = TracingJson.Write(tracing), What = what,
-            At = time.GetUtcNow().UtcDateTime };
+        new()
+        {
+            DrawingId = drawing,
+            Number = number,
+            Parent = parent,
+            Json = TracingJson.Write(tracing),
+            What = what,
+            At = time.GetUtcNow().UtcDateTime
+        };
 
     private async Task<KeptTracing> Kept(DrawingRow row, CancellationToken cancel)
     {

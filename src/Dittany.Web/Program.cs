@@ -105,11 +105,17 @@ using (folder)
     app.UseSafeHeaders();
     app.UseHostFiltering();
     app.UseWhen(context => !context.Request.Path.StartsWithSegments("/api", StringComparison.OrdinalIgnoreCase), pages =>
-        pages.UseExceptionHandler(new ExceptionHandlerOptions { ExceptionHandlingPath = "/Error",
-        SuppressDiagnosticsCallback = Problems.Foreseen }).UseStatusCodePagesWithReExecute("/Error", "?code={0}"));
+        pages.UseExceptionHandler(new ExceptionHandlerOptions
+        {
+            ExceptionHandlingPath = "/Error",
+            SuppressDiagnosticsCallback = Problems.Foreseen
+        }).UseStatusCodePagesWithReExecute("/Error", "?code={0}"));
     app.UseWhen(context => context.Request.Path.StartsWithSegments("/api", StringComparison.OrdinalIgnoreCase), door =>
-        door.UseExceptionHandler(new ExceptionHandlerOptions { ExceptionHandler = Problems.OnException,
-        SuppressDiagnosticsCallback = Problems.Foreseen }).UseStatusCodePages(Problems.OnStatus));
+        door.UseExceptionHandler(new ExceptionHandlerOptions
+        {
+            ExceptionHandler = Problems.OnException,
+            SuppressDiagnosticsCallback = Problems.Foreseen
+        }).UseStatusCodePages(Problems.OnStatus));
     app.UseUsualMethods();
     app.UseResponseCompression();
     app.UseStaticFiles();

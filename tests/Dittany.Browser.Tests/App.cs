@@ -74,8 +74,13 @@ public class App : IAsyncLifetime
     {
         browser.ExecuteCdpCommand("Network.enable", []);
         browser.ExecuteCdpCommand("Network.emulateNetworkConditions", new Dictionary<string,
-            object?>(StringComparer.Ordinal) { ["offline"] = gone, ["latency"] = 0, ["downloadThroughput"] = -1,
-            ["uploadThroughput"] = -1 });
+            object?>(StringComparer.Ordinal)
+        {
+            ["offline"] = gone,
+            ["latency"] = 0,
+            ["downloadThroughput"] = -1,
+            ["uploadThroughput"] = -1
+        });
     }
 
     /// <summary>A finger put down, moved and lifted, in pixels of the page's window.</summary>
@@ -91,11 +96,11 @@ public class App : IAsyncLifetime
 
         void Send(string type, (double X, double Y)? at) =>
             browser.ExecuteCdpCommand("Input.dispatchTouchEvent", new Dictionary<string, object?>(StringComparer.Ordinal)
-        {
-            ["type"] = type,
-            ["touchPoints"] = at is { } p ? new object[] { new Dictionary<string,
+            {
+                ["type"] = type,
+                ["touchPoints"] = at is { } p ? new object[] { new Dictionary<string,
                 object>(StringComparer.Ordinal) { ["x"] = p.X, ["y"] = p.Y } } : [],
-        });
+            });
     }
 
     /// <summary>However long a question took, it is asked this often before it counts as unanswered.</summary>

@@ -124,7 +124,8 @@ public sealed class Lent : ChromeDriver
         if (Url.StartsWith("http", StringComparison.Ordinal))
         {
             ExecuteCdpCommand("Storage.clearDataForOrigin", new Dictionary<string,
-                object?>(StringComparer.Ordinal) { ["origin"] = new Uri(Url).GetLeftPart(UriPartial.Authority), ["storageTypes"] = "all" });
+                object?>(StringComparer.Ordinal)
+            { ["origin"] = new Uri(Url).GetLeftPart(UriPartial.Authority), ["storageTypes"] = "all" });
         }
 
         Navigate().GoToUrl("about:blank");

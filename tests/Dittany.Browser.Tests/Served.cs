@@ -49,8 +49,11 @@ public sealed class Served
         _folder = Directory.CreateTempSubdirectory("dittany-browser-").FullName;
         var port = FreePort().ToString(CultureInfo.InvariantCulture);
         var url = $"http://localhost:{port}";
-        var start = new ProcessStartInfo("dotnet", [typeof(Program).Assembly.Location, "--demo"]) { RedirectStandardOutput = true,
-            UseShellExecute = false };
+        var start = new ProcessStartInfo("dotnet", [typeof(Program).Assembly.Location, "--demo"])
+        {
+            RedirectStandardOutput = true,
+            UseShellExecute = false
+        };
         start.Environment["DITTANY_DATA"] = _folder;
         start.Environment["DITTANY_WARM_UP"] = "no";
         start.Environment["DITTANY_DAY"] = "2027-03-03";

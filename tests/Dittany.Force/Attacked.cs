@@ -49,8 +49,12 @@ public sealed class Attacked(string folder) : IDisposable
         _program?.Dispose();
         var port = FreePort();
         Url = new Uri(string.Create(CultureInfo.InvariantCulture, $"http://localhost:{port}"));
-        var start = new ProcessStartInfo("dotnet", [Program]) { RedirectStandardOutput = true, RedirectStandardError = true,
-            UseShellExecute = false };
+        var start = new ProcessStartInfo("dotnet", [Program])
+        {
+            RedirectStandardOutput = true,
+            RedirectStandardError = true,
+            UseShellExecute = false
+        };
         (start.Environment["DITTANY_DATA"], start.Environment["DITTANY_PORT"]) = (folder, port.ToString(CultureInfo.InvariantCulture));
         start.Environment["DITTANY_DAY"] = "2027-03-03";
         foreach (var (name, value) in environment)

@@ -13,18 +13,28 @@ public interface IAttack
 public static class Sending
 {
     /// <summary>A client that follows nothing, with its own cookies.</summary>
-    public static HttpClient ClientOf(Uri url) => new(new HttpClientHandler { AllowAutoRedirect = false }) { BaseAddress = url,
-        Timeout = TimeSpan.FromSeconds(60) };
+    public static HttpClient ClientOf(Uri url) => new(new HttpClientHandler { AllowAutoRedirect = false })
+    {
+        BaseAddress = url,
+        Timeout = TimeSpan.FromSeconds(60)
+    };
 
     public static HttpRequestMessage Get(string address) => new(HttpMethod.Get, new Uri(address, UriKind.Relative));
 
     public static HttpRequestMessage Post(string address, IEnumerable<(string Name, string Value)> fields) =>
-        new(HttpMethod.Post, new Uri(address, UriKind.Relative)) { Content = new FormUrlEncodedContent(
-            fields.Select(f => KeyValuePair.Create(f.Name, f.Value))) };
+        new(HttpMethod.Post, new Uri(address, UriKind.Relative))
+        {
+            Content = new FormUrlEncodedContent(
+            fields.Select(f => KeyValuePair.Create(f.Name, f.Value)))
+        };
 
     public static HttpRequestMessage Json(string address, byte[] json) =>
-        new(HttpMethod.Post, new Uri(address, UriKind.Relative)) { Content = new ByteArrayContent(
-            json) { Headers = { ContentType = new("application/json") } } };
+        new(HttpMethod.Post, new Uri(address, UriKind.Relative))
+        {
+            Content = new ByteArrayContent(
+            json)
+            { Headers = { ContentType = new("application/json") } }
+        };
 
     public static HttpRequestMessage File(string address, string token, string field, string name, byte[] bytes)
     {

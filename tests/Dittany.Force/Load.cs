@@ -33,8 +33,12 @@ public static class Load
         await Task.WhenAll(Enumerable.Range(0, people).Select(async person =>
         {
             var random = new Random(seed + person);
-            using var client = new HttpClient(new HttpClientHandler { AllowAutoRedirect = false,
-                AutomaticDecompression = DecompressionMethods.All }) { BaseAddress = url };
+            using var client = new HttpClient(new HttpClientHandler
+            {
+                AllowAutoRedirect = false,
+                AutomaticDecompression = DecompressionMethods.All
+            })
+            { BaseAddress = url };
             var token = await Sending.Token(client, "/new");
             using var made = await client.SendAsync(Sending.Post("/new",
                 [("__RequestVerificationToken", token), ("Words", Hostile.Pick(random, Words)), ("Form", Hostile.Pick(random, Forms))]));

@@ -81,8 +81,12 @@ public static class CautionRoom
 
     public static IReadOnlyList<Caution> Of(CautionFacts facts) =>
         Rules.Where(r => r.When(facts)).Select(r => r.Caution(facts)
-        with { Id = r.Name.Replace(' ', '-').Replace("’", string.Empty, StringComparison.Ordinal).Replace("'", string.Empty,
-        StringComparison.Ordinal), At = r.At }).ToArray();
+        with
+        {
+            Id = r.Name.Replace(' ', '-').Replace("’", string.Empty, StringComparison.Ordinal).Replace("'", string.Empty,
+        StringComparison.Ordinal),
+            At = r.At
+        }).ToArray();
 
     /// <summary>Two words or more, each with a capital, on something a child carries or wears outdoors.</summary>
     private static bool FullNameOutside(CautionFacts f) =>

@@ -71,6 +71,7 @@ public sealed record Design(IReadOnlyList<Shape> Shapes)
         }
 
         return pieces.Where(p => Polyline.Length(p.Flatten(0.01)) > NothingMm).Select((p, i) => shape
-            with { Line = p, Id = i == 0 ? shape.Id : $"{shape.Id}~{i}" });
+            with
+        { Line = p, Id = i == 0 ? shape.Id : $"{shape.Id}~{i}" });
     }
 }

@@ -18,7 +18,8 @@ public sealed record Area(IReadOnlyList<Stroke> Edges)
 
     /// <summary>An area by what it covers.</summary>
     public static Area Of(Region region) => new(region.Rings.Select(ring =>
-        new Stroke(ring.Select((p, i) => Curve.Line(p, ring[(i + 1) % ring.Count])).ToArray(), true)).ToArray()) { _region = region };
+        new Stroke(ring.Select((p, i) => Curve.Line(p, ring[(i + 1) % ring.Count])).ToArray(), true)).ToArray())
+    { _region = region };
 
     private Region Covered()
     {

@@ -85,7 +85,8 @@ public static class FinishRoom
         {
             work.Add(Of("dry", OpKind.Dry, Place.Line, [],
                 ["Roll it in a towel, do not wring, and dry it flat or on a line out of the sun."])
-                with { Wait = new Wait(WaitKind.Drying, Beforehand.DryHours(q.Cloth) * 60) });
+                with
+            { Wait = new Wait(WaitKind.Drying, Beforehand.DryHours(q.Cloth) * 60) });
         }
 
         Add("trim", Place.Table, RemovalRules.For(q, Removing.OnceDry));

@@ -227,7 +227,12 @@ public sealed record Form(
             ?? Sizes.OrderBy(s => Math.Abs((w ?? s.WidthMm) - s.WidthMm) + Math.Abs((h ?? s.HeightMm) - s.HeightMm)).ThenBy(s =>
                 s.Id != UsualSize).First();
         var (wide, high) = (w ?? near.WidthMm * h!.Value / near.HeightMm, h ?? near.HeightMm * w!.Value / near.WidthMm);
-        return near with { WidthMm = wide, HeightMm = high, Name = $"yours, {Say.Length(wide)} × {Say.Length(high)}",
-            Source = "measured by the maker" };
+        return near with
+        {
+            WidthMm = wide,
+            HeightMm = high,
+            Name = $"yours, {Say.Length(wide)} × {Say.Length(high)}",
+            Source = "measured by the maker"
+        };
     }
 }

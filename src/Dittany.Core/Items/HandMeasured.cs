@@ -105,7 +105,8 @@ public static class HandMeasured
         var form = new OwnForm(id, name, shapeId, measuredMm,
             [OwnFace.Front(outline, [new OwnZone("all", "all of it", outline)], [], shapeId == "tube" ? Of("width") : null)]);
         var crossed = OwnForms.Faults(form).Where(f => f.Member.StartsWith("outline", StringComparison.Ordinal)).Select(f => f
-            with { Member = shapeId == "polygon" ? "points" : "width" }).ToArray();
+            with
+        { Member = shapeId == "polygon" ? "points" : "width" }).ToArray();
         faults.AddRange(crossed);
         if (crossed.Length > 0)
         {

@@ -140,13 +140,17 @@ public sealed record OwnForm(
         var of = Face(face);
         var by = widthMm / of.WidthMm;
         return of.Picture is not null ? With(of.Scaled(by)) : Scaled(by)
-            with { Faces = Faces.Select(f => f.Picture is null ? f.Scaled(by) : f).ToArray() };
+            with
+        { Faces = Faces.Select(f => f.Picture is null ? f.Scaled(by) : f).ToArray() };
     }
 
     /// <summary>A copy of a catalogue form at a size with all its faces, to be changed.</summary>
     public static OwnForm CopyOf(Form form, FormSize size, string id, string name) => new(
-        id, name, "copied", new Dictionary<string, double>(StringComparer.Ordinal) { [form.Width.Id] = size.WidthMm,
-            [form.Height.Id] = size.HeightMm },
+        id, name, "copied", new Dictionary<string, double>(StringComparer.Ordinal)
+        {
+            [form.Width.Id] = size.WidthMm,
+            [form.Height.Id] = size.HeightMm
+        },
         form.Build(size).Select(Copy).ToArray(), form.UsualCloth, form.UsualColour, form.UsualWearer, form.Use, size.Lined,
             new OwnLike(form.Id, size.Id, size.WidthMm, size.HeightMm));
 

@@ -146,7 +146,8 @@ public static class OwnForms
                 + $"photograph{(first.WithinMm is { } within ? (Told)$", lengths within {Say.Length(Math.Round(within, 1))}" : string.Empty)}";
         var like = own.Like is { } l ? Catalogue.Find(l.Form) : null;
         var faces = like is null ? [] : like.Build((like.Sizes.FirstOrDefault(s => s.Id == own.Like!.Size) ?? like.Sizes[0])
-            with { WidthMm = own.Like!.WidthMm, HeightMm = own.Like.HeightMm });
+            with
+        { WidthMm = own.Like!.WidthMm, HeightMm = own.Like.HeightMm });
         Drawn? LikeOf(OwnFace face) => faces.FirstOrDefault(d => d.Face.Id == face.Id);
 
         // Governing measures of a copy are what they were as long as its first side is: a star measures more than the box round it.

@@ -64,10 +64,10 @@ public static class Rounds
         id, name, shelf, cloth, colour, wearer, use, sizes, usual,
         new Measure("width", "Width finished", "Across the finished shape.", least, most),
             new Measure("height", "Height finished", "From top to bottom of the finished shape.", least, most), size => [build(size)])
-    {
-        AlsoCalled = called,
-        Loose = loose,
-    };
+        {
+            AlsoCalled = called,
+            Loose = loose,
+        };
 
     private static Drawn Shape(string face, FormSize size, Pt[] ring, double edge, Told reason, UsualLettering lettering, double[] below,
         IReadOnlyList<IReadOnlyList<Pt>>? round = null)

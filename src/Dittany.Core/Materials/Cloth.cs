@@ -173,8 +173,14 @@ public static class Cloths
     };
 
     /// <summary>The sole of an iron at each setting, °C (ISO 3758: 110, 150, 200); 0 where no iron is borne.</summary>
-    public static int IronC(IronLimit limit) => limit switch { IronLimit.OneDot => 110, IronLimit.TwoDots => 150, IronLimit.ThreeDots =>
-        200, _ => 0 };
+    public static int IronC(IronLimit limit) => limit switch
+    {
+        IronLimit.OneDot => 110,
+        IronLimit.TwoDots => 150,
+        IronLimit.ThreeDots =>
+        200,
+        _ => 0
+    };
 
     /// <summary>The settings in words.</summary>
     public static string NameOf(IronLimit limit) => limit switch

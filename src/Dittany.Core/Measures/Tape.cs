@@ -88,8 +88,13 @@ public static partial class Tape
             value += Number(found, "over") / under;
         }
 
-        return value * found.Groups["unit"].Value switch { "cm" => 10, "m" => 1000, "in" or "inch" or "inches" or "\"" or "″" => InchMm,
-            _ => 1 };
+        return value * found.Groups["unit"].Value switch
+        {
+            "cm" => 10,
+            "m" => 1000,
+            "in" or "inch" or "inches" or "\"" or "″" => InchMm,
+            _ => 1
+        };
     }
 
     /// <summary>How a length is to be written on her tape.</summary>

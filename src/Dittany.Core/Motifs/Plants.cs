@@ -242,7 +242,8 @@ internal static class Plants
             parts.Add(Drawing.Line("leaf",
                 $"M 0 {N(top)} C {N(-half * 0.3)} {N(top + 20)} {N(-half * 0.7)} {N(top + 32)} {N(-half)} {N(top + 38)} C "
                     + $"{N(-half * 0.3)} {N(top + 46)} {N(half * 0.3)} {N(top + 46)} {N(half)} {N(top + 38)} C {N(half * 0.7)} "
-                    + $"{N(top + 32)} {N(half * 0.3)} {N(top + 20)} 0 {N(top)}") with { Kind = FigureKind.Shape });
+                    + $"{N(top + 32)} {N(half * 0.3)} {N(top + 20)} 0 {N(top)}") with
+            { Kind = FigureKind.Shape });
         }
 
         var foot = (30.0 * (tiers - 1)) + 44;

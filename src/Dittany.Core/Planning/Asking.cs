@@ -175,7 +175,8 @@ public static partial class Asking
         var odd = string.Join(' ', new[] { adjectives, sized.Success && size is null ? sized.Value : string.Empty, rest }.Where(w =>
             w.Length > 0));
         return new Understood(NullIfEmpty(words), form.Id, size, colour, cloth == form.UsualCloth ? null : cloth, due,
-            NullIfEmpty(odd)) { Zone = zone };
+            NullIfEmpty(odd))
+        { Zone = zone };
     }
 
     /// <summary>Where no item was found: what looks like one is asked about, and not lettered where it is only a slip of the pen.</summary>

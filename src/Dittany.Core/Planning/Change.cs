@@ -187,8 +187,12 @@ public static class Changes
                 }
 
                 var id = member[OverrulePrefix.Length..];
-                return value is null ? Without(job, id) : job with { Overrules = new Dictionary<string,
-                    string>(job.Overrules ?? Nothing, StringComparer.Ordinal) { [id] = value } };
+                return value is null ? Without(job, id) : job with
+                {
+                    Overrules = new Dictionary<string,
+                    string>(job.Overrules ?? Nothing, StringComparer.Ordinal)
+                    { [id] = value }
+                };
         }
     }
 
@@ -225,7 +229,8 @@ public static class Changes
     private static (Func<Job, string?> Read, Func<Job, string?, Job?> Set) Cloth(Func<StatedFabric, string?> read, Func<StatedFabric,
         string?, StatedFabric?> set) =>
         (j => read(j.Fabric ?? new StatedFabric()), (j, v) => set(j.Fabric ?? new StatedFabric(), v) is { } fabric ? j
-            with { Fabric = fabric } : null);
+            with
+        { Fabric = fabric } : null);
 
     private static string? Written(double? n) => n?.ToString("R", CultureInfo.InvariantCulture);
 
@@ -267,8 +272,11 @@ public static class Changes
 
     private static Job Without(Job job, string decision) => job.Overrules is null
         ? job
-        : job with { Overrules = job.Overrules.Where(o => o.Key != decision).ToDictionary(o => o.Key, o => o.Value,
-            StringComparer.Ordinal) };
+        : job with
+        {
+            Overrules = job.Overrules.Where(o => o.Key != decision).ToDictionary(o => o.Key, o => o.Value,
+            StringComparer.Ordinal)
+        };
 
     internal static double? NumberOf(string? value) =>
         double.TryParse(Measures.Digits.Plain(value ?? string.Empty), NumberStyles.Float, CultureInfo.InvariantCulture, out var n)

@@ -133,8 +133,17 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     }
 
     internal static Choice ArrangementChoice(string id) =>
-        new(id, id switch { "one" => "One", "row" => "In a row", "zigzag" => "On a zig-zag stem", "ring" => "In a ring", "border" =>
-        "As a border that closes on itself", "scatter" => "Scattered evenly", _ => "As a corner spray" });
+        new(id, id switch
+        {
+            "one" => "One",
+            "row" => "In a row",
+            "zigzag" => "On a zig-zag stem",
+            "ring" => "In a ring",
+            "border" =>
+        "As a border that closes on itself",
+            "scatter" => "Scattered evenly",
+            _ => "As a corner spray"
+        });
 
     private static string ArrangementTold(string id) => id switch
     {

@@ -131,7 +131,8 @@ public static class Planner
                     elements.Min(e => e.LineWidthMm),
                 colours.Select(c => Colour.Parse(c).ToLab().L).DefaultIfEmpty(0).Max(), held.School != School.InHand,
                     workshop.Habit("draw"), workshop.Habit("marker"), workshop.Habit("hold-film"), drawn.Face.Fold
-                    is not null) { Called = called },
+                    is not null)
+            { Called = called },
             box.Width + (2 * TransferRoom.CutMarginMm), box.Height + (2 * TransferRoom.CutMarginMm),
                 elements.SelectMany(e => e.Parts).Sum(p => Polyline.Length(p.LineMm)), workshop.Paper,
             overrules.For("transfer.method"), overrules.For("transfer.marker"), overrules.For("transfer.stabiliser")));

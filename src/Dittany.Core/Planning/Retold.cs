@@ -19,11 +19,18 @@ public static class Retold
             Item = plan.Item with { SizeName = Shown(plan.Item.SizeName) },
             Space = plan.Space with
             {
-                Finding = plan.Space.Finding.Select(s => s with { Text = Shown(s.Text),
-                    Figures = s.Figures.Select(f => f with { Label = Shown(f.Label) }).ToArray() }).ToArray(),
+                Finding = plan.Space.Finding.Select(s => s with
+                {
+                    Text = Shown(s.Text),
+                    Figures = s.Figures.Select(f => f with { Label = Shown(f.Label) }).ToArray()
+                }).ToArray(),
             },
-            Elements = plan.Elements.Select(e => e with { Concerns = e.Concerns.Select(c => c
-                with { Text = Shown(c.Text) }).ToArray() }).ToArray(),
+            Elements = plan.Elements.Select(e => e with
+            {
+                Concerns = e.Concerns.Select(c => c
+                with
+                { Text = Shown(c.Text) }).ToArray()
+            }).ToArray(),
             Work = plan.Work.Select(o => o with { Steps = All(o.Steps) }).ToArray(),
             Care = All(plan.Care),
             Decisions = plan.Decisions.Select(d => d with

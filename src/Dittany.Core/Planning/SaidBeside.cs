@@ -20,8 +20,16 @@ internal sealed partial class SaidBeside
     /// <summary>The thread of ours that a plain word for a colour means.</summary>
     private static readonly Dictionary<string, string> PlainColours = new(StringComparer.OrdinalIgnoreCase)
     {
-        ["red"] = "poppy", ["green"] = "leaf", ["blue"] = "indigo", ["navy"] = "indigo", ["yellow"] = "straw", ["pink"] = "shell",
-            ["white"] = "chalk", ["brown"] = "peat", ["grey"] = "slate", ["gray"] = "slate",
+        ["red"] = "poppy",
+        ["green"] = "leaf",
+        ["blue"] = "indigo",
+        ["navy"] = "indigo",
+        ["yellow"] = "straw",
+        ["pink"] = "shell",
+        ["white"] = "chalk",
+        ["brown"] = "peat",
+        ["grey"] = "slate",
+        ["gray"] = "slate",
     };
 
     private readonly List<string> _questions = [];
@@ -38,8 +46,15 @@ internal sealed partial class SaidBeside
 
     public void Ask(string question) => _questions.Add(question);
 
-    public Understood In(Understood heard) => heard with { Stitch = Stitch, Thread = Thread, WidthMm = WidthMm, CapHeightMm = CapHeightMm,
-        For = Whom, Questions = _questions.Count == 0 ? heard.Questions : [.. heard.Questions, .. _questions] };
+    public Understood In(Understood heard) => heard with
+    {
+        Stitch = Stitch,
+        Thread = Thread,
+        WidthMm = WidthMm,
+        CapHeightMm = CapHeightMm,
+        For = Whom,
+        Questions = _questions.Count == 0 ? heard.Questions : [.. heard.Questions, .. _questions]
+    };
 
     /// <summary>Takes out of a saying what can stand anywhere in it.</summary>
     public static SaidBeside Take(ref string text)

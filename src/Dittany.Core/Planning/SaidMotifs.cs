@@ -37,8 +37,11 @@ internal static partial class SaidMotifs
         }
 
         return heard.Form is not null && words.All(c => !char.IsUpper(c)) && Find(words) is not null
-            ? heard with { Questions = [.. heard.Questions,
-                $"“{words}” is taken for the word. If it is the motif, say “a {words}”, or pick it below."] }
+            ? heard with
+            {
+                Questions = [.. heard.Questions,
+                $"“{words}” is taken for the word. If it is the motif, say “a {words}”, or pick it below."]
+            }
             : heard;
     }
 

@@ -51,8 +51,12 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         decisions.AddRange(arranged.Decisions);
         if (asked.WidthMm is { } wide && stated.Size is null)
         {
-            stated = stated with { WidthMm = wide, Size = CapFor(wide, size =>
-                Choose(Ways(asked, alphabet, place, arranged, stated with { Size = size }, index, of)).Answer) };
+            stated = stated with
+            {
+                WidthMm = wide,
+                Size = CapFor(wide, size =>
+                Choose(Ways(asked, alphabet, place, arranged, stated with { Size = size }, index, of)).Answer)
+            };
         }
 
         var ways = Ways(asked, alphabet, place, arranged, stated, index, of);
@@ -74,9 +78,12 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         if (colours.Green is { } green)
         {
             var k = decisions.FindIndex(d => d.Id == Id("thread.colour"));
-            decisions[k] = decisions[k] with { Because = [.. decisions[k].Because,
+            decisions[k] = decisions[k] with
+            {
+                Because = [.. decisions[k].Because,
                 $"Stems and leaves beside the words are in {Palette.NameOf(green)}."],
-                WouldChange = [.. decisions[k].WouldChange, "Choose a colour, and all of it is in that."] };
+                WouldChange = [.. decisions[k].WouldChange, "Choose a colour, and all of it is in that."]
+            };
         }
 
         var inOthers = new Dictionary<IAlphabet, LetteringAnswer>();
@@ -207,7 +214,8 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
                 ground.Cloth, _facts, stated.CapMm,
             stated.Strands is null ? null : int.Parse(stated.Strands, CultureInfo.InvariantCulture),
             stated.Stitch is null ? null : Book.Find(stated.Stitch),
-            stated.Wish ?? WishOf(workshop.Habit("size")), ground.Zone.Lettering) { Budget = ground.Budget })).ToArray();
+            stated.Wish ?? WishOf(workshop.Habit("size")), ground.Zone.Lettering)
+        { Budget = ground.Budget })).ToArray();
     }
 
     /// <summary>
@@ -232,8 +240,13 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             !t.Answer.Reads).ThenByDescending(t => t.Answer.CapMm).First();
     }
 
-    internal static SizeWish WishOf(string habit) => habit switch { "largest" => SizeWish.Largest, "smallest" => SizeWish.Smallest, _ =>
-        SizeWish.Comfortable };
+    internal static SizeWish WishOf(string habit) => habit switch
+    {
+        "largest" => SizeWish.Largest,
+        "smallest" => SizeWish.Smallest,
+        _ =>
+        SizeWish.Comfortable
+    };
 
     /// <summary>
     /// The alphabet taken where she names none: single strokes first, then a font's centre lines, for a name is a line before it is an
@@ -289,15 +302,15 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             ],
             ["Another colour of cloth."],
             reading.Select(c => new Choice(c.Hex, Say.Upper(c.Name))).ToArray()) with
-            {
-                From =
+        {
+            From =
                 [
                     $"Lightness L* of CIE 1976, 0 to 100: apart by {Say.Number(lightness, 0)}; words read from "
                         + $"{Say.Number(Legibility.ReadsFromL, 0)} on and vanish under {Say.Number(Legibility.VanishesBelowL, 0)} (from "
                         + $"memory).",
                     $"The whole colour difference is {Say.Number(apart, 0)} by CIEDE2000 (Sharma, Wu and Dalal, 2005).",
                 ],
-            });
+        });
         return (hex, hers is not null);
     }
 

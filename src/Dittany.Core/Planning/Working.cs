@@ -44,7 +44,8 @@ internal static class Working
                 ?? ground.Drawn.HoopLimit, workshop.HoopsMm, Holding.SchoolOf(workshop.Habit("hold")),
             workshop.Habit("tension"), workshop.Habit("layers"), hersSchool, hersSize,
             (hersSchool ?? workshop.Habit("hold")) != "in-hand" ? overrules.For("hoop.tension") : null,
-            ground.Cloth.Lined ? overrules.For("hoop.layers") : null) { Budget = ground.Budget, Called = called });
+            ground.Cloth.Lined ? overrules.For("hoop.layers") : null)
+        { Budget = ground.Budget, Called = called });
     }
 
     /// <summary>Skimming wants cloth that gives: in the hand, or slack in the hoop.</summary>
@@ -166,8 +167,12 @@ internal static class Working
             w.Way.Order.Where(o => o.Turned).Select(o => o.Index).ToHashSet());
         return turned.Count == 0
             ? elements
-            : elements.Select(e => e with { Parts = e.Parts.Select((p, i) => turned.TryGetValue((e.Id, i), out var turns) ? p
-                with { Stitches = p.Stitches.Turned(turns.Contains) } : p).ToArray() }).ToArray();
+            : elements.Select(e => e with
+            {
+                Parts = e.Parts.Select((p, i) => turned.TryGetValue((e.Id, i), out var turns) ? p
+                with
+                { Stitches = p.Stitches.Turned(turns.Contains) } : p).ToArray()
+            }).ToArray();
     }
 
     private const string NeedleOf = "needle.size";

@@ -63,8 +63,11 @@ public static class WorkshopChanges
                 return (workshop with { Paper = value }, null);
             case "hoopsMm":
                 var hoops = words.Select(Number).ToArray();
-                return hoops.All(h => h is not null) ? (workshop with { HoopsMm = hoops.Select(h =>
-                    h!.Value).Distinct().Order().ToArray() }, null)
+                return hoops.All(h => h is not null) ? (workshop with
+                {
+                    HoopsMm = hoops.Select(h =>
+                    h!.Value).Distinct().Order().ToArray()
+                }, null)
                     : Fault("#/stash/hoopsMm", value, "a list of sizes", "nominal millimetres, such as 102 127");
             default:
                 if (!member.StartsWith(HabitPrefix, StringComparison.Ordinal))
@@ -73,8 +76,12 @@ public static class WorkshopChanges
                         "Use one of the members of a workshop."));
                 }
 
-                return (workshop with { Habits = new Dictionary<string,
-                    string>(workshop.Habits, StringComparer.Ordinal) { [member[HabitPrefix.Length..]] = value } }, null);
+                return (workshop with
+                {
+                    Habits = new Dictionary<string,
+                    string>(workshop.Habits, StringComparer.Ordinal)
+                    { [member[HabitPrefix.Length..]] = value }
+                }, null);
         }
     }
 

@@ -56,8 +56,13 @@ public static class FindIt
     /// How true each kind of line is found, one standard deviation in mm, and how sure a tape is: a fixed part and a share of the distance
     /// (from memory).
     /// </summary>
-    private static readonly Dictionary<Found, double> Truth = new() { [Found.Edge] = 0.5, [Found.Stitching] = 0.6, [Found.Seam] = 1.0,
-        [Found.Fold] = 0.8 };
+    private static readonly Dictionary<Found, double> Truth = new()
+    {
+        [Found.Edge] = 0.5,
+        [Found.Stitching] = 0.6,
+        [Found.Seam] = 1.0,
+        [Found.Fold] = 0.8
+    };
 
     private const double TapeMm = 0.4;
     private const double TapeShare = 0.003;
@@ -128,7 +133,8 @@ public static class FindIt
             }
 
             steps.AddRange(Steps(from, zone, baseCentre, widthMm, called, knit).Select(step => wordings.Count == 1 ? step : step
-                with { Text = $"“{words}”: {step.Text}" }));
+                with
+            { Text = $"“{words}”: {step.Text}" }));
         }
 
         return steps;

@@ -88,7 +88,8 @@ public static class LetterStitching
 
         var half = new Pt(Tolerance.DroppedBelowMm * 0.6, 0);
         return spec.Pair.Stitch.Sew(new Shape(string.Empty, Line: new Stroke([Curve.Line(middle - half, middle + half)], false)),
-            new SewingBy(spec))! with { Dot = true };
+            new SewingBy(spec))! with
+        { Dot = true };
     }
 
     /// <summary>

@@ -15,6 +15,10 @@ public sealed record StitchFacts(bool Knit, bool Pile, bool DarkAndBusy, string 
         new(cloth.Kind.Knit, cloth.Pile != Materials.Pile.None, cloth.Dark && cloth.Busy, letter, split, chain);
 
     /// <summary>Whether the workshop has a school of its own for the strands of a stitch.</summary>
-    public bool HasSchoolOf(string stitch) => stitch switch { "split" => SplitSchool != "any", "chain" => ChainSchool != "two-or-three",
-        _ => false };
+    public bool HasSchoolOf(string stitch) => stitch switch
+    {
+        "split" => SplitSchool != "any",
+        "chain" => ChainSchool != "two-or-three",
+        _ => false
+    };
 }

@@ -184,7 +184,8 @@ public static class CuttingRoom
                 ["The habit of how you cut your thread."],
             new[] { 300.0, 450, 600 }.Select(mm => Cut(doubled ? 2 * mm : mm)).Where(c =>
                 double.Parse(c.ChoiceId, CultureInfo.InvariantCulture) <= MostCutMm).ToArray())
-                with { NotFollowed = folding is null ? null : [folding] };
+                with
+        { NotFollowed = folding is null ? null : [folding] };
         return cutting with { Decisions = [decision, startDecision, finishDecision] };
 
         static Choice Cut(double mm) => new(mm.ToString(CultureInfo.InvariantCulture), $"Cut {Say.Cm(mm / 10)}");
@@ -236,9 +237,9 @@ public static class CuttingRoom
             ["Your habit of beginning and ending threads, or skin behind the work."],
             all.Where(e => Against(e) is null).Select(e => new Choice(e.ChoiceId, e.Name)).ToArray(),
             all.Where(e => Against(e) is not null).Select(e => new RuledOut(e.ChoiceId, e.Name, [Against(e)!])).ToArray()) with
-            {
-                NotFollowed = hers is null && own != usual ? [$"{usual.Name}, your habit, is not followed: {Say.Lower(Against(usual)!)}"]
+        {
+            NotFollowed = hers is null && own != usual ? [$"{usual.Name}, your habit, is not followed: {Say.Lower(Against(usual)!)}"]
                     : null,
-            });
+        });
     }
 }

@@ -58,8 +58,13 @@ public static class ThreadRoom
         bool whipped, string? hers)
     {
         var usual = Needles.For(strands, cloth);
-        var own = school switch { "finer" => Needles.Beside(usual, finer: true), "larger" => Needles.Beside(usual, finer: false), _ =>
-            usual };
+        var own = school switch
+        {
+            "finer" => Needles.Beside(usual, finer: true),
+            "larger" => Needles.Beside(usual, finer: false),
+            _ =>
+            usual
+        };
         var taken = hers is null ? own : Needles.Find(hers)!;
         var because = new List<Told>
         {

@@ -68,8 +68,13 @@ public static partial class SaidDay
             return monday.AddDays(7 + (((int)day + 6) % 7));
         }
 
-        return Coming(day, today).AddDays(found.Groups["on"].Value switch { "week" => 7, "fortnight" => 14, _ =>
-            found.Groups["before"].Value switch { "a week on" => 7, "a fortnight on" => 14, _ => 0 } });
+        return Coming(day, today).AddDays(found.Groups["on"].Value switch
+        {
+            "week" => 7,
+            "fortnight" => 14,
+            _ =>
+            found.Groups["before"].Value switch { "a week on" => 7, "a fortnight on" => 14, _ => 0 }
+        });
     }
 
     private static DateOnly? Span(string words, DateOnly today)

@@ -90,12 +90,18 @@ public static class TransferWork
         {
             if (method.Id is not "film-traced" and not "stick-on-sheet")
             {
-                work[^1] = work[^1] with { Steps = [.. work[^1].Steps,
-                    "Lay plain film over the marks, to keep the stitches out of the pile, and tack it round the edge."] };
+                work[^1] = work[^1] with
+                {
+                    Steps = [.. work[^1].Steps,
+                    "Lay plain film over the marks, to keep the stitches out of the pile, and tack it round the edge."]
+                };
             }
 
-            work[^1] = work[^1] with { Uses = [.. work[^1].Uses ?? [], area("water-soluble film"), .. tacked || method.Id != "film-traced"
-                ? [tackingThread] : Array.Empty<Use>()] };
+            work[^1] = work[^1] with
+            {
+                Uses = [.. work[^1].Uses ?? [], area("water-soluble film"), .. tacked || method.Id != "film-traced"
+                ? [tackingThread] : Array.Empty<Use>()]
+            };
         }
 
         return work;

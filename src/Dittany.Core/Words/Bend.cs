@@ -135,7 +135,8 @@ internal sealed class Bend
         var ys = setting.Lines.SelectMany(l => l).Select(p => p.Y).ToArray();
         var off = new Pt(0, ((ys.Min() + ys.Max()) / 2) - setting.MiddleFromOrigin.Y);
         return stands == Stands.OnMiddle ? Moved(setting, off * -1) with { MiddleFromOrigin = default } : setting
-            with { MiddleFromOrigin = setting.MiddleFromOrigin + off };
+            with
+        { MiddleFromOrigin = setting.MiddleFromOrigin + off };
     }
 
     private static Setting Moved(Setting setting, Pt by) => setting with

@@ -90,8 +90,15 @@ public static class PlainCapitals
     private sealed class Capitals() : DrawnHand("plain-capitals", "Small plain capitals",
         "Wide capitals and figures without a flourish: dates and short lines stay open when they are small.", Letters, UprightHand.Marks)
     {
-        private static readonly Dictionary<string, string> AsCapital = new(StringComparer.Ordinal) { ["ß"] = "ẞ", ["ı"] = "I", ["ȷ"] = "J",
-            ["ŉ"] = "N", ["ſ"] = "S", ["ĸ"] = "K" };
+        private static readonly Dictionary<string, string> AsCapital = new(StringComparer.Ordinal)
+        {
+            ["ß"] = "ẞ",
+            ["ı"] = "I",
+            ["ȷ"] = "J",
+            ["ŉ"] = "N",
+            ["ſ"] = "S",
+            ["ĸ"] = "K"
+        };
 
         /// <summary>A small letter is written as its capital, and keeps its own name.</summary>
         protected override Glyph? DrawnAs(string letter)

@@ -27,8 +27,14 @@ public sealed class Svg : IDisposable
     {
         _format = decimals == 0 ? "0" : $"0.{new string('#', decimals)}";
         _writer = XmlWriter.Create(
-            _text, new XmlWriterSettings { OmitXmlDeclaration = true, CheckCharacters = false,
-                ConformanceLevel = ConformanceLevel.Fragment, Indent = lines, NewLineChars = "\n" });
+            _text, new XmlWriterSettings
+            {
+                OmitXmlDeclaration = true,
+                CheckCharacters = false,
+                ConformanceLevel = ConformanceLevel.Fragment,
+                Indent = lines,
+                NewLineChars = "\n"
+            });
     }
 
     /// <summary>A number not given before in this drawing.</summary>

@@ -33,8 +33,16 @@ public static class SvgDrawing
     private const double DotShare = 0.025;
 
     /// <summary>Millimetres to a unit of length (CSS Values and Units: an inch has 96 px, 72 pt, 6 pc).</summary>
-    private static readonly Dictionary<string, double> Units = new(StringComparer.OrdinalIgnoreCase) { ["mm"] = 1, ["cm"] = 10,
-        ["in"] = 25.4, ["px"] = 25.4 / 96, ["pt"] = 25.4 / 72, ["pc"] = 25.4 / 6, [""] = 25.4 / 96 };
+    private static readonly Dictionary<string, double> Units = new(StringComparer.OrdinalIgnoreCase)
+    {
+        ["mm"] = 1,
+        ["cm"] = 10,
+        ["in"] = 25.4,
+        ["px"] = 25.4 / 96,
+        ["pt"] = 25.4 / 72,
+        ["pc"] = 25.4 / 6,
+        [""] = 25.4 / 96
+    };
 
     private static readonly Regex NumberPattern = new(@"[+-]?(?:\d+\.?\d*|\.\d+)(?:[eE][+-]?\d+)?",
         RegexOptions.CultureInvariant | RegexOptions.NonBacktracking);
@@ -50,8 +58,15 @@ public static class SvgDrawing
                 $"The drawing has {Say.Number(svg.Length / 1048576.0)} MB, and {MostBytes >> 20} is the most: simplify it first.");
         }
 
-        var settings = new XmlReaderSettings { DtdProcessing = DtdProcessing.Prohibit, XmlResolver = null,
-            MaxCharactersInDocument = MostBytes, IgnoreComments = true, IgnoreProcessingInstructions = true, CloseInput = true };
+        var settings = new XmlReaderSettings
+        {
+            DtdProcessing = DtdProcessing.Prohibit,
+            XmlResolver = null,
+            MaxCharactersInDocument = MostBytes,
+            IgnoreComments = true,
+            IgnoreProcessingInstructions = true,
+            CloseInput = true
+        };
         try
         {
             using var reader = XmlReader.Create(new MemoryStream(svg), settings);
@@ -229,11 +244,22 @@ public static class SvgDrawing
                         Skip();
                         break;
                     default:
-                        Note(reader.LocalName switch { "text" or "tspan" => "letters", "image" => "a picture", "use" or "symbol" =>
-                            "a repeated part", "style" => "a style sheet", "script" => "a script",
+                        Note(reader.LocalName switch
+                        {
+                            "text" or "tspan" => "letters",
+                            "image" => "a picture",
+                            "use" or "symbol" =>
+                            "a repeated part",
+                            "style" => "a style sheet",
+                            "script" => "a script",
                             "linearGradient" or "radialGradient" or "pattern" => "a gradient or pattern",
-                            "clipPath" or "mask" or "filter" => "a mask or filter", "defs" => "definitions", "foreignObject" =>
-                            "foreign content", "animate" or "animateTransform" or "set" => "a movement", var other => $"<{other}>" });
+                            "clipPath" or "mask" or "filter" => "a mask or filter",
+                            "defs" => "definitions",
+                            "foreignObject" =>
+                            "foreign content",
+                            "animate" or "animateTransform" or "set" => "a movement",
+                            var other => $"<{other}>"
+                        });
                         Skip();
                         break;
                 }

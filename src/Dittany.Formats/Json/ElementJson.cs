@@ -17,8 +17,12 @@ internal static class ElementJson
     private static readonly string[] OfBoth = ["id", "kind", "widthMm", "stitch", "strands", "colour", "arrangement", "centreMm", "motif",
         "turnDegrees"];
 
-    private static readonly Dictionary<string, FigureKind> Kinds = new(StringComparer.Ordinal) { ["line"] = FigureKind.Line,
-        ["shape"] = FigureKind.Shape, ["dot"] = FigureKind.Dot };
+    private static readonly Dictionary<string, FigureKind> Kinds = new(StringComparer.Ordinal)
+    {
+        ["line"] = FigureKind.Line,
+        ["shape"] = FigureKind.Shape,
+        ["dot"] = FigureKind.Dot
+    };
 
     /// <summary>Elements of the document; <c>Places</c> gives for each wording, then for each motif, its number in the document.</summary>
     public static (List<WordingAsked> Words, List<MotifAsked> Motifs, IReadOnlyList<int> Places) Read(Dictionary<string, JsonElement> top,

@@ -41,7 +41,8 @@ public static class FormJson
 
     /// <summary>Where a face is folded over, by the names it is written with.</summary>
     public static IReadOnlyDictionary<string, FoldSide> Folds { get; } = new Dictionary<string,
-        FoldSide>(StringComparer.Ordinal) { ["top"] = FoldSide.Top, ["bottom"] = FoldSide.Bottom };
+        FoldSide>(StringComparer.Ordinal)
+    { ["top"] = FoldSide.Top, ["bottom"] = FoldSide.Bottom };
 
     private static readonly string[] OfFace = ["outlineMm", "zones", "obstacles", "openingMm", "folded", "picture", "withinMm"];
 
@@ -49,8 +50,12 @@ public static class FormJson
     public static string Write(OwnForm form, bool indented = false)
     {
         using var stream = new MemoryStream();
-        using (var w = new Utf8JsonWriter(stream, new JsonWriterOptions { Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
-            Indented = indented, NewLine = "\n" }))
+        using (var w = new Utf8JsonWriter(stream, new JsonWriterOptions
+        {
+            Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
+            Indented = indented,
+            NewLine = "\n"
+        }))
         {
             Write(w, form);
         }

@@ -191,7 +191,8 @@ public static class JobJson
         var unread = seen.Contains("#/item") || seen.Contains("#/item/form");
         var ownUnread = seen.Any(s => s.StartsWith("#/item/own", StringComparison.Ordinal));
         faults.Faults.AddRange(JobCheck.Faults(job, shop, library).Select(x => x
-            with { Pointer = InDocument(x.Pointer, places) }).Where(x => !seen.Contains(x.Pointer)
+            with
+        { Pointer = InDocument(x.Pointer, places) }).Where(x => !seen.Contains(x.Pointer)
             && !(unread && x.Pointer == "#/item/form") && !(ownUnread && x.Pointer.StartsWith("#/item", StringComparison.Ordinal))
             && !(seen.Any(s => s.StartsWith("#/elements", StringComparison.Ordinal)) && x.Pointer == "#/elements")));
         return faults.Faults.Count == 0 ? new ReadJob(job, shop, []) : new ReadJob(null, null, faults.Faults);

@@ -9,7 +9,8 @@ namespace Dittany.Formats.Json;
 internal static class Names
 {
     public static readonly Dictionary<string, Core.Measures.Units> Units = new(
-        StringComparer.Ordinal) { ["centimetres"] = Core.Measures.Units.Centimetres, ["inches"] = Core.Measures.Units.Inches };
+        StringComparer.Ordinal)
+    { ["centimetres"] = Core.Measures.Units.Centimetres, ["inches"] = Core.Measures.Units.Inches };
     public static readonly Dictionary<string, Core.Time.Stage> Stages = new(StringComparer.Ordinal)
     {
         ["planned"] = Core.Time.Stage.Planned,
@@ -21,18 +22,44 @@ internal static class Names
         ["to-finish"] = Core.Time.Stage.ToFinish,
         ["finished"] = Core.Time.Stage.Finished,
     };
-    public static readonly Dictionary<string, Opacity> Opacities = new(StringComparer.Ordinal) { ["sheer"] = Opacity.Sheer,
-        ["translucent"] = Opacity.Translucent, ["opaque"] = Opacity.Opaque };
-    public static readonly Dictionary<string, Pile> Piles = new(StringComparer.Ordinal) { ["none"] = Pile.None, ["short"] = Pile.Short,
-        ["deep"] = Pile.Deep };
-    public static readonly Dictionary<string, IronLimit> Irons = new(StringComparer.Ordinal) { ["none"] = IronLimit.None,
-        ["one-dot"] = IronLimit.OneDot, ["two-dots"] = IronLimit.TwoDots, ["three-dots"] = IronLimit.ThreeDots };
-    public static readonly Dictionary<string, Skill> Skills = new(StringComparer.Ordinal) { ["learner"] = Skill.Learner,
-        ["practised"] = Skill.Practised, ["expert"] = Skill.Expert };
-    public static readonly Dictionary<string, School> Schools = new(StringComparer.Ordinal) { ["hoop"] = School.Hoop,
-        ["frame"] = School.Frame, ["in-hand"] = School.InHand };
-    public static readonly Dictionary<string, FloatKind> Floats = new(StringComparer.Ordinal) { ["none"] = FloatKind.None,
-        ["straight"] = FloatKind.Straight, ["carried"] = FloatKind.Carried, ["new-thread"] = FloatKind.NewThread };
+    public static readonly Dictionary<string, Opacity> Opacities = new(StringComparer.Ordinal)
+    {
+        ["sheer"] = Opacity.Sheer,
+        ["translucent"] = Opacity.Translucent,
+        ["opaque"] = Opacity.Opaque
+    };
+    public static readonly Dictionary<string, Pile> Piles = new(StringComparer.Ordinal)
+    {
+        ["none"] = Pile.None,
+        ["short"] = Pile.Short,
+        ["deep"] = Pile.Deep
+    };
+    public static readonly Dictionary<string, IronLimit> Irons = new(StringComparer.Ordinal)
+    {
+        ["none"] = IronLimit.None,
+        ["one-dot"] = IronLimit.OneDot,
+        ["two-dots"] = IronLimit.TwoDots,
+        ["three-dots"] = IronLimit.ThreeDots
+    };
+    public static readonly Dictionary<string, Skill> Skills = new(StringComparer.Ordinal)
+    {
+        ["learner"] = Skill.Learner,
+        ["practised"] = Skill.Practised,
+        ["expert"] = Skill.Expert
+    };
+    public static readonly Dictionary<string, School> Schools = new(StringComparer.Ordinal)
+    {
+        ["hoop"] = School.Hoop,
+        ["frame"] = School.Frame,
+        ["in-hand"] = School.InHand
+    };
+    public static readonly Dictionary<string, FloatKind> Floats = new(StringComparer.Ordinal)
+    {
+        ["none"] = FloatKind.None,
+        ["straight"] = FloatKind.Straight,
+        ["carried"] = FloatKind.Carried,
+        ["new-thread"] = FloatKind.NewThread
+    };
 
     public static string Of<T>(IReadOnlyDictionary<string, T> names, T value)
         where T : struct => names.First(n => EqualityComparer<T>.Default.Equals(n.Value, value)).Key;

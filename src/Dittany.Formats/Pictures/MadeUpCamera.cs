@@ -106,8 +106,14 @@ public sealed class MadeUpCamera : IPhoneCamera
 
         Fill(canvas, scene.Item.Select(p => Seen(scene.Pose, p + new Pt(3, 4), 0)), new SKColor(0, 0, 0, 60));
         Fill(canvas, scene.Item.Select(p => Seen(scene.Pose, p, 0)), SKColor.Parse(scene.Colour));
-        using var seam = new SKPaint { Color = new SKColor(0x5b, 0x4c, 0x33), IsAntialias = true, Style = SKPaintStyle.Stroke,
-            StrokeWidth = 4, PathEffect = SKPathEffect.CreateDash([18, 10], 0) };
+        using var seam = new SKPaint
+        {
+            Color = new SKColor(0x5b, 0x4c, 0x33),
+            IsAntialias = true,
+            Style = SKPaintStyle.Stroke,
+            StrokeWidth = 4,
+            PathEffect = SKPathEffect.CreateDash([18, 10], 0)
+        };
         foreach (var line in scene.Seams)
         {
             canvas.DrawLine(On(Seen(scene.Pose, line[0], 0)), On(Seen(scene.Pose, line[1], 0)), seam);

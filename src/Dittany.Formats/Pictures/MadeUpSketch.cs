@@ -30,8 +30,15 @@ public static class MadeUpSketch
         var canvas = surface.Canvas;
         canvas.Clear(new SKColor(0xf6, 0xf2, 0xe6));
         canvas.Scale((float)PxPerMm);
-        using var pencil = new SKPaint { Color = new SKColor(0x45, 0x48, 0x4c, 0xd8), IsAntialias = true, Style = SKPaintStyle.Stroke,
-            StrokeWidth = PencilMm, StrokeCap = SKStrokeCap.Round, StrokeJoin = SKStrokeJoin.Round };
+        using var pencil = new SKPaint
+        {
+            Color = new SKColor(0x45, 0x48, 0x4c, 0xd8),
+            IsAntialias = true,
+            Style = SKPaintStyle.Stroke,
+            StrokeWidth = PencilMm,
+            StrokeCap = SKStrokeCap.Round,
+            StrokeJoin = SKStrokeJoin.Round
+        };
         foreach (var part in Lines.Parts)
         {
             if (part.Kind == FigureKind.Dot)

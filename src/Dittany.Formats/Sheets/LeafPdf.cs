@@ -120,6 +120,13 @@ public static class LeafPdf
     private static SKPoint At(Pt p) => new((float)p.X, (float)p.Y);
 
     private static SKPaint Pen(double widthMm, string colour) =>
-        new() { Color = SKColor.Parse(colour), StrokeWidth = (float)widthMm, IsStroke = true, IsAntialias = true,
-            StrokeCap = SKStrokeCap.Butt, StrokeJoin = SKStrokeJoin.Round };
+        new()
+        {
+            Color = SKColor.Parse(colour),
+            StrokeWidth = (float)widthMm,
+            IsStroke = true,
+            IsAntialias = true,
+            StrokeCap = SKStrokeCap.Butt,
+            StrokeJoin = SKStrokeJoin.Round
+        };
 }

@@ -10,8 +10,12 @@ public static class Typesetting
 
     /// <summary>A font in mm. Sizes are so small that whole-pixel advances would close the spaces between words.</summary>
     internal static SKFont Font(bool heading, double sizeMm) =>
-        new((heading ? HeadingFace : ReadingFace).Value, (float)sizeMm) { Subpixel = true, LinearMetrics = true,
-            Hinting = SKFontHinting.None };
+        new((heading ? HeadingFace : ReadingFace).Value, (float)sizeMm)
+        {
+            Subpixel = true,
+            LinearMetrics = true,
+            Hinting = SKFontHinting.None
+        };
 
     /// <summary>Width of words on one line, mm.</summary>
     public static double WidthMm(string text, double sizeMm, bool heading = false)

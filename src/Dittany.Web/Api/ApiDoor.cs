@@ -43,8 +43,14 @@ public static class ApiDoor
             ["shelf"] = Catalogue.NameOf(f.Shelf),
             ["faces"] = Named(f.Build(f.Sizes[0]).Select(d => (d.Face.Id, d.Face.Name))),
             ["measures"] = new JsonArray(new[] { f.Width, f.Height }.Select(m =>
-                (JsonNode)new JsonObject { ["id"] = m.Id, ["name"] = m.Name, ["how"] = m.How, ["leastMm"] = m.LeastMm,
-                ["mostMm"] = m.MostMm }).ToArray()),
+                (JsonNode)new JsonObject
+                {
+                    ["id"] = m.Id,
+                    ["name"] = m.Name,
+                    ["how"] = m.How,
+                    ["leastMm"] = m.LeastMm,
+                    ["mostMm"] = m.MostMm
+                }).ToArray()),
             ["usualSize"] = f.UsualSize,
             ["usualCloth"] = f.UsualCloth,
             ["usualWearer"] = f.UsualWearer,
@@ -60,8 +66,13 @@ public static class ApiDoor
         {
             ["id"] = m.Id,
             ["name"] = m.Name,
-            ["counted"] = m.Counted is { } c ? new JsonObject { ["what"] = c.What, ["least"] = c.Least, ["usual"] = c.Usual,
-                ["most"] = c.Most } : null,
+            ["counted"] = m.Counted is { } c ? new JsonObject
+            {
+                ["what"] = c.What,
+                ["least"] = c.Least,
+                ["usual"] = c.Usual,
+                ["most"] = c.Most
+            } : null,
         })));
         api.MapGet("/stitches", () => List(Book.All.Select(s => new JsonObject
         {

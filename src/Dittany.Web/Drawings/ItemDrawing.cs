@@ -90,8 +90,15 @@ internal static class ItemDrawing
     /// </summary>
     private static void Weave(Svg svg, Look look, string id, string darker, string lighter, double px)
     {
-        var coarse = look.Structure switch { Structure.Canvas => 1.35, Structure.Waffle => 2.4, Structure.Rib => 1.4, Structure.Satin =>
-            1.2, _ => 1.0 };
+        var coarse = look.Structure switch
+        {
+            Structure.Canvas => 1.35,
+            Structure.Waffle => 2.4,
+            Structure.Rib => 1.4,
+            Structure.Satin =>
+            1.2,
+            _ => 1.0
+        };
         var size = Math.Max(1.6, 3 * px) * coarse;
         var (q, h) = (size / 4, size / 2);
         svg.Open("defs")

@@ -62,12 +62,18 @@ public static class Demo
     {
         var (pinafore, _) = HandMeasured.Measure(
             "new", "Ida’s pinafore", "trapezoid", new Dictionary<string,
-                double>(StringComparer.Ordinal) { ["top"] = 190, ["bottom"] = 420, ["height"] = 460, ["hem"] = 14 });
+                double>(StringComparer.Ordinal)
+            { ["top"] = 190, ["bottom"] = 420, ["height"] = 460, ["hem"] = 14 });
         Pt[] bib = [new(135, 20), new(285, 20), new(320, 150), new(100, 150)];
         Pt[] skirt = [new(80, 200), new(340, 200), new(370, 420), new(50, 420)];
         await cupboard.Add(
-            (pinafore! with { Cloth = "twill", Colour = "#b9ccd4", Wearer = "child",
-                Faces = [pinafore.First, pinafore.First.Behind("back", "back")] }).With(pinafore.First with
+            (pinafore! with
+            {
+                Cloth = "twill",
+                Colour = "#b9ccd4",
+                Wearer = "child",
+                Faces = [pinafore.First, pinafore.First.Behind("back", "back")]
+            }).With(pinafore.First with
             {
                 Zones = [new OwnZone("bib", "bib", bib), new OwnZone("skirt", "front of the skirt", skirt)],
                 Obstacles = [.. pinafore.First.Obstacles, new OwnObstacle("button-1", "button", ObstacleKind.ButtonEdge,
@@ -114,9 +120,12 @@ public static class Demo
         var picture = await cupboard.Keep(PictureFile.Take(MadeUpSketch.Render()).Picture!);
         var empty = new Tracing("Bird from a postcard", picture, MadeUpSketch.WidthMm, MadeUpSketch.HeightMm, []);
         var begun = (await tracings.Begin(empty)).Kept!;
-        await tracings.Change(begun.Id, empty with { Lines = MadeUpSketch.Lines.Parts.Take(3).Select(p =>
+        await tracings.Change(begun.Id, empty with
+        {
+            Lines = MadeUpSketch.Lines.Parts.Take(3).Select(p =>
             empty.Drawn(p.Role, p.Kind == FigureKind.Dot ? [p.Middle] : p.Kind == FigureKind.Shape ? [.. p.Line, p.Line[0]]
-            : p.Line)).ToArray() }, begun.Revision, "Traced");
+            : p.Line)).ToArray()
+        }, begun.Revision, "Traced");
     }
 
     /// <summary>Stores the pieces where none are stored; what is begun was read back first.</summary>

@@ -60,8 +60,11 @@ public class DesignTests
         var seen = new Design([stem, Square("petal", 40, 0, 20, 1)]).Visible().Shapes.Where(s => s.Line is not null).ToArray();
         Assert.Equal(["stem", "stem~1"], seen.Select(s => s.Id));
         Assert.Equal([40.0, 40.0], seen.Select(s => Math.Round(Polyline.Length(s.Line!.Flatten(0.01)), 3)));
-        Assert.Equal(new Pt(40, 10), seen[0].Line!.End with { X = Math.Round(seen[0].Line!.End.X, 3),
-            Y = Math.Round(seen[0].Line!.End.Y, 6) });
+        Assert.Equal(new Pt(40, 10), seen[0].Line!.End with
+        {
+            X = Math.Round(seen[0].Line!.End.X, 3),
+            Y = Math.Round(seen[0].Line!.End.Y, 6)
+        });
     }
 
     /// <summary>

@@ -22,7 +22,8 @@ public class EffortTests
         var woven = new Pace(ThreadAndHoopTests.ClothOf("linen"), Skill.Expert, false);
         Assert.Equal(46.7, EffortRoom.StitchingMinutes(350 * 8, woven), 1);
         var knit = EffortRoom.Stitching(350 * 8, 7 * 3.5, ["Hoop.", "Move the hoop."], woven
-            with { Cloth = ThreadAndHoopTests.ClothOf("baby-interlock") });
+            with
+        { Cloth = ThreadAndHoopTests.ClothOf("baby-interlock") });
         Assert.Equal([8, 56, 24.5], knit.Work.SelectMany(o => o.By).Select(s => Math.Round(s.Minutes, 1)));
     }
 

@@ -192,9 +192,12 @@ public class CurveTests
         Assert.Empty(Figure.Empty.Within(10, 10).Parts);
     }
 
-    private static Arbitrary<Pt> Places() => (from x in Gen.Choose(-1000, 1000) from y in Gen.Choose(-1000, 1000) select new Pt(x / 10.0,
+    private static Arbitrary<Pt> Places() => (from x in Gen.Choose(-1000, 1000)
+                                              from y in Gen.Choose(-1000, 1000)
+                                              select new Pt(x / 10.0,
         y / 10.0)).ToArbitrary();
 
-    private static Arbitrary<Curve> Curves() => (from p in Places().Generator.ArrayOf(4) select new Curve(p[0], p[1], p[2],
+    private static Arbitrary<Curve> Curves() => (from p in Places().Generator.ArrayOf(4)
+                                                 select new Curve(p[0], p[1], p[2],
         p[3])).ToArbitrary();
 }

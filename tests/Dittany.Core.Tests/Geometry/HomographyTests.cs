@@ -17,8 +17,10 @@ public class HomographyTests
     {
         var map = Homography.Of(Square.Zip(quad).ToArray())!;
         var far = from x in new[] { 0, 0.25, 0.5, 1 } from y in new[] { 0, 0.4, 1 } select map.Map(new Pt(x, y)).To(Heckbert(quad, x, y));
-        var back = from x in new[] { 0.1, 0.9 } from y in new[] { 0.2,
-            0.7 } select map.Inverse().Map(map.Map(new Pt(x, y))).To(new Pt(x, y));
+        var back = from x in new[] { 0.1, 0.9 }
+                   from y in new[] { 0.2,
+            0.7 }
+                   select map.Inverse().Map(map.Map(new Pt(x, y))).To(new Pt(x, y));
         return (far.Max() < 1e-6 && back.Max() < 1e-9).Label($"{far.Max()} {back.Max()}");
     });
 

@@ -197,7 +197,9 @@ public class RegionTests
         select Enumerable.Range(0, corners).Select(i => new Pt(x + (radii[i] * Math.Cos(Math.Tau * i / corners)), y
             + (radii[i] * Math.Sin(Math.Tau * i / corners)))).ToArray()).ToArbitrary();
 
-    private static Arbitrary<Pt> Places() => (from x in Gen.Choose(-1500, 1500) from y in Gen.Choose(-1500, 1500) select new Pt(x / 10.0,
+    private static Arbitrary<Pt> Places() => (from x in Gen.Choose(-1500, 1500)
+                                              from y in Gen.Choose(-1500, 1500)
+                                              select new Pt(x / 10.0,
         y / 10.0)).ToArbitrary();
 
     /// <summary>

@@ -155,8 +155,11 @@ public class OwnFormTests
         // A place pulled away from its usual anchor has another.
         var zone = front.Zones[0];
         var (x, y) = (zone.RingMm.Min(p => p.X), zone.RingMm.Min(p => p.Y));
-        var moved = OwnForms.AsForm(copy.With(front with { Zones = [zone
-            with { RingMm = [new(x, y), new(x + 30, y), new(x + 30, y + 20), new(x, y + 20)] }] })).At("own").Zones[0];
+        var moved = OwnForms.AsForm(copy.With(front with
+        {
+            Zones = [zone
+            with { RingMm = [new(x, y), new(x + 30, y), new(x + 30, y + 20), new(x, y + 20)] }]
+        })).At("own").Zones[0];
         Assert.True(Region.Of(moved.Ring).OutsideBy(moved.Usual.AnchorMm) <= 0);
     }
 
@@ -262,7 +265,9 @@ public class OwnFormTests
         var taken = drawn.Obstacles.Sum(o => Region.Of(o.Ring).Offset(Clearances.For(o.Kind)).AreaMm2);
         var lost = ring.Offset(-zone.EdgeAllowanceMm).AreaMm2 - field.AreaMm2;
         var plan = Jobs.Plan(Jobs.On(form.Id, "om", w => w
-            with { CapHeightMm = 6, CentreMm = new Pt(form.First.OutlineMm.Min(p => p.X) - 40, 0) }) with { Own = form });
+            with
+        { CapHeightMm = 6, CentreMm = new Pt(form.First.OutlineMm.Min(p => p.X) - 40, 0) }) with
+        { Own = form });
         var told = plan.Elements[0].Concerns.SingleOrDefault(c => c.What == "overflows");
         var rooms = plan.Elements[0].Parts.Select(p => p.LineWidthMm).Distinct().ToDictionary(w => w, w => field.Offset(-w / 2));
         var really = plan.Elements[0].Parts.SelectMany(p =>

@@ -80,8 +80,12 @@ public class SizeTests
         Assert.Equal((480, 690), (both.WidthMm, both.HeightMm));
         Assert.Null(TeaTowel.Form.Scaled(null, null));
 
-        var plan = Jobs.Plan(Jobs.On("t-shirt-adult") with { MeasuredMm = new Dictionary<string,
-            double>(StringComparer.Ordinal) { ["chest"] = 510 } });
+        var plan = Jobs.Plan(Jobs.On("t-shirt-adult") with
+        {
+            MeasuredMm = new Dictionary<string,
+            double>(StringComparer.Ordinal)
+            { ["chest"] = 510 }
+        });
         Assert.Equal(510, plan.Space.Landmarks.Single(l => l.Id == "hem-stitching") is var hem ? hem.To.X - hem.From.X : 0, 6);
         Assert.Contains("510 mm", string.Join(' ', plan.Decision("item.size")!.Because), StringComparison.Ordinal);
         Assert.True(plan.Decision("item.size")!.Overruled);

@@ -28,7 +28,8 @@ public class UseTests
     public void Skin_shortens_what_lies_behind()
     {
         double Jump(bool skin) => Jobs.Plan(Jobs.On("t-shirt-adult", "Wilhelmina", w => w with { CapHeightMm = 24 })
-            with { Zone = "centre-chest", Use = new StatedUse(NextToSkin: skin) })
+            with
+        { Zone = "centre-chest", Use = new StatedUse(NextToSkin: skin) })
             .Route.Where(r => r.FloatKind == Core.Route.FloatKind.Straight).Select(r => r.FloatMm).DefaultIfEmpty(0).Max();
         Assert.InRange(Jump(true), 0, 5);
         Assert.InRange(Jump(false), 5.01, 10);
@@ -57,7 +58,8 @@ public class UseTests
     {
         string Care(StatedUse? use, string? cloth = null) =>
             Jobs.Plan(Jobs.On("tote", "M", w => w with { Colour = "#4f7358" })
-            with { Use = use, Fabric = cloth is null ? null : new StatedFabric(cloth) }).Care[0];
+            with
+            { Use = use, Fabric = cloth is null ? null : new StatedFabric(cloth) }).Care[0];
         Assert.Contains("40 °C", Care(null, "linen"), StringComparison.Ordinal);
         Assert.Contains("30 °C", Care(null, "satin"), StringComparison.Ordinal);
         Assert.Contains("by hand", Care(new StatedUse(Washed: "by-hand")), StringComparison.Ordinal);
@@ -121,9 +123,11 @@ public class UseTests
 
         Assert.All(WhatIsIt.Questions, q => Assert.All(q.Answers, a => Assert.Contains(Cloths.All, c => a.Agrees(c))));
         Assert.Equal("coated-canvas", WhatIsIt.Guess(new Dictionary<string,
-            string>(StringComparer.Ordinal) { ["water"] = "bead" })[0].Cloth.Id);
+            string>(StringComparer.Ordinal)
+        { ["water"] = "bead" })[0].Cloth.Id);
         Assert.NotEmpty(WhatIsIt.Guess(new Dictionary<string,
-            string>(StringComparer.Ordinal) { ["stretch"] = "much", ["surface"] = "gloss" })[0].Against);
+            string>(StringComparer.Ordinal)
+        { ["stretch"] = "much", ["surface"] = "gloss" })[0].Against);
     }
 
     /// <summary>

@@ -101,8 +101,11 @@ public class TracingTests
         var line = new TracedLine("petal", false, [new(new Pt(10, 10)), new(new Pt(20, 10))]);
         Assert.Equal("name", Assert.Single((Empty with { Name = string.Empty }).Faults()).Member);
         Assert.Equal("width", Assert.Single((Empty with { PictureWidthMm = double.NaN }).Faults()).Member);
-        Assert.Equal("lines", Assert.Single((Empty with { Lines = Enumerable.Repeat(line, Tracing.MostLines
-            + 1).ToArray() }).Faults()).Member);
+        Assert.Equal("lines", Assert.Single((Empty with
+        {
+            Lines = Enumerable.Repeat(line, Tracing.MostLines
+            + 1).ToArray()
+        }).Faults()).Member);
         Assert.Contains("petunia", Assert.Single((Empty with { Lines = [line with { Role = "petunia" }] }).Faults()).Detail,
             StringComparison.Ordinal);
         Assert.Contains("210, 10", Assert.Single((Empty with { Lines = [line with { Points = [new(new Pt(210, 10))] }] }).Faults()).Detail,

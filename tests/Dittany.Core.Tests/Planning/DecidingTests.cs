@@ -87,7 +87,8 @@ public class DecidingTests
     public void What_nobody_asks_for_is_set_aside()
     {
         var overrules = new Overrules(new Dictionary<string,
-            string>(StringComparer.Ordinal) { ["z.last"] = "1", ["a.first"] = "2", ["m.heard"] = "3" });
+            string>(StringComparer.Ordinal)
+        { ["z.last"] = "1", ["a.first"] = "2", ["m.heard"] = "3" });
         Assert.Equal("3", overrules.For("m.heard"));
         Assert.Equal("3", overrules.For("m.heard"));
         Assert.Null(overrules.For("no.such"));

@@ -162,8 +162,11 @@ public class DecisionTests
     [InlineData("cotton-jersey", Core.Materials.Opacity.Opaque, false, 0)]
     public void Odd_facts_are_doubted_and_planned_with(string kind, Core.Materials.Opacity opacity, bool lined, double stretch)
     {
-        var plan = Jobs.Plan(Jobs.Towel() with { Fabric = new StatedFabric(kind, Opacity: opacity, Lined: lined,
-            StretchPercent: stretch) });
+        var plan = Jobs.Plan(Jobs.Towel() with
+        {
+            Fabric = new StatedFabric(kind, Opacity: opacity, Lined: lined,
+            StretchPercent: stretch)
+        });
         Assert.Contains(plan.Cautions, c => c.Text.StartsWith("You say", StringComparison.Ordinal));
     }
 

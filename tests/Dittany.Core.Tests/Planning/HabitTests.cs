@@ -64,8 +64,11 @@ public class HabitTests
         Assert.Contains(habit.Default, habit.Choices.Select(c => c.ChoiceId));
     }
 
-    private static readonly JsonSerializerOptions Whole = new() { NumberHandling = JsonNumberHandling.AllowNamedFloatingPointLiterals,
-        Converters = { new Words() } };
+    private static readonly JsonSerializerOptions Whole = new()
+    {
+        NumberHandling = JsonNumberHandling.AllowNamedFloatingPointLiterals,
+        Converters = { new Words() }
+    };
 
     /// <summary>What is told is written as it reads.</summary>
     private sealed class Words : JsonConverter<Core.Measures.Told>

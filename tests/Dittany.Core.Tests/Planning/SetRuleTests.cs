@@ -31,8 +31,11 @@ public class SetRuleTests
         var set = SetRule.Of(Stocking(), Family, Workshop.Default, Library.Ours);
         foreach (var name in Family)
         {
-            var element = Jobs.Plan(Stocking() with { Elements = [new WordingAsked("name", name, CapHeightMm: set.CapMm,
-                Stitch: set.Pair.Stitch.Id, Strands: set.Pair.Strands)] }).Elements[0];
+            var element = Jobs.Plan(Stocking() with
+            {
+                Elements = [new WordingAsked("name", name, CapHeightMm: set.CapMm,
+                Stitch: set.Pair.Stitch.Id, Strands: set.Pair.Strands)]
+            }).Elements[0];
             Assert.Equal(set.CapMm, element.CapHeightMm);
             Assert.DoesNotContain(element.Concerns, c => c.What is "overflows" or "closes-up" or "touches" or "too-heavy");
         }

@@ -146,8 +146,11 @@ public partial class TellingTests
         var job = Jobs.On(form, "Mimi", e => e with { CapHeightMm = 12 });
         var plan = Jobs.Plan(job);
         var snap = plan.Space.Snaps.First(s => s.Id == id);
-        double Overflow(double y) => Jobs.Plan(job with { Elements = [job.Elements[0]
-            with { CentreMm = new Core.Geometry.Pt(plan.Elements[0].CentreMm.X, y) }] }).Elements[0].OverflowsMm;
+        double Overflow(double y) => Jobs.Plan(job with
+        {
+            Elements = [job.Elements[0]
+            with { CentreMm = new Core.Geometry.Pt(plan.Elements[0].CentreMm.X, y) }]
+        }).Elements[0].OverflowsMm;
         Assert.Equal(0, Overflow(snap.AtMm - (0.1 * way)));
         Assert.True(Overflow(snap.AtMm + (1.0 * way)) > 0);
     }

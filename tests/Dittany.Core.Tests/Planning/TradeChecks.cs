@@ -39,7 +39,8 @@ public class TradeChecks
     public void The_usual_hoop_takes_the_usual_words_on_a_bodysuit(string size, double width, double hoop)
     {
         Job Of(double cap) => Jobs.On("baby-bodysuit", "Wilhelmine", w => w with { CapHeightMm = cap, Rows = 1, Stitch = "backstitch" },
-            ("hoop.size", $"{hoop}")) with { Size = size };
+            ("hoop.size", $"{hoop}")) with
+        { Size = size };
         var plan = Jobs.Plan(Of(AsWideAs(width, Of, Workshop.Default)));
         Assert.Equal(School.Hoop, plan.Hooping.School);
         Assert.InRange(plan.Hooping.Hoops.Count, 1, 2);
@@ -96,8 +97,11 @@ public class TradeChecks
     [InlineData("50,400")]
     public void A_stash_that_holds_nothing_useful(string hoops)
     {
-        var workshop = Workshop.Default with { HoopsMm = hoops.Split(',', StringSplitOptions.RemoveEmptyEntries).Select(h =>
-            double.Parse(h, System.Globalization.CultureInfo.InvariantCulture)).ToArray() };
+        var workshop = Workshop.Default with
+        {
+            HoopsMm = hoops.Split(',', StringSplitOptions.RemoveEmptyEntries).Select(h =>
+            double.Parse(h, System.Globalization.CultureInfo.InvariantCulture)).ToArray()
+        };
         var plan = Jobs.Make(Jobs.On("baby-bodysuit", "Wilhelmine"), workshop);
         Assert.Equal(School.InHand, plan.Hooping.School);
         Assert.Contains("in the hand", string.Join(' ', plan.Decision("hoop.school")!.Because), StringComparison.Ordinal);
@@ -109,8 +113,11 @@ public class TradeChecks
     {
         var crowded = Jobs.Plan(Jobs.On("napkin", "a\nb\nc\nd\ne\nf", w => w with { CapHeightMm = 20 }));
         Assert.Contains(crowded.Elements[0].Concerns, c => c.What == "overflows" && c.Remedies.Count > 0);
-        var sheer = Jobs.Plan(Jobs.On("tote") with { Fabric = new StatedFabric("canvas", Opacity: Core.Materials.Opacity.Sheer,
-            Lined: true) });
+        var sheer = Jobs.Plan(Jobs.On("tote") with
+        {
+            Fabric = new StatedFabric("canvas", Opacity: Core.Materials.Opacity.Sheer,
+            Lined: true)
+        });
         Assert.Contains(sheer.Cautions, c => c.Text.Contains("sheer and lined", StringComparison.Ordinal));
         var stiff = Jobs.Plan(Jobs.On("baby-bodysuit") with { Fabric = new StatedFabric("cotton-jersey", StretchPercent: 0) });
         Assert.Contains(stiff.Cautions, c => c.Text.Contains("does not stretch", StringComparison.Ordinal));

@@ -215,9 +215,12 @@ public class WhatAlwaysHolds
 
         var line = planned.Parts.First(p => p.Role == "letter");
         var (strands, stitch) = (line.Strands, line.Stitch);
-        PlannedElement At(double cap) => Jobs.Make(job with { Elements = [asked
+        PlannedElement At(double cap) => Jobs.Make(job with
+        {
+            Elements = [asked
             with { CapHeightMm = cap, Strands = strands, Stitch = stitch, Rows = asked.Text.Contains('\n', StringComparison.Ordinal) ? null
-            : planned.Rows.Count }] }, workshop).Elements[0];
+            : planned.Rows.Count }]
+        }, workshop).Elements[0];
         Assert.True(At(0.995 * largest).OverflowsMm == 0,
             $"{asked}: {planned.Rows.Count} rows of {largest} with {strands} of {stitch}, and {At(0.995 * largest).OverflowsMm} out at "
                 + $"0.995 of it");

@@ -41,8 +41,11 @@ public class FindItTests
             select Jobs.On(form.Id, "Zoë", w => w with { CentreMm = anchor + new Pt(x / 273.0, y / 251.0) }) with
             {
                 Zone = zone.Id,
-                MeasuredMm = new Dictionary<string, double>(StringComparer.Ordinal) { [form.Width.Id] = Math.Clamp(
-                    size.WidthMm * scale / 100, form.Width.LeastMm, form.Width.MostMm) },
+                MeasuredMm = new Dictionary<string, double>(StringComparer.Ordinal)
+                {
+                    [form.Width.Id] = Math.Clamp(
+                    size.WidthMm * scale / 100, form.Width.LeastMm, form.Width.MostMm)
+                },
             }),
         job =>
         {
@@ -153,6 +156,7 @@ public class FindItTests
         var middle = upright ? (item.Outline.Min(p => p.X) + item.Outline.Max(p => p.X)) / 2
             : (item.Outline.Min(p => p.Y) + item.Outline.Max(p => p.Y)) / 2;
         return upright ? fold with { From = new Pt(middle, fold.From.Y), To = new Pt(middle, fold.To.Y) } : fold
-            with { From = new Pt(fold.From.X, middle), To = new Pt(fold.To.X, middle) };
+            with
+        { From = new Pt(fold.From.X, middle), To = new Pt(fold.To.X, middle) };
     }
 }

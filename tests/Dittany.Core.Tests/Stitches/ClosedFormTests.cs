@@ -57,5 +57,6 @@ public class ClosedFormTests
 
     private static Placed Place(string stitch, double length) =>
         Strokes.Sewn(Strokes.Line(length), StitchSpec.For(new Pair(Book.Find(stitch)!, 3), new StitchSchools())
-            with { WishedMm = Book.Find(stitch)!.Info.UsualLengthMm })!;
+            with
+        { WishedMm = Book.Find(stitch)!.Info.UsualLengthMm })!;
 }

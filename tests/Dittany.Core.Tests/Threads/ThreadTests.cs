@@ -51,8 +51,11 @@ public class ThreadTests
     public void Two_thicknesses_are_two_rows_with_a_needle_each()
     {
         var plan = Planning.Jobs.Make(
-            Jobs.Towel() with { Elements = [new("one", "Bread", Strands: 3, Stitch: "backstitch"),
-                new("two", "Salt", Strands: 1, Stitch: "backstitch")] }, Core.Planning.Workshop.Default);
+            Jobs.Towel() with
+            {
+                Elements = [new("one", "Bread", Strands: 3, Stitch: "backstitch"),
+                new("two", "Salt", Strands: 1, Stitch: "backstitch")]
+            }, Core.Planning.Workshop.Default);
         Assert.Equal([3, 1], plan.Threads.Select(t => t.Strands));
         Assert.Equal(["crewel-7", "crewel-9"], plan.Threads.Select(t => t.Needle));
         Assert.Equal(plan.Route.Max(r => r.Run), plan.Threads.Sum(t => t.Runs));

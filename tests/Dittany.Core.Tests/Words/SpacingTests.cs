@@ -117,7 +117,8 @@ public class SpacingTests
         var concern = plan.Elements[0].Concerns.Single(c => c.What == "too-heavy");
         var stitch = concern.Remedies.Single(r => r.Stitch is not null).Stitch!;
         Assert.DoesNotContain(Jobs.Plan(Jobs.Towel("Mimi", w => w
-            with { CapHeightMm = 10, Stitch = stitch, Strands = 3 })).Elements[0].Concerns, c => c.What == "too-heavy");
+            with
+        { CapHeightMm = 10, Stitch = stitch, Strands = 3 })).Elements[0].Concerns, c => c.What == "too-heavy");
         Assert.Contains(concern.Remedies, r => r.CapHeightMm == 17);
     }
 }

@@ -41,9 +41,12 @@ public sealed class JobsAttack : IAttack
         var item = new JsonObject { ["form"] = form };
         if (random.Next(4) == 0)
         {
-            item["fabric"] = new JsonObject { ["kind"] = Or(random, wild,
+            item["fabric"] = new JsonObject
+            {
+                ["kind"] = Or(random, wild,
                 Hostile.Pick(random, "linen", "baby-interlock", "velvet", "terry"), "moonstuff"),
-                ["colour"] = Or(random, wild, "#27303a", "red") };
+                ["colour"] = Or(random, wild, "#27303a", "red")
+            };
         }
 
         if (random.Next(100) < wild)
@@ -70,11 +73,17 @@ public sealed class JobsAttack : IAttack
 
         if (random.Next(6) == 0)
         {
-            job["stash"] = new JsonObject { ["hoopsMm"] = new JsonArray(Or<JsonNode>(random, wild, 76, Number(random)),
-                Or<JsonNode>(random, wild, 127, Number(random))) };
-            job["workshop"] = new JsonObject { ["eveningsPerWeek"] = random.Next(0, 8),
+            job["stash"] = new JsonObject
+            {
+                ["hoopsMm"] = new JsonArray(Or<JsonNode>(random, wild, 76, Number(random)),
+                Or<JsonNode>(random, wild, 127, Number(random)))
+            };
+            job["workshop"] = new JsonObject
+            {
+                ["eveningsPerWeek"] = random.Next(0, 8),
                 ["minutesPerEvening"] = Or<JsonNode>(random, wild, 45, Number(random)),
-                ["hourlyRate"] = Or<JsonNode>(random, wild, 12, Number(random)) };
+                ["hourlyRate"] = Or<JsonNode>(random, wild, 12, Number(random))
+            };
         }
 
         return job;
@@ -126,17 +135,37 @@ public sealed class JobsAttack : IAttack
     {
         JsonObject element = random.Next(4) switch
         {
-            0 => new() { ["kind"] = "text", ["text"] = string.Join(' ',
+            0 => new()
+            {
+                ["kind"] = "text",
+                ["text"] = string.Join(' ',
                 Enumerable.Repeat(Hostile.Pick(random, "WWWW", "Mag", "ggggggggg"), random.Next(1, 40))),
                 ["alphabet"] = Hostile.Pick(random, "full-script-line", "full-script", "bouncing-script-line"),
-                ["capHeightMm"] = random.Next(8, 60) },
-            1 => new() { ["kind"] = "motif", ["motif"] = Hostile.Pick(random, "daisy", "sunflower", "wreath"),
-                ["arrangement"] = Hostile.Pick(random, "scatter", "ring", "border"), ["count"] = random.Next(20, 60),
-                ["heightMm"] = random.Next(100, 900) },
-            2 => new() { ["kind"] = "motif", ["motif"] = "own", ["heightMm"] = random.Next(30, 300),
-                ["drawing"] = Scribble(random, random.Next(20, 1000)) },
-            _ => new() { ["kind"] = "motif", ["motif"] = "own", ["heightMm"] = random.Next(30, 300),
-                ["drawing"] = Parts(random, random.Next(20, 2000)), ["arrangement"] = Hostile.Pick(random, "one", "scatter") },
+                ["capHeightMm"] = random.Next(8, 60)
+            },
+            1 => new()
+            {
+                ["kind"] = "motif",
+                ["motif"] = Hostile.Pick(random, "daisy", "sunflower", "wreath"),
+                ["arrangement"] = Hostile.Pick(random, "scatter", "ring", "border"),
+                ["count"] = random.Next(20, 60),
+                ["heightMm"] = random.Next(100, 900)
+            },
+            2 => new()
+            {
+                ["kind"] = "motif",
+                ["motif"] = "own",
+                ["heightMm"] = random.Next(30, 300),
+                ["drawing"] = Scribble(random, random.Next(20, 1000))
+            },
+            _ => new()
+            {
+                ["kind"] = "motif",
+                ["motif"] = "own",
+                ["heightMm"] = random.Next(30, 300),
+                ["drawing"] = Parts(random, random.Next(20, 2000)),
+                ["arrangement"] = Hostile.Pick(random, "one", "scatter")
+            },
         };
         return Of(random, wild, Hostile.Pick(random, "scarf", "tote", "tablecloth", "backpack"), [element]);
     }
@@ -150,8 +179,12 @@ public sealed class JobsAttack : IAttack
                 $" C {random.Next(600)} {random.Next(600)} {random.Next(600)} {random.Next(600)} {random.Next(600)} {random.Next(600)}");
         }
 
-        return new JsonObject { ["name"] = "scribble", ["parts"] = new JsonArray(
-            new JsonObject { ["role"] = "stem", ["kind"] = "line", ["path"] = path.ToString() }) };
+        return new JsonObject
+        {
+            ["name"] = "scribble",
+            ["parts"] = new JsonArray(
+            new JsonObject { ["role"] = "stem", ["kind"] = "line", ["path"] = path.ToString() })
+        };
     }
 
     private static JsonObject Parts(Random random, int parts)
@@ -165,7 +198,8 @@ public sealed class JobsAttack : IAttack
                 var (x, y) = (random.Next(600), random.Next(600));
                 return (JsonNode)new JsonObject
                 {
-                    ["role"] = Hostile.Pick(random, "petal", "stem", "leaf", "dot"), ["kind"] = "line",
+                    ["role"] = Hostile.Pick(random, "petal", "stem", "leaf", "dot"),
+                    ["kind"] = "line",
                     ["path"] = string.Create(CultureInfo.InvariantCulture,
                         $"M {x} {y} C {x + random.Next(reach)} {y} {x} {y + random.Next(reach)} {x + random.Next(reach)} "
                             + $"{y + random.Next(reach) + 1}"),
@@ -186,21 +220,47 @@ public sealed class JobsAttack : IAttack
         var job = Of(random, wild, "own-1", [Element(random, wild, 0)]);
         job["item"]!["own"] = new JsonObject
         {
-            ["schema"] = "dittany.form/1", ["id"] = "own-1", ["name"] = "Thing", ["shape"] = "rectangle", ["measuredMm"] = new JsonObject(),
+            ["schema"] = "dittany.form/1",
+            ["id"] = "own-1",
+            ["name"] = "Thing",
+            ["shape"] = "rectangle",
+            ["measuredMm"] = new JsonObject(),
             ["face"] = new JsonObject
             {
-                ["id"] = "front", ["name"] = "front",
+                ["id"] = "front",
+                ["name"] = "front",
                 ["outlineMm"] = random.Next(100) < wild ? Ring(900) : Box(0, 0, w, h),
-                ["zones"] = new JsonArray(new JsonObject { ["id"] = "middle", ["name"] = "middle",
-                    ["edgeMm"] = Hostile.Pick(random, 5, h * 3 / 8, h * 3 / 16, 0), ["ringMm"] = zone }),
-                ["obstacles"] = new JsonArray(new JsonObject { ["id"] = "button", ["name"] = "button", ["kind"] = "button-edge",
-                    ["ringMm"] = random.Next(100) < wild ? Ring(Math.Max(w, h)) : Box(w / 3, 0, w / 3, random.Next(1, h + 1)) }),
+                ["zones"] = new JsonArray(new JsonObject
+                {
+                    ["id"] = "middle",
+                    ["name"] = "middle",
+                    ["edgeMm"] = Hostile.Pick(random, 5, h * 3 / 8, h * 3 / 16, 0),
+                    ["ringMm"] = zone
+                }),
+                ["obstacles"] = new JsonArray(new JsonObject
+                {
+                    ["id"] = "button",
+                    ["name"] = "button",
+                    ["kind"] = "button-edge",
+                    ["ringMm"] = random.Next(100) < wild ? Ring(Math.Max(w, h)) : Box(w / 3, 0, w / 3, random.Next(1, h + 1))
+                }),
             },
-            ["cloth"] = "linen", ["colour"] = "#f1ede2", ["wearer"] = "adult", ["lined"] = false,
+            ["cloth"] = "linen",
+            ["colour"] = "#f1ede2",
+            ["wearer"] = "adult",
+            ["lined"] = false,
         };
         return job;
     }
 
-    private static JsonNode Number(Random random) => random.Next(8) switch { 0 => -1, 1 => 1e300, 2 => 0, 3 => 1e-9, 4 => "12", _ =>
-        Math.Round(random.NextDouble() * 400, 2) };
+    private static JsonNode Number(Random random) => random.Next(8) switch
+    {
+        0 => -1,
+        1 => 1e300,
+        2 => 0,
+        3 => 1e-9,
+        4 => "12",
+        _ =>
+        Math.Round(random.NextDouble() * 400, 2)
+    };
 }

@@ -201,8 +201,12 @@ public sealed class DoorTests : IDisposable
         foreach (var of in Core.Items.Catalogue.Forms)
         {
             var copy = Core.Items.OwnForm.CopyOf(of, of.Sizes[0], "own-copy", $"My {of.Name}");
-            copy = copy.With(copy.First with { Folded = Core.Items.FoldSide.Bottom, WithinMm = 1.5,
-                Picture = new Core.Items.Picture(new string('b', 64), 0, 0, 10, 10) });
+            copy = copy.With(copy.First with
+            {
+                Folded = Core.Items.FoldSide.Bottom,
+                WithinMm = 1.5,
+                Picture = new Core.Items.Picture(new string('b', 64), 0, 0, 10, 10)
+            });
             var json = Formats.Json.FormJson.Write(copy);
             SchemaCheck.Holds(form, JsonDocument.Parse(json).RootElement, of.Id);
             var zone = copy.Faces[^1].Zones[0].Id;

@@ -89,8 +89,10 @@ public sealed class BadPieceTests : IDisposable
         var form = await Read("/new");
         var fields = new Dictionary<string, string>(StringComparer.Ordinal)
         {
-            ["__RequestVerificationToken"] = Value(form, "__RequestVerificationToken"), ["Once"] = Value(form, "Once"), ["Words"] = "Mimi",
-                ["Form"] = "tea-towel",
+            ["__RequestVerificationToken"] = Value(form, "__RequestVerificationToken"),
+            ["Once"] = Value(form, "Once"),
+            ["Words"] = "Mimi",
+            ["Form"] = "tea-towel",
         };
         var answers = await Task.WhenAll(Enumerable.Range(0, 5).Select(async _ =>
         {

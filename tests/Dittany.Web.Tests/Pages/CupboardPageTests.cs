@@ -279,8 +279,13 @@ public sealed class CupboardPageTests : IDisposable
                 continue;
             }
 
-            var value = e switch { IHtmlTextAreaElement area => area.TextContent, IHtmlSelectElement select => select.Value, _ =>
-                e.GetAttribute("value") ?? string.Empty };
+            var value = e switch
+            {
+                IHtmlTextAreaElement area => area.TextContent,
+                IHtmlSelectElement select => select.Value,
+                _ =>
+                e.GetAttribute("value") ?? string.Empty
+            };
             fields.Add((name, changed.FirstOrDefault(c => c.Name == name).Value ?? value!));
         }
 

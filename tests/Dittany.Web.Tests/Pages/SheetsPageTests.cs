@@ -155,8 +155,12 @@ public sealed class SheetsPageTests : IDisposable
         var workshop = Core.Planning.Workshop.Default;
         string Hash(Core.Planning.Job j, Core.Planning.Workshop w) => Formats.Json.PlanJson.SheetHash(j, w);
         var same = Hash(job, workshop);
-        Assert.Equal(same, Hash(job with { Today = job.Today.AddDays(3), DueOn = job.Today.AddDays(9),
-            Done = new Core.Time.Done(true, 2) }, workshop with { EveningsPerWeek = 2, HourlyRate = 10 }));
+        Assert.Equal(same, Hash(job with
+        {
+            Today = job.Today.AddDays(3),
+            DueOn = job.Today.AddDays(9),
+            Done = new Core.Time.Done(true, 2)
+        }, workshop with { EveningsPerWeek = 2, HourlyRate = 10 }));
         Assert.NotEqual(same, Hash(job with { Elements = [job.Elements[0] with { Text = "Zoe" }] }, workshop));
         Assert.NotEqual(same, Hash(job, workshop with { Paper = "letter" }));
         Assert.NotEqual(same, Hash(job, workshop with { Habits = new Dictionary<string, string> { ["hand"] = "left" } }));

@@ -45,16 +45,27 @@ public class FieldAreaTests
         canvas.Scale(Scale);
         canvas.Translate((float)-least.X, (float)-least.Y);
         using var white = new SKPaint { Color = SKColors.White, IsAntialias = true };
-        using var black = new SKPaint { Color = SKColors.Black, IsAntialias = true, StrokeJoin = SKStrokeJoin.Round,
-            Style = SKPaintStyle.StrokeAndFill };
+        using var black = new SKPaint
+        {
+            Color = SKColors.Black,
+            IsAntialias = true,
+            StrokeJoin = SKStrokeJoin.Round,
+            Style = SKPaintStyle.StrokeAndFill
+        };
         using (var ring = Path(zone.Ring))
         {
             canvas.DrawPath(ring, white);
             if (zone.EdgeAllowanceMm > 0)
             {
                 // What lies within the allowance of the ring goes: a stroke twice as wide along it.
-                using var edge = new SKPaint { Color = SKColors.Black, IsAntialias = true, Style = SKPaintStyle.Stroke,
-                    StrokeJoin = SKStrokeJoin.Round, StrokeWidth = (float)(2 * zone.EdgeAllowanceMm) };
+                using var edge = new SKPaint
+                {
+                    Color = SKColors.Black,
+                    IsAntialias = true,
+                    Style = SKPaintStyle.Stroke,
+                    StrokeJoin = SKStrokeJoin.Round,
+                    StrokeWidth = (float)(2 * zone.EdgeAllowanceMm)
+                };
                 canvas.DrawPath(ring, edge);
             }
         }

@@ -25,8 +25,11 @@ public sealed class Site : WebApplicationFactory<Program>
             Environment.SetEnvironmentVariable("DITTANY_DATA", _folder);
             Environment.SetEnvironmentVariable("DITTANY_WARM_UP", "no");
             Environment.SetEnvironmentVariable("DITTANY_DAY", Day);
-            return CreateClient(new WebApplicationFactoryClientOptions { AllowAutoRedirect = false,
-                BaseAddress = new Uri("http://localhost") });
+            return CreateClient(new WebApplicationFactoryClientOptions
+            {
+                AllowAutoRedirect = false,
+                BaseAddress = new Uri("http://localhost")
+            });
         }
     }
 

@@ -83,8 +83,13 @@ public sealed class CupboardStoreTests : IDisposable
         {
             var size = form.Sizes.First(s => s.Id == form.UsualSize);
             var copy = OwnForm.CopyOf(form, size, "own-copy", $"Ænne’s {form.Name}");
-            copy = copy.With(copy.First with { OpeningMm = 120.5, WithinMm = 1.2, Folded = FoldSide.Bottom,
-                Picture = new Picture(new string('a', 64), 1, 2, 3, 4) });
+            copy = copy.With(copy.First with
+            {
+                OpeningMm = 120.5,
+                WithinMm = 1.2,
+                Folded = FoldSide.Bottom,
+                Picture = new Picture(new string('a', 64), 1, 2, 3, 4)
+            });
             var read = FormJson.Read(FormJson.Write(copy));
             Assert.Empty(read.Faults);
             Assert.Equal(FormJson.Write(copy), FormJson.Write(read.Form!));

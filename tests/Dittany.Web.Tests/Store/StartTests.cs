@@ -126,8 +126,12 @@ public sealed class StartTests
 
     private static async Task Says(string sentence, string folder, string port, string bind = "127.0.0.1")
     {
-        var start = new ProcessStartInfo("dotnet", typeof(Program).Assembly.Location) { RedirectStandardOutput = true,
-            RedirectStandardError = true, UseShellExecute = false };
+        var start = new ProcessStartInfo("dotnet", typeof(Program).Assembly.Location)
+        {
+            RedirectStandardOutput = true,
+            RedirectStandardError = true,
+            UseShellExecute = false
+        };
         (start.Environment["DITTANY_DATA"], start.Environment["DITTANY_PORT"], start.Environment["DITTANY_BIND"]) = (folder, port, bind);
         using var program = Process.Start(start)!;
         var (said, told) = (program.StandardError.ReadToEndAsync(), program.StandardOutput.ReadToEndAsync());

@@ -124,8 +124,11 @@ public sealed class StoreTests : IDisposable
     [Fact]
     public async Task Of_many_moves_at_once_each_counts()
     {
-        var id = await Store().Create(Towel() with { Elements = [new WordingAsked("name", "Zoë",
-            CentreMm: new Core.Geometry.Pt(250, 600))] }, "New piece");
+        var id = await Store().Create(Towel() with
+        {
+            Elements = [new WordingAsked("name", "Zoë",
+            CentreMm: new Core.Geometry.Pt(250, 600))]
+        }, "New piece");
         var moved = await Task.WhenAll(Enumerable.Range(0, 20).Select(_ => Task.Run(() => Store().Change(
             id, null, (piece, _) => Task.FromResult(new Change("centreMm",
                 $"{(piece.Job.Elements[0].CentreMm!.Value.X + 1).ToString(System.Globalization.CultureInfo.InvariantCulture)},600",
@@ -190,8 +193,13 @@ public sealed class StoreTests : IDisposable
     public async Task The_workshop_has_revisions_of_its_own()
     {
         Assert.Equal(60, (await Shop().Current()).MinutesPerEvening);
-        var changed = Workshop.Default with { MinutesPerEvening = 90, Habits = new Dictionary<string,
-            string>(StringComparer.Ordinal) { ["hold"] = "in-hand" } };
+        var changed = Workshop.Default with
+        {
+            MinutesPerEvening = 90,
+            Habits = new Dictionary<string,
+            string>(StringComparer.Ordinal)
+            { ["hold"] = "in-hand" }
+        };
         await Shop().Save(changed, "Longer evenings");
         await Shop().Save(changed with { EveningsPerWeek = 2 }, "Fewer evenings");
         Restart();

@@ -68,7 +68,8 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
     public IReadOnlyList<View> Views { get; } = BenchDrawing.Views(Planned.Plan);
 
     public View View => (Views.FirstOrDefault(v => v.Id == Look.View) ?? Drawings.View.Read(Look.View, BenchDrawing.Shape) ?? Views[0])
-        with { Pixels = Look.Narrow ? Drawings.View.NarrowPixels : Drawings.View.UsualPixels };
+        with
+    { Pixels = Look.Narrow ? Drawings.View.NarrowPixels : Drawings.View.UsualPixels };
 
     public string Face => Faces.Any(f => f.Id == Look.Face) ? Look.Face! : "stitched";
 

@@ -168,7 +168,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         }
 
         return await Show(piece, bad, workshop, status, view => view
-            with { Faults = changed.Faults ?? [], Conflict = changed.Conflict, Typed = typed }, cancel);
+            with
+        { Faults = changed.Faults ?? [], Conflict = changed.Conflict, Typed = typed }, cancel);
     }
 
     private bool Scripted => Request.Headers.ContainsKey("HX-Request");

@@ -126,8 +126,15 @@ public sealed class MeasureModel(CupboardStore cupboard, WorkshopStore workshops
     /// <summary>A thing of this shape, so that she sees what is asked for.</summary>
     private void DrawExample()
     {
-        var numbers = new Dictionary<string, double>(StringComparer.Ordinal) { ["width"] = Asked.Id == "tube" ? 130 : 400,
-            ["height"] = Asked.Id == "tube" ? 180 : 300, ["across"] = 300, ["top"] = 200, ["bottom"] = 420, ["hem"] = 10 };
+        var numbers = new Dictionary<string, double>(StringComparer.Ordinal)
+        {
+            ["width"] = Asked.Id == "tube" ? 130 : 400,
+            ["height"] = Asked.Id == "tube" ? 180 : 300,
+            ["across"] = 300,
+            ["top"] = 200,
+            ["bottom"] = 420,
+            ["hem"] = 10
+        };
         Pt[] pennant = [new(0, 0), new(320, 0), new(160, 420)];
         Draw(HandMeasured.Measure("own-new", "example", Asked.Id,
             Asked.Asks.Where(a => numbers.ContainsKey(a.Id)).ToDictionary(a => a.Id, a => numbers[a.Id], StringComparer.Ordinal),

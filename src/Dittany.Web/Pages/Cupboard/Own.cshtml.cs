@@ -174,14 +174,24 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops, Pi
         var ring = RingText.Write([new(x, y), new(x + w, y), new(x + w, y + h), new(x, y + h)]);
         if (what == "zone")
         {
-            Zones.Add(new RingEdit { Id = Free("zone", Zones.Select(z =>
+            Zones.Add(new RingEdit
+            {
+                Id = Free("zone", Zones.Select(z =>
                 z.Id).Concat(Kept.Form.Faces.SelectMany(f => f.Zones).Select(z => z.Id))),
-                Name = $"place {(Zones.Count + 1).ToString(CultureInfo.InvariantCulture)}", Edge = "5", Points = ring });
+                Name = $"place {(Zones.Count + 1).ToString(CultureInfo.InvariantCulture)}",
+                Edge = "5",
+                Points = ring
+            });
         }
         else
         {
-            Obstacles.Add(new RingEdit { Id = Free("part", Obstacles.Select(o => o.Id)),
-                Name = $"part {(Obstacles.Count + 1).ToString(CultureInfo.InvariantCulture)}", Kind = "flat-seam", Points = ring });
+            Obstacles.Add(new RingEdit
+            {
+                Id = Free("part", Obstacles.Select(o => o.Id)),
+                Name = $"part {(Obstacles.Count + 1).ToString(CultureInfo.InvariantCulture)}",
+                Kind = "flat-seam",
+                Points = ring
+            });
         }
 
         ModelState.Clear();
@@ -313,11 +323,21 @@ public sealed class OwnModel(CupboardStore cupboard, WorkshopStore workshops, Pi
         (Handled, NextToSkin, SeenOutdoors, MadeUp) = (use.Handled, use.NextToSkin, use.SeenOutdoors, use.MadeUp);
         Opening = side.OpeningMm is { } mm ? mm.ToString("0.#", CultureInfo.InvariantCulture) + " mm" : null;
         Outline = RingText.Write(side.OutlineMm);
-        Zones = side.Zones.Select(z => new RingEdit { Id = z.Id, Name = z.Name,
-            Edge = z.EdgeAllowanceMm.ToString("0.#", CultureInfo.InvariantCulture), Points = z.RingMm.SequenceEqual(side.OutlineMm)
-            ? string.Empty : RingText.Write(z.RingMm) }).ToList();
-        Obstacles = side.Obstacles.Select(o => new RingEdit { Id = o.Id, Name = o.Name,
-            Kind = FormJson.Kinds.First(k => k.Value == o.Kind).Key, Points = RingText.Write(o.RingMm) }).ToList();
+        Zones = side.Zones.Select(z => new RingEdit
+        {
+            Id = z.Id,
+            Name = z.Name,
+            Edge = z.EdgeAllowanceMm.ToString("0.#", CultureInfo.InvariantCulture),
+            Points = z.RingMm.SequenceEqual(side.OutlineMm)
+            ? string.Empty : RingText.Write(z.RingMm)
+        }).ToList();
+        Obstacles = side.Obstacles.Select(o => new RingEdit
+        {
+            Id = o.Id,
+            Name = o.Name,
+            Kind = FormJson.Kinds.First(k => k.Value == o.Kind).Key,
+            Points = RingText.Write(o.RingMm)
+        }).ToList();
     }
 
     private (OwnForm? Form, IReadOnlyList<FormFault> Faults) Read()

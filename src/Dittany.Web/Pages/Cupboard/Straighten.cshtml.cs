@@ -163,8 +163,11 @@ public sealed class StraightenModel(CupboardStore cupboard, WorkshopStore worksh
         if (Row.ForForm is { } of && await cupboard.Find(of, cancel) is { } form)
         {
             var side = form.Form.NextSide();
-            var more = await cupboard.Change(form.Form with { Faces = [.. form.Form.Faces,
-                Photographed.BeginFace(View!, Row.ViewId, side.Id, side.Name)] }, form.Revision,
+            var more = await cupboard.Change(form.Form with
+            {
+                Faces = [.. form.Form.Faces,
+                Photographed.BeginFace(View!, Row.ViewId, side.Id, side.Name)]
+            }, form.Revision,
                 $"One more side from a photograph: {Row.Note}", cancel);
             if (more.Kept is not null)
             {

@@ -11,8 +11,12 @@ namespace Dittany.Web.Pages.Letters;
 /// <summary>One alphabet on the page: what is measured of it, whether it has the words' letters.</summary>
 public sealed record Hand(IAlphabet Alphabet, string Picture, string? Lacks)
 {
-    public string Kind => Alphabet.Kind switch { AlphabetKind.Stroke => "single strokes, our own", AlphabetKind.Weighted => "outlines",
-        _ => "centre lines" };
+    public string Kind => Alphabet.Kind switch
+    {
+        AlphabetKind.Stroke => "single strokes, our own",
+        AlphabetKind.Weighted => "outlines",
+        _ => "centre lines"
+    };
 }
 
 /// <summary>All alphabets, written with the words of a piece or any others; her own fonts brought in.</summary>

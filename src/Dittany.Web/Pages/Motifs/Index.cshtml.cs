@@ -83,8 +83,11 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
         if (with is not null && own is null && For.Job.Elements.Count > 0)
         {
             return await Changed(new Change("motif", Shown.Id, $"The {Shown.Name} with the words", job => job
-                with { Elements = [job.Elements[0] with { Motif = Shown.Id, MotifPlace = with, MotifCount = Parts },
-                .. job.Elements.Skip(1)] }), cancel);
+                with
+            {
+                Elements = [job.Elements[0] with { Motif = Shown.Id, MotifPlace = with, MotifCount = Parts },
+                .. job.Elements.Skip(1)]
+            }), cancel);
         }
 
         var id = Enumerable.Range(1, 99).Select(n => $"motif-{n.ToString(CultureInfo.InvariantCulture)}").First(i =>

@@ -100,9 +100,12 @@ public sealed class TraceModel(TracingStore tracings, WorkshopStore workshops) :
 
     /// <summary>One more line, to be set point by point: it begins in the middle of the picture.</summary>
     public async Task<IActionResult> OnPostMore(int id, CancellationToken cancel) =>
-        await Change(id, "Begun a line", t => t with { Lines = [.. t.Lines,
+        await Change(id, "Begun a line", t => t with
+        {
+            Lines = [.. t.Lines,
             new TracedLine(Pen, false, [new TracedPoint(new Pt(Math.Round(t.PictureWidthMm / 2, 2),
-            Math.Round(t.PictureHeightMm / 2, 2)))])] }, true, cancel, pickLast: true);
+            Math.Round(t.PictureHeightMm / 2, 2)))])]
+        }, true, cancel, pickLast: true);
 
     public async Task<IActionResult> OnPostTakeOut(int id, int line, CancellationToken cancel) =>
         await Change(id, "Took a line out", t => t with { Lines = t.Lines.Where((_, i) => i != line).ToArray() }, true, cancel);

@@ -55,8 +55,11 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Plans
         foreach (var name in All)
         {
             var like = Like(name);
-            await pieces.Create(like with { Elements = [like.Elements[0]
-                with { CapHeightMm = sizing.CapMm, Stitch = sizing.Pair.Stitch.Id, Strands = sizing.Pair.Strands }] }, "One of a set",
+            await pieces.Create(like with
+            {
+                Elements = [like.Elements[0]
+                with { CapHeightMm = sizing.CapMm, Stitch = sizing.Pair.Stitch.Id, Strands = sizing.Pair.Strands }]
+            }, "One of a set",
                 Once is { Length: > 0 and <= 64 } ? $"{Once}-{name}" : null, cancel);
         }
 

@@ -129,8 +129,12 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         try
         {
             var path = await printer.Print(new PrintJob($"sheet-{row.Id}-{Kind.Id}", leaves, row.Enlarged), cancel);
-            return RedirectToPage(new { id, kind = Kind.Id,
-                said = $"Sheet {row.Id} went to the {printer.Name.ToLowerInvariant()}: {Path.GetFileName(path)}." });
+            return RedirectToPage(new
+            {
+                id,
+                kind = Kind.Id,
+                said = $"Sheet {row.Id} went to the {printer.Name.ToLowerInvariant()}: {Path.GetFileName(path)}."
+            });
         }
         catch (IOException e)
         {

@@ -90,10 +90,13 @@ public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
             double.TryParse(h, NumberStyles.Float, CultureInfo.InvariantCulture, out _)))
         {
             // Sizes that are no numbers stay in their own field as typed.
-            Shown = new Dictionary<string, string>(Shown, StringComparer.Ordinal) { ["otherHoops"] = string.Join(' ',
+            Shown = new Dictionary<string, string>(Shown, StringComparer.Ordinal)
+            {
+                ["otherHoops"] = string.Join(' ',
                 Shown["hoopsMm"].Split(' ').Where(h => !double.TryParse(h, NumberStyles.Float, CultureInfo.InvariantCulture, out _))),
                 ["hoopsMm"] = string.Join(' ', Shown["hoopsMm"].Split(' ').Where(h =>
-                double.TryParse(h, NumberStyles.Float, CultureInfo.InvariantCulture, out _))) };
+                double.TryParse(h, NumberStyles.Float, CultureInfo.InvariantCulture, out _)))
+            };
         }
     }
 
