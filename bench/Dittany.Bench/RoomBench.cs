@@ -92,7 +92,7 @@ public class RoomBench
 
     [Benchmark]
     public Routed Route() => Routing.Order(_pieces, new RouteRules(5, false, _cutting.RunMm, _cutting.FreshRunMm, 0.8,
-        Core.Threads.Cutting.TakeUp));
+        Core.Threads.Cutting.TakeUp, _cutting.EndsMm));
 
     [Benchmark]
     public Cutting Threads() => Cutting();

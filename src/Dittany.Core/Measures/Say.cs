@@ -11,6 +11,13 @@ public static class Say
     /// <summary>A length with its unit: 14 mm, 0.77 mm, 1.2 m. From one metre up it is told in metres.</summary>
     public static Length Length(double lengthMm) => new(lengthMm);
 
+    /// <summary>A length that must not be told as more than it is: rounded down to what is told.</summary>
+    public static Length AtMost(double lengthMm)
+    {
+        var marks = Math.Abs(lengthMm) >= HalvesFromMm ? 2 : 10;
+        return Length(Math.Floor((lengthMm * marks) + 1e-9) / marks);
+    }
+
     /// <summary>A length that is written in centimetres: 60 cm.</summary>
     public static Length Cm(double cm) => new(10 * cm, $"{Number(cm)} cm", Stays: true);
 

@@ -8,35 +8,6 @@ using Dittany.Core.Time;
 namespace Dittany.Core.Planning;
 
 /// <summary>
-/// What was understood of one saying. Null members were not said; <paramref name="NotUnderstood"/> holds the words that were taken for
-/// nothing, <see cref="Questions"/> what she is asked because of them: nothing is lettered that may have been meant otherwise without being
-/// asked.
-/// </summary>
-public sealed record Understood(string? Words, string? Form, string? Size, string? Colour, string? Cloth, DateOnly? DueOn,
-    string? NotUnderstood)
-{
-    public string? Zone { get; init; }
-
-    public string? Stitch { get; init; }
-
-    /// <summary>A thread colour of ours, in hexadecimal.</summary>
-    public string? Thread { get; init; }
-
-    public string? Motif { get; init; }
-
-    public int? MotifCount { get; init; }
-
-    public double? WidthMm { get; init; }
-
-    public double? CapHeightMm { get; init; }
-
-    /// <summary>Whom it is for, and from whom, as said.</summary>
-    public string? For { get; init; }
-
-    public IReadOnlyList<string> Questions { get; init; } = [];
-}
-
-/// <summary>
 /// Reads a saying such as “Zoë on a bodysuit for Sunday week”: the words or the motif, the item with its size, part, colour and cloth,
 /// stitch, thread, width, whom it is for, and the day. Words in quotation marks are taken as they stand. Not a guess: what is left over is
 /// told, never dropped silently, and never lettered where it looks like something else.
@@ -89,7 +60,7 @@ public static partial class Asking
         var text = said.Normalize(NormalizationForm.FormC).ReplaceLineEndings("\n").Trim();
         if (text.Length == 0)
         {
-            return new Understood(null, null, null, null, null, null, null);
+            return Understood.Nothing;
         }
 
         // What is quoted is the wording, whatever it says.

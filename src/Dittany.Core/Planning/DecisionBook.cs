@@ -33,6 +33,9 @@ public sealed record DecisionRow(string Id, Station At, Func<string, Library, (s
 /// </summary>
 public static class DecisionBook
 {
+    /// <summary>A decision as it is named to a maker where nothing else is known of it: hoop size.</summary>
+    public static string Spoken(string id) => id.Split(':')[0].Replace('.', ' ').Replace('-', ' ');
+
     public static IReadOnlyList<DecisionRow> All { get; } =
     [
         new("fabric.kind", Station.Item, Any(OneOf(() => Cloths.All.Select(c => c.Id))),

@@ -42,12 +42,12 @@ internal static class MotifOrder
                 continue;
             }
 
-            var firstOf = element.GroupBy(i => Thread(i), StringComparer.Ordinal).ToDictionary(g => g.Key, g => g.Min(Rank),
-                StringComparer.Ordinal);
-            order.AddRange(round == "plant-by-plant"
-                ? element.OrderBy(i => Main(i).Copy).ThenBy(Rank).ThenBy(i => i)
-                : element.OrderBy(i => firstOf[Thread(i)]).ThenBy(Thread, StringComparer.Ordinal).ThenBy(i =>
-                    Main(i).Copy).ThenBy(Rank).ThenBy(i => i));
+            var firstOf = element.GroupBy(Thread, StringComparer.Ordinal)
+                .ToDictionary(g => g.Key, g => g.Min(Rank), StringComparer.Ordinal);
+            var rounds = round == "plant-by-plant"
+                ? element.OrderBy(_ => 0)
+                : element.OrderBy(i => firstOf[Thread(i)]).ThenBy(Thread, StringComparer.Ordinal);
+            order.AddRange(rounds.ThenBy(i => Main(i).Copy).ThenBy(Rank).ThenBy(i => i));
         }
 
         return order;

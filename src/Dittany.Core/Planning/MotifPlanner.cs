@@ -200,7 +200,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var hers = overruled || asked.WidthMm is not null || asked.HeightMm is not null;
         return Deciding.Make(
             id, Station.Words, "How large the motif", Choice(freeHigh), hers ? Choice(high) : null,
-            [largest > 0 ? (Told)$"The largest that fits here is {Say.Length(Math.Round(largest, 1))} high."
+            [largest > 0 ? (Told)$"The largest that fits here is {Say.AtMost(largest)} high."
                 : "No size fits at this place.", "Half of the room's smaller side is usual, so that cloth shows all round it."],
             ["Another place, or a size of your own."], new[] { high - 5, high + 5, Math.Floor(largest) }.Where(v => v >= 5
                 && v <= 600).Distinct().Select(Choice).ToArray());

@@ -48,8 +48,7 @@ public static class Next
                 : "Print the template, and measure its check line."));
         }
 
-        var idle = plan.SetAside.Count - plan.NotFollowed.Count;
-        if (idle > 0)
+        if (plan.Idle.Count is > 0 and var idle)
         {
             waiting.Add(new Waiting("set-aside", Station.Item,
                 $"{Say.Count(idle, "choice")} of yours {(idle == 1 ? "has" : "have")} nothing to act on here."));

@@ -139,6 +139,9 @@ public sealed record Plan(
     public IReadOnlyList<Told> Finish => Work.Where(o => o.At == Station.Finish && o.Kind != OpKind.Remove).SelectMany(o =>
         o.Steps).ToArray();
 
+    /// <summary>Choices of hers that have nothing to act on in this plan, by their decisions.</summary>
+    public IReadOnlyList<string> Idle => SetAside.Take(SetAside.Count - NotFollowed.Count).ToArray();
+
     /// <summary>Habits and wishes of hers that could not be followed, each with why.</summary>
     public IReadOnlyList<Told> NotFollowed => Decisions.SelectMany(d => d.NotFollowed ?? []).ToArray();
 

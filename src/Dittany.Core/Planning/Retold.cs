@@ -42,7 +42,7 @@ public static class Retold
                 Alternatives = d.Alternatives.Select(Chosen).ToArray(),
                 RuledOut = d.RuledOut.Select(r => r with { Text = Shown(r.Text), Because = All(r.Because) }).ToArray(),
             }).ToArray(),
-            SetAside = [.. plan.SetAside.Take(plan.SetAside.Count - plan.NotFollowed.Count), .. plan.NotFollowed.Select(t => t.In(units))],
+            SetAside = [.. plan.Idle, .. plan.NotFollowed.Select(t => t.In(units))],
             Cautions = plan.Cautions.Select(c => c with { Text = Shown(c.Text) }).ToArray(),
         };
     }

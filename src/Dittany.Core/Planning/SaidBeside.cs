@@ -13,9 +13,10 @@ internal sealed partial class SaidBeside
 {
     /// <summary>Words for colours that are none of ours: asked about, and never lettered behind “in”.</summary>
     private static readonly string[] OtherColours =
-        ["purple", "violet", "lilac", "lavender", "gold", "golden", "silver", "orange", "teal", "turquoise", "aqua", "beige", "copper",
-            "bronze", "coral", "peach", "cream", "brown", "maroon", "burgundy", "khaki", "plum", "grey", "gray", "green", "blue", "red",
-            "yellow", "pink", "white", "navy"];
+    [
+        "purple", "violet", "lilac", "lavender", "gold", "golden", "silver", "orange", "teal", "turquoise", "aqua", "beige", "copper",
+        "bronze", "coral", "peach", "cream", "maroon", "burgundy", "khaki", "plum",
+    ];
 
     /// <summary>The thread of ours that a plain word for a colour means.</summary>
     private static readonly Dictionary<string, string> PlainColours = new(StringComparer.OrdinalIgnoreCase)

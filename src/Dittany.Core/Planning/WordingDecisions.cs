@@ -71,7 +71,7 @@ internal static class WordingDecisions
         var because = new List<Told>
         {
             $"The words are {Say.Length(width)} wide, {Say.Number(share, 0)} % of the field's width.",
-            a.LargestCapMm > 0 ? (Told)$"The largest that fits here is {Say.Length(Math.Round(a.LargestCapMm, 1))}."
+            a.LargestCapMm > 0 ? (Told)$"The largest that fits here is {Say.AtMost(a.LargestCapMm)}."
                 : "No size fits at this place.",
             $"{Say.Upper(a.Pair.Stitch.Name)} with {Legibility.Strands(a.Pair.Strands)} draws a line of {Say.Length(a.Pair.LineWidthMm)}, "
                 + $"so that capitals are {Say.Number(a.CapMm / a.Pair.LineWidthMm, 0)} times as high as their line is wide.",

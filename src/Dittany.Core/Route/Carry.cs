@@ -58,42 +58,28 @@ public static class Carry
         return targets.Select(t => best[index[t]] <= mostMm ? best[index[t]] : (double?)null).ToArray();
     }
 
-    /// <summary>Holes no further than a hop from each other, by squares of a hop's side.</summary>
+    /// <summary>Holes no further than a hop from each other; none where there is no hop at all.</summary>
     private sealed class Hops
     {
         private readonly Pt[] _holes;
         private readonly double _hopMm;
-        private readonly ILookup<(long X, long Y), int>? _squares;
+        private readonly Squares<int>? _near;
 
         public Hops(Pt[] holes, double hopMm)
         {
             (_holes, _hopMm) = (holes, hopMm);
-            _squares = hopMm > 0 ? Enumerable.Range(0, holes.Length).ToLookup(i => Square(holes[i])) : null;
-        }
-
-        public IEnumerable<int> From(int at)
-        {
-            if (_squares is null)
+            if (hopMm <= 0)
             {
-                yield break;
+                return;
             }
 
-            var (x, y) = Square(_holes[at]);
-            for (var dx = -1; dx <= 1; dx++)
+            _near = new Squares<int>(hopMm);
+            for (var i = 0; i < holes.Length; i++)
             {
-                for (var dy = -1; dy <= 1; dy++)
-                {
-                    foreach (var i in _squares[(x + dx, y + dy)])
-                    {
-                        if (i != at && _holes[at].To(_holes[i]) <= _hopMm)
-                        {
-                            yield return i;
-                        }
-                    }
-                }
+                _near.Add(holes[i], i);
             }
         }
 
-        private (long X, long Y) Square(Pt p) => ((long)Math.Floor(p.X / _hopMm), (long)Math.Floor(p.Y / _hopMm));
+        public IEnumerable<int> From(int at) => _near?.Within(_holes[at], _hopMm).Where(i => i != at) ?? [];
     }
 }

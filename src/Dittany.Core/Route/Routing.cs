@@ -31,7 +31,7 @@ public sealed record RouteRow(string Element, int Part, int Stitch, int Run, int
 /// a thread and begin again with the rest of it.
 /// </summary>
 public sealed record RouteRules(double StraightUpToMm, bool LetterEndsThread, double RunMm, double FreshRunMm, double ThicknessMm,
-    double TakeUp, double EndsMm = 60);
+    double TakeUp, double EndsMm);
 
 /// <summary>The route, and for each line the way it is worked, in working order of lines.</summary>
 public sealed record Routed(IReadOnlyList<RouteRow> Rows, IReadOnlyList<(Piece Piece, Way Way)> Ways)

@@ -22,9 +22,9 @@ public sealed record Called(string All, bool Many, string One, string Parts)
     public string Upper => Measures.Say.Upper(All);
 
     /// <summary>What it does: the words stand, the daisy stands.</summary>
-    public string Do(string verb) => Many ? verb : verb switch { "go" => "goes", "are" => "is", "have" => "has", _ => $"{verb}s" };
+    public string Do(string verb) => Many ? verb : verb == "go" ? "goes" : $"{verb}s";
 
-    /// <summary>So high a one: capitals of 10 mm, a drawing of 12 mm.</summary>
+    /// <summary>So high a one: capitals of 10 mm, drawings of 12 mm.</summary>
     public Measures.Told OfHeight(double mm) => AreWords ? (Measures.Told)$"capitals of {Measures.Say.Length(mm)}"
         : (Measures.Told)$"drawings of {Measures.Say.Length(mm)}";
 }

@@ -154,13 +154,6 @@ public static class CuttingRoom
                 + $"{Say.Length(cut)} work as "
                 + $"{Say.List(q.Strands.Order().Select(s => s.ToString(CultureInfo.InvariantCulture)).ToArray())}.");
         }
-        else if (folds)
-        {
-            var odd = q.Strands.Where(s => s % 2 == 1).Order().ToArray();
-            because.Add($"Folding doubles the strands, and {Say.List(odd.Select(s => Say.Count(s, "strand")).ToArray())} cannot be had "
-                + $"so: it is cut single. Take {Say.List(odd.Select(s => s == 1 ? "2" : $"{s - 1} or {s + 1}").Distinct().ToArray())} "
-                + $"instead, and it can be folded.");
-        }
 
         if (later != start)
         {
@@ -174,21 +167,25 @@ public static class CuttingRoom
         }
 
         because.AddRange(Stripping.Where(s => s.When(q)).Select(s => (Told)s.Do));
-        var folding = folds && !doubled
-            ? (Told)($"Thread folded double, your habit, is not followed: "
-                + $"{Say.List(q.Strands.Where(s => s % 2 == 1).Order().Select(s => Say.Count(s, "strand")).ToArray())} cannot be folded. "
-                + $"An even number of strands can.")
-            : null;
         var decision = Deciding.Make(
             "thread.cut-length", Station.Thread, "How long to cut", Cut(habitCut), q.HersCutMm is null ? null : Cut(cut), because,
-                ["The habit of how you cut your thread."],
-            new[] { 300.0, 450, 600 }.Select(mm => Cut(doubled ? 2 * mm : mm)).Where(c =>
-                double.Parse(c.ChoiceId, CultureInfo.InvariantCulture) <= MostCutMm).ToArray())
-                with
-        { NotFollowed = folding is null ? null : [folding] };
+            ["The habit of how you cut your thread."],
+            new[] { 300.0, 450, 600 }.Select(mm => doubled ? 2 * mm : mm).Where(mm => mm <= MostCutMm).Select(Cut).ToArray()) with
+        {
+            NotFollowed = folds && !doubled ? [Unfolded(q.Strands)] : null,
+        };
         return cutting with { Decisions = [decision, startDecision, finishDecision] };
 
         static Choice Cut(double mm) => new(mm.ToString(CultureInfo.InvariantCulture), $"Cut {Say.Cm(mm / 10)}");
+    }
+
+    /// <summary>Why a habit of folding is not followed, and with how many strands it would be.</summary>
+    private static Told Unfolded(IReadOnlyCollection<int> strands)
+    {
+        var odd = strands.Where(s => s % 2 == 1).Order().ToArray();
+        return $"Thread folded double, your habit, is not followed: folding doubles the strands, and "
+            + $"{Say.List(odd.Select(s => Say.Count(s, "strand")).ToArray())} cannot be had so. "
+            + $"Take {Say.List(odd.Select(s => s == 1 ? "2" : $"{s - 1} or {s + 1}").Distinct().ToArray())} instead, and it can be folded.";
     }
 
     /// <summary>
@@ -224,11 +221,6 @@ public static class CuttingRoom
         else
         {
             because.Add($"It takes {Say.Length(taken.TailMm)} of each thread.");
-        }
-
-        if (own != usual)
-        {
-            because.Add($"Not your habit, {Say.Lower(usual.Name)}: {Against(usual)!}");
         }
 
         return (taken, Deciding.Make(

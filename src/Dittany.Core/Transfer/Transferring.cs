@@ -151,8 +151,9 @@ public static class TransferRoom
         };
         if (facts.MarkerHabit == "permanent")
         {
-            because.Add(ink.Id == "pigment-pen" ? "It is your habit to draw for good." : MarkerRules.OnCloth(method)
-                ? "Your habit of a permanent pen does not serve here." : "Your habit of a permanent pen is for lines on the cloth itself.");
+            because.AddRange(ink.Id == "pigment-pen" ? ["It is your habit to draw for good."]
+                : MarkerRules.OnCloth(method) ? Array.Empty<Told>()
+                : ["Your habit of a permanent pen is for lines on the cloth itself."]);
         }
 
         var decision = Deciding.Make(

@@ -33,6 +33,14 @@ public class SayTests
     [InlineData("my", "a my", "the my")]
     public void Things_have_their_article(string thing, string a, string the) => Assert.Equal((a, the), (Say.A(thing), Say.The(thing)));
 
+    /// <summary>What must not be told as more than it is, is rounded down to what is told.</summary>
+    [Theory]
+    [InlineData(37.28, "37.2 mm")]
+    [InlineData(37.3, "37.3 mm")]
+    [InlineData(100.3, "100 mm")]
+    [InlineData(198.7, "198.5 mm")]
+    public void A_most_is_never_told_as_more(double mm, string said) => Assert.Equal(said, Say.AtMost(mm).ToString());
+
     [Fact]
     public void Lists_and_counts()
     {

@@ -106,7 +106,7 @@ public class DecisionTests
         var plan = Jobs.Plan();
         var element = plan.Elements[0];
         var size = string.Join(' ', plan.Decision("words.size")!.Because);
-        Assert.Contains($"{Core.Measures.Say.Length(Math.Round(element.LargestCapHeightMm, 1))}", size, StringComparison.Ordinal);
+        Assert.Contains($"{Core.Measures.Say.AtMost(element.LargestCapHeightMm)}", size, StringComparison.Ordinal);
         Assert.Contains(Core.Measures.Say.Length(element.LineWidthMm), size, StringComparison.Ordinal);
         Assert.Contains(Core.Measures.Say.Length(plan.Hooping.Hoops[0].UsableRadiusMm),
             string.Join(' ', plan.Decision("hoop.size")!.Because), StringComparison.Ordinal);

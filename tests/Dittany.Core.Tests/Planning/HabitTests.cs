@@ -119,10 +119,17 @@ public class HabitTests
     [Fact]
     public void A_habit_that_cannot_be_followed_is_told()
     {
-        var start = Jobs.Make(Jobs.Towel(with: w => w with { Strands = 3 }),
-            Jobs.With(("start", "loop"), ("strand-use", "doubled"))).Decision("thread.start")!;
+        var job = Jobs.Towel(with: w => w with { Strands = 3 });
+        var plan = Jobs.Make(job, Jobs.With(("start", "loop"), ("strand-use", "doubled")));
+        var start = plan.Decision("thread.start")!;
         Assert.Equal("away-knot", start.ChoiceId);
-        Assert.Contains("folded", string.Join(' ', start.Because), StringComparison.Ordinal);
+        var told = Assert.Single(start.NotFollowed!);
+        Assert.Contains("folded", told, StringComparison.Ordinal);
+        Assert.Contains(told.ToString(), plan.SetAside);
+        Assert.Empty(plan.Idle);
+
+        // A habit she never settled is none that could be set aside.
+        Assert.Empty(Jobs.Make(job, Workshop.Default).NotFollowed);
     }
 
     /// <summary>

@@ -13,7 +13,7 @@ namespace Dittany.Core.Tests.Route;
 
 public class RouteTests
 {
-    private static readonly RouteRules Rules = new(5, false, 1e9, 1e9, 0.5, 1.1);
+    private static readonly RouteRules Rules = new(5, false, 1e9, 1e9, 0.5, 1.1, 60);
 
     /// <summary>
     /// Against every choice of ways for up to four lines: no cheaper route is missed, thread ends first, then thread lying free, then lines
@@ -184,7 +184,7 @@ public class RouteTests
 
         var next = Sewn.Straights(3, [(new Pt(0, 0.5), new Pt(0, 3))]);
         var rows = Routing.Order([new Piece("a", 0, 0, "t", 1, chain.Done()), new Piece("a", 1, 0, "t", 1, next)],
-            new RouteRules(5, false, 1000, 1000, 0.5, 1.1)).Rows;
+            new RouteRules(5, false, 1000, 1000, 0.5, 1.1, 60)).Rows;
         Assert.Equal((3.5, FloatKind.Straight), (rows[^1].FloatMm, rows[^1].FloatKind));
     }
 

@@ -81,7 +81,7 @@ public class ThreadEconomyTests
             under.AddRange(part.Stitches);
         }
 
-        return stretches.Sum(s => (int)Math.Ceiling(s / (need.CutMm - 60)));
+        return stretches.Sum(s => (int)Math.Ceiling(s / (need.CutMm - CuttingRoom.Under.TailMm - CuttingRoom.Finishes[0].TailMm)));
 
         bool Reaches(Pt[] from, Pt[] to)
         {

@@ -51,7 +51,7 @@ public class BackstitchTests
     public void Backstitch_takes_three_times_its_line()
     {
         var placed = Strokes.Sewn(Strokes.Line(1000), Graded)!;
-        var rows = Routing.Order([new Piece("line", 0, 0, "thread", 1, placed.Stitches)], new RouteRules(5, false, 1e9, 1e9, 0, 1)).Rows;
+        var rows = Routing.Order([new Piece("line", 0, 0, "thread", 1, placed.Stitches)], new RouteRules(5, false, 1e9, 1e9, 0, 1, 0)).Rows;
         var used = rows.Sum(r => Routing.Use(placed.Stitches[r.Stitch], r.BackMm, 0));
         Assert.Equal(3.0, used / 1000, 2);
     }

@@ -51,7 +51,7 @@ public class ClosedFormTests
     {
         var placed = Place(stitch, LineMm);
         var rows = Routing.Order([new Piece("line", 0, 0, "thread", 1, placed.Stitches)],
-            new RouteRules(10, false, 1e9, 1e9, thicknessMm, 1)).Rows;
+            new RouteRules(10, false, 1e9, 1e9, thicknessMm, 1, 0)).Rows;
         return rows.Sum(r => Routing.Use(placed.Stitches[r.Stitch], r.BackMm, thicknessMm)) / LineMm;
     }
 

@@ -68,7 +68,7 @@ public class CuttingTests
             foreach (var (decision, habit) in new[] { ("thread.start", q.HabitStart), ("thread.finish", q.HabitFinish) })
             {
                 var told = cutting.Decisions.Single(d => d.Id == decision);
-                Assert.Equal(told.ChoiceId != habit, told.Because.Any(b => b.StartsWith("Not your habit", StringComparison.Ordinal)));
+                Assert.Equal(told.ChoiceId != habit, told.NotFollowed?.Any(b => b.Contains("your habit, is not followed", StringComparison.Ordinal)) == true);
                 Assert.Equal(told.ChoiceId != habit, told.RuledOut.Any(r => r.ChoiceId == habit));
                 Assert.DoesNotContain(told.Alternatives, a => told.RuledOut.Any(r => r.ChoiceId == a.ChoiceId));
             }
@@ -116,7 +116,8 @@ public class CuttingTests
         var because = string.Join(' ', CuttingRoom.Settle(q).Decisions[0].Because);
         Assert.Contains(told, because, StringComparison.Ordinal);
         Assert.DoesNotContain(untold, because, StringComparison.Ordinal);
-        Assert.Equal(strands % 2 == 1, because.Contains(strands == 1 ? "Take 2 instead" : "Take 2 or 4 instead", StringComparison.Ordinal));
+        var unfolded = string.Join(' ', CuttingRoom.Settle(q).Decisions[0].NotFollowed ?? []);
+        Assert.Equal(strands % 2 == 1, unfolded.Contains(strands == 1 ? "Take 2 instead" : "Take 2 or 4 instead", StringComparison.Ordinal));
         Assert.DoesNotContain("Part the end", string.Join(' ', CuttingRoom.Settle(q with { Strands = [6] }).Decisions[0].Because),
             StringComparison.Ordinal);
     }

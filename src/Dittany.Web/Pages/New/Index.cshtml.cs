@@ -86,6 +86,11 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
 
     private const int MostRecent = 6;
 
+    /// <summary>What is told of a plan while she types.</summary>
+    private static readonly string[] Told = ["words.size", "motif.size", "stitch.outline", "transfer.method", "time.ready"];
+
+    public Units Units { get; private set; }
+
     public IReadOnlyList<JobFault> Faults { get; private set; } = [];
 
     private IReadOnlyList<Kept> _own = [];
@@ -111,8 +116,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
     public async Task OnGet(string? said, string? form, string? size, double? width, double? height, CancellationToken cancel)
     {
         Said = said;
-        Recent = string.Join(' ', (await pieces.All(cancel)).Pieces.OrderByDescending(p => p.Id).Select(p =>
-            p.Job.Form).Distinct(StringComparer.Ordinal).Take(MostRecent));
+        var forms = (await pieces.All(cancel)).Pieces.Select(p => p.Job.Form);
+        Recent = string.Join(' ', forms.Distinct(StringComparer.Ordinal).Take(MostRecent));
         await Offer(cancel);
         if (form is not null && Offered.FirstOrDefault(f => f.Id == form) is { } taken)
         {
@@ -212,6 +217,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
 
     private (Job Job, IReadOnlyList<JobFault> Faults) Asked(Workshop workshop)
     {
+        Units = workshop.Units;
         var faults = new List<JobFault>();
         if (!string.IsNullOrWhiteSpace(Day) && Due is null)
         {
@@ -236,37 +242,19 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
         var form = Picked;
         var size = form is null ? null : SizeOf(form);
         var cloth = Form is not null && Form == Heard?.Form ? Heard?.Cloth : null;
+        var heard = Heard ?? Understood.Nothing;
+        var alone = words.Length == 0 && motif is not null;
         var job = new Job(
-            Form ?? string.Empty,
-            words.Length == 0 && motif is not null ? [] : [new WordingAsked("name", words, Stitch: Heard?.Stitch, Colour: Heard?.Thread,
-                CapHeightMm: Heard?.CapHeightMm, Motif: motif, WidthMm: Heard?.WidthMm)],
-            desk.Today, Heard?.For is { } whom && (words.Length > 0 || motif is not null)
-                ? $"{(words.Length > 0 ? words.ReplaceLineEndings(" ") : Say.Upper(Core.Motifs.MotifLibrary.Find(motif!)?.Name ?? motif!))}, {whom}" : null, Due,
-            size == form?.UsualSize ? null : size, Zone: Form is not null && Form == Heard?.Form ? Heard.Zone : null,
+            Form ?? string.Empty, alone ? [] : [heard.Wording(words, motif)], desk.Today, heard.TitleOf(words.Length > 0 ? words : null, motif),
+            Due, size == form?.UsualSize ? null : size, Zone: Form == heard.Form ? heard.Zone : null,
             Fabric: string.IsNullOrEmpty(Colour) && cloth is null ? null
                 : new StatedFabric(cloth, string.IsNullOrEmpty(Colour) ? null : Colour),
-            MeasuredMm: measured, Own: _own.FirstOrDefault(k => k.Form.Id == Form)?.Form, Motifs: words.Length == 0 && motif is not null
-                ? [MotifOf(motif)] : null);
+            MeasuredMm: measured, Own: _own.FirstOrDefault(k => k.Form.Id == Form)?.Form,
+            Motifs: alone ? [heard.MotifAlone(motif!)] : null);
         faults.AddRange(JobCheck.Faults(job, workshop, shelf.Now).Where(f => Form is { Length: > 0 }
             || !f.Pointer.StartsWith("#/item", StringComparison.Ordinal)));
         return (job, faults);
     }
-
-    /// <summary>The motif alone, as it was picked or said: several of it stand in a row.</summary>
-    private MotifAsked MotifOf(string motif) => Heard is { MotifCount: { } count } && Heard.Motif == motif
-        ? new MotifAsked("motif", motif, Heard.WidthMm, Heard.CapHeightMm, "row", count, Stitch: Heard.Stitch, Colour: Heard.Thread)
-        : new MotifAsked("motif", motif, Heard?.WidthMm, Heard?.CapHeightMm, Stitch: Heard?.Stitch, Colour: Heard?.Thread);
-
-    /// <summary>What was heard beside the three answers, in words; empty where there is nothing.</summary>
-    public IReadOnlyList<string> HeardBesides(Units units) => Heard is not { } heard ? [] : new[]
-    {
-        heard.Zone is { } zone && Form == heard.Form ? Picked?.Zones.FirstOrDefault(z => z.Id == zone).Name : null,
-        heard.Stitch is { } stitch ? Core.StitchBook.Book.Find(stitch)!.Name : null,
-        heard.Thread is { } thread ? $"in {Palette.NameOf(thread)}" : null,
-        heard.WidthMm is { } wide ? $"{Tape.Length(wide, units)} wide" : null,
-        heard.CapHeightMm is { } high ? $"{Tape.Length(high, units)} high" : null,
-        heard.For,
-    }.OfType<string>().ToArray();
 
     private async Task Offer(CancellationToken cancel)
     {
@@ -302,8 +290,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
             BenchDrawing.Small(plan, "glimpse"),
             plan.Title,
             [
-                .. new[] { "words.size", "motif.size", "stitch.outline", "transfer.method",
-                    "time.ready" }.Select(plan.Decision).OfType<Core.Telling.Decision>().Select(d => d.Choice),
+                .. Told.Select(plan.Decision).OfType<Core.Telling.Decision>().Select(d => d.Choice),
                 $"{Say.Minutes(plan.Time.LowMinutes)} to {Say.Minutes(plan.Time.HighMinutes)} of work",
             ],
             plan.Elements.SelectMany(e => e.Concerns).Select(c => c.Text.ToString()).ToArray());

@@ -1,0 +1,66 @@
+using Dittany.Core.Items;
+using Dittany.Core.Materials;
+using Dittany.Core.Measures;
+using Dittany.Core.Motifs;
+using Dittany.Core.StitchBook;
+
+namespace Dittany.Core.Planning;
+
+/// <summary>
+/// What was understood of one saying. Null members were not said; <paramref name="NotUnderstood"/> holds the words that were taken for
+/// nothing, <see cref="Questions"/> what she is asked because of them: nothing is lettered that may have been meant otherwise without being
+/// asked.
+/// </summary>
+public sealed record Understood(string? Words, string? Form, string? Size, string? Colour, string? Cloth, DateOnly? DueOn,
+    string? NotUnderstood)
+{
+    public string? Zone { get; init; }
+
+    public string? Stitch { get; init; }
+
+    /// <summary>A thread colour of ours, in hexadecimal.</summary>
+    public string? Thread { get; init; }
+
+    public string? Motif { get; init; }
+
+    public int? MotifCount { get; init; }
+
+    public double? WidthMm { get; init; }
+
+    public double? CapHeightMm { get; init; }
+
+    /// <summary>Whom it is for, and from whom, as said.</summary>
+    public string? For { get; init; }
+
+    public IReadOnlyList<string> Questions { get; init; } = [];
+
+    /// <summary>The words as they were said to be stitched, with a motif beside them or without.</summary>
+    public WordingAsked Wording(string words, string? motif) =>
+        new("name", words, Stitch: Stitch, Colour: Thread, CapHeightMm: CapHeightMm, Motif: motif, WidthMm: WidthMm);
+
+    /// <summary>A motif alone as it was said to be stitched; several of it stand in a row.</summary>
+    public MotifAsked MotifAlone(string motif)
+    {
+        var one = new MotifAsked("motif", motif, WidthMm, CapHeightMm, Stitch: Stitch, Colour: Thread);
+        return MotifCount is { } count && Motif == motif ? one with { Arrangement = "row", Count = count } : one;
+    }
+
+    /// <summary>What a piece for somebody is called by what is put on it; null where it is for nobody, and then it is called by its item.</summary>
+    public string? TitleOf(string? words, string? motif) =>
+        For is not { } whom || (words ?? motif) is null ? null
+        : $"{(words is not null ? words.ReplaceLineEndings(" ") : Say.Upper(MotifLibrary.Find(motif!)?.Name ?? motif!))}, {whom}";
+
+    /// <summary>What was said beside words, item and day, in words; empty where nothing was.</summary>
+    public IReadOnlyList<string> Besides(Form? form, Units units) => new[]
+    {
+        Zone is { } zone && form?.Id == Form ? form?.Zones.FirstOrDefault(z => z.Id == zone).Name : null,
+        Stitch is { } stitch ? Book.Find(stitch)!.Name : null,
+        Thread is { } thread ? $"in {Palette.NameOf(thread)}" : null,
+        WidthMm is { } wide ? $"{Tape.Length(wide, units)} wide" : null,
+        CapHeightMm is { } high ? $"{Tape.Length(high, units)} high" : null,
+        For,
+    }.OfType<string>().ToArray();
+
+    /// <summary>Nothing said.</summary>
+    public static Understood Nothing { get; } = new(null, null, null, null, null, null, null);
+}
