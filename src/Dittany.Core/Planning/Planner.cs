@@ -99,8 +99,7 @@ public static class Planner
         decisions.Add(GroundDecisions.Fill(elements.Any(e => !e.IsMotif)));
 
         // Hooping, and what the thread is cut to.
-        var called = elements.All(e => !e.IsMotif) ? Called.Words : elements.All(e => e.IsMotif)
-            ? Called.Motifs(elements.Select(e => e.Text).ToArray()) : Called.Both;
+        var called = CalledBy(elements);
         var letters = Working.LettersOf(elements);
         var held = Working.Hold(letters, called, ground, workshop, overrules);
         decisions.AddRange(held.Decisions);
@@ -108,12 +107,7 @@ public static class Planner
         var thickness = cloth.ThicknessMm + (held.LayersThrough > 1 ? Working.LiningMm : 0);
         var (skims, action) = Working.Action(held, workshop, overrules.For("stitch.action"));
         decisions.Add(action);
-        var cutting = CuttingRoom.Settle(new CuttingQuestion(
-            workshop.Habit("cut-length"), workshop.Habit("start"), workshop.Habit("finish"), workshop.Habit("strand-use"),
-                workshop.Habit("strip"),
-            elements.SelectMany(e => e.Parts).Select(p => p.Strands).ToHashSet(), worn,
-            overrules.For("thread.cut-length") is { } cut ? double.Parse(cut, CultureInfo.InvariantCulture) : null,
-                overrules.For("thread.start"), overrules.For("thread.finish"), cloth.Coated));
+        var cutting = Cut(elements, worn, cloth, workshop, overrules);
         decisions.AddRange(cutting.Decisions);
         cautions.AddRange(At(Station.Thread, cutting.Cautions));
 
@@ -121,21 +115,10 @@ public static class Planner
         var pace = new Pace(cloth, workshop.Skill, skims);
         var seconds = elements.SelectMany(e => e.Parts).SelectMany(p => p.Stitches).Sum(s => s.Seconds);
         var hooped = Holding.Told(held.Placings);
-        var hours = EffortRoom.Stitching(seconds, Working.ExpectedRuns(letters, cutting, thickness) is var expected
-            ? cutting.Minutes(expected, 1, expected) : 0, hooped, pace).Minutes / 60;
+        var expected = Working.ExpectedRuns(letters, cutting, thickness);
+        var hours = EffortRoom.Stitching(seconds, cutting.Minutes(expected, 1, expected), hooped, pace).Minutes / 60;
         var colours = elements.SelectMany(e => e.Parts).Select(p => p.Colour).Distinct(StringComparer.Ordinal).ToArray();
-        var box = Around(elements);
-        var transfer = TransferRoom.Settle(new TransferQuestion(
-            new TransferFacts(
-                cloth, workshop.Equipment.ToArray(), elements.Min(e => e.CapHeightMm), Math.Round(hours, 1), form.Use.MadeUp,
-                    elements.Min(e => e.LineWidthMm),
-                colours.Select(c => Colour.Parse(c).ToLab().L).DefaultIfEmpty(0).Max(), held.School != School.InHand,
-                    workshop.Habit("draw"), workshop.Habit("marker"), workshop.Habit("hold-film"), drawn.Face.Fold
-                    is not null)
-            { Called = called },
-            box.Width + (2 * TransferRoom.CutMarginMm), box.Height + (2 * TransferRoom.CutMarginMm),
-                elements.SelectMany(e => e.Parts).Sum(p => Polyline.Length(p.LineMm)), workshop.Paper,
-            overrules.For("transfer.method"), overrules.For("transfer.marker"), overrules.For("transfer.stabiliser")));
+        var transfer = TransferRoom.Settle(Transfer(elements, called, ground, held, hours, colours, workshop, overrules));
         decisions.AddRange(transfer.Decisions);
         cautions.AddRange(At(Station.Transfer, transfer.Cautions));
         var marksCloth = MarkerRules.OnCloth(transfer.Method);
@@ -151,12 +134,7 @@ public static class Planner
                 threads.Select(t => new Use($"{Palette.NameOf(t.Colour)}, {Say.Count(t.Strands, "strand")}", t.LengthMm, "mm")).ToArray());
 
         // Finish and time.
-        var finished = FinishRoom.Settle(new FinishQuestion(
-            cloth, transfer.Marker, transfer.Method.Id, transfer.Stabiliser, transfer.Tacked, marksCloth, held.School == School.Hoop,
-                colours.Any(Palette.MayBleed), worn.OnSkin, worn.Washed,
-            workshop.Equipment.Contains("iron", StringComparer.Ordinal), cutting.Start.ChoiceId, workshop.Habit("film-out"),
-                transfer.Stabiliser.Split('+').Contains("film-on-top") ? overrules.For("finish.removal") : null, workshop.Habit("tail"),
-                workshop.Habit("press"), overrules.For("finish.press")));
+        var finished = FinishRoom.Settle(Finish(transfer, held, cutting, colours, cloth, worn, workshop, overrules));
         decisions.AddRange(finished.Decisions);
         cautions.AddRange(At(Station.Finish, finished.Cautions));
         var runs = threads.Sum(t => t.Runs);
@@ -178,22 +156,12 @@ public static class Planner
             finished.Work.Any(o => o.Place == Operations.Place.Iron) || transfer.Method.Id is "hot-iron" or "coated-paper",
                 effort.Minutes / 60)));
 
-        // Only a habit that she has settled herself is one that can be set aside.
-        decisions = decisions.Select(d => d.NotFollowed is null
-            || Habits.All.Any(h => d.Id.Split(':')[0] == h.ToldAt && workshop.Habits.TryGetValue(h.Id, out var choice)
-            && choice != h.Default) ? d : d with { NotFollowed = null }).ToList();
-        var found = FindIt.Choose(drawn, zone, elements[0].BaselineMm);
+        decisions = decisions.Select(d => OwnHabits(d, workshop)).ToList();
         return new Plan(
             job.Today,
-            job.Title ?? $"{elements[0].Text.ReplaceLineEndings(" ")}, on {Say.A(form.Name)}",
+            job.Title ?? $"{(elements[0].IsMotif ? Say.Upper(elements[0].Text) : elements[0].Text.ReplaceLineEndings(" "))}, on {Say.A(form.Name)}",
             new PlannedItem(form.Id, form.Name, size.Id, size.Name, worn.Wearer, drawn.Outline, cloth),
-            new PlannedSpace(
-                drawn.Face, zone.Id, zone.Name, zone.Ring, ground.Field.Rings, drawn.Obstacles, drawn.Landmarks, drawn.Behind, drawn.Over
-                    ?? [], drawn.Picture,
-                found.Across, found.Level,
-                FindIt.Steps(drawn, zone, elements.Select(e => (e.Text.ReplaceLineEndings(" "), e.BaselineMm, e.BoxMm.Width, e.IsMotif
-                    ? Called.Motifs([e.Text]) : Called.Words)).ToArray(), cloth.Kind.Knit),
-                Snaps.For(drawn, zone, ground.Field, StandingOf(elements[0]))),
+            SpaceOf(ground, elements),
             elements,
             transfer,
             new PlannedHooping(held.School, held.Placings, held.LowerBound),
@@ -207,6 +175,99 @@ public static class Planner
             decisions.OrderBy(d => d.Station).ToArray(),
             [.. overrules.SetAside, .. decisions.SelectMany(d => d.NotFollowed ?? []).Select(t => t.ToString())],
             cautions.DistinctBy(c => c.Text).OrderByDescending(c => c.Severity).ToArray());
+    }
+
+    private static Called CalledBy(IReadOnlyList<PlannedElement> elements) =>
+        elements.All(e => !e.IsMotif) ? Called.Words
+        : elements.All(e => e.IsMotif) ? Called.Motifs(elements.Select(e => e.Text).ToArray())
+        : Called.Both;
+
+    private static Cutting Cut(IReadOnlyList<PlannedElement> elements, Worn worn, Cloth cloth, Workshop workshop, Overrules overrules) =>
+        CuttingRoom.Settle(new CuttingQuestion(
+            workshop.Habit("cut-length"),
+            workshop.Habit("start"),
+            workshop.Habit("finish"),
+            workshop.Habit("strand-use"),
+            workshop.Habit("strip"),
+            elements.SelectMany(e => e.Parts).Select(p => p.Strands).ToHashSet(),
+            worn,
+            overrules.For("thread.cut-length") is { } cut ? double.Parse(cut, CultureInfo.InvariantCulture) : null,
+            overrules.For("thread.start"),
+            overrules.For("thread.finish"),
+            cloth.Coated));
+
+    private static TransferQuestion Transfer(
+        IReadOnlyList<PlannedElement> elements, Called called, WordingGround ground, Held held, double hours, IReadOnlyList<string> colours,
+        Workshop workshop, Overrules overrules)
+    {
+        var box = Around(elements);
+        var facts = new TransferFacts(
+            ground.Cloth,
+            workshop.Equipment.ToArray(),
+            elements.Min(e => e.CapHeightMm),
+            Math.Round(hours, 1),
+            ground.Form.Use.MadeUp,
+            elements.Min(e => e.LineWidthMm),
+            colours.Select(c => Colour.Parse(c).ToLab().L).DefaultIfEmpty(0).Max(),
+            held.School != School.InHand,
+            workshop.Habit("draw"),
+            workshop.Habit("marker"),
+            workshop.Habit("hold-film"),
+            ground.Drawn.Face.Fold is not null)
+        {
+            Called = called,
+        };
+        return new TransferQuestion(
+            facts,
+            box.Width + (2 * TransferRoom.CutMarginMm),
+            box.Height + (2 * TransferRoom.CutMarginMm),
+            elements.SelectMany(e => e.Parts).Sum(p => Polyline.Length(p.LineMm)),
+            workshop.Paper,
+            overrules.For("transfer.method"),
+            overrules.For("transfer.marker"),
+            overrules.For("transfer.stabiliser"));
+    }
+
+    private static FinishQuestion Finish(
+        Transferred transfer, Held held, Cutting cutting, IReadOnlyList<string> colours, Cloth cloth, Worn worn, Workshop workshop,
+        Overrules overrules) => new(
+        cloth,
+        transfer.Marker,
+        transfer.Method.Id,
+        transfer.Stabiliser,
+        transfer.Tacked,
+        MarkerRules.OnCloth(transfer.Method),
+        held.School == School.Hoop,
+        colours.Any(Palette.MayBleed),
+        worn.OnSkin,
+        worn.Washed,
+        workshop.Equipment.Contains("iron", StringComparer.Ordinal),
+        cutting.Start.ChoiceId,
+        workshop.Habit("film-out"),
+        transfer.Stabiliser.Split('+').Contains("film-on-top") ? overrules.For("finish.removal") : null,
+        workshop.Habit("tail"),
+        workshop.Habit("press"),
+        overrules.For("finish.press"));
+
+    private static PlannedSpace SpaceOf(WordingGround ground, IReadOnlyList<PlannedElement> elements)
+    {
+        var (drawn, zone) = (ground.Drawn, ground.Zone);
+        var found = FindIt.Choose(drawn, zone, elements[0].BaselineMm);
+        var looked = elements
+            .Select(e => (e.Text.ReplaceLineEndings(" "), e.BaselineMm, e.BoxMm.Width, e.IsMotif ? Called.Motifs([e.Text]) : Called.Words))
+            .ToArray();
+        return new PlannedSpace(
+            drawn.Face, zone.Id, zone.Name, zone.Ring, ground.Field.Rings, drawn.Obstacles, drawn.Landmarks, drawn.Behind, drawn.Over ?? [],
+            drawn.Picture, found.Across, found.Level, FindIt.Steps(drawn, zone, looked, ground.Cloth.Kind.Knit),
+            Snaps.For(drawn, zone, ground.Field, StandingOf(elements[0])));
+    }
+
+    /// <summary>Only a habit that she has settled herself is one that can be set aside.</summary>
+    private static Decision OwnHabits(Decision decision, Workshop workshop)
+    {
+        bool Hers(Habit habit) => decision.Id.Split(':')[0] == habit.ToldAt
+            && workshop.Habits.TryGetValue(habit.Id, out var choice) && choice != habit.Default;
+        return decision.NotFollowed is null || Habits.All.Any(Hers) ? decision : decision with { NotFollowed = null };
     }
 
     private static IEnumerable<Caution> At(Station station, IEnumerable<Caution> cautions) => cautions.Select(c => c with { At = station });

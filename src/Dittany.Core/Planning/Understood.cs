@@ -45,7 +45,9 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
         return MotifCount is { } count && Motif == motif ? one with { Arrangement = "row", Count = count } : one;
     }
 
-    /// <summary>What a piece for somebody is called by what is put on it; null where it is for nobody, and then it is called by its item.</summary>
+    /// <summary>
+    /// What a piece for somebody is called by what is put on it; null where it is for nobody, and then it is called by its item.
+    /// </summary>
     public string? TitleOf(string? words, string? motif) =>
         For is not { } whom || (words ?? motif) is null ? null
         : $"{(words is not null ? words.ReplaceLineEndings(" ") : Say.Upper(MotifLibrary.Find(motif!)?.Name ?? motif!))}, {whom}";

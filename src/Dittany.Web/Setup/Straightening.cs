@@ -41,7 +41,8 @@ public sealed class Straightening(IServiceScopeFactory scopes, PictureDesk pictu
             _turns.Set(photograph, turn, new MemoryCacheEntryOptions { Size = 1 });
         }
 
-        return Task.Run(() => Straighten(photograph, picture, view, turn));
+        // Begun even when it is to stop at once: it never throws, and says itself how it ended.
+        return Task.Run(() => Straighten(photograph, picture, view, turn), CancellationToken.None);
     }
 
     public void Dispose()
