@@ -246,7 +246,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
         var alone = words.Length == 0 && motif is not null;
         var job = new Job(
             Form ?? string.Empty, alone ? [] : [heard.Wording(words, motif)], desk.Today,
-            heard.TitleOf(words.Length > 0 ? words : null, motif), Due, size == form?.UsualSize ? null : size, Zone: Form == heard.Form ? heard.Zone : null,
+            heard.TitleOf(words.Length > 0 ? words : null, motif), Due, size == form?.UsualSize ? null : size,
+            Zone: Form == heard.Form ? heard.Zone : null,
             Fabric: string.IsNullOrEmpty(Colour) && cloth is null ? null
                 : new StatedFabric(cloth, string.IsNullOrEmpty(Colour) ? null : Colour),
             MeasuredMm: measured, Own: _own.FirstOrDefault(k => k.Form.Id == Form)?.Form,
