@@ -60,7 +60,7 @@ public static class CautionRoom
         ("a scrap first", Station.Item, f => !f.Cloth.Kind.Soakable || f.Cloth.Kind.Structure is Structure.Velvet or Structure.Felt, f =>
             Item(Severity.Caution,
             $"{Measures.Say.Upper(f.Cloth.Kind.Name)} bears no soaking unless a scrap of it survives: try water, heat and pen on a scrap "
-                + $"or a hidden seam first."), "common practice"),
+                + $"or an offcut first."), "common practice"),
         ("kept for long", Station.Finish, f => f.Worn.Lasts == "keepsake" && f.Worn.Washed is ("never" or "by-hand"), _ =>
             Item(Severity.Note,
             "Meant to be kept: acid-free tissue or board behind it, out of the sun, and no adhesive left in the cloth."),

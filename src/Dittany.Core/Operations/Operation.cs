@@ -75,11 +75,11 @@ public sealed record Use(string What, double Amount, string Unit);
 /// <summary>
 /// One thing a maker does: where, with how many minutes of hands-on work by the names they are told under, what it uses, its steps in
 /// order, and the operations that come before it. Time, diary, sheets and how far a piece is read operations and nothing else.
-/// <paramref name="Wait"/> follows its last step.
+/// <paramref name="Wait"/> follows its last step; <paramref name="Cautions"/> are the ids of what is to be heeded at it.
 /// </summary>
 public sealed record Operation(
     string Id, OpKind Kind, Station At, Place Place, IReadOnlyList<StepMinutes> By, IReadOnlyList<Told> Steps, Wait? Wait = null,
-        IReadOnlyList<Use>? Uses = null, IReadOnlyList<string>? After = null)
+        IReadOnlyList<Use>? Uses = null, IReadOnlyList<string>? After = null, IReadOnlyList<string>? Cautions = null)
 {
     /// <summary>Hands-on minutes of the whole operation.</summary>
     public Minutes Hands => Minutes.About(LikelyMinutes);

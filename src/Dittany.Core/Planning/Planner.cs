@@ -137,12 +137,11 @@ public static class Planner
         var finished = FinishRoom.Settle(Finish(transfer, held, cutting, colours, cloth, worn, workshop, overrules));
         decisions.AddRange(finished.Decisions);
         cautions.AddRange(At(Station.Finish, finished.Cautions));
-        var runs = threads.Sum(t => t.Runs);
         var work = Work.Chain([.. Beforehand.Of(cloth), .. transfer.Work, .. effort.Work, .. finished.Work]);
         var worked = routed.Rows.Count == 0 ? 0 : (double)routed.Rows.Count(r => r.Run <= (job.Done?.Runs ?? 0)) / routed.Rows.Count;
         var timed = Timing.Settle(
-            work, Left.After(work, job.Done, runs, worked, job.Today), new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening),
-                job.Today, job.DueOn);
+            work, Left.After(work, job.Done, threads.Sum(t => t.Runs), worked, job.Today),
+            new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening), job.Today, job.DueOn);
         decisions.AddRange(timed.Decisions);
         cautions.AddRange(At(Station.Time, timed.Cautions));
         if (workshop.HourlyRate > 0)
@@ -156,6 +155,7 @@ public static class Planner
             finished.Work.Any(o => o.Place == Operations.Place.Iron) || transfer.Method.Id is "hot-iron" or "coated-paper",
                 effort.Minutes / 60)));
 
+        var heeded = cautions.DistinctBy(c => c.Text).OrderByDescending(c => c.Severity).ToArray();
         decisions = decisions.Select(d => OwnHabits(d, workshop)).ToList();
         return new Plan(
             job.Today,
@@ -167,14 +167,14 @@ public static class Planner
             new PlannedHooping(held.School, held.Placings, held.LowerBound),
             threads,
             routed.Rows,
-            work,
+            Heeding.Heed(work, heeded),
             timed,
             finished.Care,
             elements.Where(e => !e.IsMotif).SelectMany((e, i) => i == 0 ? Proof.Of(e.Text)
                 : Proof.Of(e.Text).Prepend(new ProofLetter("\n", "next wording"))).ToArray(),
             decisions.OrderBy(d => d.Station).ToArray(),
             [.. overrules.SetAside, .. decisions.SelectMany(d => d.NotFollowed ?? []).Select(t => t.ToString())],
-            cautions.DistinctBy(c => c.Text).OrderByDescending(c => c.Severity).ToArray());
+            heeded);
     }
 
     private static Called CalledBy(IReadOnlyList<PlannedElement> elements) =>

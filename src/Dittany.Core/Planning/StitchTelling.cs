@@ -82,6 +82,11 @@ public static class StitchTelling
         }
 
         var straight = radius > StraightFrom * Math.Max(stitch.LengthMm, 1);
+        if (kind.KeepsOneLength)
+        {
+            return $"About {Say.Length(Math.Round(part.WishedMm, 1))}, like all the others: what the tightest bend allows.";
+        }
+
         if (stitch.LengthMm >= part.WishedMm * Full)
         {
             return straight ? (Told)$"Full length: {kind.Name} is usually {Say.Length(Math.Round(part.WishedMm, 2))} here."
@@ -97,8 +102,7 @@ public static class StitchTelling
             ? (Told)($"Shorter than {Say.Length(Math.Round(part.WishedMm, 2))}, so that the stitches of this stretch come out alike and "
                 + $"none is a stub at the end.")
             : (Told)($"Shorter than {Say.Length(Math.Round(part.WishedMm, 2))}, for the bend here has a radius of about "
-                + $"{Say.Length(Math.Round(radius, 1))} and the stitch may leave the line by "
-                + $"{Say.Length(Math.Round(Tolerance.SagittaMm(part.LineWidthMm), 2))} at most.");
+                + $"{Say.Length(Math.Round(radius, 1))}: so short it looks round.");
     }
 
     /// <summary>Radius of the line under a stitch, from its chord and how far the line stands off it: r = c² / 8s + s / 2.</summary>

@@ -164,8 +164,13 @@ internal static class WordingDecisions
                 ? (Told)($"On straights a stitch is {Say.Length(Math.Round(spec.WishedMm, 2))} long and goes forward by half of it, "
                     + $"{Say.Length(Math.Round(spec.WishedMm / 2, 2))}: it comes up at the end of the one before the last.")
                 : (Told)$"On straights a stitch is {Say.Length(Math.Round(spec.WishedMm, 2))} long.",
-            $"On a bend it leaves the line by at most {Say.Length(Math.Round(spec.SagittaMm, 3))}.",
         };
+        if (!spec.OneLength)
+        {
+            because.Add($"On a bend it is shorter, so that the line turns by {Say.Number(Tolerance.WishedTurnRadians * 180 / Math.PI, 0)}° at a "
+                + $"joint and looks round: down to {Say.Length(Math.Round(spec.ShortestMm, 2))}.");
+        }
+
         var manner = a.Pair.Stitch.Manner(spec.Schools);
         if (manner is not null && a.Pair.Stitch.KeepsOneLength)
         {
@@ -173,7 +178,7 @@ internal static class WordingDecisions
         }
         else if (spec.OneLength)
         {
-            because.Add("One length is kept all along a stretch.");
+            because.Add("One length is kept over the whole word.");
         }
 
         if (spec.Strict)

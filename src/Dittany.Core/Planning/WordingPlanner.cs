@@ -324,10 +324,20 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         var concerns = new List<Concern>();
         var shapes = new List<Shape>();
         var thread = new Thread(Thread.Cotton, a.Pair.Strands, colours.Main);
-        foreach (var (number, letter) in LetterGroup.Of(a.Setting.Letters).Index())
+        var designs = LetterGroup.Of(a.Setting.Letters).Select((letter, number) => (Letter: letter, Number: number, Design: DesignOf.Letter(
+            element, number, letter, letter.Strokes.Select(s => s.Map(p => place.AnchorMm + (p * a.CapMm))).ToArray(),
+            q.Alphabet.Kind == AlphabetKind.Weighted))).ToArray();
+        if (spec.OneLength)
         {
-            var design = DesignOf.Letter(element, number, letter,
-                letter.Strokes.Select(s => s.Map(p => place.AnchorMm + (p * a.CapMm))).ToArray(), q.Alphabet.Kind == AlphabetKind.Weighted);
+            spec = spec with
+            {
+                WishedMm = LinePlacing.OneLengthMm(designs.SelectMany(d => d.Design.Visible().Shapes).SelectMany(s => s.Strokes), spec,
+                    ground.Budget),
+            };
+        }
+
+        foreach (var (letter, number, design) in designs)
+        {
             shapes.AddRange(design.Shapes);
             var lines = design.Visible().Shapes.SelectMany(s => s.Strokes.Select(stroke => (Shape: s, Stroke: stroke))).ToArray();
             var strokes = lines.Select(l => l.Stroke).ToArray();
@@ -354,17 +364,15 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
                     Cures(q, a, schools, letter, asJob, [], s => s.DroppedMm.Count == 0)));
             }
 
-            var bent = stitched.Lines.Where(l => l.Turned).ToArray();
+            var bent = stitched.Lines.Where(l => l.Off).ToArray();
             if (bent.Length > 0 && concerns.All(c => c.What != "turning" || c.Letter != letter.Letter))
             {
-                var beyond = bent.Max(l => l.BeyondMm);
+                var off = bent.Max(l => l.OffMm);
                 concerns.Add(new Concern(
-                    "turning", letter.Letter, Math.Round(beyond, 3),
-                    beyond > 0
-                        ? (Told)($"A bend of {letter.Named} is tighter than a stitch of {Say.Length(spec.ShortestMm)} can follow: the line "
-                            + $"is cut short by {Say.Length(Math.Round(beyond + spec.SagittaMm, 2))}.")
-                        : (Told)$"A bend of {letter.Named} is so tight that its stitches turn sharply and look angular.",
-                    Cures(q, a, schools, letter, asJob, bent.Select(l => l.Source).ToHashSet(), s => s.Lines.All(l => !l.Turned))));
+                    "turning", letter.Letter, Math.Round(off, 3),
+                    $"At a bend of {letter.Named} the shortest stitch, {Say.Length(spec.ShortestMm)}, cuts the corner by "
+                        + $"{Say.Length(Math.Round(off, 1))}, more than half the width of the line: the bend will look flat.",
+                    Cures(q, a, schools, letter, asJob, bent.Select(l => l.Source).ToHashSet(), s => s.Lines.All(l => !l.Off))));
             }
         }
 

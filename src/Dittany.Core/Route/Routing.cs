@@ -65,7 +65,7 @@ public static class Routing
 
     /// <summary>
     /// Less than this share of a run is not begun a line with that needs more: a thread ends at the end of a line, and no more than this is
-    /// thrown away (from memory).
+    /// thrown away (from memory); but where that would take a thread more than going on, the hand goes on.
     /// </summary>
     public const double WorthGoingOn = 0.15;
 
@@ -88,15 +88,25 @@ public static class Routing
         var ways = Choose(inOrder, crossings);
         var rows = new List<RouteRow>();
         var worked = new Worked();
-        var (run, used) = (0, 0.0);
+        var (run, used, ending) = (0, 0.0, WorthGoingOn);
+        var between = inOrder.Select((_, n) => n == 0 ? (Kind: FloatKind.NewThread, BackMm: 0.0, StraightMm: 0.0)
+            : crossings.Between(n, ways[n - 1], ways[n])).ToArray();
+        var needs = inOrder.Zip(ways, (p, way) => Enumerable.Range(0, way.Order.Count).Sum(i => Cost(way.Of(p, i), Inner(p, way, i))))
+            .ToArray();
         for (var n = 0; n < inOrder.Length; n++)
         {
             budget?.Spend(20L * inOrder[n].Stitches.Count);
             var (piece, way) = (inOrder[n], ways[n]);
-            var (kind, back, straight) = n == 0 ? (FloatKind.NewThread, 0.0, 0.0) : crossings.Between(n, ways[n - 1], way);
-            var need = Enumerable.Range(0, way.Order.Count).Sum(i => Cost(way.Of(piece, i), Inner(piece, way, i)));
-            if (kind != FloatKind.NewThread && used + need + (back * rules.TakeUp) > rules.RunMm
-                && rules.RunMm - used - (back * rules.TakeUp) < WorthGoingOn * rules.RunMm)
+            var (kind, back, straight) = between[n];
+            var need = needs[n];
+            if (kind == FloatKind.NewThread)
+            {
+                var whole = Enumerable.Range(n, inOrder.Length - n).TakeWhile(i => i == n || between[i].Kind != FloatKind.NewThread)
+                    .Select(i => needs[i] + (between[i].BackMm * rules.TakeUp)).ToArray();
+                ending = ThreadsFor(whole, rules.RunMm, WorthGoingOn) > ThreadsFor(whole, rules.RunMm, 0) ? 0 : WorthGoingOn;
+            }
+            else if (used + need + (back * rules.TakeUp) > rules.RunMm
+                && rules.RunMm - used - (back * rules.TakeUp) < ending * rules.RunMm)
             {
                 kind = FloatKind.NewThread;
             }
@@ -128,6 +138,28 @@ public static class Routing
         return new Routed(rows, inOrder.Zip(ways).ToArray());
 
         double Cost(Stitch stitch, double backMm) => Use(stitch, backMm, rules.ThicknessMm) * rules.TakeUp;
+    }
+
+    /// <summary>
+    /// How many threads of <paramref name="runMm"/> lines take that need so much each, in mm, where a rest of up to
+    /// <paramref name="ending"/> of a thread is left rather than begun a line with.
+    /// </summary>
+    private static int ThreadsFor(IEnumerable<double> needsMm, double runMm, double ending)
+    {
+        var (threads, used) = (1, 0.0);
+        foreach (var need in needsMm)
+        {
+            if (used + need > runMm && runMm - used < ending * runMm)
+            {
+                (threads, used) = (threads + 1, 0);
+            }
+
+            used += need;
+            var more = (int)(used / runMm);
+            (threads, used) = (threads + more, used - (more * runMm));
+        }
+
+        return threads;
     }
 
     /// <summary>What a choice of ways costs over all lines; run lengths apart.</summary>

@@ -86,8 +86,24 @@ public static class LinePlacing
         stitch.Sew(sewing, HolesOf(track, stretches, stops, closed), spec);
         var stitches = sewing.Done();
         budget?.Spend(StitchSteps * stitches.Count);
-        return new Placed(line, closed, stitches, stretches.Max(s => s.BeyondMm), stretches.Any(s => s.OverTurned), stitch,
-            spec.LineWidthMm);
+        var beyond = stretches.Max(s => s.BeyondMm);
+        return new Placed(line, closed, stitches, beyond > 0 ? beyond + spec.SagittaMm : 0, stitch, spec.LineWidthMm);
+    }
+
+    /// <summary>
+    /// The length that every stitch of these strokes (mm) can have: what their tightest bend allows. For stitches that keep one length.
+    /// </summary>
+    internal static double OneLengthMm(IEnumerable<Stroke> strokes, StitchSpec spec, Budget? budget)
+    {
+        var tightest = 0.0;
+        foreach (var stroke in strokes)
+        {
+            var track = new Track(stroke);
+            budget?.Spend(MeasuringSteps * track.Count);
+            tightest = Math.Max(tightest, track.Samples(0, track.Length).Max(s => s.Curvature));
+        }
+
+        return spec.AllowedMm(tightest < 1e-9 ? double.PositiveInfinity : 1 / tightest);
     }
 
     /// <summary>

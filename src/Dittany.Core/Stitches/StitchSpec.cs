@@ -41,7 +41,7 @@ public sealed record StitchSpec(Pair Pair, double WishedMm, double ShortestMm, d
     /// <summary>A stitch may be this much over the wish before another is made.</summary>
     public const double Slack = 1.05;
 
-    public double SagittaMm => Tolerance.SagittaMm(LineWidthMm);
+    public double SagittaMm => Tolerance.SagittaMm(Pair);
 
     /// <summary>Wraps of a knot: the thicker the bundle, the fewer it takes.</summary>
     public int Wraps => AtPoints.Knots.Wraps(Schools.Wraps, Pair.Strands);
@@ -52,7 +52,7 @@ public sealed record StitchSpec(Pair Pair, double WishedMm, double ShortestMm, d
     /// <summary>Stitches that cover one place of the line.</summary>
     public int Span => Pair.Stitch.Span;
 
-    /// <summary>One length over a stretch: by school, or because a link out of measure shows.</summary>
+    /// <summary>One length over a whole word: by school, or because a link out of measure shows.</summary>
     public bool OneLength => Schools.Length == LengthSchool.Uniform || Pair.Stitch.KeepsOneLength;
 
     public double MostMm => WishedMm * (Strict ? 1 : Slack);
@@ -84,7 +84,9 @@ public sealed record StitchSpec(Pair Pair, double WishedMm, double ShortestMm, d
             return WishedMm;
         }
 
-        var allowed = Math.Min(Sagitta(radiusMm, SagittaMm), Span * Tolerance.MostTurnRadians * radiusMm);
+        // Where every stitch of a word is as long as at its tightest bend, a joint may turn as far as the eye bears.
+        var turn = OneLength ? Tolerance.MostTurnRadians : Tolerance.WishedTurnRadians;
+        var allowed = Math.Min(Sagitta(radiusMm, SagittaMm), Span * turn * radiusMm);
         return Math.Clamp(allowed, ShortestMm, WishedMm);
     }
 

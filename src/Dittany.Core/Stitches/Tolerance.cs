@@ -9,7 +9,18 @@ public static class Tolerance
     public const double SagittaWidths = 0.3;
 
     /// <summary>
-    /// Turn at a joint on a smooth line: 40°, so nine stitches or more to a circle; 60° at the shortest stitch (common practice).
+    /// Turn at a joint that is aimed at on a smooth line: 18°, so twenty stitches to a circle, down to the shortest stitch. At 40° the bowl
+    /// of a B shows its corners (from memory).
+    /// </summary>
+    public const double WishedTurnRadians = 18 * Math.PI / 180;
+
+    /// <summary>
+    /// What a line that leaves its stitches by may be, in line widths from its middle, before the eye minds (common practice).
+    /// </summary>
+    public const double SeenWidths = 0.5;
+
+    /// <summary>
+    /// The most turn at a joint on a smooth line: 40°, so nine stitches or more to a circle; 60° at the shortest stitch (common practice).
     /// </summary>
     public const double MostTurnRadians = 40 * Math.PI / 180;
 
@@ -23,10 +34,14 @@ public static class Tolerance
 
     public static double SagittaMm(double lineWidthMm) => Math.Min(MostSagittaMm, SagittaWidths * lineWidthMm);
 
+    /// <summary>The same for a pair, mm; links that all have one length are wide enough to hide what they leave the line by.</summary>
+    public static double SagittaMm(Pair pair) =>
+        pair.Stitch.KeepsOneLength ? SagittaWidths * pair.LineWidthMm : SagittaMm(pair.LineWidthMm);
+
     /// <summary>The tightest bend a pair can follow at its shortest stitch, by sagitta and by a turn of 60°; mm.</summary>
     public static double LeastRadiusMm(Pair pair)
     {
-        var (s, e) = (pair.Stitch.ShortestMm(pair.Strands), SagittaMm(pair.LineWidthMm));
+        var (s, e) = (pair.Stitch.ShortestMm(pair.Strands), SagittaMm(pair));
         return Math.Max(((s * s / 4) + (e * e)) / (2 * e), s / pair.Stitch.Span / MostTurnShortestRadians);
     }
 }

@@ -313,6 +313,7 @@ public static class PlanJson
             w.WriteEndArray();
             Texts(w, "steps", operation.Steps);
             Texts(w, "after", operation.After ?? []);
+            Texts(w, "cautions", operation.Cautions ?? []);
             w.WriteEndObject();
         }
 

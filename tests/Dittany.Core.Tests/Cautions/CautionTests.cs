@@ -74,4 +74,24 @@ public class CautionTests
     [Fact]
     public void Ink_on_film_is_not_on_the_cloth() => Assert.All(
         Inks.All, ink => Assert.Single(CautionRoom.Of(Calm with { Marker = ink, MarksCloth = false })));
+
+    /// <summary>
+    /// A caution is heeded where it counts: the iron's at the iron, the mark's where it is drawn, and none is lost, on every form.
+    /// </summary>
+    [Fact]
+    public void Each_hangs_on_the_operations_it_is_for()
+    {
+        foreach (var form in Catalogue.Forms)
+        {
+            var plan = Jobs.Plan(Jobs.On(form.Id, "o"));
+            var told = plan.Cautions.Select(c => c.Id).ToHashSet(StringComparer.Ordinal);
+            var heeded = plan.Work.SelectMany(o => o.Cautions!.Select(c => (Operation: o, Caution: c))).ToArray();
+            Assert.True(told.SetEquals(heeded.Select(h => h.Caution)), form.Id);
+            Assert.All(heeded.Where(h => h.Caution is "iron" or "no-iron-before-the-marks-are-out"),
+                h => Assert.Equal(Core.Operations.Place.Iron, h.Operation.Place));
+            Assert.All(heeded.Where(h => h.Caution == "needles"), h => Assert.Contains(h.Operation.Kind,
+                new[] { Core.Operations.OpKind.Stitch, Core.Operations.OpKind.Sew }));
+            Assert.All(heeded.Where(h => h.Caution == "test-the-ink"), h => Assert.Equal(Core.Operations.OpKind.Mark, h.Operation.Kind));
+        }
+    }
 }

@@ -53,7 +53,8 @@ public class ThreadEconomyTests
 
     /// <summary>
     /// In the order of work: lines that a lawful way leads to from where the needle may be after the line before, whichever ways both are
-    /// worked, are one stretch, and each stretch takes as many threads as its stitches fill.
+    /// worked, are one stretch, and each stretch takes as many threads as its stitches fill; one that begins where nothing is stitched yet
+    /// holds less by what its first tail is longer.
     /// </summary>
     private static int Least(Plan plan, ThreadNeed need)
     {
@@ -71,7 +72,7 @@ public class ThreadEconomyTests
                     Core.StitchBook.Book.Find(part.Stitch)!.Reverses);
                 if (!Reaches(left.GetValueOrDefault(line.Key.Hoop) ?? [], Ways.For(piece).Select(w => w.Start(piece)).ToArray()))
                 {
-                    stretches.Add(0);
+                    stretches.Add(line.First().Fresh ? CuttingRoom.Starts[0].TailMm - CuttingRoom.Under.TailMm : 0);
                 }
 
                 stretches[^1] += line.Sum(r => Routing.Use(part.Stitches[r.Stitch], r.BackMm, thickness)) * Cutting.TakeUp;

@@ -98,7 +98,7 @@ public class LineStitchTests
     {
         var placed = Strokes.Sewn(Strokes.Circle(9), Spec(stitch))!;
         Assert.True(placed.Closed);
-        Assert.False(placed.Turned);
+        Assert.Equal(0, placed.OffMm);
         var solid = placed.Stitches.Where(s => s.Shape != StitchShape.Whip).ToArray();
         var holes = solid.SelectMany(s => new[] { s.FromMm, s.ToMm }).GroupBy(h => h).ToArray();
         Assert.All(holes, h => Assert.Equal(Book.Find(stitch)!.GapShare > 0 ? 1 : 2, h.Count()));

@@ -23,6 +23,6 @@ public sealed class FrenchKnot : IStitch
         var (strands, wraps) = (by.Spec.Pair.Strands, by.Spec.Wraps);
         var sewing = new Sewn.Sewing(strands);
         sewing.Stitch(new Move(MoveKind.UpAt, at), new Move(MoveKind.Wrap, at, wraps), new Move(MoveKind.DownAt, at));
-        return new Placed([at], false, sewing.Done(), 0, false, this, Knots.AcrossMm(strands, wraps), Dot: true);
+        return new Placed([at], false, sewing.Done(), 0, this, Knots.AcrossMm(strands, wraps), Dot: true);
     }
 }

@@ -18,7 +18,7 @@ public sealed class ChainStitch : LineStitch, IStitch
 
     public bool KeepsOneLength => true;
 
-    public string Manner(StitchSchools schools) => "A link out of measure shows at once, so one length is kept all along a stretch.";
+    public string Manner(StitchSchools schools) => "A link out of measure shows at once, so one length is kept over the whole word.";
 
     /// <summary>
     /// Four strands in general and six where cloth is dark and busy, or two and three: practitioners differ (common practice).

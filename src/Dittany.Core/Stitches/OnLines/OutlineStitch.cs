@@ -4,7 +4,7 @@ namespace Dittany.Core.Stitches.OnLines;
 public sealed class OutlineStitch : Overlapping
 {
     public override StitchInfo Info { get; } = new(
-        "outline", "outline stitch", StitchClass.Outline, 1.15, 4, _ => 2.0, StitchInfo.Caps(4, 6, 8, 10, 12),
+        "outline", "outline stitch", StitchClass.Outline, 1.15, 4, _ => Shortest, StitchInfo.Caps(4, 6, 8, 10, 12),
             StitchInfo.Caps(6, 8, 11, 13, 16), StitchInfo.ByHeight,
         "a narrow, clean line on curves", "wavers on tight bends", StitchInfo.Memory);
 

@@ -5,7 +5,7 @@ namespace Dittany.Core.Stitches.OnLines;
 public sealed class SplitStitch : Overlapping, IStitch
 {
     public override StitchInfo Info { get; } = new(
-        "split", "split stitch", StitchClass.Outline, 1.25, 4, _ => 2.0, StitchInfo.Caps(5, 7, 9, 10, 13),
+        "split", "split stitch", StitchClass.Outline, 1.25, 4, _ => Shortest, StitchInfo.Caps(5, 7, 9, 10, 13),
             StitchInfo.Caps(6, 9, 12, 14, 18), StitchInfo.ByHeight,
         "round letters, and cloth that stretches", "jagged where it is long on a bend", StitchInfo.Memory);
 

@@ -7,7 +7,7 @@ namespace Dittany.Core.Stitches.OnLines;
 public sealed class StemStitch : Overlapping, IStitch
 {
     public override StitchInfo Info { get; } = new(
-        "stem", "stem stitch", StitchClass.Outline, 1.4, 4, _ => 2.0, StitchInfo.Caps(5, 8, 10, 12, 15),
+        "stem", "stem stitch", StitchClass.Outline, 1.4, 4, _ => Shortest, StitchInfo.Caps(5, 8, 10, 12, 15),
             StitchInfo.Caps(7, 10, 13, 15, 20), StitchInfo.ByHeight,
         "a plush, visible line", "wavers on tight bends", StitchInfo.Memory);
 
