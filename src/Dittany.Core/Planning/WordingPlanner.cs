@@ -371,7 +371,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
                 concerns.Add(new Concern(
                     "turning", letter.Letter, Math.Round(off, 3),
                     $"At a bend of {letter.Named} the shortest stitch, {Say.Length(spec.ShortestMm)}, cuts the corner by "
-                        + $"{Say.Length(Math.Round(off, 1))}, more than half the width of the line: the bend will look flat.",
+                        + $"{Say.Length(Math.Round(off, 1))}, so far that it shows: the bend looks flat.",
                     Cures(q, a, schools, letter, asJob, bent.Select(l => l.Source).ToHashSet(), s => s.Lines.All(l => !l.Off))));
             }
         }
@@ -396,7 +396,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             remedies.Add(new Remedy(CapHeightMm: enough));
         }
 
-        foreach (var strands in Bundle.ThinnerThan(a.Pair.Strands))
+        foreach (var strands in Bundle.ThinnerThan(a.Pair.Strands).Where(s => !Recommender.Thin(a.Pair with { Strands = s }, a.CapMm)))
         {
             var fewer = strands;
             if (Cured(x => x with { Strands = fewer }))

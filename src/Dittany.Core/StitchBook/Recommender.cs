@@ -101,6 +101,14 @@ public static class Recommender
         return index <= 0 ? from : Math.Max(from, rows[index - 1].UpToMm);
     }
 
+    /// <summary>
+    /// From capitals of this height on a single strand is a hairline: larger letters, another hand or fewer words are better (from memory).
+    /// </summary>
+    public const double SingleBelowMm = 18;
+
+    /// <summary>Whether a pair is too thin for capitals of a height ever to be taken where she did not ask for it.</summary>
+    public static bool Thin(Pair pair, double capMm) => pair.Strands == 1 && capMm >= SingleBelowMm;
+
     /// <summary>The bundle for a stitch at a height, by the workshop's schools.</summary>
     public static int StrandsFor(IStitch stitch, double capMm, StitchFacts facts) =>
         stitch.StrandsUpTo(facts).First(r => capMm <= r.UpToMm).Strands;

@@ -5,7 +5,10 @@ using Dittany.Core.Stitches.AtPoints;
 
 namespace Dittany.Core.Stitches;
 
-/// <summary>The lines of one letter, stitched; <paramref name="DroppedMm"/> are the lengths of those too short to stitch.</summary>
+/// <summary>
+/// The lines of one letter, stitched; <paramref name="DroppedMm"/> are the lengths of those too short to stitch, but for stubs beside a
+/// thread that are shorter than a line is wide: nobody sees that they are missing.
+/// </summary>
 public sealed record StitchedLetter(IReadOnlyList<Placed> Lines, IReadOnlyList<double> DroppedMm);
 
 /// <summary>Stitches a letter's strokes in writing order. A stroke that ends on another stops at its edge: touched, not split.</summary>
@@ -65,9 +68,15 @@ public static class LetterStitching
             {
                 placed.Add(line with { Source = i });
             }
-            else
+            else if (!near.Nearer(Pt.Lerp(stroke.Start, stroke.End, 0.5),
+                spec.LineWidthMm + (Polyline.Length(lines[i]) / 2), i))
             {
-                dropped.Add(Polyline.Length(lines[i]) - start - end);
+                // A dot that stands alone is never left out.
+                placed.Add(Tiny(Pt.Lerp(stroke.Start, stroke.End, 0.5).OnGrid(), spec) with { Source = i });
+            }
+            else if (Polyline.Length(lines[i]) - start - end is var left && left >= spec.LineWidthMm)
+            {
+                dropped.Add(left);
             }
         }
 
@@ -86,6 +95,12 @@ public static class LetterStitching
             return Dots.Knot.Sew(new Shape(string.Empty, Point: middle), new SewingBy(spec))!;
         }
 
+        return Tiny(middle, spec);
+    }
+
+    /// <summary>The shortest straight that a needle makes.</summary>
+    private static Placed Tiny(Pt middle, StitchSpec spec)
+    {
         var half = new Pt(Tolerance.DroppedBelowMm * 0.6, 0);
         return spec.Pair.Stitch.Sew(new Shape(string.Empty, Line: new Stroke([Curve.Line(middle - half, middle + half)], false)),
             new SewingBy(spec))! with

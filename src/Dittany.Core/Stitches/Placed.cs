@@ -14,5 +14,5 @@ public sealed record Placed(
         bool Dot = false, int Source = 0)
 {
     /// <summary>Whether it leaves them so far that it is seen: by half its own width and more.</summary>
-    public bool Off => OffMm >= Tolerance.SeenWidths * WidthMm;
+    public bool Off => OffMm >= Tolerance.Seen(WidthMm);
 }

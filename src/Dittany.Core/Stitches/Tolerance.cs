@@ -15,9 +15,12 @@ public static class Tolerance
     public const double WishedTurnRadians = 18 * Math.PI / 180;
 
     /// <summary>
-    /// What a line that leaves its stitches by may be, in line widths from its middle, before the eye minds (common practice).
+    /// How far a line may leave its stitches before the eye minds: half the line's width, measured from its middle (common practice), and
+    /// never less than a hand sets the needle true to, mm (from memory).
     /// </summary>
     public const double SeenWidths = 0.5;
+
+    public const double SeenMm = 0.3;
 
     /// <summary>
     /// The most turn at a joint on a smooth line: 40°, so nine stitches or more to a circle; 60° at the shortest stitch (common practice).
@@ -31,6 +34,8 @@ public static class Tolerance
 
     /// <summary>A line shorter than this is left out and said so (from memory).</summary>
     public const double DroppedBelowMm = 0.8;
+
+    public static double Seen(double lineWidthMm) => Math.Max(SeenMm, SeenWidths * lineWidthMm);
 
     public static double SagittaMm(double lineWidthMm) => Math.Min(MostSagittaMm, SagittaWidths * lineWidthMm);
 

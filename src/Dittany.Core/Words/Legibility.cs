@@ -14,7 +14,7 @@ public sealed record Fault(string What, string? Letter, double ByMm, double Cure
 /// </summary>
 public sealed record LetterReading(string Letter, double? OpenMm, double WantedMm)
 {
-    public bool Reads => OpenMm is not { } open || open >= WantedMm - 1e-9;
+    public bool Reads => OpenMm is not { } open || open >= WantedMm - Legibility.HairMm;
 }
 
 /// <summary>Will it read? Judged from the stitched width of the line, letter by letter, in closed form from scale-free measures.</summary>
@@ -29,6 +29,12 @@ public static class Legibility
     public const double LeastOpeningKnitMm = 1.0;
 
     public const double LeastOpeningPileMm = 1.5;
+
+    /// <summary>
+    /// What an opening may lack, mm: a hand sets letters no truer, and gives as much of itself (from memory). No bolder stitch is taken for
+    /// it.
+    /// </summary>
+    public const double HairMm = 0.05;
 
     /// <summary>Lightness difference from which words read, and under which they vanish (from memory).</summary>
     public const double ReadsFromL = 30;
@@ -74,24 +80,24 @@ public static class Legibility
             {
                 var narrowest = measures.Narrowest / Alphabets.CapUnits;
                 var open = (narrowest * capMm) - pair.LineWidthMm;
-                if (open < opening - 1e-9)
+                if (open < opening - HairMm)
                 {
                     faults.Add(new Fault(
                         "closes-up",
                         letter.Letter,
                         opening - open,
-                        (opening + pair.LineWidthMm) / narrowest,
+                        (opening - HairMm + pair.LineWidthMm) / narrowest,
                         $"The {letter.Letter} closes up: {Open(open)} where {Say.Length(opening)} must stay open."));
                 }
             }
         }
 
         if (setting.Ornaments.Count > 0 && FigureMeasures.Of(setting.Ornaments) is { } drawn && double.IsFinite(drawn.Narrowest)
-            && (drawn.Narrowest * capMm) - pair.LineWidthMm < opening - 1e-9)
+            && (drawn.Narrowest * capMm) - pair.LineWidthMm < opening - HairMm)
         {
             var open = (drawn.Narrowest * capMm) - pair.LineWidthMm;
             faults.Add(new Fault(
-                "closes-up", null, opening - open, (opening + pair.LineWidthMm) / drawn.Narrowest,
+                "closes-up", null, opening - open, (opening - HairMm + pair.LineWidthMm) / drawn.Narrowest,
                     $"The drawing beside the words closes up: {Open(open)} where {Say.Length(opening)} must stay open."));
         }
 
@@ -104,13 +110,13 @@ public static class Legibility
             }
 
             var apart = (letter.GapBefore * capMm) - pair.LineWidthMm;
-            if (apart < opening - 1e-9 && faults.All(f => f.What != "touches" || f.Letter != letter.Letter))
+            if (apart < opening - HairMm && faults.All(f => f.What != "touches" || f.Letter != letter.Letter))
             {
                 faults.Add(new Fault(
                     "touches",
                     letter.Letter,
                     opening - apart,
-                    (opening + pair.LineWidthMm) / letter.GapBefore,
+                    (opening - HairMm + pair.LineWidthMm) / letter.GapBefore,
                     $"The {letter.Letter} comes too near the {setting.Letters[i - 1].Letter} before it: {Open(apart)} between the threads "
                         + $"where {Say.Length(opening)} is wanted."));
             }

@@ -145,7 +145,10 @@ public static class Lettering
                     return answer;
                 }
 
-                answers.Add(answer);
+                if (q.Strands is not null || !Recommender.Thin(pair, answer.CapMm))
+                {
+                    answers.Add(answer);
+                }
             }
 
             if (answers.Any(Good))
@@ -175,6 +178,7 @@ public static class Lettering
     public static (Pair Pair, IReadOnlyList<Fault> Faults) At(LetteringQuestion q, double capMm)
     {
         var tried = Recommender.InOrder(q.Stitch, q.Strands, q.Facts)
+            .Where(pair => q.Strands is not null || !Recommender.Thin(pair, capMm))
             .Select(pair => (Pair: pair, Faults: FaultsOf(q, pair, capMm)))
             .ToArray();
         bool Suits(Pair pair) => Recommender.Suits(pair, capMm, q.Stitch, q.Strands, q.Facts);
@@ -205,7 +209,8 @@ public static class Lettering
             }
         }
 
-        foreach (var strands in Bundle.ThinnerThan(answer.Pair.Strands))
+        var thinner = Bundle.ThinnerThan(answer.Pair.Strands).Where(s => !Recommender.Thin(answer.Pair with { Strands = s }, answer.CapMm));
+        foreach (var strands in thinner)
         {
             var fewer = strands;
             if (Gone(x => x with { Strands = fewer }))

@@ -39,14 +39,15 @@ public class BackstitchTests
     public void A_circle_too_small_to_turn_says_so() => Assert.True(Strokes.Sewn(Strokes.Circle(0.5), Graded)!.Off);
 
     /// <summary>
-    /// What the eye minds is half the width of the line, measured from its middle (common practice): a hair over the tolerance is silence.
+    /// What the eye minds is half the width of the line, measured from its middle (common practice), and what a hand can set at all: a hair
+    /// over the tolerance is silence.
     /// </summary>
     [Fact]
     public void A_hair_off_is_silence()
     {
         var radii = Enumerable.Range(4, 10).Select(r => r / 10.0).Select(r => Strokes.Sewn(Strokes.Circle(r), Graded)!).ToArray();
         Assert.Contains(radii, p => p.OffMm > 0 && !p.Off);
-        Assert.All(radii, p => Assert.Equal(p.OffMm >= Graded.LineWidthMm / 2, p.Off));
+        Assert.All(radii, p => Assert.Equal(p.OffMm >= Math.Max(0.3, Graded.LineWidthMm / 2), p.Off));
     }
 
     [Fact]
