@@ -7,7 +7,8 @@ namespace Dittany.Core.Cautions;
 /// <summary>What the rules across rooms look at.</summary>
 public sealed record CautionFacts(
     Cloth Cloth, IReadOnlyList<string> ThreadColours, Ink Marker, bool MarksCloth, string MethodId, string Stabiliser, Worn Worn,
-        bool SeenOutdoors, IReadOnlyList<string> Texts, bool IronUsed, double StitchingHours);
+        bool SeenOutdoors, IReadOnlyList<string> Texts, bool IronUsed, double StitchingHours, bool? WashedFirst = null,
+        bool ReadyMade = true);
 
 /// <summary>
 /// The usual cautions, each where it arises. They do not replace a maker's instructions, local rules or licensed practice.
@@ -49,10 +50,10 @@ public static class CautionRoom
         ("frost", Station.Transfer, f => f.MarksCloth && f.Marker.Id == "heat-erasable", _ =>
             Item(Severity.Note, "A heat-erased line can come back in freezing cold and leave a pale ghost on dark cloth."),
             "common practice"),
-        ("shrinking", Station.Item, f => Operations.Beforehand.Washes(f.Cloth), f =>
+        ("shrinking", Station.Item, f => f.WashedFirst ?? Operations.Beforehand.Washes(f.Cloth), f =>
             Item(Severity.Note,
             $"Unwashed {f.Cloth.Kind.Name} shrinks about {Measures.Say.Number(f.Cloth.ShrinkPercent)} %, so it is washed first, as it "
-                + $"will be washed later. Ask before washing a present with tags."), "common practice"),
+                + $"will be washed later.{(f.ReadyMade ? " Ask before washing a present with tags." : string.Empty)}"), "common practice"),
         ("coating leaks", Station.Item, f => f.Cloth.Coated, _ =>
             Item(Severity.Caution,
             "A coating leaks at every needle hole: nothing that must keep water out is stitched, and a wrong hole stays. Seal the back by "

@@ -47,7 +47,7 @@ public static class FinishRoom
                 "What marks or holds this work is washed out, and the cloth must not be washed."));
         }
 
-        var usual = q.Cloth.MaxIron == IronLimit.None || q.Cloth.Pile == Pile.Deep || !q.Iron ? "no-press" : q.PressHabit;
+        var usual = q.Cloth.MaxIron == IronLimit.None || q.Cloth.Pile == Pile.Deep || !q.Iron || q.Stuffed ? "no-press" : q.PressHabit;
         var press = q.HersPress ?? usual;
         if (press != "no-press" && q.Cloth.MaxIron == IronLimit.None)
         {
@@ -79,12 +79,14 @@ public static class FinishRoom
         }
 
         work.Add(Of("ends", OpKind.Sew, Place.Needle, [],
-            [q.TailHabit == "close" ? "Cut woven-in ends close to the stitches, so that none shows from the front."
+            [q.Stuffed ? $"Run every end inside: in beside the last stitch, out {Say.Length(40)} on, drawn tight and cut flush."
+            : q.TailHabit == "close" ? "Cut woven-in ends close to the stitches, so that none shows from the front."
             : (Told)$"Cut woven-in ends with {Say.Length(5)} left, so that they hold in wear."]));
         if (q.Wet)
         {
             work.Add(Of("dry", OpKind.Dry, Place.Line, [],
-                ["Roll it in a towel, do not wring, and dry it flat or on a line out of the sun."])
+                [q.Cloth.Coated ? "Let it dry hanging open, out of the sun."
+                    : "Roll it in a towel, do not wring, and dry it flat or on a line out of the sun."])
                 with
             { Wait = new Wait(WaitKind.Drying, Beforehand.DryHours(q.Cloth) * 60) });
         }
@@ -103,12 +105,13 @@ public static class FinishRoom
                     "face-down-steam" =>
                         $"Press face down on a folded towel, with steam, {Setting(q.Cloth)}: the stitches sink in and are not flattened.",
                     "face-down-dry" => $"Press face down on a folded towel, no steam, {Setting(q.Cloth)}.",
+                    _ when q.Stuffed => "Do not press: turn it in the light and smooth the stitches with a fingernail.",
                     _ => "Do not press; smooth it with a damp hand and let it hang.",
                 },
                 .. q.Hooped ? ["The ring of the hoop presses out now, and not before every mark and all film is gone."]
                     : Array.Empty<string>(),
             ]));
-        if (q.OnSkin)
+        if (q.OnSkin && !q.Stuffed)
         {
             work.Add(Of(
                 "cover", OpKind.Sew, Place.Needle, [new("covering the back", CoverMinutes)],
@@ -142,7 +145,8 @@ public static class FinishRoom
             [
                 q.Wet ? "Threads out first, then plain cold water, then warm, soap after that: soap, heat and sun can set what cold water "
                     + "takes." : "Nothing here is taken out with water.",
-                Tails.First(t => t.ChoiceId == q.TailHabit).Text + ": ends are woven in before anything is washed.",
+                .. q.Stuffed ? Array.Empty<Told>()
+                    : [Tails.First(t => t.ChoiceId == q.TailHabit).Text + ": ends are woven in before anything is washed."],
             ],
             ["Another marker or stabiliser, or your habit of taking film out."]);
     }
@@ -155,6 +159,7 @@ public static class FinishRoom
         q.HersPress is null ? null : Presses.First(p => p.ChoiceId == press),
         [
             press != "no-press" ? "From behind, on something soft, the stitches keep their roundness."
+                : q.Stuffed ? "What is stuffed is not pressed."
                 : q.Cloth.MaxIron == IronLimit.None ? "The cloth takes no iron."
                 : q.Cloth.Pile == Pile.Deep ? "An iron would flatten the pile."
                 : !q.Iron ? "There is no iron."
@@ -176,6 +181,11 @@ public static class FinishRoom
                 : q.ThreadMayBleed ? "Wash at 30 °C with like colours the first three times."
                 : $"Wash at {Math.Min(40, q.Cloth.WashC)} °C, inside out or in a bag.",
         };
+        if (q.MadeUpForGood && q.Washed == "never")
+        {
+            return care;
+        }
+
         if (q.Cloth.Washable)
         {
             care.Add("No bleach, no tumble drying on hot.");

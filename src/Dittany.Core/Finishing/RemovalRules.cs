@@ -3,11 +3,14 @@ using Dittany.Core.Measures;
 
 namespace Dittany.Core.Finishing;
 
-/// <summary>What the room needs to know of the work, by ids and inks only. Habits are choice ids; hers are overrules or null.</summary>
+/// <summary>
+/// What the room needs to know of the work, by ids and inks only. Habits are choice ids; hers are overrules or null.
+/// <paramref name="MadeUpForGood"/>: it is framed, stuffed or stretched when it is done, and no iron comes to it again.
+/// </summary>
 public sealed record FinishQuestion(
     Cloth Cloth, Ink Marker, string MethodId, string Stabiliser, bool Tacked, bool MarksCloth, bool Hooped, bool ThreadMayBleed,
         bool OnSkin, string Washed, bool Iron, string StartId, string FilmOutHabit, string? HersFilmOut,
-    string TailHabit, string PressHabit, string? HersPress)
+    string TailHabit, string PressHabit, string? HersPress, bool Stuffed = false, bool MadeUpForGood = false)
 {
     /// <summary>Whether film goes out in the machine.</summary>
     public bool ByMachine => Has("film-on-top") && (HersFilmOut ?? FilmOutHabit) == "machine";
@@ -53,7 +56,9 @@ public static class RemovalRules
             "Machine-wash it in a bag at 30 °C, without softener; wash again if it dries stiff.", "common practice"),
         ("film by hand", Removing.WithWater, q => q.Has("film-on-top") && !q.ByMachine,
             "Water of 30 °C, 10 minutes, three changes, rubbing gently, until it is no longer slippery.", "from memory"),
-        ("sheet", Removing.WithWater, q => q.Has("stick-on-sheet"),
+        ("sheet on a coating", Removing.WithWater, q => q.Has("stick-on-sheet") && q.Cloth.Coated,
+            "Sponge the sheet away with lukewarm water until nothing is slippery, and wipe it dry: it is not soaked.", "common practice"),
+        ("sheet", Removing.WithWater, q => q.Has("stick-on-sheet") && !q.Cloth.Coated,
             "Water of 35 to 40 °C, soak 20 minutes and rub; do it twice, and again if it dries stiff.", "from memory"),
         ("backing trimmed", Removing.OnceDry, q => q.Has("cut-away-behind") || q.Has("fusible-knit-behind"),
             $"Trim the backing to {Say.Length(10)} round the stitches, corners rounded: mind the cloth.", "from memory"),

@@ -30,6 +30,9 @@ public sealed record HoldingQuestion(
     string? HersTension = null,
     string? HersLayers = null)
 {
+    /// <summary>The ring it stays in when it is done, nominal mm, about the middle of the outline: it is worked in no other.</summary>
+    public double? OwnRingMm { get; init; }
+
     /// <summary>What is stitched, as it is called.</summary>
     public Called Called { get; init; } = Called.Words;
 
@@ -212,6 +215,11 @@ public static class Holding
 
         var round = school == School.Hoop;
         var ringable = cloth.Value;
+        if (round && hersMm is null && q.OwnRingMm is { } ring && OwnRing(q, ring) is { } inIt)
+        {
+            return new Way(school, inIt, [inIt], []);
+        }
+
         var sizes = (round ? q.HoopsMm : [Hoops.UsualFrameMm]).Order().Select(mm => Judge(q, ringable, round, mm)).ToArray();
         if (hersMm is { } hers)
         {
@@ -246,6 +254,11 @@ public static class Holding
         return new Sized(mm, Cover(q, ringable, round, mm), harm, q.Called.One);
     }
 
+    /// <summary>The ring that a picture stays in: one placing about its middle; null where the work reaches under the ring.</summary>
+    private static Sized? OwnRing(HoldingQuestion q, double hoopMm) => Hooping.InOwnRing(q.Units, hoopMm,
+        new Pt((q.Outline.Min(p => p.X) + q.Outline.Max(p => p.X)) / 2, (q.Outline.Min(p => p.Y) + q.Outline.Max(p => p.Y)) / 2)) is { } own
+        ? new Sized(hoopMm, new Cover([own], 1, false), null, q.Called.One) : null;
+
     /// <summary>A cover by one size: on clampable cloth if it can be, else with the ring off the cloth, else none.</summary>
     private static Cover? Cover(HoldingQuestion q, Region ringable, bool round, double hoopMm)
     {
@@ -277,7 +290,8 @@ public static class Holding
                     + $"with {Say.Count(cover.Placings.Count, "placing")}.")
                 : (Told)($"Inside the frame {Say.Length(usable)} from the middle to each side can be used; "
                     + $"{Say.Count(cover.Placings.Count, "placing")} will do."),
-            cover.Placings.Count == cover.LowerBound ? "Fewer cannot be."
+            q.OwnRingMm is not null && size.HoopMm == q.OwnRingMm ? "The picture is worked in the very ring that it hangs in."
+                : cover.Placings.Count == cover.LowerBound ? "Fewer cannot be."
                 : $"Fewer than {Say.Count(cover.LowerBound, "placing")} cannot be.",
         };
         if (q.Opening is { } opening && size.Harm is null)

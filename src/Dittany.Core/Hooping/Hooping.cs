@@ -113,6 +113,19 @@ public static class Hooping
         return placings;
     }
 
+    /// <summary>
+    /// One placing of a ring that the work stays in, about a middle, up to <see cref="Hoops.RimMm"/> from the ring; null where the work
+    /// reaches nearer to it.
+    /// </summary>
+    public static HoopPlacing? InOwnRing(IReadOnlyList<Unit> units, double hoopMm, Pt middle)
+    {
+        var usable = (hoopMm / 2) - Hoops.RimMm;
+        return units.All(u => u.Hull.All(p => p.To(middle) + u.HalfMm <= usable + 1e-6))
+            ? new HoopPlacing(1, true, hoopMm, usable, Round(usable, middle.OnGrid()), middle.OnGrid(),
+                Enumerable.Range(0, units.Count).ToArray())
+            : null;
+    }
+
     /// <summary>Where one placing that takes all these units would be centred; null where none can.</summary>
     public static Pt? CentreFor(IReadOnlyList<Unit> group, bool round, double hoopMm, Region? centres) =>
         CentreOf(group.SelectMany(u => u.Hull).ToArray(), group.Max(u => u.HalfMm), round, hoopMm, centres);
@@ -272,14 +285,16 @@ public static class Hooping
     private static Pt Middle(IReadOnlyList<Pt> points) =>
         new((points.Min(p => p.X) + points.Max(p => p.X)) / 2, (points.Min(p => p.Y) + points.Max(p => p.Y)) / 2);
 
+    private static Pt[] Round(double reach, Pt centre) => Enumerable.Range(0, CircleCorners)
+        .Select(i => (centre + new Pt(reach * Math.Cos(2 * Math.PI * i / CircleCorners),
+            reach * Math.Sin(2 * Math.PI * i / CircleCorners))).OnGrid())
+        .ToArray();
+
     private static Pt[] Usable(bool round, double hoopMm, Pt centre)
     {
         var reach = Reach(round, hoopMm);
         return round
-            ? Enumerable.Range(0, CircleCorners)
-                .Select(i => (centre + new Pt(reach * Math.Cos(2 * Math.PI * i / CircleCorners),
-                    reach * Math.Sin(2 * Math.PI * i / CircleCorners))).OnGrid())
-                .ToArray()
+            ? Round(reach, centre)
             : [(centre + new Pt(-reach, -reach)).OnGrid(), (centre + new Pt(reach, -reach)).OnGrid(),
                 (centre + new Pt(reach, reach)).OnGrid(), (centre + new Pt(-reach, reach)).OnGrid()];
     }

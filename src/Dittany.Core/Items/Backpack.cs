@@ -65,7 +65,7 @@ public static class Backpack
             ],
             [
                 MiddleFold("middle", "the middle of the front", -h, 0,
-                    "Mark the middle between the two side seams at the top and at the base with pins, and lay a thread from pin to pin: "
+                    "Mark the middle between the two side seams at the top and at the base with chalk, and lay a thread from mark to mark: "
                         + "that is the middle of the front."),
                 Level("pocket-zip-line", "the teeth of the pocket's zip", pw / 2, py + 16, Found.Seam),
                     Level("base-line", "the base seam", w / 2, -10, Found.Seam),

@@ -144,6 +144,9 @@ public sealed record Drawn(
     IReadOnlyList<IReadOnlyList<Pt>>? Over = null,
     Picture? Picture = null)
 {
+    /// <summary>Whether it is stuffed already: nothing gets behind it.</summary>
+    public bool Stuffed { get; init; }
+
     public Landmark Landmark(string id) => Landmarks.First(l => string.Equals(l.Id, id, StringComparison.Ordinal));
 }
 
@@ -207,7 +210,8 @@ public sealed record Form(
     public Drawn At(FormSize size, string? zone)
     {
         var faces = Build(size);
-        return faces.FirstOrDefault(d => d.Zones.Any(z => string.Equals(z.Id, zone, StringComparison.Ordinal))) ?? faces[0];
+        var drawn = faces.FirstOrDefault(d => d.Zones.Any(z => string.Equals(z.Id, zone, StringComparison.Ordinal))) ?? faces[0];
+        return Loose is null ? drawn : ClothAllowance.Undone(drawn);
     }
 
     /// <summary>

@@ -1,3 +1,4 @@
+using Dittany.Core.Geometry;
 using Dittany.Core.Measures;
 using Dittany.Core.Telling;
 
@@ -37,24 +38,28 @@ public static class ClothAllowance
     /// <summary>Cloth is cut to whole fives of a millimetre, never smaller.</summary>
     private const double StepMm = 5;
 
-    private static readonly (LooseCloth Kind, double AroundMm, Told Because, Told RawEdge, string Source)[] Table =
+    /// <summary>
+    /// By kind: how much is cut all round, why, what is done about the raw edge, and how what is made of it is usually washed, null where
+    /// that hangs on its use. What hangs on a wall or is stuffed into wood is never washed; a badge is washed as the garment it sits on.
+    /// </summary>
+    private static readonly (LooseCloth Kind, double AroundMm, Told Because, Told RawEdge, string? Washed, string Source)[] Table =
     [
         (LooseCloth.Hooped, HoopedMm, $"{Say.Length(50)} all round go over the edge of the hoop and are laced or folded behind.",
-            "Raw edges fray while you work: overcast them by hand, or fold a strip of tape over them.", "common practice"),
+            "Raw edges fray while you work: overcast them by hand, or fold a strip of tape over them.", "never", "common practice"),
         (LooseCloth.Framed, HoopedMm, $"{Say.Length(50)} all round go round the board and are laced behind.",
-            "Raw edges fray while you work: overcast them by hand, or fold a strip of tape over them.", "common practice"),
+            "Raw edges fray while you work: overcast them by hand, or fold a strip of tape over them.", "never", "common practice"),
         (LooseCloth.GatheredRound, GatheredMm,
             $"{Say.Length(35)} beyond the edge all round are gathered under. Cut the round only when the stitching is done: a square "
                 + $"holds better in the frame.", $"The gathering thread runs {Say.Length(5)} inside the raw edge: close stitches, or it "
-                + $"frays out.", "common practice"),
+                + $"frays out.", "never", "common practice"),
         (LooseCloth.Badge, BadgeMm,
             $"{Say.Length(40)} all round are there to be gripped by the ring. The badge is cut out when it is stitched, and its rim "
-                + $"overcast.", "The rim is overcast over the raw edge, so leave it be until then.", "from memory"),
+                + $"overcast.", "The raw edge is cut away when the badge is cut out: leave it be.", "often", "from memory"),
         (LooseCloth.SewnIn, PatchworkMm + HoopedMm,
             $"A quarter of an inch of seam ({Say.Length(6.35)}) and {Say.Length(50)} to be hooped by; it is trimmed to its seam when the "
-                + $"stitching is done.", "Overcast the edges: a trimmed block keeps its true size.", "common practice"),
+                + $"stitching is done.", "Overcast the edges: a trimmed block keeps its true size.", null, "common practice"),
         (LooseCloth.Felt, FeltMm, $"{Say.Length(40)} all round are there to hold it by; the shape is cut out when the stitching is done.",
-            "Felt does not fray: no edge to see to.", "from memory"),
+            "Felt does not fray: no edge to see to.", "never", "from memory"),
     ];
 
     /// <summary>How large loose cloth is cut for a shape this wide and high: the cut in mm, rounded up to fives.</summary>
@@ -66,9 +71,38 @@ public static class ClothAllowance
         static double Up(double mm) => Math.Ceiling(Math.Round(mm / StepMm, 6)) * StepMm;
     }
 
+    /// <summary>How what is made of it is usually washed; null where that hangs on its use.</summary>
+    public static string? Washed(LooseCloth kind) => Table.First(t => t.Kind == kind).Washed;
+
+    /// <summary>What is done about its raw edge while it is worked.</summary>
+    public static Told RawEdge(LooseCloth kind) => Table.First(t => t.Kind == kind).RawEdge;
+
+    /// <summary>The cut cloth about a shape drawn in its middle, mm: what a ring can grip.</summary>
+    public static IReadOnlyList<Pt> Around(LooseCloth kind, IReadOnlyList<Pt> shape)
+    {
+        var (x0, x1, y0, y1) = (shape.Min(p => p.X), shape.Max(p => p.X), shape.Min(p => p.Y), shape.Max(p => p.Y));
+        var (w, h) = Cut(kind, x1 - x0, y1 - y0);
+        return Shapes.Rectangle(((x0 + x1) / 2) - (w / 2), ((y0 + y1) / 2) - (h / 2), w, h);
+    }
+
     /// <summary>
-    /// The decision on the cut, or null for what is bought ready made. <paramref name="shrinkPercent"/> is what the cloth loses where it
-    /// was not washed before.
+    /// The shape as it lies on uncut cloth: what is bought as an edge is a line that was drawn, and nothing is measured from an edge that
+    /// is not there yet.
+    /// </summary>
+    public static Drawn Undone(Drawn drawn) => drawn with
+    {
+        Landmarks = drawn.Landmarks.Select(l => l with
+        {
+            Name = Line(l.Name),
+            Folding = l.Folding is { } fold ? fold with { How = Line(fold.How) } : null,
+        }).ToArray(),
+    };
+
+    private static string Line(string name) => name.Replace("edge", "line", StringComparison.Ordinal);
+
+    /// <summary>
+    /// The decision on the cut, or null for what is bought ready made. <paramref name="shrinkPercent"/> is what the cloth loses in a first
+    /// wash before it is cut; 0 where it gets none.
     /// </summary>
     public static Decision? Decide(Form form, FormSize size, double shrinkPercent)
     {
@@ -80,7 +114,7 @@ public static class ClothAllowance
         var row = Table.First(t => t.Kind == kind);
         var (w, h) = Cut(kind, size.WidthMm, size.HeightMm);
         var because = new List<Told> { row.Because, row.RawEdge };
-        if (shrinkPercent >= 1)
+        if (shrinkPercent > 0)
         {
             because.Add($"Wash it before you cut: it loses about {Say.Number(shrinkPercent)} %, and cut to size it would end up "
                 + $"{Say.Length(Math.Round(w * shrinkPercent / 100))} too narrow.");

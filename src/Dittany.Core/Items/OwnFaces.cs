@@ -48,7 +48,10 @@ internal static class OwnFaces
             like?.HoopLimit,
             same ? like!.Over : null,
             own.Picture is { } p ? p with { XMm = p.XMm * sx, YMm = p.YMm * sy, WidthMm = p.WidthMm * sx, HeightMm = p.HeightMm * sy }
-                : null);
+                : null)
+        {
+            Stuffed = like?.Stuffed == true,
+        };
     }
 
     /// <summary>Whether a ring is as it was, to the tenth it is written with.</summary>

@@ -79,6 +79,9 @@ public static class ToyFace
             [Circle(ear, 0.17 * w), Circle(new Pt(-ear.X, ear.Y), 0.17 * w)],
             HoopLimit: stuffed ? new HoopLimit(0, "A stuffed thing is never put in a ring.") : null,
             Over: [Circle(Eyes(0.18 * w), 0.035 * w), Circle(Eyes(-0.18 * w), 0.035 * w),
-                [new(-0.05 * w, nose - (0.05 * h)), new(0.05 * w, nose - (0.05 * h)), new(0, nose)]]);
+                [new(-0.05 * w, nose - (0.05 * h)), new(0.05 * w, nose - (0.05 * h)), new(0, nose)]])
+        {
+            Stuffed = stuffed,
+        };
     }
 }

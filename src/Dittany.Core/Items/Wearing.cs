@@ -84,7 +84,7 @@ public static class Wearing
                 ? "It lies inside, and what is behind it shows outside: keep the back as neat as the face."
                 : "No skin lies on the back of the work."];
 
-        var ownWashed = !washable ? "never" : form.Use.Handled || taken.Id is "baby" or "child" ? "often" : form.Keepsake ? "by-hand"
+        var ownWashed = !washable ? "never" : form.Loose is { } loose && ClothAllowance.Washed(loose) is { } made ? made : form.Use.Handled || taken.Id is "baby" or "child" ? "often" : form.Keepsake ? "by-hand"
             : "sometimes";
         var hersWashed = stated.Washed ?? hers("item.washing");
         var washed = hersWashed ?? ownWashed;

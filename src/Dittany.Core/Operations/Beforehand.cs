@@ -1,3 +1,4 @@
+using Dittany.Core.Items;
 using Dittany.Core.Materials;
 using Dittany.Core.Telling;
 
@@ -11,6 +12,11 @@ public static class Beforehand
     /// </summary>
     public const double WashedFromPercent = 5;
 
+    /// <summary>
+    /// Cloth that is cut first is washed first from this much shrinking on, or it is cut too small (common practice).
+    /// </summary>
+    public const double WashedBeforeCutFromPercent = 1;
+
     /// <summary>Into the machine and onto the line (from memory).</summary>
     public const double WashMinutes = 3;
 
@@ -20,8 +26,12 @@ public static class Beforehand
     /// <summary>Whether this cloth wants its first wash before it is worked on.</summary>
     public static bool Washes(Cloth cloth) => cloth.Washable && cloth.ShrinkPercent >= WashedFromPercent;
 
+    /// <summary>The same for an item as it is used: loose cloth sooner, and what is never washed not at all.</summary>
+    public static bool Washes(Cloth cloth, Form form, Worn worn) => form.Loose is null ? Washes(cloth)
+        : cloth.Washable && worn.Washed != "never" && cloth.ShrinkPercent >= WashedBeforeCutFromPercent;
+
     /// <summary>The first wash, where the cloth still shrinks; nothing where it does not.</summary>
-    public static IReadOnlyList<Operation> Of(Cloth cloth) => Washes(cloth)
+    public static IReadOnlyList<Operation> Of(Cloth cloth, bool washes) => washes
         ? [new Operation(
             "wash", OpKind.Wash, Station.Item, Place.Sink, [new("washing beforehand", WashMinutes)],
             [$"Wash it as it will be washed later, at up to {cloth.WashC} °C, without softener, dry it, and press it flat if the cloth "

@@ -7,6 +7,7 @@ namespace Dittany.Core.Operations;
 public enum OpKind
 {
     Wash,
+    Cut,
     Back,
     Print,
     Mark,

@@ -66,7 +66,7 @@ public static class Planner
         var fabric = Fabric.Settle(form, size, job.Fabric ?? new StatedFabric(), overrules.For("fabric.kind"));
         var cloth = fabric.Cloth;
         var zoneWished = job.Zone ?? overrules.For("space.zone");
-        var drawn = form.At(size, zoneWished);
+        var drawn = Creasing.On(cloth, form.At(size, zoneWished));
         var zone = GroundDecisions.Zone(form, drawn, zoneWished, decisions);
         if (drawn.Face.Fold is not null)
         {
@@ -77,7 +77,8 @@ public static class Planner
         decisions.AddRange(worn.Decisions);
         decisions.AddRange(fabric.Decisions);
         cautions.AddRange(At(Station.Item, fabric.Cautions));
-        if (ClothAllowance.Decide(form, size, cloth.ShrinkPercent) is { } allowance)
+        var washesFirst = Beforehand.Washes(cloth, form, worn);
+        if (ClothAllowance.Decide(form, size, washesFirst ? cloth.ShrinkPercent : 0) is { } allowance)
         {
             decisions.Add(allowance);
         }
@@ -85,16 +86,7 @@ public static class Planner
         var ground = new WordingGround(form, drawn, zone, Field.Of(drawn, zone), cloth, worn, library, budget);
 
         // Words and stitches.
-        var wordings = new WordingPlanner(ground, workshop, overrules);
-        var motifs = new MotifPlanner(ground, workshop, overrules);
-        var many = job.Elements.Count + job.MotifsAsked.Count;
-        IReadOnlyList<PlannedElement> elements = job.Elements.Select((asked, i) => wordings.Plan(asked, i, many))
-            .Concat(job.MotifsAsked.Select((asked, i) => motifs.Plan(asked, job.Elements.Count + i, many)))
-            .Select(planned =>
-            {
-                decisions.AddRange(planned.Decisions);
-                return planned.Element;
-            }).ToArray();
+        var elements = ElementsOf(job, ground, workshop, overrules, decisions);
         TooMuchException.ThrowIfOver(elements.Sum(e => e.Parts.Sum(p => (long)p.Stitches.Count)));
         decisions.Add(GroundDecisions.Fill(elements.Any(e => !e.IsMotif)));
 
@@ -107,7 +99,7 @@ public static class Planner
         var thickness = cloth.ThicknessMm + (held.LayersThrough > 1 ? Working.LiningMm : 0);
         var (skims, action) = Working.Action(held, workshop, overrules.For("stitch.action"));
         decisions.Add(action);
-        var cutting = Cut(elements, worn, cloth, workshop, overrules);
+        var cutting = Cut(elements, worn, ground, workshop, overrules);
         decisions.AddRange(cutting.Decisions);
         cautions.AddRange(At(Station.Thread, cutting.Cautions));
 
@@ -134,10 +126,11 @@ public static class Planner
                 threads.Select(t => new Use($"{Palette.NameOf(t.Colour)}, {Say.Count(t.Strands, "strand")}", t.LengthMm, "mm")).ToArray());
 
         // Finish and time.
-        var finished = FinishRoom.Settle(Finish(transfer, held, cutting, colours, cloth, worn, workshop, overrules));
+        var finished = FinishRoom.Settle(Finish(transfer, held, cutting, colours, ground, workshop, overrules));
         decisions.AddRange(finished.Decisions);
         cautions.AddRange(At(Station.Finish, finished.Cautions));
-        var work = Work.Chain([.. Beforehand.Of(cloth), .. transfer.Work, .. effort.Work, .. finished.Work]);
+        var work = Work.Chain([.. Beforehand.Of(cloth, washesFirst), .. LooseWork.Before(form, size), .. transfer.Work, .. effort.Work,
+            .. finished.Work, .. LooseWork.After(form)]);
         var worked = routed.Rows.Count == 0 ? 0 : (double)routed.Rows.Count(r => r.Run <= (job.Done?.Runs ?? 0)) / routed.Rows.Count;
         var timed = Timing.Settle(
             work, Left.After(work, job.Done, threads.Sum(t => t.Runs), worked, job.Today),
@@ -153,7 +146,7 @@ public static class Planner
             cloth, colours, transfer.Marker, marksCloth, transfer.Method.Id, transfer.Stabiliser, worn, form.Use.SeenOutdoors
                 && !zone.Hidden, elements.Where(e => !e.IsMotif).Select(e => e.Text).ToArray(),
             finished.Work.Any(o => o.Place == Operations.Place.Iron) || transfer.Method.Id is "hot-iron" or "coated-paper",
-                effort.Minutes / 60)));
+                effort.Minutes / 60, washesFirst, form.Loose is null)));
 
         var heeded = cautions.DistinctBy(c => c.Text).OrderByDescending(c => c.Severity).ToArray();
         decisions = decisions.Select(d => OwnHabits(d, workshop)).ToList();
@@ -177,13 +170,28 @@ public static class Planner
             heeded);
     }
 
+    private static IReadOnlyList<PlannedElement> ElementsOf(Job job, WordingGround ground, Workshop workshop, Overrules overrules,
+        List<Decision> decisions)
+    {
+        var wordings = new WordingPlanner(ground, workshop, overrules);
+        var motifs = new MotifPlanner(ground, workshop, overrules);
+        var many = job.Elements.Count + job.MotifsAsked.Count;
+        return job.Elements.Select((asked, i) => wordings.Plan(asked, i, many))
+            .Concat(job.MotifsAsked.Select((asked, i) => motifs.Plan(asked, job.Elements.Count + i, many)))
+            .Select(planned =>
+            {
+                decisions.AddRange(planned.Decisions);
+                return planned.Element;
+            }).ToArray();
+    }
+
     private static Called CalledBy(IReadOnlyList<PlannedElement> elements) =>
         elements.All(e => !e.IsMotif) ? Called.Words
         : elements.All(e => e.IsMotif) ? Called.Motifs(elements.Select(e => e.Text).ToArray())
         : Called.Both;
 
-    private static Cutting Cut(IReadOnlyList<PlannedElement> elements, Worn worn, Cloth cloth, Workshop workshop, Overrules overrules) =>
-        CuttingRoom.Settle(new CuttingQuestion(
+    private static Cutting Cut(IReadOnlyList<PlannedElement> elements, Worn worn, WordingGround ground, Workshop workshop,
+        Overrules overrules) => CuttingRoom.Settle(new CuttingQuestion(
             workshop.Habit("cut-length"),
             workshop.Habit("start"),
             workshop.Habit("finish"),
@@ -194,7 +202,8 @@ public static class Planner
             overrules.For("thread.cut-length") is { } cut ? double.Parse(cut, CultureInfo.InvariantCulture) : null,
             overrules.For("thread.start"),
             overrules.For("thread.finish"),
-            cloth.Coated));
+            ground.Cloth.Coated,
+            ground.Drawn.Stuffed));
 
     private static TransferQuestion Transfer(
         IReadOnlyList<PlannedElement> elements, Called called, WordingGround ground, Held held, double hours, IReadOnlyList<string> colours,
@@ -216,6 +225,8 @@ public static class Planner
             ground.Drawn.Face.Fold is not null)
         {
             Called = called,
+            Stuffed = ground.Drawn.Stuffed,
+            Keepsake = ground.Worn.Lasts == "keepsake",
         };
         return new TransferQuestion(
             facts,
@@ -229,9 +240,9 @@ public static class Planner
     }
 
     private static FinishQuestion Finish(
-        Transferred transfer, Held held, Cutting cutting, IReadOnlyList<string> colours, Cloth cloth, Worn worn, Workshop workshop,
+        Transferred transfer, Held held, Cutting cutting, IReadOnlyList<string> colours, WordingGround ground, Workshop workshop,
         Overrules overrules) => new(
-        cloth,
+        ground.Cloth,
         transfer.Marker,
         transfer.Method.Id,
         transfer.Stabiliser,
@@ -239,15 +250,17 @@ public static class Planner
         MarkerRules.OnCloth(transfer.Method),
         held.School == School.Hoop,
         colours.Any(Palette.MayBleed),
-        worn.OnSkin,
-        worn.Washed,
+        ground.Worn.OnSkin,
+        ground.Worn.Washed,
         workshop.Equipment.Contains("iron", StringComparer.Ordinal),
         cutting.Start.ChoiceId,
         workshop.Habit("film-out"),
         transfer.Stabiliser.Split('+').Contains("film-on-top") ? overrules.For("finish.removal") : null,
         workshop.Habit("tail"),
         workshop.Habit("press"),
-        overrules.For("finish.press"));
+        overrules.For("finish.press"),
+        ground.Drawn.Stuffed,
+        ground.Form.Loose is not null);
 
     private static PlannedSpace SpaceOf(WordingGround ground, IReadOnlyList<PlannedElement> elements)
     {

@@ -1,5 +1,6 @@
 using System.Globalization;
 using Dittany.Core.Hooping;
+using Dittany.Core.Items;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Route;
@@ -39,13 +40,21 @@ internal static class Working
         var hersSchool = overrules.For("hoop.school");
         var hersSize = (hersSchool ?? workshop.Habit("hold")) != "in-hand" && overrules.For("hoop.size") is { } size
             ? double.Parse(size, CultureInfo.InvariantCulture) : (double?)null;
+        // Loose cloth is gripped where it is cut, and has no seam or hem yet.
+        var loose = ground.Form.Loose;
         return Holding.Settle(new HoldingQuestion(
-            units, ground.Drawn.Outline, keepOff, ground.Cloth, ground.Zone.Opening ?? ground.Drawn.Opening, ground.Zone.HoopLimit
+            units, loose is { } kind ? ClothAllowance.Around(kind, ground.Drawn.Outline) : ground.Drawn.Outline,
+            loose is null ? keepOff : [], ground.Cloth, ground.Zone.Opening ?? ground.Drawn.Opening, ground.Zone.HoopLimit
                 ?? ground.Drawn.HoopLimit, workshop.HoopsMm, Holding.SchoolOf(workshop.Habit("hold")),
             workshop.Habit("tension"), workshop.Habit("layers"), hersSchool, hersSize,
             (hersSchool ?? workshop.Habit("hold")) != "in-hand" ? overrules.For("hoop.tension") : null,
             ground.Cloth.Lined ? overrules.For("hoop.layers") : null)
-        { Budget = ground.Budget, Called = called });
+        {
+            Budget = ground.Budget,
+            Called = called,
+            OwnRingMm = loose == LooseCloth.Hooped
+                ? Math.Round(ground.Drawn.Outline.Max(p => p.X) - ground.Drawn.Outline.Min(p => p.X)) : null,
+        });
     }
 
     /// <summary>Skimming wants cloth that gives: in the hand, or slack in the hoop.</summary>

@@ -155,9 +155,9 @@ public static class FindIt
             var onCrease = new Pt(line.From.X, baseCentre.Y);
             steps.Add(up == 0
                 ? new FindStep(
-                    $"Mark a dot where the crease meets {level.Name}: {foot} {(called.AreWords ? stands : "stands")} at this height.{note}", [], [new FindMove(level.Id, Way.Up, 0)])
+                    $"Mark a dot where the fold meets {level.Name}: {foot} {(called.AreWords ? stands : "stands")} at this height.{note}", [], [new FindMove(level.Id, Way.Up, 0)])
                 : new FindStep(
-                    $"From {level.Name} measure {Mm(up)} {(up > 0 ? "up" : "down")} the crease and mark a dot: {foot} "
+                    $"From {level.Name} measure {Mm(up)} {(up > 0 ? "up" : "down")} the fold and mark a dot: {foot} "
                         + $"{(called.AreWords ? stands : "stands")} at this height.{note}",
                     [new FindFigure(new Pt(line.From.X, level.From.Y), onCrease, Mm(up))],
                         [new FindMove(level.Id, up > 0 ? Way.Up : Way.Down, Math.Abs(up))]));

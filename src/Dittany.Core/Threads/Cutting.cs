@@ -16,7 +16,7 @@ public sealed record Ending(string ChoiceId, Told Name, double TailMm, double Mi
 public sealed record CuttingQuestion(
     string HabitCut, string HabitStart, string HabitFinish, string HabitUse, string HabitStrip, IReadOnlyCollection<int> Strands,
         Worn Worn, double? HersCutMm, string? HersStart, string? HersFinish,
-    bool Coated = false);
+    bool Coated = false, bool Stuffed = false);
 
 /// <summary>
 /// How threads are cut, begun and ended, and what a run can stitch. <paramref name="CutMm"/> is the length as cut; folded double, half of
@@ -201,6 +201,7 @@ public static class CuttingRoom
             : e.ChoiceId == "bow" && worn.Washed != "never" ? "It opens in the wash."
             : e.ChoiceId == "knot" && id == "thread.finish" && worn.Firm ? $"A knot alone works loose, and {worn.FirmBecause}."
             : e.ChoiceId == "away-knot" && q.Coated ? "Coated cloth keeps every needle hole, and the hole of its knot would stay."
+            : e.ChoiceId == "away-knot" && q.Stuffed ? "Its tail lies inside what is stuffed, and nothing gets there to weave it in."
             : e.ChoiceId == "loop" && !doubled ? "It wants a folded strand, and this thread is cut single."
             : null;
         var usual = all.First(e => e.ChoiceId == habit);

@@ -18,7 +18,12 @@ public static class MarkerRules
         ("does not show on dark", (i, m, f) => OnCloth(m) && f.Cloth.Dark && !i.ShowsOnDark, (_, _, _) =>
             "Its line does not show on dark cloth.", "common practice"),
         ("water on what must not be wet", (i, m, f) => OnCloth(m) && i.GoesBy is GoesBy.ColdWater or GoesBy.AirOrWater && !f.Soakable,
-            (_, _, f) => $"It must be washed out, and {f.Cloth.Kind.Name} must not be soaked.", "common practice"),
+            (_, _, f) => $"It must be washed out, and {(f.Stuffed ? "what is stuffed" : f.Cloth.Kind.Name)} must not be soaked.",
+            "common practice"),
+        ("heat on what is stuffed", (i, m, f) => OnCloth(m) && i.GoesBy == GoesBy.Heat && f.Stuffed, (_, _, _) =>
+            "It goes by the iron, and what is stuffed is not pressed.", "common practice"),
+        ("heat ink on a keepsake", (i, m, f) => OnCloth(m) && i.GoesBy == GoesBy.Heat && f.Keepsake, (_, _, _) =>
+            "Its line can come back in the cold, years later: what is kept for good takes a pencil.", "common practice"),
         ("heat on what bears none", (i, m, f) => OnCloth(m) && i.GoesBy == GoesBy.Heat && f.Cloth.MaxIron == IronLimit.None, (_, _, _) =>
             "It goes by the iron, and the cloth takes none.", "common practice"),
         ("heat where there is no iron", (i, m, f) => OnCloth(m) && i.GoesBy == GoesBy.Heat && !f.Has("iron"), (_, _, _) =>
@@ -29,7 +34,7 @@ public static class MarkerRules
             (_, _, f) => $"It is good for one sitting, and the stitching takes {Say.Number(f.StitchingHours)} h.", "from memory"),
         ("graphite greys pale thread", (i, m, f) => OnCloth(m) && i.Id == "pencil" && f.PalestThreadL > PaleL, (_, _, _) =>
             "Graphite rubs off and greys pale thread.", "common practice"),
-        ("permanent line uncovered", (i, m, f) => OnCloth(m) && i.Id == "pigment-pen" && f.LineWidthMm < CoversMm, (_, _, f) =>
+        ("permanent line uncovered", (i, m, f) => (i.Id == "pigment-pen" || (i.Id == "pencil" && OnCloth(m))) && f.LineWidthMm < CoversMm, (_, _, f) =>
             (Told)$"It stays for good, and a stitched line of {Say.Length(f.LineWidthMm)} does not cover it.", "from memory"),
     ];
 

@@ -18,6 +18,12 @@ public sealed record TransferFacts(
     /// <summary>What is transferred, as it is called.</summary>
     public Called Called { get; init; } = Called.Words;
 
+    /// <summary>Whether it is stuffed already: nothing gets behind it, and it is neither soaked nor pressed.</summary>
+    public bool Stuffed { get; init; }
+
+    /// <summary>Whether it is kept for good.</summary>
+    public bool Keepsake { get; init; }
+
     /// <summary>Light a light box needs, and a window, in percent (from memory).</summary>
     public const double LightBoxPercent = 10;
 
@@ -34,7 +40,7 @@ public sealed record TransferFacts(
 
     public bool Printer => Has("ink-jet") || Has("laser");
 
-    public bool Soakable => Cloth.Washable && Cloth.Kind.Soakable;
+    public bool Soakable => Cloth.Washable && Cloth.Kind.Soakable && !Stuffed;
 }
 
 /// <summary>Named rules over facts that rank the methods and rule them out.</summary>
@@ -132,10 +138,15 @@ public static class MethodRules
         Out("tacked-from-back", "a lining is between", f => f.Cloth.Lined, _ => "A lining covers the wrong side.", Practice),
         For("tacked-from-back", "keeps the face clean", 15, _ => true, _ => "No marker touches the face.", Practice),
 
+        .. Stitched(["film-traced", "tissue", "tacked-from-back"]),
+        .. OpenBehind(["light-trace", "thin-cloth-trace", "coated-paper", "tacked-from-back", "hot-iron", "tissue"]),
+        For("stick-on-sheet", "no pin on a coating", 20, f => f.Cloth.Coated, _ => "It holds without a pin or a tacking stitch.", Practice),
+
         .. DrawnOnCloth("freehand"),
         For("freehand", "nothing to print", 5, _ => true, _ => "Nothing to print and nothing to cut.", Practice),
         For("freehand", "her habit", Habit, f => f.DrawHabit == "freehand", _ => "It is your habit to draw freehand.", Practice),
-        Against("freehand", "letters want a guide", 30, f => f.DrawHabit != "freehand", f =>
+        For("freehand", "a stuffed thing", 40, f => f.Stuffed, _ => "On a stuffed thing a few marks by eye are all that holds.", Practice),
+        Against("freehand", "letters want a guide", 30, f => f.DrawHabit != "freehand" && !f.Stuffed, f =>
             (Told)$"{Say.Upper(f.Called.Parts)} drawn by eye come out uneven.", Practice),
     ];
 
@@ -155,12 +166,22 @@ public static class MethodRules
         Against(id, "stretch shifts under the pen", 30, f => f.Cloth.Stretchy, _ => "Stretchy cloth shifts under the pen.", Practice),
     ];
 
+    /// <summary>What is pinned and tacked to the cloth.</summary>
+    private static IEnumerable<Rule<TransferFacts>> Stitched(IEnumerable<string> ids) => ids.Select(id => Out(
+        id, "every hole stays in a coating", f => f.Cloth.Coated, _ =>
+            "It is pinned and tacked on, and coated cloth keeps every needle hole.", Practice));
+
+    /// <summary>What lies or is pressed behind the cloth.</summary>
+    private static IEnumerable<Rule<TransferFacts>> OpenBehind(IEnumerable<string> ids) => ids.Select(id => Out(
+        id, "nothing gets behind what is stuffed", f => f.Stuffed, _ =>
+            "It is stuffed: nothing gets behind it, and it is neither soaked nor pressed.", Practice));
+
     private static Rule<TransferFacts>[] WashedOut(string id, string what) =>
     [
         Out(id, "washed out, and the cloth must not be washed", f => !f.Cloth.Washable, f =>
             $"{what} is washed out, and this {f.Cloth.Kind.Name} must not be washed.", Practice),
-        Out(id, "soaked out, and the cloth must not be soaked", f => f.Cloth.Washable && !f.Cloth.Kind.Soakable, f =>
-            $"{what} is soaked out, and {f.Cloth.Kind.Name} must not be soaked.", Practice),
+        Out(id, "soaked out, and the cloth must not be soaked", f => f.Cloth.Washable && !f.Soakable, f =>
+            $"{what} is soaked out, and {(f.Stuffed ? "what is stuffed" : f.Cloth.Kind.Name)} must not be soaked.", Practice),
     ];
 
     private static Told NoLight(TransferFacts f) => f.Has("light-box")

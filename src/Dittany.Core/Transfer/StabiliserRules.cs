@@ -73,7 +73,7 @@ public static class StabiliserRules
             because.Add($"{method.Name} brings it along.");
         }
 
-        foreach (var rule in Adding.Where(r => r.When(facts, method) && !parts.Contains(r.Adds)))
+        foreach (var rule in Adding.Where(r => !facts.Stuffed && r.When(facts, method) && !parts.Contains(r.Adds)))
         {
             parts.Insert(rule.OnTop ? 0 : parts.Count, rule.Adds);
             because.Add(rule.Because(facts, method));
@@ -81,7 +81,8 @@ public static class StabiliserRules
 
         if (parts.Count == 0)
         {
-            because.Add("The cloth is firm and flat: it needs no other support.");
+            because.Add(facts.Stuffed ? "The stuffing carries the stitches, and nothing gets behind them."
+                : "The cloth is firm and flat: it needs no other support.");
         }
 
         var own = parts.Count == 0 ? "none" : string.Join('+', parts);

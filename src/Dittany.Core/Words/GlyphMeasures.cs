@@ -1,6 +1,7 @@
 using Dittany.Core.Geometry;
 using NetTopologySuite.Algorithm.Construct;
 using NetTopologySuite.Geometries;
+using NetTopologySuite.Operation.Distance;
 using NetTopologySuite.Operation.Polygonize;
 
 namespace Dittany.Core.Words;
@@ -18,8 +19,16 @@ public sealed record GlyphMeasures(IReadOnlyList<double> Counters, IReadOnlyList
     /// <summary>Enclosed slivers smaller than this come of drawn joints, not of the letter.</summary>
     private const double Sliver = 6;
 
-    /// <summary>Exactness of the widest circle.</summary>
+    /// <summary>
+    /// Exactness of the widest circle: in a letter; and at the most in a long word joined to one outline, where each place of the ribbon is
+    /// as wide as the next and would be looked at as closely.
+    /// </summary>
     private const double CircleTolerance = 0.1;
+
+    private const double LongCircleTolerance = 0.5;
+
+    /// <summary>From so many times the exactness on an outline counts as long: a few joined letters.</summary>
+    private const double LongFrom = 4000;
 
     /// <summary>The least distance at which everything is still open; infinity where there is nothing to shut.</summary>
     public double Narrowest => Counters.Concat(Gaps).DefaultIfEmpty(double.PositiveInfinity).Min();
@@ -52,8 +61,8 @@ public sealed record GlyphMeasures(IReadOnlyList<double> Counters, IReadOnlyList
             .Order()
             .ToArray();
 
-        static double Radius(NetTopologySuite.Geometries.Geometry face) =>
-            new MaximumInscribedCircle(face, CircleTolerance).GetRadiusLine().Length;
+        static double Radius(NetTopologySuite.Geometries.Geometry face) => new MaximumInscribedCircle(face,
+            Math.Clamp(face.EnvelopeInternal.MaxExtent / LongFrom, CircleTolerance, LongCircleTolerance)).GetRadiusLine().Length;
     }
 
     /// <summary>Ends reach a hair further, so that a stroke drawn to touch another is seen to meet it.</summary>
@@ -73,19 +82,29 @@ public sealed record GlyphMeasures(IReadOnlyList<double> Counters, IReadOnlyList
     }
 
     /// <summary>
+    /// Strokes further apart than this never close up, however small they are written: the widest line and the opening that must stay are
+    /// less than it at 2 mm, the least that is written.
+    /// </summary>
+    private const double FarApart = 200;
+
+    /// <summary>
     /// Gaps: between strokes that do not meet, their nearest distance; and from each free end to the rest of the letter, where the way
-    /// along the ink is much longer than the way across.
+    /// along the ink is much longer than the way across. Joined letters are one glyph of hundreds of strokes, so only what lies near is
+    /// compared, and by an index.
     /// </summary>
     private static double[] MeasureGaps(Glyph glyph)
     {
         var lines = glyph.Lines;
+        var drawn = lines.Select(l => (NetTopologySuite.Geometries.Geometry)Region.Factory.CreateLineString(
+            (l.Count == 1 ? [l[0], l[0]] : l).Select(p => new Coordinate(p.X, p.Y)).ToArray())).ToArray();
+        var boxes = drawn.Select(d => d.EnvelopeInternal).ToArray();
         var gaps = new List<double>();
         for (var i = 0; i < lines.Count; i++)
         {
+            var from = new IndexedFacetDistance(drawn[i]);
             for (var j = i + 1; j < lines.Count; j++)
             {
-                var between = Polyline.Between(lines[i], lines[j]);
-                if (between > Touching)
+                if (boxes[i].Distance(boxes[j]) <= FarApart && from.Distance(drawn[j]) is var between && between > Touching)
                 {
                     gaps.Add(between);
                 }

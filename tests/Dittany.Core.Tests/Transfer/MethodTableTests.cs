@@ -40,7 +40,7 @@ public class MethodTableTests
     [InlineData("poplin", "+ . + + + + + + + + + +")]
     [InlineData("twill", ". . + + + . + + + + + +")]
     [InlineData("wool", ". . . . . . + + + + + +")]
-    [InlineData("coated-canvas", ". . + + . . + + + + + +")]
+    [InlineData("coated-canvas", ". . . + . . + + + . . +")]
     public void White_cloth(string cloth, string row) => Assert.Equal(row, Row(Facts(cloth, "#ffffff")));
 
     /// <summary>The same cloths nearly black: no light comes through and no ironed line shows; all else is as before.</summary>
@@ -63,7 +63,7 @@ public class MethodTableTests
     [InlineData("poplin", ". . + + . . + + + + + +")]
     [InlineData("twill", ". . + + . . + + + + + +")]
     [InlineData("wool", ". . . . . . + + + + + +")]
-    [InlineData("coated-canvas", ". . + + . . + + + + + +")]
+    [InlineData("coated-canvas", ". . . + . . + + + . . +")]
     public void Dark_cloth(string cloth, string row) => Assert.Equal(row, Row(Facts(cloth, "#121212")));
 
     /// <summary>Every method and every cloth stands in the tables above.</summary>

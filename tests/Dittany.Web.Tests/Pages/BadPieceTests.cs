@@ -71,10 +71,7 @@ public sealed class BadPieceTests : IDisposable
     {
         await using (var scope = _site.Services.CreateAsyncScope())
         {
-            // Forty W's in the full script's middle line, as one word on a scarf.
-            await scope.ServiceProvider.GetRequiredService<PieceStore>().Create(
-                new Job("scarf", [new WordingAsked("name", new string('W', 60), "full-script-line", CapHeightMm: 51)],
-                new DateOnly(2027, 3, 1), "Wild"), "New piece");
+            await scope.ServiceProvider.GetRequiredService<PieceStore>().Create(Wild.Scribble(new DateOnly(2027, 3, 1)), "New piece");
         }
 
         var bench = await Read("/bench/1");

@@ -66,8 +66,8 @@ public sealed class PlansTests
     public async Task What_is_too_much_is_known_the_next_time()
     {
         using var plans = new Plans(new LetterShelf());
-        await Assert.ThrowsAsync<TooMuchException>(() => plans.Make(Heavy(60), Workshop.Default, default));
-        var again = plans.Begin(Heavy(60), Workshop.Default);
+        await Assert.ThrowsAsync<TooMuchException>(() => plans.Make(Wild.Scribble(Monday), Workshop.Default, default));
+        var again = plans.Begin(Wild.Scribble(Monday), Workshop.Default);
         Assert.True(again.IsFaulted);
         await Assert.ThrowsAsync<TooMuchException>(() => again);
     }
@@ -77,7 +77,7 @@ public sealed class PlansTests
     public void A_glance_gives_up_on_what_is_large()
     {
         using var plans = new Plans(new LetterShelf());
-        Assert.Null(plans.Glance(Heavy(30), Workshop.Default, default));
+        Assert.Null(plans.Glance(Wild.Scribble(Monday), Workshop.Default, default));
         Assert.NotNull(plans.Glance(Towel("Ida"), Workshop.Default, default));
     }
 }
