@@ -1,7 +1,11 @@
 namespace Dittany.Core.Materials;
 
-/// <summary>A sheet of paper, upright.</summary>
-public sealed record Paper(string Id, string Name, double WidthMm, double HeightMm, string Source);
+/// <summary>A sheet of paper, upright where nothing else is said.</summary>
+public sealed record Paper(string Id, string Name, double WidthMm, double HeightMm, string Source)
+{
+    /// <summary>The same sheet lying across.</summary>
+    public Paper Across => this with { WidthMm = HeightMm, HeightMm = WidthMm };
+}
 
 /// <summary>Paper a template can be printed on.</summary>
 public static class Papers

@@ -79,13 +79,17 @@ public static class TransferWork
         {
             work.Add(new(
                 "print", OpKind.Print, Station.Transfer, Place.Table, [new("printing and cutting", PrintAndCut * sheets)],
-                [$"Print the template {(turned ? "mirrored" : "as it reads, not mirrored")}, "
-                    + $"{(sheets == 1 ? "on one sheet" : $"on {sheets} sheets joined at their marks")}, measure the check line (100 mm), "
-                    + $"and cut it out with its margin."],
+                [method.Id == "stick-on-sheet"
+                    ? $"Print it on the stick-on sheet itself, in pale grey, as it reads, "
+                        + $"{(sheets == 1 ? "on one sheet" : $"on {sheets} sheets")}, measure the check line (100 mm), and cut it out with "
+                        + $"its margin."
+                    : $"Print the template {(turned ? "mirrored" : "as it reads, not mirrored")}, "
+                        + $"{(sheets == 1 ? "on one sheet" : $"on {sheets} sheets joined at their marks")}, measure the check line (100 mm), "
+                        + $"and cut it out with its margin."],
                 Uses: [new Use(method.Id == "stick-on-sheet" ? "stick-on sheet" : "paper", sheets, "sheets")]));
         }
 
-        work.AddRange(Marked(method, marker, tacked, trace, tack, size.LineMm, called));
+        work.AddRange(Marked(method, marker, tacked, trace, tack, size, called));
         if (behind.Contains("film-on-top"))
         {
             if (method.Id is not "film-traced" and not "stick-on-sheet")
@@ -111,7 +115,8 @@ public static class TransferWork
                 Uses: [area(what), tackingThread]);
     }
 
-    private static Operation[] Marked(Method method, Ink marker, bool tacked, double trace, double tack, double lineMm, Called called)
+    private static Operation[] Marked(Method method, Ink marker, bool tacked, double trace, double tack, TransferSize size,
+        Called called)
     {
         switch (method.Id)
         {
@@ -127,9 +132,11 @@ public static class TransferWork
                 [
                     Mark(
                         tacked ? "tracing and tacking" : "tracing and laying the film", trace + (tacked ? tack : LayFilm),
-                        $"Lay the film over the print and trace with {marker.Name}.",
+                        $"Cut film {Say.Length(Math.Ceiling(size.WidthMm))} × {Say.Length(Math.Ceiling(size.HeightMm))}: that leaves "
+                            + $"{Say.Length(TransferRoom.CutMarginMm)} all round. Lay it over the print and trace with {marker.Name}.",
                         "Lay the film on the face, the right way round, its lines on the placement marks, and check that it is level.",
-                        tacked ? "Pin it, tack round the edge in a bright thread, and take the pins out."
+                        tacked ? (Told)($"Pin it, tack round the edge in a bright thread, "
+                            + $"{Say.Length((2 * (size.WidthMm + size.HeightMm)) + TackingOverMm)} doubled, and take the pins out.")
                             : "Hoop film and cloth together, and smooth the film after every move of the hoop."),
                 ];
             case "stick-on-sheet":
@@ -168,13 +175,13 @@ public static class TransferWork
                 return
                 [
                     Mark(
-                        "tracing and tacking along the lines", trace + (lineMm / 100 * TackPer100Mm),
+                        "tracing and tacking along the lines", trace + (size.LineMm / 100 * TackPer100Mm),
                         $"Trace onto tissue with {marker.Name}, lay it on the face on the placement marks, and tack along the lines in "
                             + $"small stitches.",
                         "Tear the tissue away from the tacked lines before stitching, holding the cloth with a thumb."),
                 ];
             case "tacked-from-back":
-                return [Mark("tracing and tacking along the lines", trace + (lineMm / 100 * TackPer100Mm),
+                return [Mark("tracing and tacking along the lines", trace + (size.LineMm / 100 * TackPer100Mm),
                     $"Lay the mirrored print on the wrong side, go over it with {marker.Name}, and tack along the lines, long on the "
                         + $"face, short behind.")];
             default:

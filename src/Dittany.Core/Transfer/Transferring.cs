@@ -70,7 +70,7 @@ public static class TransferRoom
         }
 
         bool? mirrored = chain.Count == 0 ? null : MirrorProof.PrintMirrored(chain);
-        var sheets = chain.Count == 0 ? 0 : Sheet.Tiles(q.WidthMm, q.HeightMm, Papers.Find(q.Paper)!).Count;
+        var sheets = chain.Count == 0 ? 0 : Sheet.Pages(q.WidthMm, q.HeightMm, Papers.Find(q.Paper)!);
         var (stabiliser, stabiliserDecision) = StabiliserRules.Settle(facts, method, q.HersStabiliser, cautions);
         var tacked = method.Id is "film-traced" && !(facts.HoldFilmHabit == "hoop-alone" && facts.Hooped);
 

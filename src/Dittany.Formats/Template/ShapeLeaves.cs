@@ -79,10 +79,11 @@ public static class ShapeLeaves
         const double Margin = TransferRoom.CutMarginMm;
         var shift = new Pt(Margin, Margin) - shape.Box.Least;
         var (width, height) = (shape.WidthMm + (2 * Margin), shape.HeightMm + (2 * Margin));
+        var tiled = Sheet.Tiles(width, height, paper);
         return new TemplateSheet(
-            $"{shape.Name}: {plan.Title}", HowTo, false, paper, width, height,
+            $"{shape.Name}: {plan.Title}", HowTo, false, tiled.Paper, width, height,
                 shape.LinesMm.Select(l => new TemplateLine(l.Select(p => p + shift).ToArray(), false)).ToArray(),
-            shape.MiddleMm.X + shift.X, "its middle", [], Sheet.Tiles(width, height, paper), [],
+            shape.MiddleMm.X + shift.X, "its middle", [], tiled.Tiles, [],
                 CutMm: [shape.OutlineMm.Select(p => p + shift).ToArray()]);
     }
 }

@@ -40,13 +40,14 @@ public static class TemplateLeaves
     /// <summary>Crosses in the middle of every overlap: laid on each other, neighbouring leaves join.</summary>
     private static IEnumerable<Mark> JoiningMarks(TemplateSheet sheet, Tile tile)
     {
-        const double Half = Sheet.OverlapMm / 2;
         foreach (var other in sheet.Tiles.Where(t => Math.Abs(t.Row - tile.Row) + Math.Abs(t.Column - tile.Column) == 1))
         {
             foreach (var share in new[] { 0.15, 0.85 })
             {
-                var x = other.Column > tile.Column ? tile.WidthMm - Half : other.Column < tile.Column ? Half : tile.WidthMm * share;
-                var y = other.Row > tile.Row ? tile.HeightMm - Half : other.Row < tile.Row ? Half : tile.HeightMm * share;
+                var x = other.Column == tile.Column ? tile.WidthMm * share
+                    : (Math.Max(tile.XMm, other.XMm) + Math.Min(tile.XMm, other.XMm) + tile.WidthMm) / 2 - tile.XMm;
+                var y = other.Row == tile.Row ? tile.HeightMm * share
+                    : (Math.Max(tile.YMm, other.YMm) + Math.Min(tile.YMm, other.YMm) + tile.HeightMm) / 2 - tile.YMm;
                 var at = new Pt(Sheet.MarginMm + x, Sheet.MarginMm + y);
                 yield return new LineMark([at - new Pt(3, 0), at + new Pt(3, 0)], 0.2, Grey);
                 yield return new LineMark([at - new Pt(0, 3), at + new Pt(0, 3)], 0.2, Grey);

@@ -65,11 +65,19 @@ public sealed record TemplateSheet(
             ? "MIRRORED on purpose: it reads right once it is on the cloth."
             : plan.Transfer.PrintMirrored is null ? "Not mirrored: a guide for drawing freehand."
                 : "Not mirrored: it reads as it will on the cloth.";
+        var wholes = plan.Elements.SelectMany(e => e.Parts.GroupBy(p => (p.Copy, p.LetterIndex))).Select(whole =>
+        {
+            var points = whole.SelectMany(p => p.LineMm).Select(OnSheet).ToArray();
+            var half = whole.Max(p => p.LineWidthMm) / 2;
+            return new Whole(points.Min(p => p.X) - half, points.Min(p => p.Y) - half, points.Max(p => p.X) + half,
+                points.Max(p => p.Y) + half);
+        }).ToArray();
+        var tiled = Sheet.Tiles(width, height, paper, wholes);
         return new TemplateSheet(
             plan.Title,
             words + towards,
             mirrored,
-            paper,
+            tiled.Paper,
             width,
             height,
             lines,
@@ -77,7 +85,7 @@ public sealed record TemplateSheet(
             onCrease ? plan.Space.CentreLine.Name : plan.Elements[0].IsMotif ? $"the middle of the {plan.Elements[0].Text}"
                 : "the middle of the words",
             plan.Elements.Select(e => e.BaselineMm.Y - top).ToArray(),
-            Sheet.Tiles(width, height, paper),
+            tiled.Tiles,
             plan.Space.FindIt);
     }
 

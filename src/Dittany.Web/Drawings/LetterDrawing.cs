@@ -1,5 +1,7 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
+using Dittany.Core.Materials;
+using Dittany.Core.Planning;
 using Dittany.Core.Words;
 using Dittany.Formats.Drawings;
 
@@ -35,6 +37,26 @@ public static class LetterDrawing
         }
 
         return svg.Close().Close().ToString();
+    }
+
+    /// <summary>A millimetre is drawn this wide, px: a screen's own, so that sizes beside each other can be judged.</summary>
+    private const double TruePx = 96 / 25.4;
+
+    /// <summary>Cloth shown round the words, mm.</summary>
+    private const double RoundMm = 5;
+
+    /// <summary>The words of a plan as they would be stitched, on their cloth, about as large as they are.</summary>
+    public static string Stitched(PlannedElement element, Cloth cloth)
+    {
+        var box = element.BoxMm;
+        var (x, y, w, h) = (box.X - RoundMm, box.Y - RoundMm, box.Width + (2 * RoundMm), box.Height + (2 * RoundMm));
+        using var svg = new Svg();
+        svg.Open("svg", ("width", w * TruePx), ("height", h * TruePx), ("viewBox", $"{Svg.N(x)} {Svg.N(y)} {Svg.N(w)} {Svg.N(h)}"));
+
+        // Cloth all over, also where the picture is shown wider or higher than the words are.
+        svg.Empty("rect", ("x", x - (20 * w)), ("y", y - (20 * h)), ("width", 41 * w), ("height", 41 * h), ("fill", cloth.Colour));
+        ThreadDrawing.Stitched(svg, element, 1 / TruePx, "thread");
+        return svg.Close().ToString();
     }
 
     /// <summary>A room is drawn this wide.</summary>

@@ -3,6 +3,7 @@ using System.Text;
 using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
 using Dittany.Core.Motifs;
+using Dittany.Core.Planning;
 using Dittany.Core.Words;
 using Dittany.Formats.Drawings;
 using Dittany.Formats.Sheets;
@@ -24,8 +25,19 @@ public static class DrawnPictures
 
     public static void MapDrawings(this WebApplication app)
     {
-        app.MapGet("/letters/{id}.svg", (string id, string? text, LetterShelf shelf) => shelf.Now.Find(id) is { } alphabet
-            && Shown(alphabet, text) is { } words ? Picture(LetterDrawing.Words(alphabet, words)) : Results.NotFound());
+        app.MapGet("/letters/{id}.svg", async (string id, string? text, int? piece, double? cap, LetterShelf shelf, PieceStore pieces,
+            WorkshopStore workshops, Plans plans, CancellationToken cancel) =>
+        {
+            if (shelf.Now.Find(id) is not { } alphabet || Shown(alphabet, text) is not { } words)
+            {
+                return Results.NotFound();
+            }
+
+            var like = piece is { } number ? (await pieces.Find(number, cancel))?.Job : null;
+            var workshop = await workshops.Current(cancel);
+            return Picture(await Stitched(Lettered(like, alphabet, words, cap), workshop, shelf, plans, cancel)
+                ?? LetterDrawing.Words(alphabet, words));
+        });
         app.MapGet("/letters/{id}.pdf", async (string id, string? text, WorkshopStore workshops, LetterShelf shelf,
             CancellationToken cancel) => shelf.Now.Find(id) is { } alphabet
             ? Results.File(LeafPdf.Write([Specimen.Of(alphabet, Shown(alphabet, text) ?? string.Empty,
@@ -70,6 +82,42 @@ public static class DrawnPictures
         }
 
         return null;
+    }
+
+    /// <summary>
+    /// A job for the words alone, on the cloth and in the place of a piece, or on a tea towel: at a height, or as high as suits them there.
+    /// </summary>
+    private static Job Lettered(Job? like, IAlphabet alphabet, string words, double? capMm)
+    {
+        var on = like ?? new Job("tea-towel", [], new DateOnly(2000, 1, 1));
+        var asked = on.Elements.Count > 0 ? on.Elements[0] : new WordingAsked("words", words);
+        return on with
+        {
+            Elements = [asked with { Text = words, Alphabet = alphabet.Id, CapHeightMm = capMm, WidthMm = null, Rows = null,
+                CentreMm = null, Strands = null, Stitch = null, Motif = null, MotifPlace = null }],
+            Motifs = null,
+            Done = null,
+            Overrules = null,
+        };
+    }
+
+    /// <summary>The words as they would be stitched; null where they cannot be, or where it would take too long for a look.</summary>
+    private static async Task<string?> Stitched(Job job, Workshop workshop, LetterShelf shelf, Plans plans, CancellationToken cancel)
+    {
+        try
+        {
+            if (JobCheck.Faults(job, workshop, shelf.Now).Count > 0)
+            {
+                return null;
+            }
+
+            var plan = await plans.Make(job, workshop, cancel);
+            return LetterDrawing.Stitched(plan.Elements[0], plan.Item.Cloth);
+        }
+        catch (Exception e) when (e is TooMuchException or BusyException)
+        {
+            return null;
+        }
     }
 
     private static IResult Picture(string svg) => Results.Text(svg, "image/svg+xml", Encoding.UTF8);

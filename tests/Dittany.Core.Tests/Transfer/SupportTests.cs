@@ -126,12 +126,15 @@ public class SupportTests
         Assert.Null(Jobs.Plan(overrules: ("transfer.method", "freehand")).Transfer.PrintMirrored);
     }
 
-    /// <summary>A design wider than a sheet takes two, joined with an overlap; its margin is on the paper too.</summary>
+    /// <summary>
+    /// A design wider than a sheet is laid across it, and wider still it takes two, joined with an overlap; its margin is on the paper too.
+    /// </summary>
     [Fact]
     public void A_wide_design_takes_two_sheets()
     {
         Assert.Equal(1, Jobs.Plan(Jobs.On("tote", "Salt")).Transfer.Sheets);
-        Assert.Equal(2, Jobs.Plan(Jobs.On("tote", "Bread & Salt")).Transfer.Sheets);
+        Assert.Equal(1, Jobs.Plan(Jobs.On("tote", "Bread & Salt")).Transfer.Sheets);
+        Assert.Equal(2, Jobs.Plan(Jobs.On("tablecloth", "Bread & Salt", w => w with { CapHeightMm = 60 })).Transfer.Sheets);
     }
 
     private static TransferFacts Facts(string cloth, string colour = "#ffffff") =>

@@ -1,6 +1,8 @@
 using System.Net;
 using AngleSharp.Html.Dom;
 using AngleSharp.Html.Parser;
+using Dittany.Core.Items;
+using Dittany.Core.Planning;
 using Dittany.Formats.Alphabets;
 using Dittany.Web.Tests.Setup;
 using Microsoft.Extensions.DependencyInjection;
@@ -206,5 +208,31 @@ public sealed class LettersPageTests : IDisposable
         using var form = new MultipartFormDataContent { { new StringContent(Token(page)), "__RequestVerificationToken" },
             { new ByteArrayContent(bytes), field, name } };
         return await _browser.PostAsync(new Uri(to, UriKind.Relative), form);
+    }
+
+    /// <summary>
+    /// A hand is shown as it would be stitched: on the piece's cloth, in its thread, as high as was asked, a millimetre as wide as a screen's
+    /// own (96 px to the inch, CSS Values and Units 3).
+    /// </summary>
+    [Fact]
+    public async Task Hands_are_shown_stitched_on_the_piece()
+    {
+        await using (var scope = _site.Services.CreateAsyncScope())
+        {
+            await scope.ServiceProvider.GetRequiredService<Dittany.Store.PieceStore>().Create(
+                new Job("tea-towel", [new WordingAsked("name", "Mimi")], new DateOnly(2027, 3, 1),
+                    Fabric: new StatedFabric(Colour: "#20242c")), "New piece");
+        }
+
+        const int on = 1;
+        var small = await _browser.GetStringAsync($"/letters/upright-hand.svg?text=Mimi&piece={on}&cap=10");
+        var large = await _browser.GetStringAsync($"/letters/upright-hand.svg?text=Mimi&piece={on}&cap=20");
+        Assert.Contains("#20242c", small, StringComparison.Ordinal);
+        Assert.Contains("class=\"thread\"", small, StringComparison.Ordinal);
+        Assert.InRange(Height(large) - Height(small), 0.9 * 10 * 96 / 25.4, 1.6 * 10 * 96 / 25.4);
+        Assert.DoesNotContain("#20242c", await _browser.GetStringAsync("/letters/upright-hand.svg?text=Mimi"), StringComparison.Ordinal);
+
+        static double Height(string svg) => double.Parse(System.Xml.Linq.XDocument.Parse(svg).Root!.Attribute("height")!.Value,
+            System.Globalization.CultureInfo.InvariantCulture);
     }
 }

@@ -11,6 +11,12 @@ namespace Dittany.Web.Pages.Letters;
 /// <summary>One alphabet on the page: what is measured of it, whether it has the words' letters.</summary>
 public sealed record Hand(IAlphabet Alphabet, string Picture, string? Lacks)
 {
+    /// <summary>Heights of capitals it is shown in on asking, mm: small, usual and large for a name (from memory).</summary>
+    public static IReadOnlyList<int> SizesMm { get; } = [10, 18, 28];
+
+    /// <summary>The picture at a height.</summary>
+    public string At(int capMm) => $"{Picture}&cap={capMm.ToString(CultureInfo.InvariantCulture)}";
+
     public string Kind => Alphabet.Kind switch
     {
         AlphabetKind.Stroke => "single strokes, our own",
@@ -95,7 +101,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
         Words = !string.IsNullOrWhiteSpace(Text) ? Text.Trim() : For is { Job.Elements.Count: > 0 }
             ? For.Job.Elements[0].Text.ReplaceLineEndings(" ") : "Zoë & Max";
         var asked = Rows.Letters(Words.ReplaceLineEndings(" ")).Where(l => !Rows.IsSpace(l)).Distinct(StringComparer.Ordinal).ToArray();
-        Hand Of(IAlphabet a) => new(a, $"/letters/{a.Id}.svg?text={Uri.EscapeDataString(Words)}",
+        var on = For is null ? string.Empty : $"&piece={For.Id.ToString(CultureInfo.InvariantCulture)}";
+        Hand Of(IAlphabet a) => new(a, $"/letters/{a.Id}.svg?text={Uri.EscapeDataString(Words)}{on}",
             asked.Where(l => !a.Has(l)).Take(5).ToArray() is { Length: > 0 } lacking
             ? Core.Measures.Say.List(lacking.Select(l => $"“{l}”").ToArray()) : null);
         var all = shelf.Now.Alphabets;

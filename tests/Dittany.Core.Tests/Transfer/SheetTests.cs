@@ -1,0 +1,75 @@
+using Dittany.Core.Materials;
+using Dittany.Core.Transfer;
+using FsCheck;
+using FsCheck.Fluent;
+
+namespace Dittany.Core.Tests.Transfer;
+
+/// <summary>Templates over pages: upright or across by the fewest pages, seams beside the letters (common practice).</summary>
+public class SheetTests
+{
+    /// <summary>
+    /// A4 less 12 mm round and the foot of 34 mm shows 186 × 239 mm upright and 273 × 152 mm across (ISO 216): by arithmetic.
+    /// </summary>
+    [Theory]
+    [InlineData(180, 230, 1, 210)]
+    [InlineData(260, 100, 1, 297)]
+    [InlineData(260, 150, 1, 297)]
+    [InlineData(100, 230, 1, 210)]
+    [InlineData(500, 100, 2, 297)]
+    [InlineData(150, 460, 2, 210)]
+    public void It_lies_as_takes_fewest_pages(double width, double height, int pages, double paperWidth)
+    {
+        var tiled = Sheet.Tiles(width, height, Papers.A4);
+        Assert.Equal((pages, paperWidth), (tiled.Tiles.Count, tiled.Paper.WidthMm));
+        Assert.Equal(pages, Sheet.Pages(width, height, Papers.A4));
+    }
+
+    /// <summary>Two pages across show 536 mm; laid evenly, the seam of 400 mm lies at 200: the letter there is spared.</summary>
+    [Fact]
+    public void A_seam_goes_beside_a_letter()
+    {
+        Whole[] letters = [new(20, 20, 120, 80), new(130, 20, 270, 80), new(280, 20, 380, 80)];
+        var tiled = Sheet.Tiles(400, 100, Papers.A4, letters);
+        Assert.Equal((2, 0), (tiled.Tiles.Count, tiled.CutThrough));
+    }
+
+    /// <summary>
+    /// For any letters: the pages cover the design, neighbours share what is laid over each other, no page more than it takes, and what is
+    /// told as cut is what no page shows whole.
+    /// </summary>
+    [ManyTimes(200)]
+    public FsCheck.Property Pages_cover_all_and_say_what_they_cut() => Prop.ForAll(Designs(), design =>
+    {
+        var tiled = Sheet.Tiles(design.Width, design.Height, design.Paper, design.Letters);
+        Assert.Equal(Sheet.Pages(design.Width, design.Height, design.Paper), tiled.Tiles.Count);
+        Assert.True(tiled.Tiles.Min(t => t.XMm) <= 1e-6 && tiled.Tiles.Max(t => t.XMm + t.WidthMm) >= design.Width - 1e-6);
+        Assert.True(tiled.Tiles.Min(t => t.YMm) <= 1e-6 && tiled.Tiles.Max(t => t.YMm + t.HeightMm) >= design.Height - 1e-6);
+        foreach (var tile in tiled.Tiles)
+        {
+            foreach (var next in tiled.Tiles.Where(t => t.Row == tile.Row && t.Column == tile.Column + 1))
+            {
+                Assert.True(tile.XMm + tile.WidthMm - next.XMm >= Sheet.OverlapMm - 1e-6);
+            }
+
+            foreach (var next in tiled.Tiles.Where(t => t.Column == tile.Column && t.Row == tile.Row + 1))
+            {
+                Assert.True(tile.YMm + tile.HeightMm - next.YMm >= Sheet.OverlapMm - 1e-6);
+            }
+        }
+
+        Assert.Equal(tiled.CutThrough, design.Letters.Count(l => !tiled.Tiles.Any(t => l.X0Mm >= t.XMm && l.Y0Mm >= t.YMm
+            && l.X1Mm <= t.XMm + t.WidthMm && l.Y1Mm <= t.YMm + t.HeightMm)));
+    });
+
+    private static Arbitrary<(double Width, double Height, Paper Paper, Whole[] Letters)> Designs() => Arb.From(
+        from width in Gen.Choose(40, 900)
+        from height in Gen.Choose(40, 700)
+        from paper in Gen.Elements<Paper>(Papers.All)
+        from places in Gen.Choose(0, 1000).ArrayOf(24)
+        select ((double)width, (double)height, paper, places.Chunk(4).Select(p =>
+        {
+            var (x, y) = (20 + (p[0] / 1000.0 * (width - 40)), 20 + (p[1] / 1000.0 * (height - 40)));
+            return new Whole(x, y, Math.Min(width - 20, x + (p[2] / 10.0)), Math.Min(height - 20, y + (p[3] / 10.0)));
+        }).ToArray()));
+}
