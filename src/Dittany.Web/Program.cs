@@ -1,10 +1,12 @@
 using System.Globalization;
+using System.IO.Compression;
 using Dittany.Formats.Sheets;
 using Dittany.Store;
 using Dittany.Web.Api;
 using Dittany.Web.Setup;
 using Microsoft.AspNetCore.DataProtection;
 using Microsoft.AspNetCore.HostFiltering;
+using Microsoft.AspNetCore.ResponseCompression;
 using Microsoft.EntityFrameworkCore;
 using Serilog;
 
@@ -78,6 +80,8 @@ using (folder)
     services.AddDataProtection().SetApplicationName("Dittany").PersistKeysToFileSystem(new DirectoryInfo(folder.KeysPath));
     services.Configure<HostFilteringOptions>(options => options.AllowedHosts = Safety.Hosts.ToArray());
     services.AddResponseCompression();
+    services.Configure<BrotliCompressionProviderOptions>(options => options.Level = CompressionLevel.Optimal);
+    services.Configure<GzipCompressionProviderOptions>(options => options.Level = CompressionLevel.Optimal);
 
     await using var app = builder.Build();
     try

@@ -10,7 +10,24 @@ namespace Dittany.Core.Planning;
 /// </summary>
 internal static partial class SaidMotifs
 {
-    private static readonly string[] Numbers = ["a", "an", "one", "two", "three", "four", "five", "six", "seven", "eight"];
+    private static readonly string[] Numbers = ["a", "an", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten",
+        "eleven", "twelve"];
+
+    /// <summary>How many of a motif are said to stand together, as people say it.</summary>
+    private static readonly Dictionary<string, string> Ways = new(StringComparer.OrdinalIgnoreCase)
+    {
+        ["ring"] = "ring",
+        ["wreath"] = "ring",
+        ["circle"] = "ring",
+        ["row"] = "row",
+        ["line"] = "row",
+        ["zigzag"] = "zigzag",
+        ["border"] = "border",
+        ["scatter"] = "scatter",
+        ["scattering"] = "scatter",
+        ["field"] = "scatter",
+        ["handful"] = "scatter",
+    };
 
     /// <summary>What motifs are called: by their names, and by the last word of a name that no other shares.</summary>
     private static readonly Dictionary<string, string> Called = MotifLibrary.All.Select(m => (Word: m.Name.ToLowerInvariant(), m.Id))
@@ -24,6 +41,21 @@ internal static partial class SaidMotifs
         if (heard.Words is not { } words)
         {
             return heard;
+        }
+
+        if (Arranged().Match(words) is { Success: true } many && Find(many.Groups["motif"].Value) is { } each)
+        {
+            var (way, count) = (Ways[many.Groups["way"].Value], CountOf(many.Groups["count"].Value));
+            return heard with
+            {
+                Words = null,
+                Motif = each,
+                Arrangement = way,
+                MotifCount = count is { } n ? Math.Min(n, Arranging.MostCopies) : null,
+                Questions = count > Arranging.MostCopies
+                    ? [.. heard.Questions, $"{Arranging.MostCopies} of a motif is the most in one element: so many are taken. Say fewer, or add "
+                        + $"the motif again on the bench."] : heard.Questions,
+            };
         }
 
         if (Alone().Match(words) is { Success: true } alone && Find(alone.Groups["motif"].Value) is { } motif)
@@ -73,7 +105,12 @@ internal static partial class SaidMotifs
     private static int? CountOf(string said) => Array.IndexOf(Numbers, said.ToLowerInvariant()) is > 2 and var at ? at - 1
         : int.TryParse(said, NumberStyles.None, CultureInfo.InvariantCulture, out var number) && number > 1 ? number : null;
 
-    [GeneratedRegex(@"^(?<count>an?|one|two|three|four|five|six|seven|eight|\d{1,2})\s+(?<motif>[\p{L}’' -]+)$",
+    [GeneratedRegex(@"^(?:an?\s+|the\s+)?(?<way>ring|wreath|circle|row|line|zigzag|border|scatter|scattering|field|handful)\s+of\s+"
+        + @"(?:(?<count>two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|\d{1,3})\s+)?(?<motif>[\p{L}’' -]+)$",
+        RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
+    private static partial Regex Arranged();
+
+    [GeneratedRegex(@"^(?<count>an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|\d{1,2})\s+(?<motif>[\p{L}’' -]+)$",
         RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
     private static partial Regex Alone();
 

@@ -25,6 +25,9 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
 
     public int? MotifCount { get; init; }
 
+    /// <summary>How several of the motif stand, as in a job; null where that was not said.</summary>
+    public string? Arrangement { get; init; }
+
     public double? WidthMm { get; init; }
 
     public double? CapHeightMm { get; init; }
@@ -38,11 +41,12 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
     public WordingAsked Wording(string words, string? motif) =>
         new("name", words, Stitch: Stitch, Colour: Thread, CapHeightMm: CapHeightMm, Motif: motif, WidthMm: WidthMm);
 
-    /// <summary>A motif alone as it was said to be stitched; several of it stand in a row.</summary>
+    /// <summary>A motif alone as it was said to be stitched; several of it stand as was said, or in a row.</summary>
     public MotifAsked MotifAlone(string motif)
     {
         var one = new MotifAsked("motif", motif, WidthMm, CapHeightMm, Stitch: Stitch, Colour: Thread);
-        return MotifCount is { } count && Motif == motif ? one with { Arrangement = "row", Count = count } : one;
+        return Motif == motif && (MotifCount ?? (Arrangement is null ? null : 0)) is { } count
+            ? one with { Arrangement = Arrangement ?? "row", Count = count == 0 ? null : count } : one;
     }
 
     /// <summary>

@@ -83,7 +83,7 @@ internal static class FaceDrawing
             else if (stitch.Shape != StitchShape.Whip)
             {
                 (row.FloatKind switch { FloatKind.Straight => jumps, FloatKind.Carried => carried, _ => thread }).Append(
-                    Svg.Path([from, stitch.FromMm]));
+                    Svg.Steps([from, stitch.FromMm], px));
             }
 
             down = stitch.DownMm;
@@ -128,10 +128,11 @@ internal static class FaceDrawing
             }
 
             svg.Open("g").Open("title").Text($"Thread that {told}.").Close();
-            svg.Empty("path", ("d", d), ("stroke", "#12100d"), ("stroke-width", wide + (0.9 * px)), ("stroke-linecap", "round"),
-                ("fill", "none"), ("opacity", 0.3));
-            svg.Empty("path", ("class", "behind"), ("d", d), ("stroke", stroke), ("stroke-width", wide), ("stroke-linecap", "round"),
-                ("fill", "none"));
+            // Written once, drawn twice: its shadow and itself.
+            var id = $"behind-{svg.Count()}";
+            svg.Open("defs").Empty("path", ("id", id), ("d", d), ("stroke-linecap", "round"), ("fill", "none")).Close();
+            svg.Empty("use", ("href", $"#{id}"), ("stroke", "#12100d"), ("stroke-width", wide + (0.9 * px)), ("opacity", 0.3));
+            svg.Empty("use", ("class", "behind"), ("href", $"#{id}"), ("stroke", stroke), ("stroke-width", wide));
             svg.Close();
         }
     }
@@ -147,17 +148,17 @@ internal static class FaceDrawing
             (parts[r.row.Element][r.row.Part].Colour, parts[r.row.Element][r.row.Part].Strands)).Select((g, i) => (g, i)))
         {
             var width = Bundle.WidthMm(group.Key.Strands);
-            svg.Open("g", ("class", "one-by-one"), ("stroke", group.Key.Colour), ("stroke-linecap", "round"), ("stroke-linejoin", "round"),
-                ("fill", "none"));
+            svg.Open("g", ("class", "one-by-one"), ("stroke", group.Key.Colour), ("stroke-width", width), ("stroke-linecap", "round"),
+                ("stroke-linejoin", "round"), ("fill", "none"));
             foreach (var (row, i) in group)
             {
                 var stitch = parts[row.Element][row.Part].Stitches[row.Stitch];
                 var line = ThreadDrawing.Lies(stitch, width);
                 var d = stitch.Shape == StitchShape.Knot || line.All(p => p == line[0]) ? $"{Svg.Path([stitch.FromMm])}h0.01"
-                    : Svg.Path(line);
-                var own = stitch.Shape == StitchShape.Knot ? parts[row.Element][row.Part].LineWidthMm : width;
-                svg.Empty("path", ("class", i < at ? "st" : "st yet"), ("d", d), ("data-i", i), ("data-run", row.Run),
-                    ("stroke-width", own));
+                    : Svg.Steps(line, px);
+                (string, object)[] one = [("class", i < at ? "st" : "st yet"), ("d", d), ("data-i", i)];
+                svg.Empty("path", stitch.Shape == StitchShape.Knot
+                    ? [.. one, ("stroke-width", parts[row.Element][row.Part].LineWidthMm)] : one);
             }
 
             svg.Close();

@@ -32,6 +32,12 @@ internal static class ThreadDrawing
         }
     }
 
+    /// <summary>Points nearer to the line than this are not drawn: a tenth of a mark's width.</summary>
+    private const double DrawnWithinMm = 0.03;
+
+    /// <summary>Or by less than this of what a screen can show.</summary>
+    private const double DrawnWithinPx = 0.2;
+
     /// <summary>The lines that are transferred, in a colour that shows on this cloth.</summary>
     public static void Marks(Svg svg, Plan plan, PlannedElement element, double px)
     {
@@ -45,7 +51,9 @@ internal static class ThreadDrawing
                 continue;
             }
 
-            svg.Empty("path", ("class", "mark"), ("d", part.Closed ? Svg.Ring(part.LineMm) : Svg.Path(part.LineMm)), ("stroke", ink),
+            var line = Polyline.Simplified(part.Closed ? [.. part.LineMm, part.LineMm[0]] : part.LineMm,
+                Math.Max(DrawnWithinMm, DrawnWithinPx * px));
+            svg.Empty("path", ("class", "mark"), ("d", Svg.Steps(line, px)), ("stroke", ink),
                 ("stroke-width", Math.Max(0.35, 1.1 * px)), ("fill", "none"), ("stroke-linecap", "round"));
         }
     }
@@ -56,7 +64,7 @@ internal static class ThreadDrawing
         foreach (var stitch in stitches)
         {
             var line = Lies(stitch, width);
-            bodies.Append(Svg.Path(line));
+            bodies.Append(Svg.Steps(line, px));
             if (px < 0.6)
             {
                 for (var i = 1; i < line.Count; i++)

@@ -37,7 +37,7 @@ public class SayingsTests
                 ("cloth", heard.Cloth), ("stitch", heard.Stitch),
             ("day", heard.DueOn?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)),
                 ("thread", heard.Thread is { } hex ? Palette.NameOf(hex) : null), ("motif", heard.Motif),
-            ("count", heard.MotifCount?.ToString(CultureInfo.InvariantCulture)),
+            ("count", heard.MotifCount?.ToString(CultureInfo.InvariantCulture)), ("way", heard.Arrangement),
                 ("wide", heard.WidthMm?.ToString(CultureInfo.InvariantCulture)),
                 ("high", heard.CapHeightMm?.ToString(CultureInfo.InvariantCulture)),
             ("for", heard.For), ("odd", heard.NotUnderstood),

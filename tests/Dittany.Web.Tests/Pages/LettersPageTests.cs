@@ -211,7 +211,7 @@ public sealed class LettersPageTests : IDisposable
     }
 
     /// <summary>
-    /// A hand is shown as it would be stitched: on the piece's cloth, in its thread, as high as was asked, a millimetre as wide as a screen's
+    /// A hand is shown as it would be stitched: on the piece's cloth, in its thread, as high as asked, a millimetre as wide as a screen's
     /// own (96 px to the inch, CSS Values and Units 3).
     /// </summary>
     [Fact]
