@@ -162,7 +162,7 @@ public sealed class LookTests(App app) : IClassFixture<App>
             App.Until(() => browser.ExecuteScript(
                 "return document.fonts.status === 'loaded' && document.readyState === 'complete'") is true, "the fonts are there");
             App.Until(() => browser.ExecuteScript(
-                "return [...document.images].filter((i) => { const b = i.getBoundingClientRect(); return b.bottom > 0 && b.top < "
+                "return [...document.images].filter((i) => { const b = i.getBoundingClientRect(); return i.checkVisibility() && b.bottom > 0 && b.top < "
                     + "innerHeight; }).every((i) => i.complete && i.naturalWidth > 0)") is true, "the pictures on the page are there");
             var png = browser.GetScreenshot().AsByteArray;
             Assert.Equal((1280, 800), (Number(png, 16), Number(png, 20)));
