@@ -5,12 +5,23 @@ namespace Dittany.Core.Time;
 /// <summary>A piece as the calendar speaks of it.</summary>
 public sealed record Laid(string Name, Demand Demand, Progress Progress, Lain Lain);
 
+/// <summary>On what screens words of the day's sentence are shown: any, or only wide or narrow ones.</summary>
+public enum Screen
+{
+    Any,
+    Wide,
+    Narrow,
+}
+
 /// <summary>Words of a sentence; with a piece's number where they name it.</summary>
-public sealed record Spoken(string Text, int? Piece = null);
+public sealed record Spoken(string Text, int? Piece = null, Screen On = Screen.Any);
 
 /// <summary>What to do tonight, in one breath: what to work at with its minutes, and what can be done beside it.</summary>
 public static class Tonight
 {
+    /// <summary>So many pieces are named where there is little room; the others are counted.</summary>
+    private const int Named = 2;
+
     /// <summary>The sentence, in pieces of text. Never empty.</summary>
     public static IReadOnlyList<Spoken> Tell(IReadOnlyList<Laid> pieces, Evenings evenings, DateOnly today)
     {
@@ -39,9 +50,15 @@ public static class Tonight
             var minutes = tonight.Sum(s => s.Minutes);
             var all = minutes >= piece.Demand.MakingMinutes - 0.5;
             var verb = tonight.All(s => s.Of == LegOf.Washing) ? "wash" : Verb(piece.Progress.Stage, all);
-            said.Add(new Spoken($"{(i == 0 ? string.Empty : i == toWork.Length - 1 ? ", then " : ", ")}{verb} "));
-            said.Add(new Spoken(piece.Name, piece.Demand.Id));
-            said.Add(new Spoken($", {Say.Minutes(minutes)}"));
+            var on = i < Named || toWork.Length <= Named + 1 ? Screen.Any : Screen.Wide;
+            said.Add(new Spoken($"{(i == 0 ? string.Empty : i == toWork.Length - 1 ? ", then " : ", ")}{verb} ", On: on));
+            said.Add(new Spoken(piece.Name, piece.Demand.Id, on));
+            said.Add(new Spoken($", {Say.Minutes(minutes)}", On: on));
+        }
+
+        if (toWork.Length > Named + 1)
+        {
+            said.Add(new Spoken($", and {toWork.Length - Named} more", On: Screen.Narrow));
         }
 
         if (toWork.Length > 0)
@@ -53,9 +70,10 @@ public static class Tonight
         {
             var piece = toFinish[i];
             var dry = piece.Progress.Stage is Stage.Drying or Stage.ToFinish;
-            said.Add(new Spoken(toWork.Length > 0 || i > 0 ? " " : string.Empty));
-            said.Add(new Spoken(piece.Name, piece.Demand.Id));
-            said.Add(new Spoken(dry ? " has dried and can be finished." : " can be finished."));
+            var on = toWork.Length > 0 ? Screen.Wide : Screen.Any;
+            said.Add(new Spoken(toWork.Length > 0 || i > 0 ? " " : string.Empty, On: on));
+            said.Add(new Spoken(piece.Name, piece.Demand.Id, on));
+            said.Add(new Spoken(dry ? " has dried and can be finished." : " can be finished.", On: on));
         }
 
         var late = open.Where(p => p.Lain.Late).OrderBy(p => p.Lain.DueOn).ToArray();

@@ -101,6 +101,27 @@ public class DiaryTests
             s.Text)), StringComparison.Ordinal);
     }
 
+    /// <summary>
+    /// Where there is little room two pieces are named and the others counted; where there is room all are, and none twice.
+    /// </summary>
+    [Fact]
+    public void On_a_narrow_screen_the_sentence_is_short()
+    {
+        var work = TimingTests.WorkOf(8, 0, marking: 0, rinsing: 0);
+        var pieces = Enumerable.Range(1, 5).Select(id =>
+        {
+            var progress = Left.After(work, new Done(true, 1), 4, 0.25, Monday);
+            var demand = Demand.Of(id, work, progress, Monday.AddDays(id + 3));
+            return new Laid($"Piece {id}", demand, progress, Diary.Alone(demand, Week, Monday));
+        }).ToArray();
+        var said = Tonight.Tell(pieces, Week, Monday);
+        string On(Screen screen) => string.Concat(said.Where(s => s.On == Screen.Any || s.On == screen).Select(s => s.Text));
+        Assert.Equal(5, On(Screen.Wide).Split("Piece").Length - 1);
+        Assert.Equal(2, On(Screen.Narrow).Split("Piece").Length - 1);
+        Assert.EndsWith(", and 3 more.", On(Screen.Narrow), StringComparison.Ordinal);
+        Assert.DoesNotContain("more", On(Screen.Wide), StringComparison.Ordinal);
+    }
+
     private static Arbitrary<Demand[]> Demands() => Arb.From(
         from n in Gen.Choose(1, 6)
         from all in (from washing in Gen.Elements(0, 0, 5)
