@@ -139,7 +139,8 @@ public static class FinishRoom
     {
         var film = q.Has("film-on-top");
         var choice = film ? FilmOuts.First(f => f.ChoiceId == habit)
-            : new Choice(q.Wet ? "by-hand" : "dry", q.Wet ? "Washed out by hand" : "Nothing wet");
+            : new Choice(q.Wet ? "by-hand" : "dry", !q.Wet ? "Nothing wet" : q.Cloth.Coated ? "Sponged off by hand"
+                : "Washed out by hand");
         return Deciding.Make(
             "finish.removal", Station.Finish, "How marks and film come out", choice, null,
             [

@@ -32,11 +32,13 @@ public static class Tolerance
     /// <summary>A turn sharper than this is a corner and always a stitch end (common practice).</summary>
     public const double CornerRadians = 35 * Math.PI / 180;
 
-    /// <summary>A line shorter than this is left out and said so (from memory).</summary>
+    /// <summary>A line shorter than this is left out, and that is said where it would be seen (from memory).</summary>
     public const double DroppedBelowMm = 0.8;
 
+    /// <summary>How far a line of this width, mm, may leave its stitches before it is seen, mm.</summary>
     public static double Seen(double lineWidthMm) => Math.Max(SeenMm, SeenWidths * lineWidthMm);
 
+    /// <summary>How far a stitch of a line of this width, mm, may leave it, mm.</summary>
     public static double SagittaMm(double lineWidthMm) => Math.Min(MostSagittaMm, SagittaWidths * lineWidthMm);
 
     /// <summary>The same for a pair, mm; links that all have one length are wide enough to hide what they leave the line by.</summary>

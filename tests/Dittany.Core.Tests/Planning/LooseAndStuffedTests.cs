@@ -106,6 +106,7 @@ public class LooseAndStuffedTests
         var plan = Of("backpack");
         Assert.True(plan.Item.Cloth.Coated);
         Assert.Equal("stick-on-sheet", plan.Transfer.Method.Id);
+        Assert.StartsWith("Sponged off", plan.Decision("finish.removal")!.Choice.ToString(), StringComparison.Ordinal);
         var said = plan.Work.SelectMany(o => o.Steps).Concat(plan.Space.FindIt).Select(s => s.ToString()).ToArray();
         Assert.All(said, s => Assert.DoesNotMatch(@"\b([Pp]in|[Tt]ack|[Ss]oak|crease)\b", s));
         Assert.DoesNotContain(plan.Work, o => o.Uses?.Any(u => u.What.Contains("tacking", StringComparison.Ordinal)) == true);
