@@ -44,7 +44,14 @@ public sealed record HoldingQuestion(
 /// How the cloth is held, and in which placings. <paramref name="LayersThrough"/> is how many layers the needle goes through.
 /// </summary>
 public sealed record Held(School School, IReadOnlyList<HoopPlacing> Placings, int LowerBound, int LayersThrough,
-    IReadOnlyList<Decision> Decisions, IReadOnlyList<Caution> Cautions);
+    IReadOnlyList<Decision> Decisions, IReadOnlyList<Caution> Cautions)
+{
+    /// <summary>What the placings are filled with: whole letters, and stretches of what is larger than the ring.</summary>
+    public IReadOnlyList<Unit> Units { get; init; } = [];
+
+    /// <summary>A short way to move the work by which a ring would take it, or take it without scrap tacked on; null where none is.</summary>
+    public Nudge? Nudge { get; init; }
+}
 
 /// <summary>Hoop, frame or hand, and which hoop how often.</summary>
 public static class Holding
@@ -165,7 +172,21 @@ public static class Holding
         }
 
         var through = q.Cloth.Lined && (q.HersLayers ?? q.LayersHabit) == "through-both" ? 2 : 1;
-        return new Held(school, taken.Size?.Cover?.Placings ?? [], taken.Size?.Cover?.LowerBound ?? 0, through, decisions, cautions);
+        return new Held(school, taken.Size?.Cover?.Placings ?? [], taken.Size?.Cover?.LowerBound ?? 0, through, decisions, cautions)
+        {
+            Units = taken.Size?.Cover?.Units ?? q.Units,
+            Nudge = q.HersSizeMm is null && ((school == School.InHand && q.HersSchool is null && q.Habit != School.InHand)
+                || taken.Size?.Cover?.OffCloth == true) ? NudgeTo(q, cloth, school == School.InHand ? q.Habit : school) : null,
+        };
+    }
+
+    private static Nudge? NudgeTo(HoldingQuestion q, Lazy<Region> cloth, School school)
+    {
+        var round = school == School.Hoop;
+        return Rules.Any(r => r.ChoiceId == IdOf(school) && r.Verdict == Verdict.RulesOut && r.When(q.Cloth)) ? null
+            : Nudging.Look(q.Units, (round ? q.HoopsMm : [Hoops.UsualFrameMm]).Order().Select(mm => Judge(q, cloth.Value, round, mm))
+                .Where(s => s.Harm is null && s.Cover is { OffCloth: true } c && c.Placings.Count <= MostEasily)
+                .Select(s => (s.HoopMm, s.Cover!, Hooping.Clampable(cloth.Value, s.HoopMm))).ToArray(), round, q.Budget);
     }
 
     /// <summary>What a ring round the work could touch at all: seams far from it need no overlay.</summary>
@@ -192,7 +213,7 @@ public static class Holding
 
         public Told? Against =>
             Harm is not null ? Harm
-            : Cover is null ? (Told)$"The largest {One} does not go into it whole."
+            : Cover is null ? (Told)$"The largest {One} does not go into it whole, and has no joints to move the ring along."
             : Cover.OffCloth ? (Told)"Its ring would sit on a hem or off the cloth."
             : Tedious ? (Told)$"It would have to be moved {Say.Count(Cover.Placings.Count - 1, "time")}."
             : null;
@@ -231,7 +252,7 @@ public static class Holding
                 : new Way(school, size, sizes, []);
         }
 
-        var usable = sizes.Where(s => s.Usable).OrderBy(s => s.Cover!.Placings.Count).ThenBy(s => s.HoopMm).ToArray();
+        var usable = sizes.Where(s => s.Usable).OrderBy(s => s.Cover!.Along).ThenBy(s => s.Cover!.Placings.Count).ThenBy(s => s.HoopMm).ToArray();
         var best = Array.Find(usable, s => !s.Cover!.OffCloth) ?? (q.Opening is null ? usable.FirstOrDefault() : null);
         if (best is not null)
         {
@@ -257,18 +278,20 @@ public static class Holding
     /// <summary>The ring that a picture stays in: one placing about its middle; null where the work reaches under the ring.</summary>
     private static Sized? OwnRing(HoldingQuestion q, double hoopMm) => Hooping.InOwnRing(q.Units, hoopMm,
         new Pt((q.Outline.Min(p => p.X) + q.Outline.Max(p => p.X)) / 2, (q.Outline.Min(p => p.Y) + q.Outline.Max(p => p.Y)) / 2)) is { } own
-        ? new Sized(hoopMm, new Cover([own], 1, false), null, q.Called.One) : null;
+        ? new Sized(hoopMm, new Cover([own], 1, false, q.Units), null, q.Called.One) : null;
 
     /// <summary>A cover by one size: on clampable cloth if it can be, else with the ring off the cloth, else none.</summary>
     private static Cover? Cover(HoldingQuestion q, Region ringable, bool round, double hoopMm)
     {
-        var bound = Hooping.LowerBound(q.Units, round, hoopMm, q.Budget);
-        if (Hooping.Place(q.Units, round, hoopMm, Hooping.Clampable(ringable, hoopMm), q.Budget) is { } on)
+        var units = Hooping.Apart(q.Units, round, hoopMm);
+        var along = units.Count > q.Units.Count;
+        var bound = Hooping.LowerBound(units, round, hoopMm, q.Budget);
+        if (Hooping.Place(units, round, hoopMm, Hooping.Clampable(ringable, hoopMm), q.Budget) is { } on)
         {
-            return new Cover(on, bound, false);
+            return new Cover(on, bound, false, units, along);
         }
 
-        return Hooping.Place(q.Units, round, hoopMm, null, q.Budget) is { } off ? new Cover(off, bound, true) : null;
+        return Hooping.Place(units, round, hoopMm, null, q.Budget) is { } off ? new Cover(off, bound, true, units, along) : null;
     }
 
     private static Decision SizeDecision(HoldingQuestion q, Way own, Way taken)
@@ -298,6 +321,12 @@ public static class Holding
         {
             because.Add($"It goes in by {opening.Name}, {Say.Length(opening.FlatWidthMm)} wide laid flat: try the ring before the first "
                 + $"stitch.");
+        }
+
+        if (cover.Along)
+        {
+            because.Add($"No placing takes the largest {q.Called.One} whole, so the ring is moved along it: its edge always lies "
+                + $"between two stitches, and what is small stays whole.");
         }
 
         if (size.HoopMm > Hoops.MostInHandMm && school == School.Hoop)

@@ -4,6 +4,12 @@ using Dittany.Core.Measures;
 
 namespace Dittany.Core.Hooping;
 
+/// <summary>
+/// Stitches that are worked in one placing: <paramref name="Count"/> of one part from <paramref name="First"/> on, or a
+/// letter whole where no part is named. Letters and parts are counted as the plan works them.
+/// </summary>
+public sealed record HoopStretch(int Letter, int? Part, int First, int Count);
+
 public enum School
 {
     Hoop,
@@ -13,10 +19,14 @@ public enum School
 
 /// <summary>
 /// Something that is never broken by the edge of a hoop: a letter or a satin shape. Points are its stitched places;
-/// <paramref name="HalfMm"/> half its line width.
+/// <paramref name="HalfMm"/> half its line width. <paramref name="Of"/> says which stitches it is, where it is a stretch of something
+/// larger.
 /// </summary>
-public sealed record Unit(string Name, IReadOnlyList<Pt> Points, double HalfMm)
+public sealed record Unit(string Name, IReadOnlyList<Pt> Points, double HalfMm, HoopStretch? Of = null)
 {
+    /// <summary>What it comes apart into at its joints, where no ring at hand takes it whole; none where it must not.</summary>
+    public IReadOnlyList<Unit> Stretches { get; init; } = [];
+
     /// <summary>Corners of the smallest convex outline: what lies in a hoop when they do.</summary>
     public IReadOnlyList<Pt> Hull { get; } = Region.HullOf(Points);
 
@@ -32,9 +42,11 @@ public sealed record HoopPlacing(int Order, bool Round, double HoopMm, double Us
 
 /// <summary>
 /// A cover of the work. <paramref name="OffCloth"/> says that the ring reaches beyond cloth that can be clamped, so that scrap must be
-/// tacked on.
+/// tacked on; <paramref name="Along"/> that it is moved along something that no placing takes whole. The units of its placings are places
+/// in <paramref name="Units"/>.
 /// </summary>
-public sealed record Cover(IReadOnlyList<HoopPlacing> Placings, int LowerBound, bool OffCloth);
+public sealed record Cover(IReadOnlyList<HoopPlacing> Placings, int LowerBound, bool OffCloth, IReadOnlyList<Unit> Units,
+    bool Along = false);
 
 /// <summary>Covers the stitched work with placings of one hoop. Greedy in the order of work; every unit whole in one placing.</summary>
 public static class Hooping
@@ -135,7 +147,7 @@ public static class Hooping
     /// box) round them; where that middle lies off the clampable cloth the best centre stands on the cloth's edge, and every edge that
     /// could hold it is searched.
     /// </summary>
-    private static Pt? CentreOf(IReadOnlyList<Pt> points, double halfMm, bool round, double hoopMm, Region? centres)
+    internal static Pt? CentreOf(IReadOnlyList<Pt> points, double halfMm, bool round, double hoopMm, Region? centres)
     {
         // Half a hundredth of a millimetre is kept back for rounding the centre.
         var reach = Reach(round, hoopMm) - halfMm - 0.005;
@@ -278,6 +290,16 @@ public static class Hooping
         }
 
         return hull.Count > 2;
+    }
+
+    /// <summary>
+    /// The units as a ring of this size works them: those that go into no placing whole, apart at their joints. The same list where all
+    /// go in, or where one that does not has no joints.
+    /// </summary>
+    public static IReadOnlyList<Unit> Apart(IReadOnlyList<Unit> units, bool round, double hoopMm)
+    {
+        bool Whole(Unit u) => CentreOf(u.Hull, u.HalfMm, round, hoopMm, null) is not null;
+        return units.All(Whole) ? units : [.. units.SelectMany(u => Whole(u) || u.Stretches.Count == 0 ? [u] : u.Stretches)];
     }
 
     private static double Reach(bool round, double hoopMm) => round ? Hoops.UsableRadiusMm(hoopMm) : Hoops.UsableHalfSideMm(hoopMm);

@@ -44,7 +44,8 @@ public static class Planner
 
         try
         {
-            return Make(job, workshop, library, new Budget(most, stop));
+            return Offering.Tried(Make(job, workshop, library, new Budget(most, stop)), job,
+                other => Make(other, workshop, library, new Budget(most, stop)));
         }
         catch (OverBudgetException)
         {
@@ -94,7 +95,7 @@ public static class Planner
         var called = CalledBy(elements);
         var letters = Working.LettersOf(elements);
         var held = Working.Hold(letters, called, ground, workshop, overrules);
-        decisions.AddRange(held.Decisions);
+        decisions.AddRange(Offering.Nudged(held, elements));
         cautions.AddRange(At(Station.Hoop, held.Cautions));
         var thickness = cloth.ThicknessMm + (held.LayersThrough > 1 ? Working.LiningMm : 0);
         var (skims, action) = Working.Action(held, workshop, overrules.For("stitch.action"));

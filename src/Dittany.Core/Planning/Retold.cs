@@ -41,6 +41,7 @@ public static class Retold
                 NotFollowed = d.NotFollowed is { } unfollowed ? All(unfollowed) : null,
                 Alternatives = d.Alternatives.Select(Chosen).ToArray(),
                 RuledOut = d.RuledOut.Select(r => r with { Text = Shown(r.Text), Because = All(r.Because) }).ToArray(),
+                Offers = d.Offers?.Select(o => o with { Text = Shown(o.Text) }).ToArray(),
             }).ToArray(),
             SetAside = [.. plan.Idle, .. plan.NotFollowed.Select(t => t.In(units))],
             Cautions = plan.Cautions.Select(c => c with { Text = Shown(c.Text) }).ToArray(),

@@ -30,10 +30,7 @@ internal static class Working
     public static Held Hold(IReadOnlyList<WorkedLetter> letters, Called called, WordingGround ground, Workshop workshop,
         Overrules overrules)
     {
-        var units = letters
-            .Select(l => new Unit(l.Parts[0].Letter, l.Parts.SelectMany(p => p.Stitches).SelectMany(s =>
-                new[] { s.FromMm, s.ToMm }).ToArray(), l.Parts.Max(p => p.LineWidthMm) / 2))
-            .ToArray();
+        var units = letters.Select(HoopUnits.Of).ToArray();
         var keepOff = ground.Drawn.Obstacles.Where(o => ground.Zone.Ignores?.Contains(o.Id, StringComparer.Ordinal) != true).Select(o =>
             (o.Ring, By: Clearances.Of(o.Kind).RingMm)).Where(o => o.By is not null).Select(o =>
             new RingFree(o.Ring, o.By!.Value)).ToArray();
@@ -120,14 +117,14 @@ internal static class Working
             order = order.Reverse().ToArray();
         }
 
-        var hoopOf = held.Placings.SelectMany(h => h.Units.Select(u => (u, h.Order))).ToDictionary(p => p.u, p => p.Order);
+        var hoopOf = new HoopUnits(held);
         var shows = letters.Count > 0 && letters.Any(l =>
             ColourDifference.Lightness(Colour.Parse(l.Parts[0].Colour), ground.Cloth.Colour) >= Legibility.VanishesBelowL);
         var rule = FloatRules.For(new FloatFacts(ground.Cloth, ground.Worn, ground.Form.Use, ground.Form.Name, shows,
             workshop.Habit("carry"), workshop.Habit("jumps"), called.One));
-        var pieces = order.SelectMany(i => letters[i].Parts.Select((part, n) => new Piece(
-            letters[i].Element.Id, letters[i].Indices[n], i, part.Thread.Id, hoopOf.GetValueOrDefault(i), part.Stitches,
-                Book.Find(part.Stitch)!.Reverses)));
+        var pieces = order.SelectMany(i => letters[i].Parts.SelectMany((part, n) => hoopOf.Stretches(i, n, part.Stitches.Count).Select(s =>
+            new Piece(letters[i].Element.Id, letters[i].Indices[n], i, part.Thread.Id, s.Hoop, part.Stitches.Slice(s.First, s.Count),
+                Book.Find(part.Stitch)!.Reverses, s.First))));
         var routed = Routing.Order(pieces.ToArray(), new RouteRules(rule.StraightUpToMm, rule.LetterEndsThread, cutting.RunMm,
             cutting.FreshRunMm, thicknessMm, Cutting.TakeUp, cutting.EndsMm), ground.Budget);
         var straight = routed.Rows.Where(r => r.FloatKind == FloatKind.Straight).ToArray();
@@ -172,8 +169,8 @@ internal static class Working
     /// <summary>Elements with each line's stitches as the route works them: turned where a line is run backwards or out and back.</summary>
     public static IReadOnlyList<PlannedElement> AsWorked(IReadOnlyList<PlannedElement> elements, Routed routed)
     {
-        var turned = routed.Ways.Where(w => w.Way.Rank > 0).ToDictionary(w => (w.Piece.Element, w.Piece.Part), w =>
-            w.Way.Order.Where(o => o.Turned).Select(o => o.Index).ToHashSet());
+        var turned = routed.Ways.Where(w => w.Way.Rank > 0).GroupBy(w => (w.Piece.Element, w.Piece.Part)).ToDictionary(g => g.Key, g =>
+            g.SelectMany(w => w.Way.Order.Where(o => o.Turned).Select(o => w.Piece.First + o.Index)).ToHashSet());
         return turned.Count == 0
             ? elements
             : elements.Select(e => e with

@@ -14,9 +14,10 @@ public enum FloatKind
 
 /// <summary>
 /// One line of stitches to be worked: which element and part it is, which letter it belongs to, the thread it takes, and whether it may be
-/// worked from either end.
+/// worked from either end. Where a ring is moved along a part it is a stretch of it, from stitch <paramref name="First"/> on.
 /// </summary>
-public sealed record Piece(string Element, int Part, int Letter, string Thread, int Hoop, Sewn Stitches, bool Reverses = false);
+public sealed record Piece(string Element, int Part, int Letter, string Thread, int Hoop, Sewn Stitches, bool Reverses = false,
+    int First = 0);
 
 /// <summary>
 /// One row of the route: one stitch, in working order. <paramref name="BackMm"/> is the thread that really lies behind on the way to it;
@@ -129,7 +130,7 @@ public static class Routing
                 }
 
                 used += Cost(stitch, stitchBack);
-                rows.Add(new RouteRow(piece.Element, piece.Part, way.Order[i].Index, run, piece.Hoop, Rounding.ToGrid(shown), stitchKind,
+                rows.Add(new RouteRow(piece.Element, piece.Part, piece.First + way.Order[i].Index, run, piece.Hoop, Rounding.ToGrid(shown), stitchKind,
                     stitchBack, fresh, cut));
                 worked.Add(stitch);
             }

@@ -41,7 +41,14 @@ public sealed record Decision(
     bool Overruled = false,
     string? WouldHaveBeen = null,
     IReadOnlyList<string>? From = null,
-    IReadOnlyList<Told>? NotFollowed = null);
+    IReadOnlyList<Told>? NotFollowed = null)
+{
+    /// <summary>Changes of the job that would let more of what she wishes be followed, each tried out.</summary>
+    public IReadOnlyList<Offer>? Offers { get; init; }
+}
+
+/// <summary>One change of a job: the member it would set, as a change writes it, and what a maker would call doing so.</summary>
+public sealed record Offer(Told Text, string Member, string Value);
 
 /// <summary>Whom a caution protects.</summary>
 public enum CautionKind

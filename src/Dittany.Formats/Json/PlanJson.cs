@@ -381,6 +381,21 @@ public static class PlanJson
             Texts(w, "from", from);
         }
 
+        if (decision.Offers is { } offers)
+        {
+            w.WriteStartArray("offers");
+            foreach (var offer in offers)
+            {
+                w.WriteStartObject();
+                w.WriteString("text", offer.Text);
+                w.WriteString("member", offer.Member);
+                w.WriteString("value", offer.Value);
+                w.WriteEndObject();
+            }
+
+            w.WriteEndArray();
+        }
+
         w.WriteBoolean("overruled", decision.Overruled);
         JobJson.Text(w, "wouldHaveBeen", decision.WouldHaveBeen);
         w.WriteEndObject();

@@ -78,6 +78,19 @@ public sealed class Sewn : IReadOnlyList<Stitch>
         return new Sewn(moves, _ends, Strands, Written);
     }
 
+    /// <summary>So many of its stitches from one on; itself where that is all of them.</summary>
+    public Sewn Slice(int first, int count)
+    {
+        if (first == 0 && count == Count)
+        {
+            return this;
+        }
+
+        var from = first == 0 ? 0 : _ends[first - 1];
+        var to = count == 0 ? from : _ends[first + count - 1];
+        return new Sewn(_moves[from..to], _ends[first..(first + count)].Select(e => e - from).ToArray(), Strands, _written?.Slice(first, count));
+    }
+
     public IEnumerator<Stitch> GetEnumerator()
     {
         for (var i = 0; i < Count; i++)

@@ -39,6 +39,9 @@ public readonly record struct Stitch
     /// <summary>Where the thread comes from on the front: the hole the needle comes up by, or where it slid out last.</summary>
     public Pt FromMm => Moves()[0] is { ComesUp: true } up ? up.At : Of[Index - 1].DownMm;
 
+    /// <summary>Whether a way may begin with it: it comes up by its own hole, and holds nothing that was laid before it.</summary>
+    public bool Begins => Moves()[0].ComesUp && Shape != StitchShape.Tie;
+
     /// <summary>Where it lies to: the hole the needle goes down by, or the tip of a loop.</summary>
     public Pt ToMm => Held ?? Moves()[^1].At;
 
