@@ -49,7 +49,7 @@ public sealed record Held(School School, IReadOnlyList<HoopPlacing> Placings, in
     /// <summary>What the placings are filled with: whole letters, and stretches of what is larger than the ring.</summary>
     public IReadOnlyList<Unit> Units { get; init; } = [];
 
-    /// <summary>A short way to move the work by which a ring would take it, or take it without scrap tacked on; null where none is.</summary>
+    /// <summary>A short way to move the work by which a ring would take it, or take it without scrap; null where none is.</summary>
     public Nudge? Nudge { get; init; }
 }
 
@@ -252,7 +252,8 @@ public static class Holding
                 : new Way(school, size, sizes, []);
         }
 
-        var usable = sizes.Where(s => s.Usable).OrderBy(s => s.Cover!.Along).ThenBy(s => s.Cover!.Placings.Count).ThenBy(s => s.HoopMm).ToArray();
+        var usable = sizes.Where(s => s.Usable).OrderBy(s => s.Cover!.Along).ThenBy(s => s.Cover!.Placings.Count).ThenBy(s => s.HoopMm)
+            .ToArray();
         var best = Array.Find(usable, s => !s.Cover!.OffCloth) ?? (q.Opening is null ? usable.FirstOrDefault() : null);
         if (best is not null)
         {

@@ -67,6 +67,22 @@ public static class Say
     public static string Count(int count, string one, string? many = null) =>
         count == 1 ? $"1 {one}" : $"{count.ToString(CultureInfo.InvariantCulture)} {many ?? one + "s"}";
 
+    /// <summary>Several of a thing: daisies, leaves, ears of wheat. By its ending, which is right for the names used here.</summary>
+    public static string Many(string thing)
+    {
+        var head = thing.IndexOf(" of ", StringComparison.Ordinal) is > 0 and var of ? of
+            : thing.IndexOf(" on ", StringComparison.Ordinal) is > 0 and var on ? on : thing.Length;
+        var (one, rest) = (thing[..head], thing[head..].Replace(" its stem", " their stems", StringComparison.Ordinal));
+        return one switch
+        {
+            _ when one.EndsWith("leaf", StringComparison.Ordinal) => $"{one[..^1]}ves{rest}",
+            _ when one.EndsWith("fish", StringComparison.Ordinal) || one.EndsWith("cherries", StringComparison.Ordinal) => thing,
+            [.., not ('a' or 'e' or 'i' or 'o' or 'u'), 'y'] => $"{one[..^1]}ies{rest}",
+            [.., 's' or 'x'] or [.., 'c' or 's', 'h'] => $"{one}es{rest}",
+            _ => $"{one}s{rest}",
+        };
+    }
+
     /// <summary>What is told at the beginning of a sentence.</summary>
     public static Told Upper(Told words) => words.Upper();
 

@@ -20,6 +20,9 @@ public static class Arranging
     /// <summary>From motif to motif, in widths: with air between (from memory).</summary>
     private const double Pitch = 1.22;
 
+    /// <summary>Air between the two that stand beside one at a corner, in motif sizes (from memory).</summary>
+    private const double CornerAir = 0.12;
+
     /// <summary>Tries for each place of a scatter: the farthest of so many is taken (Mitchell 1991).</summary>
     private const int Tries = 24;
 
@@ -147,15 +150,43 @@ public static class Arranging
     }
 
     /// <summary>
-    /// Round a rectangle with round corners: the same way between all neighbours along it, the last to the first included, each with its
-    /// foot to the inside.
+    /// Round a rectangle, each with its foot to the inside. An even number has one turned at every corner and the others evened along each
+    /// side; an odd one goes round corners that are rounded, the same way from each to the next. The whole box, motifs included, is
+    /// <paramref name="aspect"/> times as wide as high.
     /// </summary>
     private static Figure Border(Figure one, int count, double aspect)
     {
-        // As long as the copies need: the way round a rectangle of this shape.
-        var way = count * one.Width * Pitch;
-        var height = way / (2 * (1 + aspect)) * 1.08;
-        var width = height * aspect;
+        var pitch = one.Width * Pitch;
+        var beside = Math.Max(pitch, ((one.Width + one.Height) / 2) + CornerAir);
+        var way = count < 8 ? count * beside : (8 * beside) + ((count - 8) * pitch);
+        var height = Math.Max(beside, ((way / 2) - (aspect * one.Height) + one.Height) / (1 + aspect));
+        var width = Math.Max(beside, (aspect * (height + one.Height)) - one.Height);
+        return count % 2 == 0 ? Cornered(one, count, width, height, pitch, beside) : Rounded(one, count, width, height);
+    }
+
+    private static Figure Cornered(Figure one, int count, double width, double height, double pitch, double beside)
+    {
+        var both = (count - 4) / 2;
+        var level = Enumerable.Range(0, both + 1).MinBy(n => Math.Abs(width - Length(n)) + Math.Abs(height - Length(both - n)));
+        var (x, y) = (width / 2, height / 2);
+        (Pt From, Pt To, int Count)[] sides = [(new(-x, -y), new(x, -y), level), (new(x, -y), new(x, y), both - level),
+            (new(x, y), new(-x, y), level), (new(-x, y), new(-x, -y), both - level)];
+        return All(sides.SelectMany((side, i) => Side(side.From, side.To, side.Count).Select((at, k) =>
+            one.Turned((i * Math.PI / 2) - (k == 0 ? Math.PI / 4 : 0)).Moved(at))));
+
+        double Length(int n) => n == 0 ? beside : (2 * beside) + ((n - 1) * pitch);
+
+        // The corner it begins at, and those along it.
+        IEnumerable<Pt> Side(Pt from, Pt to, int n)
+        {
+            var free = n < 2 ? 0.5 : Math.Min(0.5, beside / from.To(to));
+            return Enumerable.Range(0, n).Select(i =>
+                Pt.Lerp(from, to, n == 1 ? 0.5 : free + ((1 - (2 * free)) * i / (n - 1)))).Prepend(from);
+        }
+    }
+
+    private static Figure Rounded(Figure one, int count, double width, double height)
+    {
         var round = Math.Min(width, height) * 0.28;
         var path = RoundedRectangle(width, height, round);
         var along = new double[path.Count + 1];
@@ -173,6 +204,13 @@ public static class Arranging
             return one.Turned(Math.Atan2(d.Y, d.X)).Moved(Pt.Lerp(a, b, (s - along[k]) / d.Length));
         }));
     }
+
+    /// <summary>
+    /// How many motifs of <paramref name="sizeMm"/> go round a box of this size, mm: an even number, so that every corner has one.
+    /// <paramref name="share"/> is the motif's width by its larger side.
+    /// </summary>
+    public static int BorderCount(double widthMm, double heightMm, double sizeMm, double share) => Math.Clamp(
+        2 * (int)Math.Round((widthMm + heightMm - (2 * sizeMm)) / (sizeMm * share * Pitch)), 8, MostCopies);
 
     private static List<Pt> RoundedRectangle(double width, double height, double round)
     {

@@ -44,8 +44,8 @@ internal static class MotifCheck
 
         CheckChoice($"{at}/arrangement", motif.Arrangement, Arranging.Ids, "arrangement of motifs", faults);
         CheckChoice($"{at}/stitch", motif.Stitch, Book.Lines.Select(s => s.Id), "stitch that draws lines", faults);
-        JobCheck.CheckRange($"{at}/widthMm", motif.WidthMm, 2, 1000, "mm", faults);
-        JobCheck.CheckRange($"{at}/heightMm", motif.HeightMm, 2, 1000, "mm", faults);
+        JobCheck.CheckRange($"{at}/widthMm", motif.WidthMm, 2, MotifPlanner.MostMm, "mm", faults);
+        JobCheck.CheckRange($"{at}/heightMm", motif.HeightMm, 2, MotifPlanner.MostMm, "mm", faults);
         JobCheck.CheckRange($"{at}/count", motif.Count, 1, Arranging.MostCopies, "copies", faults);
         JobCheck.CheckRange($"{at}/parts", motif.Parts, 1, 80, "petals or leaves", faults);
         JobCheck.CheckStrands($"{at}/strands", motif.Strands, faults);

@@ -27,9 +27,34 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
 
     internal const double UsualMostMm = 90;
 
+    /// <summary>The most a drawing may be high or wide, mm.</summary>
+    internal const double MostMm = 1000;
+
+    private const double Reach = MostMm / Fit.MostCapMm;
+
+    /// <summary>What goes round something else takes more of the room, and is never larger than this (from memory).</summary>
+    private const double RoundShare = 0.85;
+
+    private const double RoundMostMm = 180;
+
+    /// <summary>
+    /// Motifs of a border are this share of the room's smaller side where nobody said how many, and no smaller or larger than these, mm
+    /// (from memory).
+    /// </summary>
+    private const double BorderShare = 0.11;
+
+    private const double BorderLeastMm = 10;
+
+    private const double BorderMostMm = 32;
+
     private readonly Rooms _field = new(ground.Field);
 
-    public (PlannedElement Element, IReadOnlyList<Decision> Decisions) Plan(MotifAsked wanted, int index, int of)
+    /// <summary>
+    /// Plans the motif that stands at this place of the job. It takes one part of the room where it is shared: <paramref name="slot"/> of
+    /// <paramref name="of"/>. <paramref name="round"/>: something else stands within it.
+    /// </summary>
+    public (PlannedElement Element, IReadOnlyList<Decision> Decisions) Plan(MotifAsked wanted, int index, int slot, int of,
+        bool round = false)
     {
         string Id(string decision) => index == 0 ? decision : $"{decision}:{wanted.Id}";
 
@@ -37,19 +62,19 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var asked = wanted with { Arrangement = wanted.Arrangement ?? overrules.For(Id("motif.arrangement")) };
         var decisions = new List<Decision>();
         var (place, placeDecision) = Placement.Settle(Id("space.place"), ground.Drawn, ground.Zone, ground.Field, asked.CentreMm,
-            overrules.For(Id("space.place")), index, of, Called.Motifs([NameOf(asked)]));
+            overrules.For(Id("space.place")), slot, of, Called.Motifs([NameOf(asked)]), ground.Within);
         decisions.Add(placeDecision);
-        var (name, whole) = Drawn(asked, Id, decisions);
+        var (name, whole, inCopies) = Drawn(asked, Id, decisions);
         var unit = whole.Centred().Scaled(1 / Math.Max(1e-9, whole.Height > 0 ? whole.Height : whole.Width));
-        var anchor = Middle(place, of);
+        var anchor = Middle(place, of, asked.Arrangement);
 
         // The largest that goes here, for the line it then has: strands follow the height, so each is tried, the most first.
         var facts = workshop.StitchFacts(ground.Cloth);
         var usual = facts.Knit ? Book.Find("split")! : Book.Plainest;
         var stitch = (asked.Stitch ?? overrules.For(Id("stitch.outline"))) is { } named ? Book.Find(named)! : usual;
         var strandsStated = asked.Strands?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(Id("thread.strands"));
-        var (high, pair, largest, free, freeHigh) = Sized(asked, Id, unit, anchor, stitch, strandsStated, of);
-        decisions.Add(Size(Id("motif.size"), asked, unit, high, largest, freeHigh, overrules.For(Id("motif.size")) is not null));
+        var (high, pair, largest, free, freeHigh) = Sized(asked, Id, unit, anchor, stitch, strandsStated, of, inCopies, round);
+        decisions.Add(Size(Id("motif.size"), asked, unit, high, largest, freeHigh, overrules.For(Id("motif.size")) is not null, round));
         decisions.Add(Deciding.Make(
             Id("stitch.outline"), Station.Stitches, "Which stitch for its lines", new Choice(usual.Id, Say.Upper(usual.Name)),
             asked.Stitch is null && overrules.For(Id("stitch.outline")) is null ? null : new Choice(stitch.Id, Say.Upper(stitch.Name)),
@@ -83,15 +108,24 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         return (new PlannedElement(
             asked.Id, name, [], string.Empty, high, foot.OnGrid(), anchor.OnGrid(), box, pair.LineWidthMm, Math.Round(largest, 3),
                 Math.Round(overflow, 3), concerns.All(c => c.What is "overflows" or "dropped"), concerns, parts,
-            asked.Arrangement ?? "one", asked.Drawing is null ? asked.Motif : "own", Design: design), decisions);
+            asked.Arrangement ?? "one", asked.Drawing is null ? asked.Motif : "own", Design: design)
+        {
+            One = OneOf(asked),
+        }, decisions);
     }
 
     /// <summary>
     /// Room for what is drawn must be as wide as it is high: the usual place of words is moved down to the middle of its share of the field
     /// where they would stand on a line.
     /// </summary>
-    private Pt Middle(Place place, int of)
+    private Pt Middle(Place place, int of, string? arrangement)
     {
+        if (arrangement == "border" && place.ChoiceId != "as-given" && !ground.Field.IsEmpty)
+        {
+            var (from, to) = ground.Field.Box;
+            return Pt.Lerp(from, to, 0.5);
+        }
+
         if (place.ChoiceId == "as-given" || place.Stands == Items.Stands.OnMiddle || ground.Field.IsEmpty)
         {
             return place.AnchorMm;
@@ -101,27 +135,41 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         return of == 1 ? new Pt(place.AnchorMm.X, (least.Y + greatest.Y) / 2) : place.AnchorMm;
     }
 
-    private static string NameOf(MotifAsked asked) => asked.Drawing?.Name ?? MotifLibrary.Find(asked.Motif)!.Name;
+    private static string OneOf(MotifAsked asked) => asked.Drawing?.Name ?? MotifLibrary.Find(asked.Motif)!.Name;
 
-    private (string Name, Figure Whole) Drawn(MotifAsked asked, Func<string, string> id, List<Decision> decisions)
+    /// <summary>What all of it is called: a daisy, a ring of daisies.</summary>
+    private static string NameOf(MotifAsked asked) => asked.Arrangement switch
+    {
+        null or "one" => OneOf(asked),
+        "zigzag" => $"zig-zag of {Say.Many(OneOf(asked))}",
+        "corner" => $"corner spray of {Say.Many(OneOf(asked))}",
+        { } arrangement => $"{arrangement} of {Say.Many(OneOf(asked))}",
+    };
+
+    /// <summary>What it is called, the whole drawing, and how many of one motif it is high.</summary>
+    private (string Name, Figure Whole, double InCopies) Drawn(MotifAsked asked, Func<string, string> id, List<Decision> decisions)
     {
         var motif = MotifLibrary.Find(asked.Motif);
-        var name = NameOf(asked);
+        var name = OneOf(asked);
         var shape = new MotifShape(asked.Parts, (asked.LeanDegrees ?? 0) * Math.PI / 180, asked.Mirrored ?? false,
             (asked.WobblePercent ?? 0) / 100, asked.Seed ?? 0);
         var one = asked.Drawing is { } own ? new Motif("own", name, MotifShelf.Own, _ => own.Figure).Draw(shape) : motif!.Draw(shape);
         var arrangement = asked.Arrangement ?? "one";
-        var count = Math.Clamp(asked.Count ?? Arranging.UsualCount(arrangement), Arranging.LeastCount(arrangement), Arranging.MostCopies);
         var (least, greatest) = ground.Field.IsEmpty ? Region.Of(ground.Zone.Ring).Box : ground.Field.Box;
-        var aspect = asked is { WidthMm: { } w, HeightMm: { } h } ? w / h
-            : Math.Clamp((greatest.X - least.X) / Math.Max(1, greatest.Y - least.Y), 0.25, 4);
+        var (wide, tall) = (asked.WidthMm ?? (greatest.X - least.X), asked.HeightMm ?? (greatest.Y - least.Y));
+        var aspect = asked is { WidthMm: { } w, HeightMm: { } h } ? w / h : Math.Clamp(wide / Math.Max(1, tall), 0.25, 4);
+        var usual = arrangement == "border" ? Arranging.BorderCount(wide, tall,
+            Math.Clamp(Math.Min(wide, tall) * BorderShare, BorderLeastMm, BorderMostMm),
+            one.Width / Math.Max(1e-9, Math.Max(one.Width, one.Height)))
+            : Arranging.UsualCount(arrangement);
+        var count = Math.Clamp(asked.Count ?? usual, Arranging.LeastCount(arrangement), Arranging.MostCopies);
         var whole = Arranging.Lay(one, new Repeat(arrangement, count, asked.Middle ?? false, aspect, asked.Seed ?? 0));
         var turned = asked.TurnDegrees is { } degrees and not 0 ? whole.Turned(degrees * Math.PI / 180) : whole;
         Told[] because =
         [
             arrangement == "one"
                 ? $"One {name}, "
-                    + $"{Say.Count(one.Parts.Count, "part")}{(motif?.Counted is { } c ? $", with {shape.Count ?? c.Usual} {c.What}" : string.Empty)}." : $"{count} of the {name}: {ArrangementTold(arrangement)}.",
+                    + $"{Say.Count(one.Parts.Count, "part")}{(motif?.Counted is { } c ? $", with {shape.Count ?? c.Usual} {c.What}" : string.Empty)}." : $"{count} {Say.Many(name)}: {ArrangementTold(arrangement)}.",
             $"Its parts are {Say.List(one.Parts.Select(p => p.Role).Distinct(StringComparer.Ordinal).ToArray())}, each stitched as what "
                 + $"it is.",
         ];
@@ -129,7 +177,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             id("motif.arrangement"), Station.Words, "How the motif is laid out", ArrangementChoice("one"), arrangement == "one" ? null
                 : ArrangementChoice(arrangement), because, ["More or fewer of them, or room of another shape."],
             Arranging.Ids.Select(ArrangementChoice).ToArray()));
-        return (name, turned);
+        return (NameOf(asked), turned, Math.Max(1, whole.Height));
     }
 
     internal static Choice ArrangementChoice(string id) =>
@@ -150,14 +198,14 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         "row" => "side by side, the same way apart",
         "zigzag" => "at the bends of a stem that swings from side to side",
         "ring" => "evenly turned about one middle",
-        "border" => "the same way from each to the next all round, the last to the first included",
+        "border" => "all round and closed, evened along each side",
         "scatter" => "as far from each other as they go, without a grid",
         _ => "one in the corner and smaller ones along both sides",
     };
 
     /// <summary>Height of the whole, its line, the largest that fits with it, and the strands the plan would take.</summary>
     private (double HighMm, Pair Pair, double LargestMm, int Free, double FreeHighMm) Sized(MotifAsked asked, Func<string, string> id,
-        Figure unit, Pt anchor, IStitch stitch, string? strands, int of)
+        Figure unit, Pt anchor, IStitch stitch, string? strands, int of, double inCopies, bool round)
     {
         double? stated = overrules.For(id("motif.size")) is { } s
             && double.TryParse(s, NumberStyles.Float, CultureInfo.InvariantCulture, out var over) ? over : null;
@@ -167,23 +215,24 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
                 (asked.HeightMm ?? double.PositiveInfinity) / Math.Max(1e-9, unit.Height)) * unit.Height;
         }
 
-        var lines = unit.Parts.Select(p => p.Line).ToArray();
+        // Letters are never sought larger than a hand; drawings are, so they are laid before the fit so much larger.
+        var lines = unit.Parts.Select(p => (IReadOnlyList<Pt>)p.Line.Select(at => at * Reach).ToArray()).ToArray();
         var points = lines.Sum(l => l.Count);
-        var each = Math.Max(1, unit.Parts.Count > 0 ? Math.Sqrt(asked.Count ?? Arranging.UsualCount(asked.Arrangement ?? "one")) : 1);
         var answer = (High: 2.0, Pair: new Pair(stitch, 1), Largest: 0.0, Free: 2.0);
         var free = 1;
         foreach (var (_, n) in StrandsByHeight.Reverse())
         {
             var pair = new Pair(stitch, strands is { } hers ? int.Parse(hers, CultureInfo.InvariantCulture) : n);
             ground.Budget.Spend(Fit.Steps(ground.Field, points));
-            var largest = Fit.LargestCapMm(_field.For(Math.Max(pair.LineWidthMm, Knots.AcrossMm(pair.Strands, 2))), anchor, lines);
+            var largest = Reach * Fit.LargestCapMm(_field.For(Math.Max(pair.LineWidthMm, Knots.AcrossMm(pair.Strands, 2))), anchor, lines);
             var (least, greatest) = ground.Field.IsEmpty ? Region.Of(ground.Zone.Ring).Box : ground.Field.Box;
-            var wished = Math.Min(UsualMostMm, Share * Math.Min((greatest.X - least.X) / Math.Max(unit.Width, 0.2),
+            var (share, most) = round ? (RoundShare, RoundMostMm) : (Share, UsualMostMm);
+            var wished = Math.Min(most, share * Math.Min((greatest.X - least.X) / Math.Max(unit.Width, 0.2),
                 (greatest.Y - least.Y) / of));
-            var own = Math.Max(2, Math.Floor(Math.Min(largest, wished)));
+            var own = Math.Max(2, Math.Floor(asked.Arrangement == "border" ? largest : Math.Min(largest, wished)));
             var high = stated ?? own;
             answer = (high, pair, largest, own);
-            free = StrandsByHeight.First(b => high / each < b.ToMm).Strands;
+            free = StrandsByHeight.First(b => high / inCopies < b.ToMm).Strands;
             if (strands is not null || free >= n)
             {
                 break;
@@ -193,7 +242,8 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         return (answer.High, answer.Pair, answer.Largest, free, answer.Free);
     }
 
-    private static Decision Size(string id, MotifAsked asked, Figure unit, double high, double largest, double freeHigh, bool overruled)
+    private static Decision Size(string id, MotifAsked asked, Figure unit, double high, double largest, double freeHigh, bool overruled,
+        bool round)
     {
         Choice Choice(double mm) => new(mm.ToString("R", CultureInfo.InvariantCulture),
             $"{Say.Length(Math.Round(mm, 1))} high, {Say.Length(Math.Round(mm * unit.Width / Math.Max(1e-9, unit.Height), 1))} wide");
@@ -201,7 +251,9 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         return Deciding.Make(
             id, Station.Words, "How large the motif", Choice(freeHigh), hers ? Choice(high) : null,
             [largest > 0 ? (Told)$"The largest that fits here is {Say.AtMost(largest)} high."
-                : "No size fits at this place.", "Half of the room's smaller side is usual, so that cloth shows all round it."],
+                : "No size fits at this place.", asked.Arrangement == "border" ? "A border runs along the edge of the room there is."
+                : round ? "It leaves room for what stands in its middle."
+                : "Half of the room's smaller side is usual, so that cloth shows all round it."],
             ["Another place, or a size of your own."], new[] { high - 5, high + 5, Math.Floor(largest) }.Where(v => v >= 5
                 && v <= 600).Distinct().Select(Choice).ToArray());
     }
@@ -226,7 +278,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     private static Told ByPart(Figure unit, MotifColours colours)
     {
         var parts = unit.Parts.GroupBy(p => p.Role, StringComparer.Ordinal).Select(g =>
-            (Role: g.Count() == 1 ? g.Key : RunTelling.Plural(g.Key), Colour: colours.For(g.Key))).ToArray();
+            (Role: g.Count() == 1 ? g.Key : Say.Many(g.Key), Colour: colours.For(g.Key))).ToArray();
         var by = parts.GroupBy(p => p.Colour, StringComparer.Ordinal).ToArray();
         return by.Length == 1
             ? $"All of it is in one colour, {Palette.NameOf(by[0].Key)}."

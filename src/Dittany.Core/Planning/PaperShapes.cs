@@ -19,7 +19,7 @@ public static class PaperShapes
 
         // What joins the copies, such as the stem of a zig-zag, is drawn in by hand once they lie where they should.
         var copies = element.Parts.Where(p => p.Copy >= 0).GroupBy(p => p.Copy).OrderBy(g => g.Key).ToArray();
-        return copies.Select((c, i) => PaperShape.Of(copies.Length == 1 ? Say.Upper(element.Text) : $"{Say.Upper(element.Text)} {i + 1}",
+        return copies.Select((c, i) => PaperShape.Of(copies.Length == 1 ? Say.Upper(element.Text) : $"{Say.Upper(element.One)} {i + 1}",
             Lines(c), element.LineWidthMm));
     }
 

@@ -95,6 +95,9 @@ public sealed record PlannedElement(
 {
     /// <summary>Whether it is a motif and not a wording; its text is then what it is called.</summary>
     public bool IsMotif => Motif is not null;
+
+    /// <summary>What one of it is called where it is a motif that stands there several times; else its text.</summary>
+    public string One { get; init; } = Text;
 }
 
 /// <summary>How the cloth is held.</summary>

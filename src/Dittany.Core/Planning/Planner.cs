@@ -174,11 +174,16 @@ public static class Planner
     private static IReadOnlyList<PlannedElement> ElementsOf(Job job, WordingGround ground, Workshop workshop, Overrules overrules,
         List<Decision> decisions)
     {
-        var wordings = new WordingPlanner(ground, workshop, overrules);
-        var motifs = new MotifPlanner(ground, workshop, overrules);
-        var many = job.Elements.Count + job.MotifsAsked.Count;
+        // What goes round others comes first: it leaves them the room inside it.
+        var rounds = Surrounding.Plan(job, ground, workshop, overrules);
+        var inside = rounds.Inside;
+        var wordings = new WordingPlanner(inside, workshop, overrules);
+        var motifs = new MotifPlanner(inside, workshop, overrules);
+        var many = job.Elements.Count + job.MotifsAsked.Count - rounds.Planned.Count;
+        var slot = job.Elements.Count;
         return job.Elements.Select((asked, i) => wordings.Plan(asked, i, many))
-            .Concat(job.MotifsAsked.Select((asked, i) => motifs.Plan(asked, job.Elements.Count + i, many)))
+            .Concat(job.MotifsAsked.Select((asked, i) => rounds.Planned.TryGetValue(i, out var round) ? round
+                : motifs.Plan(asked, job.Elements.Count + i, slot++, many)))
             .Select(planned =>
             {
                 decisions.AddRange(planned.Decisions);

@@ -127,10 +127,8 @@ public static class RunTelling
             i = to + 1;
         }
 
-        return $"{(numbers.Length == 1 ? role : Plural(role))} {string.Join(", ", ranges)}";
+        return $"{(numbers.Length == 1 ? role : Say.Many(role))} {string.Join(", ", ranges)}";
     }
-
-    internal static string Plural(string role) => role == "leaf" ? "leaves" : $"{role}s";
 
     private static bool IsDrawn(Part part) => part.Letter == part.Role;
 

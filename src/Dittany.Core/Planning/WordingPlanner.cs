@@ -15,7 +15,11 @@ namespace Dittany.Core.Planning;
 
 /// <summary>What a wording is planned on.</summary>
 internal sealed record WordingGround(Form Form, Drawn Drawn, Zone Zone, Region Field, Cloth Cloth, Worn Worn, Library Library,
-    Budget Budget);
+    Budget Budget)
+{
+    /// <summary>What the place hangs on, where something goes round what is planned or it goes round something; else null.</summary>
+    public Within? Within { get; init; }
+}
 
 /// <summary>
 /// Plans one wording through Space, Words and Stitches: place, alphabet, rows, size, stitch, strands, colour, and every stitch.
@@ -34,7 +38,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         var decisions = new List<Decision>();
         var alphabet = Alphabet(asked, Id("words.alphabet"), decisions);
         var (place, placeDecision) = Placement.Settle(Id("space.place"), ground.Drawn, ground.Zone, ground.Field, asked.CentreMm,
-            overrules.For(Id("space.place")), index, of);
+            overrules.For(Id("space.place")), index, of, within: ground.Within);
         decisions.Add(placeDecision);
 
         var stated = new StatedLettering(
@@ -183,7 +187,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         var alphabet = asked.Alphabet is { } named ? ground.Library.Find(named)!
             : First(ground.Library.Everybodys.Where(a => Rows.Letters(asked.Text.ReplaceLineEndings(" ")).All(l => Rows.IsSpace(l)
             || a.Has(l))))!;
-        var (place, _) = Placement.Settle("space.place", ground.Drawn, ground.Zone, ground.Field, asked.CentreMm, null, 0, 1);
+        var (place, _) = Placement.Settle("space.place", ground.Drawn, ground.Zone, ground.Field, asked.CentreMm, null, 0, 1, within: ground.Within);
         var arranged = WordsArranged.Settle(id => id, asked, ground, place, overrules);
         var stated = new StatedLettering(asked.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture),
             asked.Strands?.ToString(CultureInfo.InvariantCulture), asked.Stitch, asked.Rows?.ToString(CultureInfo.InvariantCulture), null,

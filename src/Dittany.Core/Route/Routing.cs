@@ -130,8 +130,8 @@ public static class Routing
                 }
 
                 used += Cost(stitch, stitchBack);
-                rows.Add(new RouteRow(piece.Element, piece.Part, piece.First + way.Order[i].Index, run, piece.Hoop, Rounding.ToGrid(shown), stitchKind,
-                    stitchBack, fresh, cut));
+                rows.Add(new RouteRow(piece.Element, piece.Part, piece.First + way.Order[i].Index, run, piece.Hoop,
+                    Rounding.ToGrid(shown), stitchKind, stitchBack, fresh, cut));
                 worked.Add(stitch);
             }
         }

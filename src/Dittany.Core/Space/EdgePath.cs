@@ -21,12 +21,17 @@ public static class EdgePath
         }
 
         // The line all round at that distance, cut open at the place that is farthest from the words.
-        var ring = ((Polygon)Factory.CreateLineString(edge.Select(p => new Coordinate(p.X, p.Y)).ToArray()).Buffer(byMm,
-            new BufferParameters(32, EndCapStyle.Flat, JoinStyle.Round, 2))) is { } all
-            ? all.InteriorRings.Prepend(all.ExteriorRing).Select(r =>
-                r.Coordinates.Take(r.NumPoints - 1).Select(c => new Pt(c.X, c.Y)).ToArray()).OrderBy(r =>
-                Polyline.ToLine(near, [.. r, r[0]])).First()
-            : [];
+        var band = Factory.CreateLineString(edge.Select(p => new Coordinate(p.X, p.Y)).ToArray()).Buffer(byMm,
+            new BufferParameters(32, EndCapStyle.Flat, JoinStyle.Round, 2));
+        var ring = Enumerable.Range(0, band.NumGeometries).Select(i => (Polygon)band.GetGeometryN(i)).Where(p => !p.IsEmpty)
+            .SelectMany(p => p.InteriorRings.Prepend(p.ExteriorRing))
+            .Select(r => r.Coordinates.Take(r.NumPoints - 1).Select(c => new Pt(c.X, c.Y)).ToArray())
+            .OrderBy(r => Polyline.ToLine(near, [.. r, r[0]])).FirstOrDefault();
+        if (ring is null)
+        {
+            return [];
+        }
+
         var dense = Densely([.. ring, ring[0]], 2).SkipLast(1).ToArray();
         if (dense.Length < 4)
         {

@@ -8,6 +8,14 @@ namespace Dittany.Core.Space;
 /// <summary>Where an element goes: its anchor in the frame of the face, and what stands on it. Size does not move it.</summary>
 public sealed record Place(Pt AnchorMm, Stands Stands, string ChoiceId);
 
+/// <summary>
+/// Where something goes because of what goes round it, or because it goes round something: the middle, what that is called, and why.
+/// </summary>
+public sealed record Within(Pt MiddleMm, string Text, Told Because)
+{
+    internal const string ChoiceId = "inside";
+}
+
 /// <summary>Places by zone, and the maker's own.</summary>
 public static class Placement
 {
@@ -20,6 +28,7 @@ public static class Placement
         .SelectMany(d => d.Zones)
         .Select(z => new Choice(z.Usual.ChoiceId, z.Usual.Text))
         .Append(Optical)
+        .Append(new Choice(Within.ChoiceId, "In the middle of what goes round"))
         .DistinctBy(c => c.ChoiceId, StringComparer.Ordinal)
         .ToArray();
 
@@ -27,10 +36,10 @@ public static class Placement
     /// Settles where an element goes. <paramref name="centreMm"/> is her own centre or null; <paramref name="hers"/> her overrule;
     /// <paramref name="part"/> of
     /// <paramref name="parts"/> spreads several elements over the field, one below the other. A usual place of another zone cannot be taken
-    /// here: the zone's own stands.
+    /// here: the zone's own stands. Where something goes round it, that is its room, and <paramref name="within"/> its middle.
     /// </summary>
     public static (Place Place, Decision Decision) Settle(string decisionId, Drawn item, Zone zone, Region field, Pt? centreMm,
-        string? hers, int part, int parts, Called? called = null)
+        string? hers, int part, int parts, Called? called = null, Within? within = null)
     {
         var (least, greatest) = field.IsEmpty ? Region.Of(zone.Ring).Box : field.Box;
         var slice = (greatest.Y - least.Y) / parts;
@@ -38,9 +47,11 @@ public static class Placement
             new Pt((least.X + greatest.X) / 2, least.Y + (slice * (part + 0.5)) - (slice * OpticalPlace.Rise)), Stands.OnMiddle,
                 Optical.ChoiceId);
         called ??= Called.Words;
-        var own = Usual(zone, optical, slice, part, parts);
+        var own = within is null ? Usual(zone, optical, slice, part, parts)
+            : new Place(within.MiddleMm + new Pt(0, (part - ((parts - 1) / 2.0)) * slice), Stands.OnMiddle, Within.ChoiceId);
         var inTheMiddle = !called.AreWords && own.Stands != Stands.OnMiddle;
-        var ownChoice = new Choice(zone.Usual.ChoiceId, inTheMiddle ? "In the middle of the room there is"
+        var ownChoice = within is not null ? new Choice(Within.ChoiceId, within.Text)
+            : new Choice(zone.Usual.ChoiceId, inTheMiddle ? "In the middle of the room there is"
             : Told(item, zone, own, part, parts));
         var known = hers is null || hers == ownChoice.ChoiceId || hers == Optical.ChoiceId;
         var place = centreMm is { } centre ? new Place(centre, Stands.OnMiddle, AsGiven.ChoiceId)
@@ -49,6 +60,7 @@ public static class Placement
         {
             "as-given" => [$"You put the middle of {called.All} {Across(item, place.AnchorMm.X)} and {Down(item, zone, place.AnchorMm)}."],
             OpticalPlace.ChoiceId => [OpticalPlace.Because],
+            Within.ChoiceId => [within!.Because],
             _ when inTheMiddle =>
                 [$"{called.Upper} {called.Do("want")} as much room above as below, and {called.Do("stand")} "
                     + $"{Across(item, place.AnchorMm.X)}.", .. parts == 1 ? Array.Empty<Told>() : [Sharing]],

@@ -234,7 +234,7 @@ public static class SchemaJson
             ["finish"] = List(Text()),
             ["care"] = List(Text()),
             ["proof"] = List(Open(("letter", Text()), ("aloud", Text()))),
-            ["decisions"] = List(Open(
+            ["decisions"] = List(OpenBut(["offers"],
                 ("id", Text()), ("station", Enum(["item", "space", "words", "transfer", "hoop", "thread", "stitches", "order", "time",
                     "finish"])), ("subject", Text()), ("choice", Text()), ("choiceId", Text()),
                 ("because", List(Text())), ("wouldChange", List(Text())),
@@ -255,6 +255,10 @@ public static class SchemaJson
     }
 
     /// <summary>An object of which every member named is always there.</summary>
+    /// <summary>An object of which some members are only there where there is something to say.</summary>
+    private static JsonObject OpenBut(string[] sometimes, params (string Name, JsonObject Schema)[] members) =>
+        Object(members.Select(m => m.Name).Except(sometimes, StringComparer.Ordinal), members);
+
     private static JsonObject Open(params (string Name, JsonObject Schema)[] members) => Object(members.Select(m => m.Name), members);
 
     private static JsonObject Object(IEnumerable<string> required, (string Name, JsonObject Schema)[] members) => new()

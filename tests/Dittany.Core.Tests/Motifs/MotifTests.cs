@@ -120,13 +120,41 @@ public class MotifTests
     public void A_border_closes_on_itself(int count, double aspect)
     {
         var dot = new Figure([FigurePart.Dot("dot", new Pt(0, 0), 1)]);
-        var at = Arranging.Lay(dot, new Repeat("border", count, Aspect: aspect)).Parts.Select(p => p.Middle).ToArray();
+        var whole = Arranging.Lay(dot, new Repeat("border", count, Aspect: aspect));
+        var at = whole.Parts.Select(p => p.Middle).ToArray();
         var steps = Enumerable.Range(0, count).Select(i => at[i].To(at[(i + 1) % count])).ToArray();
         Assert.Equal(count, at.Length);
 
         // Straight between neighbours is at most the way along the edge, and at a corner not much less.
         Assert.True(steps.Min() > steps.Max() * 0.7, $"{steps.Min()} against {steps.Max()}");
         Assert.InRange(steps[^1], steps.Min(), steps.Max());
+        if (count % 2 == 0)
+        {
+            // An even number turns the corners: four of them stand in the corners of the box of places.
+            var (x, y) = (at.Max(p => p.X), at.Max(p => p.Y));
+            Assert.Equal(4, at.Count(p => Math.Abs(Math.Abs(p.X) - x) < 1e-9 && Math.Abs(Math.Abs(p.Y) - y) < 1e-9));
+            Assert.InRange(x / y, aspect * 0.8, aspect * 1.45);
+        }
+    }
+
+    /// <summary>Whatever the motif is like and however many there are, no two of a border come near each other.</summary>
+    [Theory]
+    [InlineData("daisy", 16)]
+    [InlineData("heart", 8)]
+    [InlineData("single-leaf", 24)]
+    [InlineData("leaf-sprig", 12)]
+    [InlineData("daisy", 4)]
+    [InlineData("daisy", 6)]
+    public void Those_of_a_border_keep_apart(string id, int count)
+    {
+        var whole = Arranging.Lay(MotifLibrary.Find(id)!.Draw(new MotifShape()), new Repeat("border", count, Aspect: 1.4));
+        var copies = whole.Parts.GroupBy(p => p.Copy).Select(g => Region.Sound(Region.HullOf(g.SelectMany(p => p.Line).ToArray())))
+            .ToArray();
+        Assert.Equal(count, copies.Length);
+        for (var i = 0; i < copies.Length; i++)
+        {
+            Assert.All(copies.Skip(i + 1), other => Assert.True(copies[i].Within(other).IsEmpty));
+        }
     }
 
     /// <summary>Every fifth, from all shelves: each plan places every stitch of its motif three times.</summary>
@@ -161,6 +189,15 @@ public class MotifTests
             Motifs: [new MotifAsked("m", "daisy", Arrangement: arrangement, Parts: 8)]));
         Assert.Equal(0, plan.Elements[0].OverflowsMm);
         var flowers = plan.Elements[0].Parts.Count(p => p.Role == "centre");
+        var (wide, high) = (plan.Elements[0].BoxMm.Width, plan.Elements[0].BoxMm.Height);
+        if (arrangement == "border")
+        {
+            // How many go round follows from the room; every corner has one, so their number is even.
+            Assert.Equal(0, flowers % 2);
+            Assert.InRange(flowers, 8, (wide + high) * 2 / 10);
+            return;
+        }
+
         Assert.Equal(Arranging.UsualCount(arrangement), flowers);
     }
 

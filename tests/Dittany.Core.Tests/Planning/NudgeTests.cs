@@ -37,7 +37,7 @@ public class NudgeTests
         Assert.All(then.Decisions, d => Assert.Null(d.Offers));
     }
 
-    /// <summary>What is further off is another place, and where a ring goes on nothing is offered; nor where the hand is her wish.</summary>
+    /// <summary>What is further off is another place, and where a ring goes on nothing is offered.</summary>
     [Theory]
     [InlineData("tote", 190, 420 - 10)]
     [InlineData("tote", 190, 200)]

@@ -122,7 +122,7 @@ public sealed class LettersPageTests : IDisposable
         var put = page.QuerySelectorAll("form").Single(f => f.QuerySelector("#put") is not null).GetAttribute("action")!;
         Assert.Equal(HttpStatusCode.Redirect, (await Post(page, put)).StatusCode);
         var bench = await Read($"/bench/{piece}?Station=words");
-        Assert.Contains("5 of the daisy", bench.QuerySelector("#slip-motif-arrangement\\:motif-1")!.TextContent, StringComparison.Ordinal);
+        Assert.Contains("5 daisies", bench.QuerySelector("#slip-motif-arrangement\\:motif-1")!.TextContent, StringComparison.Ordinal);
         var away = bench.QuerySelectorAll("#slip-hands button").Single();
         var answer = await Post(bench, away.GetAttribute("formaction")!,
             ("from", bench.QuerySelector("#bench")!.GetAttribute("data-from")!), ("value", string.Empty));

@@ -88,7 +88,8 @@ public sealed class Sewn : IReadOnlyList<Stitch>
 
         var from = first == 0 ? 0 : _ends[first - 1];
         var to = count == 0 ? from : _ends[first + count - 1];
-        return new Sewn(_moves[from..to], _ends[first..(first + count)].Select(e => e - from).ToArray(), Strands, _written?.Slice(first, count));
+        return new Sewn(_moves[from..to], _ends[first..(first + count)].Select(e => e - from).ToArray(), Strands,
+            _written?.Slice(first, count));
     }
 
     public IEnumerator<Stitch> GetEnumerator()
