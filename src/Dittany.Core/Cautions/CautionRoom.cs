@@ -8,7 +8,7 @@ namespace Dittany.Core.Cautions;
 public sealed record CautionFacts(
     Cloth Cloth, IReadOnlyList<string> ThreadColours, Ink Marker, bool MarksCloth, string MethodId, string Stabiliser, Worn Worn,
         bool SeenOutdoors, IReadOnlyList<string> Texts, bool IronUsed, double StitchingHours, bool? WashedFirst = null,
-        bool ReadyMade = true);
+        bool ReadyMade = true, bool BackSeen = false);
 
 /// <summary>
 /// The usual cautions, each where it arises. They do not replace a maker's instructions, local rules or licensed practice.
@@ -32,11 +32,14 @@ public static class CautionRoom
             "common practice"),
         ("iron", Station.Finish, f => f.IronUsed, _ => Person(Severity.Note,
             "Hot iron and steam: keep the cord and children out of reach, a board or mat under the work."), "common practice"),
+        ("the back is seen", Station.Stitches, f => f.BackSeen, _ => Item(Severity.Caution,
+            "The back of the work shows on the outside of the item: no knots, no jumps, ends run in short and flat, and a thread near the "
+                + "cloth's own colour shows least. Turn it over now and then and look."), "common practice"),
         ("bleeding", Station.Thread, f => f.ThreadColours.Any(Palette.MayBleed), f =>
             Item(Severity.Caution,
             $"{Measures.Say.Upper(Measures.Say.List(f.ThreadColours.Where(Palette.MayBleed).Select(Palette.NameOf).Distinct(StringComparer.Ordinal).ToArray()))} can run: press a damp strand in white kitchen paper for 10 minutes. If it runs, use nothing wet. If it has run: keep it wet, cold running water, never dry or iron it."), "common practice"),
         ("dark cloth gives off colour", Station.Item, f => f.Cloth.Dark && f.Cloth.Washable, _ =>
-            Item(Severity.Note, "Dark cloth can give off colour itself: test a damp corner too."), "common practice"),
+            Item(Severity.Note, "Dark cloth can give off colour itself: press a damp white cloth on the inside of a hem, or on an offcut."), "common practice"),
         ("test the ink", Station.Transfer, f => f.MarksCloth && f.Marker.Id != "none", f =>
             Item(Severity.Caution,
             $"Try {f.Marker.Name} on a scrap or an offcut of the same cloth, through the same wash; the maker's instructions count."),

@@ -28,6 +28,7 @@ public static class Apron
         new Measure("width", "Width of the skirt", "From side to side at the pocket.", 250, 1100),
             new Measure("length", "Bib to lower edge", "Down the middle.", 300, 1200), size => [Build(size)])
     {
+        ByPattern = true,
         AlsoCalled = ["pinafore", "bib apron", "kitchen apron"],
     };
 

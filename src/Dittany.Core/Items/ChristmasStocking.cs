@@ -25,6 +25,7 @@ public static class ChristmasStocking
         new Measure("width", "Width at the top", "Across the cuff, lying flat.", 90, 350),
             new Measure("height", "Top to toe", "From the top of the cuff straight down.", 180, 800), Build)
     {
+        ByPattern = true,
         AlsoCalled = ["stocking", "xmas stocking", "christmas sock"],
     };
 
@@ -70,7 +71,11 @@ public static class ChristmasStocking
                         "Turned down as it hangs, the inside of the stocking's cloth is seen, with the fold at the top.",
                         "Unfold the cuff and turn the stocking inside out: stitch on the cloth's wrong side, the fold above the stitches "
                             + "and the raw edge of the cuff below them. Stitched on the right side it would vanish inside, upside down.",
-                        new Pt(-cuff, 0), new Pt(cuff, 0), flat)),
+                        new Pt(-cuff, 0), new Pt(cuff, 0), flat)
+                    {
+                        Unsewn = "Stitch on the wrong side of the cloth, the fold line above the stitches: turned down when it is sewn, "
+                            + "that side is seen, the right way up.",
+                    }),
                 ring,
                 [
                     new Zone("cuff", "front of the cuff", ring, FromEdgesMm, Edge,

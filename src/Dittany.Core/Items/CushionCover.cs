@@ -24,6 +24,7 @@ public static class CushionCover
         new Measure("width", "Width", "From seam to seam.", 200, 800),
             new Measure("height", "Height", "From the top seam to the zip.", 200, 800), size => [Build(size)])
     {
+        ByPattern = true,
         AlsoCalled = ["cushion", "pillow cover with zip", "throw pillow"],
     };
 

@@ -24,6 +24,7 @@ public static class DrawstringBag
         new Measure("width", "Width", "From side seam to side seam.", 80, 500),
             new Measure("height", "Height", "From the top edge to the lower edge.", 120, 650), size => [Build(size)])
     {
+        ByPattern = true,
         AlsoCalled = ["string bag", "gym bag", "laundry bag", "shoe bag", "pouch"],
     };
 

@@ -91,7 +91,11 @@ public sealed record Zone(
     string? FindNote = null,
     bool Hidden = false,
     HoopLimit? HoopLimit = null,
-    Opening? Opening = null);
+    Opening? Opening = null)
+{
+    /// <summary>Whether the back of the work is seen while the item is used.</summary>
+    public bool BackSeen { get; init; }
+}
 
 /// <summary>A usual size of a form: what it is called and the item's two governing measures in mm, as its form tells.</summary>
 public sealed record FormSize(string Id, Told Name, double WidthMm, double HeightMm, string Source, bool Lined = false);
@@ -120,6 +124,9 @@ public sealed record HoopLimit(double MostMm, Told Because);
 /// </summary>
 public sealed record FoldOver(string AsWorn, string Flat, Pt From, Pt To, IReadOnlyList<Pt> FlatOutline, FoldSide Side = FoldSide.Top)
 {
+    /// <summary>How it lies to be stitched while it is not sewn together yet; null where that is the same.</summary>
+    public string? Unsewn { get; init; }
+
     /// <summary>How a sheet is turned when it is laid on.</summary>
     public string Towards => Side == FoldSide.Top ? "Its top goes towards the fold." : "Its lower edge goes towards the fold.";
 }
@@ -190,6 +197,9 @@ public sealed record Form(
     /// <summary>How it is cut where it is worked as loose cloth; null for what is bought ready made.</summary>
     public LooseCloth? Loose { get; init; }
 
+    /// <summary>Whether makers sew it themselves from its pattern, so that it may be stitched flat before that.</summary>
+    public bool ByPattern { get; init; }
+
     /// <summary>Whether it is made to be kept: so it is washed by hand and finished for good.</summary>
     public bool Keepsake { get; init; } = Shelf == Shelf.Keepsake;
 
@@ -211,7 +221,7 @@ public sealed record Form(
     {
         var faces = Build(size);
         var drawn = faces.FirstOrDefault(d => d.Zones.Any(z => string.Equals(z.Id, zone, StringComparison.Ordinal))) ?? faces[0];
-        return Loose is null ? drawn : ClothAllowance.Undone(drawn);
+        return Loose is null ? drawn : ClothAllowance.Undone(Loose == LooseCloth.Pattern ? ClothAllowance.Unsewn(drawn) : drawn);
     }
 
     /// <summary>

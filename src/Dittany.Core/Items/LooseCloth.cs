@@ -13,6 +13,9 @@ public enum LooseCloth
     Badge,
     SewnIn,
     Felt,
+
+    /// <summary>A piece of something that is sewn together only when its stitching is done.</summary>
+    Pattern,
 }
 
 /// <summary>What loose cloth is cut to, by how it will be held and made up.</summary>
@@ -60,6 +63,10 @@ public static class ClothAllowance
                 + $"stitching is done.", "Overcast the edges: a trimmed block keeps its true size.", null, "common practice"),
         (LooseCloth.Felt, FeltMm, $"{Say.Length(40)} all round are there to hold it by; the shape is cut out when the stitching is done.",
             "Felt does not fray: no edge to see to.", "never", "from memory"),
+        (LooseCloth.Pattern, HoopedMm,
+            $"{Say.Length(50)} all round are there to be hooped by: the piece is cut out when the stitching is done, so that nothing "
+                + $"stretches or frays out of shape.", "Raw edges fray while you work: overcast them by hand, or fold a strip of tape over "
+                + "them.", null, "common practice"),
     ];
 
     /// <summary>How large loose cloth is cut for a shape this wide and high: the cut in mm, rounded up to fives.</summary>
@@ -97,6 +104,26 @@ public static class ClothAllowance
             Folding = l.Folding is { } fold ? fold with { How = Line(fold.How) } : null,
         }).ToArray(),
     };
+
+    /// <summary>
+    /// A piece that is not sewn together yet: it lies flat, single and open on all sides, and what will be a seam is a line on it.
+    /// </summary>
+    public static Drawn Unsewn(Drawn drawn) => drawn with
+    {
+        Face = drawn.Face.Fold is { Unsewn: { } flat } fold ? drawn.Face with { Fold = fold with { Flat = flat } } : drawn.Face,
+        Zones = drawn.Zones.Select(z => z with { Opening = null, HoopLimit = null }).ToArray(),
+        Landmarks = drawn.Landmarks.Select(l => l with
+        {
+            Name = SeamLine(l.Name),
+            Folding = l.Folding is { } folding ? folding with { How = SeamLine(folding.How) } : null,
+        }).ToArray(),
+        Opening = null,
+        HoopLimit = null,
+        Stuffed = false,
+    };
+
+    private static string SeamLine(string name) => name.Replace(", front layer only", string.Empty, StringComparison.Ordinal)
+        .Replace("seam", "seam line", StringComparison.Ordinal);
 
     private static string Line(string name) => name.Replace("edge", "line", StringComparison.Ordinal);
 

@@ -166,6 +166,7 @@ public static class OwnForms
         {
             Measured = how,
             Loose = like?.Loose,
+            ByPattern = like?.ByPattern ?? false,
             Keepsake = like?.Keepsake ?? false,
         };
     }

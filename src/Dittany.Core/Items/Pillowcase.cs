@@ -24,6 +24,7 @@ public static class Pillowcase
         new Measure("width", "Width", "Along the opening.", 200, 1000),
             new Measure("length", "Length", "From the opening to the far seam.", 250, 1300), size => [Build(size)])
     {
+        ByPattern = true,
         AlsoCalled = ["pillow case", "pillow slip", "pillow cover"],
     };
 

@@ -199,7 +199,10 @@ public static class TShirt
                     "inside-neck", "inside, below the neck", Rectangle(-neck, 8, 2 * neck, 80), 3,
                         "Only the wearer sees it: what is put there stays small and flat.",
                     Top(25, "the neck seam", new Pt(0, 25), "Below the tape, where a label would be, and nothing rubs the neck."),
-                    Caps(5, 8, 0.7, child ? 60 : 80, "Wider words would show through at the shoulders."), Hidden: true),
+                    Caps(5, 8, 0.7, child ? 60 : 80, "Wider words would show through at the shoulders."), Hidden: true)
+                {
+                    BackSeen = true,
+                },
             ],
             [
                 Seam("neck-tape", "neck tape", Bend(new Pt(-neck, -16), new Pt(-neck * 0.6, -2), new Pt(neck * 0.6, -2),

@@ -40,6 +40,7 @@ public static class Tote
         new Measure("height", "Height of the panel", "From the top hem to the base seam.", 150, 700),
         size => [Build(size)])
     {
+        ByPattern = true,
         AlsoCalled = ["tote bag", "canvas bag", "shopping bag", "bag"],
     };
 

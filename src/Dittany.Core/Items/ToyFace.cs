@@ -25,6 +25,7 @@ public static class ToyFace
         new Measure("width", "Width of the face", "From side to side at the eyes.", 40, 400),
             new Measure("height", "Height of the face", "From crown to chin.", 40, 400), size => [Build(size)])
     {
+        ByPattern = true,
         AlsoCalled = ["doll face", "doll's face", "soft toy", "toy", "teddy"],
     };
 

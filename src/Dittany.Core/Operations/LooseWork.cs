@@ -47,12 +47,22 @@ public static class LooseWork
             ], "common practice"),
         (LooseCloth.SewnIn, 5, ["Press it once more and trim the block to its drawn line: that is its seam allowance."],
             "common practice"),
+        (LooseCloth.Pattern, 5,
+            ["Cut the piece out on its line, with the seam the pattern asks for; sewing it together is not counted here."],
+            "common practice"),
         (LooseCloth.Felt, 25,
             [
                 "Cut the shape out on its drawn line, and a second one for the back.",
                 "Sew the two together along the edge, a loop for hanging caught in between, and fill it before the last stitches.",
             ], "common practice"),
     ];
+
+    /// <summary>The size the cloth is cut for: of a pattern's piece that of the face, else that of the form.</summary>
+    public static FormSize CutFrom(Form form, FormSize size, Drawn drawn) => form.Loose != LooseCloth.Pattern ? size : size with
+    {
+        WidthMm = drawn.Outline.Max(p => p.X) - drawn.Outline.Min(p => p.X),
+        HeightMm = drawn.Outline.Max(p => p.Y) - drawn.Outline.Min(p => p.Y),
+    };
 
     /// <summary>Cuts the cloth and draws the shape on it; nothing for what is bought ready made.</summary>
     public static IReadOnlyList<Operation> Before(Form form, FormSize size)
@@ -65,7 +75,8 @@ public static class LooseWork
         var (w, h) = ClothAllowance.Cut(kind, size.WidthMm, size.HeightMm);
         return [new Operation(
             "cut", OpKind.Cut, Station.Item, Place.Table,
-            [new("cutting and drawing", CutMinutes + (kind is LooseCloth.Hooped or LooseCloth.Framed or LooseCloth.SewnIn ? EdgeMinutes : 0))],
+            [new("cutting and drawing", CutMinutes + (kind is LooseCloth.Hooped or LooseCloth.Framed or LooseCloth.SewnIn
+                or LooseCloth.Pattern ? EdgeMinutes : 0))],
             [
                 $"Cut the cloth {Say.Length(w)} × {Say.Length(h)}, {(kind == LooseCloth.Felt ? "any way round" : "along the grain")}.",
                 $"Draw the shape in its middle, {Say.Length(Math.Round(size.WidthMm, 1))} wide and "

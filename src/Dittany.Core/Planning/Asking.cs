@@ -73,6 +73,11 @@ public static partial class Asking
 
         var beside = SaidBeside.Take(ref text);
         var heard = Item(text, quoted, today, beside);
+        if (beside.Unsewn && heard.Form is { } form && Catalogue.Find(form) is { ByPattern: false } bought)
+        {
+            beside.Ask($"{Say.Upper(Say.A(bought.Name))} is planned as it is bought.");
+        }
+
         return beside.In(quoted is null ? SaidMotifs.Told(heard) : heard);
     }
 

@@ -42,6 +42,7 @@ public static class DecisionBook
             Of("fabric.kind", "item/fabric/kind", j => j.Fabric?.Kind is not null)),
         new("item.size", Station.Item, Any(OneOf(() => Catalogue.Forms.SelectMany(f => f.Sizes).Select(s =>
             s.Id).Distinct(StringComparer.Ordinal))), Of("size", "item/size", j => j.Size is not null)),
+        new("item.sewn", Station.Item, Any(OneOf(() => GroundDecisions.Sewings.Select(c => c.ChoiceId)))),
         new("item.wearer", Station.Item, Any(OneOf(() => Wearing.Ids)), Of("wearer", "item/wearer", j => j.Wearer is not null)),
         new("item.skin", Station.Item, Any(OneOf(() => Wearing.Skins.Select(c => c.ChoiceId))),
             Of("nextToSkin", "item/nextToSkin", j => j.Use?.NextToSkin is not null)),

@@ -45,6 +45,32 @@ internal static class GroundDecisions
         return taken;
     }
 
+    /// <summary>Whether what makers sew themselves is sewn together before it is stitched, or after.</summary>
+    public static IReadOnlyList<Choice> Sewings { get; } = [new("sewn", "Sewn together already"), new("not-sewn", "Not sewn together yet")];
+
+    /// <summary>The form as it lies before her: not sewn yet it is loose cloth. Only for what is sewn by a pattern.</summary>
+    public static Form Sewn(Form form, Overrules overrules, List<Decision> decisions)
+    {
+        if (!form.ByPattern)
+        {
+            return form;
+        }
+
+        var hers = overrules.For("item.sewn");
+        var flat = hers == "not-sewn";
+        decisions.Add(Deciding.Make(
+            "item.sewn", Station.Item, "Whether it is sewn together", Sewings[0], hers is null ? null : Sewings.First(s =>
+                s.ChoiceId == hers),
+            [flat ? "Not sewn yet it lies flat and single: it is drawn on uncut cloth, worked in any ring or frame, and cut out after."
+                : $"{Say.Upper(Say.A(form.Name))} is planned as it is bought, or sewn already."],
+            ["Sewing it yourself: what is not sewn yet is stitched flat."], Sewings));
+        return flat ? form with
+        {
+            Loose = LooseCloth.Pattern,
+            Sizes = form.Sizes.Select(s => s with { Lined = false }).ToArray(),
+        } : form;
+    }
+
     /// <summary>Which side is seen of something that is turned over, and how it lies to be stitched.</summary>
     public static Decision Fold(Face face) => Deciding.Make(
         "space.fold", Station.Space, "Which side is seen", new Choice("as-worn", "Planned as it is worn, folded over"), null,

@@ -62,7 +62,7 @@ public static class Planner
         var cautions = new List<Caution>();
 
         // Item and space.
-        var form = job.FormUsed!;
+        var form = GroundDecisions.Sewn(job.FormUsed!, overrules, decisions);
         var size = GroundDecisions.Size(form, job, overrules, decisions);
         var fabric = Fabric.Settle(form, size, job.Fabric ?? new StatedFabric(), overrules.For("fabric.kind"));
         var cloth = fabric.Cloth;
@@ -79,7 +79,8 @@ public static class Planner
         decisions.AddRange(fabric.Decisions);
         cautions.AddRange(At(Station.Item, fabric.Cautions));
         var washesFirst = Beforehand.Washes(cloth, form, worn);
-        if (ClothAllowance.Decide(form, size, washesFirst ? cloth.ShrinkPercent : 0) is { } allowance)
+        var cut = LooseWork.CutFrom(form, size, drawn);
+        if (ClothAllowance.Decide(form, cut, washesFirst ? cloth.ShrinkPercent : 0) is { } allowance)
         {
             decisions.Add(allowance);
         }
@@ -130,7 +131,7 @@ public static class Planner
         var finished = FinishRoom.Settle(Finish(transfer, held, cutting, colours, ground, workshop, overrules));
         decisions.AddRange(finished.Decisions);
         cautions.AddRange(At(Station.Finish, finished.Cautions));
-        var work = Work.Chain([.. Beforehand.Of(cloth, washesFirst), .. LooseWork.Before(form, size), .. transfer.Work, .. effort.Work,
+        var work = Work.Chain([.. Beforehand.Of(cloth, washesFirst), .. LooseWork.Before(form, cut), .. transfer.Work, .. effort.Work,
             .. finished.Work, .. LooseWork.After(form)]);
         var worked = routed.Rows.Count == 0 ? 0 : (double)routed.Rows.Count(r => r.Run <= (job.Done?.Runs ?? 0)) / routed.Rows.Count;
         var timed = Timing.Settle(
@@ -147,7 +148,7 @@ public static class Planner
             cloth, colours, transfer.Marker, marksCloth, transfer.Method.Id, transfer.Stabiliser, worn, form.Use.SeenOutdoors
                 && !zone.Hidden, elements.Where(e => !e.IsMotif).Select(e => e.Text).ToArray(),
             finished.Work.Any(o => o.Place == Operations.Place.Iron) || transfer.Method.Id is "hot-iron" or "coated-paper",
-                effort.Minutes / 60, washesFirst, form.Loose is null)));
+                effort.Minutes / 60, washesFirst, form.Loose is null, zone.BackSeen && !cloth.Lined)));
 
         var heeded = cautions.DistinctBy(c => c.Text).OrderByDescending(c => c.Severity).ToArray();
         decisions = decisions.Select(d => OwnHabits(d, workshop)).ToList();
@@ -221,7 +222,7 @@ public static class Planner
             workshop.Equipment.ToArray(),
             elements.Min(e => e.CapHeightMm),
             Math.Round(hours, 1),
-            ground.Form.Use.MadeUp,
+            ground.Form.Use.MadeUp && ground.Form.Loose is null,
             elements.Min(e => e.LineWidthMm),
             colours.Select(c => Colour.Parse(c).ToLab().L).DefaultIfEmpty(0).Max(),
             held.School != School.InHand,

@@ -45,6 +45,8 @@ internal sealed partial class SaidBeside
 
     private string? Whom { get; set; }
 
+    public bool Unsewn { get; private set; }
+
     public void Ask(string question) => _questions.Add(question);
 
     public Understood In(Understood heard) => heard with
@@ -54,6 +56,7 @@ internal sealed partial class SaidBeside
         WidthMm = WidthMm,
         CapHeightMm = CapHeightMm,
         For = Whom,
+        Unsewn = Unsewn,
         Questions = _questions.Count == 0 ? heard.Questions : [.. heard.Questions, .. _questions]
     };
 
@@ -64,6 +67,7 @@ internal sealed partial class SaidBeside
         beside.TakeSize(ref text);
         beside.TakeStitch(ref text);
         beside.TakeThread(ref text);
+        beside.TakeUnsewn(ref text);
         return beside;
     }
 
@@ -171,6 +175,15 @@ internal sealed partial class SaidBeside
         }
     }
 
+    private void TakeUnsewn(ref string text)
+    {
+        if (NotSewn().Match(text) is { Success: true } found)
+        {
+            Unsewn = true;
+            text = Without(text, found);
+        }
+    }
+
     private static string Without(string text, Match found) =>
         Blanks().Replace(text.Remove(found.Index, found.Length), " ").Replace(" ,", ",",
         StringComparison.Ordinal).Trim().TrimEnd(',').Trim();
@@ -190,6 +203,10 @@ internal sealed partial class SaidBeside
     [GeneratedRegex(@"(?:^|(?<=[\s,])),?\s*(?:for\s+(?![\d])[^,]+?(?:,?\s+from\s+[^,]+)?|from\s+[^,]+)\s*$",
         RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
     private static partial Regex Whose();
+
+    [GeneratedRegex(
+        @"(?:^|(?<=[\s,])),?\s*(?:(?:which|that)(?:’s|'s|\s+is)\s+|still\s+)?(?:not\s+(?:yet\s+)?(?:sewn|stitched|made)(?:\s+(?:up|together))?(?:\s+yet)?|unsewn|(?:still\s+)?in\s+pieces|before\s+it\s+is\s+(?:sewn|made)(?:\s+up|\s+together)?)(?!\w)", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
+    private static partial Regex NotSewn();
 
     [GeneratedRegex(@"[ \t]{2,}", RegexOptions.ExplicitCapture, 1000)]
     private static partial Regex Blanks();

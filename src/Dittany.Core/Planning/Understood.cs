@@ -35,7 +35,14 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
     /// <summary>Whom it is for, and from whom, as said.</summary>
     public string? For { get; init; }
 
+    /// <summary>Whether it was said that the item is not sewn together yet.</summary>
+    public bool Unsewn { get; init; }
+
     public IReadOnlyList<string> Questions { get; init; } = [];
+
+    /// <summary>What was said of a form that only an overrule states; null where nothing was.</summary>
+    public IReadOnlyDictionary<string, string>? OverrulesFor(Form? form) => Unsewn && form is { ByPattern: true }
+        ? new Dictionary<string, string>(StringComparer.Ordinal) { ["item.sewn"] = "not-sewn" } : null;
 
     /// <summary>The words as they were said to be stitched, with a motif beside them or without.</summary>
     public WordingAsked Wording(string words, string? motif) =>
@@ -64,6 +71,7 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
         Thread is { } thread ? $"in {Palette.NameOf(thread)}" : null,
         WidthMm is { } wide ? $"{Tape.Length(wide, units)} wide" : null,
         CapHeightMm is { } high ? $"{Tape.Length(high, units)} high" : null,
+        Unsewn && form is { ByPattern: true } ? "not sewn together yet" : null,
         For,
     }.OfType<string>().ToArray();
 

@@ -65,33 +65,16 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
 
         var ways = Ways(asked, alphabet, place, arranged, stated, index, of);
         var (question, answer, rows) = Choose(ways);
-        if (alphabet.Facts.Widths is { } widths)
-        {
-            // How wide its strokes come out is known only once the height is.
-            var k = decisions.FindIndex(d => d.Id == Id("words.alphabet"));
-            var told = StrokeCover.Told(alphabet.Kind, widths, answer.CapMm, answer.Pair.LineWidthMm,
-                Legibility.LeastOpening(answer.Pair.LineWidthMm, ground.Cloth));
-            decisions[k] = decisions[k] with { Because = [.. decisions[k].Because, told] };
-        }
-
+        var (colour, chosen) = Colours(asked, Id("thread.colour"), decisions);
+        var colours = MotifColours.Of(answer.Setting.Ornaments, colour, chosen, ground.Cloth);
+        TellGreen(Id("thread.colour"), colours, decisions);
+        var inOthers = new Dictionary<IAlphabet, LetteringAnswer>();
+        (answer, var (parts, concerns, design)) = SupplestOf(question, answer, a =>
+            Stitched(asked.Id, question, a, schools, colours, place, AsJob));
+        TellWidths(Id("words.alphabet"), alphabet, answer, decisions);
         WordingDecisions.Tell(Id, question, answer, rows, ways.Select(w => w.Rows).ToArray(), stated, schools =>
             SpecFor(answer.Pair, schools), workshop, decisions);
 
-        var (colour, chosen) = Colours(asked, Id("thread.colour"), decisions);
-        var colours = MotifColours.Of(answer.Setting.Ornaments, colour, chosen, ground.Cloth);
-        if (colours.Green is { } green)
-        {
-            var k = decisions.FindIndex(d => d.Id == Id("thread.colour"));
-            decisions[k] = decisions[k] with
-            {
-                Because = [.. decisions[k].Because,
-                $"Stems and leaves beside the words are in {Palette.NameOf(green)}."],
-                WouldChange = [.. decisions[k].WouldChange, "Choose a colour, and all of it is in that."]
-            };
-        }
-
-        var inOthers = new Dictionary<IAlphabet, LetteringAnswer>();
-        var (parts, concerns, design) = Stitched(asked.Id, question, answer, schools, colours, place, AsJob);
         var overflow = Math.Max(answer.OverflowMm, PlannedBox.OutsideMm(parts, _field, place.AnchorMm));
         concerns.AddRange(FitConcerns(question, overflow, ways, rows, AsJob));
         concerns.AddRange(answer.Faults.Select(f => new Concern(f.What, f.Letter, Math.Round(f.ByMm, 3), f.Text,
@@ -280,6 +263,54 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
                 [$"It has no "
                     + $"{Say.List(letters.Where(l => !a.Has(l)).Distinct(StringComparer.Ordinal).Take(5).Select(l => $"“{l}”").ToArray())}."])).ToArray()));
         return taken;
+    }
+
+    /// <summary>
+    /// The words stitched. The tables know the tightest bend, but not how the holes fall: a pair that turned out too stiff gives way to one
+    /// that is not.
+    /// </summary>
+    private static (LetteringAnswer Answer, (List<Part> Parts, List<Concern> Concerns, Design Design) Stitched) SupplestOf(
+        LetteringQuestion q, LetteringAnswer answer,
+        Func<LetteringAnswer, (List<Part> Parts, List<Concern> Concerns, Design Design)> stitch)
+    {
+        var stitched = stitch(answer);
+        if (stitched.Concerns.Any(c => c.What == "turning"))
+        {
+            foreach (var suppler in Lettering.Suppler(q, answer))
+            {
+                if (stitch(suppler) is { Concerns.Count: 0 } other)
+                {
+                    return (suppler, other);
+                }
+            }
+        }
+
+        return (answer, stitched);
+    }
+
+    /// <summary>How wide the strokes of an outline come out is known only once the height is.</summary>
+    private void TellWidths(string id, IAlphabet alphabet, LetteringAnswer answer, List<Decision> decisions)
+    {
+        if (alphabet.Facts.Widths is { } widths)
+        {
+            var k = decisions.FindIndex(d => d.Id == id);
+            var told = StrokeCover.Told(alphabet.Kind, widths, answer.CapMm, answer.Pair.LineWidthMm,
+                Legibility.LeastOpening(answer.Pair.LineWidthMm, ground.Cloth));
+            decisions[k] = decisions[k] with { Because = [.. decisions[k].Because, told] };
+        }
+    }
+
+    private static void TellGreen(string id, MotifColours colours, List<Decision> decisions)
+    {
+        if (colours.Green is { } green)
+        {
+            var k = decisions.FindIndex(d => d.Id == id);
+            decisions[k] = decisions[k] with
+            {
+                Because = [.. decisions[k].Because, $"Stems and leaves beside the words are in {Palette.NameOf(green)}."],
+                WouldChange = [.. decisions[k].WouldChange, "Choose a colour, and all of it is in that."],
+            };
+        }
     }
 
     /// <summary>The colour of the words, and whether it was she who chose it.</summary>

@@ -121,7 +121,8 @@ internal static class Working
         var shows = letters.Count > 0 && letters.Any(l =>
             ColourDifference.Lightness(Colour.Parse(l.Parts[0].Colour), ground.Cloth.Colour) >= Legibility.VanishesBelowL);
         var rule = FloatRules.For(new FloatFacts(ground.Cloth, ground.Worn, ground.Form.Use, ground.Form.Name, shows,
-            workshop.Habit("carry"), workshop.Habit("jumps"), called.One));
+            workshop.Habit("carry"), workshop.Habit("jumps"), called.One,
+            ground.Zone.BackSeen && !ground.Cloth.Lined));
         var pieces = order.SelectMany(i => letters[i].Parts.SelectMany((part, n) => hoopOf.Stretches(i, n, part.Stitches.Count).Select(s =>
             new Piece(letters[i].Element.Id, letters[i].Indices[n], i, part.Thread.Id, s.Hoop, part.Stitches.Slice(s.First, s.Count),
                 Book.Find(part.Stitch)!.Reverses, s.First))));

@@ -6,7 +6,7 @@ namespace Dittany.Core.Route;
 
 /// <summary>What decides how far thread may lie free behind.</summary>
 public sealed record FloatFacts(Cloth Cloth, Worn Worn, FormUse Use, string FormName, bool ThreadShows, string CarryHabit,
-    string JumpHabit, string One = "letter");
+    string JumpHabit, string One = "letter", bool BackSeen = false);
 
 /// <summary>How far a thread may go free, and whether every letter ends its own, with why.</summary>
 public sealed record FloatRule(double StraightUpToMm, bool LetterEndsThread, IReadOnlyList<Told> Because);
@@ -20,6 +20,9 @@ public static class FloatRules
     /// <summary>On napkins and towels only what cannot be caught (from memory).</summary>
     public const double HandledMm = 5;
 
+    /// <summary>Where the back is seen only the way to the next stroke (from memory).</summary>
+    public const double BackSeenMm = 3;
+
     private static readonly (string Name, Func<FloatFacts, bool> When, double LimitMm, Func<FloatFacts, Told> Because,
         string Source)[] Limits =
     [
@@ -28,6 +31,7 @@ public static class FloatRules
             : "for it lies on skin, and a longer loop rubs and is caught", "common practice; the figure from memory"),
         ("handled", f => f.Use.Handled, HandledMm, f => $"for {Say.A(f.FormName)} is used and washed, and a longer loop is caught",
             "common practice; the figure from memory"),
+        ("back seen", f => f.BackSeen, BackSeenMm, _ => "for the back is seen on the outside", "from memory"),
         ("usual", _ => true, UsualMm, _ => "for a longer one pulls and shows", "common practice"),
     ];
 

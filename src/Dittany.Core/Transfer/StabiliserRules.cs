@@ -70,7 +70,7 @@ public static class StabiliserRules
         if (method.Stabiliser != "none")
         {
             parts.Add(method.Stabiliser);
-            because.Add($"{method.Name} brings it along.");
+            because.Add($"The method brings it along: {Say.Lower(method.Name)}.");
         }
 
         foreach (var rule in Adding.Where(r => !facts.Stuffed && r.When(facts, method) && !parts.Contains(r.Adds)))

@@ -136,7 +136,7 @@ public static class TransferWork
                             + $"{Say.Length(TransferRoom.CutMarginMm)} all round. Lay it over the print and trace with {marker.Name}.",
                         "Lay the film on the face, the right way round, its lines on the placement marks, and check that it is level.",
                         tacked ? (Told)($"Pin it, tack round the edge in a bright thread, "
-                            + $"{Say.Length((2 * (size.WidthMm + size.HeightMm)) + TackingOverMm)} doubled, and take the pins out.")
+                            + $"{Say.Cm(Math.Ceiling(((2 * (size.WidthMm + size.HeightMm)) + TackingOverMm) / 10))} of it doubled, and take the pins out.")
                             : "Hoop film and cloth together, and smooth the film after every move of the hoop."),
                 ];
             case "stick-on-sheet":

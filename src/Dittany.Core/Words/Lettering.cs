@@ -140,7 +140,7 @@ public static class Lettering
             foreach (var pair in pairs.Where(p => MaySuit(q, p) == worthwhile))
             {
                 var answer = Try(q, pair);
-                if (Good(answer) && Recommender.Suits(pair, answer.CapMm, q.Stitch, q.Strands, q.Facts))
+                if (Good(answer) && Suits(answer))
                 {
                     return answer;
                 }
@@ -158,11 +158,13 @@ public static class Lettering
         }
 
         return answers.FirstOrDefault(Good)
-            ?? answers.FirstOrDefault(a => a.Reads && Recommender.Suits(a.Pair, a.CapMm, q.Stitch, q.Strands, q.Facts))
+            ?? answers.FirstOrDefault(a => a.Reads && Suits(a))
             ?? answers.FirstOrDefault(a => a.Reads)
             ?? answers.OrderBy(a => a.Faults.Count).ThenBy(a => a.Faults.Sum(f => f.ByMm)).First();
 
         bool Good(LetteringAnswer a) => a.Reads && CanTurn(q, a.Pair, a.CapMm);
+
+        bool Suits(LetteringAnswer a) => Recommender.Suits(a.Pair, a.CapMm, q.Stitch, q.Strands, q.Facts);
     }
 
     /// <summary>Whether the tightest bend of the words can be followed by the shortest stitch at this height.</summary>
@@ -188,6 +190,19 @@ public static class Lettering
         reads = reads.Pair is null ? Array.Find(tried, t => t.Faults.Count == 0) : reads;
         return reads.Pair is null ? tried.OrderBy(t => t.Faults.Count).ThenBy(t => t.Faults.Sum(f => f.ByMm)).First() : reads;
     }
+
+    /// <summary>
+    /// The same words at the same height in every other pair that reads there and has a shorter stitch, in the order of the recommender:
+    /// for where bends turned out too tight for the pair that was taken. None where the stitch is hers.
+    /// </summary>
+    public static IEnumerable<LetteringAnswer> Suppler(LetteringQuestion q, LetteringAnswer answer) =>
+        q.Stitch is not null || answer.Pair.Stitch.Id == q.Facts.LetterSchool ? []
+        : Recommender.InOrder(q.Stitch, q.Strands, q.Facts)
+            .Where(p => p.Stitch != answer.Pair.Stitch
+                && p.Stitch.ShortestMm(p.Strands) < answer.Pair.Stitch.ShortestMm(answer.Pair.Strands)
+                && (q.Strands is not null || !Recommender.Thin(p, answer.CapMm)))
+            .Select(p => Try(q with { CapMm = answer.CapMm }, p))
+            .Where(a => a.Faults.Count == 0 && a.OverflowMm <= answer.OverflowMm);
 
     /// <summary>
     /// Remedies that are true: each is tried on these rows, then as a job that states it would be, and kept only when the fault is then

@@ -304,18 +304,20 @@ public static class BenchDrawing
         var element = plan.Elements[0];
         var level = plan.Space.LevelLine.From.Y;
         var box = element.BoxMm;
+        var labels = new FreeLabel(plan.Space.Obstacles);
         svg.Open("g", ("class", "measures"));
 
         // How wide, under the words.
         var below = box.Y + box.Height + (16 * px);
-        Measure(svg, new Pt(box.X, below), new Pt(box.X + box.Width, below), Tape.Length(Math.Round(box.Width), units), px);
+        Measure(svg, new Pt(box.X, below), new Pt(box.X + box.Width, below), Tape.Length(Math.Round(box.Width), units), px,
+            labels);
 
         // How far from what is measured from, beside them.
         var aside = Math.Min(box.X + box.Width + (34 * px), view.X + view.Width - (40 * px));
         if (level > view.Y && level < view.Y + view.Height)
         {
             Measure(svg, new Pt(aside, element.BaselineMm.Y), new Pt(aside, level),
-                Tape.Length(Math.Round(Math.Abs(level - element.BaselineMm.Y), MidpointRounding.AwayFromZero), units), px);
+                Tape.Length(Math.Round(Math.Abs(level - element.BaselineMm.Y), MidpointRounding.AwayFromZero), units), px, labels);
         }
 
         // Where the place is found from an edge and not along a crease, how far the middle of the words is from it.
@@ -324,13 +326,13 @@ public static class BenchDrawing
         {
             var above = box.Y - (18 * px);
             Measure(svg, new Pt(box.X + (box.Width / 2), above), new Pt(edge, above),
-                Tape.Length(Math.Round(Math.Abs(edge - element.BaselineMm.X), MidpointRounding.AwayFromZero), units), px);
+                Tape.Length(Math.Round(Math.Abs(edge - element.BaselineMm.X), MidpointRounding.AwayFromZero), units), px, labels);
         }
 
         svg.Close();
     }
 
-    private static void Measure(Svg svg, Pt a, Pt b, string words, double px)
+    private static void Measure(Svg svg, Pt a, Pt b, string words, double px, FreeLabel labels)
     {
         var level = Math.Abs(a.Y - b.Y) < Math.Abs(a.X - b.X);
         var (ex, ey) = level ? (0.0, 5 * px) : (5 * px, 0.0);
@@ -339,8 +341,8 @@ public static class BenchDrawing
             ("d", $"M{Svg.N(a.X)} {Svg.N(a.Y)}L{Svg.N(b.X)} {Svg.N(b.Y)}M{Svg.N(a.X - ex)} {Svg.N(a.Y - ey)}L{Svg.N(a.X + ex)} "
                 + $"{Svg.N(a.Y + ey)}M{Svg.N(b.X - ex)} {Svg.N(b.Y - ey)}L{Svg.N(b.X + ex)} {Svg.N(b.Y + ey)}"),
             ("stroke", "#b98d1d"), ("stroke-width", 1.4 * px), ("fill", "none"));
-        var middle = Pt.Lerp(a, b, 0.5);
         var width = (words.Length * 7.4 * px) + (12 * px);
+        var middle = labels.Along(a, b, width, 20 * px);
         svg.Empty("rect", ("x", middle.X - (width / 2)), ("y", middle.Y - (10 * px)), ("width", width), ("height", 20 * px),
             ("rx", 2 * px), ("fill", TapeYellow));
         svg.Label(words, ("x", middle.X), ("y", middle.Y + (4.6 * px)), ("font-size", 13 * px), ("text-anchor", "middle"),

@@ -251,7 +251,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
             Fabric: string.IsNullOrEmpty(Colour) && cloth is null ? null
                 : new StatedFabric(cloth, string.IsNullOrEmpty(Colour) ? null : Colour),
             MeasuredMm: measured, Own: _own.FirstOrDefault(k => k.Form.Id == Form)?.Form,
-            Motifs: alone ? [heard.MotifAlone(motif!)] : null);
+            Motifs: alone ? [heard.MotifAlone(motif!)] : null,
+            Overrules: heard.OverrulesFor(form));
         faults.AddRange(JobCheck.Faults(job, workshop, shelf.Now).Where(f => Form is { Length: > 0 }
             || !f.Pointer.StartsWith("#/item", StringComparison.Ordinal)));
         return (job, faults);
