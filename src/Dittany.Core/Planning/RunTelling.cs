@@ -1,6 +1,7 @@
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.StitchBook;
+using Dittany.Core.Words;
 
 namespace Dittany.Core.Planning;
 
@@ -28,6 +29,7 @@ public static class RunTelling
     {
         var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
         var numbers = plan.Elements.ToDictionary(e => e.Id, Numbered, StringComparer.Ordinal);
+        var words = plan.Elements.ToDictionary(e => e.Id, e => e.IsMotif ? [] : WordsOf(e.Text), StringComparer.Ordinal);
         var seconds = plan.Route.Select(r => parts[r.Element][r.Part].Stitches[r.Stitch].Seconds).ToArray();
         var all = Math.Max(1e-9, seconds.Sum());
         var stitching = Minutes(plan, "stitching");
@@ -45,7 +47,7 @@ public static class RunTelling
             var stitches = worked.Select(w => Book.Find(parts[w.Element][w.Part].Stitch)!.Name).Distinct(StringComparer.Ordinal).ToArray();
             var needle = plan.Threads.FirstOrDefault(t => t.Thread == first.Thread)?.Needle;
             told.Add(new RunTold(
-                run.Key, rows[0].row.Hoop, What(worked, parts, numbers), rows.Length, rows[0].i, rows[^1].i, Math.Round(minutes, 1),
+                run.Key, rows[0].row.Hoop, What(worked, parts, numbers, words), rows.Length, rows[0].i, rows[^1].i, Math.Round(minutes, 1),
                     Math.Round(soFar, 1), Palette.NameOf(first.Colour), first.Strands,
                 Say.List(stitches), needle is null ? string.Empty : Needles.Find(needle)!.Name, rows[0].row.Fresh, rows[0].row.Cut));
         }
@@ -74,19 +76,43 @@ public static class RunTelling
 
     /// <summary>Letters as they are written, parts of a drawing by runs of equal ones: petals 1 to 6 and centre.</summary>
     private static string What(IReadOnlyList<(string Element, int Part)> worked, Dictionary<string, IReadOnlyList<Part>> parts,
-        Dictionary<string, Dictionary<int, int>> numbers)
+        Dictionary<string, Dictionary<int, int>> numbers, Dictionary<string, int[]> words)
     {
         var told = new List<string>();
         foreach (var (element, role, of) in Alike(worked, w =>
             (w.Element, IsDrawn(parts[w.Element][w.Part]) ? parts[w.Element][w.Part].Role : string.Empty)))
         {
             told.Add(role.Length == 0
-                ? string.Concat(of.Select(w => (parts[element][w.Part].LetterIndex, parts[element][w.Part].Letter)).Distinct().Select(l =>
-                    l.Letter))
+                ? Letters(of.Select(w => (parts[element][w.Part].LetterIndex, parts[element][w.Part].Letter)).Distinct().ToArray(),
+                    words[element])
                 : Counted(role, of.Select(w => numbers[element][w.Part]).Distinct().ToArray()));
         }
 
         return Say.List(told);
+    }
+
+    /// <summary>Letters as they follow each other, a blank where a word ends: e swee.</summary>
+    private static string Letters(IReadOnlyList<(int Index, string Letter)> letters, IReadOnlyList<int> words) =>
+        string.Concat(letters.Select((l, i) => i > 0 && words.ElementAtOrDefault(l.Index) != words.ElementAtOrDefault(letters[i - 1].Index)
+            ? $" {l.Letter}" : l.Letter));
+
+    /// <summary>Which word each letter of a wording belongs to, blanks not counted.</summary>
+    private static int[] WordsOf(string text)
+    {
+        var (word, found) = (0, new List<int>());
+        foreach (var letter in Rows.Letters(text.ReplaceLineEndings(" ")))
+        {
+            if (Rows.IsSpace(letter))
+            {
+                word++;
+            }
+            else
+            {
+                found.Add(word);
+            }
+        }
+
+        return [.. found];
     }
 
     /// <summary>What follows each other and is of one kind.</summary>

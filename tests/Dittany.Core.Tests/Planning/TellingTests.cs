@@ -183,4 +183,15 @@ public partial class TellingTests
     [System.Text.RegularExpressions.GeneratedRegex(@"(?<number>\d+(\.\d+)?) (?<unit>mm|cm)\b",
         System.Text.RegularExpressions.RegexOptions.ExplicitCapture, 1000)]
     private static partial System.Text.RegularExpressions.Regex Metric();
+
+    /// <summary>A length that goes from word to word says so: “e swee” is read, “eswee” is not.</summary>
+    [Fact]
+    public void A_length_keeps_the_blank_between_words()
+    {
+        var plan = Jobs.Plan(new Job("hoop-picture", [new WordingAsked("name", "Home sweet home")], Jobs.Monday));
+        var told = string.Join(' ', RunTelling.Of(plan).Select(r => r.Letters));
+        Assert.Equal("Homesweethome", told.Replace(" ", string.Empty, StringComparison.Ordinal));
+        Assert.Contains(RunTelling.Of(plan), r => r.Letters.Contains(' ', StringComparison.Ordinal));
+        Assert.All(RunTelling.Of(plan), r => Assert.DoesNotContain("es", r.Letters, StringComparison.Ordinal));
+    }
 }
