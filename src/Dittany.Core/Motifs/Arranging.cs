@@ -70,13 +70,13 @@ public static class Arranging
     public static IReadOnlyList<Pt> ScatterPlaces(int count, double width, double height, int seed)
     {
         var places = new List<Pt>();
-        var state = (ulong)((seed * 2654435761L) + 88172645463325252L);
+        var chance = new Measures.Chance(seed);
         for (var i = 0; i < count; i++)
         {
             var (best, most) = (default(Pt), -1.0);
             for (var k = 0; k < Tries * (i + 1); k++)
             {
-                var p = new Pt(Next() * width, Next() * height);
+                var p = new Pt(chance.Next() * width, chance.Next() * height);
                 var edge = Math.Min(Math.Min(p.X, width - p.X), Math.Min(p.Y, height - p.Y));
                 var far = (2 * edge) + 0.2;
                 for (var n = 0; n < places.Count && far > most; n++)
@@ -94,15 +94,6 @@ public static class Arranging
         }
 
         return places;
-
-        // A shift register (Marsaglia 2003): the same on every machine.
-        double Next()
-        {
-            state ^= state << 13;
-            state ^= state >> 7;
-            state ^= state << 17;
-            return (state >> 11) / (double)(1UL << 53);
-        }
     }
 
     private static Figure All(IEnumerable<Figure> figures) => new([.. figures.SelectMany((f, i) => f.AsCopy(i).Parts)]);

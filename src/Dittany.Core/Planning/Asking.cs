@@ -78,7 +78,15 @@ public static partial class Asking
             beside.Ask($"{Say.Upper(Say.A(bought.Name))} is planned as it is bought.");
         }
 
-        return beside.In(quoted is null ? SaidMotifs.Told(heard) : heard);
+        var told = quoted is null ? SaidMotifs.Told(heard) : heard;
+        if (beside.Fill is { } fill && told.Motif is null)
+        {
+            beside.Ask($"{Say.Upper(StitchBook.Book.Fill(fill)!.Info.Name)} fills areas: letters of single strokes have none, so take letters "
+                + $"with weight, or they are written in what suits the height.");
+        }
+
+        var asked = told.Questions.Except(heard.Questions, StringComparer.Ordinal).ToArray();
+        return beside.In(told with { Questions = [.. heard.Questions, .. asked] });
     }
 
     private static Understood Item(string text, string? quoted, DateOnly today, SaidBeside beside)

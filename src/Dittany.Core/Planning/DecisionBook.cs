@@ -78,7 +78,8 @@ public static class DecisionBook
         new("stitch.length", Station.Stitches, Any(OneOf(() => Habits.Find("stitch-length")!.Choices.Select(c => c.ChoiceId)))),
         new("stitch.dots", Station.Stitches, Any(OneOf(() => ["knot", "straight"]))),
         new("stitch.action", Station.Stitches, Any(OneOf(() => ["skim", "stab"]))),
-        new("stitch.fill", Station.Stitches, Any(OneOf(() => Book.NotYetDrawn.Append("none")))),
+        new("stitch.fill", Station.Stitches, Any(OneOf(() => FillingRoom.Choices.Select(c => c.ChoiceId).Concat(
+            Book.NotYetDrawn)))),
         new("thread.strands", Station.Thread, Any(OneOf(() => Bundle.Plies.Select(p => p.ToString(CultureInfo.InvariantCulture)))),
             OfBoth("strands", w => w.Strands is not null, m => m.Strands is not null)),
         new("thread.colour", Station.Thread, (value, library) => Colour.TryParse(value, out _) || Palette.Colours.Any(c => c.Id == value)

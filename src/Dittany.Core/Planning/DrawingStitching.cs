@@ -37,29 +37,54 @@ public static class DrawingStitching
     /// caller tells of it by the count.
     /// </summary>
     internal static IReadOnlyList<Part> Stitch(Design drawing, Pair main, Func<Pair, StitchSpec> specOf, Func<string, string> colourOf,
-        int from, bool knit = false, bool byRole = false, Budget? budget = null)
+        int from, bool knit = false, bool byRole = false, Budget? budget = null, FillingRoom? filling = null)
     {
         var ordered = drawing.Visible().Shapes.OrderBy(s => RoleOf(s.Role).Turn)
             .SelectMany(s => s.Point is { } point ? [(Shape: s, Stroke: FigurePart.Dot(s.Role, point).Stroke)]
                 : s.Strokes.Select(stroke => (Shape: s, Stroke: stroke))).ToArray();
-        var specs = ordered.Select(o => specOf(PairFor(o.Shape.Role))).ToArray();
+        var ways = ordered.Select(o => o.Shape).DistinctBy(s => s.Id, StringComparer.Ordinal).ToDictionary(s => s.Id, s =>
+            filling?.WayOf(s, PairFor(s.Role).Strands) ?? new ShapeWay(null, null, null, null, null), StringComparer.Ordinal);
+        var specs = ordered.Select(o => specOf(PairOf(o.Shape, ways[o.Shape.Id]))).ToArray();
         var stitched = LetterStitching.Stitch(ordered.Select(o => o.Stroke).ToArray(), i => specs[i], 0, i => ordered[i].Shape.Point
-            is not null, budget);
-        return stitched.Lines.Select(line =>
+            is not null, budget, i => ways[ordered[i].Shape.Id].Fill is null or { EdgeToo: true });
+        var lines = stitched.Lines.Select(line =>
         {
             var (shape, spec) = (ordered[line.Source].Shape, specs[line.Source]);
-            return new Part(
+            return (line.Source, Part: new Part(
                 shape.Role, shape.Role, from + line.Source, line.Stitch.Id,
-                    new Thread(Thread.Cotton, spec.Pair.Strands, colourOf(shape.Role)), line.WidthMm, line.LineMm, line.Closed,
-                    line.Stitches,
-                line.Dot ? 0 : spec.WishedMm, shape.Copy, shape.Id, shape.Id);
-        }).ToArray();
+                    new Thread(Thread.Cotton, spec.Pair.Strands, ways[shape.Id].Colour ?? colourOf(shape.Role)), line.WidthMm, line.LineMm,
+                    line.Closed, line.Stitches,
+                line.Dot ? 0 : spec.WishedMm, shape.Copy, shape.Id, shape.Id));
+        });
+        return lines.Concat(Filled()).OrderBy(p => p.Source).Select(p => p.Part).ToArray();
 
         Pair PairFor(string role)
         {
             var row = RoleOf(role);
             var stitch = byRole && (knit ? row.Knit : row.Woven) is { } id ? Book.Find(id)! : main.Stitch;
             return new Pair(stitch, Bundle.Fewer(main.Strands, row.FewerStrands));
+        }
+
+        Pair PairOf(Shape shape, ShapeWay way) => PairFor(shape.Role) is var pair
+            ? new Pair(way.Line ?? pair.Stitch, way.Strands ?? pair.Strands) : pair;
+
+        IEnumerable<(int Source, Part Part)> Filled()
+        {
+            foreach (var (shape, index) in ordered.Select((o, i) => (o.Shape, i)).DistinctBy(o => o.Shape.Id, StringComparer.Ordinal))
+            {
+                var way = ways[shape.Id];
+                var strands = way.Strands ?? PairFor(shape.Role).Strands;
+                if (way.Fill?.Sew(shape, filling!.By(strands, way.DirectionRadians, budget)) is { } placed)
+                {
+                    yield return (index, new Part(shape.Role, shape.Role, from + index, way.Fill.Info.Id,
+                        new Thread(Thread.Cotton, strands, way.Colour ?? colourOf(shape.Role)), placed.WidthMm, placed.LineMm, true,
+                        placed.Stitches, 0, shape.Copy, shape.Id, shape.Id)
+                    {
+                        Filling = placed.Filling,
+                        Breaks = placed.Breaks,
+                    });
+                }
+            }
         }
     }
 }

@@ -98,14 +98,4 @@ internal static class GroundDecisions
             form.Zones.Select(z => new Choice(z.Id, Say.Upper(z.Name))).ToArray()));
         return taken;
     }
-
-    public static Decision Fill(bool words) => Deciding.Make(
-        "stitch.fill",
-        Station.Stitches,
-        "What fills the shapes",
-        new Choice("none", "Nothing to fill"),
-        null,
-        [words ? "This hand is all lines: there is no shape to fill."
-            : "Its shapes are worked along their outlines, and nothing fills them."],
-        [words ? "Letters with weight, or a motif." : "A stitch that fills."]);
 }

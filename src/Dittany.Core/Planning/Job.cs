@@ -28,7 +28,18 @@ public sealed record WordingAsked(
     string? Motif = null,
     string? MotifPlace = null,
     int? MotifCount = null,
-    double? WidthMm = null);
+    double? WidthMm = null)
+{
+    /// <summary>What is wished for its areas, the later before the earlier.</summary>
+    public IReadOnlyList<PartAsked> ByPart { get; init; } = [];
+}
+
+/// <summary>
+/// What is wished for the parts of one role: of all copies, or of one. Null members are decided. A stitch may fill what is an area; a
+/// direction is in degrees clockwise from level.
+/// </summary>
+public sealed record PartAsked(string Role, int? Copy = null, string? Stitch = null, int? Strands = null, string? Colour = null,
+    double? DirectionDegrees = null);
 
 /// <summary>
 /// One motif as the maker asks for it; null members are decided. Width and height are the most the whole may take, its proportions kept.
@@ -53,7 +64,11 @@ public sealed record MotifAsked(
     double? WobblePercent = null,
     int? Seed = null,
     bool? Middle = null,
-    OwnDrawing? Drawing = null);
+    OwnDrawing? Drawing = null)
+{
+    /// <summary>What is wished for parts of it, the later before the earlier.</summary>
+    public IReadOnlyList<PartAsked> ByPart { get; init; } = [];
+}
 
 /// <summary>A drawing of her own: its name and its parts, in any unit, y down.</summary>
 public sealed record OwnDrawing(string Name, Figure Figure);

@@ -55,6 +55,33 @@ internal static class MotifCheck
         JobCheck.CheckRange($"{at}/seed", motif.Seed, 0, 1_000_000, "", faults);
         JobCheck.CheckColour($"{at}/colour", motif.Colour, true, faults);
         JobCheck.CheckCentre(motif.CentreMm, at, faults);
+        CheckByPart(motif.ByPart, at, faults);
+    }
+
+    /// <summary>Wishes for parts that one element may have.</summary>
+    private const int MostWishes = 200;
+
+    /// <summary>Wishes for parts: a role by its name, and a stitch that draws lines or fills areas.</summary>
+    public static void CheckByPart(IReadOnlyList<PartAsked> parts, string at, List<JobFault> faults)
+    {
+        if (parts.Count > MostWishes)
+        {
+            faults.Add(new($"{at}/parts", $"There are wishes for {parts.Count} parts, and {MostWishes} is the most.",
+                "Say it once for a role: it holds for all copies."));
+            return;
+        }
+
+        for (var i = 0; i < parts.Count; i++)
+        {
+            var here = $"{at}/parts/{i.ToString(System.Globalization.CultureInfo.InvariantCulture)}";
+            JobCheck.CheckText($"{here}/role", parts[i].Role, 40, faults);
+            CheckChoice($"{here}/stitch", parts[i].Stitch, Book.Lines.Select(s => s.Id).Concat(Book.Fills.Select(f => f.Info.Id)),
+                "stitch that draws lines or fills areas", faults);
+            JobCheck.CheckRange($"{here}/copy", parts[i].Copy, 0, Arranging.MostCopies, string.Empty, faults);
+            JobCheck.CheckStrands($"{here}/strands", parts[i].Strands, faults);
+            JobCheck.CheckColour($"{here}/colour", parts[i].Colour, true, faults);
+            JobCheck.CheckRange($"{here}/directionDegrees", parts[i].DirectionDegrees, -360, 360, "degrees", faults);
+        }
     }
 
     /// <summary>

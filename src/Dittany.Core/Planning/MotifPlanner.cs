@@ -1,5 +1,6 @@
 using System.Globalization;
 using Dittany.Core.Geometry;
+using Dittany.Core.Items;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Motifs;
@@ -91,8 +92,13 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var placed = unit.Map(p => anchor + (p * high));
         var schools = workshop.StitchSchoolsWith(null, null);
         var design = DesignOf.Figure(asked.Id, placed.Parts);
+        var areas = design.Shapes.Any(s => s.Area is not null);
+        var filling = new FillingRoom(Id("stitch.fill"), areas ? overrules.For(Id("stitch.fill")) : null, asked.ByPart,
+            FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn), facts.Knit, asked.Seed ?? 0,
+            n => StitchSpec.For(new Pair(Book.Plainest, n), schools));
         var parts = DrawingStitching.Stitch(design, pair, p => StitchSpec.For(p, schools, ground.Worn.MostBehindMm), colours, 0,
-            facts.Knit, byRole: asked.Stitch is null, ground.Budget);
+            facts.Knit, byRole: asked.Stitch is null, ground.Budget, filling);
+        decisions.Add(filling.Told(areas, words: false));
         var concerns = Concerns(asked, name, unit, placed, parts, high, pair, largest).ToList();
         var box = parts.Count == 0 ? new Box(anchor.X, anchor.Y, 0, 0) : PlannedBox.Of(parts);
         var overflow = PlannedBox.OutsideMm(parts, _field, anchor);

@@ -64,6 +64,12 @@ public sealed record Part(
     string Id = "",
     string Shape = "")
 {
+    /// <summary>What it comes to where it fills an area; its line is then the outer edge.</summary>
+    public Stitches.InAreas.Filling? Filling { get; init; }
+
+    /// <summary>Stitches that a thread begins with anew within it, because the way to them is too long.</summary>
+    public IReadOnlyList<int> Breaks { get; init; } = [];
+
     public int Strands => Thread.Ply;
 
     public string Colour => Thread.Colour;
@@ -126,7 +132,7 @@ public sealed record Plan(
     IReadOnlyList<Caution> Cautions)
 {
     /// <summary>Version of the rules; it changes when the same job may come out otherwise.</summary>
-    public const string Rules = "9";
+    public const string Rules = "10";
 
     private const string NothingOut = "Nothing to take out: the line stays under the thread.";
 

@@ -90,7 +90,6 @@ public static class Planner
         // Words and stitches.
         var elements = ElementsOf(job, ground, workshop, overrules, decisions);
         TooMuchException.ThrowIfOver(elements.Sum(e => e.Parts.Sum(p => (long)p.Stitches.Count)));
-        decisions.Add(GroundDecisions.Fill(elements.Any(e => !e.IsMotif)));
 
         // Hooping, and what the thread is cut to.
         var called = CalledBy(elements);
@@ -287,7 +286,9 @@ public static class Planner
     {
         bool Hers(Habit habit) => decision.Id.Split(':')[0] == habit.ToldAt
             && workshop.Habits.TryGetValue(habit.Id, out var choice) && choice != habit.Default;
-        return decision.NotFollowed is null || Habits.All.Any(Hers) ? decision : decision with { NotFollowed = null };
+        var told = decision.Id.Split(':')[0];
+        return decision.NotFollowed is null || Habits.All.All(h => h.ToldAt != told) || Habits.All.Any(Hers)
+            ? decision : decision with { NotFollowed = null };
     }
 
     private static IEnumerable<Caution> At(Station station, IEnumerable<Caution> cautions) => cautions.Select(c => c with { At = station });

@@ -45,6 +45,8 @@ internal sealed partial class SaidBeside
 
     private string? Whom { get; set; }
 
+    public string? Fill { get; private set; }
+
     public bool Unsewn { get; private set; }
 
     public void Ask(string question) => _questions.Add(question);
@@ -57,6 +59,7 @@ internal sealed partial class SaidBeside
         CapHeightMm = CapHeightMm,
         For = Whom,
         Unsewn = Unsewn,
+        Fill = Fill,
         Questions = _questions.Count == 0 ? heard.Questions : [.. heard.Questions, .. _questions]
     };
 
@@ -131,6 +134,10 @@ internal sealed partial class SaidBeside
             if (Book.Lines.FirstOrDefault(s => s.Id == said || s.Id == $"{said}stitch" || s.Id == $"{said}-stitch") is { } drawn)
             {
                 Stitch = drawn.Id;
+            }
+            else if (Book.Fill(said) is { } fill)
+            {
+                Fill = fill.Info.Id;
             }
             else if (Book.NotYetDrawn.Contains(said, StringComparer.Ordinal))
             {

@@ -64,6 +64,11 @@ public static class StitchTelling
 
     private static Told Why(Part part, Stitch stitch)
     {
+        if (part.Filling is not null && Book.Fill(part.Stitch) is { } fill)
+        {
+            return $"It helps to fill the {(part.Role == "outline" ? "shape" : part.Role)} with {fill.Info.Name}.";
+        }
+
         var kind = Book.Find(part.Stitch)!;
         if (stitch.Shape == StitchShape.Knot)
         {

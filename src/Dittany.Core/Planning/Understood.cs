@@ -35,14 +35,30 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
     /// <summary>Whom it is for, and from whom, as said.</summary>
     public string? For { get; init; }
 
+    /// <summary>What areas are to be filled with, as said.</summary>
+    public string? Fill { get; init; }
+
     /// <summary>Whether it was said that the item is not sewn together yet.</summary>
     public bool Unsewn { get; init; }
 
     public IReadOnlyList<string> Questions { get; init; } = [];
 
     /// <summary>What was said of a form that only an overrule states; null where nothing was.</summary>
-    public IReadOnlyDictionary<string, string>? OverrulesFor(Form? form) => Unsewn && form is { ByPattern: true }
-        ? new Dictionary<string, string>(StringComparer.Ordinal) { ["item.sewn"] = "not-sewn" } : null;
+    public IReadOnlyDictionary<string, string>? OverrulesFor(Form? form)
+    {
+        var said = new Dictionary<string, string>(StringComparer.Ordinal);
+        if (Unsewn && form is { ByPattern: true })
+        {
+            said["item.sewn"] = "not-sewn";
+        }
+
+        if (Fill is { } fill)
+        {
+            said["stitch.fill"] = fill;
+        }
+
+        return said.Count == 0 ? null : said;
+    }
 
     /// <summary>The words as they were said to be stitched, with a motif beside them or without.</summary>
     public WordingAsked Wording(string words, string? motif) =>
@@ -68,6 +84,7 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
     {
         Zone is { } zone && form?.Id == Form ? form?.Zones.FirstOrDefault(z => z.Id == zone).Name : null,
         Stitch is { } stitch ? Book.Find(stitch)!.Name : null,
+        Fill is { } fill ? $"filled with {Book.Fill(fill)!.Info.Name}" : null,
         Thread is { } thread ? $"in {Palette.NameOf(thread)}" : null,
         WidthMm is { } wide ? $"{Tape.Length(wide, units)} wide" : null,
         CapHeightMm is { } high ? $"{Tape.Length(high, units)} high" : null,

@@ -69,11 +69,16 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         var colours = MotifColours.Of(answer.Setting.Ornaments, colour, chosen, ground.Cloth);
         TellGreen(Id("thread.colour"), colours, decisions);
         var inOthers = new Dictionary<IAlphabet, LetteringAnswer>();
+        var areas = alphabet.Kind == AlphabetKind.Weighted;
+        var filling = new FillingRoom(Id("stitch.fill"), areas ? overrules.For(Id("stitch.fill")) : null, asked.ByPart,
+            FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn), _facts.Knit, 0,
+            n => StitchSpec.For(new Pair(Book.Plainest, n), schools));
         (answer, var (parts, concerns, design)) = SupplestOf(question, answer, a =>
-            Stitched(asked.Id, question, a, schools, colours, place, AsJob));
+            Stitched(asked.Id, question, a, schools, colours, place, AsJob, filling));
         TellWidths(Id("words.alphabet"), alphabet, answer, decisions);
         WordingDecisions.Tell(Id, question, answer, rows, ways.Select(w => w.Rows).ToArray(), stated, schools =>
             SpecFor(answer.Pair, schools), workshop, decisions);
+        decisions.Add(filling.Told(areas, words: true));
 
         var overflow = Math.Max(answer.OverflowMm, PlannedBox.OutsideMm(parts, _field, place.AnchorMm));
         concerns.AddRange(FitConcerns(question, overflow, ways, rows, AsJob));
@@ -288,6 +293,22 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         return (answer, stitched);
     }
 
+    /// <summary>A letter that is filled, as one part; none where nothing of it can be stitched.</summary>
+    private IEnumerable<Part> FilledLetter(Shape shape, ShapeWay way, Thread thread, FillingRoom filling)
+    {
+        var used = way.Strands is { } n ? new Thread(thread.Family, n, thread.Colour) : thread;
+        return way.Fill!.Sew(shape, filling.By(used.Ply, way.DirectionRadians, ground.Budget)) is not { } placed ? [] :
+        [
+            new Part("letter", shape.Letter, shape.LetterIndex, way.Fill.Info.Id, way.Colour is { } hers
+                ? new Thread(used.Family, used.Ply, hers) : used, placed.WidthMm, placed.LineMm, true, placed.Stitches, Id: shape.Id,
+                Shape: shape.Id)
+            {
+                Filling = placed.Filling,
+                Breaks = placed.Breaks,
+            },
+        ];
+    }
+
     /// <summary>How wide the strokes of an outline come out is known only once the height is.</summary>
     private void TellWidths(string id, IAlphabet alphabet, LetteringAnswer answer, List<Decision> decisions)
     {
@@ -352,7 +373,8 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
     private StitchSpec SpecFor(Pair pair, StitchSchools schools) => StitchSpec.For(pair, schools, ground.Worn.MostBehindMm);
 
     private (List<Part> Parts, List<Concern> Concerns, Design Design) Stitched(string element, LetteringQuestion q, LetteringAnswer a,
-        StitchSchools schools, MotifColours colours, Place place, Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob)
+        StitchSchools schools, MotifColours colours, Place place, Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob,
+        FillingRoom filling)
     {
         var spec = SpecFor(a.Pair, schools);
         var parts = new List<Part>();
@@ -376,12 +398,15 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             shapes.AddRange(design.Shapes);
             var lines = design.Visible().Shapes.SelectMany(s => s.Strokes.Select(stroke => (Shape: s, Stroke: stroke))).ToArray();
             var strokes = lines.Select(l => l.Stroke).ToArray();
-            var stitched = LetterStitching.Stitch(strokes, spec, a.CapMm, ground.Budget);
+            var ways = lines.Select(l => filling.WayOf(l.Shape, spec.Pair.Strands)).ToArray();
+            var stitched = LetterStitching.Stitch(strokes, _ => spec, a.CapMm, null, ground.Budget,
+                i => ways[i].Fill is null or { EdgeToo: true });
             if (stitched.Lines.Any(l => l.Dot && _field.For(l.WidthMm).OutsideBy(l.LineMm[0]) > 0))
             {
                 // A knot is wider than the line: where it would reach out of the field the dot is a straight.
-                stitched = LetterStitching.Stitch(strokes, spec with { Schools = spec.Schools with { Dots = DotSchool.Straight } },
-                    a.CapMm, ground.Budget);
+                var straight = spec with { Schools = spec.Schools with { Dots = DotSchool.Straight } };
+                stitched = LetterStitching.Stitch(strokes, _ => straight, a.CapMm, null, ground.Budget,
+                    i => ways[i].Fill is null or { EdgeToo: true });
             }
 
             parts.AddRange(stitched.Lines.Select(line => new Part(
@@ -389,6 +414,8 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
                     line.Stitches, line.Dot ? 0 : spec.WishedMm,
                 Id: string.Create(CultureInfo.InvariantCulture, $"{element}/letter-{number}/stroke-{line.Source}"),
                     Shape: lines[line.Source].Shape.Id)));
+            parts.AddRange(lines.Select((l, i) => (l.Shape, Way: ways[i])).Where(l => l.Way.Fill is not null).DistinctBy(l => l.Shape.Id,
+                StringComparer.Ordinal).SelectMany(l => FilledLetter(l.Shape, l.Way, thread, filling)));
             if (stitched.DroppedMm.Count > 0 && concerns.All(c => c.What != "dropped" || c.Letter != letter.Letter))
             {
                 var longest = stitched.DroppedMm.Max();

@@ -123,7 +123,8 @@ internal static class Working
         var rule = FloatRules.For(new FloatFacts(ground.Cloth, ground.Worn, ground.Form.Use, ground.Form.Name, shows,
             workshop.Habit("carry"), workshop.Habit("jumps"), called.One,
             ground.Zone.BackSeen && !ground.Cloth.Lined));
-        var pieces = order.SelectMany(i => letters[i].Parts.SelectMany((part, n) => hoopOf.Stretches(i, n, part.Stitches.Count).Select(s =>
+        var pieces = order.SelectMany(i => letters[i].Parts.SelectMany((part, n) =>
+            Split(hoopOf.Stretches(i, n, part.Stitches.Count), part.Breaks).Select(s =>
             new Piece(letters[i].Element.Id, letters[i].Indices[n], i, part.Thread.Id, s.Hoop, part.Stitches.Slice(s.First, s.Count),
                 Book.Find(part.Stitch)!.Reverses, s.First))));
         var routed = Routing.Order(pieces.ToArray(), new RouteRules(rule.StraightUpToMm, rule.LetterEndsThread, cutting.RunMm,
@@ -166,6 +167,14 @@ internal static class Working
             ? id == "last-letter-first" ? "The last letter first" : "Letter by letter, as they are written"
             : id == "last-letter-first" ? "The last part first" : "Part by part, what lies under before what lies over it");
     }
+
+    /// <summary>Stretches of a part, parted once more where a thread begins anew within it.</summary>
+    private static IEnumerable<(int First, int Count, int Hoop)> Split(IEnumerable<(int First, int Count, int Hoop)> stretches,
+        IReadOnlyList<int> breaks) => stretches.SelectMany(s =>
+    {
+        int[] at = [s.First, .. breaks.Where(b => b > s.First && b < s.First + s.Count), s.First + s.Count];
+        return at.Zip(at.Skip(1), (from, to) => (from, to - from, s.Hoop));
+    });
 
     /// <summary>Elements with each line's stitches as the route works them: turned where a line is run backwards or out and back.</summary>
     public static IReadOnlyList<PlannedElement> AsWorked(IReadOnlyList<PlannedElement> elements, Routed routed)

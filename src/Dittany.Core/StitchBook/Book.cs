@@ -2,6 +2,7 @@ using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
 using Dittany.Core.Stitches;
 using Dittany.Core.Stitches.AtPoints;
+using Dittany.Core.Stitches.InAreas;
 using Dittany.Core.Stitches.OnLines;
 using Thread = Dittany.Core.Materials.Thread;
 
@@ -21,6 +22,24 @@ public static class Book
     /// <summary>What small and clear letters are written with, where nothing else suits.</summary>
     public static IStitch Plainest { get; } = new Backstitch();
 
+    /// <summary>Stitches that fill areas, by what they are good for: narrow shapes first, wide ones after.</summary>
+    public static IReadOnlyList<AreaStitch> Fills { get; } =
+    [
+        new SatinStitch(),
+        new FishboneStitch(),
+        new FlyStitch(),
+        new DetachedChain(),
+        new LongAndShortStitch(),
+        new BrickStitch(),
+        new DirectionalStraightStitch(),
+        new ChainRows(),
+        new SeedStitch(),
+        new PackedKnots(),
+        new LaidLattice(),
+    ];
+
+    public static AreaStitch? Fill(string id) => Fills.FirstOrDefault(s => string.Equals(s.Info.Id, id, StringComparison.Ordinal));
+
     public static IReadOnlyList<IStitch> All { get; } =
     [
         Plainest,
@@ -31,6 +50,7 @@ public static class Book
         new ChainStitch(),
         new RunningStitch(),
         Dots.Knot,
+        .. Fills.Where(f => f.Info.Id != Dots.Knot.Id),
     ];
 
     /// <summary>Stitches that write lines.</summary>

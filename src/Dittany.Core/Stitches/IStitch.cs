@@ -111,4 +111,14 @@ public interface IStitch
 /// By what a shape is sewn: lengths and habits, what is taken off its ends (mm) so that it butts against its neighbours, and the budget of
 /// work.
 /// </summary>
-public sealed record SewingBy(StitchSpec Spec, double TrimStartMm = 0, double TrimEndMm = 0, Measures.Budget? Budget = null);
+public sealed record SewingBy(StitchSpec Spec, double TrimStartMm = 0, double TrimEndMm = 0, Measures.Budget? Budget = null)
+{
+    /// <summary>The longest thread that may lie free on the face, mm.</summary>
+    public double MostFreeMm { get; init; } = 12;
+
+    /// <summary>The direction stitches of an area lie in, radians; null leaves it to the stitch.</summary>
+    public double? DirectionRadians { get; init; }
+
+    /// <summary>What uneven lengths and places come from.</summary>
+    public int Seed { get; init; }
+}

@@ -13,6 +13,12 @@ public sealed record Placed(
     IReadOnlyList<Pt> LineMm, bool Closed, Sewn Stitches, double OffMm, IStitch Stitch, double WidthMm,
         bool Dot = false, int Source = 0)
 {
+    /// <summary>What it comes to where it fills an area; null for a line or a point.</summary>
+    public InAreas.Filling? Filling { get; init; }
+
+    /// <summary>Stitches a thread begins with anew, because the way to them is too long.</summary>
+    public IReadOnlyList<int> Breaks { get; init; } = [];
+
     /// <summary>Whether it leaves them so far that it is seen: by half its own width and more.</summary>
     public bool Off => OffMm >= Tolerance.Seen(WidthMm);
 }

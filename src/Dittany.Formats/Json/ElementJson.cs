@@ -11,11 +11,11 @@ internal static class ElementJson
     private static readonly string[] OfWords = ["text", "alphabet", "capHeightMm", "rows", "radiusMm", "reading", "motifPlace",
         "motifCount"];
 
-    private static readonly string[] OfMotifs = ["heightMm", "count", "parts", "leanDegrees", "mirrored", "wobblePercent", "seed",
+    private static readonly string[] OfMotifs = ["heightMm", "count", "partCount", "leanDegrees", "mirrored", "wobblePercent", "seed",
         "middle", "drawing"];
 
     private static readonly string[] OfBoth = ["id", "kind", "widthMm", "stitch", "strands", "colour", "arrangement", "centreMm", "motif",
-        "turnDegrees"];
+        "turnDegrees", "parts"];
 
     private static readonly Dictionary<string, FigureKind> Kinds = new(StringComparer.Ordinal)
     {
@@ -87,6 +87,7 @@ internal static class ElementJson
             JobJson.Text(w, "motifPlace", e.MotifPlace);
             JobJson.Number(w, "motifCount", e.MotifCount);
             JobJson.Number(w, "widthMm", e.WidthMm);
+            ByPart(w, e.ByPart);
             w.WriteEndObject();
         }
 
@@ -105,7 +106,8 @@ internal static class ElementJson
             JobJson.Text(w, "stitch", m.Stitch);
             JobJson.Number(w, "strands", m.Strands);
             JobJson.Text(w, "colour", m.Colour);
-            JobJson.Number(w, "parts", m.Parts);
+            JobJson.Number(w, m.ByPart.Count > 0 ? "partCount" : "parts", m.Parts);
+            ByPart(w, m.ByPart);
             JobJson.Number(w, "leanDegrees", m.LeanDegrees);
             JobJson.Flag(w, "mirrored", m.Mirrored);
             JobJson.Number(w, "wobblePercent", m.WobblePercent);
@@ -140,11 +142,15 @@ internal static class ElementJson
         faults.Text(members, "motif", at),
         faults.Text(members, "motifPlace", at),
         faults.Whole(members, "motifCount", at),
-        faults.Number(members, "widthMm", at));
+        faults.Number(members, "widthMm", at))
+        {
+            ByPart = ByPart(members, at, faults) ?? [],
+        };
 
     private static MotifAsked Motif(Dictionary<string, JsonElement> members, string id, string at, JsonFaults faults)
     {
         var drawing = members.TryGetValue("drawing", out var own) ? Drawing(own, $"{at}/drawing", faults) : null;
+        var many = members.TryGetValue("parts", out var parts) && parts.ValueKind == JsonValueKind.Array;
         return new MotifAsked(
             id,
             faults.Text(members, "motif", at, required: drawing is null) ?? "own",
@@ -157,13 +163,60 @@ internal static class ElementJson
             faults.Text(members, "stitch", at),
             faults.Whole(members, "strands", at),
             faults.Text(members, "colour", at)?.ToLowerInvariant(),
-            faults.Whole(members, "parts", at),
+            faults.Whole(members, many ? "partCount" : "parts", at) ?? faults.Whole(members, "partCount", at),
             faults.Number(members, "leanDegrees", at),
             faults.Flag(members, "mirrored", at),
             faults.Number(members, "wobblePercent", at),
             faults.Whole(members, "seed", at),
             faults.Flag(members, "middle", at),
-            drawing);
+            drawing)
+        {
+            ByPart = many ? ByPart(members, at, faults) ?? [] : [],
+        };
+    }
+
+    private static void ByPart(Utf8JsonWriter w, IReadOnlyList<PartAsked> parts)
+    {
+        if (parts.Count == 0)
+        {
+            return;
+        }
+
+        w.WriteStartArray("parts");
+        foreach (var part in parts)
+        {
+            w.WriteStartObject();
+            w.WriteString("role", part.Role);
+            JobJson.Number(w, "copy", part.Copy);
+            JobJson.Text(w, "stitch", part.Stitch);
+            JobJson.Number(w, "strands", part.Strands);
+            JobJson.Text(w, "colour", part.Colour);
+            JobJson.Number(w, "directionDegrees", part.DirectionDegrees);
+            w.WriteEndObject();
+        }
+
+        w.WriteEndArray();
+    }
+
+    /// <summary>What is wished for single parts; null where nothing is.</summary>
+    private static List<PartAsked>? ByPart(Dictionary<string, JsonElement> members, string at, JsonFaults faults)
+    {
+        if (faults.Items(members, "parts", at) is not { } items)
+        {
+            return null;
+        }
+
+        var parts = new List<PartAsked>();
+        for (var i = 0; i < items.Count; i++)
+        {
+            var here = $"{at}/parts/{i.ToString(CultureInfo.InvariantCulture)}";
+            var part = faults.Members(items[i], here, "role", "copy", "stitch", "strands", "colour", "directionDegrees");
+            parts.Add(new PartAsked(faults.Text(part, "role", here, required: true) ?? "?", faults.Whole(part, "copy", here),
+                faults.Text(part, "stitch", here), faults.Whole(part, "strands", here),
+                faults.Text(part, "colour", here)?.ToLowerInvariant(), faults.Number(part, "directionDegrees", here)));
+        }
+
+        return parts;
     }
 
     private static void Centre(Utf8JsonWriter w, Pt? centre)

@@ -123,7 +123,30 @@ internal static class PlannedElementJson
         w.WriteString("colour", part.Colour);
         WriteThread(w, part.Thread);
         Mm(w, "lineWidthMm", part.LineWidthMm);
-        Points(w, "lineMm", part.LineMm);
+        if (part.Filling is { } filling)
+        {
+            w.WriteStartArray("shapeMm");
+            foreach (var ring in filling.RingsMm)
+            {
+                w.WriteStartArray();
+                foreach (var p in ring)
+                {
+                    Point(w, p);
+                }
+
+                w.WriteEndArray();
+            }
+
+            w.WriteEndArray();
+            Mm(w, "areaMm2", filling.AreaMm2);
+            Mm(w, "coverage", filling.Coverage);
+            JobJson.Number(w, "directionDegrees", filling.DirectionDegrees);
+        }
+        else
+        {
+            Points(w, "lineMm", part.LineMm);
+        }
+
         w.WriteBoolean("closed", part.Closed);
         w.WriteStartArray("stitches");
         foreach (var stitch in part.Stitches)

@@ -108,7 +108,14 @@ public static class SchemaJson
         ("turnDegrees", Number(-90, 90)),
         ("motif", Enum(MotifLibrary.Ids)),
         ("motifPlace", Enum(["before", "after", "above", "below", "between", "dot", "around"])),
-        ("motifCount", Whole(1, 80)));
+        ("motifCount", Whole(1, 80)),
+        ("parts", ByPartSchema()));
+
+    /// <summary>What is wished for the parts of one role.</summary>
+    private static JsonObject ByPartSchema() => List(Closed(["role"], ("role", Text()), ("copy", Whole(0, Arranging.MostCopies)),
+        ("stitch", Enum(Book.Lines.Select(s => s.Id).Concat(Book.Fills.Select(s => s.Info.Id)))),
+        ("strands", new JsonObject { ["enum"] = new JsonArray(Bundle.Plies.Select(p => (JsonNode)p).ToArray()) }), ("colour", Text()),
+        ("directionDegrees", Number(-360, 360))));
 
     private static JsonObject MotifSchema() => Closed(
         ["kind"],
@@ -124,7 +131,8 @@ public static class SchemaJson
         ("stitch", Enum(Book.Lines.Select(s => s.Id))),
         ("strands", new JsonObject { ["enum"] = new JsonArray(Bundle.Plies.Select(p => (JsonNode)p).ToArray()) }),
         ("colour", Text()),
-        ("parts", Whole(1, 80)),
+        ("parts", new JsonObject { ["oneOf"] = new JsonArray(Whole(1, 80), ByPartSchema()) }),
+        ("partCount", Whole(1, 80)),
         ("leanDegrees", Number(-45, 45)),
         ("mirrored", Flag()),
         ("wobblePercent", Number(0, 100 * Motif.MostWobble)),
@@ -203,7 +211,7 @@ public static class SchemaJson
                 ("legibility", Open(("reads", Flag()))),
                 ("concerns", List(Open(("what", Enum(["overflows", "closes-up", "touches", "too-heavy", "turning", "does-not-show",
                     "dropped"])), ("remedies", List(new JsonObject { ["type"] = "object" }))))),
-                ("parts", List(Open(
+                ("parts", List(OpenBut(["lineMm"],
                     ("role", Text()), ("shape", Text()), ("stitch", Text()), ("strands", Plain()), ("colour", Colour()),
                         ("lineWidthMm", Plain()), ("lineMm", List(Point())), ("closed", Flag()),
                     ("stitches", List(Open(("fromMm", Point()), ("toMm", Point()),

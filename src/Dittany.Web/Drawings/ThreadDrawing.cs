@@ -25,9 +25,12 @@ internal static class ThreadDrawing
             var all = group.SelectMany(p => p.Stitches).ToArray();
             Layer(svg, all.Where(s => s.Shape is not (StitchShape.Whip or StitchShape.Knot)), thread, width, px, name);
             Layer(svg, all.Where(s => s.Shape == StitchShape.Whip), thread, width, px, name);
-            foreach (var knot in group.Where(p => p.Stitches.Any(s => s.Shape == StitchShape.Knot)))
+            foreach (var part in group)
             {
-                Knot(svg, knot.Stitches[0].FromMm, knot.LineWidthMm / 2, thread, width, px);
+                foreach (var knot in part.Stitches.Where(s => s.Shape == StitchShape.Knot))
+                {
+                    Knot(svg, knot.FromMm, part.LineWidthMm / 2, thread, width, px);
+                }
             }
         }
     }

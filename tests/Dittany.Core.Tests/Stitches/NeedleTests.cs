@@ -135,7 +135,8 @@ public class NeedleTests
         foreach (var stitch in Book.All)
         {
             Assert.Equal(Book.Lines.Contains(stitch), stitch.Takes(line, cotton).Fits);
-            Assert.NotEqual(Book.Lines.Contains(stitch), stitch.Takes(dot, cotton).Fits);
+            Assert.Single(new[] { line, dot, area }, s => stitch.Takes(s, cotton).Fits);
+            Assert.Equal(Book.Fills.Contains(stitch), stitch.Takes(area, cotton).Fits);
             Assert.All(new[] { dot, area }.Select(s => stitch.Takes(s, cotton)).Where(j => !j.Fits), j =>
                 Assert.False(string.IsNullOrEmpty(j.Why) || string.IsNullOrEmpty(j.Cure)));
         }

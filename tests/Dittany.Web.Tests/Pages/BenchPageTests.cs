@@ -288,6 +288,32 @@ public sealed class BenchPageTests : IDisposable
             ".trouble")!.TextContent, StringComparison.Ordinal);
     }
 
+    /// <summary>A part is filled in its own stitch, without scripts; what will not do says so; then it is the plan’s again.</summary>
+    [Fact]
+    public async Task Parts_are_filled_one_by_one()
+    {
+        var made = await PostForm(_browser, "/new", "/new", ("Motif", "heart"), ("Form", "hoop-picture"), ("Colour", ""));
+        var path = made.Headers.Location!.ToString();
+        var page = await Read(path);
+        Assert.Contains("backstitch", page.QuerySelector("#slip-parts")!.TextContent, StringComparison.Ordinal);
+        var element = page.QuerySelector("#slip-parts input[name='element']")!.GetAttribute("value")!;
+        Task<HttpResponseMessage> Wish(int from, string stitch, string strands, string colour) => PostForm(_browser, path,
+            $"{path}?handler=Part", ("from", $"{from}"), ("element", element), ("role", "outline"), ("stitch", stitch),
+            ("strands", strands), ("colour", colour));
+        Assert.Equal(HttpStatusCode.Redirect, (await Wish(1, "brick", "3", "")).StatusCode);
+        var part = (await Read(path)).QuerySelector("#slip-parts")!;
+        Assert.Contains("brick stitch, 3 strands", part.TextContent, StringComparison.Ordinal);
+        Assert.Contains("under thread", part.TextContent, StringComparison.Ordinal);
+        Assert.Contains("your wish", part.TextContent, StringComparison.Ordinal);
+        await Wish(2, "detached-chain", "", "");
+        page = await Read(path);
+        Assert.Contains("your wish, is not followed", page.QuerySelector("#slip-stitch-fill .not-followed")!.TextContent,
+            StringComparison.Ordinal);
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await Wish(3, "knitting", "", "")).StatusCode);
+        await Wish(3, "", "", "");
+        Assert.DoesNotContain("your wish", (await Read(path)).QuerySelector("#slip-parts")!.TextContent, StringComparison.Ordinal);
+    }
+
     private async Task<string> Make(string words)
     {
         var answer = await PostForm(_browser, "/new", "/new", ("Words", words), ("Form", "tea-towel"), ("Colour", ""));

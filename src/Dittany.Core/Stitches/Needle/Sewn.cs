@@ -122,6 +122,32 @@ public sealed class Sewn : IReadOnlyList<Stitch>
 
         public double BundleMm => Bundle.WidthMm(strands);
 
+        private readonly List<int> _breaks = [];
+
+        /// <summary>The stitches that a thread begins with anew, because the way to them is too long; never the first.</summary>
+        public IReadOnlyList<int> Breaks => [.. _breaks.Where(b => b < _ends.Count)];
+
+        /// <summary>Where the needle went down last; null before the first stitch.</summary>
+        public Pt? Last => _moves.Count == 0 ? null : _moves[^1].At;
+
+        /// <summary>The thread ends here, and the next stitch is begun anew.</summary>
+        public void Break()
+        {
+            if (_ends.Count > 0 && (_breaks.Count == 0 || _breaks[^1] != _ends.Count))
+            {
+                _breaks.Add(_ends.Count);
+            }
+        }
+
+        /// <summary>The thread ends here where the next stitch comes up further off than this, mm.</summary>
+        public void BreakBefore(Pt next, double mostMm)
+        {
+            if (Last is { } last && last.To(next) > mostMm)
+            {
+                Break();
+            }
+        }
+
         /// <summary>One stitch by its moves, in order.</summary>
         public void Stitch(params ReadOnlySpan<Move> moves)
         {

@@ -137,7 +137,11 @@ public readonly record struct Stitch
     }
 
     /// <summary>Where thread lies on the front when that is not straight: round the loop. Null for the straight way.</summary>
-    public IReadOnlyList<Pt>? PathMm => Held is { } tip ? Link(FromMm, tip, Of.BundleMm) : null;
+    public IReadOnlyList<Pt>? PathMm => Held is not { } tip ? null
+        : FromMm.To(DownMm) > OpenFrom * Of.BundleMm ? [FromMm, tip, DownMm] : Link(FromMm, tip, Of.BundleMm);
+
+    /// <summary>A loop whose ends stand further apart than so many threads is open: a V, not a link.</summary>
+    private const double OpenFrom = 1.5;
 
     /// <summary>Seconds it takes a skilled hand, the cloth in a hoop.</summary>
     public double Seconds => Pace.Seconds(this);

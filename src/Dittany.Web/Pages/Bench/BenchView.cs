@@ -97,6 +97,9 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
 
     public PlannedElement Words => Plan.Elements[0];
 
+    /// <summary>Parts of motifs, and of letters with areas, by what they are.</summary>
+    public IReadOnlyList<PartTold> Parts { get; } = PartTelling.Of(Planned.Plan, Planned.Piece.Job);
+
     /// <summary>Facts of the cloth, each with what it steers.</summary>
     public IReadOnlyList<FactTold> Facts => FactTelling.Of(Plan, Piece.Job).Select(f => f with { Now = f.Now.In(Units) }).ToArray();
 

@@ -78,6 +78,18 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         return await Answer(id, changed, workshop, typed, cancel, at);
     }
 
+    /// <summary>Settles the parts of one role of an element: stitch, strands and colour; what is left open is the plan's again.</summary>
+    public async Task<IActionResult> OnPostPart(int id, int from, string element, string role, string? stitch, int? strands, string? colour,
+        CancellationToken cancel)
+    {
+        var workshop = await workshops.Current(cancel);
+        static string? Given(string? value) => string.IsNullOrWhiteSpace(value) ? null : value.Trim();
+        var wish = new PartAsked(role ?? string.Empty, null, Given(stitch), strands, Given(colour));
+        var changed = await pieces.Change(id, from, new Change("parts", null, $"Changed the {role}", job =>
+            PartTelling.Wished(job, element ?? string.Empty, wish)), workshop, cancel: cancel);
+        return await Answer(id, changed, workshop, null, cancel, "slip-parts");
+    }
+
     /// <summary>
     /// Moves the words by millimetres from where they stand now; what comes within half a millimetre of one of the item's own lines lies on
     /// it.

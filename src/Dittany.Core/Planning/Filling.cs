@@ -1,0 +1,138 @@
+using Dittany.Core.Designs;
+using Dittany.Core.Materials;
+using Dittany.Core.Measures;
+using Dittany.Core.StitchBook;
+using Dittany.Core.Stitches;
+using Dittany.Core.Stitches.InAreas;
+using Dittany.Core.Telling;
+
+namespace Dittany.Core.Planning;
+
+/// <summary>How one shape is made: a fill, or null for its lines; the stitch of those where one is wished; strands, direction.</summary>
+internal sealed record ShapeWay(AreaStitch? Fill, IStitch? Line, int? Strands, string? Colour, double? DirectionRadians);
+
+/// <summary>
+/// Settles what areas of an element are filled with: by her wish for a part, by her wish for the whole, else they are worked along their
+/// edges. What is too thin or too wide for a wished fill is worked along its edge, and that is said.
+/// </summary>
+internal sealed class FillingRoom(string decisionId, string? wished, IReadOnlyList<PartAsked> byPart, double mostFreeMm, string whyFree,
+    bool knit, int seed, Func<int, StitchSpec> specFor)
+{
+    /// <summary>Nothing is filled.</summary>
+    public const string None = "none";
+
+    /// <summary>Each part is filled with what suits it.</summary>
+    public const string ByPart = "by-part";
+
+    private readonly List<(string Role, string Name)> _filled = [];
+    private readonly List<Told> _because = [];
+    private readonly HashSet<PartAsked> _heard = [];
+    private readonly List<Told> _notFollowed = [];
+
+    /// <summary>What may be chosen for a whole element.</summary>
+    public static IReadOnlyList<Choice> Choices { get; } = [new(None, "Nothing is filled"), new(ByPart, "Each part in what suits it"),
+        .. Book.Fills.Select(f => new Choice(f.Info.Id, Say.Upper(f.Info.Name)))];
+
+    /// <summary>How this shape is made with so many strands.</summary>
+    public ShapeWay WayOf(Shape shape, int strands)
+    {
+        var hers = byPart.LastOrDefault(p => p.Role == shape.Role && (p.Copy is null || p.Copy == shape.Copy));
+        foreach (var heard in byPart.Where(p => p.Role == shape.Role && (p.Copy is null || p.Copy == shape.Copy)))
+        {
+            _heard.Add(heard);
+        }
+
+        var direction = hers?.DirectionDegrees is { } degrees ? degrees * Math.PI / 180 : (double?)null;
+        var line = hers?.Stitch is { } id && Book.Fill(id) is null ? Book.Find(id) : null;
+        if (shape.Area is not { } area || line is not null)
+        {
+            return new ShapeWay(null, line, hers?.Strands, hers?.Colour, direction);
+        }
+
+        var fill = hers?.Stitch ?? (wished is { } whole && Known(whole) is not null ? whole : None);
+        return new ShapeWay(fill == None ? null : Chosen(fill, shape, area, By(hers?.Strands ?? strands, direction)), null, hers?.Strands,
+            hers?.Colour, direction);
+    }
+
+    /// <summary>By what a shape is sewn with so many strands.</summary>
+    public SewingBy By(int strands, double? directionRadians, Budget? budget = null) => new(specFor(strands), Budget: budget)
+    {
+        MostFreeMm = mostFreeMm,
+        DirectionRadians = directionRadians,
+        Seed = seed,
+    };
+
+    /// <summary>The decision that tells of it; <paramref name="areas"/>: whether there is anything to fill at all.</summary>
+    public Decision Told(bool areas, bool words)
+    {
+        if (wished is not null && Known(wished) is null)
+        {
+            _notFollowed.Add($"{Say.Upper(wished.Replace('-', ' '))} cannot be drawn yet: the shapes are worked along their outlines.");
+        }
+
+        foreach (var idle in words && !areas ? byPart : byPart.Where(p => !_heard.Contains(p)))
+        {
+            _notFollowed.Add(words && !areas
+                ? (Told)$"Your wish for the {idle.Role} is not followed: wishes for parts hold for letters with weight, which are areas."
+                : (Told)$"Your wish for the {idle.Role}{(idle.Copy is { } n ? $" of copy {n + 1}" : string.Empty)} is not followed: there is "
+                    + $"none of that name in it.");
+        }
+
+        if (words && byPart.Any(p => p.Stitch is { } line && Book.Fill(line) is null))
+        {
+            _notFollowed.Add("A stitch for lines, your wish for a part, is not followed: letters take the stitch of their words.");
+        }
+
+        var hers = wished is null ? null : Known(wished);
+        var own = areas ? Choices[0] : new Choice(None, "Nothing to fill");
+        Told[] because = !areas ? [words ? "This hand is all lines: there is no shape to fill." : "It is all lines and points: there is no "
+                + "shape to fill."]
+            : _filled.Count == 0 ? ["Its shapes are worked along their outlines, and nothing fills them."]
+            : [.. _filled.GroupBy(f => f.Name, StringComparer.Ordinal).Select(g => (Told)$"{Say.Upper(Say.List(g.Select(f => Say.Many(f.Role)).Distinct(StringComparer.Ordinal).ToArray()))} in {g.Key}."),
+                .. _because.DistinctBy(b => b.ToString(), StringComparer.Ordinal),
+                $"Nothing longer than {Say.Length(mostFreeMm)} lies free on the face, for {whyFree}."];
+        return Deciding.Make(decisionId, Station.Stitches, "What fills the shapes", own, hers, because,
+            [areas ? "A fill for the whole, or a wish for one part." : words ? "Letters with weight, or a motif." : "Another motif."],
+            areas ? Choices : null) with
+        {
+            NotFollowed = _notFollowed.Count == 0 ? null : _notFollowed.DistinctBy(t => t.ToString(), StringComparer.Ordinal).ToArray(),
+            From = _filled.Count == 0 ? null : ["How far threads may lie free, by wear: from memory."],
+        };
+    }
+
+    private AreaStitch? Chosen(string id, Shape shape, Area area, SewingBy by)
+    {
+        if (id == ByPart)
+        {
+            var advice = FillBook.For(shape.Role, area, by, knit);
+            Note(shape, advice.Fill, advice.Fill is null ? $"The {Called(shape)} is worked along its edge: {advice.Because.Lower()}" : advice.Because);
+            return advice.Fill;
+        }
+
+        var fill = Book.Fill(id)!;
+        var fits = fill.Fills(area, by);
+        if (!fits.Fits)
+        {
+            _notFollowed.Add($"{Say.Upper(fill.Info.Name)} for the {Called(shape)}, your wish, is not followed: {Say.Lower(fits.Why!)} "
+                + $"{fits.Cure} So it is worked along its edge.");
+            return null;
+        }
+
+        Note(shape, fill, fill.Because);
+        return fill;
+    }
+
+    private void Note(Shape shape, AreaStitch? fill, Told because)
+    {
+        if (fill is not null)
+        {
+            _filled.Add((Called(shape), fill.Info.Name));
+        }
+
+        _because.Add(because);
+    }
+
+    private static string Called(Shape shape) => shape.Role == "outline" ? "shape" : shape.Role;
+
+    private static Choice? Known(string id) => Choices.FirstOrDefault(c => c.ChoiceId == id);
+}

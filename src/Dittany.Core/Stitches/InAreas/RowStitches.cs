@@ -1,0 +1,137 @@
+using Dittany.Core.Geometry;
+using Dittany.Core.Stitches.Needle;
+using Dittany.Core.Stitches.OnLines;
+
+namespace Dittany.Core.Stitches.InAreas;
+
+/// <summary>Rows of chain side by side, from the edge inward.</summary>
+public sealed class ChainRows : AreaStitch
+{
+    private static readonly IStitch Chain = new ChainStitch();
+
+    public override StitchInfo Info { get; } = new(
+        "chain-rows", "rows of chain stitch", StitchClass.Fill, 2.5, Chain.Info.UsualLengthMm, Chain.Info.Shortest,
+            StitchInfo.Caps(24, 24, 28, 32, 40), StitchInfo.Caps(30, 30, 34, 40, 48), [(double.PositiveInfinity, 2)],
+        "large areas, quick and firm in the wash", "small shapes: a row needs its width", StitchInfo.Memory);
+
+    public override string Because => "Rows of chain fill a large area quickly, and wear well.";
+
+    public override bool Directed => false;
+
+    protected override Judgement Fills(AreaGround ground, SewingBy by) => Rows(ground, by).Any() ? Judgement.Yes
+        : new Judgement(false, "There is no room for one row inside its edge.", "Take fewer strands, or satin stitch.");
+
+    protected override void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by)
+    {
+        var spec = StitchSpec.For(new Pair(Chain, by.Spec.Pair.Strands), by.Spec.Schools);
+        foreach (var ring in Rows(ground, by))
+        {
+            var line = new Stroke(ring.Select((p, i) => Curve.Line(p, ring[(i + 1) % ring.Count])).ToArray(), true);
+            if (Chain.Sew(new Designs.Shape(string.Empty, Line: line), new SewingBy(spec, Budget: by.Budget)) is not { } row)
+            {
+                continue;
+            }
+
+            sewing.BreakBefore(row.Stitches[0].FromMm, MostHopMm);
+            foreach (var stitch in row.Stitches)
+            {
+                sewing.Stitch(stitch.Moves());
+            }
+        }
+    }
+
+    private static IEnumerable<IReadOnlyList<Pt>> Rows(AreaGround ground, SewingBy by)
+    {
+        var wide = Chain.LineWidthMm(by.Spec.Pair.Strands);
+        for (var k = 0; k < MostRows; k++)
+        {
+            var inside = ground.Covers.OffsetCoarsely(-wide * (k + 0.5));
+            var rings = inside.Rings.Where(r => Polyline.Length([.. r, r[0]]) >= LeastRows * wide).ToArray();
+            if (rings.Length == 0)
+            {
+                yield break;
+            }
+
+            foreach (var ring in rings)
+            {
+                yield return Polyline.Simplified([.. ring, ring[0]], 0.02).SkipLast(1).ToArray();
+            }
+        }
+    }
+
+    private const int MostRows = 200;
+
+    /// <summary>A ring shorter than so many widths is a dot and no row.</summary>
+    private const double LeastRows = 4;
+}
+
+/// <summary>Long threads laid crosswise over the area, tied down at every crossing.</summary>
+public sealed class LaidLattice : AreaStitch
+{
+    /// <summary>Threads of a lattice lie so far apart, mm (from memory).</summary>
+    private const double MeshMm = 4;
+
+    /// <summary>A tie over a crossing is so long, in threads (from memory).</summary>
+    private const double TieThreads = 1.6;
+
+    public override StitchInfo Info { get; } = new(
+        "lattice", "laid lattice", StitchClass.Fill, 1, MeshMm, _ => MeshMm, StitchInfo.Caps(30, 30, 32, 36, 44),
+            StitchInfo.Caps(36, 36, 40, 44, 52), [(double.PositiveInfinity, 2)],
+        "wide areas, light and patterned", "narrow ones, in which no mesh is seen", StitchInfo.Memory);
+
+    public override string Because => "A lattice spans a wide area with little thread, and its pattern is seen.";
+
+    public override bool EdgeToo => true;
+
+    protected override double OwnDirection(AreaGround ground) => ground.Along + (Math.PI / 4);
+
+    protected override Judgement Fills(AreaGround ground, SewingBy by) => ground.WidthMm < 3 * MeshMm
+        ? new Judgement(false, "It is too narrow for the mesh of a lattice to be seen.", "Take satin stitch, or seeds.")
+        : MeshMm > by.MostFreeMm ? new Judgement(false, "Threads laid so far would catch.", "Take brick stitch.") : Judgement.Yes;
+
+    protected override void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by)
+    {
+        var radians = Direction(ground, by);
+        var (one, other) = (ground.Rungs(radians, MeshMm).Where(Long).ToArray(),
+            ground.Rungs(radians + (Math.PI / 2), MeshMm).Where(Long).ToArray());
+        foreach (var laid in new[] { one, other })
+        {
+            var up = true;
+            foreach (var rung in laid)
+            {
+                var (from, to) = up ? (rung.From, rung.To) : (rung.To, rung.From);
+                sewing.BreakBefore(from, 2 * MeshMm);
+                sewing.Straight(from.OnGrid(), to.OnGrid());
+                up = !up;
+            }
+        }
+
+        var half = new Pt(Math.Cos(radians + (Math.PI / 4)), Math.Sin(radians + (Math.PI / 4))) * (TieThreads * by.Spec.BundleMm / 2);
+        foreach (var rung in one)
+        {
+            // Hard by the edge a tie would reach over it, and the edge itself holds the threads there.
+            var crossings = other.Select(o => Crossing(rung, o)).OfType<Pt>().Where(p => ground.Covers.Holds(p - half)
+                && ground.Covers.Holds(p + half)).OrderBy(p => p.To(rung.From)).ToArray();
+            foreach (var at in rung.Row % 2 == 0 ? crossings : crossings.Reverse())
+            {
+                sewing.BreakBefore(at - half, 2 * MeshMm);
+                sewing.Straight((at - half).OnGrid(), (at + half).OnGrid());
+            }
+        }
+    }
+
+    private static bool Long(Rung rung) => rung.LengthMm >= MeshMm / 2;
+
+    private static Pt? Crossing(Rung a, Rung b)
+    {
+        var (p, q) = (a.To - a.From, b.To - b.From);
+        var cross = Pt.Cross(p, q);
+        if (Math.Abs(cross) < 1e-12)
+        {
+            return null;
+        }
+
+        var (s, t) = (Pt.Cross(b.From - a.From, q) / cross, Pt.Cross(b.From - a.From, p) / cross);
+        return s is >= 0 and <= 1 && t is >= 0 and <= 1 ? a.From + (p * s) : null;
+    }
+}

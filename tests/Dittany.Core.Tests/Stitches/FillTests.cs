@@ -1,0 +1,231 @@
+using Dittany.Core.Designs;
+using Dittany.Core.Geometry;
+using Dittany.Core.StitchBook;
+using Dittany.Core.Stitches;
+using Dittany.Core.Stitches.InAreas;
+using Dittany.Core.Stitches.Needle;
+using FsCheck.Fluent;
+
+namespace Dittany.Core.Tests.Stitches;
+
+/// <summary>What every fill holds to on any area, and what closed forms say of each.</summary>
+public class FillTests
+{
+    private static Stroke Ring(params Pt[] ring) => new(ring.Select((p, i) => Curve.Line(p, ring[(i + 1) % ring.Length])).ToArray(), true);
+
+    private static Stroke Rectangle(double x, double y, double w, double h) =>
+        Ring(new(x, y), new(x + w, y), new(x + w, y + h), new(x, y + h));
+
+    private static SewingBy By(int strands = 2, double mostFree = 12, int seed = 0, double? degrees = null) =>
+        new(StitchSpec.For(new Pair(Book.Plainest, strands), new StitchSchools()))
+        {
+            MostFreeMm = mostFree,
+            Seed = seed,
+            DirectionRadians = degrees * Math.PI / 180,
+        };
+
+    private static Placed Sew(string fill, Area area, SewingBy by) => Book.Fill(fill)!.Sew(new Shape("a", area), by)!;
+
+    /// <summary>A leaf: two arcs from the foot at the origin to the tip, as wide as told.</summary>
+    private static Area Leaf(double length, double width) => new([new Stroke(
+    [
+        new Curve(new(0, 0), new(length * 0.3, -width * 0.67), new(length * 0.7, -width * 0.67), new(length, 0)),
+        new Curve(new(length, 0), new(length * 0.7, width * 0.67), new(length * 0.3, width * 0.67), new(0, 0)),
+    ], true)]);
+
+    public static TheoryData<string> Fills() => [.. Book.Fills.Select(f => f.Info.Id)];
+
+    /// <summary>
+    /// On random leaves, blocks and rings with a hole: every stitch lies in the area, nothing that was judged to fit lies free longer than
+    /// it may, the thread never hops further than is allowed, and the same again comes out the same.
+    /// </summary>
+    [ManyTimes(40)]
+    public FsCheck.Property Fills_keep_inside_and_short() => Prop.ForAll(
+        FsCheck.Fluent.Arb.From(
+            from kind in Gen.Choose(0, 2)
+            from length in Gen.Choose(8, 60)
+            from width in Gen.Choose(3, 30)
+            from strands in Gen.Elements(1, 2, 3, 6)
+            from free in Gen.Elements(4.0, 5.0, 7.0, 8.0, 12.0)
+            from turn in Gen.Choose(0, 179)
+            select (kind, length, width, strands, free, turn)),
+        input =>
+        {
+            var drawn = input.kind == 0 ? Leaf(input.length, input.width)
+                : new Area(input.kind == 1 ? [Rectangle(0, 0, input.length, input.width)]
+                : [Rectangle(0, 0, input.length + 20, input.width + 20), Rectangle(8, 8, input.length + 4, input.width + 4)]);
+            var (c, s) = (Math.Cos(input.turn * Math.PI / 180), Math.Sin(input.turn * Math.PI / 180));
+            var area = new Area(drawn.Edges.Select(e => e.Map(p => new Pt((p.X * c) - (p.Y * s), (p.X * s) + (p.Y * c)))).ToArray());
+            var by = By(input.strands, input.free, input.turn);
+            foreach (var fill in Book.Fills)
+            {
+                if (!fill.Fills(area, by).Fits || fill.Sew(new Shape("a", area), by) is not { } placed)
+                {
+                    continue;
+                }
+
+                var name = $"{fill.Info.Id} {input}";
+                var region = area.Covers().Offset(0.05);
+                Assert.All(placed.Stitches, st => Assert.True(region.Holds(st.FromMm) && region.Holds(st.DownMm), name));
+                // Threads of a lattice are long, but tied down at every crossing.
+                Assert.All(placed.Stitches, st => Assert.True(fill.Info.Id == "lattice" || st.LengthMm <= Math.Max(input.free, 1.5) * 1.42, $"{name} {st.LengthMm}"));
+                for (var i = 1; i < placed.Stitches.Count; i++)
+                {
+                    var st = placed.Stitches[i];
+                    var hop = placed.Stitches[i - 1].DownMm.To(st.FromMm);
+                    Assert.True(placed.Breaks.Contains(i) || hop <= Math.Max(2 * input.free, 10), $"{name} hops {hop}");
+                    Assert.True(!placed.Breaks.Contains(i) || st.Begins, name);
+                }
+
+                Assert.InRange(placed.Filling!.Coverage, 0.02, 1);
+                Assert.Equal(area.Covers().AreaMm2, placed.Filling.AreaMm2, 1);
+                var again = fill.Sew(new Shape("a", area), by)!;
+                Assert.True(placed.Stitches.Moves.SequenceEqual(again.Stitches.Moves), name);
+            }
+        });
+
+    /// <summary>
+    /// Satin over a rectangle of a by b: b over the thread's width rows, each a long, and as much behind as on the face but for the steps.
+    /// </summary>
+    [Theory]
+    [InlineData(5, 20, 2)]
+    [InlineData(3, 12, 1)]
+    [InlineData(6, 30, 3)]
+    public void Satin_over_a_rectangle(double across, double along, int strands)
+    {
+        var by = By(strands, degrees: 0);
+        var placed = Sew("satin", new Area([Rectangle(0, 0, across, along)]), by);
+        var rows = (int)Math.Ceiling(along / by.Spec.BundleMm);
+        Assert.Equal(rows, placed.Stitches.Count);
+        Assert.All(placed.Stitches, s => Assert.Equal(across, s.LengthMm, 2));
+        Assert.Empty(placed.Breaks);
+        Assert.InRange(placed.Filling!.Coverage, 0.97, 1);
+        var behind = placed.Stitches.Skip(1).Select((s, i) => placed.Stitches[i].DownMm.To(s.FromMm)).ToArray();
+        var step = along / rows;
+        Assert.All(behind, b => Assert.Equal(Math.Sqrt((across * across) + (step * step)), b, 2));
+    }
+
+    /// <summary>Satin longer than threads may lie free is refused with its cure; brick fills the same with short stitches.</summary>
+    [Fact]
+    public void What_is_too_wide_for_satin_takes_brick()
+    {
+        var area = new Area([Rectangle(0, 0, 20, 30)]);
+        var fits = Book.Fill("satin")!.Fills(area, By(mostFree: 5, degrees: 0));
+        Assert.False(fits.Fits);
+        Assert.Contains("20 mm", fits.Why, StringComparison.Ordinal);
+        Assert.Contains("brick", fits.Cure, StringComparison.Ordinal);
+        var brick = Sew("brick", area, By(mostFree: 5, degrees: 0));
+        Assert.All(brick.Stitches, s => Assert.InRange(s.LengthMm, 0.9, 5.01));
+        Assert.InRange(brick.Filling!.Coverage, 0.95, 1);
+    }
+
+    /// <summary>Bricks: every second column begins with half a brick, so that no joint lies beside a joint.</summary>
+    [Fact]
+    public void Joints_of_bricks_never_lie_side_by_side()
+    {
+        var by = By(degrees: 0);
+        var placed = Sew("brick", new Area([Rectangle(0, 0, 40, 10)]), by);
+        var columns = placed.Stitches.GroupBy(s => Math.Round(s.FromMm.Y, 2)).OrderBy(g => g.Key).Select(g =>
+            g.SelectMany(s => new[] { s.FromMm.X, s.ToMm.X }).Select(x => Math.Round(x, 2)).Where(x => x is > 0.5 and < 37).Distinct()
+            .Order().ToArray()).ToArray();
+        Assert.True(columns.Length > 10);
+        foreach (var (one, next) in columns.Zip(columns.Skip(1)))
+        {
+            Assert.All(one, x => Assert.True(next.Min(y => Math.Abs(x - y)) > 1.5));
+        }
+    }
+
+    /// <summary>Long and short: each row bites into the last by a quarter of a long stitch, and parts its strands.</summary>
+    [Fact]
+    public void Rows_of_long_and_short_bite_into_each_other()
+    {
+        var placed = Sew("long-and-short", new Area([Rectangle(0, 0, 40, 6)]), By(degrees: 0));
+        var row = placed.Stitches.GroupBy(s => Math.Round(s.FromMm.Y, 2)).First().Select(s =>
+            (From: Math.Min(s.FromMm.X, s.ToMm.X), To: Math.Max(s.FromMm.X, s.ToMm.X))).OrderBy(s => s.From).ToArray();
+        Assert.True(row.Length >= 6);
+        foreach (var (one, next) in row.Zip(row.Skip(1)).SkipLast(2))
+        {
+            Assert.InRange(one.To - next.From, 1.4, 1.6);
+        }
+    }
+
+    /// <summary>
+    /// Circles packed closest cover π/√12 = 0.9069 of the plane (Thue 1890): knots side by side come near it, but for what the edge leaves.
+    /// </summary>
+    [Fact]
+    public void Knots_are_packed_as_circles_lie_closest()
+    {
+        var by = By(2);
+        var across = Core.Stitches.AtPoints.Knots.AcrossMm(2, by.Spec.Wraps);
+        var placed = Sew("french-knot", new Area([Rectangle(0, 0, 40, 40)]), by);
+        Assert.All(placed.Stitches, s => Assert.Equal(StitchShape.Knot, s.Shape));
+        var share = placed.Stitches.Count * Math.PI * across * across / 4 / 1600;
+        Assert.InRange(share, 0.8, 0.907);
+        Assert.All(placed.Stitches, s => Assert.InRange(Math.Min(Math.Min(s.FromMm.X, 40 - s.FromMm.X),
+            Math.Min(s.FromMm.Y, 40 - s.FromMm.Y)), (across / 2) - 0.01, 40));
+    }
+
+    /// <summary>Fishbone and fly grow from the tip down to both sides in turn, and cross or hold on the vein.</summary>
+    [Theory]
+    [InlineData("fishbone")]
+    [InlineData("fly")]
+    public void Leaves_have_their_vein(string fill)
+    {
+        var placed = Sew(fill, Leaf(24, 9), By(2, 12));
+        var stitches = placed.Stitches.Where(s => s.Shape != StitchShape.Tie).Skip(fill == "fishbone" ? 1 : 0).ToArray();
+        Assert.True(stitches.Length >= 4);
+        Assert.All(stitches, s => Assert.InRange(Math.Abs((fill == "fly" ? s.ToMm : s.DownMm).Y), 0, 0.5));
+        Assert.InRange(stitches.Count(s => s.FromMm.Y < 0) / (double)stitches.Length, fill == "fly" ? 0.99 : 0.45, fill == "fly" ? 1 : 0.55);
+        Assert.True(stitches[0].FromMm.X > stitches[^1].FromMm.X);
+        if (fill == "fly")
+        {
+            Assert.All(stitches, s => Assert.Equal(3, s.PathMm!.Count));
+            Assert.Contains(placed.Stitches, s => s.Shape == StitchShape.Tie);
+        }
+    }
+
+    /// <summary>A detached chain is one loop and its tie; on a baby's thing it is no longer than a finger could catch.</summary>
+    [Fact]
+    public void A_detached_chain_is_a_petal_in_one_go()
+    {
+        var placed = Sew("detached-chain", Leaf(9, 3), By());
+        Assert.Equal([StitchShape.Loop, StitchShape.Tie], placed.Stitches.Select(s => s.Shape));
+        Assert.False(Book.Fill("detached-chain")!.Fills(Leaf(9, 3), By(mostFree: 4)).Fits);
+    }
+
+    /// <summary>A lattice is tied down at every crossing of its threads.</summary>
+    [Fact]
+    public void A_lattice_is_tied_at_every_crossing()
+    {
+        var placed = Sew("lattice", new Area([Rectangle(0, 0, 30, 30)]), By(degrees: 0));
+        var (laid, ties) = (placed.Stitches.Where(s => s.LengthMm > 3).ToArray(), placed.Stitches.Where(s => s.LengthMm <= 3).ToArray());
+        var level = laid.Count(s => Math.Abs(s.FromMm.Y - s.ToMm.Y) < 0.01);
+        Assert.Equal(level * (laid.Length - level), ties.Length);
+    }
+
+    /// <summary>What is thinner than a line and a half is a line.</summary>
+    [Theory]
+    [MemberData(nameof(Fills))]
+    public void What_is_too_thin_is_no_area(string fill)
+    {
+        var fits = Book.Fill(fill)!.Fills(new Area([Rectangle(0, 0, 30, 1.2)]), By());
+        Assert.False(fits.Fits);
+        Assert.Contains("too thin", fits.Why, StringComparison.Ordinal);
+    }
+
+    /// <summary>A hole stays open: nothing is stitched across it.</summary>
+    [Theory]
+    [MemberData(nameof(Fills))]
+    public void Holes_stay_open(string fill)
+    {
+        var area = new Area([Rectangle(0, 0, 30, 30), Rectangle(10, 10, 10, 10)]);
+        if (!Book.Fill(fill)!.Fills(area, By(mostFree: 40)).Fits || fill is "fishbone" or "fly" or "detached-chain" or "chain-rows")
+        {
+            return;
+        }
+
+        var hole = Region.Rectangle(10.3, 10.3, 9.4, 9.4);
+        Assert.All(Sew(fill, area, By(mostFree: 40)).Stitches, s =>
+            Assert.All(Enumerable.Range(0, 21), i => Assert.False(hole.Holds(Pt.Lerp(s.FromMm, s.ToMm, i / 20.0)))));
+    }
+}
