@@ -15,8 +15,9 @@ internal sealed record ShapeWay(AreaStitch? Fill, IStitch? Line, int? Strands, s
 /// Settles what areas of an element are filled with: by her wish for a part, by her wish for the whole, else they are worked along their
 /// edges. What is too thin or too wide for a wished fill is worked along its edge, and that is said.
 /// </summary>
-internal sealed class FillingRoom(string decisionId, string? wished, IReadOnlyList<PartAsked> byPart, double mostFreeMm, string whyFree,
-    bool knit, int seed, Func<int, StitchSpec> specFor)
+internal sealed class FillingRoom(string decisionId, string? wished, string habit,
+    IReadOnlyList<PartAsked> byPart, double mostFreeMm, string whyFree,
+    bool knit, int seed, Func<int, StitchSpec> specFor, bool letters = false)
 {
     /// <summary>Nothing is filled.</summary>
     public const string None = "none";
@@ -49,7 +50,7 @@ internal sealed class FillingRoom(string decisionId, string? wished, IReadOnlyLi
             return new ShapeWay(null, line, hers?.Strands, hers?.Colour, direction);
         }
 
-        var fill = hers?.Stitch ?? (wished is { } whole && Known(whole) is not null ? whole : None);
+        var fill = hers?.Stitch ?? (wished is { } whole && Known(whole) is not null ? whole : habit);
         return new ShapeWay(fill == None ? null : Chosen(fill, shape, area, By(hers?.Strands ?? strands, direction)), null, hers?.Strands,
             hers?.Colour, direction);
     }
@@ -60,6 +61,7 @@ internal sealed class FillingRoom(string decisionId, string? wished, IReadOnlyLi
         MostFreeMm = mostFreeMm,
         DirectionRadians = directionRadians,
         Seed = seed,
+        Upright = letters,
     };
 
     /// <summary>The decision that tells of it; <paramref name="areas"/>: whether there is anything to fill at all.</summary>
@@ -84,7 +86,7 @@ internal sealed class FillingRoom(string decisionId, string? wished, IReadOnlyLi
         }
 
         var hers = wished is null ? null : Known(wished);
-        var own = areas ? Choices[0] : new Choice(None, "Nothing to fill");
+        var own = areas ? Known(habit)! : new Choice(None, "Nothing to fill");
         Told[] because = !areas ? [words ? "This hand is all lines: there is no shape to fill." : "It is all lines and points: there is no "
                 + "shape to fill."]
             : _filled.Count == 0 ? ["Its shapes are worked along their outlines, and nothing fills them."]
@@ -96,6 +98,7 @@ internal sealed class FillingRoom(string decisionId, string? wished, IReadOnlyLi
             areas ? Choices : null) with
         {
             NotFollowed = _notFollowed.Count == 0 ? null : _notFollowed.DistinctBy(t => t.ToString(), StringComparer.Ordinal).ToArray(),
+            UnfollowedWish = true,
             From = _filled.Count == 0 ? null : ["How far threads may lie free, by wear: from memory."],
         };
     }

@@ -93,7 +93,8 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var schools = workshop.StitchSchoolsWith(null, null);
         var design = DesignOf.Figure(asked.Id, placed.Parts);
         var areas = design.Shapes.Any(s => s.Area is not null);
-        var filling = new FillingRoom(Id("stitch.fill"), areas ? overrules.For(Id("stitch.fill")) : null, asked.ByPart,
+        var filling = new FillingRoom(Id("stitch.fill"), areas ? overrules.For(Id("stitch.fill")) : null,
+            workshop.Habit("fill"), asked.ByPart,
             FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn), facts.Knit, asked.Seed ?? 0,
             n => StitchSpec.For(new Pair(Book.Plainest, n), schools));
         var parts = DrawingStitching.Stitch(design, pair, p => StitchSpec.For(p, schools, ground.Worn.MostBehindMm), colours, 0,

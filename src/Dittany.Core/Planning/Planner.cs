@@ -286,8 +286,7 @@ public static class Planner
     {
         bool Hers(Habit habit) => decision.Id.Split(':')[0] == habit.ToldAt
             && workshop.Habits.TryGetValue(habit.Id, out var choice) && choice != habit.Default;
-        var told = decision.Id.Split(':')[0];
-        return decision.NotFollowed is null || Habits.All.All(h => h.ToldAt != told) || Habits.All.Any(Hers)
+        return decision.NotFollowed is null || decision.UnfollowedWish || Habits.All.Any(Hers)
             ? decision : decision with { NotFollowed = null };
     }
 

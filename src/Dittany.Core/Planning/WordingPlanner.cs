@@ -70,9 +70,10 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         TellGreen(Id("thread.colour"), colours, decisions);
         var inOthers = new Dictionary<IAlphabet, LetteringAnswer>();
         var areas = alphabet.Kind == AlphabetKind.Weighted;
-        var filling = new FillingRoom(Id("stitch.fill"), areas ? overrules.For(Id("stitch.fill")) : null, asked.ByPart,
+        var filling = new FillingRoom(Id("stitch.fill"), areas ? overrules.For(Id("stitch.fill")) : null,
+            workshop.Habit("fill"), asked.ByPart,
             FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn), _facts.Knit, 0,
-            n => StitchSpec.For(new Pair(Book.Plainest, n), schools));
+            n => StitchSpec.For(new Pair(Book.Plainest, n), schools), letters: true);
         (answer, var (parts, concerns, design)) = SupplestOf(question, answer, a =>
             Stitched(asked.Id, question, a, schools, colours, place, AsJob, filling));
         TellWidths(Id("words.alphabet"), alphabet, answer, decisions);

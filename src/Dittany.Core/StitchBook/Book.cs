@@ -26,6 +26,7 @@ public static class Book
     public static IReadOnlyList<AreaStitch> Fills { get; } =
     [
         new SatinStitch(),
+        new TurningSatin(),
         new FishboneStitch(),
         new FlyStitch(),
         new DetachedChain(),

@@ -17,7 +17,7 @@ public static class FillBook
         ("leaf", ["fishbone", "satin", "long-and-short", "fly"], "A leaf wants its vein."),
         ("petal", ["satin", "detached-chain", "long-and-short"], "A petal wants to shine from its foot to its tip."),
         ("centre", ["french-knot", "satin", "seed"], "A centre stands up from its petals."),
-        ("letter", ["satin", "chain-rows", "brick"], "Letters are read by a smooth, even surface."),
+        ("letter", ["turning-satin", "satin", "chain-rows", "brick"], "Letters are read by a smooth, even surface."),
     ];
 
     private static readonly string[] Others = ["satin", "long-and-short", "brick", "chain-rows"];
@@ -52,5 +52,5 @@ public static class FillBook
         return new FillAdvice(null, against ?? (Told)"Nothing fills it well.");
     }
 
-    private static readonly string[] PuckersKnits = ["satin", "lattice"];
+    private static readonly string[] PuckersKnits = ["satin", "turning-satin", "lattice"];
 }

@@ -119,6 +119,9 @@ public sealed record SewingBy(StitchSpec Spec, double TrimStartMm = 0, double Tr
     /// <summary>The direction stitches of an area lie in, radians; null leaves it to the stitch.</summary>
     public double? DirectionRadians { get; init; }
 
+    /// <summary>Whether an area stands upright whatever its shape, as letters do: its own direction is up and down.</summary>
+    public bool Upright { get; init; }
+
     /// <summary>What uneven lengths and places come from.</summary>
     public int Seed { get; init; }
 }

@@ -45,6 +45,9 @@ public sealed record Decision(
 {
     /// <summary>Changes of the job that would let more of what she wishes be followed, each tried out.</summary>
     public IReadOnlyList<Offer>? Offers { get; init; }
+
+    /// <summary>Whether what is not followed was wished for this very piece; else it is a habit.</summary>
+    public bool UnfollowedWish { get; init; }
 }
 
 /// <summary>One change of a job: the member it would set, as a change writes it, and what a maker would call doing so.</summary>

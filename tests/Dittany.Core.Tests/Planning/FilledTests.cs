@@ -97,6 +97,15 @@ public class FilledTests
         Assert.Contains(told.NotFollowed![0].ToString(), plan.SetAside);
     }
 
+    /// <summary>A satin that bends is no satin on a knit: it puckers, so advice takes another.</summary>
+    [Fact]
+    public void Advice_takes_no_satin_on_a_knit()
+    {
+        var plan = Make("t-shirt-adult", "by-part", new MotifAsked("m", "daisy", HeightMm: 24));
+        Assert.Contains(plan.Elements[0].Parts, p => p.Filling is not null);
+        Assert.All(plan.Elements[0].Parts, p => Assert.DoesNotContain("satin", p.Stitch, StringComparison.Ordinal));
+    }
+
     /// <summary>A wish for a part that is not there, or for letters that are lines, has nothing to act on and says so.</summary>
     [Fact]
     public void A_wish_for_what_is_not_there_says_so()

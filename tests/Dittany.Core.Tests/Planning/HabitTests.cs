@@ -32,6 +32,7 @@ public class HabitTests
         ["layers"] = Jobs.On("tote") with { Size = "38x42-lined" },
         ["strand-use"] = Jobs.Towel(with: w => w with { Strands = 2 }),
         ["start"] = Jobs.Towel(with: w => w with { Strands = 2 }),
+        ["fill"] = Flowers,
         ["motif-first"] = Flowers,
         ["motif-rounds"] = Flowers,
         ["cut-length"] = Jobs.Towel(with: w => w with { Strands = 2 }),

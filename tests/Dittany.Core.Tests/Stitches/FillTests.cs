@@ -203,6 +203,42 @@ public class FillTests
         Assert.Equal(level * (laid.Length - level), ties.Length);
     }
 
+    /// <summary>
+    /// Satin round a ring turns with it: every stitch lies on a ray from the middle, or leans by no more than the threads that share its
+    /// hole; no hole takes more than two of them; outside the threads lie side by side.
+    /// </summary>
+    [Theory]
+    [InlineData(6, 2)]
+    [InlineData(4, 3)]
+    [InlineData(9, 1)]
+    public void Satin_turns_with_its_stroke(double inner, int strands)
+    {
+        var by = By(strands);
+        var area = new Area([Circle(inner + 5), Circle(inner)]);
+        Assert.True(Book.Fill("turning-satin")!.Fills(area, by).Fits);
+        var placed = Sew("turning-satin", area, by);
+        foreach (var s in placed.Stitches)
+        {
+            var (one, other) = (s.FromMm, s.ToMm);
+            var (near, far) = one.Length < other.Length ? (one, other) : (other, one);
+            Assert.InRange(far.Length, inner + 4.8, inner + 5.05);
+            Assert.InRange(near.Length, inner - 0.05, inner + 1.8);
+            var lean = Math.Abs(Math.Atan2(Pt.Cross(near, far), Pt.Dot(near, far)));
+            Assert.InRange(lean * near.Length, 0, 2 * by.Spec.BundleMm);
+        }
+
+        var holes = placed.Stitches.Select(s => s.FromMm.Length < s.ToMm.Length ? s.FromMm : s.ToMm).GroupBy(h => h).Select(g => g.Count());
+        Assert.All(holes, n => Assert.InRange(n, 1, 2));
+        var outside = 2 * Math.PI * (inner + 5) / by.Spec.BundleMm;
+        Assert.InRange(placed.Stitches.Count / outside, 0.75, 1.05);
+        Assert.InRange(placed.Filling!.Coverage, 0.93, 1);
+
+        static Stroke Circle(double radius) => new(Enumerable.Range(0, 90).Select(i =>
+            Curve.Line(At(radius, i), At(radius, i + 1))).ToArray(), true);
+
+        static Pt At(double radius, int i) => new(radius * Math.Cos(Math.Tau * i / 90), radius * Math.Sin(Math.Tau * i / 90));
+    }
+
     /// <summary>What is thinner than a line and a half is a line.</summary>
     [Theory]
     [MemberData(nameof(Fills))]

@@ -17,8 +17,10 @@ public sealed class AreaGround
     /// <summary>Parallels nearer than this to each other are one, mm.</summary>
     private const double LeastPitchMm = 0.05;
 
-    public AreaGround(Area area)
+    /// <summary>An area; <paramref name="upright"/>: its way is up and down whatever its shape, as a letter's.</summary>
+    public AreaGround(Area area, bool upright = false)
     {
+        _upright = upright;
         Covers = area.Covers();
         Foot = area.Edges.Count > 0 ? area.Edges[0].Start : default;
         var points = Covers.Rings.SelectMany(r => r).ToArray();
@@ -26,6 +28,8 @@ public sealed class AreaGround
         LengthMm = Foot.To(Tip);
         WidthMm = LengthMm > 0 ? Covers.AreaMm2 / LengthMm : 0;
     }
+
+    private readonly bool _upright;
 
     public Region Covers { get; }
 
@@ -44,7 +48,7 @@ public sealed class AreaGround
     private const double Long = 1.6;
 
     /// <summary>The direction from foot to tip, radians; upright where it is about as wide as long.</summary>
-    public double Along => LengthMm > Long * WidthMm ? Math.Atan2(Tip.Y - Foot.Y, Tip.X - Foot.X) : Math.PI / 2;
+    public double Along => !_upright && LengthMm > Long * WidthMm ? Math.Atan2(Tip.Y - Foot.Y, Tip.X - Foot.X) : Math.PI / 2;
 
     /// <summary>
     /// The ways through the area in one direction, radians, at most <paramref name="pitchMm"/> apart and evened so that both outermost lie

@@ -1,9 +1,8 @@
-using Dittany.Core.Geometry;
 using NetTopologySuite.Geometries;
 using NetTopologySuite.Geometries.Prepared;
 using NetTopologySuite.Triangulate;
 
-namespace Dittany.Core.Words;
+namespace Dittany.Core.Geometry;
 
 /// <summary>
 /// A line down the middle of a shape, with half the shape's width at each of its points: what it would take to write the shape in one

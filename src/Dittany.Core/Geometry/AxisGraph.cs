@@ -1,7 +1,6 @@
-using Dittany.Core.Geometry;
 using NetTopologySuite.Geometries;
 
-namespace Dittany.Core.Words;
+namespace Dittany.Core.Geometry;
 
 /// <summary>The medial axis of one shape as nodes and the ways between them, while it is being cleaned.</summary>
 internal sealed class AxisGraph

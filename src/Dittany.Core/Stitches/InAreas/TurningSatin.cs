@@ -1,0 +1,218 @@
+using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
+using Dittany.Core.Stitches.Needle;
+
+namespace Dittany.Core.Stitches.InAreas;
+
+/// <summary>
+/// Satin that turns with a stroke: every stitch lies across the line down its middle. On a bend the inner ends fan from shared holes, at
+/// most two threads a hole, and then comes a short one that is tucked between (common practice).
+/// </summary>
+public sealed class TurningSatin : AreaStitch
+{
+    /// <summary>Places looked at along the middle line stand so far apart, in threads.</summary>
+    private const double LookThreads = 0.2;
+
+    /// <summary>Inner ends nearer than this, in threads, share a hole.</summary>
+    private const double SharedThreads = 0.5;
+
+    /// <summary>
+    /// So many threads go into one hole at the most (common practice); the next is shortened by this share (from memory).
+    /// </summary>
+    private const int MostInAHole = 2;
+
+    private const double TuckedBy = 0.25;
+
+    /// <summary>A stitch reaches no further than so many half widths from the middle: beyond that another stroke begins.</summary>
+    private const double Reach = 1.5;
+
+    /// <summary>A stroke is at least so many of its widths long.</summary>
+    private const double LeastWidths = 1.5;
+
+    public override StitchInfo Info { get; } = new(
+        "turning-satin", "satin stitch that turns with the stroke", StitchClass.Fill, 1, 0, _ => LeastWidthMm,
+            StitchInfo.Caps(20, 20, 22, 26, 32), StitchInfo.Caps(26, 26, 28, 32, 38), [(double.PositiveInfinity, 2)],
+        "thick letters and stems that bend", "shapes without strokes; sharp bends in thick thread", StitchInfo.Memory);
+
+    public override string Because => "Satin that turns with the stroke writes thick letters as a broad pen would.";
+
+    public override bool Directed => false;
+
+    protected override Judgement Fills(AreaGround ground, SewingBy by)
+    {
+        var strokes = Strokes(ground);
+        if (strokes.Count == 0 || strokes.Sum(s => Polyline.Length(s.Points)) < LeastWidths * strokes.Max(s => s.MeanWidth))
+        {
+            return new Judgement(false, "It has no strokes that satin could turn with: it is about as wide as long.",
+                "Take satin stitch in one direction, or brick stitch.");
+        }
+
+        var widest = 2 * strokes.Max(s => s.HalfWidths.Max());
+        return widest <= by.MostFreeMm ? Judgement.Yes : new Judgement(false,
+            $"Its strokes are up to {Say.Length(Math.Round(widest, 1))} wide, and here nothing longer than {Say.Length(by.MostFreeMm)} may "
+                + $"lie free.", "Take brick stitch, or rows of chain stitch.");
+    }
+
+    protected override void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by)
+    {
+        var strokes = Strokes(ground);
+        for (var i = 0; i < strokes.Count; i++)
+        {
+            sewing.Break();
+            Sew(sewing, ground, by, strokes[i], strokes.Take(i).ToArray());
+        }
+    }
+
+    private static void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by, CentreStroke stroke, IReadOnlyList<CentreStroke> before)
+    {
+        var thread = by.Spec.BundleMm;
+        (Pt Left, Pt Right)? last = null;
+        var (shared, leftInside) = (0, false);
+        foreach (var (at, way, half) in Along(ground, stroke, before, LookThreads * thread))
+        {
+            if (before.Any(b => Covers(b, at)) || Rung(ground, at, way, half) is not { } rung
+                || rung.Left.To(rung.Right) > by.MostFreeMm * 1.4)
+            {
+                continue;
+            }
+
+            if (last is { } previous)
+            {
+                var (left, right) = (rung.Left.To(previous.Left), rung.Right.To(previous.Right));
+                if (Math.Max(left, right) < thread)
+                {
+                    continue;
+                }
+
+                var inside = left < right;
+                if (Math.Min(left, right) >= SharedThreads * thread || inside != leftInside)
+                {
+                    (shared, leftInside) = (1, inside);
+                }
+                else if (++shared <= MostInAHole)
+                {
+                    rung = inside ? (previous.Left, rung.Right) : (rung.Left, previous.Right);
+                }
+                else
+                {
+                    // Tucked between: the hole is full, so this one ends before it, and the next begins a new one.
+                    shared = 0;
+                    rung = inside ? (Pt.Lerp(rung.Left, rung.Right, TuckedBy), rung.Right)
+                        : (rung.Left, Pt.Lerp(rung.Right, rung.Left, TuckedBy));
+                }
+            }
+
+            sewing.BreakBefore(rung.Left, Math.Max(MostHopMm, 1.5 * by.MostFreeMm));
+            sewing.Straight(rung.Left.OnGrid(), rung.Right.OnGrid());
+            last = rung;
+        }
+    }
+
+    private static IReadOnlyList<CentreStroke> Strokes(AreaGround ground) => CentreLine.Of(ground.Covers.Rings, yUp: false)
+        .Where(s => s.Points.Count > 1).OrderByDescending(s => Polyline.Length(s.Points)).ToArray();
+
+    /// <summary>
+    /// Places along the middle line with the way it goes there and half the width, from where the area begins to where it ends: an open end
+    /// goes straight on to the edge, unless another stroke is there already.
+    /// </summary>
+    private static IEnumerable<(Pt At, Pt Way, double Half)> Along(AreaGround ground, CentreStroke stroke,
+        IReadOnlyList<CentreStroke> before, double stepMm)
+    {
+        var line = stroke.Curved().Flatten(0.01).ToList();
+        if (stroke.Closed)
+        {
+            line.Add(line[0]);
+        }
+        else
+        {
+            line.InsertRange(0, OutOf(line[0], line[0] - line[1], stroke.HalfWidths[0]));
+            line.AddRange(OutOf(line[^1], line[^1] - line[^2], stroke.HalfWidths[^1]));
+        }
+
+        var along = 0.0;
+        for (var i = 1; i < line.Count; i++)
+        {
+            var (a, b) = (line[i - 1], line[i]);
+            var length = a.To(b);
+            for (; along < length; along += stepMm)
+            {
+                var at = Pt.Lerp(a, b, along / length);
+                yield return (at, Way(line, i, along / length, stroke.Closed), HalfAt(stroke, at));
+            }
+
+            along -= length;
+        }
+
+        IEnumerable<Pt> OutOf(Pt end, Pt way, double half)
+        {
+            if (way.Length < 1e-9 || before.Any(b => Covers(b, end)))
+            {
+                return [];
+            }
+
+            var step = way * (0.1 * half / way.Length);
+            return Enumerable.Range(1, 15).Select(k => end + (step * k)).TakeWhile(ground.Covers.Holds).TakeLast(1);
+        }
+    }
+
+    /// <summary>The way a line goes at a place of one of its pieces, evened between the corners of the piece.</summary>
+    private static Pt Way(IReadOnlyList<Pt> line, int piece, double share, bool closed)
+    {
+        var own = Unit(line[piece] - line[piece - 1]);
+        var before = piece > 1 ? Unit(line[piece - 1] - line[piece - 2]) : closed ? Unit(line[^1] - line[^2]) : own;
+        var after = piece + 1 < line.Count ? Unit(line[piece + 1] - line[piece]) : closed ? Unit(line[1] - line[0]) : own;
+        return Unit(Pt.Lerp(own + before, own + after, share));
+    }
+
+    private static Pt Unit(Pt d) => d.Length < 1e-12 ? d : d * (1 / d.Length);
+
+    private static double HalfAt(CentreStroke stroke, Pt at) =>
+        stroke.HalfWidths[Enumerable.Range(0, stroke.Points.Count).MinBy(i => stroke.Points[i].To(at))];
+
+    /// <summary>Whether a place lies on a stroke, and so is stitched with it.</summary>
+    private static bool Covers(CentreStroke stroke, Pt at) =>
+        Polyline.ToLine(at, stroke.Closed ? [.. stroke.Points, stroke.Points[0]] : stroke.Points) < 0.9 * HalfAt(stroke, at);
+
+    /// <summary>The way across the area at a place, square to the line there; null where the place lies outside.</summary>
+    private static (Pt Left, Pt Right)? Rung(AreaGround ground, Pt at, Pt way, double half)
+    {
+        var aside = new Pt(-way.Y, way.X);
+        var (left, right) = (Edge(-1), Edge(1));
+        return left is { } l && right is { } r && l.To(r) > LeastMm ? (l, r) : null;
+
+        Pt? Edge(int side)
+        {
+            if (!ground.Covers.Holds(at))
+            {
+                return null;
+            }
+
+            var (inside, outside) = (0.0, Reach * half);
+            if (ground.Covers.Holds(at + (aside * (side * outside))))
+            {
+                return at + (aside * (side * half));
+            }
+
+            // The first way out: stepped, so that it is not the edge of another stroke behind it, then halved.
+            for (var k = 1; k <= 10; k++)
+            {
+                if (!ground.Covers.Holds(at + (aside * (side * outside * k / 10))))
+                {
+                    (inside, outside) = (outside * (k - 1) / 10, outside * k / 10);
+                    break;
+                }
+            }
+
+            for (var k = 0; k < 14; k++)
+            {
+                var middle = (inside + outside) / 2;
+                (inside, outside) = ground.Covers.Holds(at + (aside * (side * middle))) ? (middle, outside) : (inside, middle);
+            }
+
+            return at + (aside * (side * inside));
+        }
+    }
+
+    /// <summary>Shorter than this a stitch is a prick, mm (from memory).</summary>
+    private const double LeastMm = 0.5;
+}
