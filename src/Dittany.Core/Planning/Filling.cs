@@ -86,7 +86,8 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
         }
 
         var hers = wished is null ? null : Known(wished);
-        var own = areas ? Known(habit)! : new Choice(None, "Nothing to fill");
+        var byWish = wished is null && habit == None && _filled.Count > 0;
+        var own = byWish ? new Choice(None, "Part by part, as you wished") : areas ? Known(habit)! : new Choice(None, "Nothing to fill");
         Told[] because = !areas ? [words ? "This hand is all lines: there is no shape to fill." : "It is all lines and points: there is no "
                 + "shape to fill."]
             : _filled.Count == 0 ? ["Its shapes are worked along their outlines, and nothing fills them."]

@@ -1,4 +1,5 @@
 using System.Globalization;
+using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
@@ -100,7 +101,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var parts = DrawingStitching.Stitch(design, pair, p => StitchSpec.For(p, schools, ground.Worn.MostBehindMm), colours, 0,
             facts.Knit, byRole: asked.Stitch is null, ground.Budget, filling);
         decisions.Add(filling.Told(areas, words: false));
-        var concerns = Concerns(asked, name, unit, placed, parts, high, pair, largest).ToList();
+        var concerns = Concerns(asked, name, unit, placed, parts, design.Shapes, high, pair, largest).ToList();
         var box = parts.Count == 0 ? new Box(anchor.X, anchor.Y, 0, 0) : PlannedBox.Of(parts);
         var overflow = PlannedBox.OutsideMm(parts, _field, anchor);
         if (overflow > 0)
@@ -271,10 +272,16 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var hers = (asked.Colour ?? overrules.For(id))?.ToLowerInvariant();
         var hex = hers is null ? own.Hex : Palette.Colours.FirstOrDefault(c => c.Id == hers)?.Hex ?? hers;
         var colours = MotifColours.Of(unit.Parts, hex, hers is not null, ground.Cloth);
+        string Of(string role) => asked.ByPart.LastOrDefault(w => w.Role == role && w.Copy is null)?.Colour ?? colours.For(role);
+
+        // Where every part has a colour of its own, the one of the whole is seen nowhere.
+        var used = unit.Parts.Select(p => Of(p.Role)).Distinct(StringComparer.Ordinal).ToArray();
+        var seen = used.Length == 0 || used.Contains(hex, StringComparer.Ordinal) ? Palette.NameOf(hex)
+            : Say.List(used.Select(Palette.NameOf).ToArray());
         decisions.Add(Deciding.Make(
-            id, Station.Thread, "Which colour", new Choice(own.Hex, Say.Upper(own.Name)), hers is null ? null
-                : new Choice(hex, Say.Upper(Palette.NameOf(hex))),
-            [ByPart(unit, colours)],
+            id, Station.Thread, "Which colour", new Choice(own.Hex, Say.Upper(hers is null ? seen : own.Name)), hers is null ? null
+                : new Choice(hex, Say.Upper(seen)),
+            [ByPart(unit, Of)],
             ["Another colour of cloth, or one of yours."], reading.Select(c => new Choice(c.Hex, Say.Upper(c.Name))).ToArray()));
         return colours.For;
     }
@@ -282,10 +289,10 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     /// <summary>
     /// Which part is in which colour, in the order of the drawing: petals and centre in mulberry, stem and leaves in leaf green.
     /// </summary>
-    private static Told ByPart(Figure unit, MotifColours colours)
+    private static Told ByPart(Figure unit, Func<string, string> colourOf)
     {
         var parts = unit.Parts.GroupBy(p => p.Role, StringComparer.Ordinal).Select(g =>
-            (Role: g.Count() == 1 ? g.Key : Say.Many(g.Key), Colour: colours.For(g.Key))).ToArray();
+            (Role: g.Count() == 1 ? g.Key : Say.Many(g.Key), Colour: colourOf(g.Key))).ToArray();
         var by = parts.GroupBy(p => p.Colour, StringComparer.Ordinal).ToArray();
         return by.Length == 1
             ? $"All of it is in one colour, {Palette.NameOf(by[0].Key)}."
@@ -293,10 +300,12 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     }
 
     private IEnumerable<Concern> Concerns(MotifAsked asked, string name, Figure unit, Figure placed, IReadOnlyList<Part> parts,
-        double high, Pair pair, double largest)
+        IReadOnlyList<Shape> shapes, double high, Pair pair, double largest)
     {
         var opening = Legibility.LeastOpening(pair.LineWidthMm, ground.Cloth);
-        var narrowest = FigureMeasures.Of(unit.Parts).Narrowest;
+        // What is filled has nothing inside that must stay open.
+        var filled = parts.Where(p => p.Filling is not null).Select(p => p.Shape).ToHashSet(StringComparer.Ordinal);
+        var narrowest = FigureMeasures.Of(unit.Parts.Where((_, i) => !filled.Contains(shapes[i].Id)).ToArray()).Narrowest;
         if (double.IsFinite(narrowest) && (narrowest * high) - pair.LineWidthMm < opening - 1e-9)
         {
             var open = (narrowest * high) - pair.LineWidthMm;
@@ -330,11 +339,23 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
                     + $"out.", []);
         }
 
-        var main = parts.Where(p => p.Stitches.Count > 0).Select(p => p.Colour).FirstOrDefault();
+        // What she wished for a part no colour of the whole would cure.
+        var wished = asked.ByPart.Where(w => w.Colour is not null).Select(w => w.Role).ToHashSet(StringComparer.Ordinal);
+        var main = parts.Where(p => p.Stitches.Count > 0 && !wished.Contains(p.Role)).Select(p => p.Colour).FirstOrDefault();
         if (main is not null && Legibility.Showing(Colour.Parse(asked.Colour is { } c && c.StartsWith('#') ? c : main),
             ground.Cloth) is { } hidden)
         {
             yield return hidden;
+        }
+
+        foreach (var colour in parts.Where(p => wished.Contains(p.Role)).GroupBy(p => p.Colour, StringComparer.Ordinal))
+        {
+            var roles = colour.Select(p => p.Role == "outline" ? "shape" : p.Role).Distinct(StringComparer.Ordinal).ToArray();
+            if (Legibility.Showing(Colour.Parse(colour.Key), ground.Cloth,
+                $"{Say.Upper(Palette.NameOf(colour.Key))}, in the {Say.List(roles)},") is { } faint)
+            {
+                yield return faint with { Remedies = [] };
+            }
         }
     }
 

@@ -155,7 +155,7 @@ public static class Legibility
     }
 
     /// <summary>Whether a thread of this colour shows on the cloth; null when it reads well. Tone on tone reads, and is no fault.</summary>
-    public static Concern? Showing(Colour thread, Cloth cloth)
+    public static Concern? Showing(Colour thread, Cloth cloth, string called = "The thread")
     {
         var lightness = ColourDifference.Lightness(thread, cloth.Colour);
         if (lightness >= VanishesBelowL)
@@ -167,7 +167,7 @@ public static class Legibility
             "does-not-show",
             null,
             null,
-            $"The thread is {Against(thread, cloth)}: from a step away what is stitched vanishes.",
+            $"{called} is {Against(thread, cloth)}: from a step away what is stitched vanishes.",
             Colours(cloth).Reading
                 .Take(3)
                 .Select(c => new Remedy(Colour: c.Hex, ColourName: c.Name))

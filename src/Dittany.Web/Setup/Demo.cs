@@ -53,14 +53,14 @@ public static class Demo
         (new Job("cushion-cover", [], today, "Cushion with a ring of daisies", today.AddDays(50),
             Motifs: [new MotifAsked("daisies", "daisy", Arrangement: "ring", Count: 7, Middle: true, Parts: 9, HeightMm: 190)]),
             "New piece"),
-        (new Job("hoop-picture", [], today, "Sunflower for the kitchen wall", today.AddDays(54),
+        (new Job("hoop-picture", [], today, "Sunflower in two browns, for the kitchen wall", today.AddDays(54),
             Motifs:
             [
                 new MotifAsked("sunflower", "sunflower", HeightMm: 96)
                 {
                     ByPart =
                     [
-                        new PartAsked("petal", null, "satin", 2, "#e3c878"), new PartAsked("centre", null, "french-knot", 4, "#4a3526"),
+                        new PartAsked("petal", null, "satin", 2, "#a4472a"), new PartAsked("centre", null, "french-knot", 4, "#4a3526"),
                         new PartAsked("dot", Colour: "#4a3526"),
                     ],
                 },

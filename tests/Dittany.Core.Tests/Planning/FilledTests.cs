@@ -97,6 +97,33 @@ public class FilledTests
         Assert.Contains(told.NotFollowed![0].ToString(), plan.SetAside);
     }
 
+    /// <summary>A colour wished for a part that does not show says which, and offers no colour of the whole against it.</summary>
+    [Fact]
+    public void A_part_in_a_faint_colour_says_so()
+    {
+        var plan = Make("hoop-picture", "by-part", new MotifAsked("m", "sunflower", HeightMm: 60)
+        {
+            ByPart = [new PartAsked("petal", Colour: "#f7f4ec"), new PartAsked("centre", Colour: "#4a3526"),
+                new PartAsked("dot", Colour: "#4a3526")],
+        });
+        var concern = Assert.Single(plan.Elements[0].Concerns);
+        Assert.Equal("does-not-show", concern.What);
+        Assert.StartsWith("Chalk white, in the petal, is", concern.Text.ToString(), StringComparison.Ordinal);
+        Assert.Empty(concern.Remedies);
+        Assert.Equal("Chalk white and peat brown", plan.Decision("thread.colour")!.Choice.ToString());
+    }
+
+    /// <summary>Filled petals have nothing inside that must stay open.</summary>
+    [Fact]
+    public void What_is_filled_does_not_close_up()
+    {
+        var outlined = Enumerable.Range(10, 30).Select(mm => new MotifAsked("m", "daisy", HeightMm: mm, Strands: 12)).Last(m =>
+            Make("hoop-picture", null, m).Elements[0].Concerns.Any(c => c.What == "closes-up"));
+        var filled = Make("hoop-picture", "satin", outlined).Elements[0];
+        Assert.All(filled.Parts, p => Assert.NotNull(p.Filling));
+        Assert.DoesNotContain(filled.Concerns, c => c.What == "closes-up");
+    }
+
     /// <summary>A satin that bends is no satin on a knit: it puckers, so advice takes another.</summary>
     [Fact]
     public void Advice_takes_no_satin_on_a_knit()
