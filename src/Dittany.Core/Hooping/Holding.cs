@@ -184,7 +184,7 @@ public static class Holding
     {
         var round = school == School.Hoop;
         return Rules.Any(r => r.ChoiceId == IdOf(school) && r.Verdict == Verdict.RulesOut && r.When(q.Cloth)) ? null
-            : Nudging.Look(q.Units, (round ? q.HoopsMm : [Hoops.UsualFrameMm]).Order().Select(mm => Judge(q, cloth.Value, round, mm))
+            : Nudging.Look((round ? q.HoopsMm : [Hoops.UsualFrameMm]).Order().Select(mm => Judge(q, cloth.Value, round, mm))
                 .Where(s => s.Harm is null && s.Cover is { OffCloth: true } c && c.Placings.Count <= MostEasily)
                 .Select(s => (s.HoopMm, s.Cover!, Hooping.Clampable(cloth.Value, s.HoopMm))).ToArray(), round, q.Budget);
     }

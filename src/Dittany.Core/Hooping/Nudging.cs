@@ -23,14 +23,12 @@ internal static class Nudging
     /// The shortest way, in whole millimetres, by which one of the sizes takes every placing of its cover on cloth that can be clamped.
     /// Each size comes with its cover off that cloth and with the places where its middle may stand.
     /// </summary>
-    public static Nudge? Look(IReadOnlyList<Unit> units, IReadOnlyList<(double HoopMm, Cover Cover, Region Centres)> sizes, bool round,
-        Budget budget)
+    public static Nudge? Look(IReadOnlyList<(double HoopMm, Cover Cover, Region Centres)> sizes, bool round, Budget budget)
     {
-        var groups = units.Count == 0 ? [] : sizes.Where(s => !s.Centres.IsEmpty).SelectMany(s => new[]
-        {
+        var groups = sizes.Where(s => !s.Centres.IsEmpty).Select(s =>
             (s.HoopMm, s.Centres, Works: s.Cover.Placings.Select(p => p.Units.Select(u => s.Cover.Units[u]).ToArray())
-                .Select(g => new Unit(string.Empty, Region.HullOf(g.SelectMany(u => u.Hull).ToArray()), g.Max(u => u.HalfMm))).ToArray()),
-        }).ToArray();
+                .Select(g => new Unit(string.Empty, Region.HullOf(g.SelectMany(u => u.Hull).ToArray()), g.Max(u => u.HalfMm))).ToArray()))
+            .ToArray();
         var steps = Enumerable.Range(1, MostMm).SelectMany(mm => Ways.Select(w => new Pt(w.X * mm, w.Y * mm))).OrderBy(s =>
             Math.Round(s.Length, 6));
         foreach (var by in steps)
