@@ -15,6 +15,23 @@ public static class Polyline
         return sum;
     }
 
+    /// <summary>The place so far along a line, in its unit; its ends beyond them.</summary>
+    public static Pt At(IReadOnlyList<Pt> line, double along)
+    {
+        for (var i = 1; i < line.Count; i++)
+        {
+            var length = line[i - 1].To(line[i]);
+            if (along <= length)
+            {
+                return length == 0 ? line[i] : Pt.Lerp(line[i - 1], line[i], Math.Max(0, along / length));
+            }
+
+            along -= length;
+        }
+
+        return line[^1];
+    }
+
     /// <summary>Distance from a point to a segment.</summary>
     public static double ToSegment(Pt p, Pt a, Pt b)
     {

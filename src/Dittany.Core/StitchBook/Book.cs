@@ -26,7 +26,11 @@ public static class Book
     public static IReadOnlyList<AreaStitch> Fills { get; } =
     [
         new SatinStitch(),
+        new BorderedSatin(),
+        new PaddedSatin(),
         new TurningSatin(),
+        new RopeStitch(),
+        new GradedStraights(),
         new FishboneStitch(),
         new FlyStitch(),
         new DetachedChain(),
@@ -34,8 +38,15 @@ public static class Book
         new BrickStitch(),
         new DirectionalStraightStitch(),
         new ChainRows(),
+        new LinkedChainRows(),
+        new BlanketRows(),
+        new DoubleBlanketRows(),
+        new CouchedRows(),
+        new WeavingStitch(),
         new SeedStitch(),
         new PackedKnots(),
+        new PackedColonialKnots(),
+        new EyeletStitch(),
         new LaidLattice(),
     ];
 

@@ -73,6 +73,12 @@ public abstract class AreaStitch : IStitch
     /// <summary>How wide one of its stitches lies, mm.</summary>
     protected virtual double WidthMm(SewingBy by) => by.Spec.BundleMm;
 
+    /// <summary>Its threads may be long, for they are held down all along: by ties, or by what is woven through them.</summary>
+    public virtual bool HeldDown => false;
+
+    /// <summary>How far it reaches over the edge on purpose, mm.</summary>
+    public virtual double OverMm(SewingBy by) => 0;
+
     /// <summary>Whether its edge is worked too, because the fill alone does not draw it.</summary>
     public virtual bool EdgeToo => false;
 

@@ -4,45 +4,36 @@ using Dittany.Core.Stitches.OnLines;
 
 namespace Dittany.Core.Stitches.InAreas;
 
-/// <summary>Rows of chain side by side, from the edge inward.</summary>
-public sealed class ChainRows : AreaStitch
+/// <summary>Rows side by side, each along the edge and further in than the one before it.</summary>
+public abstract class RowsInward : AreaStitch
 {
-    private static readonly IStitch Chain = new ChainStitch();
+    private const int MostRows = 200;
 
-    public override StitchInfo Info { get; } = new(
-        "chain-rows", "rows of chain stitch", StitchClass.Fill, 2.5, Chain.Info.UsualLengthMm, Chain.Info.Shortest,
-            StitchInfo.Caps(24, 24, 28, 32, 40), StitchInfo.Caps(30, 30, 34, 40, 48), [(double.PositiveInfinity, 2)],
-        "large areas, quick and firm in the wash", "small shapes: a row needs its width", StitchInfo.Memory);
-
-    public override string Because => "Rows of chain fill a large area quickly, and wear well.";
+    /// <summary>A ring shorter than so many widths is a dot and no row.</summary>
+    private const double LeastRows = 4;
 
     public override bool Directed => false;
+
+    /// <summary>How wide one row lies, mm.</summary>
+    protected abstract double RowMm(SewingBy by);
+
+    /// <summary>One row along a closed line.</summary>
+    protected abstract void Row(Sewn.Sewing sewing, Stroke line, SewingBy by);
 
     protected override Judgement Fills(AreaGround ground, SewingBy by) => Rows(ground, by).Any() ? Judgement.Yes
         : new Judgement(false, "There is no room for one row inside its edge.", "Take fewer strands, or satin stitch.");
 
     protected override void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by)
     {
-        var spec = StitchSpec.For(new Pair(Chain, by.Spec.Pair.Strands), by.Spec.Schools);
         foreach (var ring in Rows(ground, by))
         {
-            var line = new Stroke(ring.Select((p, i) => Curve.Line(p, ring[(i + 1) % ring.Count])).ToArray(), true);
-            if (Chain.Sew(new Designs.Shape(string.Empty, Line: line), new SewingBy(spec, Budget: by.Budget)) is not { } row)
-            {
-                continue;
-            }
-
-            sewing.BreakBefore(row.Stitches[0].FromMm, MostHopMm);
-            foreach (var stitch in row.Stitches)
-            {
-                sewing.Stitch(stitch.Moves());
-            }
+            Row(sewing, new Stroke(ring.Select((p, i) => Curve.Line(p, ring[(i + 1) % ring.Count])).ToArray(), true), by);
         }
     }
 
-    private static IEnumerable<IReadOnlyList<Pt>> Rows(AreaGround ground, SewingBy by)
+    private IEnumerable<IReadOnlyList<Pt>> Rows(AreaGround ground, SewingBy by)
     {
-        var wide = Chain.LineWidthMm(by.Spec.Pair.Strands);
+        var wide = RowMm(by);
         for (var k = 0; k < MostRows; k++)
         {
             var inside = ground.Covers.OffsetCoarsely(-wide * (k + 0.5));
@@ -58,11 +49,70 @@ public sealed class ChainRows : AreaStitch
             }
         }
     }
+}
 
-    private const int MostRows = 200;
+/// <summary>Rows of chain side by side, from the edge inward.</summary>
+public sealed class ChainRows : RowsInward
+{
+    private static readonly IStitch Chain = new ChainStitch();
 
-    /// <summary>A ring shorter than so many widths is a dot and no row.</summary>
-    private const double LeastRows = 4;
+    public override StitchInfo Info { get; } = new(
+        "chain-rows", "rows of chain stitch", StitchClass.Fill, 2.5, Chain.Info.UsualLengthMm, Chain.Info.Shortest,
+            StitchInfo.Caps(24, 24, 28, 32, 40), StitchInfo.Caps(30, 30, 34, 40, 48), [(double.PositiveInfinity, 2)],
+        "large areas, quick and firm in the wash", "small shapes: a row needs its width", StitchInfo.Memory);
+
+    public override string Because => "Rows of chain fill a large area quickly, and wear well.";
+
+    protected override double RowMm(SewingBy by) => Chain.LineWidthMm(by.Spec.Pair.Strands);
+
+    protected override void Row(Sewn.Sewing sewing, Stroke line, SewingBy by)
+    {
+        var spec = StitchSpec.For(new Pair(Chain, by.Spec.Pair.Strands), by.Spec.Schools);
+        if (Chain.Sew(new Designs.Shape(string.Empty, Line: line), new SewingBy(spec, Budget: by.Budget)) is not { } row)
+        {
+            return;
+        }
+
+        sewing.BreakBefore(row.Stitches[0].FromMm, MostHopMm);
+        foreach (var stitch in row.Stitches)
+        {
+            sewing.Stitch(stitch.Moves());
+        }
+    }
+}
+
+/// <summary>Rows of links with a short bar between each and the next, from the edge inward: open, and its pattern is seen.</summary>
+public sealed class LinkedChainRows : RowsInward
+{
+    /// <summary>From link to link, mm, and the share of it that is bar (from memory).</summary>
+    private const double LinkMm = 4.5;
+
+    private const double Bar = 0.3;
+
+    public override StitchInfo Info { get; } = new(
+        "linked-chain", "rows of linked chain", StitchClass.Fill, 2.5, LinkMm, _ => 3, StitchInfo.Caps(28, 28, 32, 36, 44),
+            StitchInfo.Caps(34, 34, 38, 44, 52), [(double.PositiveInfinity, 2)],
+        "wide strokes in which the pattern can be seen", "narrow strokes, and shapes that must be closed", StitchInfo.Memory);
+
+    public override string Because => "Links with bars between them make an open pattern, where a stroke is wide enough for it to be seen.";
+
+    protected override double RowMm(SewingBy by) => Math.Round(Info.WidthFactor * by.Spec.BundleMm, 3);
+
+    protected override void Row(Sewn.Sewing sewing, Stroke line, SewingBy by)
+    {
+        var ring = line.Flatten(0.05);
+        var length = Polyline.Length(ring);
+        var most = Math.Min(LinkMm, by.MostFreeMm);
+        var links = Math.Max(2, (int)Math.Round(length / most));
+        for (var i = 0; i < links; i++)
+        {
+            var (at, tip, next) = (Polyline.At(ring, length * i / links).OnGrid(), Polyline.At(ring, length * (i + 1 - Bar) / links).OnGrid(),
+                Polyline.At(ring, length * (i + 1) / links).OnGrid());
+            sewing.BreakBefore(at, MostHopMm);
+            sewing.Stitch(new Move(MoveKind.UpAt, at), new Move(MoveKind.HoldAt, tip), new Move(MoveKind.DownAt, at));
+            sewing.Straight(tip, next);
+        }
+    }
 }
 
 /// <summary>Long threads laid crosswise over the area, tied down at every crossing.</summary>
@@ -80,6 +130,8 @@ public sealed class LaidLattice : AreaStitch
         "wide areas, light and patterned", "narrow ones, in which no mesh is seen", StitchInfo.Memory);
 
     public override string Because => "A lattice spans a wide area with little thread, and its pattern is seen.";
+
+    public override bool HeldDown => true;
 
     public override bool EdgeToo => true;
 

@@ -84,8 +84,8 @@ public sealed class SeedStitch : ScatteredStitch
     }
 }
 
-/// <summary>Knots packed side by side; those at the edge keep half a knot inside it, or the shape swells.</summary>
-public sealed class PackedKnots : ScatteredStitch
+/// <summary>French knots packed side by side; those at the edge keep half a knot inside it, or the shape swells.</summary>
+public class PackedKnots : ScatteredStitch
 {
     public override StitchInfo Info { get; } = new(
         "french-knot", "French knots side by side", StitchClass.Fill, 2.6, 0, _ => 0, StitchInfo.Caps(20, 20, 22, 26, 34),
@@ -104,4 +104,28 @@ public sealed class PackedKnots : ScatteredStitch
 
     protected override void At(Sewn.Sewing sewing, Pt at, SewingBy by, Chance chance) => sewing.Stitch(new Move(MoveKind.UpAt, at),
         new Move(MoveKind.Wrap, at, by.Spec.Wraps), new Move(MoveKind.DownAt, at));
+}
+
+/// <summary>
+/// Colonial knots packed side by side: the thread goes round the needle in a figure of eight, so each is a little rounder and firmer than a
+/// French knot of two wraps.
+/// </summary>
+public sealed class PackedColonialKnots : PackedKnots
+{
+    public override StitchInfo Info { get; } = new(
+        "colonial-knot", "colonial knots side by side", StitchClass.Fill, 2.6, 0, _ => 0, StitchInfo.Caps(20, 20, 22, 26, 34),
+            StitchInfo.Caps(26, 26, 28, 34, 42), [(double.PositiveInfinity, 3)],
+        "centres and berries that must not slip through", "large areas: each knot is slow", StitchInfo.Memory);
+
+    public override string Because => "Colonial knots stand firm and round, and do not slip through loose cloth.";
+
+    /// <summary>Round one way and round the other.</summary>
+    private const int Turns = 2;
+
+    protected override double WidthMm(SewingBy by) => Knots.AcrossMm(by.Spec.Pair.Strands, Turns);
+
+    protected override (double EdgeMm, double ApartMm) Room(SewingBy by) => (WidthMm(by) / 2, WidthMm(by));
+
+    protected override void At(Sewn.Sewing sewing, Pt at, SewingBy by, Chance chance) => sewing.Stitch(new Move(MoveKind.UpAt, at),
+        new Move(MoveKind.Wrap, at, 1, 1), new Move(MoveKind.Wrap, at, 1, -1), new Move(MoveKind.DownAt, at));
 }

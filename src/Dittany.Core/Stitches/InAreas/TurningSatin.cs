@@ -108,7 +108,20 @@ public sealed class TurningSatin : AreaStitch
         }
     }
 
-    private static IReadOnlyList<CentreStroke> Strokes(AreaGround ground) => CentreLine.Of(ground.Covers.Rings, yUp: false)
+    /// <summary>Ways across a stroke, so far apart along its middle, mm; those that another stroke before it covers are left out.</summary>
+    internal static IEnumerable<(Pt Left, Pt Right)> Rungs(AreaGround ground, CentreStroke stroke, IReadOnlyList<CentreStroke> before,
+        double apartMm)
+    {
+        foreach (var (at, way, half) in Along(ground, stroke, before, apartMm))
+        {
+            if (!before.Any(b => Covers(b, at)) && Rung(ground, at, way, half) is { } rung)
+            {
+                yield return rung;
+            }
+        }
+    }
+
+    internal static IReadOnlyList<CentreStroke> Strokes(AreaGround ground) => CentreLine.Of(ground.Covers.Rings, yUp: false)
         .Where(s => s.Points.Count > 1).OrderByDescending(s => Polyline.Length(s.Points)).ToArray();
 
     /// <summary>

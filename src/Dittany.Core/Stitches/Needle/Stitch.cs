@@ -37,7 +37,10 @@ public readonly record struct Stitch
     public ReadOnlySpan<Move> Moves() => Of.MovesOf(Index);
 
     /// <summary>Where the thread comes from on the front: the hole the needle comes up by, or where it slid out last.</summary>
-    public Pt FromMm => Moves()[0] is { ComesUp: true } up ? up.At : Of[Index - 1].DownMm;
+    public Pt FromMm => Moves()[0] is { ComesUp: true } up ? up.At : Woven ? Moves()[0].At : Of[Index - 1].DownMm;
+
+    /// <summary>Whether it goes on under a thread that lies there before it is seen again, as weaving does.</summary>
+    public bool Woven => Moves() is [{ Kind: MoveKind.SlideUnder, Turns: 0 }, _, ..];
 
     /// <summary>Whether a way may begin with it: it comes up by its own hole, and holds nothing that was laid before it.</summary>
     public bool Begins => Moves()[0].ComesUp && Shape != StitchShape.Tie;
@@ -106,13 +109,14 @@ public readonly record struct Stitch
     {
         get
         {
-            var (at, thread, curved) = (FromMm, 0.0, false);
+            var (at, thread, curved, turns) = (Woven ? Of[Index - 1].DownMm : FromMm, 0.0, false, 0);
             foreach (var move in Moves())
             {
                 switch (move.Kind)
                 {
                     case MoveKind.Wrap:
-                        return Knots.ThreadMm(Of.Strands, (int)move.Turns);
+                        turns += (int)move.Turns;
+                        break;
                     case MoveKind.HoldAt:
                         thread += at.To(move.At) + (LoopWidths * Of.BundleMm);
                         curved = true;
@@ -132,7 +136,7 @@ public readonly record struct Stitch
                 at = move.At;
             }
 
-            return curved ? Rounding.ToGrid(thread) : thread;
+            return turns > 0 ? Knots.ThreadMm(Of.Strands, turns) : curved ? Rounding.ToGrid(thread) : thread;
         }
     }
 
