@@ -49,6 +49,15 @@ public sealed record Design(IReadOnlyList<Shape> Shapes)
         return new Design(seen);
     }
 
+    /// <summary>What can be seen of it where something lies over all of it.</summary>
+    public Design Beneath(Region over, double tuckMm = TuckMm) => over.IsEmpty ? this : new Design(Shapes.SelectMany(shape => shape switch
+    {
+        { Area: { } area } => Under(shape, area, [over], tuckMm),
+        { Line: { } line } => Behind(shape, line, [over]),
+        { Point: { } point } => over.Holds(point) ? [] : [shape],
+        _ => [shape],
+    }).ToArray());
+
     private static IEnumerable<Shape> Under(Shape shape, Area area, IReadOnlyList<Region> over, double tuckMm)
     {
         var hides = over.Where(o => o.Within(area.Covers()).AreaMm2 > NothingMm).ToArray();
@@ -59,7 +68,8 @@ public sealed record Design(IReadOnlyList<Shape> Shapes)
 
         // What lies over it as one: between two that touch nothing of it shows either.
         var left = area.Covers().Without(hides.Aggregate((a, b) => a.With(b)).Offset(-tuckMm));
-        return left.AreaMm2 <= NothingMm || area.Covers().Without(hides).AreaMm2 <= NothingMm ? [] : [shape with { Area = Area.Of(left) }];
+        return left.AreaMm2 <= NothingMm || area.Covers().Without(hides).AreaMm2 <= NothingMm ? []
+            : [shape with { Area = area.CutTo(left) }];
     }
 
     private static IEnumerable<Shape> Behind(Shape shape, Stroke line, IReadOnlyList<Region> over)

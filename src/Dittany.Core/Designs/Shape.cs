@@ -11,6 +11,20 @@ public sealed record Area(IReadOnlyList<Stroke> Edges)
     /// <summary>How near the flattened edges stay to the drawn ones, mm.</summary>
     private const double FlatMm = 0.01;
 
+    /// <summary>Where its edge was begun to be drawn: of a leaf or a petal its foot. It stays when the area is cut.</summary>
+    public Pt FootMm { get; init; } = Edges.Count > 0 ? Edges[0].Start : default;
+
+    /// <summary>Of what it was cut from: the place of its edge farthest from the foot; null where it is whole.</summary>
+    public Pt? TipMm { get; init; }
+
+    /// <summary>What is left of it where it was cut, mm.</summary>
+    public Area CutTo(Region left)
+    {
+        var whole = Covers().Rings.SelectMany(r => r).ToArray();
+        var tip = TipMm ?? (whole.Length == 0 ? null : whole.MaxBy(p => Math.Round(p.To(FootMm), 6)));
+        return Of(left) with { FootMm = FootMm, TipMm = tip };
+    }
+
     /// <summary>What it covers. Reckoned when first asked for.</summary>
     public Region Covers() => _region ??= Covered();
 
@@ -47,6 +61,9 @@ public sealed record Shape(
     string Id, Area? Area = null, Stroke? Line = null, Pt? Point = null, string Role = "", string Letter = "", int LetterIndex = 0,
         int Copy = 0, int Layer = 0)
 {
+    /// <summary>The direction stitches of the area are drawn to lie in, radians; null leaves it to the stitch.</summary>
+    public double? FlowRadians { get; init; }
+
     /// <summary>The lines a hand would draw: the line itself, the edges of an area, and none for a point.</summary>
     public IReadOnlyList<Stroke> Strokes => Line is { } line ? [line] : Area?.Edges ?? [];
 }

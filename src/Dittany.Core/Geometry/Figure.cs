@@ -11,17 +11,24 @@ public enum FigureKind
 /// <summary>
 /// One part of a drawing: what it is (stem, leaf, vein, petal, centre, dot, outline), and its stroke. A dot's stroke is a very short
 /// straight about its point. Where a motif is repeated
-/// <paramref name="Copy"/> numbers the copy it belongs to; what joins the copies belongs to none and has -1.
+/// <paramref name="Copy"/> numbers the copy it belongs to; what joins the copies belongs to none and has -1. Shapes of a higher
+/// <paramref name="Layer"/> hide what lies under them.
 /// </summary>
-public sealed record FigurePart(string Role, FigureKind Kind, Stroke Stroke, int Copy = 0)
+public sealed record FigurePart(string Role, FigureKind Kind, Stroke Stroke, int Copy = 0, int Layer = 0)
 {
+    /// <summary>Two places that tell the direction stitches lie in where it is an area; null leaves it to the stitch.</summary>
+    public (Pt From, Pt To)? Flow { get; init; }
+
     /// <summary>The stroke as points, close enough for fitting.</summary>
     public IReadOnlyList<Pt> Line { get; } = Stroke.Flatten(Figure.FlattenShare * Figure.SpanOf(Stroke));
 
     /// <summary>The middle of the stroke's box: where a dot stands.</summary>
     public Pt Middle => Pt.Lerp(Stroke.Start, Stroke.End, 0.5);
 
-    public FigurePart Map(Func<Pt, Pt> map) => new(Role, Kind, Stroke.Map(map), Copy);
+    public FigurePart Map(Func<Pt, Pt> map) => new(Role, Kind, Stroke.Map(map), Copy, Layer)
+    {
+        Flow = Flow is { } flow ? (map(flow.From), map(flow.To)) : null,
+    };
 
     /// <summary>A point, as a part.</summary>
     public static FigurePart Dot(string role, Pt at, double size = 1e-3) =>

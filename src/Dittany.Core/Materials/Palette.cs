@@ -23,7 +23,37 @@ public static class Palette
         new("sky", "pale sky", "#a9c6d8", false),
         new("poppy", "poppy red", "#c23b34", true),
         new("slate", "slate", "#66727a", false),
+        new("sunflower", "sunflower yellow", "#dca32b", false),
+        new("lemon", "lemon", "#efd955", false),
+        new("orange", "orange", "#d9772f", false),
+        new("fox", "fox brown", "#b8612f", false),
+        new("hazel", "hazel brown", "#8a6242", false),
+        new("oat", "oat", "#d8c3a0", false),
+        new("cream", "cream", "#f1e4c6", false),
+        new("blush", "blush", "#eec7b6", false),
+        new("rose", "rose", "#d4657f", false),
+        new("berry", "berry red", "#7c2440", true),
+        new("cherry", "cherry red", "#a8232f", true),
+        new("lilac", "lilac", "#b9a1cf", false),
+        new("violet", "violet", "#6a4a8c", true),
+        new("lavender", "lavender blue", "#8d8bc0", false),
+        new("cornflower", "cornflower blue", "#4f74b8", false),
+        new("sea", "sea blue", "#3f7f8c", false),
+        new("mint", "mint", "#a8cbb0", false),
+        new("moss", "moss green", "#7d8a45", false),
+        new("fir", "fir green", "#2f5241", true),
+        new("grass", "grass green", "#6a9a4a", false),
+        new("stone", "stone grey", "#a8a497", false),
+        new("ash", "pale ash", "#d3d1c9", false),
+        new("charcoal", "charcoal", "#3c3d40", true),
+        new("night", "night blue", "#1f2a44", true),
     ];
+
+    /// <summary>One of ours by its id; throws where there is none.</summary>
+    public static ThreadColour Find(string id) => Colours.First(c => c.Id == id);
+
+    /// <summary>A colour by its id here, or as it is written.</summary>
+    public static string HexOf(string colour) => Colours.FirstOrDefault(c => c.Id == colour)?.Hex ?? colour;
 
     /// <summary>
     /// The name of a colour: ours where it is one of ours; else by the one of ours that the eye takes it for first (CIEDE2000).

@@ -70,11 +70,13 @@ public static class Say
     /// <summary>Several of a thing: daisies, leaves, ears of wheat. By its ending, which is right for the names used here.</summary>
     public static string Many(string thing)
     {
-        var head = thing.IndexOf(" of ", StringComparison.Ordinal) is > 0 and var of ? of
-            : thing.IndexOf(" on ", StringComparison.Ordinal) is > 0 and var on ? on : thing.Length;
-        var (one, rest) = (thing[..head], thing[head..].Replace(" its stem", " their stems", StringComparison.Ordinal));
+        var head = new[] { " of ", " on ", " with " }.Select(w => thing.IndexOf(w, StringComparison.Ordinal)).Where(at => at > 0)
+            .DefaultIfEmpty(thing.Length).Min();
+        var (one, rest) = (thing[..head], thing[head..].Replace(" its stem", " their stems", StringComparison.Ordinal)
+            .Replace(" its stalk", " their stalks", StringComparison.Ordinal));
         return one switch
         {
+            _ when one.EndsWith("foot", StringComparison.Ordinal) => $"{one[..^3]}eet{rest}",
             _ when one.EndsWith("leaf", StringComparison.Ordinal) => $"{one[..^1]}ves{rest}",
             _ when one.EndsWith("fish", StringComparison.Ordinal) || one.EndsWith("cherries", StringComparison.Ordinal) => thing,
             [.., not ('a' or 'e' or 'i' or 'o' or 'u'), 'y'] => $"{one[..^1]}ies{rest}",

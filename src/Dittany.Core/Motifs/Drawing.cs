@@ -10,7 +10,9 @@ namespace Dittany.Core.Motifs;
 internal static class Drawing
 {
     /// <summary>
-    /// Parts written one a line: role, then <c>line</c>, <c>shape</c> or <c>dot</c>, then the stroke, or the point of a dot.
+    /// Parts written one a line: role, its layer after an @ where it is not the lowest, the direction of its stitches after a &gt; where it
+    /// has one, then <c>line</c>, <c>shape</c> or <c>dot</c>, then
+    /// the stroke, or the point of a dot.
     /// </summary>
     public static Figure Written(string text) => new(text.Split('\n',
         StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Select(Part).ToArray());
@@ -88,6 +90,16 @@ internal static class Drawing
     private static FigurePart Part(string row)
     {
         var words = row.Split(' ', 3);
+        if (words[0].Split('>') is [var flowing, var turn])
+        {
+            return Part($"{flowing} {words[1]} {words[2]}") with { Flow = (default, Polar(default, 1, 90 + StrokeReading.Number(turn))) };
+        }
+
+        if (words[0].Split('@') is [var role, var layer])
+        {
+            return Part($"{role} {words[1]} {words[2]}") with { Layer = int.Parse(layer, System.Globalization.CultureInfo.InvariantCulture) };
+        }
+
         if (words[1] == "dot")
         {
             var at = words[2].Split(' ');

@@ -17,10 +17,28 @@ internal static class Frames
         Frame("oval-frame", "oval frame", (_, w, h) => new([Drawing.Oval("outline", new Pt(0, 0), w / Math.Sqrt(2), h / Math.Sqrt(2))])),
         Frame("diamond-frame", "diamond frame", (_, w, h) => Diamond(w, h)),
         Frame("wreath", "wreath", Wreath, new("leaves", 8, 18, 60)),
+        Frame("berry-wreath", "wreath with berries", Berries, new("leaves", 8, 18, 60)) with { Rich = true },
         Frame("dotted-ring", "ring of dots", (n, w, h) =>
             new([.. Drawing.Round(n ?? Math.Max(8, Even(2 * Math.PI * Half(w, h) / (0.16 * Math.Min(w, h)))), d =>
             [FigurePart.Dot("dot", Drawing.Polar(new Pt(0, 0), Half(w, h), d))])]), new("dots", 8, 20, 80)),
     ];
+
+    /// <summary>A wreath with a berry in every second fork of its leaves.</summary>
+    private static Figure Berries(int? count, double w, double h)
+    {
+        var wreath = Wreath(count, w, h);
+        var leaves = wreath.Parts.Where(p => p.Role == "leaf").ToArray();
+        var radius = leaves.Average(l => Polyline.Length(l.Line)) / 2 * 0.17;
+        var berries = leaves.Where((_, i) => i % 2 == 0).Select(l =>
+        {
+            // Beside the foot of its leaf, on the other side of the bough.
+            var (foot, far) = (l.Stroke.Start, l.Line.MaxBy(p => p.To(l.Stroke.Start)));
+            var out_ = foot * (1 / Math.Max(1e-9, foot.Length));
+            var side = Pt.Dot(far - foot, out_) > 0 ? -1 : 1;
+            return Drawing.Circle("berry", foot + (out_ * (side * radius * 1.5)), radius) with { Layer = 1 };
+        });
+        return new Figure([.. wreath.Parts, .. berries]);
+    }
 
     private static Motif Frame(string id, string name, Func<int?, double, double, Figure> to, Counted? counted = null) =>
         new(id, name, MotifShelf.Frames, n => to(n == 0 ? null : n, Alone * 0.7, Alone * 0.7), counted, (n, w, h) =>

@@ -31,6 +31,15 @@ public sealed record MotifShape(int? Count = null, double LeanRadians = 0, bool 
 public sealed record Motif(string Id, string Name, MotifShelf Shelf, Func<int, Figure> Build, Counted? Counted = null, Func<int?, double,
     double, Figure>? BuildTo = null)
 {
+    /// <summary>
+    /// What each of its roles is coloured where nobody chose: an id of our palette. A role that is not named takes the main colour, or
+    /// green where it is a stem or a leaf.
+    /// </summary>
+    public IReadOnlyDictionary<string, string> Wears { get; init; } = Colouring.Of(Id);
+
+    /// <summary>Whether it is drawn to be filled: as an outline alone much of it would be lost.</summary>
+    public bool Rich { get; init; }
+
     /// <summary>Most the line may stray, as a share of the size (from memory): more and petals part from their centre.</summary>
     public const double MostWobble = 0.06;
 

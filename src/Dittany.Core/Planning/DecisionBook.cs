@@ -78,6 +78,7 @@ public static class DecisionBook
         new("stitch.length", Station.Stitches, Any(OneOf(() => Habits.Find("stitch-length")!.Choices.Select(c => c.ChoiceId)))),
         new("stitch.dots", Station.Stitches, Any(OneOf(() => ["knot", "straight"]))),
         new("stitch.action", Station.Stitches, Any(OneOf(() => ["skim", "stab"]))),
+        new("stitch.letters", Station.Stitches, Any(OneOf(() => LetterWays.Choices.Select(c => c.ChoiceId)))),
         new("stitch.fill", Station.Stitches, Any(OneOf(() => FillingRoom.Choices.Select(c => c.ChoiceId).Concat(
             Book.NotYetDrawn)))),
         new("thread.strands", Station.Thread, Any(OneOf(() => Bundle.Plies.Select(p => p.ToString(CultureInfo.InvariantCulture)))),
@@ -98,6 +99,7 @@ public static class DecisionBook
         new("hoop.size", Station.Hoop, (value, _) => Number(value, 50, 400, false, "a nominal size of 50 to 400 mm")),
         new("hoop.tension", Station.Hoop, Any(OneOf(() => ["drum-tight", "slack"]))),
         new("hoop.layers", Station.Hoop, Any(OneOf(() => Holding.Layers.Select(c => c.ChoiceId)))),
+        new("order.layers", Station.Order, Any(OneOf(() => Lying.Orders.Select(c => c.ChoiceId)))),
         new("order.parts", Station.Order, Any(OneOf(() => ["writing-order", "last-letter-first"]))),
         new("finish.removal", Station.Finish, Any(OneOf(() => FinishRoom.FilmOuts.Select(c => c.ChoiceId)))),
         new("finish.press", Station.Finish, Any(OneOf(() => FinishRoom.Presses.Select(p => p.ChoiceId)))),

@@ -36,7 +36,10 @@ internal static class DesignOf
             var number = seen.GetValueOrDefault(group);
             seen[group] = number + 1;
             var shape = new Shape(string.Create(CultureInfo.InvariantCulture, $"{group}{number}"), Role: part.Role, Letter: part.Role,
-                Copy: part.Copy);
+                Copy: part.Copy, Layer: part.Layer)
+            {
+                FlowRadians = part.Flow is { } flow ? Math.Atan2(flow.To.Y - flow.From.Y, flow.To.X - flow.From.X) : null,
+            };
             return part.Kind switch
             {
                 FigureKind.Dot => shape with { Point = part.Middle },

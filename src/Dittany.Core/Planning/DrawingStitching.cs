@@ -24,22 +24,23 @@ public static class DrawingStitching
         new("outline", null, null, 0, 1, "Outlines take the main stitch.", "common practice"),
         new("leaf", null, null, 0, 2, "Leaves come after their stem.", "common practice"),
         new("vein", "backstitch", "backstitch", 1, 3, "Veins are drawn with a strand less, so that they stay fine.", "common practice"),
+        new("feather", null, null, 0, 2, "Feathers lie as they grow, the undermost first.", "common practice"),
         new("petal", null, null, 0, 4, "Petals come after leaves, so that no leaf lies on them.", "common practice"),
         new("centre", null, null, 0, 5, "The centre closes over the feet of the petals.", "common practice"),
         new("dot", null, null, 0, 6, "Dots are knots and come last, so that nothing rubs over them.", "common practice"),
     ];
 
-    public static RoleStitch RoleOf(string role) => Roles.FirstOrDefault(r => r.Role == role) ?? Roles[1];
+    public static RoleStitch RoleOf(string role) => Roles.FirstOrDefault(r => r.Role == Designs.Roles.Kind(role)) ?? Roles[1];
 
     /// <summary>
-    /// A drawing in mm stitched in its order of work. <paramref name="main"/> is the pair of the main lines; <paramref name="from"/>
+    /// What can be seen of a drawing, in mm, stitched in its order of work: lower layers first. <paramref name="main"/> is the pair of the main lines; <paramref name="from"/>
     /// numbers the first shape among its element's units. Areas are worked along their edges. What is too short to stitch is left out; the
     /// caller tells of it by the count.
     /// </summary>
     internal static IReadOnlyList<Part> Stitch(Design drawing, Pair main, Func<Pair, StitchSpec> specOf, Func<string, string> colourOf,
         int from, bool knit = false, bool byRole = false, Budget? budget = null, FillingRoom? filling = null)
     {
-        var ordered = drawing.Visible().Shapes.OrderBy(s => RoleOf(s.Role).Turn)
+        var ordered = drawing.Shapes.OrderBy(s => s.Layer).ThenBy(s => RoleOf(s.Role).Turn)
             .SelectMany(s => s.Point is { } point ? [(Shape: s, Stroke: FigurePart.Dot(s.Role, point).Stroke)]
                 : s.Strokes.Select(stroke => (Shape: s, Stroke: stroke))).ToArray();
         var ways = ordered.Select(o => o.Shape).DistinctBy(s => s.Id, StringComparer.Ordinal).ToDictionary(s => s.Id, s =>
@@ -54,7 +55,8 @@ public static class DrawingStitching
                 shape.Role, shape.Role, from + line.Source, line.Stitch.Id,
                     new Thread(Thread.Cotton, spec.Pair.Strands, ways[shape.Id].Colour ?? colourOf(shape.Role)), line.WidthMm, line.LineMm,
                     line.Closed, line.Stitches,
-                line.Dot ? 0 : spec.WishedMm, shape.Copy, shape.Id, shape.Id));
+                line.Dot ? 0 : spec.WishedMm, shape.Copy, shape.Id, shape.Id)
+            { Layer = shape.Layer });
         });
         return lines.Concat(Filled()).OrderBy(p => p.Source).Select(p => p.Part).ToArray();
 
@@ -82,6 +84,7 @@ public static class DrawingStitching
                     {
                         Filling = placed.Filling,
                         Breaks = placed.Breaks,
+                        Layer = shape.Layer,
                     });
                 }
             }

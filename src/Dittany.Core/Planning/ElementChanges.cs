@@ -67,6 +67,7 @@ internal static class ElementChanges
         Text("stitch", e => e.Stitch, (e, v) => e with { Stitch = v }, m => m.Stitch, (m, v) => m with { Stitch = v }),
         Number("strands", e => e.Strands, (e, v) => e with { Strands = Whole(v) }, m => m.Strands, (m, v) => m with { Strands = Whole(v) }),
         Text("colour", e => e.Colour, (e, v) => e with { Colour = v }, m => m.Colour, (m, v) => m with { Colour = v }),
+        Number("layer", e => e.Layer, (e, v) => e with { Layer = Whole(v, -99) }, m => m.Layer, (m, v) => m with { Layer = Whole(v, -99) }),
         Number("heightMm", null, null, m => m.HeightMm, (m, v) => m with { HeightMm = v }),
         Number("widthMm", e => e.WidthMm, (e, v) => e with { WidthMm = v, CapHeightMm = v is null ? e.CapHeightMm : null }, m => m.WidthMm,
             (m, v) => m with { WidthMm = v }),
@@ -95,7 +96,7 @@ internal static class ElementChanges
         "Write a number, such as 14.");
 
     /// <summary>Numbers of things, held where the check of the job still finds them out of reach.</summary>
-    private static int? Whole(double? n) => n is { } v ? (int)Math.Clamp(v, -1, 9999) : null;
+    private static int? Whole(double? n, int least = 0) => n is { } v ? (int)Math.Clamp(v, least - 1, 9999) : null;
 
     private static string? Place(Pt? at) => at is { } c ? string.Create(CultureInfo.InvariantCulture, $"{c.X:R},{c.Y:R}") : null;
 

@@ -22,10 +22,13 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
     /// <summary>Nothing is filled.</summary>
     public const string None = "none";
 
+    /// <summary>Thick letters and drawings that are made to be filled are filled, others worked along their outline.</summary>
+    public const string AsDrawn = "as-drawn";
+
     /// <summary>Each part is filled with what suits it.</summary>
     public const string ByPart = "by-part";
 
-    private readonly List<(string Role, string Name)> _filled = [];
+    private readonly HashSet<(string Role, string Name, string Shape)> _filled = [];
     private readonly List<Told> _because = [];
     private readonly HashSet<PartAsked> _heard = [];
     private readonly List<Told> _notFollowed = [];
@@ -35,15 +38,16 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
         .. Book.Fills.Select(f => new Choice(f.Info.Id, Say.Upper(f.Info.Name)))];
 
     /// <summary>How this shape is made with so many strands.</summary>
-    public ShapeWay WayOf(Shape shape, int strands)
+    public ShapeWay WayOf(Shape shape, int strands, PartAsked? particular = null)
     {
-        var hers = byPart.LastOrDefault(p => p.Role == shape.Role && (p.Copy is null || p.Copy == shape.Copy));
+        var hers = Merged(byPart.LastOrDefault(p => p.Role == shape.Role && (p.Copy is null || p.Copy == shape.Copy)), particular);
         foreach (var heard in byPart.Where(p => p.Role == shape.Role && (p.Copy is null || p.Copy == shape.Copy)))
         {
             _heard.Add(heard);
         }
 
-        var direction = hers?.DirectionDegrees is { } degrees ? degrees * Math.PI / 180 : (double?)null;
+        hers = hers is { Colour: { } colour } ? hers with { Colour = Palette.HexOf(colour) } : hers;
+        var direction = hers?.DirectionDegrees is { } degrees ? degrees * Math.PI / 180 : shape.FlowRadians;
         var line = hers?.Stitch is { } id && Book.Fill(id) is null ? Book.Find(id) : null;
         if (shape.Area is not { } area || line is not null)
         {
@@ -54,6 +58,16 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
         return new ShapeWay(fill == None ? null : Chosen(fill, shape, area, By(hers?.Strands ?? strands, direction)), null, hers?.Strands,
             hers?.Colour, direction);
     }
+
+    /// <summary>Of two wishes the more particular one holds, member by member.</summary>
+    private static PartAsked? Merged(PartAsked? role, PartAsked? particular) => role is null || particular is null ? particular ?? role
+        : role with
+        {
+            Stitch = particular.Stitch ?? role.Stitch,
+            Strands = particular.Strands ?? role.Strands,
+            Colour = particular.Colour ?? role.Colour,
+            DirectionDegrees = particular.DirectionDegrees ?? role.DirectionDegrees,
+        };
 
     /// <summary>By what a shape is sewn with so many strands.</summary>
     public SewingBy By(int strands, double? directionRadians, Budget? budget = null) => new(specFor(strands), Budget: budget)
@@ -75,8 +89,8 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
         foreach (var idle in words && !areas ? byPart : byPart.Where(p => !_heard.Contains(p)))
         {
             _notFollowed.Add(words && !areas
-                ? (Told)$"Your wish for the {idle.Role} is not followed: wishes for parts hold for letters with weight, which are areas."
-                : (Told)$"Your wish for the {idle.Role}{(idle.Copy is { } n ? $" of copy {n + 1}" : string.Empty)} is not followed: there is "
+                ? (Told)$"Your wish for the {Roles.Called(idle.Role)} is not followed: wishes for parts hold for letters with weight, which are areas."
+                : (Told)$"Your wish for the {Roles.Called(idle.Role)}{(idle.Copy is { } n ? $" of copy {n + 1}" : string.Empty)} is not followed: there is "
                     + $"none of that name in it.");
         }
 
@@ -91,7 +105,7 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
         Told[] because = !areas ? [words ? "This hand is all lines: there is no shape to fill." : "It is all lines and points: there is no "
                 + "shape to fill."]
             : _filled.Count == 0 ? ["Its shapes are worked along their outlines, and nothing fills them."]
-            : [.. _filled.GroupBy(f => f.Name, StringComparer.Ordinal).Select(g => (Told)$"{Say.Upper(Say.List(g.Select(f => Say.Many(f.Role)).Distinct(StringComparer.Ordinal).ToArray()))} in {g.Key}."),
+            : [.. _filled.GroupBy(f => f.Name, StringComparer.Ordinal).Select(g => (Told)$"{Say.Upper(Say.List(g.GroupBy(f => f.Role, StringComparer.Ordinal).Select(r => r.Count() == 1 ? r.Key : Say.Many(r.Key)).ToArray()))} in {g.Key}."),
                 .. _because.DistinctBy(b => b.ToString(), StringComparer.Ordinal),
                 $"Nothing longer than {Say.Length(mostFreeMm)} lies free on the face, for {whyFree}."];
         return Deciding.Make(decisionId, Station.Stitches, "What fills the shapes", own, hers, because,
@@ -130,13 +144,13 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
     {
         if (fill is not null)
         {
-            _filled.Add((Called(shape), fill.Info.Name));
+            _filled.Add((Called(shape), fill.Info.Name, shape.Id));
         }
 
         _because.Add(because);
     }
 
-    private static string Called(Shape shape) => shape.Role == "outline" ? "shape" : shape.Role;
+    private static string Called(Shape shape) => Roles.Called(shape.Role);
 
     private static Choice? Known(string id) => Choices.FirstOrDefault(c => c.ChoiceId == id);
 }

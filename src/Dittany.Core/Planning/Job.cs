@@ -32,7 +32,18 @@ public sealed record WordingAsked(
 {
     /// <summary>What is wished for its areas, the later before the earlier.</summary>
     public IReadOnlyList<PartAsked> ByPart { get; init; } = [];
+
+    /// <summary>What is wished for single letters, the later before the earlier.</summary>
+    public IReadOnlyList<LetterAsked> Letters { get; init; } = [];
+
+    /// <summary>Higher lies over lower; null is 0, and of one layer words lie over motifs.</summary>
+    public int? Layer { get; init; }
 }
+
+/// <summary>
+/// What is wished for one letter: its <paramref name="Index"/> in the text, blanks counted, from 0. Null members are as in the whole word.
+/// </summary>
+public sealed record LetterAsked(int Index, string? Stitch = null, int? Strands = null, string? Colour = null);
 
 /// <summary>
 /// What is wished for the parts of one role: of all copies, or of one. Null members are decided. A stitch may fill what is an area; a
@@ -68,6 +79,9 @@ public sealed record MotifAsked(
 {
     /// <summary>What is wished for parts of it, the later before the earlier.</summary>
     public IReadOnlyList<PartAsked> ByPart { get; init; } = [];
+
+    /// <summary>Higher lies over lower; null is 0, and of one layer a later motif lies over an earlier one.</summary>
+    public int? Layer { get; init; }
 }
 
 /// <summary>A drawing of her own: its name and its parts, in any unit, y down.</summary>

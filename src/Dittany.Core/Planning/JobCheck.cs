@@ -227,6 +227,7 @@ public static class JobCheck
         if (faults.All(f => f.Pointer != $"{at}/text"))
         {
             CheckWords(element, at, library, faults);
+            MotifCheck.CheckLetters(element, at, faults);
         }
 
         if (element.Stitch is { } stitch && Book.Lines.All(s => s.Id != stitch))
@@ -242,6 +243,7 @@ public static class JobCheck
 
         CheckColour($"{at}/colour", element.Colour, true, faults);
         MotifCheck.CheckByPart(element.ByPart, at, faults);
+        MotifCheck.CheckLayer(element.Layer, at, faults);
         CheckRange($"{at}/capHeightMm", element.CapHeightMm, Lettering.LeastCapMm, Fit.MostCapMm, "mm", faults);
         CheckRange($"{at}/widthMm", element.WidthMm, LeastWidthMm, MostWidthMm, "mm", faults);
         if (element is { CapHeightMm: not null, WidthMm: not null })

@@ -2,6 +2,7 @@ using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
 using Dittany.Core.Motifs;
 using Dittany.Core.StitchBook;
+using Dittany.Core.Words;
 
 namespace Dittany.Core.Planning;
 
@@ -56,6 +57,45 @@ internal static class MotifCheck
         JobCheck.CheckColour($"{at}/colour", motif.Colour, true, faults);
         JobCheck.CheckCentre(motif.CentreMm, at, faults);
         CheckByPart(motif.ByPart, at, faults);
+        CheckLayer(motif.Layer, at, faults);
+    }
+
+    /// <summary>How many layers there may be to each side of the usual one.</summary>
+    private const int MostLayers = 99;
+
+    public static void CheckLayer(int? layer, string at, List<JobFault> faults) =>
+        JobCheck.CheckRange($"{at}/layer", layer, -MostLayers, MostLayers, string.Empty, faults);
+
+    /// <summary>Wishes for letters: each for one that is there and is no blank.</summary>
+    public static void CheckLetters(WordingAsked asked, string at, List<JobFault> faults)
+    {
+        if (asked.Letters.Count > MostWishes)
+        {
+            faults.Add(new($"{at}/letters", $"There are wishes for {asked.Letters.Count} letters, and {MostWishes} is the most.",
+                "Say it once for the whole word."));
+            return;
+        }
+
+        var letters = Rows.Letters(asked.Text.ReplaceLineEndings(" "));
+        for (var i = 0; i < asked.Letters.Count; i++)
+        {
+            var here = $"{at}/letters/{i.ToString(System.Globalization.CultureInfo.InvariantCulture)}";
+            var letter = asked.Letters[i];
+            if (letter.Index < 0 || letter.Index >= letters.Count)
+            {
+                faults.Add(new($"{here}/index", $"There is no letter {letter.Index} in “{asked.Text.ReplaceLineEndings(" ")}”.",
+                    $"Count from 0, blanks counted: the last one is {letters.Count - 1}."));
+            }
+            else if (Rows.IsSpace(letters[letter.Index]))
+            {
+                faults.Add(new($"{here}/index", $"At {letter.Index} there is a blank.", "Give the number of a letter."));
+            }
+
+            CheckChoice($"{here}/stitch", letter.Stitch, Book.Lines.Select(s => s.Id).Concat(Book.Fills.Select(f => f.Info.Id)),
+                "stitch that draws lines or fills areas", faults);
+            JobCheck.CheckStrands($"{here}/strands", letter.Strands, faults);
+            JobCheck.CheckColour($"{here}/colour", letter.Colour, true, faults);
+        }
     }
 
     /// <summary>Wishes for parts that one element may have.</summary>

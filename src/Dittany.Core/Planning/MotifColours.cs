@@ -1,26 +1,68 @@
+using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
+using Dittany.Core.Measures;
+using Dittany.Core.Motifs;
 using Dittany.Core.Words;
 
 namespace Dittany.Core.Planning;
 
 /// <summary>
-/// What is green in a drawing: stems and leaves, and veins where no outline is drawn round them; as long as she chose no colour and our
-/// leaf green reads on the cloth.
+/// What each part of a drawing is coloured, as long as she chose no colour for the whole: what it wears by its nature where that shows on
+/// the cloth, else what comes nearest to it and does; stems and leaves in leaf green; all else in the main colour.
 /// </summary>
 internal sealed record MotifColours(string Main, string? Green, bool OutlinedVeins)
 {
+    private IReadOnlyDictionary<string, string> Worn { get; init; } = new Dictionary<string, string>(StringComparer.Ordinal);
+
+    /// <summary>Why a part is not in the colour it would wear by nature.</summary>
+    public IReadOnlyList<Told> Because { get; init; } = [];
+
     /// <summary>
     /// Colours of a drawing whose main colour is settled; <paramref name="chosen"/> says that it was she who chose it, and then all is in
-    /// it.
+    /// it. <paramref name="wears"/> are ids of the palette by role, several to choose from apart by blanks.
     /// </summary>
-    public static MotifColours Of(IReadOnlyList<FigurePart> parts, string main, bool chosen, Cloth cloth)
+    public static MotifColours Of(IReadOnlyList<FigurePart> parts, string main, bool chosen, Cloth cloth,
+        IReadOnlyDictionary<string, string>? wears = null, bool filled = false)
     {
-        var green = chosen || parts.All(p => p.Role != "leaf") ? null
-            : Legibility.Colours(cloth).Reading.FirstOrDefault(c => c.Id == "leaf")?.Hex;
-        return new MotifColours(main, green == main ? null : green, parts.Any(p => p.Role == "outline"));
+        var green = chosen || parts.All(p => Roles.Kind(p.Role) is not ("leaf" or "stem")) || (parts.All(p => p.Role != "leaf") && wears is null)
+            ? null : Legibility.Colours(cloth).Reading.FirstOrDefault(c => c.Id == "leaf")?.Hex;
+        var (worn, because) = (new Dictionary<string, string>(StringComparer.Ordinal), new List<Told>());
+        foreach (var role in chosen || wears is null ? [] : parts.Select(p => p.Role).Distinct(StringComparer.Ordinal))
+        {
+            if (wears!.GetValueOrDefault(role) is { } ids)
+            {
+                var wished = ids.Split(' ').Select(Palette.Find).ToArray();
+                if (wished.FirstOrDefault(c => Shows(c, cloth, filled)) is { } shows)
+                {
+                    worn[role] = shows.Hex;
+                }
+                else
+                {
+                    var lab = Colour.Parse(wished[0].Hex).ToLab();
+                    var near = Palette.Colours.Where(c => Shows(c, cloth, filled)).MinBy(c =>
+                        ColourDifference.Ciede2000(lab, Colour.Parse(c.Hex).ToLab()));
+                    worn[role] = near?.Hex ?? main;
+                    because.Add($"{Say.Upper(wished[0].Name)} for the {Roles.Called(role)} would be lost on this cloth.");
+                }
+            }
+        }
+
+        return new MotifColours(main, green == main ? null : green, parts.Any(p => p.Role == "outline"))
+        {
+            Worn = worn,
+            Because = because,
+        };
     }
 
+    /// <summary>What is filled shows by its hue and sheen too, from this difference on, CIEDE2000 (from memory).</summary>
+    private const double FilledFrom = 9;
+
+    private static bool Shows(ThreadColour colour, Cloth cloth, bool filled) =>
+        ColourDifference.Lightness(Colour.Parse(colour.Hex), cloth.Colour) >= Legibility.VanishesBelowL
+        || (filled && ColourDifference.Ciede2000(Colour.Parse(colour.Hex).ToLab(), cloth.Colour.ToLab()) >= FilledFrom);
+
     /// <summary>The colour of a role.</summary>
-    public string For(string role) => Green is { } green && (role is "stem" or "leaf" || (role == "vein" && !OutlinedVeins)) ? green : Main;
+    public string For(string role) => Worn.TryGetValue(role, out var own) ? own
+        : Green is { } green && (Roles.Kind(role) is "stem" or "leaf" || (role == "vein" && !OutlinedVeins)) ? green : Main;
 }

@@ -30,7 +30,7 @@ internal static class MotifOrder
     /// The order of work of letters and parts, by their places in <paramref name="letters"/>: words as they stand, each motif by the two
     /// habits.
     /// </summary>
-    public static IReadOnlyList<int> Of(IReadOnlyList<WorkedLetter> letters, string first, string round)
+    public static IReadOnlyList<int> Of(IReadOnlyList<WorkedLetter> letters, string first, string round, bool overFirst = false)
     {
         var roles = Schools.First(s => s.Habit == first).Roles;
         var order = new List<int>(letters.Count);
@@ -45,16 +45,18 @@ internal static class MotifOrder
             var firstOf = element.GroupBy(Thread, StringComparer.Ordinal)
                 .ToDictionary(g => g.Key, g => g.Min(Rank), StringComparer.Ordinal);
             var rounds = round == "plant-by-plant"
-                ? element.OrderBy(_ => 0)
-                : element.OrderBy(i => firstOf[Thread(i)]).ThenBy(Thread, StringComparer.Ordinal);
+                ? element.OrderBy(i => Main(i).Copy).ThenBy(Layer)
+                : element.OrderBy(Layer).ThenBy(i => firstOf[Thread(i)]).ThenBy(Thread, StringComparer.Ordinal);
             order.AddRange(rounds.ThenBy(i => Main(i).Copy).ThenBy(Rank).ThenBy(i => i));
         }
 
         return order;
 
+        // What is drawn in layers goes by them, whatever is liked first.
+        int Layer(int i) => overFirst ? -Main(i).Layer : Main(i).Layer;
         Part Main(int i) => letters[i].Parts[0];
         string Thread(int i) => Main(i).Thread.Id;
-        int Rank(int i) => Array.IndexOf(roles, Main(i).Role) is >= 0 and var at ? at : 1;
+        int Rank(int i) => Array.IndexOf(roles, Designs.Roles.Kind(Main(i).Role)) is >= 0 and var at ? at : 1;
     }
 
     /// <summary>Why in this order, for the motifs of a piece.</summary>
@@ -68,6 +70,7 @@ internal static class MotifOrder
 
         var told = new List<Told>();
         var roles = motifs.Select(l => l.Parts[0].Role).ToHashSet(StringComparer.Ordinal);
+        roles.UnionWith([.. roles.Select(Designs.Roles.Kind)]);
         if ((roles.Contains("petal") || roles.Contains("centre"))
             && (first == "centre-first" || roles.Contains("stem") || roles.Contains("leaf")))
         {

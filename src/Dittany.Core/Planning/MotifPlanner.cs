@@ -81,7 +81,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             Id("stitch.outline"), Station.Stitches, "Which stitch for its lines", new Choice(usual.Id, Say.Upper(usual.Name)),
             asked.Stitch is null && overrules.For(Id("stitch.outline")) is null ? null : new Choice(stitch.Id, Say.Upper(stitch.Name)),
             [facts.Knit ? "On a knit split stitch gives with the cloth." : "Backstitch keeps outlines crisp.",
-                .. DrawingStitching.Roles.Where(r => unit.Parts.Any(p => p.Role == r.Role)).Select(r => r.Because)],
+                .. DrawingStitching.Roles.Where(r => unit.Parts.Any(p => Roles.Kind(p.Role) == r.Role)).Select(r => r.Because)],
             ["A knit, or a stitch of your own."], Book.Lines.Select(s => new Choice(s.Id, Say.Upper(s.Name))).ToArray()));
         decisions.Add(Deciding.Make(
             Id("thread.strands"), Station.Thread, "How many strands", Strands(free), strandsStated is null ? null : Strands(pair.Strands),
@@ -94,11 +94,17 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var schools = workshop.StitchSchoolsWith(null, null);
         var design = DesignOf.Figure(asked.Id, placed.Parts);
         var areas = design.Shapes.Any(s => s.Area is not null);
+        var rich = asked.Drawing is null && MotifLibrary.Find(asked.Motif)!.Rich;
         var filling = new FillingRoom(Id("stitch.fill"), areas ? overrules.For(Id("stitch.fill")) : null,
-            workshop.Habit("fill"), asked.ByPart,
+            workshop.Habit("fill") switch
+            {
+                FillingRoom.AsDrawn => rich ? FillingRoom.ByPart : FillingRoom.None,
+                var habit => habit,
+            }, asked.ByPart,
             FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn), facts.Knit, asked.Seed ?? 0,
             n => StitchSpec.For(new Pair(Book.Plainest, n), schools));
-        var parts = DrawingStitching.Stitch(design, pair, p => StitchSpec.For(p, schools, ground.Worn.MostBehindMm), colours, 0,
+        var seen = design.Visible(ground.TuckMm).Beneath(ground.Over, ground.TuckMm);
+        var parts = DrawingStitching.Stitch(seen, pair, p => StitchSpec.For(p, schools, ground.Worn.MostBehindMm), colours, 0,
             facts.Knit, byRole: asked.Stitch is null, ground.Budget, filling);
         decisions.Add(filling.Told(areas, words: false));
         var concerns = Concerns(asked, name, unit, placed, parts, design.Shapes, high, pair, largest).ToList();
@@ -119,6 +125,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             asked.Arrangement ?? "one", asked.Drawing is null ? asked.Motif : "own", Design: design)
         {
             One = OneOf(asked),
+            Layer = asked.Layer,
         }, decisions);
     }
 
@@ -178,7 +185,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             arrangement == "one"
                 ? $"One {name}, "
                     + $"{Say.Count(one.Parts.Count, "part")}{(motif?.Counted is { } c ? $", with {shape.Count ?? c.Usual} {c.What}" : string.Empty)}." : $"{count} {Say.Many(name)}: {ArrangementTold(arrangement)}.",
-            $"Its parts are {Say.List(one.Parts.Select(p => p.Role).Distinct(StringComparer.Ordinal).ToArray())}, each stitched as what "
+            $"Its parts are {Say.List(one.Parts.Select(p => p.Role.Replace('-', ' ')).Distinct(StringComparer.Ordinal).ToArray())}, each stitched as what "
                 + $"it is.",
         ];
         decisions.Add(Deciding.Make(
@@ -270,8 +277,10 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     {
         var (own, reading) = Legibility.Colours(ground.Cloth);
         var hers = (asked.Colour ?? overrules.For(id))?.ToLowerInvariant();
-        var hex = hers is null ? own.Hex : Palette.Colours.FirstOrDefault(c => c.Id == hers)?.Hex ?? hers;
-        var colours = MotifColours.Of(unit.Parts, hex, hers is not null, ground.Cloth);
+        var hex = hers is null ? own.Hex : Palette.HexOf(hers);
+        var colours = MotifColours.Of(unit.Parts, hex, hers is not null, ground.Cloth,
+            asked.Drawing is null ? MotifLibrary.Find(asked.Motif)!.Wears : null,
+            asked.Drawing is null && MotifLibrary.Find(asked.Motif)!.Rich);
         string Of(string role) => asked.ByPart.LastOrDefault(w => w.Role == role && w.Copy is null)?.Colour ?? colours.For(role);
 
         // Where every part has a colour of its own, the one of the whole is seen nowhere.
@@ -281,7 +290,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         decisions.Add(Deciding.Make(
             id, Station.Thread, "Which colour", new Choice(own.Hex, Say.Upper(hers is null ? seen : own.Name)), hers is null ? null
                 : new Choice(hex, Say.Upper(seen)),
-            [ByPart(unit, Of)],
+            [ByPart(unit, Of), .. colours.Because.Take(2)],
             ["Another colour of cloth, or one of yours."], reading.Select(c => new Choice(c.Hex, Say.Upper(c.Name))).ToArray()));
         return colours.For;
     }
@@ -292,12 +301,14 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     private static Told ByPart(Figure unit, Func<string, string> colourOf)
     {
         var parts = unit.Parts.GroupBy(p => p.Role, StringComparer.Ordinal).Select(g =>
-            (Role: g.Count() == 1 ? g.Key : Say.Many(g.Key), Colour: colourOf(g.Key))).ToArray();
+            (Role: g.Count() == 1 ? PartCalled(g.Key) : Say.Many(PartCalled(g.Key)), Colour: colourOf(g.Key))).ToArray();
         var by = parts.GroupBy(p => p.Colour, StringComparer.Ordinal).ToArray();
         return by.Length == 1
             ? $"All of it is in one colour, {Palette.NameOf(by[0].Key)}."
             : $"{Say.Upper(Say.List(by.Select(g => $"{Say.List(g.Select(p => p.Role).ToArray())} in {Palette.NameOf(g.Key)}").ToArray()))}.";
     }
+
+    private static string PartCalled(string role) => role.Replace('-', ' ');
 
     private IEnumerable<Concern> Concerns(MotifAsked asked, string name, Figure unit, Figure placed, IReadOnlyList<Part> parts,
         IReadOnlyList<Shape> shapes, double high, Pair pair, double largest)
@@ -331,7 +342,8 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
                 $"The {name} closes up in its narrowest place: {left} where {Say.Length(opening)} must stay open.", remedies);
         }
 
-        var dropped = placed.Parts.Count - parts.Count;
+        // What lies under something else is not missing.
+        var dropped = ground.Over.IsEmpty && placed.Parts.All(p => p.Layer == placed.Parts[0].Layer) ? placed.Parts.Count - parts.Count : 0;
         if (dropped > 0)
         {
             yield return new Concern("dropped", null, dropped,
@@ -350,7 +362,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
 
         foreach (var colour in parts.Where(p => wished.Contains(p.Role)).GroupBy(p => p.Colour, StringComparer.Ordinal))
         {
-            var roles = colour.Select(p => p.Role == "outline" ? "shape" : p.Role).Distinct(StringComparer.Ordinal).ToArray();
+            var roles = colour.Select(p => Roles.Called(p.Role)).Distinct(StringComparer.Ordinal).ToArray();
             if (Legibility.Showing(Colour.Parse(colour.Key), ground.Cloth,
                 $"{Say.Upper(Palette.NameOf(colour.Key))}, in the {Say.List(roles)},") is { } faint)
             {

@@ -67,6 +67,9 @@ public sealed record Part(
     /// <summary>What it comes to where it fills an area; its line is then the outer edge.</summary>
     public Stitches.InAreas.Filling? Filling { get; init; }
 
+    /// <summary>Where it lies among the parts of its element: higher over lower.</summary>
+    public int Layer { get; init; }
+
     /// <summary>Stitches that a thread begins with anew within it, because the way to them is too long.</summary>
     public IReadOnlyList<int> Breaks { get; init; } = [];
 
@@ -102,6 +105,9 @@ public sealed record PlannedElement(
     /// <summary>Whether it is a motif and not a wording; its text is then what it is called.</summary>
     public bool IsMotif => Motif is not null;
 
+    /// <summary>The layer it was given; null where nobody said.</summary>
+    public int? Layer { get; init; }
+
     /// <summary>What one of it is called where it is a motif that stands there several times; else its text.</summary>
     public string One { get; init; } = Text;
 }
@@ -131,8 +137,11 @@ public sealed record Plan(
     IReadOnlyList<string> SetAside,
     IReadOnlyList<Caution> Cautions)
 {
+    /// <summary>Elements as they lie, the undermost first; of one layer words lie over motifs.</summary>
+    public IEnumerable<PlannedElement> AsTheyLie => Elements.OrderBy(e => e.Layer ?? 0).ThenBy(e => e.IsMotif ? 0 : 1);
+
     /// <summary>Version of the rules; it changes when the same job may come out otherwise.</summary>
-    public const string Rules = "10";
+    public const string Rules = "11";
 
     private const string NothingOut = "Nothing to take out: the line stays under the thread.";
 

@@ -85,15 +85,19 @@ public static class Planner
             decisions.Add(allowance);
         }
 
-        var ground = new WordingGround(form, drawn, zone, Field.Of(drawn, zone), cloth, worn, library, budget);
+        var lies = overrules.For("order.layers") ?? workshop.Habit("lying");
+        var ground = new WordingGround(form, drawn, zone, Field.Of(drawn, zone), cloth, worn, library, budget)
+        {
+            TuckMm = Lying.TuckMm(lies),
+        };
 
         // Words and stitches.
-        var elements = ElementsOf(job, ground, workshop, overrules, decisions);
+        var (elements, lying) = ElementsOf(job, ground, workshop, overrules, lies, decisions);
         TooMuchException.ThrowIfOver(elements.Sum(e => e.Parts.Sum(p => (long)p.Stitches.Count)));
 
         // Hooping, and what the thread is cut to.
         var called = CalledBy(elements);
-        var letters = Working.LettersOf(elements);
+        var letters = Working.LettersOf(lying.Order().Select(i => elements[i]).ToArray());
         var held = Working.Hold(letters, called, ground, workshop, overrules);
         decisions.AddRange(Offering.Nudged(held, elements));
         cautions.AddRange(At(Station.Hoop, held.Cautions));
@@ -171,24 +175,46 @@ public static class Planner
             heeded);
     }
 
-    private static IReadOnlyList<PlannedElement> ElementsOf(Job job, WordingGround ground, Workshop workshop, Overrules overrules,
-        List<Decision> decisions)
+    private static (IReadOnlyList<PlannedElement> Elements, Lying Lying) ElementsOf(Job job, WordingGround ground, Workshop workshop,
+        Overrules overrules, string lies, List<Decision> decisions)
     {
         // What goes round others comes first: it leaves them the room inside it.
         var rounds = Surrounding.Plan(job, ground, workshop, overrules);
-        var inside = rounds.Inside;
-        var wordings = new WordingPlanner(inside, workshop, overrules);
-        var motifs = new MotifPlanner(inside, workshop, overrules);
         var many = job.Elements.Count + job.MotifsAsked.Count - rounds.Planned.Count;
-        var slot = job.Elements.Count;
-        return job.Elements.Select((asked, i) => wordings.Plan(asked, i, many))
-            .Concat(job.MotifsAsked.Select((asked, i) => rounds.Planned.TryGetValue(i, out var round) ? round
-                : motifs.Plan(asked, job.Elements.Count + i, slot++, many)))
-            .Select(planned =>
+        var slots = Enumerable.Range(0, job.MotifsAsked.Count).Select(i =>
+            job.Elements.Count + Enumerable.Range(0, i).Count(k => !rounds.Planned.ContainsKey(k))).ToArray();
+        var planned = Enumerable.Range(0, job.Elements.Count + job.MotifsAsked.Count).Select(i => At(i, Region.Empty)).ToArray();
+
+        // What lies under others is planned once more without what they hide.
+        var lying = Lying.Of(planned.Select(p => p.Element).ToArray(), lies);
+        for (var i = 0; i < planned.Length; i++)
+        {
+            if (lying.Over(i) is { IsEmpty: false } over)
             {
-                decisions.AddRange(planned.Decisions);
-                return planned.Element;
-            }).ToArray();
+                planned[i] = At(i, over);
+                if (planned[i].Element.Parts.Count == 0)
+                {
+                    lying.Hides(planned[i].Element.One);
+                }
+            }
+        }
+
+        decisions.AddRange(planned.SelectMany(p => p.Decisions));
+        if (lying.Told(overrules.For("order.layers"), workshop.Habit("lying")) is { } told)
+        {
+            decisions.Add(told);
+        }
+
+        return (planned.Select(p => p.Element).ToArray(), lying);
+
+        (PlannedElement Element, IReadOnlyList<Decision> Decisions) At(int index, Region over)
+        {
+            var inside = rounds.Inside with { Over = over };
+            var motif = index - job.Elements.Count;
+            return motif < 0 ? new WordingPlanner(inside, workshop, overrules).Plan(job.Elements[index], index, many)
+                : rounds.Planned.TryGetValue(motif, out var round) ? over.IsEmpty ? round : rounds.Again[motif](over)
+                : new MotifPlanner(inside, workshop, overrules).Plan(job.MotifsAsked[motif], index, slots[motif], many);
+        }
     }
 
     private static Called CalledBy(IReadOnlyList<PlannedElement> elements) =>

@@ -66,7 +66,7 @@ public static class StitchTelling
     {
         if (part.Filling is not null && Book.Fill(part.Stitch) is { } fill)
         {
-            return $"It helps to fill the {(part.Role == "outline" ? "shape" : part.Role)} with {fill.Info.Name}.";
+            return $"It helps to fill the {Designs.Roles.Called(part.Role)} with {fill.Info.Name}.";
         }
 
         var kind = Book.Find(part.Stitch)!;

@@ -12,6 +12,10 @@ namespace Dittany.Core.Planning;
 internal sealed record Surrounding(
     IReadOnlyDictionary<int, (PlannedElement Element, IReadOnlyList<Decision> Decisions)> Planned, WordingGround Inside)
 {
+    /// <summary>Plans one of them once more, without what lies over it.</summary>
+    public IReadOnlyDictionary<int, Func<Region, (PlannedElement Element, IReadOnlyList<Decision> Decisions)>> Again { get; init; } =
+        new Dictionary<int, Func<Region, (PlannedElement Element, IReadOnlyList<Decision> Decisions)>>();
+
     /// <summary>Cloth that stays free between what goes round and what stands in it, mm (from memory).</summary>
     public const double AirMm = 4;
 
@@ -24,6 +28,7 @@ internal sealed record Surrounding(
     public static Surrounding Plan(Job job, WordingGround ground, Workshop workshop, Overrules overrules)
     {
         var planned = new Dictionary<int, (PlannedElement Element, IReadOnlyList<Decision> Decisions)>();
+        var again = new Dictionary<int, Func<Region, (PlannedElement Element, IReadOnlyList<Decision> Decisions)>>();
         var (inside, words) = (ground, job.Elements.Count);
         var rounds = job.MotifsAsked.Select((asked, i) => (Asked: asked, At: i)).Where(m => GoesRound(m.Asked, words + m.At)).ToArray();
         if (rounds.Length == words + job.MotifsAsked.Count)
@@ -41,6 +46,8 @@ internal sealed record Surrounding(
             } : inside;
             var round = new MotifPlanner(about, workshop, overrules).Plan(asked, words + at, 0, 1, round: true);
             planned[at] = round;
+            again[at] = over =>
+                new MotifPlanner(about with { Over = over }, workshop, overrules).Plan(asked, words + at, 0, 1, round: true);
             var element = round.Element;
             if (element.Parts.Count > 0)
             {
@@ -53,7 +60,7 @@ internal sealed record Surrounding(
             }
         }
 
-        return new Surrounding(planned, inside);
+        return new Surrounding(planned, inside) { Again = again };
 
         bool GoesRound(MotifAsked asked, int index) => asked.Middle != true
             && (asked.Arrangement ?? overrules.For(index == 0 ? "motif.arrangement" : $"motif.arrangement:{asked.Id}")) is "ring" or "border";

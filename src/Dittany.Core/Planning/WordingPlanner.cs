@@ -17,6 +17,12 @@ namespace Dittany.Core.Planning;
 internal sealed record WordingGround(Form Form, Drawn Drawn, Zone Zone, Region Field, Cloth Cloth, Worn Worn, Library Library,
     Budget Budget)
 {
+    /// <summary>What lies over it and hides it; empty where nothing does.</summary>
+    public Region Over { get; init; } = Region.Empty;
+
+    /// <summary>How far what is hidden reaches under what lies over it, mm.</summary>
+    public double TuckMm { get; init; } = Design.TuckMm;
+
     /// <summary>What the place hangs on, where something goes round what is planned or it goes round something; else null.</summary>
     public Within? Within { get; init; }
 }
@@ -71,15 +77,17 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         var inOthers = new Dictionary<IAlphabet, LetteringAnswer>();
         var areas = alphabet.Kind == AlphabetKind.Weighted;
         var filling = new FillingRoom(Id("stitch.fill"), areas ? overrules.For(Id("stitch.fill")) : null,
-            workshop.Habit("fill"), asked.ByPart,
+            workshop.Habit("fill") is FillingRoom.None and var none ? none : FillingRoom.ByPart, asked.ByPart,
             FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn), _facts.Knit, 0,
             n => StitchSpec.For(new Pair(Book.Plainest, n), schools), letters: true);
-        (answer, var (parts, concerns, design)) = SupplestOf(question, answer, a =>
-            Stitched(asked.Id, question, a, schools, colours, place, AsJob, filling));
+        var stitching = new WordStitching(ground, _facts, _field, schools, filling, overrules.For(Id("stitch.letters")));
+        (answer, var (parts, concerns, design)) = WordStitching.SupplestOf(question, answer, a =>
+            stitching.Stitched(asked, question, a, colours, place, AsJob));
         TellWidths(Id("words.alphabet"), alphabet, answer, decisions);
         WordingDecisions.Tell(Id, question, answer, rows, ways.Select(w => w.Rows).ToArray(), stated, schools =>
-            SpecFor(answer.Pair, schools), workshop, decisions);
+            stitching.SpecFor(answer.Pair, schools), workshop, decisions);
         decisions.Add(filling.Told(areas, words: true));
+        decisions.Add(stitching.Told(Id("stitch.letters")));
 
         var overflow = Math.Max(answer.OverflowMm, PlannedBox.OutsideMm(parts, _field, place.AnchorMm));
         concerns.AddRange(FitConcerns(question, overflow, ways, rows, AsJob));
@@ -110,7 +118,8 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             arranged.Arrangement.Id,
             null,
             Legibility.Letters(setting, alphabet, answer.Pair, ground.Cloth, answer.CapMm),
-            design);
+            design)
+        { Layer = asked.Layer };
         return (element, decisions);
 
         // Another hand is tried out like any remedy: the whole wording in it, and the fault must be gone. First the middle line of the same
@@ -271,45 +280,6 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         return taken;
     }
 
-    /// <summary>
-    /// The words stitched. The tables know the tightest bend, but not how the holes fall: a pair that turned out too stiff gives way to one
-    /// that is not.
-    /// </summary>
-    private static (LetteringAnswer Answer, (List<Part> Parts, List<Concern> Concerns, Design Design) Stitched) SupplestOf(
-        LetteringQuestion q, LetteringAnswer answer,
-        Func<LetteringAnswer, (List<Part> Parts, List<Concern> Concerns, Design Design)> stitch)
-    {
-        var stitched = stitch(answer);
-        if (stitched.Concerns.Any(c => c.What == "turning"))
-        {
-            foreach (var suppler in Lettering.Suppler(q, answer))
-            {
-                if (stitch(suppler) is { Concerns.Count: 0 } other)
-                {
-                    return (suppler, other);
-                }
-            }
-        }
-
-        return (answer, stitched);
-    }
-
-    /// <summary>A letter that is filled, as one part; none where nothing of it can be stitched.</summary>
-    private IEnumerable<Part> FilledLetter(Shape shape, ShapeWay way, Thread thread, FillingRoom filling)
-    {
-        var used = way.Strands is { } n ? new Thread(thread.Family, n, thread.Colour) : thread;
-        return way.Fill!.Sew(shape, filling.By(used.Ply, way.DirectionRadians, ground.Budget)) is not { } placed ? [] :
-        [
-            new Part("letter", shape.Letter, shape.LetterIndex, way.Fill.Info.Id, way.Colour is { } hers
-                ? new Thread(used.Family, used.Ply, hers) : used, placed.WidthMm, placed.LineMm, true, placed.Stitches, Id: shape.Id,
-                Shape: shape.Id)
-            {
-                Filling = placed.Filling,
-                Breaks = placed.Breaks,
-            },
-        ];
-    }
-
     /// <summary>How wide the strokes of an outline come out is known only once the height is.</summary>
     private void TellWidths(string id, IAlphabet alphabet, LetteringAnswer answer, List<Decision> decisions)
     {
@@ -341,7 +311,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         var cloth = ground.Cloth;
         var (own, reading) = Legibility.Colours(cloth);
         var hers = (asked.Colour ?? overrules.For(id))?.ToLowerInvariant();
-        var hex = hers is null ? own.Hex : Palette.Colours.FirstOrDefault(c => c.Id == hers)?.Hex ?? hers;
+        var hex = hers is null ? own.Hex : Palette.HexOf(hers);
         var lightness = ColourDifference.Lightness(Colour.Parse(hex), cloth.Colour);
         var apart = ColourDifference.Ciede2000(Colour.Parse(hex).ToLab(), cloth.Colour.ToLab());
         decisions.Add(Deciding.Make(
@@ -369,143 +339,6 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
                 ],
         });
         return (hex, hers is not null);
-    }
-
-    private StitchSpec SpecFor(Pair pair, StitchSchools schools) => StitchSpec.For(pair, schools, ground.Worn.MostBehindMm);
-
-    private (List<Part> Parts, List<Concern> Concerns, Design Design) Stitched(string element, LetteringQuestion q, LetteringAnswer a,
-        StitchSchools schools, MotifColours colours, Place place, Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob,
-        FillingRoom filling)
-    {
-        var spec = SpecFor(a.Pair, schools);
-        var parts = new List<Part>();
-        var concerns = new List<Concern>();
-        var shapes = new List<Shape>();
-        var thread = new Thread(Thread.Cotton, a.Pair.Strands, colours.Main);
-        var designs = LetterGroup.Of(a.Setting.Letters).Select((letter, number) => (Letter: letter, Number: number, Design: DesignOf.Letter(
-            element, number, letter, letter.Strokes.Select(s => s.Map(p => place.AnchorMm + (p * a.CapMm))).ToArray(),
-            q.Alphabet.Kind == AlphabetKind.Weighted))).ToArray();
-        if (spec.OneLength)
-        {
-            spec = spec with
-            {
-                WishedMm = LinePlacing.OneLengthMm(designs.SelectMany(d => d.Design.Visible().Shapes).SelectMany(s => s.Strokes), spec,
-                    ground.Budget),
-            };
-        }
-
-        foreach (var (letter, number, design) in designs)
-        {
-            shapes.AddRange(design.Shapes);
-            var lines = design.Visible().Shapes.SelectMany(s => s.Strokes.Select(stroke => (Shape: s, Stroke: stroke))).ToArray();
-            var strokes = lines.Select(l => l.Stroke).ToArray();
-            var ways = lines.Select(l => filling.WayOf(l.Shape, spec.Pair.Strands)).ToArray();
-            var stitched = LetterStitching.Stitch(strokes, _ => spec, a.CapMm, null, ground.Budget,
-                i => ways[i].Fill is null or { EdgeToo: true });
-            if (stitched.Lines.Any(l => l.Dot && _field.For(l.WidthMm).OutsideBy(l.LineMm[0]) > 0))
-            {
-                // A knot is wider than the line: where it would reach out of the field the dot is a straight.
-                var straight = spec with { Schools = spec.Schools with { Dots = DotSchool.Straight } };
-                stitched = LetterStitching.Stitch(strokes, _ => straight, a.CapMm, null, ground.Budget,
-                    i => ways[i].Fill is null or { EdgeToo: true });
-            }
-
-            parts.AddRange(stitched.Lines.Select(line => new Part(
-                line.Dot ? "dot" : "letter", letter.Letter, letter.Index, line.Stitch.Id, thread, line.WidthMm, line.LineMm, line.Closed,
-                    line.Stitches, line.Dot ? 0 : spec.WishedMm,
-                Id: string.Create(CultureInfo.InvariantCulture, $"{element}/letter-{number}/stroke-{line.Source}"),
-                    Shape: lines[line.Source].Shape.Id)));
-            parts.AddRange(lines.Select((l, i) => (l.Shape, Way: ways[i])).Where(l => l.Way.Fill is not null).DistinctBy(l => l.Shape.Id,
-                StringComparer.Ordinal).SelectMany(l => FilledLetter(l.Shape, l.Way, thread, filling)));
-            if (stitched.DroppedMm.Count > 0 && concerns.All(c => c.What != "dropped" || c.Letter != letter.Letter))
-            {
-                var longest = stitched.DroppedMm.Max();
-                concerns.Add(new Concern(
-                    "dropped", letter.Letter, Math.Round(Tolerance.DroppedBelowMm - longest, 3),
-                    $"In {letter.Named} {Say.Count(stitched.DroppedMm.Count, "stroke")} of {Say.Length(longest)} or less cannot be "
-                        + $"stitched and is left out: a stitch is at least {Say.Length(Tolerance.DroppedBelowMm)}.",
-                    Cures(q, a, schools, letter, asJob, [], s => s.DroppedMm.Count == 0)));
-            }
-
-            var bent = stitched.Lines.Where(l => l.Off).ToArray();
-            if (bent.Length > 0 && concerns.All(c => c.What != "turning" || c.Letter != letter.Letter))
-            {
-                var off = bent.Max(l => l.OffMm);
-                concerns.Add(new Concern(
-                    "turning", letter.Letter, Math.Round(off, 3),
-                    $"At a bend of {letter.Named} the shortest stitch, {Say.Length(spec.ShortestMm)}, cuts the corner by "
-                        + $"{Say.Length(Math.Round(off, 1))}, so far that it shows: the bend looks flat.",
-                    Cures(q, a, schools, letter, asJob, bent.Select(l => l.Source).ToHashSet(), s => s.Lines.All(l => !l.Off))));
-            }
-        }
-
-        var beside = DesignOf.Figure(element, a.Setting.Ornaments.Select(o => o.Map(p => place.AnchorMm + (p * a.CapMm))).ToArray());
-        shapes.AddRange(beside.Shapes);
-        parts.AddRange(DrawingStitching.Stitch(
-            beside, a.Pair, pair => SpecFor(pair, schools), colours.For, a.Setting.Letters.Count, budget: ground.Budget));
-        return (parts, concerns, new Design(shapes));
-    }
-
-    /// <summary>
-    /// Remedies tried out: the letter is stitched again as a job that states them would be. <paramref name="faulty"/> are its strokes that
-    /// are to be cured; they are tried first, and the others only where they come out well.
-    /// </summary>
-    private List<Remedy> Cures(LetteringQuestion q, LetteringAnswer a, StitchSchools schools, LetterGroup letter,
-        Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob, HashSet<int> faulty, Func<StitchedLetter, bool> good)
-    {
-        var remedies = new List<Remedy>();
-        if (LeastHeight.Cured(a.CapMm, stated => Cured(x => x with { CapMm = stated })) is { } enough)
-        {
-            remedies.Add(new Remedy(CapHeightMm: enough));
-        }
-
-        foreach (var strands in Bundle.ThinnerThan(a.Pair.Strands).Where(s => !Recommender.Thin(a.Pair with { Strands = s }, a.CapMm)))
-        {
-            var fewer = strands;
-            if (Cured(x => x with { Strands = fewer }))
-            {
-                remedies.Add(new Remedy(Strands: strands));
-                break;
-            }
-        }
-
-        var other = Book.Solid.Where(s => s != a.Pair.Stitch).OrderBy(s => s.ShortestMm(a.Pair.Strands)).ThenBy(s =>
-            s.Info.WidthFactor).FirstOrDefault(s => Cured(x => x with { Stitch = s }));
-        if (other is not null)
-        {
-            remedies.Add(new Remedy(Stitch: other.Id));
-        }
-
-        return remedies;
-
-        // On these rows first, then as the whole job would have it.
-        bool Cured(Func<LetteringQuestion, LetteringQuestion> change)
-        {
-            var changed = change(q);
-            var (pair, cap, setting) = changed.CapMm is { } stated && Lettering.At(changed, stated).Pair is var there
-                ? (there, stated, changed.Settings.At(stated, there.LineWidthMm))
-                : Lettering.Settle(changed) is var settled ? (settled.Pair, settled.CapMm, settled.Setting) : default;
-            if (!Stitches(pair, cap, setting))
-            {
-                return false;
-            }
-
-            var whole = asJob(change);
-            return (whole.Pair == pair && whole.CapMm == cap && ReferenceEquals(whole.Setting, setting))
-                || Stitches(whole.Pair, whole.CapMm, whole.Setting);
-        }
-
-        // As it then stands: joins are drawn anew where letters stand wider or nearer. A letter of the same name is stitched the same way
-        // wherever it stands.
-        bool Stitches(Pair pair, double capMm, Setting setting)
-        {
-            var then = LetterGroup.Of(setting.Letters).FirstOrDefault(g => g.Index == letter.Index && g.Letter == letter.Letter)
-                ?? LetterGroup.Of(setting.Letters).FirstOrDefault(g => g.Letter == letter.Letter) ?? letter;
-            var strokes = then.Strokes.Select(s => s.Map(p => q.AnchorMm + (p * capMm))).ToArray();
-            var spec = SpecFor(pair, schools);
-            return (faulty.Count == 0 || good(LetterStitching.Stitch(strokes, _ => spec, capMm, null, ground.Budget, faulty.Contains)))
-                && good(LetterStitching.Stitch(strokes, spec, capMm, ground.Budget));
-        }
     }
 
     private IEnumerable<Concern> FitConcerns(LetteringQuestion q, double overflow,

@@ -111,7 +111,7 @@ internal static class Working
         var own = left && wipes && called.AreWords ? "last-letter-first" : "writing-order";
         var backwards = (hers ?? own) == "last-letter-first";
         var (first, round) = (workshop.Habit("motif-first"), workshop.Habit("motif-rounds"));
-        var order = MotifOrder.Of(letters, first, round);
+        var order = MotifOrder.Of(letters, first, round, ground.TuckMm == 0);
         if (backwards)
         {
             order = order.Reverse().ToArray();

@@ -16,7 +16,11 @@ public static class FillBook
     [
         ("leaf", ["fishbone", "satin", "long-and-short", "fly"], "A leaf wants its vein."),
         ("petal", ["satin", "detached-chain", "long-and-short"], "A petal wants to shine from its foot to its tip."),
+        ("feather", ["fishbone", "satin", "long-and-short"], "A feather wants its quill."),
         ("centre", ["french-knot", "satin", "seed"], "A centre stands up from its petals."),
+        ("berry", ["padded-satin", "satin", "french-knot"], "A berry is round, and stands up."),
+        ("button", ["padded-satin", "satin", "brick"], "A button stands up."),
+        ("body", ["long-and-short", "brick", "chain-rows"], "What is alive wants threads that follow it."),
         ("letter", ["turning-satin", "satin", "chain-rows", "brick"], "Letters are read by a smooth, even surface."),
     ];
 
@@ -28,7 +32,7 @@ public static class FillBook
     /// </summary>
     public static FillAdvice For(string role, Area area, SewingBy by, bool knit)
     {
-        var row = ByRole.FirstOrDefault(r => r.Role == role);
+        var row = ByRole.FirstOrDefault(r => r.Role == Roles.Kind(role));
         var wished = row.Fills ?? Others;
         string? against = null;
         foreach (var fill in wished.Concat(Others).Distinct(StringComparer.Ordinal).Select(id => Book.Fill(id)!))

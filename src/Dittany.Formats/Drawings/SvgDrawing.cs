@@ -47,6 +47,13 @@ public static class SvgDrawing
     private static readonly Regex NumberPattern = new(@"[+-]?(?:\d+\.?\d*|\.\d+)(?:[eE][+-]?\d+)?",
         RegexOptions.CultureInvariant | RegexOptions.NonBacktracking);
 
+    /// <summary>Layers to each side of the usual one.</summary>
+    private const int MostLayers = 99;
+
+    /// <summary>A role told in our own way may be any short name: back-petal.</summary>
+    private static bool IsRole(string told) =>
+        told.Length <= 40 && told.Split('-').All(w => w.Length > 0 && w.All(char.IsAsciiLetterLower));
+
     private static readonly string[] Roles = ["stem", "outline", "leaf", "vein", "petal", "centre", "dot"];
 
     /// <summary>Reads a drawing; never throws on what the bytes hold.</summary>
@@ -106,11 +113,11 @@ public static class SvgDrawing
         {
             if (part.Kind == FigureKind.Dot)
             {
-                svg.Empty("circle", ("data-role", part.Role), ("cx", part.Middle.X), ("cy", part.Middle.Y), ("r", dot));
+                svg.Empty("circle", ("data-role", part.Role), ("data-layer", part.Layer), ("cx", part.Middle.X), ("cy", part.Middle.Y), ("r", dot));
             }
             else
             {
-                svg.Empty("path", ("data-role", part.Role), ("d", PathOf(part.Stroke)),
+                svg.Empty("path", ("data-role", part.Role), ("data-layer", part.Layer), ("d", PathOf(part.Stroke)),
                     ("fill", part.Kind == FigureKind.Shape ? "#dfe6da" : "none"), ("stroke", "#26352c"), ("stroke-width", "0.4"));
             }
         }
@@ -145,11 +152,11 @@ public static class SvgDrawing
     private sealed class TooMuchException(string message) : Exception(message);
 
     /// <summary>How something is painted, as it comes down from the groups round it.</summary>
-    private sealed record Paint(SKMatrix Matrix, bool Filled, bool Stroked, string? Role);
+    private sealed record Paint(SKMatrix Matrix, bool Filled, bool Stroked, string? Role, int Layer = 0);
 
     private sealed class Reading(XmlReader reader)
     {
-        private readonly List<(string Role, bool Filled, Stroke Stroke, double? Round)> _found = [];
+        private readonly List<(string Role, bool Filled, Stroke Stroke, double? Round, int Layer)> _found = [];
         private readonly SortedDictionary<string, int> _notUsed = new(StringComparer.Ordinal);
         private int _pieces;
         private double? _widthMm;
@@ -179,8 +186,8 @@ public static class SvgDrawing
             }
 
             var parts = _found.Select(f => f.Round is { } across && across <= DotShare * size
-                ? FigurePart.Dot("dot", Pt.Lerp(f.Stroke.Start, f.Stroke.Curves[f.Stroke.Curves.Count / 2].P0, 0.5))
-                : new FigurePart(f.Role, f.Stroke.Closed ? FigureKind.Shape : FigureKind.Line, f.Stroke)).ToArray();
+                ? FigurePart.Dot("dot", Pt.Lerp(f.Stroke.Start, f.Stroke.Curves[f.Stroke.Curves.Count / 2].P0, 0.5)) with { Layer = f.Layer }
+                : new FigurePart(f.Role, f.Stroke.Closed ? FigureKind.Shape : FigureKind.Line, f.Stroke, Layer: f.Layer)).ToArray();
             return new ReadDrawing(new Figure(parts).Centred(), _widthMm,
                 _notUsed.Select(n => n.Value == 1 ? n.Key : $"{n.Key} ({n.Value} times)").ToArray(), null);
         }
@@ -317,12 +324,16 @@ public static class SvgDrawing
                 Note("a transformation that cannot be read");
             }
 
-            var role = reader.GetAttribute("data-role") ?? reader.GetAttribute("class") ?? reader.GetAttribute("id");
+            var told = reader.GetAttribute("data-role");
+            var role = told ?? reader.GetAttribute("class") ?? reader.GetAttribute("id");
             return new Paint(
                 reader.GetAttribute("transform") is { } transform ? SKMatrix.Concat(outer.Matrix, Transform(transform)) : outer.Matrix,
                 fill is null ? outer.Filled : fill is not "none" and not "transparent",
                 stroke is null ? outer.Stroked : stroke is not "none" and not "transparent",
-                Array.Find(Roles, r => string.Equals(r, role, StringComparison.OrdinalIgnoreCase)) ?? outer.Role);
+                Array.Find(Roles, r => string.Equals(r, role, StringComparison.OrdinalIgnoreCase))
+                    ?? (told is not null && IsRole(told) ? told : outer.Role),
+                int.TryParse(reader.GetAttribute("data-layer"), NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture, out var layer)
+                    ? Math.Clamp(layer, -MostLayers, MostLayers) : outer.Layer);
         }
 
         private void Shape(Paint paint)
@@ -372,7 +383,7 @@ public static class SvgDrawing
 
                 var scale = Math.Sqrt(Math.Abs((paint.Matrix.ScaleX * paint.Matrix.ScaleY) - (paint.Matrix.SkewX * paint.Matrix.SkewY)));
                 _found.Add((paint.Role ?? (stroke.Closed ? "outline" : "stem"), paint.Filled, stroke, round > 0 ? 2 * round * scale
-                    : null));
+                    : null, paint.Layer));
             }
         }
 

@@ -9,13 +9,13 @@ namespace Dittany.Formats.Json;
 internal static class ElementJson
 {
     private static readonly string[] OfWords = ["text", "alphabet", "capHeightMm", "rows", "radiusMm", "reading", "motifPlace",
-        "motifCount"];
+        "motifCount", "letters"];
 
     private static readonly string[] OfMotifs = ["heightMm", "count", "partCount", "leanDegrees", "mirrored", "wobblePercent", "seed",
         "middle", "drawing"];
 
     private static readonly string[] OfBoth = ["id", "kind", "widthMm", "stitch", "strands", "colour", "arrangement", "centreMm", "motif",
-        "turnDegrees", "parts"];
+        "turnDegrees", "parts", "layer"];
 
     private static readonly Dictionary<string, FigureKind> Kinds = new(StringComparer.Ordinal)
     {
@@ -87,7 +87,9 @@ internal static class ElementJson
             JobJson.Text(w, "motifPlace", e.MotifPlace);
             JobJson.Number(w, "motifCount", e.MotifCount);
             JobJson.Number(w, "widthMm", e.WidthMm);
+            JobJson.Number(w, "layer", e.Layer);
             ByPart(w, e.ByPart);
+            ByLetter(w, e.Letters);
             w.WriteEndObject();
         }
 
@@ -113,6 +115,7 @@ internal static class ElementJson
             JobJson.Number(w, "wobblePercent", m.WobblePercent);
             JobJson.Number(w, "seed", m.Seed);
             JobJson.Flag(w, "middle", m.Middle);
+            JobJson.Number(w, "layer", m.Layer);
             if (m.Drawing is { } own)
             {
                 Write(w, own);
@@ -145,6 +148,8 @@ internal static class ElementJson
         faults.Number(members, "widthMm", at))
         {
             ByPart = ByPart(members, at, faults) ?? [],
+            Letters = ByLetter(members, at, faults),
+            Layer = faults.Whole(members, "layer", at),
         };
 
     private static MotifAsked Motif(Dictionary<string, JsonElement> members, string id, string at, JsonFaults faults)
@@ -172,6 +177,7 @@ internal static class ElementJson
             drawing)
         {
             ByPart = many ? ByPart(members, at, faults) ?? [] : [],
+            Layer = faults.Whole(members, "layer", at),
         };
     }
 
@@ -219,6 +225,48 @@ internal static class ElementJson
         return parts;
     }
 
+    private static void ByLetter(Utf8JsonWriter w, IReadOnlyList<LetterAsked> letters)
+    {
+        if (letters.Count == 0)
+        {
+            return;
+        }
+
+        w.WriteStartArray("letters");
+        foreach (var letter in letters)
+        {
+            w.WriteStartObject();
+            w.WriteNumber("index", letter.Index);
+            JobJson.Text(w, "stitch", letter.Stitch);
+            JobJson.Number(w, "strands", letter.Strands);
+            JobJson.Text(w, "colour", letter.Colour);
+            w.WriteEndObject();
+        }
+
+        w.WriteEndArray();
+    }
+
+    /// <summary>What is wished for single letters.</summary>
+    private static List<LetterAsked> ByLetter(Dictionary<string, JsonElement> members, string at, JsonFaults faults)
+    {
+        var letters = new List<LetterAsked>();
+        var items = faults.Items(members, "letters", at) ?? [];
+        for (var i = 0; i < items.Count; i++)
+        {
+            var here = $"{at}/letters/{i.ToString(CultureInfo.InvariantCulture)}";
+            var letter = faults.Members(items[i], here, "index", "stitch", "strands", "colour");
+            if (!letter.ContainsKey("index") && items[i].ValueKind == JsonValueKind.Object)
+            {
+                faults.Add($"{here}/index", "It does not say which letter it is for.", "Write the number of the letter in the text, from 0.");
+            }
+
+            letters.Add(new LetterAsked(faults.Whole(letter, "index", here) ?? 0, faults.Text(letter, "stitch", here),
+                faults.Whole(letter, "strands", here), faults.Text(letter, "colour", here)?.ToLowerInvariant()));
+        }
+
+        return letters;
+    }
+
     private static void Centre(Utf8JsonWriter w, Pt? centre)
     {
         if (centre is { } c)
@@ -241,6 +289,7 @@ internal static class ElementJson
             w.WriteString("role", part.Role);
             w.WriteString("kind", Names.Of(Kinds, part.Kind));
             w.WriteString("path", StrokeText.Write(part.Stroke));
+            JobJson.Number(w, "layer", part.Layer == 0 ? null : part.Layer);
             w.WriteEndObject();
         }
 
@@ -257,14 +306,14 @@ internal static class ElementJson
         for (var i = 0; i < items.Count; i++)
         {
             var here = $"{at}/parts/{i.ToString(CultureInfo.InvariantCulture)}";
-            var part = faults.Members(items[i], here, "role", "kind", "path");
+            var part = faults.Members(items[i], here, "role", "kind", "path", "layer");
             var kind = faults.OneOf(part, "kind", here, Kinds) ?? FigureKind.Line;
             if (faults.Text(part, "path", here, required: true) is { } path)
             {
                 if (StrokeText.Read(path) is { } stroke)
                 {
                     parts.Add(new FigurePart(faults.Text(part, "role", here) ?? (kind == FigureKind.Dot ? "dot" : "outline"), kind,
-                        stroke));
+                        stroke, Layer: Math.Clamp(faults.Whole(part, "layer", here) ?? 0, -99, 99)));
                 }
                 else
                 {

@@ -29,6 +29,7 @@ internal static class PlannedElementJson
             Mm(w, "capHeightMm", e.CapHeightMm);
         }
 
+        JobJson.Number(w, "layer", e.Layer);
         Point(w, "centreMm", e.CentreMm);
         w.WriteStartObject("boxMm");
         Mm(w, "x", e.BoxMm.X);
@@ -118,6 +119,7 @@ internal static class PlannedElementJson
         w.WriteString("shape", part.Shape);
         w.WriteString("role", part.Role);
         JobJson.Text(w, "letter", part.Letter == part.Role ? null : part.Letter);
+        JobJson.Number(w, "layer", part.Layer == 0 ? null : part.Layer);
         w.WriteString("stitch", part.Stitch);
         w.WriteNumber("strands", part.Strands);
         w.WriteString("colour", part.Colour);

@@ -109,7 +109,12 @@ public static class SchemaJson
         ("motif", Enum(MotifLibrary.Ids)),
         ("motifPlace", Enum(["before", "after", "above", "below", "between", "dot", "around"])),
         ("motifCount", Whole(1, 80)),
-        ("parts", ByPartSchema()));
+        ("layer", Whole(-99, 99)),
+        ("parts", ByPartSchema()),
+        ("letters", List(Closed(["index"], ("index", Whole(0, JobCheck.MostLetters)),
+            ("stitch", Enum(Book.Lines.Select(s => s.Id).Concat(Book.Fills.Select(s => s.Info.Id)))),
+            ("strands", new JsonObject { ["enum"] = new JsonArray(Bundle.Plies.Select(p => (JsonNode)p).ToArray()) }),
+            ("colour", Text())))));
 
     /// <summary>What is wished for the parts of one role.</summary>
     private static JsonObject ByPartSchema() => List(Closed(["role"], ("role", Text()), ("copy", Whole(0, Arranging.MostCopies)),
@@ -138,8 +143,10 @@ public static class SchemaJson
         ("wobblePercent", Number(0, 100 * Motif.MostWobble)),
         ("seed", Whole(0, 1_000_000)),
         ("middle", Flag()),
+        ("layer", Whole(-99, 99)),
         ("drawing", Closed(["name", "parts"], ("name", Text()),
-            ("parts", List(Closed(["path"], ("role", Text()), ("kind", Enum(["line", "shape", "dot"])), ("path", Text())))))));
+            ("parts", List(Closed(["path"], ("role", Text()), ("kind", Enum(["line", "shape", "dot"])), ("path", Text()),
+                ("layer", Whole(-99, 99))))))));
 
     private static JsonObject Whole(int least, int most) => new() { ["type"] = "integer", ["minimum"] = least, ["maximum"] = most };
 

@@ -104,7 +104,7 @@ public static class BenchDrawing
         svg.Empty("rect", ("class", "grab"), ("x", grab.X - (6 * px)), ("y", grab.Y - (6 * px)), ("width", grab.Width + (12 * px)),
             ("height", grab.Height + (12 * px)), ("fill", "#ffffff"), ("fill-opacity", 0));
         svg.Open("g", ("class", "face-stitched"));
-        foreach (var element in plan.Elements)
+        foreach (var element in plan.AsTheyLie)
         {
             ThreadDrawing.Stitched(svg, element, px, "thread");
         }
@@ -168,7 +168,7 @@ public static class BenchDrawing
         svg.Open("svg", ("class", "small-drawing"), ("aria-hidden", "true"),
             ("viewBox", $"{Svg.N(x)} {Svg.N(y)} {Svg.N(side)} {Svg.N(tall)}"));
         ItemDrawing.Draw(svg, ItemDrawing.Of(plan), id, side / 240);
-        foreach (var element in plan.Elements)
+        foreach (var element in plan.AsTheyLie)
         {
             ThreadDrawing.Stitched(svg, element, 0.8, $"thread-{id}");
         }

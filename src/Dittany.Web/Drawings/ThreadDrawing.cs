@@ -18,10 +18,11 @@ internal static class ThreadDrawing
     /// </summary>
     public static void Stitched(Svg svg, PlannedElement element, double px, string name)
     {
-        foreach (var group in element.Parts.GroupBy(p => (p.Colour, p.Strands)))
+        // What lies over comes after what lies under it, whatever their colours.
+        foreach (var group in Runs(element.Parts))
         {
-            var thread = Colour.Parse(group.Key.Colour);
-            var width = Bundle.WidthMm(group.Key.Strands);
+            var thread = Colour.Parse(group[0].Colour);
+            var width = Bundle.WidthMm(group[0].Strands);
             var all = group.SelectMany(p => p.Stitches).ToArray();
             Layer(svg, all.Where(s => s.Shape is not (StitchShape.Whip or StitchShape.Knot)), thread, width, px, name);
             Layer(svg, all.Where(s => s.Shape == StitchShape.Whip), thread, width, px, name);
@@ -33,6 +34,25 @@ internal static class ThreadDrawing
                 }
             }
         }
+    }
+
+    private static List<List<Part>> Runs(IReadOnlyList<Part> parts)
+    {
+        var runs = new List<List<Part>>();
+        foreach (var part in parts)
+        {
+            if (runs.Count > 0 && runs[^1][0] is var first
+                && (first.Colour, first.Strands, first.Layer) == (part.Colour, part.Strands, part.Layer))
+            {
+                runs[^1].Add(part);
+            }
+            else
+            {
+                runs.Add([part]);
+            }
+        }
+
+        return runs;
     }
 
     /// <summary>Points nearer to the line than this are not drawn: a tenth of a mark's width.</summary>

@@ -30,13 +30,52 @@ public class MotifTests
             Assert.True(figure.Width <= 40.001 && figure.Height <= 60.001 && (figure.Width > 39.9 || figure.Height > 59.9));
             Assert.All(figure.Parts, p =>
             {
-                Assert.Contains(p.Role, DrawingStitching.Roles.Select(r => r.Role));
+                Assert.True(motif.Wears.ContainsKey(p.Role)
+                    || DrawingStitching.Roles.Any(r => r.Role == Core.Designs.Roles.Kind(p.Role)), p.Role);
                 Assert.Equal(p.Kind == FigureKind.Shape, p.Stroke.Closed);
                 Assert.All(p.Stroke.Curves.Zip(p.Stroke.Curves.Skip(1)), pair => Assert.True(pair.First.P3.To(pair.Second.P0) < 1e-6));
                 Assert.All(p.Line, q => Assert.True(double.IsFinite(q.X) && double.IsFinite(q.Y)));
             });
         }
     }
+
+    /// <summary>What a motif wears is of our palette, and every role it names is there to wear it.</summary>
+    [Theory]
+    [MemberData(nameof(All))]
+    public void Wears_colours_on_parts_it_has(string id)
+    {
+        var motif = MotifLibrary.Find(id)!;
+        var roles = motif.Draw().Parts.Select(p => p.Role).ToHashSet(StringComparer.Ordinal);
+        Assert.All(motif.Wears, worn =>
+        {
+            Assert.Contains(worn.Key, roles);
+            Assert.All(worn.Value.Split(' '), colour => Assert.Contains(colour, Core.Materials.Palette.Colours.Select(c => c.Id)));
+        });
+    }
+
+    /// <summary>
+    /// Rich motifs are areas in layers: what lies in front hides what is behind it, and they are filled where nobody said otherwise.
+    /// </summary>
+    [Theory]
+    [MemberData(nameof(Rich))]
+    public void Rich_motifs_lie_in_layers(string id)
+    {
+        var plan = Planning.Jobs.Make(new Job("cushion-cover", [], Planning.Jobs.Monday, Motifs: [new MotifAsked("m", id, HeightMm: 80)]),
+            Workshop.Default);
+        var design = plan.Elements[0].Design!;
+        Assert.NotNull(plan.Decision("order.layers"));
+        Assert.Contains(plan.Elements[0].Parts, p => p.Filling is not null);
+        Assert.True(design.Shapes.Count(s => s.Area is not null) >= 2 || id == "umbel-stalk");
+        Assert.True(design.Shapes.Select(s => s.Layer).Distinct().Count() >= 2);
+        var seen = design.Visible(0).Shapes.Where(s => s.Area is not null).ToArray();
+        for (var i = 0; i < seen.Length; i++)
+        {
+            Assert.All(seen.Skip(i + 1).Where(s => s.Layer != seen[i].Layer), s =>
+                Assert.InRange(s.Area!.Covers().Within(seen[i].Area!.Covers()).AreaMm2, 0, 0.05));
+        }
+    }
+
+    public static TheoryData<string> Rich() => [.. MotifLibrary.All.Where(m => m.Rich).Select(m => m.Id)];
 
     /// <summary>
     /// Mirrored twice is itself; a wobble of the same seed is the same line and of another seed another; it strays no further than it says.

@@ -33,6 +33,7 @@ public class HabitTests
         ["strand-use"] = Jobs.Towel(with: w => w with { Strands = 2 }),
         ["start"] = Jobs.Towel(with: w => w with { Strands = 2 }),
         ["fill"] = Flowers,
+        ["lying"] = new("tea-towel", [], Jobs.Monday, Motifs: [new MotifAsked("m", "striped-bee", HeightMm: 50)]),
         ["motif-first"] = Flowers,
         ["motif-rounds"] = Flowers,
         ["cut-length"] = Jobs.Towel(with: w => w with { Strands = 2 }),
@@ -55,6 +56,7 @@ public class HabitTests
         Job[] jobs = id switch
         {
             "tension" => [job, Jobs.On("baby-bodysuit")],
+            "fill" => [job, Scenes["lying"]],
             "dots" => [job, Jobs.Towel("iris", w => w with { CapHeightMm = 20, Strands = 2, Stitch = "backstitch" })],
             _ => [job],
         };

@@ -249,7 +249,9 @@ public class FillTests
         }
     }
 
-    /// <summary>Eyelets lie beside each other, each with all its spokes in one hole; circles cover no more than Thue's 0.9069 (1890).</summary>
+    /// <summary>
+    /// Eyelets lie beside each other, each with all its spokes in one hole; circles cover no more than Thue's 0.9069 (1890).
+    /// </summary>
     [Fact]
     public void Eyelets_are_packed_and_never_lie_over_each_other()
     {

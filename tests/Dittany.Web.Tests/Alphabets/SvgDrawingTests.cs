@@ -232,7 +232,7 @@ public class SvgDrawingTests
     public void Too_large_a_file_is_refused() => Assert.Contains("MB", SvgDrawing.Read(new byte[SvgDrawing.MostBytes + 1]).Fault,
         StringComparison.Ordinal);
 
-    /// <summary>Written and read back it is the same drawing: roles, kinds and lines, within a hundredth of a millimetre.</summary>
+    /// <summary>Written and read back it is the same drawing: roles, layers, kinds and lines, within a hundredth of a millimetre.</summary>
     [Fact]
     public void Every_motif_reads_back_as_it_was_written()
     {
@@ -241,8 +241,8 @@ public class SvgDrawingTests
             var drawn = motif.DrawWithin(60, 1000).Centred();
             var back = Read(SvgDrawing.Write(drawn, motif.Name, 60)).Figure!;
             var shift = drawn.Box.Least - back.Box.Least;
-            Assert.Equal(drawn.Parts.Select(p => (p.Kind, p.Kind == FigureKind.Dot ? "dot" : p.Role)),
-                back.Parts.Select(p => (p.Kind, p.Role)));
+            Assert.Equal(drawn.Parts.Select(p => (p.Kind, p.Kind == FigureKind.Dot ? "dot" : p.Role, p.Layer)),
+                back.Parts.Select(p => (p.Kind, p.Role, p.Layer)));
             Assert.All(drawn.Parts.Zip(back.Parts), p => Assert.InRange(p.First.Middle.To(p.Second.Middle + shift), 0, 0.8));
             Assert.All(drawn.Parts.Zip(back.Parts).Where(p => p.First.Kind != FigureKind.Dot), p =>
                 Assert.InRange((p.First.Stroke.Curves[0].P3 - p.First.Stroke.Start).To(

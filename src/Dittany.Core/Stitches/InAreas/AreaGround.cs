@@ -22,9 +22,9 @@ public sealed class AreaGround
     {
         _upright = upright;
         Covers = area.Covers();
-        Foot = area.Edges.Count > 0 ? area.Edges[0].Start : default;
+        Foot = area.FootMm;
         var points = Covers.Rings.SelectMany(r => r).ToArray();
-        Tip = points.Length == 0 ? Foot : points.MaxBy(p => Math.Round(p.To(Foot), 6));
+        Tip = area.TipMm ?? (points.Length == 0 ? Foot : points.MaxBy(p => Math.Round(p.To(Foot), 6)));
         LengthMm = Foot.To(Tip);
         WidthMm = LengthMm > 0 ? Covers.AreaMm2 / LengthMm : 0;
     }

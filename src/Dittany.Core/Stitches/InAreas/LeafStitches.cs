@@ -13,13 +13,18 @@ public abstract class VeinStitch : AreaStitch
     {
         var widest = Enumerable.Range(1, 15).Select(i => ground.Across(i / 16.0)).OfType<(Pt Left, Pt Middle, Pt Right)>()
             .Select(a => Math.Max(a.Left.To(a.Middle), a.Right.To(a.Middle))).DefaultIfEmpty(0).Max();
-        return ground.LengthMm < 2 * ground.WidthMm * Squat ? new Judgement(false, "It has no vein: it is about as wide as long.",
+        var hidden = Enumerable.Range(1, 15).Count(i => ground.Across(i / 16.0) is null);
+        return hidden > MostHidden ? new Judgement(false, "Its vein is hidden or bends out of it.", "Take satin stitch.")
+            : ground.LengthMm < 2 * ground.WidthMm * Squat ? new Judgement(false, "It has no vein: it is about as wide as long.",
                 "Take satin stitch, or brick stitch.")
             : widest * Slant > by.MostFreeMm ? new Judgement(false,
                 $"Its stitches would be up to {Say.Length(Math.Round(widest * Slant, 1))} long, and here nothing longer than "
                     + $"{Say.Length(by.MostFreeMm)} may lie free.", "Take long and short stitch, or make it smaller.")
             : Judgement.Yes;
     }
+
+    /// <summary>Of fifteen places down the vein so many may lie outside the area.</summary>
+    private const int MostHidden = 3;
 
     /// <summary>A shape must be this much longer than wide on average, halves counted.</summary>
     private const double Squat = 0.75;

@@ -106,8 +106,8 @@ public sealed class LinkedChainRows : RowsInward
         var links = Math.Max(2, (int)Math.Round(length / most));
         for (var i = 0; i < links; i++)
         {
-            var (at, tip, next) = (Polyline.At(ring, length * i / links).OnGrid(), Polyline.At(ring, length * (i + 1 - Bar) / links).OnGrid(),
-                Polyline.At(ring, length * (i + 1) / links).OnGrid());
+            Pt On(double link) => Polyline.At(ring, length * link / links).OnGrid();
+            var (at, tip, next) = (On(i), On(i + 1 - Bar), On(i + 1));
             sewing.BreakBefore(at, MostHopMm);
             sewing.Stitch(new Move(MoveKind.UpAt, at), new Move(MoveKind.HoldAt, tip), new Move(MoveKind.DownAt, at));
             sewing.Straight(tip, next);

@@ -46,7 +46,9 @@ public class SatinStitch : AreaStitch
     private const double Tiny = 0.5;
 }
 
-/// <summary>Its edge is worked first, and satin lies just inside it: a crisp line round a shape whose ends would show every uneven one.</summary>
+/// <summary>
+/// Its edge is worked first, and satin lies just inside it: a crisp line round a shape whose ends would show every uneven one.
+/// </summary>
 public sealed class BorderedSatin : SatinStitch
 {
     public override StitchInfo Info { get; } = new(

@@ -1,0 +1,158 @@
+using Dittany.Core.Materials;
+using Dittany.Core.Measures;
+using Dittany.Core.StitchBook;
+using Dittany.Core.Stitches;
+using Dittany.Core.Telling;
+using Dittany.Core.Words;
+
+namespace Dittany.Core.Planning;
+
+/// <summary>
+/// How one letter, or a run of joined ones, is made: stitch and strands, a colour of its own or null, a fill wished for it, and what is
+/// wrong with that.
+/// </summary>
+internal sealed record LetterWay(Pair Pair, string? Colour, PartAsked? Wish, IReadOnlyList<Concern> Concerns);
+
+/// <summary>
+/// Letter by letter: what is wished for single ones, and words varied in several textures. Joined letters are one line and go one way.
+/// </summary>
+internal sealed class LetterWays
+{
+    public const string Alike = "alike";
+
+    public const string Varied = "varied";
+
+    /// <summary>Textures of a varied word are at most this much bolder than its own, so that no letter shouts (from memory).</summary>
+    private const double MostBolder = 1.45;
+
+    /// <summary>And at the least so bold, so that none is lost beside the others (from memory).</summary>
+    private const double LeastBold = 0.6;
+
+    private readonly WordingAsked _asked;
+    private readonly LetteringAnswer _answer;
+    private readonly IReadOnlyList<string> _letters;
+    private readonly int[] _places;
+    private readonly bool _areas;
+    private readonly IReadOnlyList<Pair> _textures;
+    private readonly HashSet<LetterAsked> _followed = [];
+    private readonly List<Told> _notFollowed = [];
+    private readonly List<(string Letter, LetterWay Way)> _told = [];
+    private int _turn;
+
+    public LetterWays(WordingAsked asked, LetteringQuestion question, LetteringAnswer answer, StitchFacts facts, bool varied)
+    {
+        (_asked, _answer) = (asked, answer);
+        _letters = Rows.Letters(asked.Text.ReplaceLineEndings(" "));
+        _places = Enumerable.Range(0, _letters.Count).Where(i => !Rows.IsSpace(_letters[i])).ToArray();
+        _areas = question.Alphabet.Kind == AlphabetKind.Weighted;
+        _textures = varied ? Textures(answer, facts) : [];
+        if (varied && _textures.Count < 2)
+        {
+            _notFollowed.Add($"At {Say.Length(answer.CapMm)} no other stitch reads as well, so all letters are in "
+                + $"{answer.Pair.Stitch.Name}. Make the words larger.");
+        }
+    }
+
+    public static IReadOnlyList<Choice> Choices { get; } = [new(Alike, "All letters alike"),
+        new(Varied, "A texture of its own for each letter")];
+
+    /// <summary>
+    /// Stitches a word of this height reads in, the one settled for it first: each with as many strands as come nearest to its weight.
+    /// </summary>
+    private static IReadOnlyList<Pair> Textures(LetteringAnswer answer, StitchFacts facts)
+    {
+        var width = answer.Pair.LineWidthMm;
+        return [answer.Pair, .. Book.Solid.Where(s => s != answer.Pair.Stitch).SelectMany(s => Bundle.Plies.Where(n =>
+            n <= Bundle.Most).Select(n => new Pair(s, n)).Where(p => p.Stitch.LeastCapMm(p.Strands) <= answer.CapMm
+            && p.LineWidthMm <= MostBolder * width && p.LineWidthMm >= LeastBold * width
+            && !(facts.Knit && s.Id is "stem" or "outline")).OrderBy(p => Math.Abs(p.LineWidthMm - width)).Take(1))];
+    }
+
+    /// <summary>The way of a letter, or of letters that are one line.</summary>
+    public LetterWay Of(LetterGroup group)
+    {
+        var count = Rows.Letters(group.Letter).Count;
+        var indices = Enumerable.Range(group.Index, count).Where(i => i < _places.Length).Select(i => _places[i]).ToArray();
+        var wishes = indices.Select(i => _asked.Letters.LastOrDefault(w => w.Index == i)).ToArray();
+        var first = wishes.FirstOrDefault();
+        var hers = wishes.All(w => w is not null && first is not null && w with { Index = 0 } == first with { Index = 0 }) ? first : null;
+        foreach (var wish in wishes.OfType<LetterAsked>())
+        {
+            if (hers is not null)
+            {
+                _followed.Add(wish);
+            }
+            else
+            {
+                _notFollowed.Add($"Your wish for the {_letters[wish.Index]} is not followed: “{group.Letter}” is one line. Wish the same for "
+                    + $"all of it, or take letters that are not joined.");
+            }
+        }
+
+        var pair = hers is null && _textures.Count > 1 ? _textures[_turn++ % _textures.Count] : _answer.Pair;
+        PartAsked? fill = null;
+        if (hers?.Stitch is { } stitch)
+        {
+            if (Book.Fill(stitch) is { } area)
+            {
+                fill = new PartAsked("letter", Stitch: stitch);
+                if (!_areas)
+                {
+                    _notFollowed.Add($"{Say.Upper(area.Info.Name)} for {group.Named}, your wish, is not followed: it fills areas, and this "
+                        + $"hand is all lines. Take letters with weight.");
+                }
+            }
+            else
+            {
+                (pair, fill) = (pair with { Stitch = Book.Find(stitch)! }, new PartAsked("letter", Stitch: stitch));
+            }
+        }
+
+        pair = hers?.Strands is { } strands ? pair with { Strands = strands } : pair;
+        var way = new LetterWay(pair, hers?.Colour is { } colour ? Palette.HexOf(colour) : null,
+            fill, Concerns(group, pair));
+        if (hers is not null || _textures.Count > 1)
+        {
+            _told.Add((group.Letter, way));
+        }
+
+        return way;
+    }
+
+    private IReadOnlyList<Concern> Concerns(LetterGroup group, Pair pair)
+    {
+        var least = pair.Stitch.LeastCapMm(pair.Strands) * (_answer.Setting.CapitalsOnly ? Book.CapitalsAlone : 1);
+        return _areas || pair == _answer.Pair || _answer.CapMm >= least - 1e-9 ? [] :
+        [
+            new Concern("too-heavy", group.Letter, Math.Round(least - _answer.CapMm, 3),
+                $"For {group.Named} at {Say.Length(_answer.CapMm)} {pair.Stitch.Name} with {Say.Count(pair.Strands, "strand")} is heavy: it "
+                    + $"wants at least {Say.Length(least)}.", [new Remedy(CapHeightMm: Math.Ceiling(least))]),
+        ];
+    }
+
+    /// <summary>The decision that tells of single letters.</summary>
+    public Decision Told(string id, string? hers)
+    {
+        foreach (var letter in _asked.Letters.Where(w => _asked.Letters.Last(x => x.Index == w.Index) == w && !_followed.Contains(w)
+            && _notFollowed.Count == 0))
+        {
+            _notFollowed.Add($"Your wish for the {_letters[letter.Index]} is not followed: no such letter is stitched.");
+        }
+
+        var wished = _asked.Letters.Count > 0 && _told.Count > 0;
+        Told[] because = _told.Count == 0 ? [$"All of it is in {_answer.Pair.Stitch.Name}, so that the word is read as one."]
+            : [.. _told.GroupBy(t => (t.Way.Wish is { Stitch: { } fill } && Book.Fill(fill) is { } area ? area.Info.Name
+                    : t.Way.Pair.Stitch.Name, t.Way.Pair.Strands, t.Way.Colour)).Select(g =>
+                (Told)$"{Say.List(g.Select(t => t.Letter).Distinct(StringComparer.Ordinal).ToArray())} in {g.Key.Item1}, {Say.Count(g.Key.Strands, "strand")}{(g.Key.Colour is { } c ? $", {Palette.NameOf(c)}" : string.Empty)}."),
+                .. hers == Varied && _textures.Count > 1
+                    ? [(Told)"Each stitch is one that reads at this height, about as bold as the word's own."] : Array.Empty<Told>()];
+        return Deciding.Make(id, Station.Stitches, "Letter by letter", new Choice(Alike, wished && hers is null
+                ? "Single letters as you wished" : "All letters alike"),
+            hers is null ? null : Choices.FirstOrDefault(c => c.ChoiceId == hers), because,
+            ["A wish for single letters, or a word varied letter by letter."], Choices) with
+        {
+            NotFollowed = _notFollowed.Count == 0 ? null : _notFollowed.DistinctBy(t => t.ToString(), StringComparer.Ordinal).ToArray(),
+            UnfollowedWish = true,
+        };
+    }
+}

@@ -1,0 +1,132 @@
+using Dittany.Core.Designs;
+using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
+using Dittany.Core.Motifs;
+using Dittany.Core.Telling;
+
+namespace Dittany.Core.Planning;
+
+/// <summary>
+/// What of a piece lies over what. Filled motifs hide what lies under them; motifs and words that are worked along their lines hide
+/// something only where a layer was given, for lines may cross on purpose. Words that lie over a motif are stitched on top of it.
+/// </summary>
+internal sealed class Lying
+{
+    public const string UnderFirst = "under-first";
+
+    public const string GapAfter = "gap-after";
+
+    private Lying(IReadOnlyList<PlannedElement> elements, string order)
+    {
+        (_elements, _order) = (elements, order);
+        _ranks = elements.Select((e, i) => (e.Layer ?? 0, e.IsMotif ? 0 : 1, i)).ToArray();
+    }
+
+    private readonly IReadOnlyList<PlannedElement> _elements;
+    private readonly string _order;
+    private readonly (int Layer, int Words, int Index)[] _ranks;
+    private readonly List<(string Under, string Over, bool Whole)> _covered = [];
+
+    public static IReadOnlyList<Choice> Orders { get; } =
+        [new(UnderFirst, "What lies under first, tucked under what lies over it"),
+            new(GapAfter, "What lies over first, and the gap round it filled after")];
+
+    /// <summary>What is tucked under, mm: nothing where the gap is filled after.</summary>
+    public static double TuckMm(string order) => order == GapAfter ? 0 : Design.TuckMm;
+
+    public static Lying Of(IReadOnlyList<PlannedElement> elements, string order) => new(elements, order);
+
+    /// <summary>What lies over an element and hides it; empty where nothing does.</summary>
+    public Region Over(int index)
+    {
+        var under = _elements[index];
+        if (under.Parts.Count == 0)
+        {
+            return Region.Empty;
+        }
+
+        var over = Region.Empty;
+        for (var i = 0; i < _elements.Count; i++)
+        {
+            var upper = _elements[i];
+            if (_ranks[i].CompareTo(_ranks[index]) <= 0 || !Meet(under.BoxMm, upper.BoxMm)
+                || (!upper.IsMotif && upper.Layer is null && under.Layer is null))
+            {
+                continue;
+            }
+
+            var stated = upper.Layer is not null || under.Layer is not null;
+            var hides = upper.Parts.Where(p => p.Filling is not null).Select(p => Filled(p.Filling!.RingsMm)).ToList();
+            if (stated && !IsFrame(upper))
+            {
+                hides.AddRange((upper.Design?.Shapes ?? []).Select(s => s.Area).OfType<Area>().Select(a => a.Covers()));
+            }
+
+            foreach (var region in hides.Where(r => under.Parts.Any(p => p.LineMm.Any(r.Holds) || Meets(p, r))))
+            {
+                over = over.With(region);
+                if (_covered.All(c => c.Under != under.One || c.Over != upper.One))
+                {
+                    _covered.Add((under.One, upper.One, false));
+                }
+            }
+        }
+
+        return over;
+    }
+
+    private static Region Filled(IReadOnlyList<IReadOnlyList<Pt>> rings) => Area.Of(rings.Select(Region.Sound).OrderByDescending(r =>
+        r.AreaMm2).Aggregate(Region.Empty, (sum, ring) => sum.Without(ring).With(ring.Without(sum)))).Covers();
+
+    private static bool IsFrame(PlannedElement element) => MotifLibrary.Find(element.Motif ?? string.Empty)?.Shelf == MotifShelf.Frames;
+
+    private static bool Meets(Part part, Region region) => part.LineMm.Count > 1 && region.Rings.Any(r =>
+        Polyline.Between([.. r, r[0]], part.LineMm) <= 0);
+
+    private static bool Meet(Box a, Box b) => a.X < b.X + b.Width && b.X < a.X + a.Width && a.Y < b.Y + b.Height && b.Y < a.Y + a.Height;
+
+    /// <summary>Tells that something is hidden wholly.</summary>
+    public void Hides(string under) =>
+        _covered.AddRange(_covered.Where(c => c.Under == under).Select(c => c with { Whole = true }).ToArray());
+
+    /// <summary>The elements' places in the order of work: as they stand in the job, or by how they lie where any meet.</summary>
+    public IReadOnlyList<int> Order()
+    {
+        var meet = Enumerable.Range(0, _elements.Count).Any(i => Enumerable.Range(0, i).Any(k =>
+            Meet(_elements[i].BoxMm, _elements[k].BoxMm)));
+        var layers = _elements.Any(e => e.Layer is not null);
+        if (!meet && !layers)
+        {
+            return Enumerable.Range(0, _elements.Count).ToArray();
+        }
+
+        var lying = Enumerable.Range(0, _elements.Count).OrderBy(i => _ranks[i]).ToArray();
+
+        // Words are stitched on top of a motif, whatever the habit: nothing is cut out for them.
+        return _order != GapAfter ? lying
+            : [.. lying.Where(i => _elements[i].IsMotif).Reverse(), .. lying.Where(i => !_elements[i].IsMotif)];
+    }
+
+    /// <summary>The decision that tells of it; null where nothing lies over anything.</summary>
+    public Decision? Told(string? hers, string habit)
+    {
+        var within = _elements.Where(e => e.Parts.Select(p => p.Layer).Distinct().Count() > 1).Select(e => e.One).Distinct(
+            StringComparer.Ordinal).ToArray();
+        if (_covered.Count == 0 && within.Length == 0)
+        {
+            return null;
+        }
+
+        var because = new List<Told>();
+        because.AddRange(_covered.GroupBy(c => (c.Under, c.Over)).Select(g => g.Any(c => c.Whole)
+            ? (Told)$"The {g.Key.Over} lies over the {g.Key.Under} and hides all of it: there is nothing of it to stitch."
+            : (Told)$"The {g.Key.Over} lies over the {g.Key.Under}: what it hides is not stitched."));
+        because.AddRange(within.Select(w => (Told)$"The {w} is drawn in layers: what is in front hides what is behind it."));
+        because.Add(_order == GapAfter ? "What is in front comes first, and what is behind is fitted up to it, so the edges must meet."
+            : (Told)$"What is behind comes first and reaches {Say.Length(Design.TuckMm)} under what is in front, so that no cloth shows "
+                + $"between them.");
+        return Deciding.Make("order.layers", Station.Order, "What lies over what", Orders.First(o => o.ChoiceId == habit),
+            hers is null ? null : Orders.First(o => o.ChoiceId == hers), because,
+            ["Another layer for one of them, or your habit of lying over."], Orders);
+    }
+}
