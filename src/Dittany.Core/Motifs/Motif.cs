@@ -70,6 +70,16 @@ public sealed record Motif(string Id, string Name, MotifShelf Shelf, Func<int, F
         return drawn.Scaled(Math.Max(width / (Hollow * drawn.Width), height / (Hollow * drawn.Height)));
     }
 
+    /// <summary>
+    /// A whole drawing as a hand draws it: no petal and no copy quite like the other. <paramref name="size"/> is that of one motif in it,
+    /// in its unit.
+    /// </summary>
+    public static Figure Natural(Figure whole, double size, int seed) => size <= 0 ? whole
+        : whole.Map(p => p + (Stray(p * (1.6 / size), seed) * (NaturalShare * size)));
+
+    /// <summary>How far a natural hand strays, as a share of the motif (from memory).</summary>
+    private const double NaturalShare = 0.012;
+
     private static Figure Varied(Figure figure, MotifShape shape)
     {
         var drawn = figure.Centred();

@@ -70,6 +70,26 @@ public static class DrawingStitching
         Pair PairOf(Shape shape, ShapeWay way) => PairFor(shape.Role) is var pair
             ? new Pair(way.Line ?? pair.Stitch, way.Strands ?? pair.Strands) : pair;
 
+        // A part for each colour: a thread goes on within it as far as it may hop behind.
+        static IEnumerable<Part> Shaded(Part whole, Placed placed, Designs.Area area, IReadOnlyList<string> colours, int seed) =>
+            Stitches.InAreas.Shading.Parted(placed, area, colours.Count, seed).Select((indices, c) => (Indices: indices, Number: c))
+            .Where(p => p.Indices.Count > 0).Select(p =>
+            {
+                var picked = whole.Stitches.Pick(p.Indices);
+                return whole with
+                {
+                    Id = p.Number == 0 ? whole.Id : $"{whole.Id}~colour-{p.Number}",
+                    Thread = new Thread(whole.Thread.Family, whole.Thread.Ply, colours[p.Number]),
+                    Stitches = picked,
+                    Breaks = Enumerable.Range(1, picked.Count - 1).Where(i =>
+                        picked[i - 1].DownMm.To(picked[i].FromMm) > Stitches.InAreas.AreaStitch.MostHopMm).ToArray(),
+                    Filling = whole.Filling! with
+                    {
+                        AreaMm2 = Math.Round(whole.Filling.AreaMm2 * p.Indices.Count / whole.Stitches.Count, 3),
+                    },
+                };
+            });
+
         IEnumerable<(int Source, Part Part)> Filled()
         {
             foreach (var (shape, index) in ordered.Select((o, i) => (o.Shape, i)).DistinctBy(o => o.Shape.Id, StringComparer.Ordinal))
@@ -78,14 +98,18 @@ public static class DrawingStitching
                 var strands = way.Strands ?? PairFor(shape.Role).Strands;
                 if (way.Fill?.Sew(shape, filling!.By(strands, way.DirectionRadians, budget)) is { } placed)
                 {
-                    yield return (index, new Part(shape.Role, shape.Role, from + index, way.Fill.Info.Id,
+                    var whole = new Part(shape.Role, shape.Role, from + index, way.Fill.Info.Id,
                         new Thread(Thread.Cotton, strands, way.Colour ?? colourOf(shape.Role)), placed.WidthMm, placed.LineMm, true,
                         placed.Stitches, 0, shape.Copy, shape.Id, shape.Id)
                     {
                         Filling = placed.Filling,
                         Breaks = placed.Breaks,
                         Layer = shape.Layer,
-                    });
+                    };
+                    foreach (var part in way.Colours.Count > 1 ? Shaded(whole, placed, shape.Area!, way.Colours, filling!.Seed) : [whole])
+                    {
+                        yield return (index, part);
+                    }
                 }
             }
         }

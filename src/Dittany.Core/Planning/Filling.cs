@@ -9,7 +9,11 @@ using Dittany.Core.Telling;
 namespace Dittany.Core.Planning;
 
 /// <summary>How one shape is made: a fill, or null for its lines; the stitch of those where one is wished; strands, direction.</summary>
-internal sealed record ShapeWay(AreaStitch? Fill, IStitch? Line, int? Strands, string? Colour, double? DirectionRadians);
+internal sealed record ShapeWay(AreaStitch? Fill, IStitch? Line, int? Strands, string? Colour, double? DirectionRadians)
+{
+    /// <summary>Colours it goes through from its foot to its tip; none where it is in one.</summary>
+    public IReadOnlyList<string> Colours { get; init; } = [];
+}
 
 /// <summary>
 /// Settles what areas of an element are filled with: by her wish for a part, by her wish for the whole, else they are worked along their
@@ -28,7 +32,10 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
     /// <summary>Each part is filled with what suits it.</summary>
     public const string ByPart = "by-part";
 
-    private readonly HashSet<(string Role, string Name, string Shape)> _filled = [];
+    private readonly HashSet<(string Role, string Name, string Shape, string Letter)> _filled = [];
+    /// <summary>What uneven lengths come from.</summary>
+    public int Seed => seed;
+
     private readonly List<Told> _because = [];
     private readonly HashSet<PartAsked> _heard = [];
     private readonly List<Told> _notFollowed = [];
@@ -55,8 +62,20 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
         }
 
         var fill = hers?.Stitch ?? (wished is { } whole && Known(whole) is not null ? whole : habit);
-        return new ShapeWay(fill == None ? null : Chosen(fill, shape, area, By(hers?.Strands ?? strands, direction)), null, hers?.Strands,
-            hers?.Colour, direction);
+        var chosen = fill == None ? null : Chosen(fill, shape, area, By(hers?.Strands ?? strands, direction));
+        var colours = (hers?.Colours ?? []).Select(Palette.HexOf).ToArray();
+        if (colours.Length > 1 && chosen?.TakesColours != true)
+        {
+            _notFollowed.Add($"Several colours for the {Called(shape)}, your wish, are not followed: "
+                + $"{(chosen is null ? "it is worked along its edge" : $"{chosen.Info.Name} goes in one")}. Take long and short stitch.");
+            colours = [];
+        }
+
+        return new ShapeWay(chosen, null, hers?.Strands, hers?.Colour ?? (hers?.Colours is [var first, ..] ? Palette.HexOf(first) : null),
+            direction)
+        {
+            Colours = colours.Length > 1 ? colours : [],
+        };
     }
 
     /// <summary>Of two wishes the more particular one holds, member by member.</summary>
@@ -67,6 +86,7 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
             Strands = particular.Strands ?? role.Strands,
             Colour = particular.Colour ?? role.Colour,
             DirectionDegrees = particular.DirectionDegrees ?? role.DirectionDegrees,
+            Colours = particular.Colours.Count > 0 ? particular.Colours : role.Colours,
         };
 
     /// <summary>By what a shape is sewn with so many strands.</summary>
@@ -105,7 +125,7 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
         Told[] because = !areas ? [words ? "This hand is all lines: there is no shape to fill." : "It is all lines and points: there is no "
                 + "shape to fill."]
             : _filled.Count == 0 ? ["Its shapes are worked along their outlines, and nothing fills them."]
-            : [.. _filled.GroupBy(f => f.Name, StringComparer.Ordinal).Select(g => (Told)$"{Say.Upper(Say.List(g.GroupBy(f => f.Role, StringComparer.Ordinal).Select(r => r.Count() == 1 ? r.Key : Say.Many(r.Key)).ToArray()))} in {g.Key}."),
+            : [.. _filled.GroupBy(f => f.Name, StringComparer.Ordinal).Select(g => (Told)$"{Of([.. g])} in {g.Key}."),
                 .. _because.DistinctBy(b => b.ToString(), StringComparer.Ordinal),
                 $"Nothing longer than {Say.Length(mostFreeMm)} lies free on the face, for {whyFree}."];
         return Deciding.Make(decisionId, Station.Stitches, "What fills the shapes", own, hers, because,
@@ -117,6 +137,12 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
             From = _filled.Count == 0 ? null : ["How far threads may lie free, by wear: from memory."],
         };
     }
+
+    /// <summary>What is filled alike: parts by their roles, letters by themselves where not all are alike.</summary>
+    private Told Of(IReadOnlyList<(string Role, string Name, string Shape, string Letter)> alike) =>
+        letters && alike.Count < _filled.Count ? Say.List(alike.Select(f => f.Letter).Distinct(StringComparer.Ordinal).ToArray())
+            : Say.Upper(Say.List(alike.GroupBy(f => f.Role, StringComparer.Ordinal).Select(r =>
+                r.Count() == 1 ? r.Key : Say.Many(r.Key)).ToArray()));
 
     private AreaStitch? Chosen(string id, Shape shape, Area area, SewingBy by)
     {
@@ -144,7 +170,7 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
     {
         if (fill is not null)
         {
-            _filled.Add((Called(shape), fill.Info.Name, shape.Id));
+            _filled.Add((Called(shape), fill.Info.Name, shape.Id, shape.Letter));
         }
 
         _because.Add(because);

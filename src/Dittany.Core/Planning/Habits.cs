@@ -57,6 +57,8 @@ public static class Habits
             "greens-first"),
         new("motif-rounds", "Motifs that are repeated", "how often the needle is threaded anew", "order.parts", MotifOrder.Rounds,
             "colour-by-colour"),
+        new("evenness", "How even drawings are", "whether petals and copies are all alike", "motif.arrangement",
+            [new("exact", "Exact, each like the other"), new("natural", "Natural, no two quite alike")], "exact"),
         new("lying", "What lies over what", "which comes first, and whether it is tucked under", "order.layers", Lying.Orders,
             Lying.UnderFirst),
         new("draw", "How the lines get there", "the transfer", "transfer.method", TransferRoom.Draws, "transferred"),

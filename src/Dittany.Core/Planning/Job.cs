@@ -50,7 +50,11 @@ public sealed record LetterAsked(int Index, string? Stitch = null, int? Strands 
 /// direction is in degrees clockwise from level.
 /// </summary>
 public sealed record PartAsked(string Role, int? Copy = null, string? Stitch = null, int? Strands = null, string? Colour = null,
-    double? DirectionDegrees = null);
+    double? DirectionDegrees = null)
+{
+    /// <summary>Colours a fill in rows goes through from the foot to the tip, two to four; the first is also that of its edge.</summary>
+    public IReadOnlyList<string> Colours { get; init; } = [];
+}
 
 /// <summary>
 /// One motif as the maker asks for it; null members are decided. Width and height are the most the whole may take, its proportions kept.

@@ -36,7 +36,7 @@ internal sealed class LetterWays
     private readonly IReadOnlyList<Pair> _textures;
     private readonly HashSet<LetterAsked> _followed = [];
     private readonly List<Told> _notFollowed = [];
-    private readonly List<(string Letter, LetterWay Way)> _told = [];
+    private readonly List<(string Letter, int Index)> _told = [];
     private int _turn;
 
     public LetterWays(WordingAsked asked, LetteringQuestion question, LetteringAnswer answer, StitchFacts facts, bool varied)
@@ -113,11 +113,13 @@ internal sealed class LetterWays
             fill, Concerns(group, pair));
         if (hers is not null || _textures.Count > 1)
         {
-            _told.Add((group.Letter, way));
+            _told.Add((group.Letter, group.Index));
         }
 
         return way;
     }
+
+    private static string Named(string stitch) => (Book.Fill(stitch) ?? Book.Find(stitch))!.Name;
 
     private IReadOnlyList<Concern> Concerns(LetterGroup group, Pair pair)
     {
@@ -131,7 +133,7 @@ internal sealed class LetterWays
     }
 
     /// <summary>The decision that tells of single letters.</summary>
-    public Decision Told(string id, string? hers)
+    public Decision Told(string id, string? hers, IReadOnlyList<Part> parts)
     {
         foreach (var letter in _asked.Letters.Where(w => _asked.Letters.Last(x => x.Index == w.Index) == w && !_followed.Contains(w)
             && _notFollowed.Count == 0))
@@ -141,9 +143,9 @@ internal sealed class LetterWays
 
         var wished = _asked.Letters.Count > 0 && _told.Count > 0;
         Told[] because = _told.Count == 0 ? [$"All of it is in {_answer.Pair.Stitch.Name}, so that the word is read as one."]
-            : [.. _told.GroupBy(t => (t.Way.Wish is { Stitch: { } fill } && Book.Fill(fill) is { } area ? area.Info.Name
-                    : t.Way.Pair.Stitch.Name, t.Way.Pair.Strands, t.Way.Colour)).Select(g =>
-                (Told)$"{Say.List(g.Select(t => t.Letter).Distinct(StringComparer.Ordinal).ToArray())} in {g.Key.Item1}, {Say.Count(g.Key.Strands, "strand")}{(g.Key.Colour is { } c ? $", {Palette.NameOf(c)}" : string.Empty)}."),
+            : [.. _told.SelectMany(t => parts.Where(p => p.LetterIndex == t.Index && p.Role == "letter").OrderBy(p => p.Filling is null)
+                    .Take(1).Select(p => (t.Letter, p.Stitch, p.Strands, p.Colour))).GroupBy(t => (t.Stitch, t.Strands, t.Colour)).Select(g =>
+                (Told)$"{Say.List(g.Select(t => t.Letter).Distinct(StringComparer.Ordinal).ToArray())} in {Named(g.Key.Stitch)}, {Say.Count(g.Key.Strands, "strand")}, {Palette.NameOf(g.Key.Colour)}."),
                 .. hers == Varied && _textures.Count > 1
                     ? [(Told)"Each stitch is one that reads at this height, about as bold as the word's own."] : Array.Empty<Told>()];
         return Deciding.Make(id, Station.Stitches, "Letter by letter", new Choice(Alike, wished && hers is null

@@ -98,6 +98,9 @@ internal static class MotifCheck
         }
     }
 
+    /// <summary>Colours one fill goes through at the most (common practice).</summary>
+    private const int MostColours = 4;
+
     /// <summary>Wishes for parts that one element may have.</summary>
     private const int MostWishes = 200;
 
@@ -120,6 +123,18 @@ internal static class MotifCheck
             JobCheck.CheckRange($"{here}/copy", parts[i].Copy, 0, Arranging.MostCopies, string.Empty, faults);
             JobCheck.CheckStrands($"{here}/strands", parts[i].Strands, faults);
             JobCheck.CheckColour($"{here}/colour", parts[i].Colour, true, faults);
+            for (var c = 0; c < parts[i].Colours.Count; c++)
+            {
+                JobCheck.CheckColour($"{here}/colours/{c.ToString(System.Globalization.CultureInfo.InvariantCulture)}",
+                    parts[i].Colours[c], true, faults);
+            }
+
+            if (parts[i].Colours.Count is 1 or > MostColours)
+            {
+                faults.Add(new($"{here}/colours", $"There {(parts[i].Colours.Count == 1 ? "is 1 colour" : $"are {parts[i].Colours.Count} colours")} "
+                    + "for a fill that goes from one to the next.", "Name two, three or four, the one at the foot first."));
+            }
+
             JobCheck.CheckRange($"{here}/directionDegrees", parts[i].DirectionDegrees, -360, 360, "degrees", faults);
         }
     }

@@ -179,12 +179,19 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             : Arranging.UsualCount(arrangement);
         var count = Math.Clamp(asked.Count ?? usual, Arranging.LeastCount(arrangement), Arranging.MostCopies);
         var whole = Arranging.Lay(one, new Repeat(arrangement, count, asked.Middle ?? false, aspect, asked.Seed ?? 0));
+        var natural = workshop.Habit("evenness") == "natural" && asked.WobblePercent is null;
+        if (natural)
+        {
+            whole = Motif.Natural(whole, 1, asked.Seed ?? 0);
+        }
+
         var turned = asked.TurnDegrees is { } degrees and not 0 ? whole.Turned(degrees * Math.PI / 180) : whole;
         Told[] because =
         [
             arrangement == "one"
                 ? $"One {name}, "
                     + $"{Say.Count(one.Parts.Count, "part")}{(motif?.Counted is { } c ? $", with {shape.Count ?? c.Usual} {c.What}" : string.Empty)}." : $"{count} {Say.Many(name)}: {ArrangementTold(arrangement)}.",
+            .. natural ? [(Told)"By your habit no part is quite like the other, as a hand draws them."] : Array.Empty<Told>(),
             $"Its parts are {Say.List(one.Parts.Select(p => p.Role.Replace('-', ' ')).Distinct(StringComparer.Ordinal).ToArray())}, each stitched as what "
                 + $"it is.",
         ];

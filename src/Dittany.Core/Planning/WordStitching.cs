@@ -19,7 +19,8 @@ internal sealed class WordStitching(WordingGround ground, StitchFacts facts, Roo
     private LetterWays? _letters;
 
     /// <summary>The decision on single letters, once they are stitched.</summary>
-    public Decision Told(string id) => (_letters ?? throw new InvalidOperationException("Nothing is stitched yet.")).Told(id, varied);
+    public Decision Told(string id, IReadOnlyList<Part> parts) =>
+        (_letters ?? throw new InvalidOperationException("Nothing is stitched yet.")).Told(id, varied, parts);
 
     /// <summary>
     /// The words stitched. The tables know the tightest bend, but not how the holes fall: a pair that turned out too stiff gives way to one

@@ -87,7 +87,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         WordingDecisions.Tell(Id, question, answer, rows, ways.Select(w => w.Rows).ToArray(), stated, schools =>
             stitching.SpecFor(answer.Pair, schools), workshop, decisions);
         decisions.Add(filling.Told(areas, words: true));
-        decisions.Add(stitching.Told(Id("stitch.letters")));
+        decisions.Add(stitching.Told(Id("stitch.letters"), parts));
 
         var overflow = Math.Max(answer.OverflowMm, PlannedBox.OutsideMm(parts, _field, place.AnchorMm));
         concerns.AddRange(FitConcerns(question, overflow, ways, rows, AsJob));

@@ -197,6 +197,17 @@ internal static class ElementJson
             JobJson.Text(w, "stitch", part.Stitch);
             JobJson.Number(w, "strands", part.Strands);
             JobJson.Text(w, "colour", part.Colour);
+            if (part.Colours.Count > 0)
+            {
+                w.WriteStartArray("colours");
+                foreach (var colour in part.Colours)
+                {
+                    w.WriteStringValue(colour);
+                }
+
+                w.WriteEndArray();
+            }
+
             JobJson.Number(w, "directionDegrees", part.DirectionDegrees);
             w.WriteEndObject();
         }
@@ -216,10 +227,21 @@ internal static class ElementJson
         for (var i = 0; i < items.Count; i++)
         {
             var here = $"{at}/parts/{i.ToString(CultureInfo.InvariantCulture)}";
-            var part = faults.Members(items[i], here, "role", "copy", "stitch", "strands", "colour", "directionDegrees");
+            var part = faults.Members(items[i], here, "role", "copy", "stitch", "strands", "colour", "colours",
+                "directionDegrees");
             parts.Add(new PartAsked(faults.Text(part, "role", here, required: true) ?? "?", faults.Whole(part, "copy", here),
                 faults.Text(part, "stitch", here), faults.Whole(part, "strands", here),
-                faults.Text(part, "colour", here)?.ToLowerInvariant(), faults.Number(part, "directionDegrees", here)));
+                faults.Text(part, "colour", here)?.ToLowerInvariant(), faults.Number(part, "directionDegrees", here))
+            {
+                Colours = (faults.Items(part, "colours", here) ?? []).Select((c, k) => c.ValueKind == JsonValueKind.String
+                    ? c.GetString()!.ToLowerInvariant() : Wrong(k)).ToArray(),
+            });
+
+            string Wrong(int k)
+            {
+                faults.Add($"{here}/colours/{k.ToString(CultureInfo.InvariantCulture)}", "This is no colour.", "Write it like #4f7358.");
+                return "#000000";
+            }
         }
 
         return parts;

@@ -120,7 +120,7 @@ public static class SchemaJson
     private static JsonObject ByPartSchema() => List(Closed(["role"], ("role", Text()), ("copy", Whole(0, Arranging.MostCopies)),
         ("stitch", Enum(Book.Lines.Select(s => s.Id).Concat(Book.Fills.Select(s => s.Info.Id)))),
         ("strands", new JsonObject { ["enum"] = new JsonArray(Bundle.Plies.Select(p => (JsonNode)p).ToArray()) }), ("colour", Text()),
-        ("directionDegrees", Number(-360, 360))));
+        ("colours", List(Text())), ("directionDegrees", Number(-360, 360))));
 
     private static JsonObject MotifSchema() => Closed(
         ["kind"],

@@ -34,6 +34,7 @@ public class HabitTests
         ["start"] = Jobs.Towel(with: w => w with { Strands = 2 }),
         ["fill"] = Flowers,
         ["lying"] = new("tea-towel", [], Jobs.Monday, Motifs: [new MotifAsked("m", "striped-bee", HeightMm: 50)]),
+        ["evenness"] = Flowers,
         ["motif-first"] = Flowers,
         ["motif-rounds"] = Flowers,
         ["cut-length"] = Jobs.Towel(with: w => w with { Strands = 2 }),

@@ -92,6 +92,19 @@ public sealed class Sewn : IReadOnlyList<Stitch>
             _written?.Slice(first, count));
     }
 
+    /// <summary>Some of its stitches, in the order told.</summary>
+    public Sewn Pick(IReadOnlyList<int> indices)
+    {
+        var (moves, ends) = (new List<Move>(), new List<int>());
+        foreach (var index in indices)
+        {
+            moves.AddRange(MovesOf(index));
+            ends.Add(moves.Count);
+        }
+
+        return new Sewn([.. moves], [.. ends], Strands, _written?.Pick(indices));
+    }
+
     public IEnumerator<Stitch> GetEnumerator()
     {
         for (var i = 0; i < Count; i++)
