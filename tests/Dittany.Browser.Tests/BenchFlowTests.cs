@@ -182,6 +182,36 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         NoComplaints(browser);
     }
 
+    /// <summary>
+    /// A click on a stitch opens the form of its part, and what is set there is seen; a direction turns before it is sent.
+    /// </summary>
+    [Fact]
+    public void A_stitch_that_is_clicked_opens_its_part()
+    {
+        using var browser = app.Browser();
+        browser.Navigate().GoToUrl(new Uri($"{app.Url}/new"));
+        browser.FindElement(By.Id("said")).SendKeys("a songbird on a tote");
+        App.Until(() => browser.ExecuteScript("return document.getElementById('motif')?.value === 'songbird'") is true,
+            "the saying is understood");
+        browser.FindElement(By.Id("plan")).Click();
+        App.Until(() => browser.FindElements(By.Id("bench")).Count > 0, "the bench is there");
+        var row = browser.ExecuteScript("return document.getElementById('tellings').textContent.split('\\n').findIndex(t => t.includes(' in the body'))");
+        var stitch = browser.FindElement(By.CssSelector($".st[data-i='{row}']"));
+        new OpenQA.Selenium.Interactions.Actions(browser).MoveToElement(stitch).Click().Perform();
+        App.Until(() => browser.FindElements(By.CssSelector("details.part[open]")).Count == 1, "one part is open");
+        App.Until(() => browser.FindElement(By.Id("slip-parts")).Displayed, "its station is shown");
+        var open = browser.FindElement(By.CssSelector("details.part[open]"));
+        Assert.Contains("under thread", open.FindElement(By.TagName("summary")).Text, StringComparison.Ordinal);
+        browser.ExecuteScript("const d = document.querySelector('details.part[open] input[type=range]'); d.value = 40;"
+            + "d.dispatchEvent(new Event('input', { bubbles: true }))");
+        Assert.Equal("rotate(40)", open.FindElement(By.CssSelector(".lie g")).GetAttribute("transform"));
+        Assert.Equal("true", open.FindElement(By.Name("directed")).GetAttribute("checked"));
+        browser.ExecuteScript("document.querySelector('details.part[open] button').scrollIntoView({ block: 'center' })");
+        open.FindElement(By.TagName("button")).Click();
+        App.Until(() => browser.FindElements(By.CssSelector("details.part .yours")).Count == 1, "the wish is kept");
+        NoComplaints(browser);
+    }
+
     /// <summary>No mouse: a piece is said, planned, overruled, worked and proofed with the keyboard alone.</summary>
     [Fact]
     public void Everything_goes_with_the_keyboard_alone()

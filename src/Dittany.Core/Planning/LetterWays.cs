@@ -144,7 +144,8 @@ internal sealed class LetterWays
         var wished = _asked.Letters.Count > 0 && _told.Count > 0;
         Told[] because = _told.Count == 0 ? [$"All of it is in {_answer.Pair.Stitch.Name}, so that the word is read as one."]
             : [.. _told.SelectMany(t => parts.Where(p => p.LetterIndex == t.Index && p.Role == "letter").OrderBy(p => p.Filling is null)
-                    .Take(1).Select(p => (t.Letter, p.Stitch, p.Strands, p.Colour))).GroupBy(t => (t.Stitch, t.Strands, t.Colour)).Select(g =>
+                    .Take(1).Select(p => (t.Letter, p.Stitch, p.Strands, p.Colour))).GroupBy(t =>
+                    (t.Stitch, t.Strands, t.Colour)).Select(g =>
                 (Told)$"{Say.List(g.Select(t => t.Letter).Distinct(StringComparer.Ordinal).ToArray())} in {Named(g.Key.Stitch)}, {Say.Count(g.Key.Strands, "strand")}, {Palette.NameOf(g.Key.Colour)}."),
                 .. hers == Varied && _textures.Count > 1
                     ? [(Told)"Each stitch is one that reads at this height, about as bold as the word's own."] : Array.Empty<Told>()];

@@ -8,7 +8,19 @@ namespace Dittany.Core.Planning;
 /// The parts of one role of an element as they are planned, in words; whether they have an area that can be filled; and what she wished for
 /// them.
 /// </summary>
-public sealed record PartTold(string Element, string ElementName, string Role, string Name, bool Area, string Told, PartAsked? Wished);
+public sealed record PartTold(string Element, string ElementName, string Role, string Name, bool Area, string Told, PartAsked? Wished)
+{
+    /// <summary>How many copies have such parts.</summary>
+    public int Copies { get; init; } = 1;
+
+    /// <summary>The direction its stitches lie in, degrees clockwise from level; null where they have none.</summary>
+    public double? Degrees { get; init; }
+}
+
+/// <summary>
+/// One letter of a wording, or several that are one line: their indices in the text, how it is made, and what she wished for it.
+/// </summary>
+public sealed record LetterTold(string Element, IReadOnlyList<int> Indices, string Letter, string Told, LetterAsked? Wished, bool Area);
 
 /// <summary>Parts by what they are, with how each is made: petals in satin stitch, 2 strands, mulberry.</summary>
 public static class PartTelling
@@ -18,13 +30,75 @@ public static class PartTelling
         .Where(e => e.IsMotif || e.Design?.Shapes.Any(s => s.Area is not null) == true)
         .SelectMany(e => e.Parts.GroupBy(p => p.Role, StringComparer.Ordinal).Select(g => Of(e, g.Key, [.. g], job))).ToArray();
 
+    /// <summary>The letters of every wording, in the order they are read; joined ones are one.</summary>
+    public static IReadOnlyList<LetterTold> LettersOf(Plan plan, Job job) => plan.Elements.Where(e => !e.IsMotif).SelectMany(e =>
+    {
+        var letters = Words.Rows.Letters(e.Text.ReplaceLineEndings(" "));
+        var places = Enumerable.Range(0, letters.Count).Where(i => !Words.Rows.IsSpace(letters[i])).ToArray();
+        var asked = job.Elements.FirstOrDefault(w => w.Id == e.Id)?.Letters ?? [];
+        return e.Parts.Where(p => p.Letter != p.Role).GroupBy(p => p.LetterIndex).OrderBy(g => g.Key).Select(g =>
+        {
+            var first = g.OrderBy(p => p.Role == "dot").ThenBy(p => p.Filling is null).First();
+            var count = Words.Rows.Letters(first.Letter).Count;
+            var indices = Enumerable.Range(g.Key, count).Where(i => i < places.Length).Select(i => places[i]).ToArray();
+            return new LetterTold(e.Id, indices, first.Letter, $"{(Book.Fill(first.Stitch) ?? Book.Find(first.Stitch))!.Name}, "
+                + $"{Say.Count(first.Strands, "strand")}, {Palette.NameOf(first.Colour)}",
+                asked.LastOrDefault(a => indices.Contains(a.Index)), e.Design?.Shapes.Any(s => s.Area is not null && s.Role == "letter") == true);
+        });
+    }).ToArray();
+
+    /// <summary>The job with a wish for letters of a wording; nothing wished lets go of what was.</summary>
+    public static Job WishedLetters(Job job, string element, IReadOnlyList<int> indices, string? stitch, int? strands, string? colour) =>
+        job with
+        {
+            Elements = job.Elements.Select(e => e.Id != element ? e : e with
+            {
+                Letters =
+                [
+                    .. e.Letters.Where(l => !indices.Contains(l.Index)),
+                    .. stitch is null && strands is null && colour is null ? []
+                        : indices.Select(i => new LetterAsked(i, stitch, strands, colour)),
+                ],
+            }).ToArray(),
+        };
+
+    /// <summary>The job with an element on another layer; null is the usual one.</summary>
+    public static Job OnLayer(Job job, string element, int? layer) => job with
+    {
+        Elements = job.Elements.Select(e => e.Id == element ? e with { Layer = layer } : e).ToArray(),
+        Motifs = job.Motifs?.Select(m => m.Id == element ? m with { Layer = layer } : m).ToArray(),
+    };
+
+    /// <summary>
+    /// Which of the told parts each stitch of the route belongs to, as the rows at which that changes: row, then the part's place among
+    /// them.
+    /// </summary>
+    public static IReadOnlyList<(int Row, int Part)> Places(Plan plan, IReadOnlyList<PartTold> told)
+    {
+        var number = told.Select((t, i) => (Key: (t.Element, t.Role), i)).ToDictionary(t => t.Key, t => t.i);
+        var elements = plan.Elements.ToDictionary(e => e.Id, StringComparer.Ordinal);
+        var places = new List<(int Row, int Part)>();
+        for (var row = 0; row < plan.Route.Count; row++)
+        {
+            var at = plan.Route[row];
+            var part = number.GetValueOrDefault((at.Element, elements[at.Element].Parts[at.Part].Role), -1);
+            if (places.Count == 0 || places[^1].Part != part)
+            {
+                places.Add((row, part));
+            }
+        }
+
+        return places;
+    }
+
     /// <summary>The job with a wish for one role of an element, by the element's id; nothing wished lets go of what was.</summary>
     public static Job Wished(Job job, string element, PartAsked part)
     {
         IReadOnlyList<PartAsked> With(IReadOnlyList<PartAsked> parts) =>
         [
             .. parts.Where(p => p.Role != part.Role || p.Copy != part.Copy),
-            .. part is { Stitch: null, Strands: null, Colour: null, DirectionDegrees: null } ? Array.Empty<PartAsked>() : [part],
+            .. part is { Stitch: null, Strands: null, Colour: null, DirectionDegrees: null, Colours.Count: 0 }
+                ? Array.Empty<PartAsked>() : [part],
         ];
         return job with
         {
@@ -41,11 +115,17 @@ public static class PartTelling
         var filled = parts.Where(p => p.Filling is not null).ToArray();
         var covered = filled.Length == 0 ? 0
             : filled.Sum(p => p.Filling!.Coverage * p.Filling.AreaMm2) / filled.Sum(p => p.Filling!.AreaMm2);
-        var told = $"{Say.List(parts.Select(p => Book.Find(p.Stitch)!.Name).Distinct(StringComparer.Ordinal).ToArray())}, "
+        var told = $"{Say.List(parts.Select(p => (p.Filling is null ? Book.Find(p.Stitch) : Book.Fill(p.Stitch))!.Name).Distinct(StringComparer.Ordinal).ToArray())}, "
             + $"{Say.List(parts.Select(p => Say.Count(p.Strands, "strand")).Distinct(StringComparer.Ordinal).ToArray())}, "
             + Say.List(parts.Select(p => Palette.NameOf(p.Colour)).Distinct(StringComparer.Ordinal).ToArray())
             + (filled.Length == 0 ? string.Empty : $"; {Say.Number(100 * covered, 0)} % under thread");
-        return new PartTold(element.Id, element.Text, role, Say.Upper(role == "outline" ? "shape" : parts.Count > 1 ? Say.Many(role) : role),
-            parts.Any(p => areas.Contains(p.Shape)), told, wishes.LastOrDefault(w => w.Role == role && w.Copy is null));
+        var called = Designs.Roles.Called(role);
+        var many = parts.Select(p => p.Shape).Distinct(StringComparer.Ordinal).Count() > 1;
+        return new PartTold(element.Id, element.Text, role, Say.Upper(many ? Say.Many(called) : called),
+            parts.Any(p => areas.Contains(p.Shape)), told, wishes.LastOrDefault(w => w.Role == role))
+        {
+            Copies = parts.Select(p => p.Copy).Distinct().Count(),
+            Degrees = filled.Select(p => p.Filling!.DirectionDegrees).FirstOrDefault(d => d is not null),
+        };
     }
 }

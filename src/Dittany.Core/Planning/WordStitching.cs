@@ -18,6 +18,12 @@ internal sealed class WordStitching(WordingGround ground, StitchFacts facts, Roo
 {
     private LetterWays? _letters;
 
+    /// <summary>What fills the motif beside the words; null where it is worked along its lines.</summary>
+    public FillingRoom? Beside { get; init; }
+
+    /// <summary>Strands of a filled motif beside words at the most: more would be coarse for its size (from memory).</summary>
+    private const int MostBeside = 3;
+
     /// <summary>The decision on single letters, once they are stitched.</summary>
     public Decision Told(string id, IReadOnlyList<Part> parts) =>
         (_letters ?? throw new InvalidOperationException("Nothing is stitched yet.")).Told(id, varied, parts);
@@ -138,9 +144,10 @@ internal sealed class WordStitching(WordingGround ground, StitchFacts facts, Roo
 
         var beside = DesignOf.Figure(element, a.Setting.Ornaments.Select(o => o.Map(p => place.AnchorMm + (p * a.CapMm))).ToArray());
         shapes.AddRange(beside.Shapes);
+        var besidePair = Beside is null ? a.Pair : new Pair(Book.Plainest, Math.Min(MostBeside, a.Pair.Strands));
         parts.AddRange(DrawingStitching.Stitch(
-            beside.Visible(ground.TuckMm).Beneath(ground.Over, ground.TuckMm), a.Pair, pair => SpecFor(pair, schools), colours.For,
-            a.Setting.Letters.Count, budget: ground.Budget));
+            beside.Visible(ground.TuckMm).Beneath(ground.Over, ground.TuckMm), besidePair, pair => SpecFor(pair, schools), colours.For,
+            a.Setting.Letters.Count, facts.Knit, byRole: Beside is not null, ground.Budget, Beside));
         return (parts, concerns, new Design(shapes));
     }
 

@@ -72,7 +72,9 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         var ways = Ways(asked, alphabet, place, arranged, stated, index, of);
         var (question, answer, rows) = Choose(ways);
         var (colour, chosen) = Colours(asked, Id("thread.colour"), decisions);
-        var colours = MotifColours.Of(answer.Setting.Ornaments, colour, chosen, ground.Cloth);
+        // A heart or a star takes the thread of the words; what is drawn to be filled has its own.
+        var rich = arranged.Beside?.Rich == true;
+        var colours = MotifColours.Of(answer.Setting.Ornaments, colour, chosen, ground.Cloth, rich ? arranged.Beside!.Wears : null, rich);
         TellGreen(Id("thread.colour"), colours, decisions);
         var inOthers = new Dictionary<IAlphabet, LetteringAnswer>();
         var areas = alphabet.Kind == AlphabetKind.Weighted;
@@ -80,13 +82,21 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             workshop.Habit("fill") is FillingRoom.None and var none ? none : FillingRoom.ByPart, asked.ByPart,
             FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn), _facts.Knit, 0,
             n => StitchSpec.For(new Pair(Book.Plainest, n), schools), letters: true);
-        var stitching = new WordStitching(ground, _facts, _field, schools, filling, overrules.For(Id("stitch.letters")));
+        var beside = rich && workshop.Habit("fill") != FillingRoom.None ? new FillingRoom(Id("stitch.fill"), null, FillingRoom.ByPart, [],
+            FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn), _facts.Knit, 0,
+            n => StitchSpec.For(new Pair(Book.Plainest, n), schools)) : null;
+        var stitching = new WordStitching(ground, _facts, _field, schools, filling, overrules.For(Id("stitch.letters"))) { Beside = beside };
         (answer, var (parts, concerns, design)) = WordStitching.SupplestOf(question, answer, a =>
             stitching.Stitched(asked, question, a, colours, place, AsJob));
         TellWidths(Id("words.alphabet"), alphabet, answer, decisions);
         WordingDecisions.Tell(Id, question, answer, rows, ways.Select(w => w.Rows).ToArray(), stated, schools =>
             stitching.SpecFor(answer.Pair, schools), workshop, decisions);
-        decisions.Add(filling.Told(areas, words: true));
+        var filled = filling.Told(areas, words: true);
+        decisions.Add(beside is null || areas ? filled : filled with
+        {
+            Choice = $"The {arranged.Beside!.Name} is filled, the letters are lines",
+            Because = beside.Told(true, words: false).Because,
+        });
         decisions.Add(stitching.Told(Id("stitch.letters"), parts));
 
         var overflow = Math.Max(answer.OverflowMm, PlannedBox.OutsideMm(parts, _field, place.AnchorMm));

@@ -28,6 +28,9 @@ internal sealed record WordsArranged(Arrangement Arrangement, Ornament? Ornament
             "Up to three initials, the middle one of three larger: ask whose letter stands in the middle, families differ."),
     ];
 
+    /// <summary>The motif that goes with the words; null where none does.</summary>
+    public Motif? Beside => Ornament is { } ornament ? MotifLibrary.All.First(m => m.Name == ornament.Name) : null;
+
     public bool OneRow => Arrangement.Way is WordWay.Ring or WordWay.Edge or WordWay.Monogram;
 
     public static IReadOnlyList<Choice> Choices { get; } = Told.Select(t => new Choice(t.Id, t.Text)).ToArray();

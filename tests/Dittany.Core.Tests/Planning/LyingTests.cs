@@ -76,8 +76,8 @@ public class LyingTests
         Assert.Contains(plan.Decision("order.layers")!.Because, b => b.ToString() == "The heart lies over the moon: what it hides is not "
             + "stitched.");
         var words = new WordingAsked("w", "Ida", CapHeightMm: 14, CentreMm: new Pt(200, 205));
-        var job = new Job("cushion-cover", [words], Jobs.Monday, Motifs: [At("m", "moon", 200, 70)], Overrules: new Dictionary<string, string>(
-            StringComparer.Ordinal) { ["stitch.fill:m"] = "brick" });
+        var brick = new Dictionary<string, string>(StringComparer.Ordinal) { ["stitch.fill:m"] = "brick" };
+        var job = new Job("cushion-cover", [words], Jobs.Monday, Motifs: [At("m", "moon", 200, 70)], Overrules: brick);
         plan = Jobs.Make(job, Workshop.Default);
         Assert.Null(plan.Decision("order.layers"));
         Assert.Equal("m", plan.Route[0].Element);
@@ -111,7 +111,8 @@ public class LyingTests
         // The foot of the leaf is below: each colour stands higher than the one before it, and they reach into each other.
         var middles = parts.Select(p => p.Stitches.Average(s => (s.FromMm.Y + s.ToMm.Y) / 2)).ToArray();
         Assert.Equal(middles.OrderDescending(), middles);
-        Assert.All(parts.Zip(parts.Skip(1)), p => Assert.True(p.First.Stitches.Min(s => s.ToMm.Y) < p.Second.Stitches.Max(s => s.FromMm.Y)));
+        Assert.All(parts.Zip(parts.Skip(1)), p =>
+            Assert.True(p.First.Stitches.Min(s => s.ToMm.Y) < p.Second.Stitches.Max(s => s.FromMm.Y)));
         plan = Jobs.Make(new Job("cushion-cover", [], Jobs.Monday, Motifs: [Asked("chain-rows")]), Workshop.Default);
         Assert.Contains(plan.SetAside, s => s.Contains("Several colours for the leaf", StringComparison.Ordinal));
     }

@@ -1,7 +1,9 @@
 using System.Net;
 using AngleSharp.Dom;
 using AngleSharp.Html.Parser;
+using Dittany.Core.Planning;
 using Dittany.Web.Tests.Setup;
+using Microsoft.Extensions.DependencyInjection;
 using static Dittany.Web.Tests.Setup.Browsing;
 
 namespace Dittany.Web.Tests.Pages;
@@ -312,6 +314,64 @@ public sealed class BenchPageTests : IDisposable
         Assert.Equal(HttpStatusCode.UnprocessableEntity, (await Wish(3, "knitting", "", "")).StatusCode);
         await Wish(3, "", "", "");
         Assert.DoesNotContain("your wish", (await Read(path)).QuerySelector("#slip-parts")!.TextContent, StringComparison.Ordinal);
+    }
+
+    /// <summary>A direction and a row of colours are wished on the bench, told there, and let go of again.</summary>
+    [Fact]
+    public async Task A_direction_and_colours_are_wished_for_a_part()
+    {
+        var made = await PostForm(_browser, "/new", "/new", ("Motif", "songbird"), ("Form", "hoop-picture"), ("Colour", ""));
+        var path = made.Headers.Location!.ToString();
+        var page = await Read(path);
+        var element = page.QuerySelector("#slip-parts input[name='element']")!.GetAttribute("value")!;
+        Task<HttpResponseMessage> Wish(int from, bool directed, params (string, string)[] more) => PostForm(_browser, path,
+            $"{path}?handler=Part", [("from", $"{from}"), ("element", element), ("role", "body"), ("stitch", ""), ("strands", ""),
+                ("direction", "40"), .. directed ? [("directed", "true")] : Array.Empty<(string, string)>(), .. more]);
+        var wished = await Wish(1, true, ("colour", "#4f74b8"), ("colour2", "#8d8bc0"), ("colour3", ""));
+        Assert.Equal(HttpStatusCode.Redirect, wished.StatusCode);
+        var body = (await Read(path)).QuerySelectorAll("details.part").Single(d =>
+            d.QuerySelector("summary")!.TextContent.StartsWith("Body", StringComparison.Ordinal));
+        Assert.Contains("cornflower blue and lavender blue", body.TextContent, StringComparison.Ordinal);
+        Assert.Equal("40", body.QuerySelector("input[name='direction']")!.GetAttribute("value"));
+        Assert.NotNull(body.QuerySelector("input[name='directed'][checked]"));
+        await Wish(2, false, ("colour", ""));
+        Assert.DoesNotContain("your wish", (await Read(path)).QuerySelector("#slip-parts")!.TextContent, StringComparison.Ordinal);
+    }
+
+    /// <summary>One letter is made otherwise and again as the others; a word is varied as a whole.</summary>
+    [Fact]
+    public async Task Letters_are_made_otherwise_one_by_one()
+    {
+        var path = await Make("Marlene");
+        var which = (await Read(path)).QuerySelectorAll("#letter-which option").Select(o => o.GetAttribute("value")!).ToArray();
+        Assert.Equal(7, which.Length);
+        await PostForm(_browser, path, $"{path}?handler=Letter", ("from", "1"), ("letter", which[0]), ("stitch", "chain"), ("strands", "2"),
+            ("colour", "#d4657f"));
+        var page = await Read(path);
+        Assert.Contains("“M”: chain stitch, 2 strands, rose", page.QuerySelector("#slip-letters")!.TextContent, StringComparison.Ordinal);
+        Assert.Contains("Single letters as you wished", page.QuerySelector("#slip-stitch-letters")!.TextContent, StringComparison.Ordinal);
+        await PostForm(_browser, path, $"{path}?handler=Letter", ("from", "2"), ("letter", which[0]));
+        Assert.Null((await Read(path)).QuerySelector("#slip-letters .wished"));
+        await PostForm(_browser, path, $"{path}?handler=Change&member=overrules/stitch.letters", ("from", "3"), ("value", "varied"));
+        Assert.Contains("A texture of its own", (await Read(path)).QuerySelector("#slip-stitch-letters")!.TextContent,
+            StringComparison.Ordinal);
+    }
+
+    /// <summary>Where there are words and a motif, either is put in front.</summary>
+    [Fact]
+    public async Task What_lies_over_what_is_chosen()
+    {
+        var job = new Job("cushion-cover", [new WordingAsked("w", "Ida")], new DateOnly(2027, 3, 1), Motifs: [new MotifAsked("m", "fox-face")]);
+        using (var scope = _site.Services.CreateScope())
+        {
+            await scope.ServiceProvider.GetRequiredService<Dittany.Store.PieceStore>().Create(job, "New piece");
+        }
+
+        const string path = "/bench/1";
+        var slip = (await Read(path)).QuerySelector("#slip-layers")!;
+        Assert.Contains("over the motifs", slip.TextContent, StringComparison.Ordinal);
+        await PostForm(_browser, path, $"{path}?handler=Layer", ("from", "1"), ("element", "m"), ("layer", "1"));
+        Assert.NotNull((await Read(path)).QuerySelector("#layer-1 option[value='1'][selected]"));
     }
 
     private async Task<string> Make(string words)

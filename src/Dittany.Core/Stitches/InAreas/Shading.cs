@@ -4,7 +4,9 @@ using Dittany.Core.Measures;
 
 namespace Dittany.Core.Stitches.InAreas;
 
-/// <summary>A fill in rows parted between colours, from the foot of the shape to its tip; where two meet they reach into each other.</summary>
+/// <summary>
+/// A fill in rows parted between colours, from the foot of the shape to its tip; where two meet they reach into each other.
+/// </summary>
 public static class Shading
 {
     /// <summary>Stitches within this share of the way round a border may be of either colour (from memory).</summary>

@@ -100,6 +100,17 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
     /// <summary>Parts of motifs, and of letters with areas, by what they are.</summary>
     public IReadOnlyList<PartTold> Parts { get; } = PartTelling.Of(Planned.Plan, Planned.Piece.Job);
 
+    /// <summary>Letters one by one, where there are not too many to choose from.</summary>
+    public IReadOnlyList<LetterTold> Letters { get; } =
+        PartTelling.LettersOf(Planned.Plan, Planned.Piece.Job) is { Count: <= MostLetters } few ? few : [];
+
+    /// <summary>A list of more letters than this helps nobody to find one.</summary>
+    private const int MostLetters = 60;
+
+    /// <summary>Which part a stitch belongs to: the row it begins at and its part, a line each.</summary>
+    public string PartPlaces => string.Join('\n', PartTelling.Places(Plan, Parts).Select(p =>
+        string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{p.Row} {p.Part}")));
+
     /// <summary>Facts of the cloth, each with what it steers.</summary>
     public IReadOnlyList<FactTold> Facts => FactTelling.Of(Plan, Piece.Job).Select(f => f with { Now = f.Now.In(Units) }).ToArray();
 

@@ -78,15 +78,37 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         return await Answer(id, changed, workshop, typed, cancel, at);
     }
 
-    /// <summary>Settles the parts of one role of an element: stitch, strands and colour; what is left open is the plan's again.</summary>
-    public async Task<IActionResult> OnPostPart(int id, int from, string element, string role, string? stitch, int? strands, string? colour,
+    private static string? Given(string? value) => string.IsNullOrWhiteSpace(value) ? null : value.Trim();
+
+    /// <summary>
+    /// Settles the parts of one role of an element: stitch, strands, colours and direction; what is left open is the plan's again.
+    /// </summary>
+    public async Task<IActionResult> OnPostPart(int id, int from, PartWish wish, CancellationToken cancel)
+    {
+        var workshop = await workshops.Current(cancel);
+        var (element, role, asked) = (wish.Element, wish.Role, wish.Asked());
+        var changed = await pieces.Change(id, from, new Change("parts", null, $"Changed the {role}", job =>
+            PartTelling.Wished(job, element ?? string.Empty, asked)), workshop, cancel: cancel);
+        return await Answer(id, changed, workshop, null, cancel, "slip-parts");
+    }
+
+    /// <summary>Settles one letter of a wording, or letters that are one line; what is left open is as in the whole word.</summary>
+    public async Task<IActionResult> OnPostLetter(int id, int from, string? letter, string? stitch, int? strands, string? colour,
         CancellationToken cancel)
     {
         var workshop = await workshops.Current(cancel);
-        static string? Given(string? value) => string.IsNullOrWhiteSpace(value) ? null : value.Trim();
-        var wish = new PartAsked(role ?? string.Empty, null, Given(stitch), strands, Given(colour));
-        var changed = await pieces.Change(id, from, new Change("parts", null, $"Changed the {role}", job =>
-            PartTelling.Wished(job, element ?? string.Empty, wish)), workshop, cancel: cancel);
+        var (element, indices) = LetterWish.Read(letter);
+        var changed = await pieces.Change(id, from, new Change("letters", null, "Changed a letter", job =>
+            PartTelling.WishedLetters(job, element, indices, Given(stitch), strands, Given(colour))), workshop, cancel: cancel);
+        return await Answer(id, changed, workshop, null, cancel, "slip-parts");
+    }
+
+    /// <summary>Puts an element in front of the others or behind them.</summary>
+    public async Task<IActionResult> OnPostLayer(int id, int from, string? element, int? layer, CancellationToken cancel)
+    {
+        var workshop = await workshops.Current(cancel);
+        var changed = await pieces.Change(id, from, new Change("layer", null, "Changed what lies over what", job =>
+            PartTelling.OnLayer(job, element ?? string.Empty, layer)), workshop, cancel: cancel);
         return await Answer(id, changed, workshop, null, cancel, "slip-parts");
     }
 

@@ -21,18 +21,6 @@ public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
     ];
 
     /// <summary>Decisions tell where a habit is told; the plan knows their stations.</summary>
-    private static readonly Dictionary<string, Station> StationOf = new(StringComparer.Ordinal)
-    {
-        ["words"] = Station.Words,
-        ["transfer"] = Station.Transfer,
-        ["hoop"] = Station.Hoop,
-        ["thread"] = Station.Thread,
-        ["needle"] = Station.Thread,
-        ["stitch"] = Station.Stitches,
-        ["order"] = Station.Order,
-        ["finish"] = Station.Finish,
-    };
-
     public IReadOnlyList<(string Name, IReadOnlyList<HabitView> Habits)> Shelves { get; private set; } = [];
 
     public bool CanUndo { get; private set; }
@@ -93,7 +81,7 @@ public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
         }
 
         Shelves = Groups.Select(g => (g.Name, (IReadOnlyList<HabitView>)views.Where(v =>
-            StationOf[v.Habit.ToldAt.Split('.')[0]] == g.Station).ToArray())).Where(g => g.Item2.Count > 0).ToArray();
+            DecisionBook.Find(v.Habit.ToldAt)!.At == g.Station).ToArray())).Where(g => g.Item2.Count > 0).ToArray();
     }
 
     private async Task<IReadOnlyList<(Choice, Effects)>> Try(Habit habit, Workshop workshop, CancellationToken cancel)

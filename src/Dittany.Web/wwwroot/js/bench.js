@@ -87,6 +87,29 @@
     if (told) { say(told.dataset.i === undefined ? told.querySelector(':scope > title')?.textContent : telling(Number(told.dataset.i))); }
   });
 
+  // A click on a stitch opens the form of its part.
+  function openPart(event) {
+    const stitch = document.elementsFromPoint(event.clientX, event.clientY).find((e) => e.matches('#drawing .st'));
+    const places = document.getElementById('places')?.textContent.trim();
+    if (!stitch || !places) { return; }
+    const at = places.split('\n').map((line) => line.split(' ').map(Number)).findLast(([row]) => row <= Number(stitch.dataset.i));
+    const part = at && document.getElementById(`part-${at[1]}`);
+    if (!part) { return; }
+    document.querySelector('.thread a[data-station="stitches"]').click();
+    part.open = true;
+    part.scrollIntoView({ block: 'start' });
+    part.querySelector('select').focus({ preventScroll: true });
+  }
+
+  // The direction of stitches is seen as it is turned.
+  document.addEventListener('input', (event) => {
+    const turned = event.target.closest('.direction');
+    if (!turned) { return; }
+    turned.querySelector('g').setAttribute('transform', `rotate(${event.target.value})`);
+    turned.querySelector('span').textContent = `${event.target.value}° from level`;
+    turned.closest('form').elements.directed.checked = true;
+  });
+
   // The slider works the piece from its first stitch to its last.
   function work(at) {
     const slider = document.getElementById('order-at');
@@ -180,7 +203,7 @@
     const was = drag;
     drag = null;
     was.svg.classList.remove('moving');
-    if (!was.moved) { return; }
+    if (!was.moved) { if (event.type === 'pointerup') { openPart(event); } return; }
     if (event.type === 'pointercancel') { shift(0, 0); return; }
     if (was.words) {
       send('Put', { x: Number(was.words.dataset.x) + was.dx, y: Number(was.words.dataset.y) + was.dy, within: Pull * was.per });
