@@ -49,18 +49,18 @@ internal static class Plants
         leaf shape M 0 78 C 12 62 28 62 36 66 C 30 80 14 84 0 78
         leaf shape M -1 64 C -12 48 -26 48 -34 51 C -29 64 -14 70 -1 64
         petal shape M 0 34 C -22 34 -30 14 -22 -6 C -14 -22 14 -22 22 -6 C 30 14 22 34 0 34
-        petal line M -23 0 C -12 8 12 10 16 -2 C 18 -12 2 -16 -4 -8 C -7 -3 -2 2 4 0
-        petal line M 23 2 C 16 14 4 20 -10 18
+        vein@1 line M -23 0 C -12 8 12 10 16 -2 C 18 -12 2 -16 -4 -8 C -7 -3 -2 2 4 0
+        vein@1 line M 23 2 C 16 14 4 20 -10 18
         """);
 
     private static Figure Poppy => Drawing.Written("""
         stem line M 0 30 C -8 58 8 76 2 108
         petal shape M 0 30 C -38 32 -46 -14 -20 -26 C -12 -32 -4 -24 0 -18 C 4 -24 12 -32 20 -26 C 46 -14 38 32 0 30
-        petal line M -34 -4 C -20 10 20 10 34 -4
-        centre shape M -8 2 C -8 -3 -5 -6 0 -6 C 5 -6 8 -3 8 2 C 8 6 5 9 0 9 C -5 9 -8 6 -8 2
-        dot dot -17 -6
-        dot dot 0 -13
-        dot dot 17 -6
+        vein@1 line M -34 -4 C -20 10 20 10 34 -4
+        centre@2 shape M -8 2 C -8 -3 -5 -6 0 -6 C 5 -6 8 -3 8 2 C 8 6 5 9 0 9 C -5 9 -8 6 -8 2
+        dot@3 dot -17 -6
+        dot@3 dot 0 -13
+        dot@3 dot 17 -6
         leaf shape M 2 82 C 14 66 30 64 40 68 C 32 82 16 88 2 82
         """);
 
@@ -83,14 +83,14 @@ internal static class Plants
 
     private static Figure Strawberry => Drawing.Written("""
         stem line M 0 -26 C 0 -36 4 -42 10 -46
-        leaf shape M 0 -26 C -12 -38 -26 -34 -34 -26 C -26 -18 -12 -16 0 -26
-        leaf shape M 0 -26 C 12 -38 26 -34 34 -26 C 26 -18 12 -16 0 -26
-        petal line M -34 -22 C -44 6 -22 46 0 54 C 22 46 44 6 34 -22
-        dot dot -16 0
-        dot dot 16 0
-        dot dot 0 10
-        dot dot -9 26
-        dot dot 10 27
+        leaf@1 shape M 0 -26 C -12 -38 -28 -34 -38 -24 C -28 -14 -12 -14 0 -26
+        leaf@1 shape M 0 -26 C 12 -38 28 -34 38 -24 C 28 -14 12 -14 0 -26
+        fruit shape M -34 -22 C -44 6 -22 46 0 54 C 22 46 44 6 34 -22 C 22 -30 -22 -30 -34 -22
+        dot@2 dot -16 0
+        dot@2 dot 16 0
+        dot@2 dot 0 10
+        dot@2 dot -9 26
+        dot@2 dot 10 27
         """);
 
     private static Figure Apple => Drawing.Written("""
@@ -107,19 +107,19 @@ internal static class Plants
 
     private static Figure Acorn => Drawing.Written("""
         stem line M 0 -28 C 0 -38 4 -46 10 -50
-        outline shape M -34 -4 C -34 -22 -18 -28 0 -28 C 18 -28 34 -22 34 -4 C 20 2 -20 2 -34 -4
-        outline line M -28 0 C -28 26 -14 42 0 54 C 14 42 28 26 28 0
-        dot dot -15 -13
-        dot dot 0 -14
-        dot dot 15 -13
+        fruit shape M -28 -2 C -28 26 -14 42 0 54 C 14 42 28 26 28 -2 C 16 2 -16 2 -28 -2
+        outline@1 shape M -34 -4 C -34 -22 -18 -28 0 -28 C 18 -28 34 -22 34 -4 C 20 2 -20 2 -34 -4
+        dot@2 dot -15 -13
+        dot@2 dot 0 -14
+        dot@2 dot 15 -13
         """);
 
     private static Figure Mushroom => Drawing.Written("""
-        outline shape M -44 0 C -44 -34 -20 -50 0 -50 C 20 -50 44 -34 44 0 C 26 8 -26 8 -44 0
-        stem line M -14 6 C -12 22 -14 36 -20 48 C -8 54 8 54 20 48 C 14 36 12 22 14 6
-        dot dot -20 -20
-        dot dot 0 -32
-        dot dot 20 -20
+        stalk shape M -14 0 C -12 22 -14 36 -20 48 C -8 54 8 54 20 48 C 14 36 12 22 14 0 L -14 0
+        outline@1 shape M -44 0 C -44 -34 -20 -50 0 -50 C 20 -50 44 -34 44 0 C 26 8 -26 8 -44 0
+        dot@2 dot -20 -20
+        dot@2 dot 0 -32
+        dot@2 dot 20 -20
         """);
 
     private static Figure LeafSprig(int pairs)
@@ -243,7 +243,7 @@ internal static class Plants
                 $"M 0 {N(top)} C {N(-half * 0.3)} {N(top + 20)} {N(-half * 0.7)} {N(top + 32)} {N(-half)} {N(top + 38)} C "
                     + $"{N(-half * 0.3)} {N(top + 46)} {N(half * 0.3)} {N(top + 46)} {N(half)} {N(top + 38)} C {N(half * 0.7)} "
                     + $"{N(top + 32)} {N(half * 0.3)} {N(top + 20)} 0 {N(top)}") with
-            { Kind = FigureKind.Shape });
+            { Kind = FigureKind.Shape, Layer = tiers - i });
         }
 
         var foot = (30.0 * (tiers - 1)) + 44;

@@ -12,10 +12,10 @@ internal static class Things
         Fixed("bird", "bird", MotifShelf.Creatures, """
             outline shape M 44 -18 C 38 -36 16 -38 8 -22 C 0 -6 -22 -4 -52 -2 C -40 22 -8 34 16 24 C 34 16 40 -2 34 -12
             outline line M 34 -12 L 44 -18
-            outline line M 16 -4 C 8 14 -14 14 -28 6
+            vein@1 line M 16 -4 C 8 14 -14 14 -28 6
             stem line M 4 27 L 0 42
             stem line M 14 25 L 14 41
-            dot dot 22 -20
+            dot@1 dot 22 -20
             """),
         Fixed("butterfly", "butterfly", MotifShelf.Creatures, """
             petal shape M 0 -8 C -8 -34 -48 -44 -48 -18 C -48 0 -20 6 0 -2
@@ -28,62 +28,64 @@ internal static class Things
             """),
         Fixed("bee", "bee", MotifShelf.Creatures, """
             outline shape M -34 8 C -34 -8 -16 -14 0 -14 C 20 -14 36 -6 36 8 C 36 22 20 28 0 28 C -16 28 -34 24 -34 8
-            vein line M -14 -12 C -8 0 -8 14 -14 26
-            vein line M 6 -14 C 12 0 12 14 6 28
+            vein@1 line M -14 -12 C -8 0 -8 14 -14 26
+            vein@1 line M 6 -14 C 12 0 12 14 6 28
             petal shape M -4 -14 C -26 -28 -26 -48 -12 -48 C 0 -48 2 -30 -4 -14
             petal shape M 4 -14 C 4 -32 14 -46 26 -42 C 36 -36 22 -18 4 -14
             stem line M -33 2 C -40 -6 -44 -10 -50 -10
-            dot dot -24 4
+            dot@1 dot -24 4
             """),
         Fixed("ladybird", "ladybird", MotifShelf.Creatures, """
-            outline shape M 0 -22 C 26 -22 38 0 34 20 C 30 38 14 46 0 46 C -14 46 -30 38 -34 20 C -38 0 -26 -22 0 -22
-            outline line M -20 -16 C -20 -36 20 -36 20 -16
-            vein line M 0 -22 L 0 46
+            head shape M -20 -14 C -20 -38 20 -38 20 -14 L -20 -14
+            outline@1 shape M 0 -22 C 26 -22 38 0 34 20 C 30 38 14 46 0 46 C -14 46 -30 38 -34 20 C -38 0 -26 -22 0 -22
+            vein@2 line M 0 -22 L 0 46
             stem line M -8 -30 C -12 -40 -18 -44 -24 -44
             stem line M 8 -30 C 12 -40 18 -44 24 -44
-            dot dot -17 0
-            dot dot 17 0
-            dot dot -15 24
-            dot dot 15 24
+            dot@2 dot -17 0
+            dot@2 dot 17 0
+            dot@2 dot -15 24
+            dot@2 dot 15 24
             """),
         Fixed("fish", "fish", MotifShelf.Creatures, """
             outline shape M -46 0 C -30 -28 10 -32 28 -4 L 50 -22 C 46 -8 46 8 50 22 L 28 4 C 10 32 -30 28 -46 0
-            vein line M -22 -17 C -14 -6 -14 6 -22 17
-            dot dot -32 -5
+            vein@1 line M -22 -17 C -14 -6 -14 6 -22 17
+            dot@1 dot -32 -5
             """),
         Fixed("snail", "snail", MotifShelf.Creatures, """
-            outline line M 10 12 C 4 2 16 -8 26 0 C 38 10 28 30 8 30 C -14 30 -24 10 -16 -8 C -6 -32 32 -36 46 -10 C 54 6 50 24 38 40
-            outline line M 60 40 L -50 40 C -56 30 -58 18 -54 4
+            body shape M 60 42 L -46 42 C -58 34 -62 18 -57 4 C -55 -1 -48 -1 -46 4 C -44 14 -40 24 -30 28 L 40 28 C 48 32 56 38 60 42
+            shell@1 shape M 8 34 C -18 34 -30 10 -18 -10 C -4 -32 34 -34 47 -9 C 56 10 44 34 8 34
+            spiral@2 line M 10 12 C 4 2 16 -8 26 0 C 38 10 28 26 8 26 C -12 26 -20 8 -12 -8 C -2 -24 28 -26 38 -6
             stem line M -54 4 C -56 -4 -62 -10 -66 -12
             stem line M -54 4 C -50 -6 -48 -10 -44 -14
             """),
         Fixed("whale", "whale", MotifShelf.Creatures, """
             outline shape M -48 6 C -48 -24 -16 -34 8 -22 C 26 -12 34 -6 44 -14 C 36 -22 36 -32 40 -38 C 46 -36 50 -32 52 -26 C 56 -32 62 -34 68 -34 C 68 -24 62 -16 54 -12 C 50 20 20 32 -8 30 C -34 28 -48 20 -48 6
-            vein line M -48 8 C -34 18 -16 16 -4 8
-            dot dot -30 -4
+            vein@1 line M -48 8 C -34 18 -16 16 -4 8
+            dot@1 dot -30 -4
             stem line M -16 -32 C -16 -44 -24 -48 -30 -46
             stem line M -16 -32 C -16 -44 -8 -48 -2 -46
             """),
         Fixed("rabbit", "rabbit", MotifShelf.Creatures, """
             outline shape M -12 -14 C -30 -44 -28 -70 -18 -70 C -8 -70 -6 -44 -4 -18 C -1 -19 1 -19 4 -18 C 6 -44 8 -70 18 -70 C 28 -70 30 -44 12 -14 C 32 -6 34 34 0 34 C -34 34 -32 -6 -12 -14
-            dot dot -11 4
-            dot dot 11 4
-            vein line M 0 14 C -2 22 -10 22 -12 18
-            vein line M 0 14 C 2 22 10 22 12 18
+            inner-ear@1 shape M -13 -26 C -22 -44 -23 -60 -18 -62 C -12 -62 -11 -44 -10 -28 L -13 -26
+            inner-ear@1 shape M 13 -26 C 22 -44 23 -60 18 -62 C 12 -62 11 -44 10 -28 L 13 -26
+            dot@1 dot -11 4
+            dot@1 dot 11 4
+            vein@1 line M 0 14 C -2 22 -10 22 -12 18
+            vein@1 line M 0 14 C 2 22 10 22 12 18
             """),
         Fixed("hedgehog", "hedgehog", MotifShelf.Creatures, """
-            outline line M -54 26 C -46 8 -36 4 -28 4 L -30 -8 L -18 -6 L -16 -20 L -4 -14 L 4 -28 L 12 -16 L 26 -24 L 28 -10 L 42 -12 L 40 2 L 52 6 L 44 16 L 52 28
-            outline line M -54 26 C -50 32 -44 32 -38 30 L 52 28
-            dot dot -34 16
+            outline shape M -54 26 C -46 8 -36 4 -28 4 L -30 -8 L -18 -6 L -16 -20 L -4 -14 L 4 -28 L 12 -16 L 26 -24 L 28 -10 L 42 -12 L 40 2 L 52 6 L 44 16 L 52 28 L -38 30 C -44 32 -50 32 -54 26
+            dot@1 dot -34 16
             """),
         Fixed("owl", "owl", MotifShelf.Creatures, """
             outline shape M -30 -40 C -20 -34 20 -34 30 -40 C 34 -24 36 -4 32 16 C 28 36 14 46 0 46 C -14 46 -28 36 -32 16 C -36 -4 -34 -24 -30 -40
-            centre shape M -14 -28 C -6 -28 -1 -22 -1 -15 C -1 -8 -6 -2 -14 -2 C -21 -2 -27 -8 -27 -15 C -27 -22 -21 -28 -14 -28
-            centre shape M 14 -28 C 22 -28 27 -22 27 -15 C 27 -8 22 -2 14 -2 C 6 -2 1 -8 1 -15 C 1 -22 6 -28 14 -28
-            dot dot -14 -15
-            dot dot 14 -15
-            vein line M -4 4 L 0 12 L 4 4
-            vein line M -12 24 C -8 30 -4 30 0 24 C 4 30 8 30 12 24
+            disc@1 shape M -14 -28 C -6 -28 -1 -22 -1 -15 C -1 -8 -6 -2 -14 -2 C -21 -2 -27 -8 -27 -15 C -27 -22 -21 -28 -14 -28
+            disc@1 shape M 14 -28 C 22 -28 27 -22 27 -15 C 27 -8 22 -2 14 -2 C 6 -2 1 -8 1 -15 C 1 -22 6 -28 14 -28
+            dot@2 dot -14 -15
+            dot@2 dot 14 -15
+            vein@1 line M -4 4 L 0 12 L 4 4
+            vein@1 line M -12 24 C -8 30 -4 30 0 24 C 4 30 8 30 12 24
             """),
         Fixed("paw", "paw", MotifShelf.Creatures, """
             outline shape M 0 0 C 14 0 30 18 28 32 C 26 44 10 40 0 40 C -10 40 -26 44 -28 32 C -30 18 -14 0 0 0
@@ -103,21 +105,21 @@ internal static class Things
         Fixed("moon", "moon", MotifShelf.Sky,
             "outline shape M 12 -48 C -22 -44 -40 -22 -40 2 C -40 30 -18 50 10 50 C 24 50 36 44 42 36 C 12 38 -8 20 -8 -6 C -8 -24 0 -40 "
                 + "12 -48"),
-        new("sun", "sun", MotifShelf.Sky, n => new([Drawing.Circle("centre", O, 22),
+        new("sun", "sun", MotifShelf.Sky, n => new([Drawing.Circle("disc", O, 22),
             .. Drawing.Round(n, d => [Drawing.Line("petal", Drawing.Polar(O, 31, d), Drawing.Polar(O, 48, d))])]), new("rays", 8, 12, 16)),
         Fixed("cloud", "cloud", MotifShelf.Sky,
             "outline shape M -40 22 C -58 22 -60 -4 -40 -6 C -40 -26 -14 -34 -4 -18 C 8 -34 34 -26 32 -6 C 54 -8 56 22 36 22 L -40 22"),
-        new("rainbow", "rainbow", MotifShelf.Sky, n => new([.. Enumerable.Range(0, n).Select(i => Arch(50 - (12.0 * i)))]),
+        new("rainbow", "rainbow", MotifShelf.Sky, n => new([.. Enumerable.Range(0, n).Select(i => Arch(Bows[i], 50 - (9.0 * i)))]),
             new("bows", 2, 3, 4)),
         Fixed("bow", "bow", MotifShelf.Things, """
             outline shape M -6 -6 C -24 -30 -52 -28 -50 -4 C -50 20 -24 20 -6 6
             outline shape M 6 -6 C 24 -30 52 -28 50 -4 C 50 20 24 20 6 6
-            centre shape M -6 -6 C -3 -9 3 -9 6 -6 C 9 -3 9 3 6 6 C 3 9 -3 9 -6 6 C -9 3 -9 -3 -6 -6
+            knot@1 shape M -6 -6 C -3 -9 3 -9 6 -6 C 9 -3 9 3 6 6 C 3 9 -3 9 -6 6 C -9 3 -9 -3 -6 -6
             stem line M -5 8 C -12 22 -24 34 -36 44
             stem line M 5 8 C 12 22 24 34 36 44
             """),
         Fixed("anchor", "anchor", MotifShelf.Things, """
-            centre shape M 0 -50 C 6 -50 11 -45 11 -39 C 11 -33 6 -28 0 -28 C -6 -28 -11 -33 -11 -39 C -11 -45 -6 -50 0 -50
+            ring line E 0 -39 11 11 -90 268
             outline line M 0 -28 L 0 46
             outline line M -20 -14 L 20 -14
             outline line M -42 16 C -38 36 -20 46 0 46 C 20 46 38 36 42 16
@@ -133,15 +135,16 @@ internal static class Things
         Fixed("balloon", "balloon", MotifShelf.Things, """
             outline shape M 0 28 C -20 18 -34 -2 -34 -22 C -34 -42 -18 -54 0 -54 C 18 -54 34 -42 34 -22 C 34 -2 20 18 0 28
             stem line M 0 28 C -10 42 10 56 0 72
-            vein line M 18 -36 C 22 -30 24 -22 22 -14
+            vein@1 line M 18 -36 C 22 -30 24 -22 22 -14
             """),
         Fixed("house", "house", MotifShelf.Things, """
-            outline line M -50 -4 L 0 -50 L 50 -4
-            outline line M -36 -14 L -36 44 L 36 44 L 36 -14
-            vein line M -10 44 L -10 14 C -10 4 10 4 10 14 L 10 44
+            wall shape M -38 -6 L -38 44 L 38 44 L 38 -6 L -38 -6
+            roof@1 shape M -54 -4 L 0 -52 L 54 -4 L -54 -4
+            door@2 shape M -24 44 L -24 16 C -24 8 -4 8 -4 16 L -4 44 L -24 44
+            window@2 shape M 10 10 L 26 10 L 26 26 L 10 26 L 10 10
             """),
         Fixed("key", "key", MotifShelf.Things, """
-            outline shape M 0 -50 C 14 -50 24 -40 24 -26 C 24 -12 14 -2 0 -2 C -14 -2 -24 -12 -24 -26 C -24 -40 -14 -50 0 -50
+            ring line E 0 -26 24 24 -90 268
             outline line M 0 -2 L 0 54
             outline line M 0 52 L 18 52
             outline line M 0 36 L 14 36
@@ -194,7 +197,15 @@ internal static class Things
         return [Drawing.Line("stem", O, Drawing.Polar(O, 50, d)), Twig(22, 13, 60), Twig(22, 13, -60), Twig(36, 10, 60), Twig(36, 10, -60)];
     })]);
 
-    private static FigurePart Arch(double r) => Drawing.Line("outline",
-        $"E 0 0 {r.ToString(System.Globalization.CultureInfo.InvariantCulture)} "
-            + $"{r.ToString(System.Globalization.CultureInfo.InvariantCulture)} 180 360");
+    private static string[] Bows => ["first-bow", "second-bow", "third-bow", "fourth-bow"];
+
+    /// <summary>A band of a rainbow: half a ring, as wide as eight of a hundred.</summary>
+    private static FigurePart Arch(string role, double outer)
+    {
+        var ring = Enumerable.Range(0, 13).Select(i => Drawing.Polar(O, outer, -90 + (15.0 * i)))
+            .Concat(Enumerable.Range(0, 13).Select(i => Drawing.Polar(O, outer - 8, 90 - (15.0 * i)))).ToArray();
+        var (over, under) = (Drawing.Through(ring[..13], false).Curves, Drawing.Through(ring[13..], false).Curves);
+        return new FigurePart(role, FigureKind.Shape, Drawing.Closed([.. over, Curve.Line(ring[12], ring[13]), .. under,
+            Curve.Line(ring[25], ring[0])]));
+    }
 }

@@ -45,6 +45,11 @@ public static class DrawingStitching
                 : s.Strokes.Select(stroke => (Shape: s, Stroke: stroke))).ToArray();
         var ways = ordered.Select(o => o.Shape).DistinctBy(s => s.Id, StringComparer.Ordinal).ToDictionary(s => s.Id, s =>
             filling?.WayOf(s, PairFor(s.Role).Strands) ?? new ShapeWay(null, null, null, null, null), StringComparer.Ordinal);
+        // What is filled from a vein has one already.
+        var veined = ways.Where(w => w.Value.Fill is Stitches.InAreas.VeinStitch).Select(w =>
+            drawing.Shapes.First(s => s.Id == w.Key).Area!.Covers()).ToArray();
+        ordered = ordered.Where(o => o.Shape.Role != "vein" || o.Shape.Line is null || !veined.Any(v =>
+            v.Holds(Pt.Lerp(o.Stroke.Start, o.Stroke.End, 0.5)) && v.Holds(Pt.Lerp(o.Stroke.Start, o.Stroke.End, 0.1)))).ToArray();
         var specs = ordered.Select(o => specOf(PairOf(o.Shape, ways[o.Shape.Id]))).ToArray();
         var stitched = LetterStitching.Stitch(ordered.Select(o => o.Stroke).ToArray(), i => specs[i], 0, i => ordered[i].Shape.Point
             is not null, budget, i => ways[ordered[i].Shape.Id].Fill is null or { EdgeToo: true });

@@ -21,7 +21,7 @@ internal sealed record ShapeWay(AreaStitch? Fill, IStitch? Line, int? Strands, s
 /// </summary>
 internal sealed class FillingRoom(string decisionId, string? wished, string habit,
     IReadOnlyList<PartAsked> byPart, double mostFreeMm, string whyFree,
-    bool knit, int seed, Func<int, StitchSpec> specFor, bool letters = false)
+    FillFacts facts, int seed, Func<int, StitchSpec> specFor, bool letters = false)
 {
     /// <summary>Nothing is filled.</summary>
     public const string None = "none";
@@ -37,8 +37,13 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
     public int Seed => seed;
 
     private readonly List<Told> _because = [];
+    private readonly List<Told> _wants = [];
+    private readonly List<Told> _against = [];
     private readonly HashSet<PartAsked> _heard = [];
     private readonly List<Told> _notFollowed = [];
+
+    /// <summary>So many reasons against a fill are told: the others say the same of other parts.</summary>
+    private const int MostAgainst = 2;
 
     /// <summary>What may be chosen for a whole element.</summary>
     public static IReadOnlyList<Choice> Choices { get; } = [new(None, "Nothing is filled"), new(ByPart, "Each part in what suits it"),
@@ -126,7 +131,11 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
                 + "shape to fill."]
             : _filled.Count == 0 ? ["Its shapes are worked along their outlines, and nothing fills them."]
             : [.. _filled.GroupBy(f => f.Name, StringComparer.Ordinal).Select(g => (Told)$"{Of([.. g])} in {g.Key}."),
-                .. _because.DistinctBy(b => b.ToString(), StringComparer.Ordinal),
+                .. facts.Hurried ? [(Told)"Filled closely it would take most of the evenings there are, so open stitches are taken."]
+                    : Array.Empty<Told>(),
+                .. facts.Learner && _because.Count > 0 ? [(Told)"For a learner's hand easier fills are taken: a border hides uneven ends."]
+                    : Array.Empty<Told>(),
+                .. _wants.Concat(_because).Concat(_against.Take(MostAgainst)).DistinctBy(b => b.ToString(), StringComparer.Ordinal),
                 $"Nothing longer than {Say.Length(mostFreeMm)} lies free on the face, for {whyFree}."];
         return Deciding.Make(decisionId, Station.Stitches, "What fills the shapes", own, hers, because,
             [areas ? "A fill for the whole, or a wish for one part." : words ? "Letters with weight, or a motif." : "Another motif."],
@@ -148,8 +157,18 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
     {
         if (id == ByPart)
         {
-            var advice = FillBook.For(shape.Role, area, by, knit);
-            Note(shape, advice.Fill, advice.Fill is null ? $"The {Called(shape)} is worked along its edge: {advice.Because.Lower()}" : advice.Because);
+            var advice = FillBook.For(shape.Role, area, by, facts);
+            if (advice.Fill is { } best)
+            {
+                Note(shape, best, best.Because);
+                _wants.AddRange(advice.Wants is { } wants ? [wants] : []);
+                _against.AddRange(advice.Against is { } against ? [against] : []);
+            }
+            else
+            {
+                _because.Add($"The {Called(shape)} is worked along its edge: {advice.Against!.Lower()}");
+            }
+
             return advice.Fill;
         }
 

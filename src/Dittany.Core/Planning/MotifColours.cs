@@ -27,13 +27,15 @@ internal sealed record MotifColours(string Main, string? Green, bool OutlinedVei
     {
         var green = chosen || parts.All(p => Roles.Kind(p.Role) is not ("leaf" or "stem")) || (parts.All(p => p.Role != "leaf") && wears is null)
             ? null : Legibility.Colours(cloth).Reading.FirstOrDefault(c => c.Id == "leaf")?.Hex;
+        var inside = chosen || wears is null ? [] : Inside(parts);
         var (worn, because) = (new Dictionary<string, string>(StringComparer.Ordinal), new List<Told>());
         foreach (var role in chosen || wears is null ? [] : parts.Select(p => p.Role).Distinct(StringComparer.Ordinal))
         {
             if (wears!.GetValueOrDefault(role) is { } ids)
             {
                 var wished = ids.Split(' ').Select(Palette.Find).ToArray();
-                if (wished.FirstOrDefault(c => Shows(c, cloth, filled)) is { } shows)
+                // What lies wholly on another part is seen against that, not against the cloth.
+                if (wished.FirstOrDefault(c => (filled && inside.Contains(role)) || Shows(c, cloth, filled)) is { } shows)
                 {
                     worn[role] = shows.Hex;
                 }
@@ -53,6 +55,16 @@ internal sealed record MotifColours(string Main, string? Green, bool OutlinedVei
             Worn = worn,
             Because = because,
         };
+    }
+
+    /// <summary>Roles whose parts all lie wholly on areas of lower layers; looked at in one copy.</summary>
+    private static HashSet<string> Inside(IReadOnlyList<FigurePart> parts)
+    {
+        var one = parts.Where(p => p.Copy <= 0).ToArray();
+        var areas = one.Where(p => p.Kind == FigureKind.Shape).Select(p => (p.Layer, Region: Region.Sound(p.Line))).ToArray();
+        return one.GroupBy(p => p.Role, StringComparer.Ordinal).Where(role => role.All(p =>
+            areas.Where(a => a.Layer < p.Layer).ToArray() is { Length: > 0 } under
+            && p.Line.All(at => under.Any(a => a.Region.Holds(at))))).Select(role => role.Key).ToHashSet(StringComparer.Ordinal);
     }
 
     /// <summary>What is filled shows by its hue and sheen too, from this difference on, CIEDE2000 (from memory).</summary>

@@ -101,13 +101,14 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
                 FillingRoom.AsDrawn => rich ? FillingRoom.ByPart : FillingRoom.None,
                 var habit => habit,
             }, asked.ByPart,
-            FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn), facts.Knit, asked.Seed ?? 0,
+            FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn),
+            new FillFacts(facts.Knit, workshop.Skill == Effort.Skill.Learner, Hurried(design)), asked.Seed ?? 0,
             n => StitchSpec.For(new Pair(Book.Plainest, n), schools));
         var seen = design.Visible(ground.TuckMm).Beneath(ground.Over, ground.TuckMm);
         var parts = DrawingStitching.Stitch(seen, pair, p => StitchSpec.For(p, schools, ground.Worn.MostBehindMm), colours, 0,
             facts.Knit, byRole: asked.Stitch is null, ground.Budget, filling);
         decisions.Add(filling.Told(areas, words: false));
-        var concerns = Concerns(asked, name, unit, placed, parts, design.Shapes, high, pair, largest).ToList();
+        var concerns = Concerns(asked, name, unit, parts, design, seen, high, pair, largest).ToList();
         var box = parts.Count == 0 ? new Box(anchor.X, anchor.Y, 0, 0) : PlannedBox.Of(parts);
         var overflow = PlannedBox.OutsideMm(parts, _field, anchor);
         if (overflow > 0)
@@ -287,7 +288,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var hex = hers is null ? own.Hex : Palette.HexOf(hers);
         var colours = MotifColours.Of(unit.Parts, hex, hers is not null, ground.Cloth,
             asked.Drawing is null ? MotifLibrary.Find(asked.Motif)!.Wears : null,
-            asked.Drawing is null && MotifLibrary.Find(asked.Motif)!.Rich);
+            Fills(asked, id.Replace("thread.colour", "stitch.fill", StringComparison.Ordinal)));
         string Of(string role) => asked.ByPart.LastOrDefault(w => w.Role == role && w.Copy is null)?.Colour ?? colours.For(role);
 
         // Where every part has a colour of its own, the one of the whole is seen nowhere.
@@ -315,15 +316,26 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             : $"{Say.Upper(Say.List(by.Select(g => $"{Say.List(g.Select(p => p.Role).ToArray())} in {Palette.NameOf(g.Key)}").ToArray()))}.";
     }
 
+    /// <summary>
+    /// Whether its areas are to be filled where no part says otherwise: by her wish, by habit, or because it is drawn so.
+    /// </summary>
+    private bool Fills(MotifAsked asked, string fillId) => (asked.Drawing is null && MotifLibrary.Find(asked.Motif)!.Rich
+        && workshop.Habit("fill") != FillingRoom.None) || workshop.Habit("fill") == FillingRoom.ByPart
+        || overrules.Stated(fillId) is not (null or FillingRoom.None);
+
+    /// <summary>Whether filling all of it closely would take most of the time there is.</summary>
+    private bool Hurried(Design design) => ground.MinutesLeft is { } left
+        && design.Shapes.Sum(s => s.Area?.Covers().AreaMm2 ?? 0) / 100 * FillBook.MinutesPerCm2 > FillBook.HurriedFrom * left;
+
     private static string PartCalled(string role) => role.Replace('-', ' ');
 
-    private IEnumerable<Concern> Concerns(MotifAsked asked, string name, Figure unit, Figure placed, IReadOnlyList<Part> parts,
-        IReadOnlyList<Shape> shapes, double high, Pair pair, double largest)
+    private IEnumerable<Concern> Concerns(MotifAsked asked, string name, Figure unit, IReadOnlyList<Part> parts, Design design,
+        Design seen, double high, Pair pair, double largest)
     {
         var opening = Legibility.LeastOpening(pair.LineWidthMm, ground.Cloth);
         // What is filled has nothing inside that must stay open.
         var filled = parts.Where(p => p.Filling is not null).Select(p => p.Shape).ToHashSet(StringComparer.Ordinal);
-        var narrowest = FigureMeasures.Of(unit.Parts.Where((_, i) => !filled.Contains(shapes[i].Id)).ToArray()).Narrowest;
+        var narrowest = FigureMeasures.Of(unit.Parts.Where((_, i) => !filled.Contains(design.Shapes[i].Id)).ToArray()).Narrowest;
         if (double.IsFinite(narrowest) && (narrowest * high) - pair.LineWidthMm < opening - 1e-9)
         {
             var open = (narrowest * high) - pair.LineWidthMm;
@@ -350,7 +362,8 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         }
 
         // What lies under something else is not missing.
-        var dropped = ground.Over.IsEmpty && placed.Parts.All(p => p.Layer == placed.Parts[0].Layer) ? placed.Parts.Count - parts.Count : 0;
+        var made = parts.Select(p => p.Shape).ToHashSet(StringComparer.Ordinal);
+        var dropped = seen.Shapes.Count(s => !made.Contains(s.Id) && (s.Role != "vein" || filled.Count == 0));
         if (dropped > 0)
         {
             yield return new Concern("dropped", null, dropped,

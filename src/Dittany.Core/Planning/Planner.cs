@@ -89,6 +89,8 @@ public static class Planner
         var ground = new WordingGround(form, drawn, zone, Field.Of(drawn, zone), cloth, worn, library, budget)
         {
             TuckMm = Lying.TuckMm(lies),
+            MinutesLeft = job.DueOn is { } due
+                ? Math.Max(0, due.DayNumber - job.Today.DayNumber) / 7.0 * workshop.EveningsPerWeek * workshop.MinutesPerEvening : null,
         };
 
         // Words and stitches.

@@ -20,6 +20,9 @@ internal sealed record WordingGround(Form Form, Drawn Drawn, Zone Zone, Region F
     /// <summary>What lies over it and hides it; empty where nothing does.</summary>
     public Region Over { get; init; } = Region.Empty;
 
+    /// <summary>Minutes of the evenings up to the day it is due; null where no day is named.</summary>
+    public double? MinutesLeft { get; init; }
+
     /// <summary>How far what is hidden reaches under what lies over it, mm.</summary>
     public double TuckMm { get; init; } = Design.TuckMm;
 
@@ -78,12 +81,13 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         TellGreen(Id("thread.colour"), colours, decisions);
         var inOthers = new Dictionary<IAlphabet, LetteringAnswer>();
         var areas = alphabet.Kind == AlphabetKind.Weighted;
+        var fillFacts = new FillFacts(_facts.Knit, workshop.Skill == Effort.Skill.Learner);
         var filling = new FillingRoom(Id("stitch.fill"), areas ? overrules.For(Id("stitch.fill")) : null,
             workshop.Habit("fill") is FillingRoom.None and var none ? none : FillingRoom.ByPart, asked.ByPart,
-            FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn), _facts.Knit, 0,
+            FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn), fillFacts, 0,
             n => StitchSpec.For(new Pair(Book.Plainest, n), schools), letters: true);
         var beside = rich && workshop.Habit("fill") != FillingRoom.None ? new FillingRoom(Id("stitch.fill"), null, FillingRoom.ByPart, [],
-            FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn), _facts.Knit, 0,
+            FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn), fillFacts, 0,
             n => StitchSpec.For(new Pair(Book.Plainest, n), schools)) : null;
         var stitching = new WordStitching(ground, _facts, _field, schools, filling, overrules.For(Id("stitch.letters"))) { Beside = beside };
         (answer, var (parts, concerns, design)) = WordStitching.SupplestOf(question, answer, a =>

@@ -11,6 +11,9 @@ public sealed class Overrules(IReadOnlyDictionary<string, string> choices)
     /// <summary>Ids whose decision did not come up in this plan, in ordinal order.</summary>
     public IReadOnlyList<string> SetAside => choices.Keys.Where(k => !_heard.Contains(k)).Order(StringComparer.Ordinal).ToArray();
 
+    /// <summary>Her choice for a decision, or null, without it being followed by that.</summary>
+    public string? Stated(string decisionId) => choices.GetValueOrDefault(decisionId);
+
     /// <summary>Her choice for a decision, or null; marks it as heard.</summary>
     public string? For(string decisionId)
     {

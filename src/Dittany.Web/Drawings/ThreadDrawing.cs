@@ -23,9 +23,12 @@ internal static class ThreadDrawing
         {
             var thread = Colour.Parse(group[0].Colour);
             var width = Bundle.WidthMm(group[0].Strands);
-            var all = group.SelectMany(p => p.Stitches).ToArray();
-            Layer(svg, all.Where(s => s.Shape is not (StitchShape.Whip or StitchShape.Knot)), thread, width, px, name);
-            Layer(svg, all.Where(s => s.Shape == StitchShape.Whip), thread, width, px, name);
+            foreach (var (stitches, shine) in Shining(group))
+            {
+                Layer(svg, stitches.Where(s => s.Shape is not (StitchShape.Whip or StitchShape.Knot)), thread, width, px, name, shine);
+                Layer(svg, stitches.Where(s => s.Shape == StitchShape.Whip), thread, width, px, name, shine);
+            }
+
             foreach (var part in group)
             {
                 foreach (var knot in part.Stitches.Where(s => s.Shape == StitchShape.Knot))
@@ -55,6 +58,38 @@ internal static class ThreadDrawing
         return runs;
     }
 
+    /// <summary>Directions that threads side by side are told apart by, in half a turn.</summary>
+    private const int Directions = 8;
+
+    /// <summary>How much lighter or darker than its colour a surface of threads looks by how it lies to the light (from memory).</summary>
+    private const double Shine = 0.12;
+
+    /// <summary>The light comes from the upper left: threads that lie across its way shine most.</summary>
+    private const double LightRadians = -Math.PI / 4;
+
+    /// <summary>
+    /// Stitches that shine alike: those of lines as they are; where threads lie side by side each direction by itself, as satin looks
+    /// lighter or darker with the way it lies.
+    /// </summary>
+    private static IEnumerable<(IReadOnlyList<Stitch> Stitches, double Shine)> Shining(IReadOnlyList<Part> parts)
+    {
+        if (parts.Where(p => p.Filling is null).SelectMany(p => p.Stitches).ToArray() is { Length: > 0 } lines)
+        {
+            yield return (lines, 1);
+        }
+
+        foreach (var way in parts.Where(p => p.Filling is not null).SelectMany(p => p.Stitches).GroupBy(Direction).OrderBy(g => g.Key))
+        {
+            yield return (way.ToArray(), 1 + (Shine * Math.Cos(2 * ((way.Key * Math.PI / Directions) - LightRadians))));
+        }
+
+        static int Direction(Stitch stitch)
+        {
+            var way = stitch.ToMm - stitch.FromMm;
+            return ((int)Math.Round(Math.Atan2(way.Y, way.X) / Math.PI * Directions) + Directions) % Directions;
+        }
+    }
+
     /// <summary>Points nearer to the line than this are not drawn: a tenth of a mark's width.</summary>
     private const double DrawnWithinMm = 0.03;
 
@@ -81,7 +116,8 @@ internal static class ThreadDrawing
         }
     }
 
-    private static void Layer(Svg svg, IEnumerable<Stitch> stitches, Colour thread, double width, double px, string name)
+    private static void Layer(Svg svg, IEnumerable<Stitch> stitches, Colour thread, double width, double px, string name,
+        double shine)
     {
         var (bodies, twists) = (new StringBuilder(), new StringBuilder());
         foreach (var stitch in stitches)
@@ -101,6 +137,8 @@ internal static class ThreadDrawing
         {
             return;
         }
+
+        thread = shine == 1 ? thread : Colour.Parse(ItemDrawing.Shade(thread, shine));
 
         var sheen = thread.ToLab().L > 80 ? ItemDrawing.Shade(thread, 0.86) : ItemDrawing.Shade(thread, 1.4);
         // The lines are written once and drawn three times: as shadow, thread and sheen.
