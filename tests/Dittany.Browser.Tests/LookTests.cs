@@ -133,7 +133,7 @@ public sealed class LookTests(App app) : IClassFixture<App>
         ("letters", "/letters?Piece=18"),
         ("motifs", "/motifs?Piece=18"),
         ("bench-wreath", "/bench/18?Station=words"),
-        ("bench-filled", "/bench/21?Station=stitches"),
+        ("bench-filled", "/bench/22?Station=stitches&View=close"),
         ("set", "/set?Names=Ida%0AMaximilian%0AZo%C3%AB%0AMarigold&Form=christmas-stocking"),
         ("bench-concerns", "/bench/1"),
         ("sheets", "/sheets/11?kind=placement"),

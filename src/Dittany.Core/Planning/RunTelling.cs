@@ -37,6 +37,12 @@ public static class RunTelling
         var eachEnd = runs.Length == 0 ? 0 : Minutes(plan, "threads begun and ended") / runs.Length;
         var told = new List<RunTold>();
         var soFar = 0.0;
+        var motifs = plan.Elements.Where(e => e.IsMotif).ToDictionary(e => e.Id, e => e.One, StringComparer.Ordinal);
+        if (motifs.Values.Distinct(StringComparer.Ordinal).Count() < 2)
+        {
+            motifs.Clear();
+        }
+
         foreach (var run in runs)
         {
             var rows = run.ToArray();
@@ -47,7 +53,7 @@ public static class RunTelling
             var stitches = worked.Select(w => Book.Find(parts[w.Element][w.Part].Stitch)!.Name).Distinct(StringComparer.Ordinal).ToArray();
             var needle = plan.Threads.FirstOrDefault(t => t.Thread == first.Thread)?.Needle;
             told.Add(new RunTold(
-                run.Key, rows[0].row.Hoop, What(worked, parts, numbers, words), rows.Length, rows[0].i, rows[^1].i, Math.Round(minutes, 1),
+                run.Key, rows[0].row.Hoop, What(worked, parts, numbers, words, motifs), rows.Length, rows[0].i, rows[^1].i, Math.Round(minutes, 1),
                     Math.Round(soFar, 1), Palette.NameOf(first.Colour), first.Strands,
                 Say.List(stitches), needle is null ? string.Empty : Needles.Find(needle)!.Name, rows[0].row.Fresh, rows[0].row.Cut));
         }
@@ -76,19 +82,34 @@ public static class RunTelling
 
     /// <summary>Letters as they are written, parts of a drawing by runs of equal ones: petals 1 to 6 and centre.</summary>
     private static string What(IReadOnlyList<(string Element, int Part)> worked, Dictionary<string, IReadOnlyList<Part>> parts,
-        Dictionary<string, Dictionary<int, int>> numbers, Dictionary<string, int[]> words)
+        Dictionary<string, Dictionary<int, int>> numbers, Dictionary<string, int[]> words, Dictionary<string, string> motifs)
     {
-        var told = new List<string>();
+        var told = new List<(string Element, string What)>();
         foreach (var (element, role, of) in Alike(worked, w =>
             (w.Element, IsDrawn(parts[w.Element][w.Part]) ? parts[w.Element][w.Part].Role : string.Empty)))
         {
-            told.Add(role.Length == 0
+            told.Add((element, role.Length == 0
                 ? Letters(of.Select(w => (parts[element][w.Part].LetterIndex, parts[element][w.Part].Letter)).Distinct().ToArray(),
                     words[element])
-                : Counted(role, of.Select(w => numbers[element][w.Part]).Distinct().ToArray()));
+                : Counted(role.Replace('-', ' '), of.Select(w => numbers[element][w.Part]).Distinct().ToArray())));
         }
 
-        return Say.List(told);
+        // Where there are several motifs, a petal is told with its flower.
+        var whose = new List<string>();
+        for (var from = 0; from < told.Count;)
+        {
+            var to = from;
+            while (to < told.Count && told[to].Element == told[from].Element)
+            {
+                to++;
+            }
+
+            var what = Say.List(told.Skip(from).Take(to - from).Select(t => t.What).ToArray());
+            whose.Add(motifs.TryGetValue(told[from].Element, out var motif) ? $"{what} of the {motif}" : what);
+            from = to;
+        }
+
+        return Say.List(whose);
     }
 
     /// <summary>Letters as they follow each other, a blank where a word ends: e swee.</summary>

@@ -49,7 +49,7 @@ public static class StitchTelling
                 (Told)$" Before it the thread is carried {Say.Length(Math.Round(at.BackMm, 1))} behind, under stitches already there.",
             _ => (Told)string.Empty,
         };
-        return $"Stitch {row + 1} of {plan.Route.Count}, in the {part.Letter}: {Length(stitch)}, thread {at.Run}{hoop}. "
+        return $"Stitch {row + 1} of {plan.Route.Count}, in the {(part.Letter == part.Role ? part.Role.Replace('-', ' ') : part.Letter)}: {Length(stitch)}, thread {at.Run}{hoop}. "
             + $"{Why(part, stitch)}{leap}";
     }
 

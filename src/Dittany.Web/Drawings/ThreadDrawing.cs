@@ -58,6 +58,14 @@ internal static class ThreadDrawing
         return runs;
     }
 
+    /// <summary>From strand to strand of a twist, in widths of the thread.</summary>
+    private const double TwistPitch = 0.8;
+
+    /// <summary>A thread narrower than this on the screen shows no twist, and so many are drawn one by one at the most.</summary>
+    private const double TwistFromPx = 2.8;
+
+    private const int MostTwists = 3000;
+
     /// <summary>Directions that threads side by side are told apart by, in half a turn.</summary>
     private const int Directions = 8;
 
@@ -120,11 +128,13 @@ internal static class ThreadDrawing
         double shine)
     {
         var (bodies, twists) = (new StringBuilder(), new StringBuilder());
-        foreach (var stitch in stitches)
+        var lain = stitches.Select(s => Lies(s, width)).ToArray();
+        var near = width >= TwistFromPx * px;
+        var drawn = near && lain.Sum(l => Polyline.Length(l)) / (width * TwistPitch) <= MostTwists;
+        foreach (var line in lain)
         {
-            var line = Lies(stitch, width);
             bodies.Append(Svg.Steps(line, px));
-            if (px < 0.6)
+            if (drawn)
             {
                 for (var i = 1; i < line.Count; i++)
                 {
@@ -147,6 +157,13 @@ internal static class ThreadDrawing
             ("fill", "none")).Close();
         svg.Empty("use", ("href", $"#{id}"), ("stroke", "#12100d"), ("stroke-width", width + (0.9 * px)), ("opacity", 0.28));
         svg.Empty("use", ("class", "thread"), ("href", $"#{id}"), ("stroke", thread), ("stroke-width", width));
+        if (near && !drawn)
+        {
+            // Too many to draw one by one: the same pitch as dashes of the lines themselves.
+            svg.Empty("use", ("href", $"#{id}"), ("stroke", ItemDrawing.Shade(thread, 0.7)), ("stroke-width", width * 0.8),
+                ("stroke-dasharray", $"{Svg.N(width * 0.12)} {Svg.N(width * (TwistPitch - 0.12))}"), ("opacity", 0.3));
+        }
+
         if (twists.Length > 0)
         {
             svg.Empty("path", ("d", twists), ("stroke", ItemDrawing.Shade(thread, 0.7)), ("stroke-width", width * 0.14),
@@ -211,7 +228,7 @@ internal static class ThreadDrawing
 
         var along = (b - a) * (1 / length);
         var across = new Pt(-along.Y, along.X);
-        for (var at = width * 0.45; at < length; at += width * 0.8)
+        for (var at = width * 0.45; at < length; at += width * TwistPitch)
         {
             var middle = a + (along * at);
             Segment(d, middle - (across * (width * 0.36)) - (along * (width * 0.22)), middle + (across * (width * 0.36))

@@ -87,7 +87,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     {
         var workshop = await workshops.Current(cancel);
         var (element, role, asked) = (wish.Element, wish.Role, wish.Asked());
-        var changed = await pieces.Change(id, from, new Change("parts", null, $"Changed the {role}", job =>
+        var changed = await pieces.Change(id, from, new Change("parts", null, $"Changed the {role?.Replace('-', ' ')}", job =>
             PartTelling.Wished(job, element ?? string.Empty, asked)), workshop, cancel: cancel);
         return await Answer(id, changed, workshop, null, cancel, "slip-parts");
     }
