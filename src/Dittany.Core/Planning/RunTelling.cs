@@ -53,7 +53,8 @@ public static class RunTelling
             var stitches = worked.Select(w => Book.Find(parts[w.Element][w.Part].Stitch)!.Name).Distinct(StringComparer.Ordinal).ToArray();
             var needle = plan.Threads.FirstOrDefault(t => t.Thread == first.Thread)?.Needle;
             told.Add(new RunTold(
-                run.Key, rows[0].row.Hoop, What(worked, parts, numbers, words, motifs), rows.Length, rows[0].i, rows[^1].i, Math.Round(minutes, 1),
+                run.Key, rows[0].row.Hoop, What(worked, parts, numbers, words, motifs),
+                    rows.Length, rows[0].i, rows[^1].i, Math.Round(minutes, 1),
                     Math.Round(soFar, 1), Palette.NameOf(first.Colour), first.Strands,
                 Say.List(stitches), needle is null ? string.Empty : Needles.Find(needle)!.Name, rows[0].row.Fresh, rows[0].row.Cut));
         }

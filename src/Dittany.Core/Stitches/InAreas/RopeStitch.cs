@@ -29,8 +29,8 @@ public sealed class RopeStitch : AreaStitch
 
     protected override Judgement Fills(AreaGround ground, SewingBy by)
     {
-        var strokes = TurningSatin.Strokes(ground);
-        if (strokes.Count == 0)
+        var strokes = Limb.Of(ground).Select(l => l.Stroke).ToArray();
+        if (strokes.Length == 0)
         {
             return new Judgement(false, "It has no stroke to follow.", "Take satin stitch in one direction, or brick stitch.");
         }
@@ -46,12 +46,12 @@ public sealed class RopeStitch : AreaStitch
 
     protected override void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by)
     {
-        var strokes = TurningSatin.Strokes(ground);
-        for (var i = 0; i < strokes.Count; i++)
+        var limbs = Limb.Of(ground);
+        for (var i = 0; i < limbs.Count; i++)
         {
             sewing.Break();
             Pt? left = null;
-            foreach (var rung in TurningSatin.Rungs(ground, strokes[i], strokes.Take(i).ToArray(), AdvanceThreads * by.Spec.BundleMm))
+            foreach (var rung in TurningSatin.Rungs(ground, limbs[i], limbs.Take(i).ToArray(), AdvanceThreads * by.Spec.BundleMm))
             {
                 if (left is { } from && from.To(rung.Left) > 0.1 && from.To(rung.Left) < by.MostFreeMm)
                 {

@@ -40,8 +40,8 @@ public sealed class TurningSatin : AreaStitch
 
     protected override Judgement Fills(AreaGround ground, SewingBy by)
     {
-        var strokes = Strokes(ground);
-        if (strokes.Count == 0 || strokes.Sum(s => Polyline.Length(s.Points)) < LeastWidths * strokes.Max(s => s.MeanWidth))
+        var strokes = Limb.Of(ground).Select(l => l.Stroke).ToArray();
+        if (strokes.Length == 0 || strokes.Sum(s => Polyline.Length(s.Points)) < LeastWidths * strokes.Max(s => s.MeanWidth))
         {
             return new Judgement(false, "It has no strokes that satin could turn with: it is about as wide as long.",
                 "Take satin stitch in one direction, or brick stitch.");
@@ -55,20 +55,20 @@ public sealed class TurningSatin : AreaStitch
 
     protected override void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by)
     {
-        var strokes = Strokes(ground);
-        for (var i = 0; i < strokes.Count; i++)
+        var limbs = Limb.Of(ground);
+        for (var i = 0; i < limbs.Count; i++)
         {
             sewing.Break();
-            Sew(sewing, ground, by, strokes[i], strokes.Take(i).ToArray());
+            Sew(sewing, ground, by, limbs[i], limbs.Take(i).ToArray());
         }
     }
 
-    private static void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by, CentreStroke stroke, IReadOnlyList<CentreStroke> before)
+    private static void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by, Limb limb, IReadOnlyList<Limb> before)
     {
         var thread = by.Spec.BundleMm;
         (Pt Left, Pt Right)? last = null;
         var (shared, leftInside) = (0, false);
-        foreach (var (at, way, half) in Along(ground, stroke, before, LookThreads * thread))
+        foreach (var (at, way, half) in Along(ground, limb, before, LookThreads * thread))
         {
             if (before.Any(b => Covers(b, at)) || Rung(ground, at, way, half) is not { } rung
                 || rung.Left.To(rung.Right) > by.MostFreeMm * 1.4)
@@ -109,10 +109,9 @@ public sealed class TurningSatin : AreaStitch
     }
 
     /// <summary>Ways across a stroke, so far apart along its middle, mm; those that another stroke before it covers are left out.</summary>
-    internal static IEnumerable<(Pt Left, Pt Right)> Rungs(AreaGround ground, CentreStroke stroke, IReadOnlyList<CentreStroke> before,
-        double apartMm)
+    internal static IEnumerable<(Pt Left, Pt Right)> Rungs(AreaGround ground, Limb limb, IReadOnlyList<Limb> before, double apartMm)
     {
-        foreach (var (at, way, half) in Along(ground, stroke, before, apartMm))
+        foreach (var (at, way, half) in Along(ground, limb, before, apartMm))
         {
             if (!before.Any(b => Covers(b, at)) && Rung(ground, at, way, half) is { } rung)
             {
@@ -121,16 +120,13 @@ public sealed class TurningSatin : AreaStitch
         }
     }
 
-    internal static IReadOnlyList<CentreStroke> Strokes(AreaGround ground) => CentreLine.Of(ground.Covers.Rings, yUp: false)
-        .Where(s => s.Points.Count > 1).OrderByDescending(s => Polyline.Length(s.Points)).ToArray();
-
     /// <summary>
     /// Places along the middle line with the way it goes there and half the width, from where the area begins to where it ends: an open end
     /// goes straight on to the edge, unless another stroke is there already.
     /// </summary>
-    private static IEnumerable<(Pt At, Pt Way, double Half)> Along(AreaGround ground, CentreStroke stroke,
-        IReadOnlyList<CentreStroke> before, double stepMm)
+    private static IEnumerable<(Pt At, Pt Way, double Half)> Along(AreaGround ground, Limb limb, IReadOnlyList<Limb> before, double stepMm)
     {
+        var stroke = limb.Stroke;
         var line = stroke.Curved().Flatten(0.01).ToList();
         if (stroke.Closed)
         {
@@ -138,8 +134,15 @@ public sealed class TurningSatin : AreaStitch
         }
         else
         {
-            line.InsertRange(0, OutOf(line[0], line[0] - line[1], stroke.HalfWidths[0]));
-            line.AddRange(OutOf(line[^1], line[^1] - line[^2], stroke.HalfWidths[^1]));
+            if (!limb.StartButts)
+            {
+                line.InsertRange(0, OutOf(line[0], line[0] - line[1], stroke.HalfWidths[0]));
+            }
+
+            if (!limb.EndButts)
+            {
+                line.AddRange(OutOf(line[^1], line[^1] - line[^2], stroke.HalfWidths[^1]));
+            }
         }
 
         var along = 0.0;
@@ -150,7 +153,7 @@ public sealed class TurningSatin : AreaStitch
             for (; along < length; along += stepMm)
             {
                 var at = Pt.Lerp(a, b, along / length);
-                yield return (at, Way(line, i, along / length, stroke.Closed), HalfAt(stroke, at));
+                yield return (at, Way(line, i, along / length, stroke.Closed), Limb.HalfAt(stroke, at));
             }
 
             along -= length;
@@ -164,7 +167,7 @@ public sealed class TurningSatin : AreaStitch
             }
 
             var step = way * (0.1 * half / way.Length);
-            return Enumerable.Range(1, 15).Select(k => end + (step * k)).TakeWhile(ground.Covers.Holds).TakeLast(1);
+            return Enumerable.Range(1, 22).Select(k => end + (step * k)).TakeWhile(ground.Covers.Holds).TakeLast(1);
         }
     }
 
@@ -179,12 +182,11 @@ public sealed class TurningSatin : AreaStitch
 
     private static Pt Unit(Pt d) => d.Length < 1e-12 ? d : d * (1 / d.Length);
 
-    private static double HalfAt(CentreStroke stroke, Pt at) =>
-        stroke.HalfWidths[Enumerable.Range(0, stroke.Points.Count).MinBy(i => stroke.Points[i].To(at))];
-
     /// <summary>Whether a place lies on a stroke, and so is stitched with it.</summary>
-    private static bool Covers(CentreStroke stroke, Pt at) =>
-        Polyline.ToLine(at, stroke.Closed ? [.. stroke.Points, stroke.Points[0]] : stroke.Points) < 0.9 * HalfAt(stroke, at);
+    private static bool Covers(Limb limb, Pt at) => Limb.ToMiddle(at, limb.Stroke) < Covered * Limb.HalfAt(limb.Stroke, at);
+
+    /// <summary>So near the middle of a stroke, in half widths, a place is stitched with it.</summary>
+    private const double Covered = 0.75;
 
     /// <summary>The way across the area at a place, square to the line there; null where the place lies outside.</summary>
     private static (Pt Left, Pt Right)? Rung(AreaGround ground, Pt at, Pt way, double half)
