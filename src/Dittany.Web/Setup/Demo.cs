@@ -65,13 +65,13 @@ public static class Demo
                     ],
                 },
             ]), "New piece"),
-        (new Job("cushion-cover", [new WordingAsked("name", "Alma", CapHeightMm: 24, CentreMm: new Pt(225, 334))], today,
+        (new Job("cushion-cover", [new WordingAsked("name", "Alma", CapHeightMm: 24, CentreMm: new Pt(225, 312))], today,
             "A bird among wild flowers, for Alma", today.AddDays(75), Motifs:
             [
-                new MotifAsked("ox-eye", "ox-eye-stalk", HeightMm: 150, CentreMm: new Pt(150, 200)),
-                new MotifAsked("cornflower", "cornflower-stalk", HeightMm: 165, CentreMm: new Pt(222, 190)),
-                new MotifAsked("buttercup", "buttercup-stalk", HeightMm: 140, CentreMm: new Pt(304, 206)),
-                new MotifAsked("bird", "songbird", HeightMm: 84, CentreMm: new Pt(236, 252)) { Layer = 1 },
+                new MotifAsked("ox-eye", "ox-eye-stalk", HeightMm: 118, CentreMm: new Pt(166, 204)),
+                new MotifAsked("cornflower", "cornflower-stalk", HeightMm: 130, CentreMm: new Pt(222, 196)),
+                new MotifAsked("buttercup", "buttercup-stalk", HeightMm: 110, CentreMm: new Pt(286, 208)),
+                new MotifAsked("bird", "songbird", HeightMm: 66, CentreMm: new Pt(234, 246)) { Layer = 1 },
             ], Overrules: new Dictionary<string, string>(StringComparer.Ordinal) { ["stitch.letters"] = "varied" }), "New piece"),
     ];
 

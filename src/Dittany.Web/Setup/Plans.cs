@@ -12,8 +12,10 @@ namespace Dittany.Web.Setup;
 /// </summary>
 public sealed class Plans(LetterShelf shelf) : IDisposable
 {
-    /// <summary>What is kept, in stitches: about 60 MB.</summary>
-    private const long MostKept = 60_000;
+    /// <summary>
+    /// What is kept, in stitches: about 120 MB. All pieces of a full list twice over, for a habit is tried on them beside what stands.
+    /// </summary>
+    private const long MostKept = 120_000;
 
     /// <summary>What a plan weighs beside its stitches: its decisions and drawings of the item.</summary>
     private const long OwnWeight = 400;

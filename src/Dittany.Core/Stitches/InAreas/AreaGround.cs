@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
 
@@ -30,6 +31,18 @@ public sealed class AreaGround
     }
 
     private readonly bool _upright;
+
+    /// <summary>What is found out of an area is kept with it: each fill that is tried asks the same.</summary>
+    private static readonly ConditionalWeakTable<Area, AreaGround>[] Known = [new(), new()];
+
+    /// <summary>The ground of an area, found out once; it may be asked from several threads.</summary>
+    public static AreaGround Of(Area area, bool upright = false) =>
+        Known[upright ? 1 : 0].GetValue(area, a => new AreaGround(a, upright));
+
+    /// <summary>The strokes it is made of, the longest first; reckoned when first asked for.</summary>
+    internal IReadOnlyList<Limb> Limbs => _limbs ??= Limb.Of(this);
+
+    private IReadOnlyList<Limb>? _limbs;
 
     public Region Covers { get; }
 

@@ -28,7 +28,7 @@ public abstract class AreaStitch : IStitch
     /// <summary>Whether it fills an area well with this thread, at this wear; where not, why, and what would do.</summary>
     public Judgement Fills(Area area, SewingBy by)
     {
-        var ground = new AreaGround(area, by.Upright);
+        var ground = AreaGround.Of(area, by.Upright);
         return ground.Covers.IsEmpty || ground.WidthMm < LeastWidthMm
             ? new Judgement(false, "It is too thin to be filled: a thread's width or two.", "Work it as a line, or make it larger.")
             : Fills(ground, by);
@@ -39,7 +39,7 @@ public abstract class AreaStitch : IStitch
     public Placed? Sew(Shape shape, SewingBy by)
     {
         var area = shape.Area ?? throw new ArgumentException($"{Info.Name} fills areas, and {shape.Id} is none.", nameof(shape));
-        var ground = new AreaGround(area, by.Upright);
+        var ground = AreaGround.Of(area, by.Upright);
         if (ground.Covers.IsEmpty)
         {
             return null;

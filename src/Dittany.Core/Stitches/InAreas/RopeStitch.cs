@@ -29,7 +29,7 @@ public sealed class RopeStitch : AreaStitch
 
     protected override Judgement Fills(AreaGround ground, SewingBy by)
     {
-        var strokes = Limb.Of(ground).Select(l => l.Stroke).ToArray();
+        var strokes = ground.Limbs.Select(l => l.Stroke).ToArray();
         if (strokes.Length == 0)
         {
             return new Judgement(false, "It has no stroke to follow.", "Take satin stitch in one direction, or brick stitch.");
@@ -46,7 +46,7 @@ public sealed class RopeStitch : AreaStitch
 
     protected override void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by)
     {
-        var limbs = Limb.Of(ground);
+        var limbs = ground.Limbs;
         for (var i = 0; i < limbs.Count; i++)
         {
             sewing.Break();

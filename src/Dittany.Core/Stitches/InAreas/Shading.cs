@@ -15,7 +15,7 @@ public static class Shading
     /// <summary>Which stitches are of which colour, in working order; every stitch is of one. There may be colours without any.</summary>
     public static IReadOnlyList<IReadOnlyList<int>> Parted(Placed placed, Area area, int colours, int seed)
     {
-        var ground = new AreaGround(area);
+        var ground = AreaGround.Of(area);
         var way = ground.LengthMm > 0 ? (ground.Tip - ground.Foot) * (1 / ground.LengthMm) : new Pt(0, -1);
         var at = placed.Stitches.Select(s => Pt.Dot(Pt.Lerp(s.FromMm, s.ToMm, 0.5) - ground.Foot, way)).ToArray();
         var (least, most) = (at.Min(), at.Max());

@@ -40,7 +40,7 @@ public sealed class TurningSatin : AreaStitch
 
     protected override Judgement Fills(AreaGround ground, SewingBy by)
     {
-        var strokes = Limb.Of(ground).Select(l => l.Stroke).ToArray();
+        var strokes = ground.Limbs.Select(l => l.Stroke).ToArray();
         if (strokes.Length == 0 || strokes.Sum(s => Polyline.Length(s.Points)) < LeastWidths * strokes.Max(s => s.MeanWidth))
         {
             return new Judgement(false, "It has no strokes that satin could turn with: it is about as wide as long.",
@@ -55,7 +55,7 @@ public sealed class TurningSatin : AreaStitch
 
     protected override void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by)
     {
-        var limbs = Limb.Of(ground);
+        var limbs = ground.Limbs;
         for (var i = 0; i < limbs.Count; i++)
         {
             sewing.Break();

@@ -31,9 +31,22 @@ public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
 
     public string? Trouble { get; private set; }
 
-    public async Task<IActionResult> OnGet(string? @try, string? kept, CancellationToken cancel)
+    /// <summary>Where the rest of what a change did is told, while some plans are still being made; null where all of it stands.</summary>
+    public string? Again { get; private set; }
+
+    /// <summary>
+    /// The habits. <paramref name="again"/> tells once more what a kept habit did, beside what <paramref name="was"/> chosen before.
+    /// </summary>
+    public async Task<IActionResult> OnGet(string? @try, string? kept, string? again, string? was, CancellationToken cancel)
     {
         Kept = kept;
+        if (again is not null && Habits.Find(again) is { } habit && habit.Choices.Any(c => c.ChoiceId == was))
+        {
+            var workshop = await workshops.Current(cancel);
+            var before = WorkshopChanges.Apply(workshop, $"{WorkshopChanges.HabitPrefix}{again}", was!).Workshop!;
+            await Tell(habit, before, workshop, cancel);
+        }
+
         await Load(@try, cancel);
         return Page();
     }
@@ -46,8 +59,7 @@ public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
             cancel);
         if (changed.Taken)
         {
-            Effects = await desk.Effects(before, changed.Workshop, cancel);
-            Kept = $"{Habits.Find(habit)?.Name}: kept.";
+            await Tell(Habits.Find(habit)!, before, changed.Workshop, cancel);
         }
         else
         {
@@ -61,6 +73,14 @@ public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
 
         await Load(null, cancel);
         return Page();
+    }
+
+    private async Task Tell(Habit habit, Workshop before, Workshop after, CancellationToken cancel)
+    {
+        Effects = await desk.Effects(before, after, cancel);
+        Kept = $"{habit.Name}: kept.";
+        Again = Effects.Pending.Count == 0 ? null
+            : $"/habits?again={Uri.EscapeDataString(habit.Id)}&was={Uri.EscapeDataString(before.Habit(habit.Id))}";
     }
 
     public async Task<IActionResult> OnPostUndo(CancellationToken cancel)
