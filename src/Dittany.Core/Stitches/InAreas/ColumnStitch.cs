@@ -5,8 +5,8 @@ using Dittany.Core.Stitches.Needle;
 namespace Dittany.Core.Stitches.InAreas;
 
 /// <summary>
-/// Stitches in columns that lie side by side along one direction: each column is cut into stitches, and the needle works up one and down
-/// the next, so that little lies behind.
+/// Stitches in columns that lie side by side along one direction, each cut into stitches. The needle works up one column and down the next,
+/// so that little lies behind; where stitches bite into each other it goes row by row.
 /// </summary>
 public abstract class ColumnStitch : AreaStitch
 {
@@ -26,7 +26,10 @@ public abstract class ColumnStitch : AreaStitch
     /// </summary>
     protected abstract IEnumerable<(double From, double To)> Divided(double lengthMm, bool odd, SewingBy by, Chance chance);
 
-    /// <summary>Whether a stitch that begins in the one before it parts its strands.</summary>
+    /// <summary>
+    /// Whether a stitch begins in the one before it and parts its strands: then it is worked row by row, as each row must lie before the
+    /// next can bite into it.
+    /// </summary>
     protected virtual bool Bites => false;
 
     protected override void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by)
@@ -36,21 +39,53 @@ public abstract class ColumnStitch : AreaStitch
         foreach (var chain in AreaGround.Chains(ground.Rungs(radians, Apart * PitchMm(by)), radians))
         {
             sewing.Break();
-            var up = true;
-            foreach (var rung in chain.Where(r => r.LengthMm > RestMm / 2))
+            var columns = chain.Where(r => r.LengthMm > RestMm / 2).Select(rung =>
             {
                 var way = (rung.To - rung.From) * (1 / rung.LengthMm);
-                var column = Divided(rung.LengthMm, rung.Row % 2 == 1, by, chance).Select((s, i) =>
-                    (At: rung.From + (way * s.From), To: rung.From + (way * s.To), Bites: Bites && i > 0)).ToArray();
-                foreach (var (at, to, bites) in up ? column : column.Reverse())
-                {
-                    // A stitch that bites comes up in the one before it, whichever way the column is worked.
-                    var (from, down) = up || bites ? (at, to) : (to, at);
-                    sewing.BreakBefore(from, Math.Max(MostHopMm, by.MostFreeMm));
-                    sewing.Straight(from.OnGrid(), down.OnGrid());
-                }
+                return Divided(rung.LengthMm, rung.Row % 2 == 1, by, chance).Select(s =>
+                    (At: rung.From + (way * s.From), To: rung.From + (way * s.To))).ToArray();
+            }).ToArray();
+            if (Bites)
+            {
+                ByRows(sewing, columns, by);
+            }
+            else
+            {
+                ByColumns(sewing, columns, by);
+            }
+        }
+    }
 
-                up = !up;
+    /// <summary>Up one column and down the next.</summary>
+    private static void ByColumns(Sewn.Sewing sewing, IReadOnlyList<(Pt At, Pt To)[]> columns, SewingBy by)
+    {
+        var up = true;
+        foreach (var column in columns)
+        {
+            foreach (var (at, to) in up ? column : column.Reverse())
+            {
+                var (from, down) = up ? (at, to) : (to, at);
+                sewing.BreakBefore(from, Math.Max(MostHopMm, by.MostFreeMm));
+                sewing.Straight(from.OnGrid(), down.OnGrid());
+            }
+
+            up = !up;
+        }
+    }
+
+    /// <summary>
+    /// Row after row over all columns, to and fro: each stitch comes up in the one of the row before it, and beside its neighbour.
+    /// </summary>
+    private static void ByRows(Sewn.Sewing sewing, IReadOnlyList<(Pt At, Pt To)[]> columns, SewingBy by)
+    {
+        var rows = columns.Select(c => c.Length).DefaultIfEmpty(0).Max();
+        for (var row = 0; row < rows; row++)
+        {
+            foreach (var column in (row % 2 == 0 ? columns : columns.Reverse()).Where(c => c.Length > row))
+            {
+                var (at, to) = column[row];
+                sewing.BreakBefore(at, Math.Max(MostHopMm, 1.25 * by.MostFreeMm));
+                sewing.Straight(at.OnGrid(), to.OnGrid(), through: row > 0);
             }
         }
     }
