@@ -89,8 +89,15 @@ public static class LetterDrawing
     /// <summary>The colour of thread a part of a drawing is shown in.</summary>
     public static string ThreadOf(string role) => role is "stem" or "leaf" ? Leaf : role == "vein" ? "#8a9a8c" : Thread;
 
-    /// <summary>A figure fitted into a square of 120, parts in the colours of thread they usually have.</summary>
-    public static string Motif(Figure figure, bool small = true)
+    /// <summary>Parts are told from the paper they are shown on from this difference of lightness on.</summary>
+    private const double ShowsFrom = 18;
+
+    private static readonly Colour Paper = Colour.Parse("#f6efe4");
+
+    /// <summary>
+    /// A figure fitted into a square of 120, as it lies: parts in the colours of thread its motif wears, filled where it is drawn to be.
+    /// </summary>
+    public static string Motif(Figure figure, bool small = true, Core.Motifs.Motif? motif = null)
     {
         var size = small ? 112.0 : 300;
         var drawn = figure.Within(size, size);
@@ -98,9 +105,11 @@ public static class LetterDrawing
         using var svg = new Svg();
         svg.Open("svg", ("viewBox", $"{Svg.N(-half)} {Svg.N(-half)} {Svg.N(2 * half)} {Svg.N(2 * half)}"));
         svg.Open("g", ("fill", "none"), ("stroke-width", small ? 2 : 2.4), ("stroke-linecap", "round"), ("stroke-linejoin", "round"));
-        foreach (var part in drawn.Parts)
+        foreach (var part in drawn.Parts.OrderBy(p => p.Layer))
         {
-            var colour = ThreadOf(part.Role);
+            var filled = motif?.Rich == true && part.Kind == FigureKind.Shape;
+            var colour = Worn(motif, part.Role, filled || (motif?.Rich == true && drawn.Parts.Any(p =>
+                p.Kind == FigureKind.Shape && p.Layer < part.Layer && Region.Sound(p.Line).Holds(part.Middle))));
             if (part.Kind == FigureKind.Dot)
             {
                 svg.Empty("circle", ("cx", part.Middle.X), ("cy", part.Middle.Y), ("r", small ? 2.4 : 3.4), ("fill", colour),
@@ -108,10 +117,20 @@ public static class LetterDrawing
             }
             else
             {
-                svg.Empty("path", ("d", SvgDrawing.PathOf(part.Stroke)), ("stroke", colour));
+                // What lies over something hides it, filled or not.
+                svg.Empty("path", ("d", SvgDrawing.PathOf(part.Stroke)),
+                    ("stroke", filled ? ItemDrawing.Shade(Colour.Parse(colour), 0.8) : colour), ("stroke-width", filled ? 0.8 : small ? 2 : 2.4),
+                    ("fill", filled ? colour : part.Kind == FigureKind.Shape && part.Layer > 0 ? Paper.ToString() : "none"));
             }
         }
 
         return svg.Close().Close().ToString();
     }
+
+    /// <summary>The first colour a role wears by nature that shows on paper; any at all where it lies on another part.</summary>
+    private static string Worn(Core.Motifs.Motif? motif, string role, bool onAnother) =>
+        motif?.Wears.GetValueOrDefault(role) is { } ids
+            && ids.Split(' ').Select(id => Palette.HexOf(id)).FirstOrDefault(hex => onAnother
+                || ColourDifference.Lightness(Colour.Parse(hex), Paper) >= ShowsFrom) is { } worn ? worn
+            : ThreadOf(Core.Designs.Roles.Kind(role));
 }

@@ -57,7 +57,7 @@ public static class DrawnPictures
             var figure = Arranging.Lay(motif.Draw(shape), new Repeat(how,
                 Math.Clamp(count ?? Arranging.UsualCount(how), 1, Arranging.MostCopies), Aspect: 1.3, Seed: seed ?? 0));
             return take == true ? Results.File(Encoding.UTF8.GetBytes(SvgDrawing.Write(figure, motif.Name, TakenMm)), "image/svg+xml",
-                $"{motif.Id}.svg") : Picture(LetterDrawing.Motif(figure, large != true));
+                $"{motif.Id}.svg") : Picture(LetterDrawing.Motif(figure, large != true, motif));
         });
     }
 
