@@ -50,10 +50,10 @@ public static class Demo
             CapHeightMm: 15)], today, "A wreath round two names", today.AddDays(44)), "New piece"),
         (new Job("apron", [new WordingAsked("name", "Bread is patience", "slanted-script-line", Arrangement: "arc")], today,
             "Apron for the Alder Lane bakery", today.AddDays(46), Motifs: [new MotifAsked("ear", "wheat-ear", HeightMm: 60)]), "New piece"),
-        (new Job("cushion-cover", [], today, "Cushion with a ring of daisies", today.AddDays(50),
+        (new Job("cushion-cover", [], today, "Cushion with a ring of daisies", today.AddDays(64),
             Motifs: [new MotifAsked("daisies", "daisy", Arrangement: "ring", Count: 7, Middle: true, Parts: 9, HeightMm: 190)]),
             "New piece"),
-        (new Job("hoop-picture", [], today, "Sunflower in two browns, for the kitchen wall", today.AddDays(54),
+        (new Job("hoop-picture", [], today, "Sunflower in two browns, for the kitchen wall", today.AddDays(80),
             Motifs:
             [
                 new MotifAsked("sunflower", "sunflower", HeightMm: 96)
@@ -66,7 +66,7 @@ public static class Demo
                 },
             ]), "New piece"),
         (new Job("cushion-cover", [new WordingAsked("name", "Alma", CapHeightMm: 24, CentreMm: new Pt(225, 312))], today,
-            "A bird among wild flowers, for Alma", today.AddDays(75), Motifs:
+            "A bird among wild flowers, for Alma", today.AddDays(120), Motifs:
             [
                 new MotifAsked("ox-eye", "ox-eye-stalk", HeightMm: 118, CentreMm: new Pt(166, 204)),
                 new MotifAsked("cornflower", "cornflower-stalk", HeightMm: 130, CentreMm: new Pt(222, 196)),
