@@ -31,8 +31,7 @@ public sealed record Area(IReadOnlyList<Stroke> Edges)
     private Region? _region;
 
     /// <summary>An area by what it covers.</summary>
-    public static Area Of(Region region) => new(region.Rings.Select(ring =>
-        new Stroke(ring.Select((p, i) => Curve.Line(p, ring[(i + 1) % ring.Count])).ToArray(), true)).ToArray())
+    public static Area Of(Region region) => new(region.Rings.Select(Stroke.Ring).ToArray())
     { _region = region };
 
     private Region Covered()

@@ -32,6 +32,20 @@ public static class Polyline
         return line[^1];
     }
 
+    /// <summary>How far along the way from a to b, as a share of it, that from c to d crosses it; null where it does not.</summary>
+    public static double? CrossedAt(Pt a, Pt b, Pt c, Pt d)
+    {
+        var (p, q) = (b - a, d - c);
+        var cross = Pt.Cross(p, q);
+        if (Math.Abs(cross) < 1e-12)
+        {
+            return null;
+        }
+
+        var (s, t) = (Pt.Cross(c - a, q) / cross, Pt.Cross(c - a, p) / cross);
+        return s is >= 0 and <= 1 && t is >= 0 and <= 1 ? s : null;
+    }
+
     /// <summary>Distance from a point to a segment.</summary>
     public static double ToSegment(Pt p, Pt a, Pt b)
     {

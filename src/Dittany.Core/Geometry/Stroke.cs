@@ -5,6 +5,10 @@ namespace Dittany.Core.Geometry;
 /// </summary>
 public sealed record Stroke(IReadOnlyList<Curve> Curves, bool Closed)
 {
+    /// <summary>A closed stroke of straight pieces through the corners of a ring.</summary>
+    public static Stroke Ring(IReadOnlyList<Pt> ring) =>
+        new(ring.Select((p, i) => Curve.Line(p, ring[(i + 1) % ring.Count])).ToArray(), true);
+
     public Pt Start => Curves[0].P0;
 
     public Pt End => Curves[^1].P3;

@@ -85,6 +85,12 @@ public static partial class Asking
                 + $"with weight, or they are written in what suits the height.");
         }
 
+        if (beside.Parts.Count > 0 && told.Motif is null)
+        {
+            beside.Ask($"Wishes for the {Say.List(beside.Parts.Select(p => p.Role.Replace('-', ' ')).Distinct(StringComparer.Ordinal).ToArray())} "
+                + $"hold for a motif: say which, or pick it below.");
+        }
+
         var asked = told.Questions.Except(heard.Questions, StringComparer.Ordinal).ToArray();
         return beside.In(told with { Questions = [.. heard.Questions, .. asked] });
     }

@@ -33,8 +33,8 @@ public static class DrawingStitching
     public static RoleStitch RoleOf(string role) => Roles.FirstOrDefault(r => r.Role == Designs.Roles.Kind(role)) ?? Roles[1];
 
     /// <summary>
-    /// What can be seen of a drawing, in mm, stitched in its order of work: lower layers first. <paramref name="main"/> is the pair of the main lines; <paramref name="from"/>
-    /// numbers the first shape among its element's units. Areas are worked along their edges. What is too short to stitch is left out; the
+    /// What can be seen of a drawing, in mm, stitched in its order of work: lower layers first. <paramref name="main"/> is the pair of the
+    /// main lines; <paramref name="from"/> numbers the first shape among its element's units. Areas are worked along their edges. What is too short to stitch is left out; the
     /// caller tells of it by the count.
     /// </summary>
     internal static IReadOnlyList<Part> Stitch(Design drawing, Pair main, Func<Pair, StitchSpec> specOf, Func<string, string> colourOf,

@@ -39,13 +39,13 @@ internal sealed class LetterWays
     private readonly List<(string Letter, int Index)> _told = [];
     private int _turn;
 
-    public LetterWays(WordingAsked asked, LetteringQuestion question, LetteringAnswer answer, StitchFacts facts, bool varied)
+    public LetterWays(WordingAsked asked, LetteringQuestion question, LetteringAnswer answer, bool varied)
     {
         (_asked, _answer) = (asked, answer);
         _letters = Rows.Letters(asked.Text.ReplaceLineEndings(" "));
         _places = Enumerable.Range(0, _letters.Count).Where(i => !Rows.IsSpace(_letters[i])).ToArray();
         _areas = question.Alphabet.Kind == AlphabetKind.Weighted;
-        _textures = varied ? Textures(answer, facts) : [];
+        _textures = varied ? Textures(answer) : [];
         if (varied && _textures.Count < 2)
         {
             _notFollowed.Add($"At {Say.Length(answer.CapMm)} no other stitch reads as well, so all letters are in "
@@ -59,13 +59,13 @@ internal sealed class LetterWays
     /// <summary>
     /// Stitches a word of this height reads in, the one settled for it first: each with as many strands as come nearest to its weight.
     /// </summary>
-    private static IReadOnlyList<Pair> Textures(LetteringAnswer answer, StitchFacts facts)
+    private static IReadOnlyList<Pair> Textures(LetteringAnswer answer)
     {
         var width = answer.Pair.LineWidthMm;
         return [answer.Pair, .. Book.Solid.Where(s => s != answer.Pair.Stitch).SelectMany(s => Bundle.Plies.Where(n =>
             n <= Bundle.Most).Select(n => new Pair(s, n)).Where(p => p.Stitch.LeastCapMm(p.Strands) <= answer.CapMm
-            && p.LineWidthMm <= MostBolder * width && p.LineWidthMm >= LeastBold * width
-            && !(facts.Knit && s.Id is "stem" or "outline")).OrderBy(p => Math.Abs(p.LineWidthMm - width)).Take(1))];
+            && p.LineWidthMm <= MostBolder * width && p.LineWidthMm >= LeastBold * width)
+            .OrderBy(p => Math.Abs(p.LineWidthMm - width)).Take(1))];
     }
 
     /// <summary>The way of a letter, or of letters that are one line.</summary>

@@ -25,7 +25,8 @@ internal sealed class Lying
     private readonly IReadOnlyList<PlannedElement> _elements;
     private readonly string _order;
     private readonly (int Layer, int Words, int Index)[] _ranks;
-    private readonly List<(string Under, string Over, bool Whole)> _covered = [];
+    private readonly HashSet<(int Under, int Over)> _covered = [];
+    private readonly HashSet<int> _hidden = [];
 
     public static IReadOnlyList<Choice> Orders { get; } =
         [new(UnderFirst, "What lies under first, tucked under what lies over it"),
@@ -56,7 +57,8 @@ internal sealed class Lying
             }
 
             var stated = upper.Layer is not null || under.Layer is not null;
-            var hides = upper.Parts.Where(p => p.Filling is not null).Select(p => Filled(p.Filling!.RingsMm)).ToList();
+            var hides = upper.Parts.Where(p => p.Filling is not null).Select(p =>
+                new Area([.. p.Filling!.RingsMm.Select(Stroke.Ring)]).Covers()).ToList();
             if (stated && !IsFrame(upper))
             {
                 hides.AddRange((upper.Design?.Shapes ?? []).Select(s => s.Area).OfType<Area>().Select(a => a.Covers()));
@@ -65,18 +67,13 @@ internal sealed class Lying
             foreach (var region in hides.Where(r => under.Parts.Any(p => p.LineMm.Any(r.Holds) || Meets(p, r))))
             {
                 over = over.With(region);
-                if (_covered.All(c => c.Under != under.One || c.Over != upper.One))
-                {
-                    _covered.Add((under.One, upper.One, false));
-                }
+                _covered.Add((index, i));
             }
         }
 
         return over;
     }
 
-    private static Region Filled(IReadOnlyList<IReadOnlyList<Pt>> rings) => Area.Of(rings.Select(Region.Sound).OrderByDescending(r =>
-        r.AreaMm2).Aggregate(Region.Empty, (sum, ring) => sum.Without(ring).With(ring.Without(sum)))).Covers();
 
     private static bool IsFrame(PlannedElement element) => MotifLibrary.Find(element.Motif ?? string.Empty)?.Shelf == MotifShelf.Frames;
 
@@ -85,9 +82,8 @@ internal sealed class Lying
 
     private static bool Meet(Box a, Box b) => a.X < b.X + b.Width && b.X < a.X + a.Width && a.Y < b.Y + b.Height && b.Y < a.Y + a.Height;
 
-    /// <summary>Tells that something is hidden wholly.</summary>
-    public void Hides(string under) =>
-        _covered.AddRange(_covered.Where(c => c.Under == under).Select(c => c with { Whole = true }).ToArray());
+    /// <summary>Tells that an element is hidden wholly.</summary>
+    public void Hides(int under) => _hidden.Add(under);
 
     /// <summary>The elements' places in the order of work: as they stand in the job, or by how they lie where any meet.</summary>
     public IReadOnlyList<int> Order()
@@ -118,9 +114,10 @@ internal sealed class Lying
         }
 
         var because = new List<Told>();
-        because.AddRange(_covered.GroupBy(c => (c.Under, c.Over)).Select(g => g.Any(c => c.Whole)
-            ? (Told)$"The {g.Key.Over} lies over the {g.Key.Under} and hides all of it: there is nothing of it to stitch."
-            : (Told)$"The {g.Key.Over} lies over the {g.Key.Under}: what it hides is not stitched."));
+        because.AddRange(_covered.Select(c =>
+            (Over: _elements[c.Over].One, Under: _elements[c.Under].One, Whole: _hidden.Contains(c.Under))).Distinct().Select(c => c.Whole
+            ? (Told)$"The {c.Over} lies over the {c.Under} and hides all of it: there is nothing of it to stitch."
+            : (Told)$"The {c.Over} lies over the {c.Under}: what it hides is not stitched."));
         because.AddRange(within.Select(w => (Told)$"The {w} is drawn in layers: what is in front hides what is behind it."));
         because.Add(_order == GapAfter ? "What is in front comes first, and what is behind is fitted up to it, so the edges must meet."
             : (Told)$"What is behind comes first and reaches {Say.Length(Design.TuckMm)} under what is in front, so that no cloth shows "

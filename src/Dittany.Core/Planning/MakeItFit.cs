@@ -34,7 +34,20 @@ public static class MakeItFit
     public static IReadOnlyList<FitWay> Ways(IReadOnlyList<OpenPiece> pieces, int late, Workshop workshop, DateOnly today, Library library,
         Func<Job, Workshop, Plan?>? planner = null)
     {
-        var make = planner ?? ((job, with) => Planner.Make(job, with, library));
+        var plans = planner ?? ((job, with) => Planner.Make(job, with, library));
+        (Job Job, Plan? Plan)? last = null;
+
+        // A way that does is asked for its plan twice: whether it does, and what it saves.
+        Plan? Made(Job job, Workshop with)
+        {
+            if (last is not { } made || !ReferenceEquals(made.Job, job))
+            {
+                last = made = (job, plans(job, with));
+            }
+
+            return made.Plan;
+        }
+
         var evenings = new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening);
         var now = Lay(pieces, evenings, today);
         var piece = pieces.First(p => p.Id == late);
@@ -47,11 +60,11 @@ public static class MakeItFit
         bool Does(IReadOnlyList<Demand> demands, Evenings with) =>
             Diary.Lay(demands, with, today).All(l => !inTime.Contains(l.Id) || !l.Late);
         bool Evening(Evenings with) => Does(pieces.Select(p => p.Demand).ToArray(), with);
-        bool Planned(Job job) => make(job, workshop) is { } plan
+        bool Planned(Job job) => Made(job, workshop) is { } plan
             && Does(pieces.Select(p => p.Id == late ? (p with { Job = job, Plan = plan }).Demand : p.Demand).ToArray(), evenings);
 
         var ways = new List<FitWay>();
-        foreach (var way in OfJob(piece, workshop, library, Planned, make).Concat(OfEvenings(evenings, Evening)))
+        foreach (var way in OfJob(piece, workshop, library, Planned, Made).Concat(OfEvenings(evenings, Evening)))
         {
             if (ways.Count < Told - 1)
             {
@@ -87,18 +100,12 @@ public static class MakeItFit
         Candidate[] candidates =
         [
             new("quicker", p => $"Stitch it in backstitch: {Saved(p)} less at the needle.", [("overrules/stitch.outline", "backstitch")]),
-            new("quicker", p => $"Make the letters as small as still reads: {Saved(p)} less at the needle.",
-                [("overrules/words.size", "smallest")]),
-            new("quicker", p => $"Backstitch, and the letters as small as still reads: {Saved(p)} less at the needle.",
-                [("overrules/stitch.outline", "backstitch"), ("overrules/words.size", "smallest")]),
+            .. piece.Job.Elements.Count == 0 ? Outlined() : Smaller(),
             .. dry.Select(m => new Candidate(
                 "no-wait", p =>
                     $"{p.Transfer.Method.Name}: "
                         + $"{(p.Time.WaitMinutes < piece.Plan.Time.WaitMinutes ? $"{Say.Minutes(piece.Plan.Time.WaitMinutes - p.Time.WaitMinutes)} less to wait" : $"{Saved(p)} less work")}.", [("overrules/transfer.method", m)])),
-            .. words.Length > 1 ? [new Candidate("fewer-letters", p => $"Stitch only “{words[0]}”: {Saved(p)} less at the needle.",
-                [("text", words[0])])] : Array.Empty<Candidate>(),
-            new("fewer-letters", p => $"Stitch only the initial, “{Initial(text)}”: {Saved(p)} less at the needle.",
-                [("text", Initial(text))]),
+            .. piece.Job.Elements.Count == 0 ? Array.Empty<Candidate>() : Fewer(),
         ];
         if (piece.Plan.Time.Progress.Stage == Stage.Planned && piece.Plan.Work.Any(o => o.Kind == OpKind.Wash))
         {
@@ -122,6 +129,28 @@ public static class MakeItFit
                 yield return new FitWay(kind, Say.Upper(told(plan)), false, changes);
             }
         }
+
+        Candidate[] Smaller() =>
+        [
+            new("quicker", p => $"Make the letters as small as still reads: {Saved(p)} less at the needle.",
+                [("overrules/words.size", "smallest")]),
+            new("quicker", p => $"Backstitch, and the letters as small as still reads: {Saved(p)} less at the needle.",
+                [("overrules/stitch.outline", "backstitch"), ("overrules/words.size", "smallest")]),
+        ];
+
+        Candidate[] Outlined() =>
+        [
+            new("quicker", p => $"Fill nothing, and work the outlines alone: {Saved(p)} less at the needle.",
+                [("overrules/stitch.fill", FillingRoom.None)]),
+        ];
+
+        Candidate[] Fewer() =>
+        [
+            .. words.Length > 1 ? [new Candidate("fewer-letters", p => $"Stitch only “{words[0]}”: {Saved(p)} less at the needle.",
+                [("text", words[0])])] : Array.Empty<Candidate>(),
+            new("fewer-letters", p => $"Stitch only the initial, “{Initial(text)}”: {Saved(p)} less at the needle.",
+                [("text", Initial(text))]),
+        ];
 
         string Saved(Plan plan) => Say.Minutes(Math.Max(0, piece.Plan.Time.HandsOnMinutes - plan.Time.HandsOnMinutes));
     }

@@ -46,7 +46,7 @@ internal static class MotifOrder
                 .ToDictionary(g => g.Key, g => g.Min(Rank), StringComparer.Ordinal);
             var rounds = round == "plant-by-plant"
                 ? element.OrderBy(i => Main(i).Copy).ThenBy(Layer)
-                : element.OrderBy(Layer).ThenBy(i => firstOf[Thread(i)]).ThenBy(Thread, StringComparer.Ordinal);
+                : element.OrderBy(Layer).ThenBy(i => firstOf[Thread(i)]).ThenBy(Lightness).ThenBy(Thread, StringComparer.Ordinal);
             order.AddRange(rounds.ThenBy(i => Main(i).Copy).ThenBy(Rank).ThenBy(i => i));
         }
 
@@ -55,6 +55,8 @@ internal static class MotifOrder
         // What is drawn in layers goes by them, whatever is liked first.
         int Layer(int i) => overFirst ? -Main(i).Layer : Main(i).Layer;
         Part Main(int i) => letters[i].Parts[0];
+        // Dark before light, so that no dark fluff is drawn through light stitches (common practice).
+        double Lightness(int i) => Math.Round(Materials.Colour.Parse(Main(i).Colour).ToLab().L);
         string Thread(int i) => Main(i).Thread.Id;
         int Rank(int i) => Array.IndexOf(roles, Designs.Roles.Kind(Main(i).Role)) is >= 0 and var at ? at : 1;
     }

@@ -88,7 +88,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             [$"Drawings under {Say.Length(StrandsByHeight[0].ToMm)} want one strand, under {Say.Length(StrandsByHeight[1].ToMm)} two, "
                 + $"larger ones three.", $"{Say.Upper(Legibility.Lie(pair.Strands))} {Say.Length(pair.LineWidthMm)} wide."],
             ["A larger or smaller drawing."], new[] { 1, 2, 3, 4, 6 }.Select(Strands).ToArray()));
-        var colours = Colours(asked, Id("thread.colour"), unit, decisions);
+        var colours = Colours(asked, Id("thread.colour"), unit, Fills(asked, Id("stitch.fill")), decisions);
 
         var placed = unit.Map(p => anchor + (p * high));
         var schools = workshop.StitchSchoolsWith(null, null);
@@ -281,15 +281,16 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
                 && v <= 600).Distinct().Select(Choice).ToArray());
     }
 
-    private Func<string, string> Colours(MotifAsked asked, string id, Figure unit, List<Decision> decisions)
+    private Func<string, string> Colours(MotifAsked asked, string id, Figure unit, bool filled, List<Decision> decisions)
     {
         var (own, reading) = Legibility.Colours(ground.Cloth);
         var hers = (asked.Colour ?? overrules.For(id))?.ToLowerInvariant();
         var hex = hers is null ? own.Hex : Palette.HexOf(hers);
         var colours = MotifColours.Of(unit.Parts, hex, hers is not null, ground.Cloth,
             asked.Drawing is null ? MotifLibrary.Find(asked.Motif)!.Wears : null,
-            Fills(asked, id.Replace("thread.colour", "stitch.fill", StringComparison.Ordinal)));
-        string Of(string role) => asked.ByPart.LastOrDefault(w => w.Role == role && w.Copy is null)?.Colour ?? colours.For(role);
+            filled);
+        string Of(string role) => asked.ByPart.LastOrDefault(w => w.Role == role && w.Copy is null)?.Colour is { } wished
+            ? Palette.HexOf(wished) : colours.For(role);
 
         // Where every part has a colour of its own, the one of the whole is seen nowhere.
         var used = unit.Parts.Select(p => Of(p.Role)).Distinct(StringComparer.Ordinal).ToArray();

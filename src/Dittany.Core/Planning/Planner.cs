@@ -196,7 +196,7 @@ public static class Planner
                 planned[i] = At(i, over);
                 if (planned[i].Element.Parts.Count == 0)
                 {
-                    lying.Hides(planned[i].Element.One);
+                    lying.Hides(i);
                 }
             }
         }

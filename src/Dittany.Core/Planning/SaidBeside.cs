@@ -14,8 +14,7 @@ internal sealed partial class SaidBeside
     /// <summary>Words for colours that are none of ours: asked about, and never lettered behind “in”.</summary>
     private static readonly string[] OtherColours =
     [
-        "purple", "violet", "lilac", "lavender", "gold", "golden", "silver", "orange", "teal", "turquoise", "aqua", "beige", "copper",
-        "bronze", "coral", "peach", "cream", "maroon", "burgundy", "khaki", "plum",
+        "golden", "silver", "teal", "turquoise", "aqua", "beige", "copper", "bronze", "coral", "peach", "maroon", "burgundy", "khaki", "plum",
     ];
 
     /// <summary>The thread of ours that a plain word for a colour means.</summary>
@@ -25,8 +24,10 @@ internal sealed partial class SaidBeside
         ["green"] = "leaf",
         ["blue"] = "indigo",
         ["navy"] = "indigo",
-        ["yellow"] = "straw",
-        ["pink"] = "shell",
+        ["yellow"] = "sunflower",
+        ["pink"] = "rose",
+        ["purple"] = "violet",
+        ["gold"] = "sunflower",
         ["white"] = "chalk",
         ["brown"] = "peat",
         ["grey"] = "slate",
@@ -47,6 +48,9 @@ internal sealed partial class SaidBeside
 
     public string? Fill { get; private set; }
 
+    /// <summary>What was said of parts of a motif.</summary>
+    public IReadOnlyList<PartAsked> Parts { get; private set; } = [];
+
     public bool Unsewn { get; private set; }
 
     public void Ask(string question) => _questions.Add(question);
@@ -60,6 +64,7 @@ internal sealed partial class SaidBeside
         For = Whom,
         Unsewn = Unsewn,
         Fill = Fill,
+        Parts = Parts,
         Questions = _questions.Count == 0 ? heard.Questions : [.. heard.Questions, .. _questions]
     };
 
@@ -68,6 +73,7 @@ internal sealed partial class SaidBeside
     {
         var beside = new SaidBeside();
         beside.TakeSize(ref text);
+        beside.TakeParts(ref text);
         beside.TakeStitch(ref text);
         beside.TakeThread(ref text);
         beside.TakeUnsewn(ref text);
@@ -126,6 +132,60 @@ internal sealed partial class SaidBeside
         }
     }
 
+    /// <summary>A part by its name behind what is put on the item: leaves in green, six strands.</summary>
+    private void TakeParts(ref string text)
+    {
+        foreach (var found in OfPart.Matches(text).Where(m => m.Index > 0).Reverse())
+        {
+            var (name, role) = (found.Groups["name"].Value, RolesSaid[found.Groups["role"].Value.ToLowerInvariant()]);
+            var stitch = StitchOf(name);
+            var colour = stitch is null ? ColourOf(name) : null;
+            if (stitch is null && colour is null)
+            {
+                continue;
+            }
+
+            var strands = StrandsOf(found.Groups["n"].Value);
+            if (strands is { } n && !Bundle.Is(n))
+            {
+                Ask($"A thread cannot be {Say.Count(n, "strand")} thick: for the {role.Replace('-', ' ')} the plan takes what suits it.");
+                strands = null;
+            }
+
+            Parts = [new PartAsked(role, null, stitch, strands, colour?.Hex), .. Parts];
+            text = Without(text, found);
+        }
+    }
+
+    private static string? StitchOf(string said)
+    {
+        var id = said.ToLowerInvariant().Replace(' ', '-');
+        return Book.Fill(id)?.Info.Id ?? Book.Lines.FirstOrDefault(s => s.Id == id || s.Id == $"{id}stitch" || s.Id == $"{id}-stitch")?.Id;
+    }
+
+    private static ThreadColour? ColourOf(string said) => Palette.Colours.FirstOrDefault(c =>
+        string.Equals(c.Name, said, StringComparison.OrdinalIgnoreCase) || string.Equals(c.Id, said, StringComparison.OrdinalIgnoreCase))
+        ?? (PlainColours.TryGetValue(said, out var plain) ? Palette.Find(plain) : null);
+
+    private static int? StrandsOf(string said) => Array.IndexOf(Numbers, said.ToLowerInvariant()) is >= 0 and var at ? at + 1
+        : int.TryParse(said, System.Globalization.CultureInfo.InvariantCulture, out var n) ? n : null;
+
+    private static readonly string[] Numbers = ["one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven",
+        "twelve"];
+
+    /// <summary>What parts of our motifs are called, one or several of them.</summary>
+    private static readonly Dictionary<string, string> RolesSaid = Motifs.MotifLibrary.All.SelectMany(m =>
+        m.Draw(new Motifs.MotifShape(m.Counted?.Most)).Parts).Select(p => p.Role).Where(r => r != "outline").Distinct(StringComparer.Ordinal)
+        .SelectMany(r => new[] { r.Replace('-', ' '), Say.Many(r.Replace('-', ' ')) }.Select(said => (said, r)))
+        .Append(("center", "centre")).DistinctBy(r => r.Item1).ToDictionary(r => r.Item1, r => r.Item2, StringComparer.Ordinal);
+
+    private static readonly Regex OfPart = new(
+        $@"(?<=[\s,])(?:(?:with|and)\s+)?(?:the\s+|its\s+|their\s+)?(?<role>{string.Join('|', RolesSaid.Keys.OrderByDescending(r => r.Length))})"
+            + @"\s+in\s+(?<name>[\p{L}]+(?:[ -][\p{L}]+){0,3}?)(?:\s+(?:stitch|thread|cotton|floss))?"
+            + @"(?:,?\s+(?:with\s+)?(?<n>one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|\d{1,2})\s+strands?)?"
+            + @"(?=,|\s+(?:and|on|onto|for)\s|\s*$)",
+        RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, TimeSpan.FromSeconds(1));
+
     private void TakeStitch(ref string text)
     {
         foreach (var found in InStitch().Matches(text).Reverse())
@@ -159,12 +219,10 @@ internal sealed partial class SaidBeside
         foreach (var found in InColour().Matches(text).Reverse())
         {
             var said = found.Groups["colour"].Value.ToLowerInvariant();
-            var plain = PlainColours.GetValueOrDefault(said);
-            if (Palette.Colours.FirstOrDefault(c => string.Equals(c.Name, said, StringComparison.OrdinalIgnoreCase) || c.Id == said
-                || c.Id == plain) is { } ours)
+            if (ColourOf(said) is { } ours)
             {
                 Thread = ours.Hex;
-                if (plain is not null)
+                if (PlainColours.ContainsKey(said))
                 {
                     Ask($"“{found.Groups["colour"].Value}” is taken as {ours.Name}: another can be chosen on the bench.");
                 }
@@ -204,7 +262,7 @@ internal sealed partial class SaidBeside
     private static partial Regex InStitch();
 
     [GeneratedRegex(
-        @"(?:^|(?<=[\s,]))in\s+(?<colour>(?:leaf |poppy |shell |chalk |pale |peat )?[\p{L}]+)(?:\s+(?:thread|cotton|floss))?(?=\s+(?:on|onto|for|inside|in)\s|,|\s*$)", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
+        @"(?:^|(?<=[\s,]))in\s+(?<colour>(?:leaf |poppy |shell |chalk |pale |peat |sunflower |fox |hazel |berry |cherry |lavender |cornflower |sea |moss |fir |grass |stone |night )?[\p{L}]+)(?:\s+(?:thread|cotton|floss))?(?=\s+(?:on|onto|for|inside|in)\s|,|\s*$)", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
     private static partial Regex InColour();
 
     [GeneratedRegex(@"(?:^|(?<=[\s,])),?\s*(?:for\s+(?![\d])[^,]+?(?:,?\s+from\s+[^,]+)?|from\s+[^,]+)\s*$",

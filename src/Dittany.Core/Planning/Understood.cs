@@ -38,6 +38,9 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
     /// <summary>What areas are to be filled with, as said.</summary>
     public string? Fill { get; init; }
 
+    /// <summary>What was said of single parts of the motif: leaves in green, six strands.</summary>
+    public IReadOnlyList<PartAsked> Parts { get; init; } = [];
+
     /// <summary>Whether it was said that the item is not sewn together yet.</summary>
     public bool Unsewn { get; init; }
 
@@ -67,7 +70,10 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
     /// <summary>A motif alone as it was said to be stitched; several of it stand as was said, or in a row.</summary>
     public MotifAsked MotifAlone(string motif)
     {
-        var one = new MotifAsked("motif", motif, WidthMm, CapHeightMm, Stitch: Stitch, Colour: Thread);
+        var one = new MotifAsked("motif", motif, WidthMm, CapHeightMm, Stitch: Stitch, Colour: Thread)
+        {
+            ByPart = Parts,
+        };
         return Motif == motif && (MotifCount ?? (Arrangement is null ? null : 0)) is { } count
             ? one with { Arrangement = Arrangement ?? "row", Count = count == 0 ? null : count } : one;
     }
@@ -80,17 +86,22 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
         : $"{(words is not null ? words.ReplaceLineEndings(" ") : Say.Upper(MotifLibrary.Find(motif!)?.Name ?? motif!))}, {whom}";
 
     /// <summary>What was said beside words, item and day, in words; empty where nothing was.</summary>
-    public IReadOnlyList<string> Besides(Form? form, Units units) => new[]
-    {
+    public IReadOnlyList<string> Besides(Form? form, Units units) => ((string?[])
+    [
         Zone is { } zone && form?.Id == Form ? form?.Zones.FirstOrDefault(z => z.Id == zone).Name : null,
         Stitch is { } stitch ? Book.Find(stitch)!.Name : null,
         Fill is { } fill ? $"filled with {Book.Fill(fill)!.Info.Name}" : null,
+        .. Parts.Select(p => string.Join(", ", new[]
+        {
+            $"{p.Role.Replace('-', ' ')} in {(p.Stitch is { } made ? (Book.Fill(made) ?? Book.Find(made))!.Name : Palette.NameOf(p.Colour!))}",
+            p.Strands is { } n ? Say.Count(n, "strand") : null,
+        }.OfType<string>())),
         Thread is { } thread ? $"in {Palette.NameOf(thread)}" : null,
         WidthMm is { } wide ? $"{Tape.Length(wide, units)} wide" : null,
         CapHeightMm is { } high ? $"{Tape.Length(high, units)} high" : null,
         Unsewn && form is { ByPattern: true } ? "not sewn together yet" : null,
         For,
-    }.OfType<string>().ToArray();
+    ]).OfType<string>().ToArray();
 
     /// <summary>Nothing said.</summary>
     public static Understood Nothing { get; } = new(null, null, null, null, null, null, null);

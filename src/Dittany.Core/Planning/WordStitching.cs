@@ -74,7 +74,7 @@ internal sealed class WordStitching(WordingGround ground, StitchFacts facts, Roo
         MotifColours colours, Place place, Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob)
     {
         var element = asked.Id;
-        _letters = new LetterWays(asked, q, a, facts, varied == LetterWays.Varied);
+        _letters = new LetterWays(asked, q, a, varied == LetterWays.Varied);
         var spec = SpecFor(a.Pair, schools);
         var parts = new List<Part>();
         var concerns = new List<Concern>();

@@ -14,7 +14,7 @@ namespace Dittany.Web.Pages;
 public sealed record ShelvedPiece(int Id, int Head, string Title, string Picture, string Told, bool Late, StepOn? Step);
 
 /// <summary>A piece that will be late, and ways to make it fit.</summary>
-public sealed record LatePiece(int Id, string Title, string Told, IReadOnlyList<FitWay> Ways);
+public sealed record LatePiece(int Id, string Title, string Told, IReadOnlyList<FitWay>? Ways);
 
 /// <summary>Today: what to do tonight, the days with the work on them, what will be late, and the pieces as themselves.</summary>
 public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk desk) : PageModel
@@ -56,7 +56,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
         var workshop = await workshops.Current(cancel);
         var all = (await desk.All(workshop, cancel)).Pieces.Select(p => p.Piece).ToArray();
         if (all.FirstOrDefault(p => p.Piece.Id == piece) is not { } late
-            || desk.Ways(all, piece, workshop, cancel).FirstOrDefault(w => w.Kind == kind) is not { } way)
+            || (await desk.Ways(all, piece, workshop).WaitAsync(cancel)).FirstOrDefault(w => w.Kind == kind) is not { } way)
         {
             return await Again("That way is no longer needed, or no longer does it: look again.", cancel);
         }
@@ -113,12 +113,17 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
         Tonight = Core.Time.Tonight.Tell(laid, evenings, Today);
         Tape = laid.All(l => l.Progress.Stage == Stage.Finished) ? string.Empty : DaysDrawing.Draw(laid, evenings, Today, Days);
         Later = laid.Count(l => l.Progress.Stage == Stage.Planned && !l.Lain.Late && !DaysDrawing.IsOn(l, Today, Days));
-        Late = laid.Where(l => l.Lain.Late).OrderBy(l => l.Lain.DueOn).Select(l => new LatePiece(
+        var late = laid.Where(l => l.Lain.Late).OrderBy(l => l.Lain.DueOn).ToArray();
+
+        // As long as plans are missing nobody knows what would do.
+        var ways = Slow.Count > 0 ? new IReadOnlyList<FitWay>?[late.Length]
+            : await desk.SoonWays(all.Select(p => p.Piece).ToArray(), late.Select(l => l.Demand.Id).ToArray(), workshop, cancel);
+        Late = late.Select((l, i) => new LatePiece(
             l.Demand.Id,
             l.Name,
             $"Wanted "
                 + $"{Say.Day(l.Lain.DueOn!.Value)}{(l.Lain.ReadyOn is { } ready ? $", ready {Say.Day(ready)} as things lie" : ", and no evening to work on it")}: {Say.Minutes(l.Progress.LeftMinutes)} of work are left.",
-            desk.Ways(all.Select(p => p.Piece).ToArray(), l.Demand.Id, workshop, cancel))).ToArray();
+            ways[i])).ToArray();
         Pieces = all
             .OrderBy(p => p.Laid.Progress.Stage == Stage.Finished)
             .ThenByDescending(p => p.Laid.Progress.Stage is not Stage.Planned)

@@ -1,3 +1,5 @@
+using Dittany.Formats.Json;
+using System.Globalization;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
 using Dittany.Core.Time;
@@ -88,9 +90,27 @@ public sealed class Desk(PieceStore pieces, Plans plans, LetterShelf letters, To
             slow);
     }
 
-    /// <summary>Ways to make a late piece fit among the others.</summary>
-    public IReadOnlyList<FitWay> Ways(IReadOnlyList<Planned> all, int late, Workshop workshop, CancellationToken cancel) =>
-        MakeItFit.Ways(all.Select(Open).ToArray(), late, workshop, today.Date, letters.Now, (job, with) => plans.Glance(job, with, cancel));
+    /// <summary>
+    /// Ways to make a late piece fit among the others. Each is tried out on its plan, so they are looked for beside the request.
+    /// </summary>
+    public Task<IReadOnlyList<FitWay>> Ways(IReadOnlyList<Planned> all, int late, Workshop workshop)
+    {
+        var day = today.Date;
+        var open = all.Select(Open).ToArray();
+        var key = string.Create(CultureInfo.InvariantCulture,
+            $"{late}/{day:O}/{string.Join('/', all.Select(p => $"{p.Piece.Id}-{PlanJson.InputHash(p.Job, workshop)}"))}");
+        return plans.Tell(key, stop =>
+            MakeItFit.Ways(open, late, workshop, day, letters.Now, (job, with) => plans.Glance(job, with, stop)));
+    }
+
+    /// <summary>Ways for late pieces, as far as they are there soon; null for one that is still being looked for.</summary>
+    public async Task<IReadOnlyList<IReadOnlyList<FitWay>?>> SoonWays(IReadOnlyList<Planned> all, IReadOnlyList<int> late,
+        Workshop workshop, CancellationToken cancel)
+    {
+        var looking = late.Select(id => Ways(all, id, workshop)).ToArray();
+        await Soon(looking, cancel);
+        return looking.Select(l => l.IsCompletedSuccessfully ? l.Result : null).ToArray();
+    }
 
     /// <summary>
     /// Which pieces come out otherwise with another workshop, and what moves in each. Pieces begun keep what they were begun with.

@@ -40,12 +40,17 @@ public sealed class Plans(LetterShelf shelf) : IDisposable
     /// </summary>
     private const long MostBeyond = 2_000;
 
+    /// <summary>So many things told of many plans are kept: a few late pieces, as the list changes.</summary>
+    private const long MostTold = 200;
+
     private readonly MemoryCache _kept = new(new MemoryCacheOptions { SizeLimit = MostKept });
     private readonly MemoryCache _beyond = new(new MemoryCacheOptions { SizeLimit = MostBeyond });
     private readonly Places _small = new(Math.Max(2, Environment.ProcessorCount), Patience);
     private readonly Places _large = new(1, PatienceForLarge);
     private readonly Places _beside = new(1, Beside);
+    private readonly MemoryCache _told = new(new MemoryCacheOptions { SizeLimit = MostTold });
     private readonly ConcurrentDictionary<string, Task<Plan>> _making = new(StringComparer.Ordinal);
+    private readonly ConcurrentDictionary<string, Task> _telling = new(StringComparer.Ordinal);
     private readonly CancellationTokenSource _closing = new();
 
     /// <summary>
@@ -105,6 +110,32 @@ public sealed class Plans(LetterShelf shelf) : IDisposable
     }
 
     /// <summary>
+    /// Something that takes many plans to tell, reckoned beside the request, once for all who ask, and kept under a key that holds all it
+    /// comes from. It goes on when whoever asked has left.
+    /// </summary>
+    public Task<T> Tell<T>(string key, Func<CancellationToken, T> what)
+        where T : class
+    {
+        if (_told.TryGetValue(key, out T? known))
+        {
+            return Task.FromResult(known!);
+        }
+
+        return (Task<T>)_telling.GetOrAdd(key, _ => Task.Run(async () =>
+        {
+            try
+            {
+                using var turn = await _beside.Take(_closing.Token);
+                return _told.Set(key, what(_closing.Token), new MemoryCacheEntryOptions { Size = 1 });
+            }
+            finally
+            {
+                _telling.TryRemove(key, out Task? _);
+            }
+        }));
+    }
+
+    /// <summary>
     /// A plan that is tried out to see what it would come to: known already, or so small that it is there at once; null where it is
     /// neither.
     /// </summary>
@@ -118,7 +149,8 @@ public sealed class Plans(LetterShelf shelf) : IDisposable
 
         try
         {
-            return Known(key) ?? Keep(key, Planner.Make(job, workshop, shelf.Now, GlanceSteps, stop));
+            // Not kept: so many are tried that those of the list would be lost.
+            return Known(key) ?? Planner.Make(job, workshop, shelf.Now, GlanceSteps, stop);
         }
         catch (TooMuchException e)
         {
@@ -138,6 +170,7 @@ public sealed class Plans(LetterShelf shelf) : IDisposable
         _closing.Cancel();
         _kept.Dispose();
         _beyond.Dispose();
+        _told.Dispose();
         _small.Dispose();
         _large.Dispose();
         _beside.Dispose();

@@ -56,6 +56,46 @@ public class AskingTests
     }
 
     /// <summary>Every form can be said by its own name.</summary>
+    /// <summary>Parts of a motif are said by name behind it: colour or stitch, and strands.</summary>
+    [Theory]
+    [InlineData("a sunflower on a cushion cover, petals in orange, centre in brown, six strands", "sunflower", "cushion-cover",
+        "petal//#d9772f/,centre//#4a3526/6")]
+    [InlineData("a songbird on a tote with the body in sea blue and feathers in fishbone stitch for Sunday", "songbird", "tote",
+        "body//#3f7f8c/,feather/fishbone//")]
+    [InlineData("a leaf sprig, leaves in green, 3 strands, on a napkin", "leaf-sprig", "napkin", "leaf//#4f7358/3")]
+    [InlineData("a great sunflower on a tote, back petals in padded satin stitch", "great-sunflower", "tote", "back-petal/padded-satin//")]
+    public void Parts_are_heard(string said, string motif, string form, string parts)
+    {
+        var heard = Asking.Of(said, Monday);
+        Assert.Equal((motif, form), (heard.Motif, heard.Form));
+        Assert.Equal(parts, string.Join(',', heard.Parts.Select(p => $"{p.Role}/{p.Stitch}/{p.Colour}/{p.Strands}")));
+        Assert.Equal(heard.Parts, heard.MotifAlone(motif).ByPart);
+        Assert.Null(heard.NotUnderstood);
+        Assert.Empty(Jobs.Faults(new Job(form, [], Monday, Motifs: [heard.MotifAlone(motif)]), Workshop.Default));
+    }
+
+    /// <summary>
+    /// Without a motif a wish for parts is asked about; words that only sound so stay words; seven strands are no thread.
+    /// </summary>
+    [Fact]
+    public void What_only_sounds_like_a_part_stays_a_wording()
+    {
+        Assert.Equal("Petals in autumn", Asking.Of("Petals in autumn on a tote", Monday).Words);
+        Assert.Equal("Leaves in white", Asking.Of("“Leaves in white” on a tote", Monday).Words);
+        Assert.Contains(Asking.Of("Ida, leaves in green, on a tote", Monday).Questions, q => q.Contains("hold for a motif", StringComparison.Ordinal));
+        var seven = Asking.Of("a daisy on a tote, petals in rose, seven strands", Monday);
+        Assert.Null(Assert.Single(seven.Parts).Strands);
+        Assert.Contains(seven.Questions, q => q.Contains("7 strands", StringComparison.Ordinal));
+    }
+
+    /// <summary>Every thread of ours is known by its whole name.</summary>
+    [Fact]
+    public void Threads_are_known_by_their_names() => Assert.All(Core.Materials.Palette.Colours, c =>
+    {
+        var heard = Asking.Of($"Ida in {c.Name} on a tote", Monday);
+        Assert.Equal(("Ida", c.Hex), (heard.Words, heard.Thread));
+    });
+
     [Fact]
     public void Every_form_is_known_by_its_name() =>
         Assert.All(Core.Items.Catalogue.Forms, f => Assert.Equal(f.Id, Asking.Of($"Mimi on a {f.Name}", Monday).Form));

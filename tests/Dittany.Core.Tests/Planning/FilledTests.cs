@@ -85,6 +85,19 @@ public class FilledTests
         Assert.All(plan.Elements[0].Parts.Where(p => p.Role == "centre"), p => Assert.Null(p.Filling));
     }
 
+    /// <summary>A colour may be named by its id in the palette, for the whole, for a part and in a row.</summary>
+    [Fact]
+    public void Colours_are_named()
+    {
+        var plan = Make("hoop-picture", "by-part", new MotifAsked("m", "sunflower", HeightMm: 40)
+        {
+            ByPart = [new PartAsked("petal", Colour: "orange"), new PartAsked("centre", Stitch: "brick") { Colours = ["hazel", "peat"] }],
+        });
+        Assert.All(plan.Elements[0].Parts.Where(p => p.Role == "petal"), p => Assert.Equal("#d9772f", p.Colour));
+        Assert.Equal(["#8a6242", "#4a3526"], plan.Elements[0].Parts.Where(p => p.Role == "centre").Select(p => p.Colour).Distinct());
+        Assert.Contains("petals in orange", plan.Decision("thread.colour")!.Because[0].ToString(), StringComparison.OrdinalIgnoreCase);
+    }
+
     /// <summary>What was wished and does not go says so where it was wished, with what would do.</summary>
     [Fact]
     public void A_fill_that_will_not_do_says_so()

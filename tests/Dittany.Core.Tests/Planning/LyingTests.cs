@@ -94,6 +94,15 @@ public class LyingTests
             b.ToString().Contains("hides all of it", StringComparison.Ordinal));
     }
 
+    /// <summary>Of two motifs of one name only the one that is hidden is said to be so.</summary>
+    [Fact]
+    public void Of_two_of_a_name_the_hidden_one_is_told()
+    {
+        MotifAsked[] motifs = [At("one", "star", 120, 60), At("two", "star", 300, 15), At("over", "sun", 300, 90) with { Layer = 1 }];
+        var because = Jobs.Make(new Job("cushion-cover", [], Jobs.Monday, Motifs: motifs), Workshop.Default).Decision("order.layers")!.Because;
+        Assert.Single(because, b => b.ToString().Contains("star", StringComparison.Ordinal));
+    }
+
     /// <summary>Long and short goes from colour to colour, from foot to tip, and every stitch has one.</summary>
     [Fact]
     public void A_petal_goes_from_colour_to_colour()

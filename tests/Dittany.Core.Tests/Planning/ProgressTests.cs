@@ -99,6 +99,16 @@ public class ProgressTests
     public void What_does_not_say_how_far_is_told(string said) =>
         Assert.Equal("#/done", Changes.Apply(Jobs.Towel(), new Change("done", said, string.Empty)).Fault!.Pointer);
 
+    /// <summary>A motif has no letters to make smaller: it is quicker with its outlines alone, and nothing is said of letters.</summary>
+    [Fact]
+    public void A_late_motif_may_be_left_unfilled()
+    {
+        var job = new Job("cushion-cover", [], Jobs.Monday, DueOn: Jobs.Monday.AddDays(6), Motifs: [new MotifAsked("m", "fox-face")]);
+        var ways = MakeItFit.Ways([new OpenPiece(1, job, Jobs.Plan(job))], 1, Workshop.Default, Jobs.Monday, Library.Ours);
+        Assert.Contains(ways, w => w.Changes.Contains(("overrules/stitch.fill", "none")));
+        Assert.DoesNotContain(ways, w => w.Text.Contains("letter", StringComparison.Ordinal) || w.Kind == "fewer-letters");
+    }
+
     /// <summary>Every way that is told is tried out: taking it, the late piece is in time, and none other became late.</summary>
     [Theory]
     [InlineData("Fridolin Mooshammer", 1)]

@@ -11,7 +11,7 @@ namespace Dittany.Core.Tests.Stitches;
 /// <summary>What every fill holds to on any area, and what closed forms say of each.</summary>
 public class FillTests
 {
-    private static Stroke Ring(params Pt[] ring) => new(ring.Select((p, i) => Curve.Line(p, ring[(i + 1) % ring.Length])).ToArray(), true);
+    private static Stroke Ring(params Pt[] ring) => Stroke.Ring(ring);
 
     private static Stroke Rectangle(double x, double y, double w, double h) =>
         Ring(new(x, y), new(x + w, y), new(x + w, y + h), new(x, y + h));

@@ -72,6 +72,20 @@ public sealed class PlansTests
         await Assert.ThrowsAsync<TooMuchException>(() => again);
     }
 
+    /// <summary>What is told of many plans is reckoned once for all who ask, and kept; what fails is tried anew.</summary>
+    [Fact]
+    public async Task What_is_told_of_plans_is_reckoned_once()
+    {
+        using var plans = new Plans(new LetterShelf());
+        var times = 0;
+        string Told(CancellationToken stop) => $"told {Interlocked.Increment(ref times)}";
+        Assert.All(await Task.WhenAll(Enumerable.Range(0, 4).Select(_ => plans.Tell("a", Told))), t => Assert.Equal("told 1", t));
+        Assert.Equal("told 1", await plans.Tell("a", Told));
+        Assert.Equal("told 2", await plans.Tell("b", Told));
+        await Assert.ThrowsAsync<InvalidOperationException>(() => plans.Tell<string>("c", _ => throw new InvalidOperationException()));
+        Assert.Equal("told 3", await plans.Tell("c", Told));
+    }
+
     /// <summary>A look ahead never takes long: what is not there at once is no way.</summary>
     [Fact]
     public void A_glance_gives_up_on_what_is_large()

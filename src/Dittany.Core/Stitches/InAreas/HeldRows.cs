@@ -118,7 +118,8 @@ public sealed class WeavingStitch : AreaStitch
     private static void Weave(Sewn.Sewing sewing, Pt from, Pt to, IReadOnlyList<Rung> laid, int row, double threadMm)
     {
         var way = (to - from) * (1 / from.To(to));
-        var unders = laid.Where(l => (l.Row + row) % 2 == 0).Select(l => Crossing(from, to, l)).OfType<double>().Order()
+        var unders = laid.Where(l => (l.Row + row) % 2 == 0).Select(l => Polyline.CrossedAt(from, to, l.From, l.To) * from.To(to))
+            .OfType<double>().Order()
             .Where(d => d > threadMm && d < from.To(to) - threadMm).ToArray();
         if (unders.Length == 0)
         {
@@ -135,19 +136,5 @@ public sealed class WeavingStitch : AreaStitch
                 ? new Move(MoveKind.SlideUnder, (from + (way * Math.Max(unders[i] + half, unders[i + 1] - half))).OnGrid())
                 : new Move(MoveKind.DownAt, to.OnGrid()));
         }
-    }
-
-    /// <summary>How far along the row it crosses a laid thread, mm; null where it does not.</summary>
-    private static double? Crossing(Pt from, Pt to, Rung laid)
-    {
-        var (p, q) = (to - from, laid.To - laid.From);
-        var cross = Pt.Cross(p, q);
-        if (Math.Abs(cross) < 1e-12)
-        {
-            return null;
-        }
-
-        var (s, t) = (Pt.Cross(laid.From - from, q) / cross, Pt.Cross(laid.From - from, p) / cross);
-        return s is >= 0 and <= 1 && t is >= 0 and <= 1 ? s * p.Length : null;
     }
 }

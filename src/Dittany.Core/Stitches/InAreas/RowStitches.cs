@@ -27,7 +27,7 @@ public abstract class RowsInward : AreaStitch
     {
         foreach (var ring in Rows(ground, by))
         {
-            Row(sewing, new Stroke(ring.Select((p, i) => Curve.Line(p, ring[(i + 1) % ring.Count])).ToArray(), true), by);
+            Row(sewing, Stroke.Ring(ring), by);
         }
     }
 
@@ -162,7 +162,8 @@ public sealed class LaidLattice : AreaStitch
         foreach (var rung in one)
         {
             // Hard by the edge a tie would reach over it, and the edge itself holds the threads there.
-            var crossings = other.Select(o => Crossing(rung, o)).OfType<Pt>().Where(p => ground.Covers.Holds(p - half)
+            var crossings = other.Select(o => Polyline.CrossedAt(rung.From, rung.To, o.From, o.To))
+                .OfType<double>().Select(share => Pt.Lerp(rung.From, rung.To, share)).Where(p => ground.Covers.Holds(p - half)
                 && ground.Covers.Holds(p + half)).OrderBy(p => p.To(rung.From)).ToArray();
             foreach (var at in rung.Row % 2 == 0 ? crossings : crossings.Reverse())
             {
@@ -173,17 +174,4 @@ public sealed class LaidLattice : AreaStitch
     }
 
     private static bool Long(Rung rung) => rung.LengthMm >= MeshMm / 2;
-
-    private static Pt? Crossing(Rung a, Rung b)
-    {
-        var (p, q) = (a.To - a.From, b.To - b.From);
-        var cross = Pt.Cross(p, q);
-        if (Math.Abs(cross) < 1e-12)
-        {
-            return null;
-        }
-
-        var (s, t) = (Pt.Cross(b.From - a.From, q) / cross, Pt.Cross(b.From - a.From, p) / cross);
-        return s is >= 0 and <= 1 && t is >= 0 and <= 1 ? a.From + (p * s) : null;
-    }
 }
