@@ -14,7 +14,7 @@ internal sealed partial class SaidBeside
     /// <summary>Words for colours that are none of ours: asked about, and never lettered behind “in”.</summary>
     private static readonly string[] OtherColours =
     [
-        "golden", "silver", "teal", "turquoise", "aqua", "beige", "copper", "bronze", "coral", "peach", "maroon", "burgundy", "khaki", "plum",
+        "purple", "gold", "golden", "silver", "teal", "turquoise", "aqua", "beige", "copper", "bronze", "coral", "peach", "maroon", "burgundy", "khaki", "plum",
     ];
 
     /// <summary>The thread of ours that a plain word for a colour means.</summary>
@@ -26,8 +26,6 @@ internal sealed partial class SaidBeside
         ["navy"] = "indigo",
         ["yellow"] = "sunflower",
         ["pink"] = "rose",
-        ["purple"] = "violet",
-        ["gold"] = "sunflower",
         ["white"] = "chalk",
         ["brown"] = "peat",
         ["grey"] = "slate",
@@ -135,7 +133,11 @@ internal sealed partial class SaidBeside
     /// <summary>A part by its name behind what is put on the item: leaves in green, six strands.</summary>
     private void TakeParts(ref string text)
     {
-        foreach (var found in OfPart.Matches(text).Where(m => m.Index > 0).Reverse())
+        // Behind a comma or “with”: what stands first is put on the item itself.
+        var whole = text;
+        foreach (var found in OfPart.Matches(text).Where(m => whole[..m.Index].TrimEnd().EndsWith(',')
+            || m.Value.StartsWith("with", StringComparison.OrdinalIgnoreCase) || m.Value.StartsWith("and", StringComparison.OrdinalIgnoreCase))
+            .Reverse())
         {
             var (name, role) = (found.Groups["name"].Value, RolesSaid[found.Groups["role"].Value.ToLowerInvariant()]);
             var stitch = StitchOf(name);
