@@ -205,10 +205,45 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         browser.ExecuteScript("const d = document.querySelector('details.part[open] input[type=range]'); d.value = 40;"
             + "d.dispatchEvent(new Event('input', { bubbles: true }))");
         Assert.Equal("rotate(40)", open.FindElement(By.CssSelector(".lie g")).GetAttribute("transform"));
-        Assert.Equal("true", open.FindElement(By.Name("directed")).GetAttribute("checked"));
-        browser.ExecuteScript("document.querySelector('details.part[open] button').scrollIntoView({ block: 'center' })");
-        open.FindElement(By.TagName("button")).Click();
+        Assert.Equal("one-way", open.FindElement(By.Name("lies")).GetAttribute("value"));
+        browser.ExecuteScript("document.querySelector('details.part[open] button:not([type=button])').scrollIntoView({ block: 'center' })");
+        open.FindElement(By.CssSelector("button:not([type=button])")).Click();
         App.Until(() => browser.FindElements(By.CssSelector("details.part .yours")).Count == 1, "the wish is kept");
+        NoComplaints(browser);
+    }
+
+    /// <summary>
+    /// A line is drawn over a part with the mouse, and its stitches lie along it; a dot of it is moved with the arrow keys, and the line is
+    /// taken away again.
+    /// </summary>
+    [Fact]
+    public void A_direction_is_drawn_over_a_part()
+    {
+        using var browser = app.Browser();
+        browser.Navigate().GoToUrl(new Uri($"{app.Url}/new?said={Uri.EscapeDataString("a heart in long and short stitch on a tote")}"));
+        browser.FindElement(By.Id("plan")).Click();
+        App.Until(() => browser.FindElements(By.Id("bench")).Count > 0, "the bench is there");
+        browser.FindElement(By.CssSelector(".thread a[data-station='stitches']")).Click();
+        App.Until(() => browser.FindElement(By.Id("slip-parts")).Displayed, "its station is shown");
+        browser.ExecuteScript("document.getElementById('part-0').open = true; document.querySelector('#part-0 .lines').open = true;"
+            + "document.querySelector('#part-0 .draw-line').scrollIntoView({ block: 'center' })");
+        browser.FindElement(By.CssSelector("#part-0 .draw-line")).Click();
+        var cloth = browser.FindElement(By.CssSelector("#drawing .grab"));
+        new OpenQA.Selenium.Interactions.Actions(browser).MoveToElement(cloth, -40, -30).ClickAndHold().MoveByOffset(30, 10)
+            .MoveByOffset(30, 30).Release().Perform();
+        App.Until(() => browser.FindElements(By.CssSelector(".lie-dot")).Count >= 2, "the line lies on the part");
+        string Typed() => browser.FindElement(By.CssSelector("#part-0 textarea")).GetAttribute("value")!;
+        var drawn = Typed();
+        Assert.Contains("; ", drawn, StringComparison.Ordinal);
+        Assert.DoesNotContain("\n", drawn, StringComparison.Ordinal);
+        var first = browser.FindElement(By.Id("bench")).GetAttribute("data-from");
+        App.Press(browser, By.Id("lie-0-0-0"), Keys.ArrowLeft + Keys.ArrowLeft);
+        App.Until(() => browser.FindElement(By.Id("bench")).GetAttribute("data-from") != first, "the moved line is kept");
+        Assert.NotEqual(drawn, Typed());
+        Assert.Equal("lie-0-0-0", browser.SwitchTo().ActiveElement().GetAttribute("id"));
+        browser.ExecuteScript("document.querySelector('#part-0 .drop-line').scrollIntoView({ block: 'center' })");
+        browser.FindElement(By.CssSelector("#part-0 .drop-line")).Click();
+        App.Until(() => browser.FindElements(By.CssSelector(".lie-dot")).Count == 0, "the line is gone");
         NoComplaints(browser);
     }
 

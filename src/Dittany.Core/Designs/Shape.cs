@@ -60,8 +60,8 @@ public sealed record Shape(
     string Id, Area? Area = null, Stroke? Line = null, Pt? Point = null, string Role = "", string Letter = "", int LetterIndex = 0,
         int Copy = 0, int Layer = 0)
 {
-    /// <summary>The direction stitches of the area are drawn to lie in, radians; null leaves it to the stitch.</summary>
-    public double? FlowRadians { get; init; }
+    /// <summary>How stitches of the area are drawn to lie; null leaves it to the stitch.</summary>
+    public Direction? Flow { get; init; }
 
     /// <summary>The lines a hand would draw: the line itself, the edges of an area, and none for a point.</summary>
     public IReadOnlyList<Stroke> Strokes => Line is { } line ? [line] : Area?.Edges ?? [];

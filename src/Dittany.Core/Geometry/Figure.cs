@@ -16,8 +16,8 @@ public enum FigureKind
 /// </summary>
 public sealed record FigurePart(string Role, FigureKind Kind, Stroke Stroke, int Copy = 0, int Layer = 0)
 {
-    /// <summary>Two places that tell the direction stitches lie in where it is an area; null leaves it to the stitch.</summary>
-    public (Pt From, Pt To)? Flow { get; init; }
+    /// <summary>How stitches lie where it is an area; null leaves it to the stitch.</summary>
+    public Direction? Flow { get; init; }
 
     /// <summary>The stroke as points, close enough for fitting.</summary>
     public IReadOnlyList<Pt> Line { get; } = Stroke.Flatten(Figure.FlattenShare * Figure.SpanOf(Stroke));
@@ -27,7 +27,7 @@ public sealed record FigurePart(string Role, FigureKind Kind, Stroke Stroke, int
 
     public FigurePart Map(Func<Pt, Pt> map) => new(Role, Kind, Stroke.Map(map), Copy, Layer)
     {
-        Flow = Flow is { } flow ? (map(flow.From), map(flow.To)) : null,
+        Flow = Flow?.Map(map),
     };
 
     /// <summary>A point, as a part.</summary>

@@ -92,7 +92,7 @@ internal static class Drawing
         var words = row.Split(' ', 3);
         if (words[0].Split('>') is [var flowing, var turn])
         {
-            return Part($"{flowing} {words[1]} {words[2]}") with { Flow = (default, Polar(default, 1, 90 + StrokeReading.Number(turn))) };
+            return Part($"{flowing} {words[1]} {words[2]}") with { Flow = Direction.Between(default, Polar(default, 1, 90 + StrokeReading.Number(turn))) };
         }
 
         if (words[0].Split('@') is [var role, var layer])

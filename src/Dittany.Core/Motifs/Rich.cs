@@ -128,7 +128,7 @@ internal static class Rich
                 Drawing.Closed([.. open.Select((p, i) => Curve.Line(p, open[(i + 1) % open.Length])).Where(c => c.P0.To(c.P3) > 1e-6)]),
                 Layer: layer)
             {
-                Flow = (default, new Pt(0, 1)),
+                Flow = Direction.Between(default, new Pt(0, 1)),
             };
         }
     }

@@ -38,7 +38,7 @@ internal static class DesignOf
             var shape = new Shape(string.Create(CultureInfo.InvariantCulture, $"{group}{number}"), Role: part.Role, Letter: part.Role,
                 Copy: part.Copy, Layer: part.Layer)
             {
-                FlowRadians = part.Flow is { } flow ? Math.Atan2(flow.To.Y - flow.From.Y, flow.To.X - flow.From.X) : null,
+                Flow = part.Flow,
             };
             return part.Kind switch
             {

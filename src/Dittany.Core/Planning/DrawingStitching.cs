@@ -101,7 +101,7 @@ public static class DrawingStitching
             {
                 var way = ways[shape.Id];
                 var strands = way.Strands ?? PairFor(shape.Role).Strands;
-                if (way.Fill?.Sew(shape, filling!.By(strands, way.DirectionRadians, budget)) is { } placed)
+                if (way.Fill?.Sew(shape, filling!.By(strands, way.Direction, budget)) is { } placed)
                 {
                     var whole = new Part(shape.Role, shape.Role, from + index, way.Fill.Info.Id,
                         new Thread(Thread.Cotton, strands, way.Colour ?? colourOf(shape.Role)), placed.WidthMm, placed.LineMm, true,

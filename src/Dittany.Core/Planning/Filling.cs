@@ -1,4 +1,5 @@
 using Dittany.Core.Designs;
+using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.StitchBook;
@@ -9,7 +10,7 @@ using Dittany.Core.Telling;
 namespace Dittany.Core.Planning;
 
 /// <summary>How one shape is made: a fill, or null for its lines; the stitch of those where one is wished; strands, direction.</summary>
-internal sealed record ShapeWay(AreaStitch? Fill, IStitch? Line, int? Strands, string? Colour, double? DirectionRadians)
+internal sealed record ShapeWay(AreaStitch? Fill, IStitch? Line, int? Strands, string? Colour, Direction? Direction)
 {
     /// <summary>Colours it goes through from its foot to its tip; none where it is in one.</summary>
     public IReadOnlyList<string> Colours { get; init; } = [];
@@ -33,6 +34,10 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
     public const string ByPart = "by-part";
 
     private readonly HashSet<(string Role, string Name, string Shape, string Letter)> _filled = [];
+
+    /// <summary>Fills that were refused for parts of a role: told once for all of them.</summary>
+    private readonly HashSet<(string Fill, string Role)> _refused = [];
+
     /// <summary>What uneven lengths come from.</summary>
     public int Seed => seed;
 
@@ -59,10 +64,15 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
         }
 
         hers = hers is { Colour: { } colour } ? hers with { Colour = Palette.HexOf(colour) } : hers;
-        var direction = hers?.DirectionDegrees is { } degrees ? degrees * Math.PI / 180 : shape.FlowRadians;
+        var direction = Wished(hers) ?? shape.Flow;
         var line = hers?.Stitch is { } id && Book.Fill(id) is null ? Book.Find(id) : null;
         if (shape.Area is not { } area || line is not null)
         {
+            if (shape.Area is not null && hers is not null && Directed(hers))
+            {
+                SayUndirected(shape, direction ?? new Direction(DirectionKind.ByLines), AlongEdge);
+            }
+
             return new ShapeWay(null, line, hers?.Strands, hers?.Colour, direction);
         }
 
@@ -76,12 +86,22 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
             colours = [];
         }
 
+        if (hers is not null && Directed(hers) && direction is not null && Undirected(chosen, direction) is { } why)
+        {
+            SayUndirected(shape, direction, why);
+        }
+
         return new ShapeWay(chosen, null, hers?.Strands, hers?.Colour ?? (hers?.Colours is [var first, ..] ? Palette.HexOf(first) : null),
             direction)
         {
             Colours = colours.Length > 1 ? colours : [],
         };
     }
+
+    /// <summary>How the stitches are to lie by her wish; lines she drew are in the drawing itself.</summary>
+    private static Direction? Wished(PartAsked? hers) => hers?.DirectionDegrees is { } degrees
+        ? new Direction(DirectionKind.OneWay, degrees * Math.PI / 180)
+        : Direction.Find(hers?.Direction) is { } kind ? new Direction(kind) : null;
 
     /// <summary>Of two wishes the more particular one holds, member by member.</summary>
     private static PartAsked? Merged(PartAsked? role, PartAsked? particular) => role is null || particular is null ? particular ?? role
@@ -90,15 +110,34 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
             Stitch = particular.Stitch ?? role.Stitch,
             Strands = particular.Strands ?? role.Strands,
             Colour = particular.Colour ?? role.Colour,
-            DirectionDegrees = particular.DirectionDegrees ?? role.DirectionDegrees,
+            DirectionDegrees = Directed(particular) ? particular.DirectionDegrees : role.DirectionDegrees,
+            Direction = Directed(particular) ? particular.Direction : role.Direction,
+            DirectionLines = Directed(particular) ? particular.DirectionLines : role.DirectionLines,
             Colours = particular.Colours.Count > 0 ? particular.Colours : role.Colours,
         };
 
+    private static Told AlongEdge => "it is worked along its edge, and nothing fills it.";
+
+    private void SayUndirected(Shape shape, Direction direction, Told why) => _notFollowed.Add(
+        $"The direction of stitches in the {Called(shape)}, {Direction.Called(direction.Kind)}, your wish, is not followed: {why} "
+            + "Take satin, long and short, brick or straight stitches.");
+
+    /// <summary>Why a direction is not followed; null where it is.</summary>
+    private static Told? Undirected(AreaStitch? fill, Direction direction) => fill switch
+    {
+        null => AlongEdge,
+        { Directed: false } => (Told)$"{fill.Info.Name} goes its own way.",
+        { FollowsField: false } when direction.Bends => (Told)$"{fill.Info.Name} lies one way, so it lies as they would in the middle.",
+        _ => null,
+    };
+
+    private static bool Directed(PartAsked asked) => asked is not { DirectionDegrees: null, Direction: null, DirectionLines.Count: 0 };
+
     /// <summary>By what a shape is sewn with so many strands.</summary>
-    public SewingBy By(int strands, double? directionRadians, Budget? budget = null) => new(specFor(strands), Budget: budget)
+    public SewingBy By(int strands, Direction? direction, Budget? budget = null) => new(specFor(strands), Budget: budget)
     {
         MostFreeMm = mostFreeMm,
-        DirectionRadians = directionRadians,
+        Direction = direction,
         Seed = seed,
         Upright = letters,
     };
@@ -176,6 +215,11 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
         var fits = fill.Fills(area, by);
         if (!fits.Fits)
         {
+            if (!_refused.Add((id, shape.Role)))
+            {
+                return null;
+            }
+
             _notFollowed.Add($"{Say.Upper(fill.Info.Name)} for the {Called(shape)}, your wish, is not followed: {Say.Lower(fits.Why!)} "
                 + $"{fits.Cure} So it is worked along its edge.");
             return null;

@@ -52,6 +52,15 @@ public sealed record LetterAsked(int Index, string? Stitch = null, int? Strands 
 public sealed record PartAsked(string Role, int? Copy = null, string? Stitch = null, int? Strands = null, string? Colour = null,
     double? DirectionDegrees = null)
 {
+    /// <summary>How its stitches lie where they do not lie one way: an id of <see cref="Geometry.Direction.Known"/>.</summary>
+    public string? Direction { get; init; }
+
+    /// <summary>
+    /// Lines its stitches lie along, in the frame of one motif: shares of its larger side from its middle, before it is turned and
+    /// repeated.
+    /// </summary>
+    public IReadOnlyList<IReadOnlyList<Pt>> DirectionLines { get; init; } = [];
+
     /// <summary>Colours a fill in rows goes through from the foot to the tip, two to four; the first is also that of its edge.</summary>
     public IReadOnlyList<string> Colours { get; init; } = [];
 }

@@ -242,7 +242,7 @@ public static class JobCheck
         CheckStrands($"{at}/strands", element.Strands, faults);
 
         CheckColour($"{at}/colour", element.Colour, true, faults);
-        MotifCheck.CheckByPart(element.ByPart, at, faults);
+        MotifCheck.CheckByPart(element.ByPart, at, motif: false, faults);
         MotifCheck.CheckLayer(element.Layer, at, faults);
         CheckRange($"{at}/capHeightMm", element.CapHeightMm, Lettering.LeastCapMm, Fit.MostCapMm, "mm", faults);
         CheckRange($"{at}/widthMm", element.WidthMm, LeastWidthMm, MostWidthMm, "mm", faults);

@@ -56,7 +56,7 @@ internal static class MotifCheck
         JobCheck.CheckRange($"{at}/seed", motif.Seed, 0, 1_000_000, "", faults);
         JobCheck.CheckColour($"{at}/colour", motif.Colour, true, faults);
         JobCheck.CheckCentre(motif.CentreMm, at, faults);
-        CheckByPart(motif.ByPart, at, faults);
+        CheckByPart(motif.ByPart, at, motif: true, faults);
         CheckLayer(motif.Layer, at, faults);
     }
 
@@ -105,7 +105,7 @@ internal static class MotifCheck
     private const int MostWishes = 200;
 
     /// <summary>Wishes for parts: a role by its name, and a stitch that draws lines or fills areas.</summary>
-    public static void CheckByPart(IReadOnlyList<PartAsked> parts, string at, List<JobFault> faults)
+    public static void CheckByPart(IReadOnlyList<PartAsked> parts, string at, bool motif, List<JobFault> faults)
     {
         if (parts.Count > MostWishes)
         {
@@ -135,7 +135,42 @@ internal static class MotifCheck
                     + "for a fill that goes from one to the next.", "Name two, three or four, the one at the foot first."));
             }
 
-            JobCheck.CheckRange($"{here}/directionDegrees", parts[i].DirectionDegrees, -360, 360, "degrees", faults);
+            CheckDirection(here, parts[i], motif, faults);
+        }
+    }
+
+    /// <summary>Lines that tell a direction, and places of each, at the most; how far they may reach out, in motifs.</summary>
+    private const int MostLines = 40;
+
+    private const int MostPlaces = 60;
+
+    private const double MostOut = 4;
+
+    private static void CheckDirection(string here, PartAsked part, bool motif, List<JobFault> faults)
+    {
+        JobCheck.CheckRange($"{here}/directionDegrees", part.DirectionDegrees, -360, 360, "degrees", faults);
+        CheckChoice($"{here}/direction", part.Direction, Direction.Known.Select(k => k.Id), "direction", faults);
+        if ((part.DirectionDegrees is null ? 0 : 1) + (part.Direction is null ? 0 : 1) + (part.DirectionLines.Count == 0 ? 0 : 1) > 1)
+        {
+            faults.Add(new($"{here}/direction", "How the stitches lie is said twice over.",
+                "Say one of 'direction', 'directionDegrees' and 'directionLines', and leave the others out."));
+        }
+
+        if (part.DirectionLines.Count > 0 && !motif)
+        {
+            faults.Add(new($"{here}/directionLines", "Lines for the direction hold for motifs, and this is a wording.",
+                "Say it in degrees, or 'along'."));
+        }
+        else if (part.DirectionLines.Count > MostLines || part.DirectionLines.Any(l => l.Count is < 2 or > MostPlaces))
+        {
+            faults.Add(new($"{here}/directionLines", $"There are {part.DirectionLines.Count} lines of "
+                + $"{part.DirectionLines.Min(l => l.Count)} to {part.DirectionLines.Max(l => l.Count)} places.",
+                $"Give up to {MostLines} lines of 2 to {MostPlaces} places each."));
+        }
+        else if (part.DirectionLines.Any(l => l.Any(p => Math.Abs(p.X) > MostOut || Math.Abs(p.Y) > MostOut)))
+        {
+            faults.Add(new($"{here}/directionLines", "A line lies far outside the motif.",
+                "Give shares of the motif's larger side from its middle: [-0.5, 0] to [0.5, 0] goes right across."));
         }
     }
 

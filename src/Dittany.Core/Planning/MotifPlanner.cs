@@ -167,9 +167,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     {
         var motif = MotifLibrary.Find(asked.Motif);
         var name = OneOf(asked);
-        var shape = new MotifShape(asked.Parts, (asked.LeanDegrees ?? 0) * Math.PI / 180, asked.Mirrored ?? false,
-            (asked.WobblePercent ?? 0) / 100, asked.Seed ?? 0);
-        var one = asked.Drawing is { } own ? new Motif("own", name, MotifShelf.Own, _ => own.Figure).Draw(shape) : motif!.Draw(shape);
+        var (one, shape) = OneDrawn(asked);
         var arrangement = asked.Arrangement ?? "one";
         var (least, greatest) = ground.Field.IsEmpty ? Region.Of(ground.Zone.Ring).Box : ground.Field.Box;
         var (wide, tall) = (asked.WidthMm ?? (greatest.X - least.X), asked.HeightMm ?? (greatest.Y - least.Y));
@@ -180,6 +178,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             : Arranging.UsualCount(arrangement);
         var count = Math.Clamp(asked.Count ?? usual, Arranging.LeastCount(arrangement), Arranging.MostCopies);
         var whole = Arranging.Lay(one, new Repeat(arrangement, count, asked.Middle ?? false, aspect, asked.Seed ?? 0));
+        whole = DrawnDirections.Laid(whole, one, asked.ByPart);
         var natural = workshop.Habit("evenness") == "natural" && asked.WobblePercent is null;
         if (natural)
         {
@@ -201,6 +200,15 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
                 : ArrangementChoice(arrangement), because, ["More or fewer of them, or room of another shape."],
             Arranging.Ids.Select(ArrangementChoice).ToArray()));
         return (NameOf(asked), turned, Math.Max(1, whole.Height));
+    }
+
+    /// <summary>One motif as it is drawn before it is repeated, and by what.</summary>
+    internal static (Figure One, MotifShape Shape) OneDrawn(MotifAsked asked)
+    {
+        var shape = new MotifShape(asked.Parts, (asked.LeanDegrees ?? 0) * Math.PI / 180, asked.Mirrored ?? false,
+            (asked.WobblePercent ?? 0) / 100, asked.Seed ?? 0);
+        return (asked.Drawing is { } own ? new Motif("own", own.Name, MotifShelf.Own, _ => own.Figure).Draw(shape)
+            : MotifLibrary.Find(asked.Motif)!.Draw(shape), shape);
     }
 
     internal static Choice ArrangementChoice(string id) =>

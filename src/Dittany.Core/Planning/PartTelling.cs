@@ -1,3 +1,4 @@
+using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.StitchBook;
@@ -12,6 +13,14 @@ public sealed record PartTold(string Element, string ElementName, string Role, s
 {
     /// <summary>How many copies have such parts.</summary>
     public int Copies { get; init; } = 1;
+
+    /// <summary>Lines she drew for it as they lie on the item, mm, and whether lines can be drawn for it.</summary>
+    public IReadOnlyList<IReadOnlyList<Pt>> LinesMm { get; init; } = [];
+
+    public bool TakesLines { get; init; }
+
+    /// <summary>Across the middle of its first area, mm: where a line lies that is not drawn by hand; null without areas.</summary>
+    public (Pt From, Pt To)? MiddleMm { get; init; }
 
     /// <summary>The direction its stitches lie in, degrees clockwise from level; null where they have none.</summary>
     public double? Degrees { get; init; }
@@ -97,14 +106,23 @@ public static class PartTelling
         IReadOnlyList<PartAsked> With(IReadOnlyList<PartAsked> parts) =>
         [
             .. parts.Where(p => p.Role != part.Role || p.Copy != part.Copy),
-            .. part is { Stitch: null, Strands: null, Colour: null, DirectionDegrees: null, Colours.Count: 0 }
-                ? Array.Empty<PartAsked>() : [part],
+            .. part is { Stitch: null, Strands: null, Colour: null, Colours.Count: 0, DirectionDegrees: null, Direction: null,
+                DirectionLines.Count: 0 } ? Array.Empty<PartAsked>() : [part],
         ];
         return job with
         {
             Elements = job.Elements.Select(e => e.Id == element ? e with { ByPart = With(e.ByPart) } : e).ToArray(),
             Motifs = job.Motifs?.Select(m => m.Id == element ? m with { ByPart = With(m.ByPart) } : m).ToArray(),
         };
+    }
+
+    /// <summary>Half the way across its box, on the longer side.</summary>
+    private static (Pt From, Pt To) Middle(Designs.Area area)
+    {
+        var (least, most) = area.Covers().Box;
+        var (middle, half) = (Pt.Lerp(least, most, 0.5), most.X - least.X >= most.Y - least.Y ? new Pt((most.X - least.X) / 4, 0)
+            : new Pt(0, (most.Y - least.Y) / 4));
+        return ((middle - half).OnGrid(), (middle + half).OnGrid());
     }
 
     private static PartTold Of(PlannedElement element, string role, IReadOnlyList<Part> parts, Job job)
@@ -120,11 +138,17 @@ public static class PartTelling
             + Say.List(parts.Select(p => Palette.NameOf(p.Colour)).Distinct(StringComparer.Ordinal).ToArray())
             + (filled.Length == 0 ? string.Empty : $"; {Say.Number(100 * covered, 0)} % under thread");
         var called = Designs.Roles.Called(role);
+        var wished = wishes.LastOrDefault(w => w.Role == role);
+        var area = (element.Design?.Shapes ?? []).FirstOrDefault(s => s.Area is not null && s.Role == role
+            && (wished?.Copy is null || s.Copy == wished.Copy));
         var many = parts.Select(p => p.Shape).Distinct(StringComparer.Ordinal).Count() > 1;
         return new PartTold(element.Id, element.Text, role, Say.Upper(many ? Say.Many(called) : called),
-            parts.Any(p => areas.Contains(p.Shape)), told, wishes.LastOrDefault(w => w.Role == role))
+            parts.Any(p => areas.Contains(p.Shape)), told, wished)
         {
             Copies = parts.Select(p => p.Copy).Distinct().Count(),
+            LinesMm = DrawnDirections.Shown(element, role, wished?.Copy),
+            TakesLines = element.IsMotif && area is not null,
+            MiddleMm = area is null ? null : Middle(area.Area!),
             Degrees = filled.Select(p => p.Filling!.DirectionDegrees).FirstOrDefault(d => d is not null),
         };
     }

@@ -55,7 +55,7 @@ internal sealed class WordStitching(WordingGround ground, StitchFacts facts, Roo
     private IEnumerable<Part> FilledLetter(Shape shape, ShapeWay way, Thread thread)
     {
         var used = way.Strands is { } n ? new Thread(thread.Family, n, thread.Colour) : thread;
-        return way.Fill!.Sew(shape, filling.By(used.Ply, way.DirectionRadians, ground.Budget)) is not { } placed ? [] :
+        return way.Fill!.Sew(shape, filling.By(used.Ply, way.Direction, ground.Budget)) is not { } placed ? [] :
         [
             new Part("letter", shape.Letter, shape.LetterIndex, way.Fill.Info.Id, way.Colour is { } hers
                 ? new Thread(used.Family, used.Ply, hers) : used, placed.WidthMm, placed.LineMm, true, placed.Stitches, Id: shape.Id,

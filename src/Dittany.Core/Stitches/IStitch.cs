@@ -1,4 +1,5 @@
 using Dittany.Core.Designs;
+using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
 using Thread = Dittany.Core.Materials.Thread;
 
@@ -116,8 +117,8 @@ public sealed record SewingBy(StitchSpec Spec, double TrimStartMm = 0, double Tr
     /// <summary>The longest thread that may lie free on the face, mm.</summary>
     public double MostFreeMm { get; init; } = 12;
 
-    /// <summary>The direction stitches of an area lie in, radians; null leaves it to the stitch.</summary>
-    public double? DirectionRadians { get; init; }
+    /// <summary>How stitches of an area lie; null leaves it to the stitch.</summary>
+    public Direction? Direction { get; init; }
 
     /// <summary>Whether an area stands upright whatever its shape, as letters do: its own direction is up and down.</summary>
     public bool Upright { get; init; }

@@ -78,7 +78,7 @@ internal sealed class Opened : IDisposable
                 using var buffer = new HarfBuzzSharp.Buffer();
                 buffer.AddUtf16(text[from..to]);
                 buffer.GuessSegmentProperties();
-                buffer.Direction = rightToLeft ? Direction.RightToLeft : Direction.LeftToRight;
+                buffer.Direction = rightToLeft ? HarfBuzzSharp.Direction.RightToLeft : HarfBuzzSharp.Direction.LeftToRight;
                 Feature[] features = wider == 0 ? [] : [Feature.Parse("liga=0"), Feature.Parse("clig=0"), Feature.Parse("calt=0")];
                 _font.Shape(buffer, features);
                 var (infos, places) = (buffer.GlyphInfos, buffer.GlyphPositions);

@@ -88,7 +88,7 @@ internal static class ElementJson
             JobJson.Number(w, "motifCount", e.MotifCount);
             JobJson.Number(w, "widthMm", e.WidthMm);
             JobJson.Number(w, "layer", e.Layer);
-            ByPart(w, e.ByPart);
+            PartAskedJson.Write(w, e.ByPart);
             ByLetter(w, e.Letters);
             w.WriteEndObject();
         }
@@ -109,7 +109,7 @@ internal static class ElementJson
             JobJson.Number(w, "strands", m.Strands);
             JobJson.Text(w, "colour", m.Colour);
             JobJson.Number(w, m.ByPart.Count > 0 ? "partCount" : "parts", m.Parts);
-            ByPart(w, m.ByPart);
+            PartAskedJson.Write(w, m.ByPart);
             JobJson.Number(w, "leanDegrees", m.LeanDegrees);
             JobJson.Flag(w, "mirrored", m.Mirrored);
             JobJson.Number(w, "wobblePercent", m.WobblePercent);
@@ -147,7 +147,7 @@ internal static class ElementJson
         faults.Whole(members, "motifCount", at),
         faults.Number(members, "widthMm", at))
         {
-            ByPart = ByPart(members, at, faults) ?? [],
+            ByPart = PartAskedJson.Read(members, at, faults) ?? [],
             Letters = ByLetter(members, at, faults),
             Layer = faults.Whole(members, "layer", at),
         };
@@ -176,75 +176,9 @@ internal static class ElementJson
             faults.Flag(members, "middle", at),
             drawing)
         {
-            ByPart = many ? ByPart(members, at, faults) ?? [] : [],
+            ByPart = many ? PartAskedJson.Read(members, at, faults) ?? [] : [],
             Layer = faults.Whole(members, "layer", at),
         };
-    }
-
-    private static void ByPart(Utf8JsonWriter w, IReadOnlyList<PartAsked> parts)
-    {
-        if (parts.Count == 0)
-        {
-            return;
-        }
-
-        w.WriteStartArray("parts");
-        foreach (var part in parts)
-        {
-            w.WriteStartObject();
-            w.WriteString("role", part.Role);
-            JobJson.Number(w, "copy", part.Copy);
-            JobJson.Text(w, "stitch", part.Stitch);
-            JobJson.Number(w, "strands", part.Strands);
-            JobJson.Text(w, "colour", part.Colour);
-            if (part.Colours.Count > 0)
-            {
-                w.WriteStartArray("colours");
-                foreach (var colour in part.Colours)
-                {
-                    w.WriteStringValue(colour);
-                }
-
-                w.WriteEndArray();
-            }
-
-            JobJson.Number(w, "directionDegrees", part.DirectionDegrees);
-            w.WriteEndObject();
-        }
-
-        w.WriteEndArray();
-    }
-
-    /// <summary>What is wished for single parts; null where nothing is.</summary>
-    private static List<PartAsked>? ByPart(Dictionary<string, JsonElement> members, string at, JsonFaults faults)
-    {
-        if (faults.Items(members, "parts", at) is not { } items)
-        {
-            return null;
-        }
-
-        var parts = new List<PartAsked>();
-        for (var i = 0; i < items.Count; i++)
-        {
-            var here = $"{at}/parts/{i.ToString(CultureInfo.InvariantCulture)}";
-            var part = faults.Members(items[i], here, "role", "copy", "stitch", "strands", "colour", "colours",
-                "directionDegrees");
-            parts.Add(new PartAsked(faults.Text(part, "role", here, required: true) ?? "?", faults.Whole(part, "copy", here),
-                faults.Text(part, "stitch", here), faults.Whole(part, "strands", here),
-                faults.Text(part, "colour", here)?.ToLowerInvariant(), faults.Number(part, "directionDegrees", here))
-            {
-                Colours = (faults.Items(part, "colours", here) ?? []).Select((c, k) => c.ValueKind == JsonValueKind.String
-                    ? c.GetString()!.ToLowerInvariant() : Wrong(k)).ToArray(),
-            });
-
-            string Wrong(int k)
-            {
-                faults.Add($"{here}/colours/{k.ToString(CultureInfo.InvariantCulture)}", "This is no colour.", "Write it like #4f7358.");
-                return "#000000";
-            }
-        }
-
-        return parts;
     }
 
     private static void ByLetter(Utf8JsonWriter w, IReadOnlyList<LetterAsked> letters)

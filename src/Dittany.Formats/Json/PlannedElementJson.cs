@@ -1,4 +1,5 @@
 using System.Text.Json;
+using Dittany.Core.Geometry;
 using Dittany.Core.Planning;
 using Dittany.Core.Telling;
 using static Dittany.Formats.Json.PlanJson;
@@ -143,6 +144,12 @@ internal static class PlannedElementJson
             Mm(w, "areaMm2", filling.AreaMm2);
             Mm(w, "coverage", filling.Coverage);
             JobJson.Number(w, "directionDegrees", filling.DirectionDegrees);
+            JobJson.Text(w, "direction", filling.Lies switch
+            {
+                null => null,
+                DirectionKind.ByLines => "by-lines",
+                var lies => Direction.Known.First(k => k.Kind == lies).Id,
+            });
         }
         else
         {

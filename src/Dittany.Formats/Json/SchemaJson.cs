@@ -1,4 +1,5 @@
 using System.Text.Json.Nodes;
+using Dittany.Core.Geometry;
 using Dittany.Core.Effort;
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
@@ -120,7 +121,8 @@ public static class SchemaJson
     private static JsonObject ByPartSchema() => List(Closed(["role"], ("role", Text()), ("copy", Whole(0, Arranging.MostCopies)),
         ("stitch", Enum(Book.Lines.Select(s => s.Id).Concat(Book.Fills.Select(s => s.Info.Id)))),
         ("strands", new JsonObject { ["enum"] = new JsonArray(Bundle.Plies.Select(p => (JsonNode)p).ToArray()) }), ("colour", Text()),
-        ("colours", List(Text())), ("directionDegrees", Number(-360, 360))));
+        ("colours", List(Text())), ("directionDegrees", Number(-360, 360)),
+        ("direction", Enum(Direction.Known.Select(k => k.Id))), ("directionLines", List(List(Point())))));
 
     private static JsonObject MotifSchema() => Closed(
         ["kind"],

@@ -78,7 +78,7 @@ public static class BenchDrawing
     /// The drawing as SVG text. All faces are in it; the page shows one. What turns over for the back of the work hangs in a group about
     /// the middle of the words.
     /// </summary>
-    public static string Draw(Plan plan, Look look)
+    public static string Draw(Plan plan, Look look, IReadOnlyList<PartTold>? parts = null)
     {
         using var svg = new Svg();
         var (view, px) = (look.View, look.View.Px);
@@ -120,10 +120,41 @@ public static class BenchDrawing
         FaceDrawing.Stitches(svg, plan, look.At, look.Done, px);
         svg.Close().Close().Open("g", ("class", "face-back"));
         FaceDrawing.Back(svg, plan, px);
-        svg.Close().Close().Close().Close();
+        svg.Close().Close().Close();
+        Lines(svg, parts ?? [], px);
+        svg.Close();
         Measurements(svg, plan, view, look.Units);
         Tapes(svg, view, look.Units);
         return svg.Close().ToString();
+    }
+
+    /// <summary>Lines she drew for the direction of stitches, each with a dot at every bend that can be moved.</summary>
+    private static void Lines(Svg svg, IReadOnlyList<PartTold> parts, double px)
+    {
+        if (parts.All(p => p.Wished is not { DirectionLines.Count: > 0 }))
+        {
+            return;
+        }
+
+        svg.Open("g", ("class", "lies"));
+        foreach (var (part, at) in parts.Select((p, i) => (p, i)).Where(p => p.p.Wished is { DirectionLines.Count: > 0 }))
+        {
+            foreach (var (line, number) in part.LinesMm.Select((l, i) => (l, i)))
+            {
+                var points = string.Join(' ', line.Select(p => $"{Svg.N(p.X)},{Svg.N(p.Y)}"));
+                svg.Empty("polyline", ("class", "lie-under"), ("points", points), ("stroke-width", 5 * px));
+                svg.Empty("polyline", ("class", "lie-line"), ("points", points), ("stroke-width", 2 * px), ("data-line", $"{at}-{number}"));
+                foreach (var (p, place) in line.Select((p, i) => (p, i)))
+                {
+                    svg.Empty("circle", ("class", "lie-dot"), ("id", $"lie-{at}-{number}-{place}"), ("cx", p.X), ("cy", p.Y), ("r", 6 * px),
+                        ("tabindex", "0"), ("role", "button"), ("data-part", at), ("data-line", number), ("data-place", place),
+                        ("aria-label", $"Dot {place + 1} of line {number + 1} for the {Say.Lower(part.Name)}: arrow keys move it 1 mm, "
+                            + "with Shift 5 mm"));
+                }
+            }
+        }
+
+        svg.Close();
     }
 
     /// <summary>What an eye a metre away makes of a point: the blur of the face that shows the piece from there.</summary>

@@ -21,7 +21,7 @@ public class FillTests
         {
             MostFreeMm = mostFree,
             Seed = seed,
-            DirectionRadians = degrees * Math.PI / 180,
+            Direction = degrees is { } d ? new Direction(DirectionKind.OneWay, d * Math.PI / 180) : null,
         };
 
     private static Placed Sew(string fill, Area area, SewingBy by) => Book.Fill(fill)!.Sew(new Shape("a", area), by)!;

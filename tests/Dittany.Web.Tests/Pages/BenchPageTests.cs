@@ -326,16 +326,47 @@ public sealed class BenchPageTests : IDisposable
         var element = page.QuerySelector("#slip-parts input[name='element']")!.GetAttribute("value")!;
         Task<HttpResponseMessage> Wish(int from, bool directed, params (string, string)[] more) => PostForm(_browser, path,
             $"{path}?handler=Part", [("from", $"{from}"), ("element", element), ("role", "body"), ("stitch", ""), ("strands", ""),
-                ("direction", "40"), .. directed ? [("directed", "true")] : Array.Empty<(string, string)>(), .. more]);
+                ("direction", "40"), ("lies", directed ? "one-way" : string.Empty), .. more]);
         var wished = await Wish(1, true, ("colour", "#4f74b8"), ("colour2", "#8d8bc0"), ("colour3", ""));
         Assert.Equal(HttpStatusCode.Redirect, wished.StatusCode);
         var body = (await Read(path)).QuerySelectorAll("details.part").Single(d =>
             d.QuerySelector("summary")!.TextContent.StartsWith("Body", StringComparison.Ordinal));
         Assert.Contains("cornflower blue and lavender blue", body.TextContent, StringComparison.Ordinal);
         Assert.Equal("40", body.QuerySelector("input[name='direction']")!.GetAttribute("value"));
-        Assert.NotNull(body.QuerySelector("input[name='directed'][checked]"));
+        Assert.Equal("one-way", body.QuerySelector("select[name='lies'] option[selected]")!.GetAttribute("value"));
         await Wish(2, false, ("colour", ""));
         Assert.DoesNotContain("your wish", (await Read(path)).QuerySelector("#slip-parts")!.TextContent, StringComparison.Ordinal);
+    }
+
+    /// <summary>
+    /// Lines for the direction of stitches are kept and shown where they were typed; what cannot be read is told, and stays as typed.
+    /// </summary>
+    [Fact]
+    public async Task Lines_for_a_direction_are_kept_or_told()
+    {
+        var made = await PostForm(_browser, "/new", "/new", ("Motif", "heart"), ("Form", "hoop-picture"), ("Colour", ""));
+        var path = made.Headers.Location!.ToString();
+        var page = await Read(path);
+        var element = page.QuerySelector("#slip-parts input[name='element']")!.GetAttribute("value")!;
+        Task<HttpResponseMessage> Draw(int from, string lines) => PostForm(_browser, path, $"{path}?handler=Part", ("from", $"{from}"),
+            ("element", element), ("role", "outline"), ("stitch", "long-and-short"), ("strands", ""), ("lies", "lines"), ("lines", lines));
+        var start = page.QuerySelector(".draw-line")!.GetAttribute("data-start")!;
+        Assert.Equal(HttpStatusCode.Redirect, (await Draw(1, start)).StatusCode);
+        var drawn = await Read(path);
+        Assert.Equal(start, drawn.QuerySelector("textarea[name='lines']")!.TextContent.Trim());
+        Assert.Equal(2, drawn.QuerySelectorAll(".lie-dot").Length);
+        Assert.Equal("lines", drawn.QuerySelector("select[name='lies'] option[selected]")!.GetAttribute("value"));
+        foreach (var (typed, told) in new[] { ("12 40; 30", "“30” is no place"), ("12 40", "has two or more"), ("a b; 1 2", "“a b” is no place") })
+        {
+            var wrong = await Draw(2, typed);
+            Assert.Equal(HttpStatusCode.UnprocessableEntity, wrong.StatusCode);
+            var body = new AngleSharp.Html.Parser.HtmlParser().ParseDocument(await wrong.Content.ReadAsStringAsync());
+            Assert.Contains(told, body.QuerySelector(".trouble")!.TextContent, StringComparison.Ordinal);
+            Assert.Equal(typed, body.QuerySelector("textarea[name='lines']")!.TextContent.Trim());
+        }
+
+        Assert.Equal(HttpStatusCode.Redirect, (await Draw(2, string.Empty)).StatusCode);
+        Assert.Empty((await Read(path)).QuerySelectorAll(".lie-dot"));
     }
 
     /// <summary>One letter is made otherwise and again as the others; a word is varied as a whole.</summary>

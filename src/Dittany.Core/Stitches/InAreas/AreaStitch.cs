@@ -54,7 +54,10 @@ public abstract class AreaStitch : IStitch
         return sewn.Count == 0 ? null : new Placed(ground.Covers.Rings[0], true, sewn, 0, this, WidthMm(by))
         {
             Filling = new Filling(ground.Covers.Rings, Math.Round(ground.Covers.AreaMm2, 3),
-                Math.Round(Coverage.Of(ground.Covers, sewn), 3), Directed ? Degrees(Direction(ground, by)) : null),
+                Math.Round(Coverage.Of(ground.Covers, sewn), 3), Directed ? Degrees(Direction(ground, by)) : null)
+            {
+                Lies = Directed && FollowsField && by.Direction is { Bends: true } bends ? bends.Kind : null,
+            },
             Breaks = breaks,
         };
     }
@@ -65,8 +68,17 @@ public abstract class AreaStitch : IStitch
     /// <summary>Whether its stitches have one direction that can be chosen.</summary>
     public virtual bool Directed => true;
 
-    /// <summary>The direction its stitches lie in, radians: hers, or its own for this area.</summary>
-    protected double Direction(AreaGround ground, SewingBy by) => by.DirectionRadians ?? OwnDirection(ground);
+    /// <summary>Whether its stitches can lie otherwise in one place than in another.</summary>
+    public virtual bool FollowsField => false;
+
+    /// <summary>The direction its stitches lie in, radians: hers, of a field that in the middle, or its own for this area.</summary>
+    protected double Direction(AreaGround ground, SewingBy by) => by.Direction is { } hers ? DirectionField.Of(hers, ground).Main
+        : OwnDirection(ground);
+
+    /// <summary>The ways its stitches go where the direction changes over the area; null where it is one.</summary>
+    private protected static IReadOnlyList<IReadOnlyList<Pt>>? Ways(AreaGround ground, SewingBy by, double pitchMm) =>
+        by.Direction is { Bends: true } hers
+            ? Streams.Over(ground.Covers, DirectionField.Of(hers, ground), pitchMm, by.Budget) : null;
 
     protected virtual double OwnDirection(AreaGround ground) => ground.Along;
 
@@ -94,6 +106,10 @@ public abstract class AreaStitch : IStitch
 
 /// <summary>
 /// What a fill comes to: the rings it covers, mm, under the even-odd rule; its area; the share of it that lies under thread; and the
-/// direction of its stitches in degrees clockwise from level, null where they have none.
+/// direction of its stitches in degrees clockwise from level (in the middle, where it changes), null where they have none.
 /// </summary>
-public sealed record Filling(IReadOnlyList<IReadOnlyList<Pt>> RingsMm, double AreaMm2, double Coverage, double? DirectionDegrees);
+public sealed record Filling(IReadOnlyList<IReadOnlyList<Pt>> RingsMm, double AreaMm2, double Coverage, double? DirectionDegrees)
+{
+    /// <summary>How the direction changes over the area; null where it is one.</summary>
+    public DirectionKind? Lies { get; init; }
+}

@@ -32,10 +32,19 @@ public abstract class ColumnStitch : AreaStitch
     /// </summary>
     protected virtual bool Bites => false;
 
+    public override bool FollowsField => true;
+
     protected override void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by)
     {
-        var radians = Direction(ground, by);
         var chance = new Chance(by.Seed);
+        if (Ways(ground, by, Apart * PitchMm(by)) is { } ways)
+        {
+            Work(sewing, ways.Select((way, i) => Divided(Polyline.Length(way), i % 2 == 1, by, chance).Select(s =>
+                (At: Polyline.At(way, s.From), To: Polyline.At(way, s.To))).ToArray()).ToArray(), by);
+            return;
+        }
+
+        var radians = Direction(ground, by);
         foreach (var chain in AreaGround.Chains(ground.Rungs(radians, Apart * PitchMm(by)), radians))
         {
             sewing.Break();
@@ -45,14 +54,19 @@ public abstract class ColumnStitch : AreaStitch
                 return Divided(rung.LengthMm, rung.Row % 2 == 1, by, chance).Select(s =>
                     (At: rung.From + (way * s.From), To: rung.From + (way * s.To))).ToArray();
             }).ToArray();
-            if (Bites)
-            {
-                ByRows(sewing, columns, by);
-            }
-            else
-            {
-                ByColumns(sewing, columns, by);
-            }
+            Work(sewing, columns, by);
+        }
+    }
+
+    private void Work(Sewn.Sewing sewing, IReadOnlyList<(Pt At, Pt To)[]> columns, SewingBy by)
+    {
+        if (Bites)
+        {
+            ByRows(sewing, columns, by);
+        }
+        else
+        {
+            ByColumns(sewing, columns, by);
         }
     }
 

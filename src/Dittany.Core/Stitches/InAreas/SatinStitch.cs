@@ -16,9 +16,12 @@ public class SatinStitch : AreaStitch
 
     protected override double OwnDirection(AreaGround ground) => ground.Along + (Math.PI / 2);
 
+    public override bool FollowsField => true;
+
     protected override Judgement Fills(AreaGround ground, SewingBy by)
     {
-        var longest = ground.Rungs(Direction(ground, by), 4 * PitchMm(by)).Select(r => r.LengthMm).DefaultIfEmpty(0).Max();
+        var longest = (Ways(ground, by, 4 * PitchMm(by))?.Select(w => w[0].To(w[^1]))
+            ?? ground.Rungs(Direction(ground, by), 4 * PitchMm(by)).Select(r => r.LengthMm)).DefaultIfEmpty(0).Max();
         return longest <= by.MostFreeMm + 1e-9 ? Judgement.Yes : new Judgement(false,
             $"Its stitches would be up to {Say.Length(Math.Round(longest, 1))} long, and here nothing longer than "
                 + $"{Say.Length(by.MostFreeMm)} may lie free.", "Take long and short stitch, or brick stitch.");
@@ -26,7 +29,23 @@ public class SatinStitch : AreaStitch
 
     protected override void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by)
     {
+        if (Ways(ground, by, PitchMm(by)) is { } ways)
+        {
+            LayAlong(sewing, ways, by);
+            return;
+        }
+
         Lay(sewing, ground.Covers, Direction(ground, by), by);
+    }
+
+    /// <summary>Threads side by side, each from one end of a way to the other.</summary>
+    private static void LayAlong(Sewn.Sewing sewing, IReadOnlyList<IReadOnlyList<Pt>> ways, SewingBy by)
+    {
+        foreach (var way in ways.Where(w => w[0].To(w[^1]) > Tiny))
+        {
+            sewing.BreakBefore(way[0], Math.Max(MostHopMm, 1.25 * by.MostFreeMm));
+            sewing.Straight(way[0].OnGrid(), way[^1].OnGrid());
+        }
     }
 
     /// <summary>Threads side by side over a region, from edge to edge, always the same way.</summary>
@@ -60,6 +79,8 @@ public sealed class BorderedSatin : SatinStitch
 
     public override bool EdgeToo => true;
 
+    public override bool FollowsField => false;
+
     protected override void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by)
     {
         var inside = ground.Covers.Offset(-by.Spec.BundleMm / 2);
@@ -84,6 +105,8 @@ public sealed class PaddedSatin : SatinStitch
         "initials and small shapes that are to stand up", "things that must dry flat; it takes twice the thread", StitchInfo.Memory);
 
     public override string Because => "A layer crosswise under satin makes it stand up.";
+
+    public override bool FollowsField => false;
 
     public override double OverMm(SewingBy by) => by.Spec.BundleMm / 2;
 

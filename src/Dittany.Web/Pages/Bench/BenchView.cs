@@ -41,7 +41,7 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
         (Station.Transfer, "Transfer", ["transfer.method"]),
         (Station.Hoop, "Hoop", ["hoop.size"]),
         (Station.Thread, "Thread & needle", ["thread.colour", "thread.strands"]),
-        (Station.Stitches, "Stitches", ["stitch.outline"]),
+        (Station.Stitches, "Stitches", ["stitch.outline", "stitch.fill"]),
         (Station.Order, "Order of work", ["order.parts"]),
         (Station.Time, "Time", ["time.ready"]),
         (Station.Finish, "Finish", ["finish.press"]),
@@ -93,9 +93,12 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
         : StitchTelling.Tell(Plan, At - 1).In(Units);
 
     public string Drawing => BenchDrawing.Draw(Plan, new BenchDrawing.Look(View, Units, At, Plan.Time.Progress.Stage == Stage.OnTheHoop
-        ? Plan.Time.Progress.RunsDone : 0));
+        ? Plan.Time.Progress.RunsDone : 0), Parts);
 
     public PlannedElement Words => Plan.Elements[0];
+
+    /// <summary>Lines as they were typed for a part, where they could not be read.</summary>
+    public (string Element, string Role, string Text)? LinesTyped { get; init; }
 
     /// <summary>Parts of motifs, and of letters with areas, by what they are.</summary>
     public IReadOnlyList<PartTold> Parts { get; } = PartTelling.Of(Planned.Plan, Planned.Piece.Job);
@@ -136,7 +139,8 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
     public IReadOnlyList<StationView> Thread => Stations.Select(s => new StationView(
         s.Station,
         s.Name,
-        string.Join(", ", s.Tells.Select(Plan.Decision).OfType<Decision>().Select((d, i) => i == 0 ? d.Choice : Say.Lower(d.Choice))),
+        string.Join(", ", s.Tells.Select(Plan.Decision).OfType<Decision>()
+            .Where(d => d.Id != "stitch.fill" || d.ChoiceId != "none").Select((d, i) => i == 0 ? d.Choice : Say.Lower(d.Choice))),
         Next.Count > 0 && Next[0].Station == s.Station ? StationState.Needle
             : HasCaution(s.Station) ? StationState.Caution
             : Plan.Decisions.Any(d => d.Station == s.Station && d.Overruled) ? StationState.Hers : StationState.Settled)).ToArray();

@@ -87,8 +87,26 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     {
         var workshop = await workshops.Current(cancel);
         var (element, role, asked) = (wish.Element, wish.Role, wish.Asked());
+        if (PartWish.Read(wish.Lies == PartWish.AlongLines ? wish.Lines : null, out var fault) is not { } lines)
+        {
+            var (now, bad) = await pieces.Look(id, cancel);
+            return now is null && bad is null ? NotFound() : await Show(now, bad, workshop, StatusCodes.Status422UnprocessableEntity,
+                view => view with
+                {
+                    Faults = [fault!],
+                    LinesTyped = (element ?? string.Empty, role ?? string.Empty, wish.Lines ?? string.Empty),
+                },
+                cancel);
+        }
+
+        // Lines are drawn on the plan as it stands, and kept in the frame of the motif.
+        var plan = lines.Count > 0 && await pieces.Find(id, cancel) is { } piece ? (await desk.Plan(piece, workshop, cancel)).Plan : null;
         var changed = await pieces.Change(id, from, new Change("parts", null, $"Changed the {role?.Replace('-', ' ')}", job =>
-            PartTelling.Wished(job, element ?? string.Empty, asked)), workshop, cancel: cancel);
+        {
+            var wished = PartTelling.Wished(job, element ?? string.Empty, asked);
+            return plan is null ? wished
+                : DrawnDirections.With(wished, plan, element ?? string.Empty, role ?? string.Empty, asked.Copy, lines);
+        }), workshop, cancel: cancel);
         return await Answer(id, changed, workshop, null, cancel, "slip-parts");
     }
 

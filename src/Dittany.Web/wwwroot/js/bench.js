@@ -107,8 +107,63 @@
     if (!turned) { return; }
     turned.querySelector('g').setAttribute('transform', `rotate(${event.target.value})`);
     turned.querySelector('span').textContent = `${event.target.value}° from level`;
-    turned.closest('form').elements.directed.checked = true;
+    turned.closest('form').elements.lies.value = 'one-way';
   });
+
+  // Lines along which stitches lie: drawn over the part, their dots moved by hand or with the keys; the text of the form is what counts.
+  const linesOf = (form) => form.elements.lines.value.split('\n').map((row) => row.trim()).filter(Boolean).map((row) => row.split(';').map((place) => place.trim().split(/\s+/).map(Number)));
+  const putLines = (form, lines, now) => {
+    form.elements.lines.value = lines.map((line) => line.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('; ')).join('\n');
+    form.elements.lies.value = lines.length > 0 ? 'lines' : '';
+    if (now) { form.requestSubmit(); }
+  };
+  const formOf = (dot) => document.querySelector(`#part-${dot.dataset.part} form`);
+  const inMm = (svg, event) => { const box = svg.viewBox.baseVal; const at = svg.getBoundingClientRect(); const per = scale(svg); return [box.x + (event.clientX - at.left) * per, box.y + (event.clientY - at.top) * per]; };
+  let sketching = null;
+  const endSketch = () => { sketching?.line?.remove(); document.getElementById('drawing')?.classList.remove('sketching'); sketching = null; };
+  document.addEventListener('click', (event) => {
+    const form = event.target.closest('.part-form');
+    if (event.target.closest('.draw-line')) {
+      if (event.detail === 0) {
+        // By key: a line through the middle, whose dots the arrow keys move.
+        putLines(form, [...linesOf(form), ...event.target.dataset.start.split('\n').map((row) => row.split(';').map((place) => place.trim().split(/\s+/).map(Number)))], true);
+        return;
+      }
+      endSketch();
+      sketching = { form, places: [] };
+      const board = document.getElementById('drawing');
+      board.classList.add('sketching');
+      board.scrollIntoView({ block: 'nearest' });
+      say('Draw a line over the part, the way its stitches are to lie.');
+    }
+    if (event.target.closest('.drop-line')) { putLines(form, linesOf(form).slice(0, -1), true); }
+  });
+  document.addEventListener('keydown', (event) => { if (event.key === 'Escape' && sketching) { endSketch(); say('No line was drawn.'); } });
+  const sketchOn = (svg, event) => {
+    const at = inMm(svg, event);
+    const last = sketching.places.at(-1);
+    if (!last || Math.hypot(at[0] - last[0], at[1] - last[1]) > 3 * scale(svg)) { sketching.places.push(at); }
+    sketching.line.setAttribute('points', sketching.places.map((p) => p.join(',')).join(' '));
+  };
+  const sketchEnd = () => {
+    const { form, places } = sketching;
+    endSketch();
+    if (places.length < 2) { say('That was no line. Draw it again.'); return; }
+    putLines(form, [...linesOf(form), places], true);
+  };
+  /** A dot of a line by so many mm, seen at once. */
+  const moveDot = (dot, dx, dy) => {
+    const form = formOf(dot);
+    const lines = linesOf(form);
+    const place = lines[Number(dot.dataset.line)]?.[Number(dot.dataset.place)];
+    if (!place) { return; }
+    place[0] += dx;
+    place[1] += dy;
+    putLines(form, lines, false);
+    dot.setAttribute('cx', place[0]);
+    dot.setAttribute('cy', place[1]);
+    document.querySelector(`.lie-line[data-line="${dot.dataset.part}-${dot.dataset.line}"]`)?.setAttribute('points', lines[Number(dot.dataset.line)].map((p) => p.join(',')).join(' '));
+  };
 
   // The slider works the piece from its first stitch to its last.
   function work(at) {
@@ -145,6 +200,13 @@
     if (!moves[event.key] || !event.target.closest('#drawing') || event.ctrlKey || event.metaKey || event.altKey) { return; }
     event.preventDefault();
     const by = event.shiftKey ? 5 : 1;
+    const dot = event.target.closest('.lie-dot');
+    if (dot) {
+      moveDot(dot, moves[event.key][0] * by, moves[event.key][1] * by);
+      clearTimeout(gathered.timer);
+      gathered.timer = setTimeout(() => formOf(dot).requestSubmit(), 400);
+      return;
+    }
     gathered.dx += moves[event.key][0] * by;
     gathered.dy += moves[event.key][1] * by;
     shift(gathered.dx, gathered.dy);
@@ -164,6 +226,20 @@
   document.addEventListener('pointerdown', (event) => {
     const svg = event.button === 0 && event.target.closest('#drawing svg');
     if (!svg) { return; }
+    if (sketching) {
+      sketching.line = svg.appendChild(document.createElementNS('http://www.w3.org/2000/svg', 'polyline'));
+      sketching.line.setAttribute('class', 'lie-line');
+      sketching.line.setAttribute('stroke-width', 2 * scale(svg));
+      svg.setPointerCapture(event.pointerId);
+      sketchOn(svg, event);
+      return;
+    }
+    const dot = event.target.closest('.lie-dot');
+    if (dot) {
+      drag = { svg, dot, per: scale(svg), x: event.clientX, y: event.clientY, moved: false };
+      svg.setPointerCapture(event.pointerId);
+      return;
+    }
     const words = frame().dataset.face !== 'back' && event.target.closest('.words');
     if (!words && event.pointerType === 'touch') { return; }
     const box = svg.viewBox.baseVal;
@@ -172,9 +248,15 @@
   });
   // A finger on the words moves them and not the page.
   document.addEventListener('touchstart', (event) => {
-    if (frame()?.dataset.face !== 'back' && event.touches.length === 1 && event.target.closest('#drawing .words')) { event.preventDefault(); }
+    if (frame()?.dataset.face !== 'back' && event.touches.length === 1 && (sketching ? event.target.closest('#drawing svg') : event.target.closest('#drawing :is(.words, .lie-dot)'))) { event.preventDefault(); }
   }, { passive: false });
   document.addEventListener('pointermove', (event) => {
+    if (sketching?.line) { sketchOn(sketching.line.ownerSVGElement, event); return; }
+    if (drag?.dot) {
+      moveDot(drag.dot, (event.clientX - drag.x) * drag.per, (event.clientY - drag.y) * drag.per);
+      Object.assign(drag, { x: event.clientX, y: event.clientY, moved: true });
+      return;
+    }
     if (!drag) { return; }
     drag.dx = (event.clientX - drag.x) * drag.per;
     drag.dy = (event.clientY - drag.y) * drag.per;
@@ -199,9 +281,11 @@
     shift(by.x, by.y);
   });
   const drop = (event) => {
+    if (sketching?.line) { sketchEnd(); return; }
     if (!drag) { return; }
     const was = drag;
     drag = null;
+    if (was.dot) { if (was.moved) { formOf(was.dot).requestSubmit(); } return; }
     was.svg.classList.remove('moving');
     if (!was.moved) { if (event.type === 'pointerup') { openPart(event); } return; }
     if (event.type === 'pointercancel') { shift(0, 0); return; }
@@ -252,7 +336,7 @@
   // After a change the slips stand where they stood, opened as they were, and the focus is where it was. Nothing on the bench is htmx's own, so its answer is put in place here:
   // looking through every element for attributes that are not there would take longer than the plan.
   const opened = () => new Set([...document.querySelectorAll('.bench details[open]')].map(nameOf));
-  const nameOf = (details) => `${details.closest('[id]').id} ${details.querySelector('summary')?.textContent}`;
+  const nameOf = (details) => details.id || `${details.closest('[id]').id} ${details.querySelector('summary')?.textContent}`;
   document.addEventListener('htmx:beforeSwap', (event) => {
     if (event.detail.target.id !== 'bench' || !event.detail.shouldSwap) { return; }
     event.detail.shouldSwap = false;
