@@ -28,6 +28,7 @@ internal sealed record MotifColours(string Main, string? Green, bool OutlinedVei
         var green = chosen || parts.All(p => Roles.Kind(p.Role) is not ("leaf" or "stem")) || (parts.All(p => p.Role != "leaf") && wears is null)
             ? null : Legibility.Colours(cloth).Reading.FirstOrDefault(c => c.Id == "leaf")?.Hex;
         var inside = chosen || wears is null ? [] : Inside(parts);
+        var neighbours = chosen || wears is null ? null : Neighbours.Of(parts);
         var (worn, because) = (new Dictionary<string, string>(StringComparer.Ordinal), new List<Told>());
         foreach (var role in chosen || wears is null ? [] : parts.Select(p => p.Role).Distinct(StringComparer.Ordinal))
         {
@@ -35,17 +36,25 @@ internal sealed record MotifColours(string Main, string? Green, bool OutlinedVei
             {
                 var wished = ids.Split(' ').Select(Palette.Find).ToArray();
                 // What lies wholly on another part is seen against that, not against the cloth.
-                if (wished.FirstOrDefault(c => (filled && inside.Contains(role)) || Shows(c, cloth, filled)) is { } shows)
+                bool Seen(ThreadColour c) => (filled && inside.Contains(role)) || Shows(c, cloth, filled);
+
+                // By nature some neighbours are of one colour; what only stands in for another must not run into them.
+                string? Beside(ThreadColour c) => neighbours!.Beside(role).FirstOrDefault(n => wears!.GetValueOrDefault(n) != ids
+                    && worn.TryGetValue(n, out var there) && !Neighbours.Apart(c.Hex, there));
+
+                var lab = Colour.Parse(wished[0].Hex).ToLab();
+                var settled = wished.Take(1).FirstOrDefault(Seen) ?? wished.FirstOrDefault(c => Seen(c) && Beside(c) is null)
+                    ?? wished.FirstOrDefault(Seen) ?? Palette.Colours.Where(Seen).OrderBy(c => Beside(c) is null ? 0 : 1).ThenBy(c =>
+                        ColourDifference.Ciede2000(lab, Colour.Parse(c.Hex).ToLab())).FirstOrDefault();
+                worn[role] = settled?.Hex ?? main;
+                if (!wished.Any(Seen))
                 {
-                    worn[role] = shows.Hex;
-                }
-                else
-                {
-                    var lab = Colour.Parse(wished[0].Hex).ToLab();
-                    var near = Palette.Colours.Where(c => Shows(c, cloth, filled)).MinBy(c =>
-                        ColourDifference.Ciede2000(lab, Colour.Parse(c.Hex).ToLab()));
-                    worn[role] = near?.Hex ?? main;
                     because.Add($"{Say.Upper(wished[0].Name)} for the {Roles.Called(role)} would be lost on this cloth.");
+                }
+                else if (wished.First(Seen) is { } passed && passed.Hex != settled!.Hex)
+                {
+                    because.Add($"{Say.Upper(settled.Name)} for the {Roles.Called(role)}, as {passed.Name} would run into the "
+                        + $"{Roles.Called(Beside(passed)!)} beside it.");
                 }
             }
         }

@@ -307,9 +307,30 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         decisions.Add(Deciding.Make(
             id, Station.Thread, "Which colour", new Choice(own.Hex, Say.Upper(hers is null ? seen : own.Name)), hers is null ? null
                 : new Choice(hex, Say.Upper(seen)),
-            [ByPart(unit, Of), .. colours.Because.Take(2)],
+            [ByPart(unit, Of), .. colours.Because.Take(2), .. Alike(asked, unit, Of)],
             ["Another colour of cloth, or one of yours."], reading.Select(c => new Choice(c.Hex, Say.Upper(c.Name))).ToArray()));
         return colours.For;
+    }
+
+    /// <summary>Parts she gave colours that can hardly be told from what touches them.</summary>
+    private static IEnumerable<Told> Alike(MotifAsked asked, Figure unit, Func<string, string> colourOf)
+    {
+        var wished = asked.ByPart.Where(w => w.Colour is not null && w.Copy is null).Select(w => w.Role)
+            .Distinct(StringComparer.Ordinal).ToArray();
+        if (wished.Length == 0)
+        {
+            return [];
+        }
+
+        var neighbours = Neighbours.Of(unit.Parts);
+        return wished.SelectMany(role => neighbours.Beside(role).Where(n => !wished.Contains(n, StringComparer.Ordinal)
+                || string.CompareOrdinal(role, n) < 0).Select(n => (Role: role, Beside: n)))
+            .Where(p => !Neighbours.Apart(colourOf(p.Role), colourOf(p.Beside))).Take(2).Select(Told);
+
+        Told Told((string Role, string Beside) p) => colourOf(p.Role) == colourOf(p.Beside)
+            ? (Told)$"The {Roles.Called(p.Role)} and the {Roles.Called(p.Beside)} that touch are both in {Palette.NameOf(colourOf(p.Role))}, and run into one."
+            : (Told)$"{Say.Upper(Palette.NameOf(colourOf(p.Role)))} in the {Roles.Called(p.Role)} can hardly be told from "
+                + $"{Palette.NameOf(colourOf(p.Beside))} in the {Roles.Called(p.Beside)} beside it.";
     }
 
     /// <summary>

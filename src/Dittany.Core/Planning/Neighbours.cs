@@ -1,0 +1,65 @@
+using Dittany.Core.Geometry;
+using Dittany.Core.Materials;
+using Dittany.Core.Telling;
+
+namespace Dittany.Core.Planning;
+
+/// <summary>
+/// Which parts of a drawing touch each other or lie on each other, by their roles, and whether their colours can be told apart.
+/// </summary>
+public sealed class Neighbours
+{
+    /// <summary>Parts nearer to each other than this share of the drawing touch (from memory).</summary>
+    private const double TouchShare = 0.012;
+
+    /// <summary>Thread beside thread is told apart from this difference on, CIEDE2000 (from memory).</summary>
+    public const double ApartFrom = 10;
+
+    private readonly HashSet<(string, string)> _pairs = [];
+
+    /// <summary>The neighbours in one copy of a drawing.</summary>
+    public static Neighbours Of(IReadOnlyList<FigurePart> parts)
+    {
+        var one = parts.Where(p => p.Copy <= 0).Select(p => (p.Role, p.Line, Box: BoxOf(p.Line),
+            Area: p.Kind == FigureKind.Shape ? Region.Sound(p.Line) : Region.Empty)).ToArray();
+        var found = new Neighbours();
+        if (one.Length == 0)
+        {
+            return found;
+        }
+
+        var all = BoxOf(one.SelectMany(p => p.Line).ToArray());
+        var near = TouchShare * all.Least.To(all.Most);
+        for (var i = 0; i < one.Length; i++)
+        {
+            for (var k = i + 1; k < one.Length; k++)
+            {
+                var (a, b) = (one[i], one[k]);
+                if (a.Role != b.Role && !found._pairs.Contains((a.Role, b.Role)) && Overlap(a.Box, b.Box, near)
+                    && (a.Line.Any(p => b.Area.Holds(p)) || b.Line.Any(p => a.Area.Holds(p)) || a.Line.Any(p =>
+                        Polyline.ToLine(p, b.Line) <= near)))
+                {
+                    found._pairs.Add((a.Role, b.Role));
+                    found._pairs.Add((b.Role, a.Role));
+                }
+            }
+        }
+
+        return found;
+    }
+
+    public bool Touch(string one, string other) => _pairs.Contains((one, other));
+
+    /// <summary>Roles that touch this one.</summary>
+    public IEnumerable<string> Beside(string role) => _pairs.Where(p => p.Item1 == role).Select(p => p.Item2);
+
+    /// <summary>Whether two threads beside each other are told apart.</summary>
+    public static bool Apart(string one, string other) =>
+        ColourDifference.Ciede2000(Colour.Parse(one).ToLab(), Colour.Parse(other).ToLab()) >= ApartFrom;
+
+    private static (Pt Least, Pt Most) BoxOf(IReadOnlyList<Pt> line) => (new Pt(line.Min(p => p.X), line.Min(p => p.Y)),
+        new Pt(line.Max(p => p.X), line.Max(p => p.Y)));
+
+    private static bool Overlap((Pt Least, Pt Most) a, (Pt Least, Pt Most) b, double near) => a.Least.X - near <= b.Most.X
+        && b.Least.X - near <= a.Most.X && a.Least.Y - near <= b.Most.Y && b.Least.Y - near <= a.Most.Y;
+}
