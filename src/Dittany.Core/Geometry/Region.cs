@@ -78,6 +78,28 @@ public sealed class Region
         Enumerable.Range(0, _area.NumGeometries).Select(i => _area.GetGeometryN(i)).OfType<Polygon>().Where(p => !p.IsEmpty)
         .Select(p => (NetTopologySuite.Geometries.Geometry)Factory.CreatePolygon(p.Shell)).ToArray()) ?? Factory.CreatePolygon());
 
+    /// <summary>Its pieces, each in one, with the holes that are its own.</summary>
+    public IReadOnlyList<Region> Pieces() => Enumerable.Range(0, _area.NumGeometries).Select(_area.GetGeometryN).OfType<Polygon>()
+        .Where(p => !p.IsEmpty).Select(p => new Region(p)).ToArray();
+
+    /// <summary>How far apart two areas lie, mm; 0 where they touch.</summary>
+    public double To(Region other) => _area.Distance(other._area);
+
+    /// <summary>The places of both at which they come nearest to each other. Both must hold something.</summary>
+    public (Pt Here, Pt There) NearestTo(Region other)
+    {
+        var near = NetTopologySuite.Operation.Distance.DistanceOp.NearestPoints(_area, other._area);
+        return (new Pt(near[0].X, near[0].Y), new Pt(near[1].X, near[1].Y));
+    }
+
+    /// <summary>A strip of this width along a straight, mm, its ends square.</summary>
+    public static Region Strip(Pt from, Pt to, double widthMm)
+    {
+        var aside = from.To(to) < 1e-9 ? new Pt(widthMm / 2, 0)
+            : new Pt(from.Y - to.Y, to.X - from.X) * (widthMm / 2 / from.To(to));
+        return Of([from + aside, to + aside, to - aside, from - aside]);
+    }
+
     public static Region Rectangle(double x, double y, double width, double height) =>
         Of([new Pt(x, y), new Pt(x + width, y), new Pt(x + width, y + height), new Pt(x, y + height)]);
 
