@@ -8,7 +8,7 @@ namespace Dittany.Core.Cautions;
 public sealed record CautionFacts(
     Cloth Cloth, IReadOnlyList<string> ThreadColours, Ink Marker, bool MarksCloth, string MethodId, string Stabiliser, Worn Worn,
         bool SeenOutdoors, IReadOnlyList<string> Texts, bool IronUsed, double StitchingHours, bool? WashedFirst = null,
-        bool ReadyMade = true, bool BackSeen = false);
+        bool ReadyMade = true, bool BackSeen = false, bool Sewn = true);
 
 /// <summary>
 /// The usual cautions, each where it arises. They do not replace a maker's instructions, local rules or licensed practice.
@@ -25,7 +25,7 @@ public static class CautionRoom
             Item(Severity.Note,
             $"Read the words back letter by letter before anything is printed: "
                 + $"{string.Join("; ", f.Texts.Select(t => $"“{t.ReplaceLineEndings(" / ")}”"))}. A customer's yes is dated."), "common practice"),
-        ("needles", null, _ => true, _ => Person(Severity.Note,
+        ("needles", null, f => f.Sewn, _ => Person(Severity.Note,
             "Count needles and pins out and in again; keep scissors shut when they lie in your lap."), "common practice"),
         ("eyes and back", Station.Stitches, f => f.StitchingHours >= LongHours, _ =>
             Person(Severity.Note, "Look up every few minutes, good light over the shoulder, and stop before hands or eyes tire."),

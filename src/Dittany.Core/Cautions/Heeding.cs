@@ -27,6 +27,11 @@ public static class Heeding
         ["dark-cloth-gives-off-colour"] = o => o.Place is Place.Sink,
         ["no-iron-before-the-marks-are-out"] = o => o.Place is Place.Iron,
         ["iron"] = o => o.Place is Place.Iron,
+        ["spray"] = o => o.Kind is OpKind.Paint,
+        ["blade"] = o => o.Kind is OpKind.Cut,
+        ["paint-stays"] = o => o.Kind is OpKind.Paint,
+        ["barbed-needle"] = o => o.Kind is OpKind.Felt,
+        ["tint-unfixed"] = o => o.Kind is OpKind.Tint,
         ["kept-for-long"] = o => o.Kind is OpKind.Press or OpKind.Sew,
     };
 
@@ -34,10 +39,10 @@ public static class Heeding
     {
         [Station.Item] = [OpKind.Wash, OpKind.Back, OpKind.Mark],
         [Station.Words] = [OpKind.Print, OpKind.Mark],
-        [Station.Transfer] = [OpKind.Back, OpKind.Print, OpKind.Mark],
+        [Station.Transfer] = [OpKind.Back, OpKind.Print, OpKind.Mark, OpKind.Cut, OpKind.Tint],
         [Station.Hoop] = [OpKind.Hoop],
         [Station.Thread] = [OpKind.Stitch],
-        [Station.Stitches] = [OpKind.Stitch],
+        [Station.Stitches] = [OpKind.Stitch, OpKind.Paint, OpKind.Felt],
         [Station.Order] = [OpKind.Stitch],
         [Station.Finish] = [OpKind.Remove, OpKind.Dry, OpKind.Press, OpKind.Sew],
     };

@@ -17,6 +17,9 @@ public enum OpKind
     Dry,
     Press,
     Sew,
+    Paint,
+    Felt,
+    Tint,
 }
 
 /// <summary>Where it is done.</summary>

@@ -32,7 +32,9 @@ public static class Work
     public static IReadOnlyList<(Operation Operation, Phase Phase)> ByPhase(IReadOnlyList<Operation> work)
     {
         var all = work.ToList();
-        var (hoop, needle) = (all.FindIndex(o => o.Kind is OpKind.Hoop or OpKind.Stitch), all.FindLastIndex(o => o.Kind == OpKind.Stitch));
+        var sewn = all.Exists(o => o.Kind == OpKind.Stitch);
+        var (hoop, needle) = (all.FindIndex(o => sewn ? o.Kind is OpKind.Hoop or OpKind.Stitch : o.Kind is OpKind.Paint or OpKind.Felt),
+            all.FindLastIndex(o => sewn ? o.Kind is OpKind.Stitch or OpKind.Felt : o.Kind is OpKind.Paint or OpKind.Felt));
         var dry = all.FindIndex(Math.Max(0, needle + 1), o => o.Wait is { Days: > 0 });
         var finishing = dry >= 0 ? dry + 1 : all.FindIndex(Math.Max(0, needle + 1), o => o.Kind is OpKind.Press or OpKind.Sew);
         return all.Select((o, i) => (o, o.Kind == OpKind.Wash ? Phase.Washing

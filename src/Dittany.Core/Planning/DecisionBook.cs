@@ -73,6 +73,8 @@ public static class DecisionBook
             OfMotif("heightMm", m => m.HeightMm is not null), OfMotif("widthMm", m => m.WidthMm is not null)),
         new("words.rows", Station.Words, (value, _) => Number(value, 1, JobCheck.MostRows, true, "1 to 6"),
             OfWords("rows", w => w.Rows is not null)),
+        new("craft", Station.Words, Any(OneOf(() => Crafts.AllCrafts.Ids)),
+            OfBoth("craft", w => w.Craft is not null, m => m.Craft is not null)),
         new("stitch.outline", Station.Stitches, Any(OneOf(() => Book.Lines.Select(s => s.Id))),
             OfBoth("stitch", w => w.Stitch is not null, m => m.Stitch is not null)),
         new("stitch.length", Station.Stitches, Any(OneOf(() => Habits.Find("stitch-length")!.Choices.Select(c => c.ChoiceId)))),

@@ -68,6 +68,7 @@ internal static class ElementChanges
         Number("strands", e => e.Strands, (e, v) => e with { Strands = Whole(v) }, m => m.Strands, (m, v) => m with { Strands = Whole(v) }),
         Text("colour", e => e.Colour, (e, v) => e with { Colour = v }, m => m.Colour, (m, v) => m with { Colour = v }),
         Number("layer", e => e.Layer, (e, v) => e with { Layer = Whole(v, -99) }, m => m.Layer, (m, v) => m with { Layer = Whole(v, -99) }),
+        Text("craft", e => e.Craft, (e, v) => e with { Craft = v }, m => m.Craft, (m, v) => m with { Craft = v }),
         Number("heightMm", null, null, m => m.HeightMm, (m, v) => m with { HeightMm = v }),
         Number("widthMm", e => e.WidthMm, (e, v) => e with { WidthMm = v, CapHeightMm = v is null ? e.CapHeightMm : null }, m => m.WidthMm,
             (m, v) => m with { WidthMm = v }),

@@ -38,6 +38,9 @@ public sealed record WordingAsked(
 
     /// <summary>Higher lies over lower; null is 0, and of one layer words lie over motifs.</summary>
     public int? Layer { get; init; }
+
+    /// <summary>What it is made in: an id of <see cref="Crafts.AllCrafts"/>; null leaves it to the plan, which takes thread.</summary>
+    public string? Craft { get; init; }
 }
 
 /// <summary>
@@ -95,6 +98,9 @@ public sealed record MotifAsked(
 
     /// <summary>Higher lies over lower; null is 0, and of one layer a later motif lies over an earlier one.</summary>
     public int? Layer { get; init; }
+
+    /// <summary>What it is made in: an id of <see cref="Crafts.AllCrafts"/>; null leaves it to the plan, which takes thread.</summary>
+    public string? Craft { get; init; }
 }
 
 /// <summary>A drawing of her own: its name and its parts, in any unit, y down.</summary>

@@ -244,6 +244,7 @@ public static class JobCheck
         CheckColour($"{at}/colour", element.Colour, true, faults);
         MotifCheck.CheckByPart(element.ByPart, at, motif: false, faults);
         MotifCheck.CheckLayer(element.Layer, at, faults);
+        MotifCheck.CheckCraft(element.Craft, at, faults);
         CheckRange($"{at}/capHeightMm", element.CapHeightMm, Lettering.LeastCapMm, Fit.MostCapMm, "mm", faults);
         CheckRange($"{at}/widthMm", element.WidthMm, LeastWidthMm, MostWidthMm, "mm", faults);
         if (element is { CapHeightMm: not null, WidthMm: not null })

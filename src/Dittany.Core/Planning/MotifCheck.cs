@@ -58,10 +58,14 @@ internal static class MotifCheck
         JobCheck.CheckCentre(motif.CentreMm, at, faults);
         CheckByPart(motif.ByPart, at, motif: true, faults);
         CheckLayer(motif.Layer, at, faults);
+        CheckCraft(motif.Craft, at, faults);
     }
 
     /// <summary>How many layers there may be to each side of the usual one.</summary>
     private const int MostLayers = 99;
+
+    public static void CheckCraft(string? craft, string at, List<JobFault> faults) =>
+        CheckChoice($"{at}/craft", craft, Crafts.AllCrafts.Ids, "craft", faults);
 
     public static void CheckLayer(int? layer, string at, List<JobFault> faults) =>
         JobCheck.CheckRange($"{at}/layer", layer, -MostLayers, MostLayers, string.Empty, faults);

@@ -72,7 +72,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
 
         // The largest that goes here, for the line it then has: strands follow the height, so each is tried, the most first.
         var facts = workshop.StitchFacts(ground.Cloth);
-        var usual = facts.Knit ? Book.Find("split")! : Book.Plainest;
+        var usual = ground.Tinted ? Book.Find("running")! : facts.Knit ? Book.Find("split")! : Book.Plainest;
         var stitch = (asked.Stitch ?? overrules.For(Id("stitch.outline"))) is { } named ? Book.Find(named)! : usual;
         var strandsStated = asked.Strands?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(Id("thread.strands"));
         var (high, pair, largest, free, freeHigh) = Sized(asked, Id, unit, anchor, stitch, strandsStated, of, inCopies, round);
@@ -80,12 +80,13 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         decisions.Add(Deciding.Make(
             Id("stitch.outline"), Station.Stitches, "Which stitch for its lines", new Choice(usual.Id, Say.Upper(usual.Name)),
             asked.Stitch is null && overrules.For(Id("stitch.outline")) is null ? null : new Choice(stitch.Id, Say.Upper(stitch.Name)),
-            [facts.Knit ? "On a knit split stitch gives with the cloth." : "Backstitch keeps outlines crisp.",
+            [ground.Tinted ? "Round what is tinted goes a fine line of small running stitches." : facts.Knit ? "On a knit split stitch gives with the cloth." : "Backstitch keeps outlines crisp.",
                 .. DrawingStitching.Roles.Where(r => unit.Parts.Any(p => Roles.Kind(p.Role) == r.Role)).Select(r => r.Because)],
             ["A knit, or a stitch of your own."], Book.Lines.Select(s => new Choice(s.Id, Say.Upper(s.Name))).ToArray()));
         decisions.Add(Deciding.Make(
             Id("thread.strands"), Station.Thread, "How many strands", Strands(free), strandsStated is null ? null : Strands(pair.Strands),
-            [$"Drawings under {Say.Length(StrandsByHeight[0].ToMm)} want one strand, under {Say.Length(StrandsByHeight[1].ToMm)} two, "
+            [ground.Tinted ? (Told)$"Two strands make the fine line round what is tinted."
+                : $"Drawings under {Say.Length(StrandsByHeight[0].ToMm)} want one strand, under {Say.Length(StrandsByHeight[1].ToMm)} two, "
                 + $"larger ones three.", $"{Say.Upper(Legibility.Lie(pair.Strands))} {Say.Length(pair.LineWidthMm)} wide."],
             ["A larger or smaller drawing."], new[] { 1, 2, 3, 4, 6 }.Select(Strands).ToArray()));
         var colours = Colours(asked, Id("thread.colour"), unit, Fills(asked, Id("stitch.fill")), decisions);
@@ -96,7 +97,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var areas = design.Shapes.Any(s => s.Area is not null);
         var rich = asked.Drawing is null && MotifLibrary.Find(asked.Motif)!.Rich;
         var filling = new FillingRoom(Id("stitch.fill"), areas ? overrules.For(Id("stitch.fill")) : null,
-            workshop.Habit("fill") switch
+            ground.Tinted ? FillingRoom.None : workshop.Habit("fill") switch
             {
                 FillingRoom.AsDrawn => rich ? FillingRoom.ByPart : FillingRoom.None,
                 var habit => habit,
@@ -251,7 +252,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var points = lines.Sum(l => l.Count);
         var answer = (High: 2.0, Pair: new Pair(stitch, 1), Largest: 0.0, Free: 2.0);
         var free = 1;
-        foreach (var (_, n) in StrandsByHeight.Reverse())
+        foreach (var (_, n) in ground.Tinted ? [StrandsByHeight[1]] : StrandsByHeight.Reverse())
         {
             var pair = new Pair(stitch, strands is { } hers ? int.Parse(hers, CultureInfo.InvariantCulture) : n);
             ground.Budget.Spend(Fit.Steps(ground.Field, points));
@@ -349,7 +350,8 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     /// <summary>
     /// Whether its areas are to be filled where no part says otherwise: by her wish, by habit, or because it is drawn so.
     /// </summary>
-    private bool Fills(MotifAsked asked, string fillId) => (asked.Drawing is null && MotifLibrary.Find(asked.Motif)!.Rich
+    private bool Fills(MotifAsked asked, string fillId) => asked.Craft is not (null or Crafts.AllCrafts.Stitch)
+        || (asked.Drawing is null && MotifLibrary.Find(asked.Motif)!.Rich
         && workshop.Habit("fill") != FillingRoom.None) || workshop.Habit("fill") == FillingRoom.ByPart
         || overrules.Stated(fillId) is not (null or FillingRoom.None);
 

@@ -44,8 +44,12 @@ public static class Next
         }
         else if (!printed && !begun)
         {
-            waiting.Add(new Waiting("print", Station.Transfer, SheetFor(plan) == "work" ? "Print the work sheet, and draw."
-                : "Print the template, and measure its check line."));
+            waiting.Add(new Waiting("print", Station.Transfer, SheetFor(plan) switch
+            {
+                "work" => plan.Sewn ? "Print the work sheet, and draw." : "Print the work sheet.",
+                "stencil" => "Print the cutting sheet, and measure its check line.",
+                _ => "Print the template, and measure its check line.",
+            }));
         }
 
         if (plan.Idle.Count is > 0 and var idle)
@@ -55,13 +59,14 @@ public static class Next
         }
 
         waiting.Add(new Waiting("work", plan.Time.Progress.Stage is Stage.Planned or Stage.Washed ? Station.Transfer
-            : plan.Time.Progress.Stage is Stage.Marked or Stage.OnTheHoop ? Station.Order : Station.Finish,
+            : plan.Time.Progress.Stage is Stage.Marked or Stage.OnTheHoop ? plan.Sewn ? Station.Order : Station.Stitches : Station.Finish,
             $"{Say.Upper(plan.Time.Progress.Told)}."));
         return waiting;
     }
 
     /// <summary>The sheet that has to be out before she begins: the template, or the work sheet where nothing is transferred.</summary>
-    public static string SheetFor(Plan plan) => plan.Transfer.PrintMirrored is null ? "work" : "template";
+    public static string SheetFor(Plan plan) => plan.CraftParts.Any(p => p.Craft == "paint") ? "stencil"
+        : plan.Transfer.PrintMirrored is null || !plan.Sewn ? "work" : "template";
 
     /// <summary>The station a concern is seen at.</summary>
     public static Station StationOf(Concern concern) => concern.What switch
@@ -85,6 +90,9 @@ public sealed record StepOn(string Text, string Done)
         return progress.Stage switch
         {
             Stage.Planned when plan.Work.Any(o => o.Kind == OpKind.Wash) => Said("Washed and hung up today", new Done(WashedOn: today)),
+            Stage.Planned or Stage.Washed when !plan.Sewn => Said("It is prepared: cut, laid, drawn", new Done(Marked: true)),
+            Stage.Marked when !plan.Sewn && plan.Work.Any(o => o.Kind == OpKind.Dry) =>
+                Said("It is made, and left to dry today", new Done(true, 0, today)),
             Stage.Planned or Stage.Washed => Said("The lines are on the cloth", new Done(Marked: true)),
             Stage.Marked or Stage.OnTheHoop when progress.Runs > 0 =>
                 Said($"Length {progress.RunsDone + 1} is stitched", new Done(true, progress.RunsDone + 1)),

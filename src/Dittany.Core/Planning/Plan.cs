@@ -108,6 +108,9 @@ public sealed record PlannedElement(
     /// <summary>The layer it was given; null where nobody said.</summary>
     public int? Layer { get; init; }
 
+    /// <summary>What it is made in where that is not thread alone; its parts are then what is stitched of it, if anything.</summary>
+    public string? Craft { get; init; }
+
     /// <summary>What one of it is called where it is a motif that stands there several times; else its text.</summary>
     public string One { get; init; } = Text;
 }
@@ -137,6 +140,12 @@ public sealed record Plan(
     IReadOnlyList<string> SetAside,
     IReadOnlyList<Caution> Cautions)
 {
+    /// <summary>What other crafts make of it, in the order it is made.</summary>
+    public IReadOnlyList<Crafts.CraftPart> CraftParts { get; init; } = [];
+
+    /// <summary>Whether anything is worked with needle and thread.</summary>
+    public bool Sewn => Elements.Any(e => e.Craft is null or "tint");
+
     /// <summary>Elements as they lie, the undermost first; of one layer words lie over motifs.</summary>
     public IEnumerable<PlannedElement> AsTheyLie => Elements.OrderBy(e => e.Layer ?? 0).ThenBy(e => e.IsMotif ? 0 : 1);
 

@@ -62,6 +62,106 @@ public static class Planner
         var cautions = new List<Caution>();
 
         // Item and space.
+        var (ground, size, washesFirst, cut, lies) = GroundOf(job, workshop, library, budget, overrules, decisions, cautions);
+        var (form, drawn, zone, cloth, worn) = (ground.Form, ground.Drawn, ground.Zone, ground.Cloth, ground.Worn);
+
+        // Words and stitches.
+        var (elements, lying, crafts) = ElementsOf(job, ground, workshop, overrules, lies, decisions);
+        var sewn = elements.Any(e => e.Craft is null or "tint");
+        cautions.AddRange(crafts.SelectMany(c => c.Cautions));
+
+        // What is settled of hoop, transfer, thread and marks is told only where there is something to stitch.
+        var (needle, warned) = sewn ? (decisions, cautions) : (new List<Decision>(), new List<Caution>());
+        TooMuchException.ThrowIfOver(elements.Sum(e => e.Parts.Sum(p => (long)p.Stitches.Count)));
+
+        // Hooping, and what the thread is cut to.
+        var called = CalledBy(elements);
+        var letters = Working.LettersOf(lying.Order().Select(i => elements[i]).ToArray());
+        var held = Working.Hold(letters, called, ground, workshop, overrules);
+        needle.AddRange(Offering.Nudged(held, elements));
+        warned.AddRange(At(Station.Hoop, held.Cautions));
+        var thickness = cloth.ThicknessMm + (held.LayersThrough > 1 ? Working.LiningMm : 0);
+        var (skims, action) = Working.Action(held, workshop, overrules.For("stitch.action"));
+        needle.Add(action);
+        var cutting = Cut(elements, worn, ground, workshop, overrules);
+        needle.AddRange(cutting.Decisions);
+        warned.AddRange(At(Station.Thread, cutting.Cautions));
+
+        // Marks must outlast the stitching, so its hours are reckoned first; which letter comes first hangs on the mark.
+        var pace = new Pace(cloth, workshop.Skill, skims);
+        var seconds = elements.SelectMany(e => e.Parts).SelectMany(p => p.Stitches).Sum(s => s.Seconds);
+        var hooped = Holding.Told(held.Placings);
+        var expected = Working.ExpectedRuns(letters, cutting, thickness);
+        var hours = EffortRoom.Stitching(seconds, cutting.Minutes(expected, 1, expected), hooped, pace).Minutes / 60;
+        var colours = elements.SelectMany(e => e.Parts).Select(p => p.Colour).Distinct(StringComparer.Ordinal).ToArray();
+        var transfer = TransferRoom.Settle(Transfer(elements, called, ground, held, hours, colours, workshop, overrules));
+        needle.AddRange(transfer.Decisions);
+        warned.AddRange(At(Station.Transfer, transfer.Cautions));
+        var marksCloth = MarkerRules.OnCloth(transfer.Method);
+
+        // Route and threads, and with the real thread ends the effort.
+        var routed = Working.RouteOf(
+            letters, called, held, cutting, ground, thickness, marksCloth && transfer.Marker.GoesBy == GoesBy.Brushing, workshop,
+                overrules.For("order.parts"), needle);
+        elements = Working.AsWorked(elements, routed);
+        var threads = Working.ThreadsOf(elements, routed.Rows, cutting, cloth, thickness, workshop, overrules, needle);
+        var effort = EffortRoom.Stitching(
+            seconds, cutting.Minutes(threads.Sum(t => t.Runs), threads.Sum(t => t.FreshRuns), threads.Sum(t => t.Cuts)), hooped, pace,
+                threads.Select(t => new Use($"{Palette.NameOf(t.Colour)}, {Say.Count(t.Strands, "strand")}", t.LengthMm, "mm")).ToArray());
+
+        // Finish and time.
+        var finished = FinishRoom.Settle(Finish(transfer, held, cutting, colours, ground, workshop, overrules));
+        needle.AddRange(finished.Decisions);
+        warned.AddRange(At(Station.Finish, finished.Cautions));
+        var work = Work.Chain([.. Beforehand.Of(cloth, washesFirst), .. LooseWork.Before(form, cut), .. crafts.SelectMany(c => c.Before),
+            .. sewn ? transfer.Work.Concat(effort.Work) : [], .. crafts.SelectMany(c => c.After).DistinctBy(o => o.Id),
+            .. sewn ? finished.Work : [], .. LooseWork.After(form)]);
+        var worked = routed.Rows.Count == 0 ? 0 : (double)routed.Rows.Count(r => r.Run <= (job.Done?.Runs ?? 0)) / routed.Rows.Count;
+        var timed = Timing.Settle(
+            work, Left.After(work, job.Done, threads.Sum(t => t.Runs), worked, job.Today),
+            new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening), job.Today, job.DueOn);
+        decisions.AddRange(timed.Decisions);
+        cautions.AddRange(At(Station.Time, timed.Cautions));
+        if (workshop.HourlyRate > 0)
+        {
+            decisions.Add(Price(workshop.HourlyRate, timed.HandsOnMinutes));
+        }
+
+        cautions.AddRange(CautionRoom.Of(new CautionFacts(
+            cloth, colours, transfer.Marker, sewn && marksCloth, transfer.Method.Id, transfer.Stabiliser, worn, form.Use.SeenOutdoors
+                && !zone.Hidden, elements.Where(e => !e.IsMotif).Select(e => e.Text).ToArray(),
+            work.Any(o => o.Place == Operations.Place.Iron) || transfer.Method.Id is "hot-iron" or "coated-paper",
+                effort.Minutes / 60, washesFirst, form.Loose is null, sewn && zone.BackSeen && !cloth.Lined, sewn)));
+
+        var heeded = cautions.DistinctBy(c => c.Text).OrderByDescending(c => c.Severity).ToArray();
+        decisions = decisions.Select(d => OwnHabits(sewn || d.Id.StartsWith("craft", StringComparison.Ordinal) ? d
+            : CraftPlanning.WithoutThread(d), workshop)).ToList();
+        return new Plan(
+            job.Today,
+            job.Title ?? $"{(elements[0].IsMotif ? Say.Upper(elements[0].Text) : elements[0].Text.ReplaceLineEndings(" "))}, on {Say.A(form.Name)}",
+            new PlannedItem(form.Id, form.Name, size.Id, size.Name, worn.Wearer, drawn.Outline, cloth),
+            SpaceOf(ground, elements),
+            elements,
+            transfer,
+            new PlannedHooping(held.School, held.Placings, held.LowerBound),
+            threads,
+            routed.Rows,
+            Heeding.Heed(work, heeded),
+            timed,
+            [.. crafts.SelectMany(c => c.Care).Concat(sewn ? finished.Care : []).DistinctBy(c => c.ToString(), StringComparer.Ordinal)],
+            elements.Where(e => !e.IsMotif).SelectMany((e, i) => i == 0 ? Proof.Of(e.Text)
+                : Proof.Of(e.Text).Prepend(new ProofLetter("\n", "next wording"))).ToArray(),
+            decisions.OrderBy(d => d.Station).ToArray(),
+            [.. overrules.SetAside, .. decisions.SelectMany(d => d.NotFollowed ?? []).Select(t => t.ToString())],
+            heeded)
+        {
+            CraftParts = crafts.SelectMany(c => c.Parts).ToArray(),
+        };
+    }
+
+    private static (WordingGround Ground, FormSize Size, bool WashesFirst, FormSize Cut, string Lies) GroundOf(Job job, Workshop workshop,
+        Library library, Budget budget, Overrules overrules, List<Decision> decisions, List<Caution> cautions)
+    {
         var form = GroundDecisions.Sewn(job.FormUsed!, overrules, decisions);
         var size = GroundDecisions.Size(form, job, overrules, decisions);
         var fabric = Fabric.Settle(form, size, job.Fabric ?? new StatedFabric(), overrules.For("fabric.kind"));
@@ -92,93 +192,11 @@ public static class Planner
             MinutesLeft = job.DueOn is { } due
                 ? Math.Max(0, due.DayNumber - job.Today.DayNumber) / 7.0 * workshop.EveningsPerWeek * workshop.MinutesPerEvening : null,
         };
-
-        // Words and stitches.
-        var (elements, lying) = ElementsOf(job, ground, workshop, overrules, lies, decisions);
-        TooMuchException.ThrowIfOver(elements.Sum(e => e.Parts.Sum(p => (long)p.Stitches.Count)));
-
-        // Hooping, and what the thread is cut to.
-        var called = CalledBy(elements);
-        var letters = Working.LettersOf(lying.Order().Select(i => elements[i]).ToArray());
-        var held = Working.Hold(letters, called, ground, workshop, overrules);
-        decisions.AddRange(Offering.Nudged(held, elements));
-        cautions.AddRange(At(Station.Hoop, held.Cautions));
-        var thickness = cloth.ThicknessMm + (held.LayersThrough > 1 ? Working.LiningMm : 0);
-        var (skims, action) = Working.Action(held, workshop, overrules.For("stitch.action"));
-        decisions.Add(action);
-        var cutting = Cut(elements, worn, ground, workshop, overrules);
-        decisions.AddRange(cutting.Decisions);
-        cautions.AddRange(At(Station.Thread, cutting.Cautions));
-
-        // Marks must outlast the stitching, so its hours are reckoned first; which letter comes first hangs on the mark.
-        var pace = new Pace(cloth, workshop.Skill, skims);
-        var seconds = elements.SelectMany(e => e.Parts).SelectMany(p => p.Stitches).Sum(s => s.Seconds);
-        var hooped = Holding.Told(held.Placings);
-        var expected = Working.ExpectedRuns(letters, cutting, thickness);
-        var hours = EffortRoom.Stitching(seconds, cutting.Minutes(expected, 1, expected), hooped, pace).Minutes / 60;
-        var colours = elements.SelectMany(e => e.Parts).Select(p => p.Colour).Distinct(StringComparer.Ordinal).ToArray();
-        var transfer = TransferRoom.Settle(Transfer(elements, called, ground, held, hours, colours, workshop, overrules));
-        decisions.AddRange(transfer.Decisions);
-        cautions.AddRange(At(Station.Transfer, transfer.Cautions));
-        var marksCloth = MarkerRules.OnCloth(transfer.Method);
-
-        // Route and threads, and with the real thread ends the effort.
-        var routed = Working.RouteOf(
-            letters, called, held, cutting, ground, thickness, marksCloth && transfer.Marker.GoesBy == GoesBy.Brushing, workshop,
-                overrules.For("order.parts"), decisions);
-        elements = Working.AsWorked(elements, routed);
-        var threads = Working.ThreadsOf(elements, routed.Rows, cutting, cloth, thickness, workshop, overrules, decisions);
-        var effort = EffortRoom.Stitching(
-            seconds, cutting.Minutes(threads.Sum(t => t.Runs), threads.Sum(t => t.FreshRuns), threads.Sum(t => t.Cuts)), hooped, pace,
-                threads.Select(t => new Use($"{Palette.NameOf(t.Colour)}, {Say.Count(t.Strands, "strand")}", t.LengthMm, "mm")).ToArray());
-
-        // Finish and time.
-        var finished = FinishRoom.Settle(Finish(transfer, held, cutting, colours, ground, workshop, overrules));
-        decisions.AddRange(finished.Decisions);
-        cautions.AddRange(At(Station.Finish, finished.Cautions));
-        var work = Work.Chain([.. Beforehand.Of(cloth, washesFirst), .. LooseWork.Before(form, cut), .. transfer.Work, .. effort.Work,
-            .. finished.Work, .. LooseWork.After(form)]);
-        var worked = routed.Rows.Count == 0 ? 0 : (double)routed.Rows.Count(r => r.Run <= (job.Done?.Runs ?? 0)) / routed.Rows.Count;
-        var timed = Timing.Settle(
-            work, Left.After(work, job.Done, threads.Sum(t => t.Runs), worked, job.Today),
-            new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening), job.Today, job.DueOn);
-        decisions.AddRange(timed.Decisions);
-        cautions.AddRange(At(Station.Time, timed.Cautions));
-        if (workshop.HourlyRate > 0)
-        {
-            decisions.Add(Price(workshop.HourlyRate, timed.HandsOnMinutes));
-        }
-
-        cautions.AddRange(CautionRoom.Of(new CautionFacts(
-            cloth, colours, transfer.Marker, marksCloth, transfer.Method.Id, transfer.Stabiliser, worn, form.Use.SeenOutdoors
-                && !zone.Hidden, elements.Where(e => !e.IsMotif).Select(e => e.Text).ToArray(),
-            finished.Work.Any(o => o.Place == Operations.Place.Iron) || transfer.Method.Id is "hot-iron" or "coated-paper",
-                effort.Minutes / 60, washesFirst, form.Loose is null, zone.BackSeen && !cloth.Lined)));
-
-        var heeded = cautions.DistinctBy(c => c.Text).OrderByDescending(c => c.Severity).ToArray();
-        decisions = decisions.Select(d => OwnHabits(d, workshop)).ToList();
-        return new Plan(
-            job.Today,
-            job.Title ?? $"{(elements[0].IsMotif ? Say.Upper(elements[0].Text) : elements[0].Text.ReplaceLineEndings(" "))}, on {Say.A(form.Name)}",
-            new PlannedItem(form.Id, form.Name, size.Id, size.Name, worn.Wearer, drawn.Outline, cloth),
-            SpaceOf(ground, elements),
-            elements,
-            transfer,
-            new PlannedHooping(held.School, held.Placings, held.LowerBound),
-            threads,
-            routed.Rows,
-            Heeding.Heed(work, heeded),
-            timed,
-            finished.Care,
-            elements.Where(e => !e.IsMotif).SelectMany((e, i) => i == 0 ? Proof.Of(e.Text)
-                : Proof.Of(e.Text).Prepend(new ProofLetter("\n", "next wording"))).ToArray(),
-            decisions.OrderBy(d => d.Station).ToArray(),
-            [.. overrules.SetAside, .. decisions.SelectMany(d => d.NotFollowed ?? []).Select(t => t.ToString())],
-            heeded);
+        return (ground, size, washesFirst, cut, lies);
     }
 
-    private static (IReadOnlyList<PlannedElement> Elements, Lying Lying) ElementsOf(Job job, WordingGround ground, Workshop workshop,
-        Overrules overrules, string lies, List<Decision> decisions)
+    private static (IReadOnlyList<PlannedElement> Elements, Lying Lying, IReadOnlyList<Crafts.Crafted> Crafts) ElementsOf(
+        Job job, WordingGround ground, Workshop workshop, Overrules overrules, string lies, List<Decision> decisions)
     {
         // What goes round others comes first: it leaves them the room inside it.
         var rounds = Surrounding.Plan(job, ground, workshop, overrules);
@@ -207,15 +225,21 @@ public static class Planner
             decisions.Add(told);
         }
 
-        return (planned.Select(p => p.Element).ToArray(), lying);
+        return (planned.Select(p => p.Element).ToArray(), lying, planned.Select(p => p.Made).OfType<Crafts.Crafted>().ToArray());
 
-        (PlannedElement Element, IReadOnlyList<Decision> Decisions) At(int index, Region over)
+        PlannedInCraft At(int index, Region over)
         {
             var inside = rounds.Inside with { Over = over };
             var motif = index - job.Elements.Count;
-            return motif < 0 ? new WordingPlanner(inside, workshop, overrules).Plan(job.Elements[index], index, many)
+            var (id, asked) = motif < 0 ? (job.Elements[index].Id, job.Elements[index].Craft)
+                : (job.MotifsAsked[motif].Id, job.MotifsAsked[motif].Craft);
+            var decision = index == 0 ? "craft" : $"craft:{id}";
+            var crafts = new CraftPlanning(inside, overrules);
+            inside = inside with { Tinted = crafts.Settled(decision, asked) is Crafts.Tinting.PencilTint };
+            var (element, its) = motif < 0 ? new WordingPlanner(inside, workshop, overrules).Plan(job.Elements[index], index, many)
                 : rounds.Planned.TryGetValue(motif, out var round) ? over.IsEmpty ? round : rounds.Again[motif](over)
                 : new MotifPlanner(inside, workshop, overrules).Plan(job.MotifsAsked[motif], index, slots[motif], many);
+            return crafts.Made(element, its, decision, asked);
         }
     }
 

@@ -49,6 +49,9 @@ internal sealed partial class SaidBeside
     /// <summary>What was said of parts of a motif.</summary>
     public IReadOnlyList<PartAsked> Parts { get; private set; } = [];
 
+    /// <summary>What it is to be made in where that is not thread.</summary>
+    public string? Craft { get; private set; }
+
     public bool Unsewn { get; private set; }
 
     public void Ask(string question) => _questions.Add(question);
@@ -62,6 +65,7 @@ internal sealed partial class SaidBeside
         For = Whom,
         Unsewn = Unsewn,
         Fill = Fill,
+        Craft = Craft,
         Parts = Parts,
         Questions = _questions.Count == 0 ? heard.Questions : [.. heard.Questions, .. _questions]
     };
@@ -74,6 +78,7 @@ internal sealed partial class SaidBeside
         beside.TakeParts(ref text);
         beside.TakeStitch(ref text);
         beside.TakeThread(ref text);
+        beside.TakeCraft(ref text);
         beside.TakeUnsewn(ref text);
         return beside;
     }
@@ -127,6 +132,37 @@ internal sealed partial class SaidBeside
         {
             Ask("A width and a height were said, and one follows from the other: the width is taken.");
             CapHeightMm = null;
+        }
+    }
+
+    /// <summary>
+    /// What people say for a craft, in small letters: with a capital it is part of a name or a wording.
+    /// </summary>
+    private static readonly (string Craft, string Words)[] CraftsSaid =
+    [
+        ("paint", "spray-?painted|painted|sprayed|stencill?ed|in (?:spray )?paint|through a stencil|with a stencil"),
+        ("felt", "needle-?felted|felted|in felted wool|in needle felt"),
+        ("tint", "pencil-?tinted|tinted(?: with pencils?| in pencil)?|coloured (?:in )?with pencils?|in coloured pencil"),
+    ];
+
+    private void TakeCraft(ref string text)
+    {
+        foreach (var (craft, words) in CraftsSaid)
+        {
+            var found = Regex.Match(text, $@"(?<=^|[\s,])(?:{words})(?=$|[\s,])", RegexOptions.CultureInvariant, TimeSpan.FromSeconds(1));
+            if (!found.Success)
+            {
+                continue;
+            }
+
+            if (Craft is not null)
+            {
+                Ask($"Two crafts were said: {Crafts.AllCrafts.Find(Craft)!.Name.ToLowerInvariant()} is taken.");
+                return;
+            }
+
+            Craft = craft;
+            text = Without(text, found);
         }
     }
 

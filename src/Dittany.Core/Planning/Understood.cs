@@ -38,6 +38,9 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
     /// <summary>What areas are to be filled with, as said.</summary>
     public string? Fill { get; init; }
 
+    /// <summary>What it is to be made in, as said: an id of <see cref="Crafts.AllCrafts"/>; null where nothing was.</summary>
+    public string? Craft { get; init; }
+
     /// <summary>What was said of single parts of the motif: leaves in green, six strands.</summary>
     public IReadOnlyList<PartAsked> Parts { get; init; } = [];
 
@@ -65,7 +68,7 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
 
     /// <summary>The words as they were said to be stitched, with a motif beside them or without.</summary>
     public WordingAsked Wording(string words, string? motif) =>
-        new("name", words, Stitch: Stitch, Colour: Thread, CapHeightMm: CapHeightMm, Motif: motif, WidthMm: WidthMm);
+        new("name", words, Stitch: Stitch, Colour: Thread, CapHeightMm: CapHeightMm, Motif: motif, WidthMm: WidthMm) { Craft = Craft };
 
     /// <summary>A motif alone as it was said to be stitched; several of it stand as was said, or in a row.</summary>
     public MotifAsked MotifAlone(string motif)
@@ -73,6 +76,7 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
         var one = new MotifAsked("motif", motif, WidthMm, CapHeightMm, Stitch: Stitch, Colour: Thread)
         {
             ByPart = Parts,
+            Craft = Craft,
         };
         return Motif == motif && (MotifCount ?? (Arrangement is null ? null : 0)) is { } count
             ? one with { Arrangement = Arrangement ?? "row", Count = count == 0 ? null : count } : one;

@@ -38,6 +38,7 @@ public sealed record Progress(Stage Stage, int RunsDone, int Runs, double LeftMi
         Stage.Planned => $"to be begun · {Say.Minutes(LeftMinutes)}",
         Stage.Washed => DryOn is { } dry ? $"washed, and dry on {Say.Day(dry)} · {Say.Minutes(LeftMinutes)} left"
             : $"washed and dry · {Say.Minutes(LeftMinutes)} left",
+        Stage.Marked when Runs == 0 => $"prepared · {Say.Minutes(LeftMinutes)} left",
         Stage.Marked => $"the lines are on · {Say.Minutes(LeftMinutes)} left",
         Stage.OnTheHoop => $"on the hoop · length {RunsDone + 1} of {Runs} · {Say.Minutes(LeftMinutes)} left",
         Stage.Stitched => $"stitched · to be rinsed and finished, {Say.Minutes(LeftMinutes)}",

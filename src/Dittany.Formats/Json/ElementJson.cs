@@ -15,7 +15,7 @@ internal static class ElementJson
         "middle", "drawing"];
 
     private static readonly string[] OfBoth = ["id", "kind", "widthMm", "stitch", "strands", "colour", "arrangement", "centreMm", "motif",
-        "turnDegrees", "parts", "layer"];
+        "turnDegrees", "parts", "layer", "craft"];
 
     private static readonly Dictionary<string, FigureKind> Kinds = new(StringComparer.Ordinal)
     {
@@ -88,6 +88,7 @@ internal static class ElementJson
             JobJson.Number(w, "motifCount", e.MotifCount);
             JobJson.Number(w, "widthMm", e.WidthMm);
             JobJson.Number(w, "layer", e.Layer);
+            JobJson.Text(w, "craft", e.Craft);
             PartAskedJson.Write(w, e.ByPart);
             ByLetter(w, e.Letters);
             w.WriteEndObject();
@@ -116,6 +117,7 @@ internal static class ElementJson
             JobJson.Number(w, "seed", m.Seed);
             JobJson.Flag(w, "middle", m.Middle);
             JobJson.Number(w, "layer", m.Layer);
+            JobJson.Text(w, "craft", m.Craft);
             if (m.Drawing is { } own)
             {
                 Write(w, own);
@@ -150,6 +152,7 @@ internal static class ElementJson
             ByPart = PartAskedJson.Read(members, at, faults) ?? [],
             Letters = ByLetter(members, at, faults),
             Layer = faults.Whole(members, "layer", at),
+            Craft = faults.Text(members, "craft", at),
         };
 
     private static MotifAsked Motif(Dictionary<string, JsonElement> members, string id, string at, JsonFaults faults)
@@ -178,6 +181,7 @@ internal static class ElementJson
         {
             ByPart = many ? PartAskedJson.Read(members, at, faults) ?? [] : [],
             Layer = faults.Whole(members, "layer", at),
+            Craft = faults.Text(members, "craft", at),
         };
     }
 

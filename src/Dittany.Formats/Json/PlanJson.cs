@@ -279,6 +279,7 @@ public static class PlanJson
 
     private static void WriteWork(Utf8JsonWriter w, Plan plan)
     {
+        WriteCrafts(w, plan);
         w.WriteStartArray("work");
         foreach (var operation in plan.Work)
         {
@@ -428,6 +429,43 @@ public static class PlanJson
         foreach (var p in points)
         {
             Point(w, p);
+        }
+
+        w.WriteEndArray();
+    }
+
+    /// <summary>What crafts other than thread make; left out where there is none.</summary>
+    private static void WriteCrafts(Utf8JsonWriter w, Plan plan)
+    {
+        if (plan.CraftParts.Count == 0)
+        {
+            return;
+        }
+
+        w.WriteStartArray("craftParts");
+        foreach (var part in plan.CraftParts)
+        {
+            w.WriteStartObject();
+            w.WriteString("id", part.Id);
+            w.WriteString("craft", part.Craft);
+            w.WriteString("element", part.Element);
+            w.WriteString("role", part.Role);
+            w.WriteString("colour", part.Colour);
+            w.WriteNumber("order", part.Order);
+            Rings(w, "shapeMm", part.ShapeMm.Rings);
+            if (part.BridgesMm.Count > 0)
+            {
+                Rings(w, "bridgesMm", part.BridgesMm.SelectMany(b => b.Rings));
+                w.WriteNumber("islands", part.Islands);
+            }
+
+            Mm(w, "areaMm2", part.ShapeMm.AreaMm2);
+            w.WriteStartObject("amount");
+            w.WriteString("what", part.Amount.What);
+            w.WriteNumber("amount", part.Amount.Amount);
+            w.WriteString("unit", part.Amount.Unit);
+            w.WriteEndObject();
+            w.WriteEndObject();
         }
 
         w.WriteEndArray();

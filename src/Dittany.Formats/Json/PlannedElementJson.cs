@@ -31,6 +31,7 @@ internal static class PlannedElementJson
         }
 
         JobJson.Number(w, "layer", e.Layer);
+        JobJson.Text(w, "craft", e.Craft);
         Point(w, "centreMm", e.CentreMm);
         w.WriteStartObject("boxMm");
         Mm(w, "x", e.BoxMm.X);

@@ -1,4 +1,5 @@
 using System.Text.Json.Nodes;
+using Dittany.Core.Crafts;
 using Dittany.Core.Geometry;
 using Dittany.Core.Effort;
 using Dittany.Core.Items;
@@ -110,6 +111,7 @@ public static class SchemaJson
         ("motif", Enum(MotifLibrary.Ids)),
         ("motifPlace", Enum(["before", "after", "above", "below", "between", "dot", "around"])),
         ("motifCount", Whole(1, 80)),
+        ("craft", Enum(AllCrafts.Ids)),
         ("layer", Whole(-99, 99)),
         ("parts", ByPartSchema()),
         ("letters", List(Closed(["index"], ("index", Whole(0, JobCheck.MostLetters)),
@@ -145,6 +147,7 @@ public static class SchemaJson
         ("wobblePercent", Number(0, 100 * Motif.MostWobble)),
         ("seed", Whole(0, 1_000_000)),
         ("middle", Flag()),
+        ("craft", Enum(AllCrafts.Ids)),
         ("layer", Whole(-99, 99)),
         ("drawing", Closed(["name", "parts"], ("name", Text()),
             ("parts", List(Closed(["path"], ("role", Text()), ("kind", Enum(["line", "shape", "dot"])), ("path", Text()),
@@ -219,7 +222,7 @@ public static class SchemaJson
                 ("fit", Open(("largestCapHeightMm", Plain()), ("overflowsMm", Plain()))),
                 ("legibility", Open(("reads", Flag()))),
                 ("concerns", List(Open(("what", Enum(["overflows", "closes-up", "touches", "too-heavy", "turning", "does-not-show",
-                    "dropped"])), ("remedies", List(new JsonObject { ["type"] = "object" }))))),
+                    "dropped", "web", "opening", "nothing-to-tint"])), ("remedies", List(new JsonObject { ["type"] = "object" }))))),
                 ("parts", List(OpenBut(["lineMm"],
                     ("role", Text()), ("shape", Text()), ("stitch", Text()), ("strands", Plain()), ("colour", Colour()),
                         ("lineWidthMm", Plain()), ("lineMm", List(Point())), ("closed", Flag()),
@@ -246,8 +249,12 @@ public static class SchemaJson
                 ("id", Text()), ("kind", Enum(Lower<OpKind>())), ("station", Enum(Lower<Station>())), ("place", Enum(Lower<Place>())),
                     ("handsMinutes", Open(("low", Plain()), ("likely", Plain()), ("high", Plain()))),
                 ("uses", List(Open(("what", Text()), ("amount", Plain()),
-                    ("unit", Enum(["m²", "mm", "sheets", "pieces", "g", "skeins"]))))), ("steps", List(Text())), ("after", List(Text())),
+                    ("unit", Enum(["m²", "mm", "sheets", "pieces", "g", "ml", "skeins"]))))), ("steps", List(Text())), ("after", List(Text())),
                 ("cautions", List(Text())))),
+            ["craftParts"] = List(OpenBut(["bridgesMm", "islands"], ("id", Text()), ("craft", Enum(AllCrafts.Ids)), ("element", Text()),
+                ("role", Text()), ("colour", Colour()), ("order", Plain()), ("shapeMm", List(List(Point()))),
+                ("bridgesMm", List(List(Point()))), ("islands", Plain()), ("areaMm2", Plain()),
+                ("amount", Open(("what", Text()), ("amount", Plain()), ("unit", Text()))))),
             ["finish"] = List(Text()),
             ["care"] = List(Text()),
             ["proof"] = List(Open(("letter", Text()), ("aloud", Text()))),

@@ -5,7 +5,11 @@ using Dittany.Formats.Template;
 namespace Dittany.Formats.Sheets;
 
 /// <summary>A sheet that can be printed of a plan: its id, its name, and what it is for.</summary>
-public sealed record SheetKind(string Id, string Name, string For);
+public sealed record SheetKind(string Id, string Name, string For)
+{
+    /// <summary>Whether a plan has anything to print on it.</summary>
+    public Func<Plan, bool> Fits { get; init; } = _ => true;
+}
 
 /// <summary>The sheets of a piece.</summary>
 public static class PieceSheets
@@ -13,15 +17,24 @@ public static class PieceSheets
     public static IReadOnlyList<SheetKind> Kinds { get; } =
     [
         new("template", "Template",
-            "The lines at 1:1, mirrored where the transfer asks for it, with a check line; the placement card goes with it."),
-        new("cut-out", "Paper cut-out", "The design at 1:1 to cut out and lay on the item before anything is marked."),
+            "The lines at 1:1, mirrored where the transfer asks for it, with a check line; the placement card goes with it.")
+        { Fits = p => p.Sewn || p.CraftParts.Any(c => c.Craft != "paint") },
+        new("stencil", "Cutting sheet", "A stencil for each colour at 1:1, with the bridges that hold its islands, and a check line.")
+        { Fits = p => p.CraftParts.Any(c => c.Craft == "paint") },
+        new("cut-out", "Paper cut-out", "The design at 1:1 to cut out and lay on the item before anything is marked.")
+        { Fits = p => p.Sewn },
         new("shapes", "Paper shapes",
-            "Rough paper shapes of every motif and wording, to push about on the item until they lie where you like them."),
+            "Rough paper shapes of every motif and wording, to push about on the item until they lie where you like them.")
+        { Fits = p => p.Sewn },
         new("placement", "Placement card", "Where it goes on the real item: numbered folds and distances."),
         new("work", "Work sheet", "The order of work with its lengths of thread, strands, needle, minutes and cautions."),
         new("care", "Care card", "For whoever gets it: how it is washed and ironed."),
-        new("tag", "Gift tag", "A small tag in the lines of the piece, to cut out and tie on."),
+        new("tag", "Gift tag", "A small tag in the lines of the piece, to cut out and tie on.")
+        { Fits = p => p.Sewn },
     ];
+
+    /// <summary>The sheets that a plan has something for, the first one to be printed first.</summary>
+    public static IReadOnlyList<SheetKind> For(Plan plan) => Kinds.Where(k => k.Fits(plan)).ToArray();
 
     /// <summary>
     /// The leaves of one sheet. The plan's sentences are printed as they are: tell them in her units before. <paramref name="note"/> names
@@ -31,6 +44,8 @@ public static class PieceSheets
     {
         "template" => [.. TemplateLeaves.Of(TemplateSheet.Of(plan, paper), note.Length == 0 ? null : note),
             .. PlacementCard.Of(plan, paper, note)],
+        "stencil" => StencilSheets.Of(plan, paper).SelectMany(s => TemplateLeaves.Of(s, note.Length == 0 ? null : note))
+            .Concat(PlacementCard.Of(plan, paper, note)).ToArray(),
         "cut-out" => TemplateLeaves.Of(TemplateSheet.CutOut(plan, paper), note.Length == 0 ? null : note),
         "shapes" => ShapeLeaves.Of(plan, paper, note.Length == 0 ? null : note),
         "placement" => PlacementCard.Of(plan, paper, note),

@@ -59,7 +59,9 @@ public sealed record TemplateSheet(
         var onCrease = fold > left && fold < left + width;
         var centre = onCrease ? fold : plan.Elements[0].CentreMm.X;
         var lines = plan.Elements.SelectMany(e => e.Parts).Select(p =>
-            new TemplateLine(Polyline.Simplified(Drawn(p.LineMm).Select(OnSheet).ToArray(), DrawnWithinMm), p.Closed)).ToArray();
+            new TemplateLine(Polyline.Simplified(Drawn(p.LineMm).Select(OnSheet).ToArray(), DrawnWithinMm), p.Closed))
+            .Concat(plan.CraftParts.Where(p => p.Craft == "felt").SelectMany(p => p.ShapeMm.Rings).Select(r =>
+                new TemplateLine(Polyline.Simplified([.. r, r[0]], DrawnWithinMm).Select(OnSheet).ToArray(), true))).ToArray();
         var towards = plan.Space.Face.Fold is { } over ? $" {over.Towards}" : string.Empty;
         var words = mirrored
             ? "MIRRORED on purpose: it reads right once it is on the cloth."

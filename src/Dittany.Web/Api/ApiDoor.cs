@@ -31,6 +31,12 @@ public static class ApiDoor
         api.MapPost("/template.svg", (HttpContext context, Today today, Plans plans, LetterShelf shelf) =>
             WithJob(context, today, plans, shelf, (_, workshop, plan) =>
             Results.Text(TemplateSvg.Write(SheetOf(plan, workshop)), "image/svg+xml", Encoding.UTF8)));
+        api.MapPost("/stencil.pdf", (HttpContext context, Today today, Plans plans, LetterShelf shelf) =>
+            WithJob(context, today, plans, shelf, (_, workshop, plan) => Stencils(plan, workshop) is { Count: > 0 } sheets
+                ? Results.Bytes(LeafPdf.Write(sheets.SelectMany(s => TemplateLeaves.Of(s)).ToArray()), "application/pdf") : NoStencil()));
+        api.MapPost("/stencil.svg", (HttpContext context, Today today, Plans plans, LetterShelf shelf, int? colour) =>
+            WithJob(context, today, plans, shelf, (_, workshop, plan) => Stencils(plan, workshop)
+                .ElementAtOrDefault((colour ?? 1) - 1) is { } sheet ? Results.Text(TemplateSvg.Write(sheet), "image/svg+xml", Encoding.UTF8) : NoStencil()));
         api.MapGet("/pieces/{id:int}/plan", StoredPlan);
         app.MapGet("/pieces/{id:int}.json", StoredJob);
 
@@ -105,6 +111,13 @@ public static class ApiDoor
     }
 
     internal static TemplateSheet SheetOf(Plan plan, Workshop workshop) => TemplateSheet.Of(plan, Papers.Find(workshop.Paper)!);
+
+    private static IReadOnlyList<TemplateSheet> Stencils(Plan plan, Workshop workshop) =>
+        StencilSheets.Of(plan, Papers.Find(workshop.Paper)!);
+
+    private static IResult NoStencil() => Problems.Of(StatusCodes.Status422UnprocessableEntity, "There is no such stencil.",
+        [new JobFault("#/elements", "Nothing of this job in that colour is sprayed through a stencil.",
+            "Say “craft”: “paint” for an element, and a colour from 1 up to as many as it has.")]);
 
     /// <summary>The job of a piece as it is stored, to take away: also where no sense can be made of it.</summary>
     private static async Task<IResult> StoredJob(int id, PieceStore pieces, HttpContext context, CancellationToken cancel)

@@ -104,6 +104,7 @@ public static class BenchDrawing
         svg.Empty("rect", ("class", "grab"), ("x", grab.X - (6 * px)), ("y", grab.Y - (6 * px)), ("width", grab.Width + (12 * px)),
             ("height", grab.Height + (12 * px)), ("fill", "#ffffff"), ("fill-opacity", 0));
         svg.Open("g", ("class", "face-stitched"));
+        CraftDrawing.Draw(svg, plan, px);
         foreach (var element in plan.AsTheyLie)
         {
             ThreadDrawing.Stitched(svg, element, px, "thread");
@@ -111,6 +112,7 @@ public static class BenchDrawing
 
         svg.Close().Open("g", ("class", "face-marks"));
         TackLine(svg, plan, px);
+        CraftDrawing.Marks(svg, plan, px);
         foreach (var element in plan.Elements)
         {
             ThreadDrawing.Marks(svg, plan, element, px);

@@ -20,7 +20,7 @@ public sealed record Stencil(Region Openings, IReadOnlyList<Region> Bridges, Reg
     /// <summary>An island smaller than so many webs across is held well enough on one side (from memory).</summary>
     private const double HeldOnceWebs = 3;
 
-    /// <summary>The second bridge stands on the other side: its way from the middle makes at least this angle with the first, cosine.</summary>
+    /// <summary>The second bridge stands on the other side: the cosine of its way from the middle with the first is under this.</summary>
     private const double OtherSide = -0.2;
 
     /// <summary>Places of an island's edge that are tried for its second bridge.</summary>
@@ -44,9 +44,7 @@ public sealed record Stencil(Region Openings, IReadOnlyList<Region> Bridges, Reg
         }
 
         var (least, most) = openings.Box;
-        var frame = Region.Rectangle(least.X - BeyondMm, least.Y - BeyondMm, most.X - least.X + (2 * BeyondMm), most.Y - least.Y
-            + (2 * BeyondMm));
-        var film = frame.Without(openings);
+        var film = Film(openings);
         var corner = least - new Pt(BeyondMm, BeyondMm);
         var pieces = film.Pieces();
         var islands = pieces.Where(p => !p.Holds(corner)).ToArray();
@@ -83,18 +81,44 @@ public sealed record Stencil(Region Openings, IReadOnlyList<Region> Bridges, Reg
         return new Stencil(openings, standing, bridges.Count == 0 ? openings : openings.Without(All(bridges)), islands.Length);
     }
 
-    /// <summary>How wide the narrowest film between openings is, mm; null where none is narrower than what is asked for.</summary>
-    public double? NarrowestWebMm(double askedMm = LeastWebMm)
+    /// <summary>
+    /// Openings drawn back where the film between them is narrower than a web, as a knife would leave it, with what they lose, mm².
+    /// </summary>
+    public static (Region Openings, double LostMm2) HeldApart(Region openings, double webMm = LeastWebMm)
     {
-        if (Openings.IsEmpty)
+        var kept = openings;
+        for (var i = 0; i < Rounds && !kept.IsEmpty; i++)
         {
-            return null;
+            var film = Film(kept);
+            var narrow = Narrow(film, webMm);
+            if (narrow.Count == 0)
+            {
+                break;
+            }
+
+            var half = (webMm - (Narrowest(film, webMm) ?? webMm)) / 2;
+            kept = kept.Without(All(narrow.Select(n => n.OffsetCoarsely(half + 0.05))));
         }
 
-        var (least, most) = Openings.Box;
-        return Narrowest(Region.Rectangle(least.X - BeyondMm, least.Y - BeyondMm, most.X - least.X + (2 * BeyondMm),
-            most.Y - least.Y + (2 * BeyondMm)).Without(Openings), askedMm);
+        return (kept, openings.AreaMm2 - kept.AreaMm2);
     }
+
+    /// <summary>Drawn back so often at the most: what was held apart in one place can come near in another.</summary>
+    private const int Rounds = 3;
+
+    /// <summary>How wide the narrowest film between openings is, mm; null where none is narrower than what is asked for.</summary>
+    public double? NarrowestWebMm(double askedMm = LeastWebMm) => Openings.IsEmpty ? null : Narrowest(Film(Openings), askedMm);
+
+    private static Region Film(Region openings)
+    {
+        var (least, most) = openings.Box;
+        return Region.Rectangle(least.X - BeyondMm, least.Y - BeyondMm, most.X - least.X + (2 * BeyondMm),
+            most.Y - least.Y + (2 * BeyondMm)).Without(openings);
+    }
+
+    /// <summary>Parts of an area that are lost when it is eroded by half a width and grown again; points of corners are none.</summary>
+    private static IReadOnlyList<Region> Narrow(Region area, double width) => area.Without(area.OffsetCoarsely(-width / 2)
+        .OffsetCoarsely((width / 2) + 0.02)).Pieces().Where(p => p.AreaMm2 > Math.Max(NothingMm2, width * width / 2)).ToArray();
 
     /// <summary>How wide the narrowest part of an opening is, mm; null where none is narrower than what is asked for.</summary>
     public double? NarrowestOpeningMm(double askedMm = LeastOpeningMm) => Narrowest(Openings, askedMm);
@@ -105,11 +129,7 @@ public sealed record Stencil(Region Openings, IReadOnlyList<Region> Bridges, Reg
     /// </summary>
     private static double? Narrowest(Region area, double askedMm)
     {
-        bool Lost(double width)
-        {
-            var kept = area.OffsetCoarsely(-width / 2).OffsetCoarsely((width / 2) + 0.02);
-            return area.Without(kept).Pieces().Any(p => p.AreaMm2 > Math.Max(NothingMm2, width * width / 2));
-        }
+        bool Lost(double width) => Narrow(area, width).Count > 0;
 
         if (!Lost(askedMm))
         {

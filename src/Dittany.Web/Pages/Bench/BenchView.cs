@@ -37,7 +37,7 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
     [
         (Station.Item, "Item", ["item.size", "fabric.kind"]),
         (Station.Space, "Space", ["space.place"]),
-        (Station.Words, "Words", ["words.size"]),
+        (Station.Words, "Words", ["words.size", "craft"]),
         (Station.Transfer, "Transfer", ["transfer.method"]),
         (Station.Hoop, "Hoop", ["hoop.size"]),
         (Station.Thread, "Thread & needle", ["thread.colour", "thread.strands"]),
@@ -70,6 +70,15 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
     public View View => (Views.FirstOrDefault(v => v.Id == Look.View) ?? Drawings.View.Read(Look.View, BenchDrawing.Shape) ?? Views[0])
         with
     { Pixels = Look.Narrow ? Drawings.View.NarrowPixels : Drawings.View.UsualPixels };
+
+    /// <summary>Faces that show something of this piece.</summary>
+    public IEnumerable<(string Id, string Name, string Key, string Told)> Shows => Plan.Sewn ? Faces : Faces
+        .Where(f => f.Id is "stitched" or "marks" or "metre").Select(f => f.Id switch
+        {
+            "stitched" => (f.Id, "As made", f.Key, "As it will be. What is made can be dragged."),
+            "marks" => (f.Id, "Cut and drawn", f.Key, "What is cut, laid or drawn for it. Red: bridges that stay standing in the film."),
+            _ => f,
+        });
 
     public string Face => Faces.Any(f => f.Id == Look.Face) ? Look.Face! : "stitched";
 
@@ -125,7 +134,7 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
         ? Tape.Length(mm, Units) : null;
 
     /// <summary>What is said below the drawing before she points at anything.</summary>
-    public string Readout => Face == "order" ? AtTold : Faces.First(f => f.Id == Face).Told;
+    public string Readout => Face == "order" ? AtTold : Shows.Concat(Faces).First(f => f.Id == Face).Told;
 
     public string Length(double mm) => Tape.Length(mm, Units);
 
@@ -134,13 +143,30 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
 
     /// <summary>The station whose slips are shown.</summary>
     public StationView Shown => Thread.FirstOrDefault(s => s.Id == Look.Station)
-        ?? Thread.First(s => s.Station == (Next.Count > 0 ? Next[0].Station : Station.Finish));
+        ?? Thread.FirstOrDefault(s => s.Station == (Next.Count > 0 ? Next[0].Station : Station.Finish)) ?? Thread[^1];
 
-    public IReadOnlyList<StationView> Thread => Stations.Select(s => new StationView(
+    private string Unsewn(Station station, string name) => station switch
+    {
+        Station.Transfer => "Preparing",
+        Station.Thread => "Colour",
+        Station.Stitches => Plan.CraftParts.Select(p => p.Craft).Distinct(StringComparer.Ordinal).ToArray() switch
+        {
+            ["paint"] => "Painting",
+            ["felt"] => "Felting",
+            _ => "Making",
+        },
+        _ => name,
+    };
+
+    /// <summary>Where nothing is stitched, hoop, thread and order of stitches have nothing to tell.</summary>
+    private static readonly Station[] OfTheNeedle = [Station.Hoop, Station.Order];
+
+    public IReadOnlyList<StationView> Thread => Stations.Where(s => Plan.Sewn || !OfTheNeedle.Contains(s.Station)).Select(s => new
+        StationView(
         s.Station,
-        s.Name,
+        Plan.Sewn ? s.Name : Unsewn(s.Station, s.Name),
         string.Join(", ", s.Tells.Select(Plan.Decision).OfType<Decision>()
-            .Where(d => d.Id != "stitch.fill" || d.ChoiceId != "none").Select((d, i) => i == 0 ? d.Choice : Say.Lower(d.Choice))),
+            .Where(d => d.ChoiceId != (d.Id switch { "stitch.fill" => "none", "craft" => "stitch", _ => string.Empty })).Select((d, i) => i == 0 ? d.Choice : Say.Lower(d.Choice))),
         Next.Count > 0 && Next[0].Station == s.Station ? StationState.Needle
             : HasCaution(s.Station) ? StationState.Caution
             : Plan.Decisions.Any(d => d.Station == s.Station && d.Overruled) ? StationState.Hers : StationState.Settled)).ToArray();

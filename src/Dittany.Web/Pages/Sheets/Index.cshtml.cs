@@ -209,7 +209,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         }
 
         Planned = await desk.Plan(piece, await workshops.Current(cancel), cancel);
-        Kind = PieceSheets.Kinds.FirstOrDefault(k => k.Id == kind) ?? PieceSheets.Kinds[0];
+        var kinds = PieceSheets.For(Plan);
+        Kind = kinds.FirstOrDefault(k => k.Id == kind) ?? kinds[0];
         Proof = await sheets.ProofOf(id, WordsOf(Plan), cancel);
         Printed = (await sheets.All(id, cancel)).Reverse().ToArray();
         Printers = await sheets.Printers(cancel);

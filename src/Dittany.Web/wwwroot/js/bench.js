@@ -341,7 +341,7 @@
     if (event.detail.target.id !== 'bench' || !event.detail.shouldSwap) { return; }
     event.detail.shouldSwap = false;
     const at = document.getElementById('order-at');
-    const kept = { top: document.querySelector('.slips').scrollTop, open: opened(), focus: document.activeElement?.id, at: at.value !== at.defaultValue ? Number(at.value) : null };
+    const kept = { top: document.querySelector('.slips').scrollTop, open: opened(), focus: document.activeElement?.id, at: at && at.value !== at.defaultValue ? Number(at.value) : null };
     const fresh = document.createElement('template');
     fresh.innerHTML = event.detail.serverResponse;
     bench().replaceWith(fresh.content);

@@ -1,0 +1,102 @@
+using Dittany.Core.Geometry;
+using Dittany.Core.Items;
+using Dittany.Core.Materials;
+using Dittany.Core.Measures;
+using Dittany.Core.Operations;
+using Dittany.Core.Telling;
+
+namespace Dittany.Core.Crafts;
+
+/// <summary>What a craft is judged against: the cloth, the item, who has it, and whether it can lie flat on a table.</summary>
+public sealed record CraftGround(Cloth Cloth, Form Form, Worn Worn, bool Stuffed, bool TwoLayers);
+
+/// <summary>
+/// Something to be made in one colour: an area in mm, with the shape of the design it comes from. Bottom first. <paramref name="Line"/>: it
+/// was drawn as a line, and is as wide as the craft makes lines.
+/// </summary>
+public sealed record CraftPiece(string Shape, string Role, Region Area, string Colour, bool Line);
+
+/// <summary>What is asked of a craft: the pieces of one element, how high it is, and what it is called.</summary>
+public sealed record CraftQuestion(string Element, string Called, bool IsMotif, double HighMm, IReadOnlyList<CraftPiece> Pieces,
+    CraftGround Ground)
+{
+    /// <summary>As it stands in a sentence: the songbird, “Oda”.</summary>
+    public string Named => IsMotif ? $"the {Called}" : Called;
+}
+
+/// <summary>
+/// About how much there is to make, mm and mm²: areas with the length of their edges, lines, how many pieces and colours, how high it is.
+/// Found out without any overlay, so that every plan can compare its crafts.
+/// </summary>
+public sealed record CraftSize(double AreaMm2, double EdgeMm, double LineMm, int Pieces, int Colours, double HighMm, bool Letter);
+
+/// <summary>
+/// What a craft makes in one colour or of one piece: its rings under the even-odd rule, mm; in a stencil the bridges that stand in it; when
+/// its turn is; and how much of what it takes.
+/// </summary>
+public sealed record CraftPart(string Id, string Craft, string Element, string Role, string Colour, int Order, Region ShapeMm, Use Amount)
+{
+    public IReadOnlyList<Region> BridgesMm { get; init; } = [];
+
+    /// <summary>So many pieces of film would have fallen out without bridges.</summary>
+    public int Islands { get; init; }
+}
+
+/// <summary>What comes of a craft for one element. Operations before the needle and after it; care for whoever gets the piece.</summary>
+public sealed record Crafted(
+    IReadOnlyList<CraftPart> Parts, IReadOnlyList<Operation> Before, IReadOnlyList<Operation> After, IReadOnlyList<Caution> Cautions,
+        IReadOnlyList<Concern> Concerns, IReadOnlyList<Told> Care, IReadOnlyList<Told> Because);
+
+/// <summary>Why a craft is not for something: when, why, and what would do. A published rule, common practice, or from memory.</summary>
+public sealed record CraftRule(string Name, Func<CraftGround, bool> When, Func<CraftGround, Told> Why, string Cure, string Source);
+
+/// <summary>
+/// One way to get a design onto cloth other than thread. It judges itself against what it is for, and plans its parts, amounts, operations
+/// with their waits, cautions and care. Holds nothing that changes.
+/// </summary>
+public interface ICraft
+{
+    string Id { get; }
+
+    /// <summary>As it stands in a list of choices.</summary>
+    string Name { get; }
+
+    /// <summary>How it washes, how it feels, and what cannot be undone, in one breath.</summary>
+    string Manner { get; }
+
+    IReadOnlyList<CraftRule> Against { get; }
+
+    /// <summary>How wide a drawn line becomes in it, mm, by the height of the whole.</summary>
+    double LineMm(double highMm, bool letter);
+
+    /// <summary>What these very pieces lack for it; null where nothing.</summary>
+    string? Lacks(CraftSize size) => null;
+
+    /// <summary>About how many minutes of hands-on work the pieces come to.</summary>
+    double Minutes(CraftSize size);
+
+    Crafted Make(CraftQuestion question);
+}
+
+/// <summary>Whether a craft is for something; where it is not, all reasons with what would do.</summary>
+public sealed record CraftVerdict(ICraft Craft, IReadOnlyList<CraftRule> Against)
+{
+    public bool Fits => Against.Count == 0;
+
+    /// <summary>All crafts judged, in the order they are offered.</summary>
+    public static IReadOnlyList<CraftVerdict> Of(CraftGround ground) => AllCrafts.List.Select(c =>
+        new CraftVerdict(c, c.Against.Where(r => r.When(ground)).ToArray())).ToArray();
+}
+
+/// <summary>Thread, and every other craft there is.</summary>
+public static class AllCrafts
+{
+    /// <summary>The needle: what every element is made in where nothing else is wished.</summary>
+    public const string Stitch = "stitch";
+
+    public static IReadOnlyList<ICraft> List { get; } = [new Painting.SprayPaint(), new Felting.NeedleFelt(), new Tinting.PencilTint()];
+
+    public static IReadOnlyList<string> Ids { get; } = [Stitch, .. List.Select(c => c.Id)];
+
+    public static ICraft? Find(string? id) => List.FirstOrDefault(c => c.Id == id);
+}

@@ -1,0 +1,181 @@
+using Dittany.Core.Crafts;
+using Dittany.Core.Crafts.Tinting;
+using Dittany.Core.Designs;
+using Dittany.Core.Geometry;
+using Dittany.Core.Materials;
+using Dittany.Core.Measures;
+using Dittany.Core.Telling;
+
+namespace Dittany.Core.Planning;
+
+/// <summary>One element as planned, with what a craft other than thread makes of it; null where it is stitched.</summary>
+internal sealed record PlannedInCraft(PlannedElement Element, IReadOnlyList<Decision> Decisions, Crafted? Made = null);
+
+/// <summary>
+/// Settles what each element is made in: what she wishes where it can be done, else thread; and plans the craft from the design that words
+/// and motifs came to.
+/// </summary>
+internal sealed class CraftPlanning(WordingGround ground, Overrules overrules)
+{
+    public static readonly Choice Thread = new(AllCrafts.Stitch, "Thread");
+
+    /// <summary>A point becomes a dot so wide, mm (from memory).</summary>
+    private const double DotMm = 3;
+
+    /// <summary>Concerns of a place or a drawing, not of stitches.</summary>
+    private static readonly string[] OfThePlace = ["overflows"];
+
+    private readonly CraftGround _facts = new(ground.Cloth, ground.Form, ground.Worn, ground.Drawn.Stuffed,
+        ground.Form.Use.MadeUp && ground.Form.Loose is null);
+
+    public static IReadOnlyList<Choice> Choices { get; } = [Thread, .. AllCrafts.List.Select(c => new Choice(c.Id, c.Name))];
+
+    /// <summary>What an element is made in; null for thread.</summary>
+    public ICraft? Settled(string decisionId, string? asked) => AllCrafts.Find(asked ?? overrules.For(decisionId)) is { } wished
+        && wished.Against.All(r => !r.When(_facts)) ? wished : null;
+
+    /// <summary>The element as its craft makes it, with the decision that tells of all crafts.</summary>
+    public PlannedInCraft Made(PlannedElement element, IReadOnlyList<Decision> decisions, string decisionId, string? asked)
+    {
+        var craft = Settled(decisionId, asked);
+        var told = Told(element, decisionId, asked ?? overrules.For(decisionId), craft);
+        if (craft is null)
+        {
+            return new PlannedInCraft(element, [.. decisions, told]);
+        }
+
+        var made = craft.Make(Question(element, craft));
+        var plain = told.Overruled ? 2 : 1;
+        told = told with { Because = [.. told.Because.Take(plain), .. made.Because, .. told.Because.Skip(plain)] };
+        if (craft is PencilTint)
+        {
+            return new PlannedInCraft(element with
+            {
+                Craft = craft.Id,
+                Concerns = [.. element.Concerns, .. made.Concerns],
+                Reads = element.Reads && made.Concerns.Count == 0,
+            }, [.. decisions, told], made);
+        }
+
+        // What is not stitched has no thread and no stitches to tell of; its colour, place and size stay.
+        var kept = decisions.Where(d => d.Station is not (Station.Stitches or Station.Thread)
+            || d.Id.StartsWith("thread.colour", StringComparison.Ordinal)).Select(WithoutThread).ToArray();
+        Concern[] concerns = [.. element.Concerns.Where(c => OfThePlace.Contains(c.What, StringComparer.Ordinal)), .. made.Concerns];
+        return new PlannedInCraft(element with
+        {
+            Craft = craft.Id,
+            Parts = [],
+            Concerns = concerns,
+            Reads = made.Concerns.Count == 0,
+            BoxMm = Boxed(made.Parts, element.BoxMm),
+        }, [.. kept, told], made);
+    }
+
+    /// <summary>A decision without the reasons that are about thread: nothing of it is stitched.</summary>
+    public static Decision WithoutThread(Decision decision) => decision.Because.Where(b => !OfThread.Exists(w =>
+        b.ToString().Contains(w, StringComparison.OrdinalIgnoreCase))).ToArray() is { Length: > 0 } left
+        && left.Length < decision.Because.Count ? decision with { Because = left } : decision;
+
+    /// <summary>Words by which a reason is known to be about thread.</summary>
+    private static readonly List<string> OfThread = ["stitch", "strand", "needle", "ends ", "backstitch", "back of the work"];
+
+    private CraftQuestion Question(PlannedElement element, ICraft craft) => new(element.Id,
+        element.IsMotif ? element.Text : $"“{element.Text.ReplaceLineEndings(" ")}”", element.IsMotif, element.CapHeightMm,
+        Pieces(element, craft), _facts);
+
+    /// <summary>
+    /// What is to be seen of it in areas: lines as wide as the craft makes them, points as dots, each in the colour its thread would have.
+    /// </summary>
+    private IReadOnlyList<CraftPiece> Pieces(PlannedElement element, ICraft craft)
+    {
+        var byShape = Colours(element, p => p.Shape);
+        var byRole = Colours(element, p => p.Role);
+        var any = element.Parts.Select(p => p.Colour).FirstOrDefault() ?? Palette.Colours[0].Hex;
+        return Seen(element).Select(shape =>
+        {
+            var wide = craft.LineMm(element.CapHeightMm, !element.IsMotif);
+            var area = shape switch
+            {
+                { Area: { } drawn } => drawn.Covers(),
+                { Line: { } line } when wide > 0 => Region.Along([Closed(line)], wide / 2),
+                { Point: { } point } when wide > 0 => Region.Along([[point]], Math.Max(DotMm, wide) / 2),
+                _ => Region.Empty,
+            };
+            var colour = byShape.GetValueOrDefault(shape.Id) ?? byRole.GetValueOrDefault(shape.Role) ?? any;
+            return new CraftPiece(shape.Id, shape.Role, area, colour, shape.Area is null);
+        }).Where(p => !p.Area.IsEmpty).ToArray();
+    }
+
+    private static CraftSize SizeOf(PlannedElement element)
+    {
+        var (area, edge, line, pieces) = (0.0, 0.0, 0.0, 0);
+        foreach (var shape in element.Design?.Shapes ?? [])
+        {
+            pieces++;
+            var rings = shape.Area?.Edges.Select(e => e.Flatten(RoughMm)).ToArray() ?? [];
+            edge += rings.Sum(Polyline.Length);
+            var areas = rings.Select(r => Math.Abs(Region.AreaOf(r))).OrderDescending().ToArray();
+            area += areas.Length == 0 ? 0 : Math.Max(0, areas[0] - areas.Skip(1).Sum());
+            line += shape.Line is { } drawn ? Polyline.Length(drawn.Flatten(RoughMm)) : 0;
+        }
+
+        var colours = element.Parts.Select(p => p.Colour).Distinct(StringComparer.Ordinal).Count();
+        return new CraftSize(area, edge, line, pieces, Math.Max(1, colours), element.CapHeightMm, !element.IsMotif);
+    }
+
+    /// <summary>Near enough for about how much there is of it, mm.</summary>
+    private const double RoughMm = 0.2;
+
+    /// <summary>The shapes that are seen, found out once for all crafts.</summary>
+    private IReadOnlyList<Shape> Seen(PlannedElement element) =>
+        _seen ??= element.Design?.Visible(ground.TuckMm).Beneath(ground.Over, ground.TuckMm).Shapes ?? [];
+
+    private IReadOnlyList<Shape>? _seen;
+
+    private static Dictionary<string, string> Colours(PlannedElement element, Func<Part, string> by) => element.Parts
+        .GroupBy(by, StringComparer.Ordinal).ToDictionary(g => g.Key, g => g.First().Colour, StringComparer.Ordinal);
+
+    private static IReadOnlyList<Pt> Closed(Stroke line) => line.Closed && line.Flatten(0.05) is var ring && ring[0].To(ring[^1]) > 1e-9
+        ? [.. ring, ring[0]] : line.Flatten(0.05);
+
+    private static Box Boxed(IReadOnlyList<CraftPart> parts, Box otherwise)
+    {
+        if (parts.Count == 0)
+        {
+            return otherwise;
+        }
+
+        var (x, y) = (parts.Min(p => p.ShapeMm.Box.Least.X), parts.Min(p => p.ShapeMm.Box.Least.Y));
+        return new Box(x, y, parts.Max(p => p.ShapeMm.Box.Greatest.X) - x, parts.Max(p => p.ShapeMm.Box.Greatest.Y) - y);
+    }
+
+    private Decision Told(PlannedElement element, string decisionId, string? wished, ICraft? craft)
+    {
+        var verdicts = CraftVerdict.Of(_facts);
+        var size = SizeOf(element);
+        var open = verdicts.Where(v => v.Fits && v.Craft != craft).Select(v => (v.Craft, Lacks: v.Craft.Lacks(size))).ToArray();
+        RuledOut[] ruledOut =
+        [
+            .. verdicts.Where(v => !v.Fits).Select(v => new RuledOut(v.Craft.Id, v.Craft.Name,
+                [.. v.Against.Select(r => (Told)$"{Say.Upper(r.Why(_facts))}.")])),
+            .. open.Where(v => v.Lacks is not null).Select(v => new RuledOut(v.Craft.Id, v.Craft.Name, [$"{Say.Upper(v.Lacks!)}."])),
+        ];
+        Told[] because =
+        [
+            craft is null ? "Thread can be unpicked, washes as its cloth does, and lasts as long."
+                : (Told)$"{craft.Name}, it {craft.Manner}.",
+            .. open.Where(v => v.Lacks is null).Select(v =>
+                (Told)$"{v.Craft.Name}: about {Say.Minutes(v.Craft.Minutes(size))}; it {v.Craft.Manner}."),
+        ];
+        var hers = wished is null ? null : craft is null ? Thread : new Choice(craft.Id, craft.Name);
+        var refused = craft is null && AllCrafts.Find(wished) is { } not ? verdicts.First(v => v.Craft == not).Against : [];
+        return Deciding.Make(decisionId, Station.Words, "What it is made in", Thread, refused.Count > 0 ? null : hers, because,
+            ["Another cloth, another wearer, or how it is washed."], Choices, ruledOut) with
+        {
+            NotFollowed = refused.Count == 0 ? null
+                : refused.Select(r => (Told)$"{AllCrafts.Find(wished)!.Name}, your wish, is not followed: {r.Why(_facts)}. {r.Cure}").ToArray(),
+            UnfollowedWish = true,
+            From = ["Amounts and minutes of crafts: from memory; how each is worked: common practice."],
+        };
+    }
+}

@@ -1,0 +1,130 @@
+using System.Text;
+using Dittany.Core.Crafts;
+using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
+using Dittany.Core.Planning;
+using Dittany.Formats.Drawings;
+
+namespace Dittany.Web.Drawings;
+
+/// <summary>
+/// What other crafts than thread make, as themselves: paint lies flat with a soft edge, wool is raised and has hairs, a tint is grain in
+/// the weave.
+/// </summary>
+internal static class CraftDrawing
+{
+    /// <summary>How soft the edge of paint is, mm: half of what it creeps.</summary>
+    private const double SoftMm = 0.18;
+
+    /// <summary>One hair of wool on so many mm², each so long, mm; no more than so many in one part.</summary>
+    private const double HairMm2 = 2.5;
+
+    private const double HairMm = 3.2;
+
+    private const int MostHairs = 700;
+
+    public static void Draw(Svg svg, Plan plan, double px)
+    {
+        if (plan.CraftParts.Count == 0)
+        {
+            return;
+        }
+
+        svg.Open("filter", ("id", "soft"), ("x", "-5%"), ("y", "-5%"), ("width", "110%"), ("height", "110%"))
+            .Empty("feGaussianBlur", ("stdDeviation", SoftMm)).Close();
+        svg.Open("pattern", ("id", "grain"), ("width", 1.4), ("height", 1.4), ("patternUnits", "userSpaceOnUse"),
+            ("patternTransform", "rotate(35)"))
+            .Empty("rect", ("width", 1.4), ("height", 0.55), ("fill", "#ffffff"), ("fill-opacity", 0.35)).Close();
+        foreach (var part in plan.CraftParts)
+        {
+            switch (part.Craft)
+            {
+                case "paint":
+                    Area(svg, part, ("filter", "url(#soft)"), ("fill-opacity", 0.94));
+                    break;
+                case "felt":
+                    Wool(svg, part, px);
+                    break;
+                default:
+                    Area(svg, part, ("fill-opacity", 0.55));
+                    svg.Empty("path", ("d", PathOf(part.ShapeMm)), ("fill", "url(#grain)"), ("fill-rule", "evenodd"));
+                    break;
+            }
+        }
+    }
+
+    /// <summary>What is cut, laid or drawn for it: openings with their bridges, the edges of wool and tint.</summary>
+    public static void Marks(Svg svg, Plan plan, double px)
+    {
+        foreach (var part in plan.CraftParts)
+        {
+            svg.Empty("path", ("class", "cut"), ("d", PathOf(part.ShapeMm)), ("fill", part.Craft == "paint" ? part.Colour : "none"),
+                ("fill-opacity", 0.18), ("fill-rule", "evenodd"), ("stroke", plan.Item.Cloth.Dark ? "#ffffff" : "#3d3d3d"),
+                ("stroke-width", 1.2 * px));
+            foreach (var bridge in part.BridgesMm)
+            {
+                svg.Open("path", ("class", "bridge"), ("d", PathOf(bridge)), ("fill", "#c2553a"), ("fill-opacity", 0.75))
+                    .Open("title").Text("A bridge: film that stays standing, and holds what would fall out.").Close().Close();
+            }
+        }
+    }
+
+    private static void Area(Svg svg, CraftPart part, params (string, object)[] how)
+    {
+        svg.Open("path", [("class", $"made {part.Craft}"), ("d", PathOf(part.ShapeMm)), ("fill", part.Colour), ("fill-rule", "evenodd"), .. how])
+            .Open("title").Text(Told(part)).Close().Close();
+    }
+
+    /// <summary>Raised, with hairs that go over its edge.</summary>
+    private static void Wool(Svg svg, CraftPart part, double px)
+    {
+        var d = PathOf(part.ShapeMm);
+        svg.Empty("path", ("d", d), ("fill", "none"), ("stroke", "#000000"), ("stroke-opacity", 0.16), ("stroke-width", 1.6),
+            ("stroke-linejoin", "round"), ("filter", "url(#soft)"));
+        Area(svg, part);
+        var (least, most) = part.ShapeMm.Box;
+        var chance = new Chance(part.Order);
+        var hairs = (int)Math.Min(MostHairs, part.ShapeMm.AreaMm2 / HairMm2);
+        var (light, dark) = (new StringBuilder(), new StringBuilder());
+        for (var (drawn, tried) = (0, 0); drawn < hairs && tried < 6 * hairs; tried++)
+        {
+            var at = new Pt(chance.Between(least.X, most.X), chance.Between(least.Y, most.Y));
+            if (!part.ShapeMm.Holds(at))
+            {
+                continue;
+            }
+
+            drawn++;
+            var (turn, bend) = (chance.Between(0, Math.PI), chance.Between(-0.9, 0.9));
+            var way = new Pt(Math.Cos(turn), Math.Sin(turn)) * (HairMm * chance.Between(0.5, 1));
+            var aside = new Pt(-way.Y, way.X) * (bend / 2);
+            (drawn % 2 == 0 ? light : dark).Append(System.Globalization.CultureInfo.InvariantCulture,
+                $"M{Svg.N(at.X)} {Svg.N(at.Y)}q{Svg.N((way.X / 2) + aside.X)} {Svg.N((way.Y / 2) + aside.Y)} {Svg.N(way.X)} {Svg.N(way.Y)}");
+        }
+
+        foreach (var (path, ink, over) in new[] { (dark, "#000000", 0.13), (light, "#ffffff", 0.3) })
+        {
+            svg.Empty("path", ("d", path.ToString()), ("fill", "none"), ("stroke", ink), ("stroke-opacity", over),
+                ("stroke-width", Math.Max(0.22, 0.5 * px)), ("stroke-linecap", "round"));
+        }
+    }
+
+    private static string Told(CraftPart part) =>
+        $"{Say.Upper(part.Role)}: {Core.Materials.Palette.NameOf(part.Colour)}, {Say.Number(part.Amount.Amount, 2)} {part.Amount.Unit}.";
+
+    private static string PathOf(Region region)
+    {
+        var path = new StringBuilder();
+        foreach (var ring in region.Rings)
+        {
+            for (var i = 0; i < ring.Count; i++)
+            {
+                path.Append(i == 0 ? 'M' : 'L').Append(Svg.N(ring[i].X)).Append(' ').Append(Svg.N(ring[i].Y));
+            }
+
+            path.Append('Z');
+        }
+
+        return path.ToString();
+    }
+}
