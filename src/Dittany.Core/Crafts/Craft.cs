@@ -50,6 +50,18 @@ public sealed record Crafted(
 /// <summary>Why a craft is not for something: when, why, and what would do. A published rule, common practice, or from memory.</summary>
 public sealed record CraftRule(string Name, Func<CraftGround, bool> When, Func<CraftGround, Told> Why, string Cure, string Source);
 
+/// <summary>What of an element is stitched all the same.</summary>
+public enum Kept
+{
+    Nothing,
+
+    /// <summary>Its lines and points; its areas are made otherwise.</summary>
+    Lines,
+
+    /// <summary>All of its lines and edges.</summary>
+    All,
+}
+
 /// <summary>
 /// One way to get a design onto cloth other than thread. It judges itself against what it is for, and plans its parts, amounts, operations
 /// with their waits, cautions and care. Holds nothing that changes.
@@ -65,6 +77,11 @@ public interface ICraft
     string Manner { get; }
 
     IReadOnlyList<CraftRule> Against { get; }
+
+    Kept Keeps => Kept.Nothing;
+
+    /// <summary>How far what lies under another piece reaches beneath it, mm.</summary>
+    double TuckMm => Designs.Design.TuckMm;
 
     /// <summary>How wide a drawn line becomes in it, mm, by the height of the whole.</summary>
     double LineMm(double highMm, bool letter);
@@ -94,7 +111,8 @@ public static class AllCrafts
     /// <summary>The needle: what every element is made in where nothing else is wished.</summary>
     public const string Stitch = "stitch";
 
-    public static IReadOnlyList<ICraft> List { get; } = [new Painting.SprayPaint(), new Felting.NeedleFelt(), new Tinting.PencilTint()];
+    public static IReadOnlyList<ICraft> List { get; } = [new Painting.SprayPaint(), new Felting.NeedleFelt(), new Tinting.PencilTint(),
+        new Appliqueing.FeltShapes()];
 
     public static IReadOnlyList<string> Ids { get; } = [Stitch, .. List.Select(c => c.Id)];
 

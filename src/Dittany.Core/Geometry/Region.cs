@@ -78,6 +78,14 @@ public sealed class Region
         Enumerable.Range(0, _area.NumGeometries).Select(i => _area.GetGeometryN(i)).OfType<Polygon>().Where(p => !p.IsEmpty)
         .Select(p => (NetTopologySuite.Geometries.Geometry)Factory.CreatePolygon(p.Shell)).ToArray()) ?? Factory.CreatePolygon());
 
+    /// <summary>An area turned over from left to right about the middle of its box.</summary>
+    public static Region Mirrored(Region area)
+    {
+        var (least, most) = area.Box;
+        return area.IsEmpty ? area : new(NetTopologySuite.Geometries.Utilities.AffineTransformation.ReflectionInstance(
+            (least.X + most.X) / 2, 0, (least.X + most.X) / 2, 1).Transform(area._area));
+    }
+
     /// <summary>Its pieces, each in one, with the holes that are its own.</summary>
     public IReadOnlyList<Region> Pieces() => Enumerable.Range(0, _area.NumGeometries).Select(_area.GetGeometryN).OfType<Polygon>()
         .Where(p => !p.IsEmpty).Select(p => new Region(p)).ToArray();

@@ -33,8 +33,12 @@ public static class Work
     {
         var all = work.ToList();
         var sewn = all.Exists(o => o.Kind == OpKind.Stitch);
-        var (hoop, needle) = (all.FindIndex(o => sewn ? o.Kind is OpKind.Hoop or OpKind.Stitch : o.Kind is OpKind.Paint or OpKind.Felt),
-            all.FindLastIndex(o => sewn ? o.Kind is OpKind.Stitch or OpKind.Felt : o.Kind is OpKind.Paint or OpKind.Felt));
+
+        // Where nothing is stitched, what makes it stands for the needle.
+        bool Makes(Operation o) => sewn ? o.Kind is OpKind.Stitch or OpKind.Felt
+            : o.Kind is OpKind.Paint or OpKind.Felt || (o.Kind == OpKind.Sew && o.At == Telling.Station.Stitches);
+        var hoop = all.FindIndex(o => sewn ? o.Kind is OpKind.Hoop or OpKind.Stitch : Makes(o));
+        var needle = all.FindLastIndex(Makes);
         var dry = all.FindIndex(Math.Max(0, needle + 1), o => o.Wait is { Days: > 0 });
         var finishing = dry >= 0 ? dry + 1 : all.FindIndex(Math.Max(0, needle + 1), o => o.Kind is OpKind.Press or OpKind.Sew);
         return all.Select((o, i) => (o, o.Kind == OpKind.Wash ? Phase.Washing

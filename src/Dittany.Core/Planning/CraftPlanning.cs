@@ -1,5 +1,4 @@
 using Dittany.Core.Crafts;
-using Dittany.Core.Crafts.Tinting;
 using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
@@ -47,7 +46,7 @@ internal sealed class CraftPlanning(WordingGround ground, Overrules overrules)
         var made = craft.Make(Question(element, craft));
         var plain = told.Overruled ? 2 : 1;
         told = told with { Because = [.. told.Because.Take(plain), .. made.Because, .. told.Because.Skip(plain)] };
-        if (craft is PencilTint)
+        if (craft.Keeps == Kept.All)
         {
             return new PlannedInCraft(element with
             {
@@ -58,16 +57,18 @@ internal sealed class CraftPlanning(WordingGround ground, Overrules overrules)
         }
 
         // What is not stitched has no thread and no stitches to tell of; its colour, place and size stay.
-        var kept = decisions.Where(d => d.Station is not (Station.Stitches or Station.Thread)
+        var areas = (element.Design?.Shapes ?? []).Where(s => s.Area is not null).Select(s => s.Id).ToHashSet(StringComparer.Ordinal);
+        var lines = craft.Keeps == Kept.Lines ? element.Parts.Where(p => !areas.Contains(p.Shape)).ToArray() : [];
+        var kept = lines.Length > 0 ? decisions : decisions.Where(d => d.Station is not (Station.Stitches or Station.Thread)
             || d.Id.StartsWith("thread.colour", StringComparison.Ordinal)).Select(WithoutThread).ToArray();
         Concern[] concerns = [.. element.Concerns.Where(c => OfThePlace.Contains(c.What, StringComparer.Ordinal)), .. made.Concerns];
         return new PlannedInCraft(element with
         {
             Craft = craft.Id,
-            Parts = [],
+            Parts = lines,
             Concerns = concerns,
             Reads = made.Concerns.Count == 0,
-            BoxMm = Boxed(made.Parts, element.BoxMm),
+            BoxMm = lines.Length > 0 ? element.BoxMm : Boxed(made.Parts, element.BoxMm),
         }, [.. kept, told], made);
     }
 
@@ -91,7 +92,7 @@ internal sealed class CraftPlanning(WordingGround ground, Overrules overrules)
         var byShape = Colours(element, p => p.Shape);
         var byRole = Colours(element, p => p.Role);
         var any = element.Parts.Select(p => p.Colour).FirstOrDefault() ?? Palette.Colours[0].Hex;
-        return Seen(element).Select(shape =>
+        return Seen(element, craft.TuckMm).Select(shape =>
         {
             var wide = craft.LineMm(element.CapHeightMm, !element.IsMotif);
             var area = shape switch
@@ -126,11 +127,8 @@ internal sealed class CraftPlanning(WordingGround ground, Overrules overrules)
     /// <summary>Near enough for about how much there is of it, mm.</summary>
     private const double RoughMm = 0.2;
 
-    /// <summary>The shapes that are seen, found out once for all crafts.</summary>
-    private IReadOnlyList<Shape> Seen(PlannedElement element) =>
-        _seen ??= element.Design?.Visible(ground.TuckMm).Beneath(ground.Over, ground.TuckMm).Shapes ?? [];
-
-    private IReadOnlyList<Shape>? _seen;
+    private IReadOnlyList<Shape> Seen(PlannedElement element, double tuckMm) =>
+        element.Design?.Visible(tuckMm).Beneath(ground.Over, tuckMm).Shapes ?? [];
 
     private static Dictionary<string, string> Colours(PlannedElement element, Func<Part, string> by) => element.Parts
         .GroupBy(by, StringComparer.Ordinal).ToDictionary(g => g.Key, g => g.First().Colour, StringComparer.Ordinal);

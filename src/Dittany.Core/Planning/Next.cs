@@ -47,7 +47,7 @@ public static class Next
             waiting.Add(new Waiting("print", Station.Transfer, SheetFor(plan) switch
             {
                 "work" => plan.Sewn ? "Print the work sheet, and draw." : "Print the work sheet.",
-                "stencil" => "Print the cutting sheet, and measure its check line.",
+                "stencil" or "pieces" => "Print the cutting sheet, and measure its check line.",
                 _ => "Print the template, and measure its check line.",
             }));
         }
@@ -66,7 +66,7 @@ public static class Next
 
     /// <summary>The sheet that has to be out before she begins: the template, or the work sheet where nothing is transferred.</summary>
     public static string SheetFor(Plan plan) => plan.CraftParts.Any(p => p.Craft == "paint") ? "stencil"
-        : plan.Transfer.PrintMirrored is null || !plan.Sewn ? "work" : "template";
+        : plan.CraftParts.Any(p => p.Craft == "applique") ? "pieces" : plan.Transfer.PrintMirrored is null || !plan.Sewn ? "work" : "template";
 
     /// <summary>The station a concern is seen at.</summary>
     public static Station StationOf(Concern concern) => concern.What switch

@@ -111,6 +111,14 @@ public sealed record PlannedElement(
     /// <summary>What it is made in where that is not thread alone; its parts are then what is stitched of it, if anything.</summary>
     public string? Craft { get; init; }
 
+    /// <summary>Whether it is worked with needle and thread, be it in part.</summary>
+    public bool Sewn => Crafts.AllCrafts.Find(Craft) switch
+    {
+        null or { Keeps: Crafts.Kept.All } => true,
+        { Keeps: Crafts.Kept.Lines } => Parts.Count > 0,
+        _ => false,
+    };
+
     /// <summary>What one of it is called where it is a motif that stands there several times; else its text.</summary>
     public string One { get; init; } = Text;
 }
@@ -144,7 +152,7 @@ public sealed record Plan(
     public IReadOnlyList<Crafts.CraftPart> CraftParts { get; init; } = [];
 
     /// <summary>Whether anything is worked with needle and thread.</summary>
-    public bool Sewn => Elements.Any(e => e.Craft is null or "tint");
+    public bool Sewn => Elements.Any(e => e.Sewn);
 
     /// <summary>Elements as they lie, the undermost first; of one layer words lie over motifs.</summary>
     public IEnumerable<PlannedElement> AsTheyLie => Elements.OrderBy(e => e.Layer ?? 0).ThenBy(e => e.IsMotif ? 0 : 1);

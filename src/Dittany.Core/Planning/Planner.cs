@@ -67,7 +67,7 @@ public static class Planner
 
         // Words and stitches.
         var (elements, lying, crafts) = ElementsOf(job, ground, workshop, overrules, lies, decisions);
-        var sewn = elements.Any(e => e.Craft is null or "tint");
+        var sewn = elements.Any(e => e.Sewn);
         cautions.AddRange(crafts.SelectMany(c => c.Cautions));
 
         // What is settled of hoop, transfer, thread and marks is told only where there is something to stitch.
@@ -235,7 +235,7 @@ public static class Planner
                 : (job.MotifsAsked[motif].Id, job.MotifsAsked[motif].Craft);
             var decision = index == 0 ? "craft" : $"craft:{id}";
             var crafts = new CraftPlanning(inside, overrules);
-            inside = inside with { Tinted = crafts.Settled(decision, asked) is Crafts.Tinting.PencilTint };
+            inside = inside with { Tinted = crafts.Settled(decision, asked) is { Keeps: Crafts.Kept.All } };
             var (element, its) = motif < 0 ? new WordingPlanner(inside, workshop, overrules).Plan(job.Elements[index], index, many)
                 : rounds.Planned.TryGetValue(motif, out var round) ? over.IsEmpty ? round : rounds.Again[motif](over)
                 : new MotifPlanner(inside, workshop, overrules).Plan(job.MotifsAsked[motif], index, slots[motif], many);

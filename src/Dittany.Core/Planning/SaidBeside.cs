@@ -142,6 +142,7 @@ internal sealed partial class SaidBeside
     [
         ("paint", "spray-?painted|painted|sprayed|stencill?ed|in (?:spray )?paint|through a stencil|with a stencil"),
         ("felt", "needle-?felted|felted|in felted wool|in needle felt"),
+        ("applique", "appliqu[eé]d?|in felt|of felt|cut from felt|with felt shapes|in appliqu[eé]"),
         ("tint", "pencil-?tinted|tinted(?: with pencils?| in pencil)?|coloured (?:in )?with pencils?|in coloured pencil"),
     ];
 

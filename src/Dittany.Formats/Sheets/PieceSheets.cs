@@ -21,6 +21,8 @@ public static class PieceSheets
         { Fits = p => p.Sewn || p.CraftParts.Any(c => c.Craft != "paint") },
         new("stencil", "Cutting sheet", "A stencil for each colour at 1:1, with the bridges that hold its islands, and a check line.")
         { Fits = p => p.CraftParts.Any(c => c.Craft == "paint") },
+        new("pieces", "Pieces to cut", "Every piece that is sewn on at 1:1, mirrored for the web behind it, nested, with its number.")
+        { Fits = p => p.CraftParts.Any(c => c.Craft == "applique") },
         new("cut-out", "Paper cut-out", "The design at 1:1 to cut out and lay on the item before anything is marked.")
         { Fits = p => p.Sewn },
         new("shapes", "Paper shapes",
@@ -46,6 +48,7 @@ public static class PieceSheets
             .. PlacementCard.Of(plan, paper, note)],
         "stencil" => StencilSheets.Of(plan, paper).SelectMany(s => TemplateLeaves.Of(s, note.Length == 0 ? null : note))
             .Concat(PlacementCard.Of(plan, paper, note)).ToArray(),
+        "pieces" => PieceLeaves.Of(plan, paper, note.Length == 0 ? null : note),
         "cut-out" => TemplateLeaves.Of(TemplateSheet.CutOut(plan, paper), note.Length == 0 ? null : note),
         "shapes" => ShapeLeaves.Of(plan, paper, note.Length == 0 ? null : note),
         "placement" => PlacementCard.Of(plan, paper, note),

@@ -1,5 +1,6 @@
 using System.Text;
 using Dittany.Core.Crafts;
+using Dittany.Core.Crafts.Appliqueing;
 using Dittany.Core.Geometry;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
@@ -42,6 +43,9 @@ internal static class CraftDrawing
                 case "paint":
                     Area(svg, part, ("filter", "url(#soft)"), ("fill-opacity", 0.94));
                     break;
+                case "applique":
+                    Sewn(svg, part, px);
+                    break;
                 case "felt":
                     Wool(svg, part, px);
                     break;
@@ -73,6 +77,33 @@ internal static class CraftDrawing
     {
         svg.Open("path", [("class", $"made {part.Craft}"), ("d", PathOf(part.ShapeMm)), ("fill", part.Colour), ("fill-rule", "evenodd"), .. how])
             .Open("title").Text(Told(part)).Close().Close();
+    }
+
+    /// <summary>A piece with its shadow, and the tiny stitches that go in over its edge.</summary>
+    private static void Sewn(Svg svg, CraftPart part, double px)
+    {
+        svg.Empty("path", ("d", PathOf(part.ShapeMm)), ("fill", "none"), ("stroke", "#000000"), ("stroke-opacity", 0.22), ("stroke-width", 1.2),
+            ("stroke-linejoin", "round"), ("filter", "url(#soft)"));
+        Area(svg, part);
+        var ticks = new StringBuilder();
+        foreach (var ring in part.ShapeMm.Rings)
+        {
+            IReadOnlyList<Pt> closed = [.. ring, ring[0]];
+            var length = Polyline.Length(closed);
+            var count = Math.Max(3, (int)Math.Round(length / FeltShapes.EdgePitchMm));
+            for (var i = 0; i < count; i++)
+            {
+                var (at, on) = (Polyline.At(closed, length * i / count), Polyline.At(closed, Math.Min(length, (length * i / count) + 0.2)));
+                var aside = at.To(on) < 1e-6 ? default : new Pt(at.Y - on.Y, on.X - at.X) * (1 / at.To(on));
+                var inward = part.ShapeMm.Holds(at + (aside * 0.4)) ? aside : aside * -1;
+                var (from, to) = (at - (inward * 0.3), at + (inward * (FeltShapes.EdgeStitchMm - 0.3)));
+                ticks.Append(System.Globalization.CultureInfo.InvariantCulture, $"M{Svg.N(from.X)} {Svg.N(from.Y)}L{Svg.N(to.X)} {Svg.N(to.Y)}");
+            }
+        }
+
+        var light = Core.Materials.Colour.Parse(part.Colour).ToLab().L < 45;
+        svg.Empty("path", ("d", ticks.ToString()), ("fill", "none"), ("stroke", light ? "#ffffff" : "#000000"), ("stroke-opacity", 0.35),
+            ("stroke-width", Math.Max(0.3, 0.6 * px)), ("stroke-linecap", "round"));
     }
 
     /// <summary>Raised, with hairs that go over its edge.</summary>

@@ -1,4 +1,5 @@
 using Dittany.Core.Crafts;
+using Dittany.Core.Crafts.Appliqueing;
 using Dittany.Core.Crafts.Felting;
 using Dittany.Core.Crafts.Painting;
 using Dittany.Core.Geometry;
@@ -158,6 +159,38 @@ public class CraftTests
         Assert.Equal(plan.Elements[0].Design!.Visible().Shapes.Count(s => s.Area is not null), plan.CraftParts.Count);
         Assert.Equal("running", plan.Decision("stitch.outline")!.ChoiceId);
         Assert.False(plan.Decision("stitch.outline")!.Overruled);
+    }
+
+    /// <summary>
+    /// Felt shapes: areas are pieces, cut size = shape (common practice), lines stay stitched over them; edge stitches 2 mm apart; thread
+    /// by its closed form; what lies under reaches 4 mm beneath; cut mirrored, sewn before the lines.
+    /// </summary>
+    [Fact]
+    public void Felt_shapes_are_cut_mirrored_and_sewn_on()
+    {
+        var plan = Motif("applique", "cushion-cover", "fox-face", 150);
+        Assert.True(plan.Sewn);
+        var design = plan.Elements[0].Design!;
+        var seen = design.Visible(FeltShapes.UnderMm).Shapes.Where(s => s.Area is not null).ToArray();
+        Assert.Equal(seen.Length, plan.CraftParts.Count);
+        Assert.Equal(seen.Sum(s => s.Area!.Covers().AreaMm2), plan.CraftParts.Sum(p => p.ShapeMm.AreaMm2), 3);
+        Assert.All(plan.Elements[0].Parts, p => Assert.Null(p.Filling));
+        Assert.DoesNotContain(plan.Elements[0].Parts, p => seen.Any(s => s.Id == p.Shape));
+        var ids = plan.Work.Select(o => o.Id).ToList();
+        Assert.True(ids.IndexOf("m/pieces") < ids.IndexOf("m/sew-on"));
+        var edge = plan.CraftParts.SelectMany(p => p.ShapeMm.Rings).Sum(r => Polyline.Length([.. r, r[0]]));
+        var colours = plan.CraftParts.Select(p => p.Colour).Distinct(StringComparer.Ordinal).Count();
+
+        // A stitch of 2 mm and the slant of 2.83 mm behind for every 2 mm of edge, and 20 cm for the ends of each piece.
+        Assert.Equal((edge / 2 * (2 + Math.Sqrt(8))) + (200 * plan.CraftParts.Count), plan.Work.Single(o => o.Id == "m/sew-on").Uses!.Sum(u => u.Amount),
+            colours * 0.51);
+        var mirrored = FeltShapes.Mirrored(plan.CraftParts);
+        Assert.True(mirrored.Count >= plan.CraftParts.Count);
+        var one = plan.CraftParts.MaxBy(p => p.ShapeMm.AreaMm2)!;
+        var turned = Region.Mirrored(one.ShapeMm);
+        Assert.Equal(one.ShapeMm.AreaMm2, turned.AreaMm2, 6);
+        Assert.Equal(one.ShapeMm.AreaMm2, Region.Mirrored(turned).Within(one.ShapeMm).AreaMm2, 3);
+        Assert.Contains(Motif("applique", "cushion-cover", "fox-face", 25).Elements[0].Concerns, c => c.What == "piece-too-small");
     }
 
     /// <summary>What is all lines is offered no tint, and says why.</summary>

@@ -25,6 +25,7 @@ public sealed class CraftPageTests : IDisposable
     [InlineData("a songbird painted on a tote", "paint")]
     [InlineData("a songbird felted on a tote", "felt")]
     [InlineData("a songbird tinted with pencil on a cushion cover", "tint")]
+    [InlineData("a songbird in felt on a cushion cover", "applique")]
     public async Task A_piece_in_another_craft_is_shown_everywhere(string said, string craft)
     {
         var made = await PostForm(_browser, "/new", "/new", ("Said", said), ("Motif", "songbird"), ("Form", said.Contains("tote", StringComparison.Ordinal) ? "tote"
@@ -40,10 +41,10 @@ public sealed class CraftPageTests : IDisposable
         }
 
         var bench = await Read("/bench/1?Station=stitches");
-        Assert.Equal(craft == "tint", bench.QuerySelector("#order-at") is not null);
-        Assert.Equal(craft == "tint" ? 6 : 3, bench.QuerySelectorAll(".face-link").Length);
+        Assert.Equal(craft is "tint" or "applique", bench.QuerySelector("#order-at") is not null);
+        Assert.Equal(craft is "tint" or "applique" ? 6 : 3, bench.QuerySelectorAll(".face-link").Length);
         Assert.Equal(craft != "tint", bench.QuerySelector("#slip-made") is not null);
-        foreach (var kind in new[] { "template", "stencil", "cut-out", "shapes", "placement", "work", "care", "tag" })
+        foreach (var kind in new[] { "template", "stencil", "pieces", "cut-out", "shapes", "placement", "work", "care", "tag" })
         {
             var sheet = await Read($"/sheets/1?kind={kind}");
             Assert.NotEmpty(sheet.QuerySelectorAll(".leaf"));
@@ -51,7 +52,8 @@ public sealed class CraftPageTests : IDisposable
 
         var kinds = (await Read("/sheets/1")).QuerySelectorAll(".sheet-kinds a").Select(a => a.GetAttribute("href")!).ToArray();
         Assert.Equal(craft == "paint", kinds.Any(k => k.EndsWith("=stencil", StringComparison.Ordinal)));
-        Assert.Equal(craft == "tint", kinds.Any(k => k.EndsWith("=tag", StringComparison.Ordinal)));
+        Assert.Equal(craft == "applique", kinds.Any(k => k.EndsWith("=pieces", StringComparison.Ordinal)));
+        Assert.Equal(craft is "tint" or "applique", kinds.Any(k => k.EndsWith("=tag", StringComparison.Ordinal)));
         Assert.Contains("Songbird", await _browser.GetStringAsync("/"), StringComparison.Ordinal);
 
         // What it is made in is changed on the bench, and taken back.

@@ -32,6 +32,8 @@ public sealed class PencilTint : ICraft
 
     public string Manner => "is as soft as the cloth itself, is washed gently once it is fixed, and pale: half of it goes in the wash where it is not";
 
+    public Kept Keeps => Kept.All;
+
     public IReadOnlyList<CraftRule> Against { get; } =
     [
         new("dark", g => g.Cloth.Dark, _ => "pencil does not show on dark cloth", "Take light cloth, or thread.", "common practice"),

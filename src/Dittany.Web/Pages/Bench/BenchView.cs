@@ -153,6 +153,7 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
         {
             ["paint"] => "Painting",
             ["felt"] => "Felting",
+            ["applique"] => "Sewing on",
             _ => "Making",
         },
         _ => name,
