@@ -135,7 +135,7 @@ public sealed class LookTests(App app) : IClassFixture<App>
         ("bench-wreath", "/bench/18?Station=words"),
         ("bench-filled", "/bench/22?Station=stitches&View=close"),
         ("set", "/set?Names=Ida%0AMaximilian%0AZo%C3%AB%0AMarigold&Form=christmas-stocking"),
-        ("bench-concerns", "/bench/1"),
+        ("bench-stencil", "/bench/23?Face=marks&View=close&Station=stitches"),
         ("sheets", "/sheets/11?kind=placement"),
         ("habits", "/habits?try=size"),
         ("workshop", "/workshop"),

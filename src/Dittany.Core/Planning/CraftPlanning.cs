@@ -59,7 +59,7 @@ internal sealed class CraftPlanning(WordingGround ground, Overrules overrules)
         // What is not stitched has no thread and no stitches to tell of; its colour, place and size stay.
         var areas = (element.Design?.Shapes ?? []).Where(s => s.Area is not null).Select(s => s.Id).ToHashSet(StringComparer.Ordinal);
         var lines = craft.Keeps == Kept.Lines ? element.Parts.Where(p => !areas.Contains(p.Shape)).ToArray() : [];
-        var kept = lines.Length > 0 ? decisions : decisions.Where(d => d.Station is not (Station.Stitches or Station.Thread)
+        var kept = lines.Length > 0 ? decisions.Where(d => !d.Id.StartsWith("stitch.fill", StringComparison.Ordinal)).ToArray() : decisions.Where(d => d.Station is not (Station.Stitches or Station.Thread)
             || d.Id.StartsWith("thread.colour", StringComparison.Ordinal)).Select(WithoutThread).ToArray();
         Concern[] concerns = [.. element.Concerns.Where(c => OfThePlace.Contains(c.What, StringComparer.Ordinal)), .. made.Concerns];
         return new PlannedInCraft(element with
@@ -92,11 +92,14 @@ internal sealed class CraftPlanning(WordingGround ground, Overrules overrules)
         var byShape = Colours(element, p => p.Shape);
         var byRole = Colours(element, p => p.Role);
         var any = element.Parts.Select(p => p.Colour).FirstOrDefault() ?? Palette.Colours[0].Hex;
+        var whole = (element.Design?.Shapes ?? []).Where(s => s.Area is not null)
+            .ToDictionary(s => s.Id, s => s.Area!, StringComparer.Ordinal);
         return Seen(element, craft.TuckMm).Select(shape =>
         {
             var wide = craft.LineMm(element.CapHeightMm, !element.IsMotif);
             var area = shape switch
             {
+                { Area: { } drawn } when craft.Keeps == Kept.Lines => Unholed(drawn.Covers(), whole.GetValueOrDefault(shape.Id)),
                 { Area: { } drawn } => drawn.Covers(),
                 { Line: { } line } when wide > 0 => Region.Along([Closed(line)], wide / 2),
                 { Point: { } point } when wide > 0 => Region.Along([[point]], Math.Max(DotMm, wide) / 2),
@@ -106,6 +109,9 @@ internal sealed class CraftPlanning(WordingGround ground, Overrules overrules)
             return new CraftPiece(shape.Id, shape.Role, area, colour, shape.Area is null);
         }).Where(p => !p.Area.IsEmpty).ToArray();
     }
+
+    /// <summary>A piece keeps no hole where another lies wholly on it: that one is simply laid on top.</summary>
+    private static Region Unholed(Region seen, Area? whole) => whole is null ? seen : seen.Filled().Within(whole.Covers());
 
     private static CraftSize SizeOf(PlannedElement element)
     {

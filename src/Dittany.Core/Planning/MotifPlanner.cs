@@ -97,7 +97,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var areas = design.Shapes.Any(s => s.Area is not null);
         var rich = asked.Drawing is null && MotifLibrary.Find(asked.Motif)!.Rich;
         var filling = new FillingRoom(Id("stitch.fill"), areas ? overrules.For(Id("stitch.fill")) : null,
-            ground.Tinted ? FillingRoom.None : workshop.Habit("fill") switch
+            ground.Unfilled ? FillingRoom.None : workshop.Habit("fill") switch
             {
                 FillingRoom.AsDrawn => rich ? FillingRoom.ByPart : FillingRoom.None,
                 var habit => habit,

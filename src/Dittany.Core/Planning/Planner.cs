@@ -235,7 +235,8 @@ public static class Planner
                 : (job.MotifsAsked[motif].Id, job.MotifsAsked[motif].Craft);
             var decision = index == 0 ? "craft" : $"craft:{id}";
             var crafts = new CraftPlanning(inside, overrules);
-            inside = inside with { Tinted = crafts.Settled(decision, asked) is { Keeps: Crafts.Kept.All } };
+            var craft = crafts.Settled(decision, asked);
+            inside = inside with { Tinted = craft is { Keeps: Crafts.Kept.All }, Unfilled = craft is not null };
             var (element, its) = motif < 0 ? new WordingPlanner(inside, workshop, overrules).Plan(job.Elements[index], index, many)
                 : rounds.Planned.TryGetValue(motif, out var round) ? over.IsEmpty ? round : rounds.Again[motif](over)
                 : new MotifPlanner(inside, workshop, overrules).Plan(job.MotifsAsked[motif], index, slots[motif], many);

@@ -26,8 +26,11 @@ internal sealed record WordingGround(Form Form, Drawn Drawn, Zone Zone, Region F
     /// <summary>How far what is hidden reaches under what lies over it, mm.</summary>
     public double TuckMm { get; init; } = Design.TuckMm;
 
-    /// <summary>Its areas are tinted before anything is stitched: a fine line goes round them, and nothing fills them.</summary>
+    /// <summary>Its areas are tinted before anything is stitched: a fine line goes round them.</summary>
     public bool Tinted { get; init; }
+
+    /// <summary>Its areas are made in another craft than thread, and no stitches fill them.</summary>
+    public bool Unfilled { get; init; }
 
     /// <summary>What the place hangs on, where something goes round what is planned or it goes round something; else null.</summary>
     public Within? Within { get; init; }
@@ -86,11 +89,11 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         var areas = alphabet.Kind == AlphabetKind.Weighted;
         var fillFacts = new FillFacts(_facts.Knit, workshop.Skill == Effort.Skill.Learner);
         var filling = new FillingRoom(Id("stitch.fill"), areas ? overrules.For(Id("stitch.fill")) : null,
-            ground.Tinted ? FillingRoom.None : workshop.Habit("fill") is FillingRoom.None and var none ? none
+            ground.Unfilled ? FillingRoom.None : workshop.Habit("fill") is FillingRoom.None and var none ? none
                 : FillingRoom.ByPart, asked.ByPart,
             FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn), fillFacts, 0,
             n => StitchSpec.For(new Pair(Book.Plainest, n), schools), letters: true);
-        var beside = rich && !ground.Tinted && workshop.Habit("fill") != FillingRoom.None ? new FillingRoom(Id("stitch.fill"), null, FillingRoom.ByPart, [],
+        var beside = rich && !ground.Unfilled && workshop.Habit("fill") != FillingRoom.None ? new FillingRoom(Id("stitch.fill"), null, FillingRoom.ByPart, [],
             FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn), fillFacts, 0,
             n => StitchSpec.For(new Pair(Book.Plainest, n), schools)) : null;
         var stitching = new WordStitching(ground, _facts, _field, schools, filling, overrules.For(Id("stitch.letters"))) { Beside = beside };

@@ -73,6 +73,8 @@ public static class Demo
                 new MotifAsked("buttercup", "buttercup-stalk", HeightMm: 110, CentreMm: new Pt(286, 208)),
                 new MotifAsked("bird", "songbird", HeightMm: 66, CentreMm: new Pt(234, 246)) { Layer = 1 },
             ], Overrules: new Dictionary<string, string>(StringComparer.Ordinal) { ["stitch.letters"] = "varied" }), "New piece"),
+        (new Job("tote", [new WordingAsked("name", "BREAD & BOOKS", "sturdy-serif", Rows: 2, CapHeightMm: 42) { Craft = "paint" }], today,
+            "Bag for the reading circle, sprayed", today.AddDays(126)), "New piece"),
     ];
 
     /// <summary>

@@ -173,7 +173,11 @@ public class CraftTests
         var design = plan.Elements[0].Design!;
         var seen = design.Visible(FeltShapes.UnderMm).Shapes.Where(s => s.Area is not null).ToArray();
         Assert.Equal(seen.Length, plan.CraftParts.Count);
-        Assert.Equal(seen.Sum(s => s.Area!.Covers().AreaMm2), plan.CraftParts.Sum(p => p.ShapeMm.AreaMm2), 3);
+
+        // What lies wholly on a piece leaves no hole in it.
+        Assert.Equal(seen.Sum(s => s.Area!.Covers().Filled().AreaMm2), plan.CraftParts.Sum(p => p.ShapeMm.AreaMm2), 3);
+        Assert.All(plan.CraftParts, p => Assert.Single(p.ShapeMm.Rings));
+        Assert.Null(plan.Decision("stitch.fill"));
         Assert.All(plan.Elements[0].Parts, p => Assert.Null(p.Filling));
         Assert.DoesNotContain(plan.Elements[0].Parts, p => seen.Any(s => s.Id == p.Shape));
         var ids = plan.Work.Select(o => o.Id).ToList();
