@@ -12,10 +12,10 @@ internal static class GroundDecisions
     {
         var own = form.Sizes.First(s => s.Id == form.UsualSize);
         var hers = job.Size ?? overrules.For("item.size");
-        if (form.Scaled(job.MeasuredMm, hers) is { } measured)
+        if (form.Scaled(job.Measures, hers) is { } measured)
         {
-            var said = new[] { form.Width, form.Height }.Where(m => job.MeasuredMm!.ContainsKey(m.Id)).Select(m =>
-                (Told)$"{Say.Lower(m.Name)} {Say.Length(job.MeasuredMm![m.Id])}").ToArray();
+            var said = new[] { form.Width, form.Height }.Where(m => job.Measures!.ContainsKey(m.Id)).Select(m =>
+                (Told)$"{Say.Lower(m.Name)} {Say.Length(job.Measures![m.Id])}").ToArray();
             decisions.Add(Deciding.Make(
                 "item.size", Station.Item, "The size", new Choice(own.Id, own.Name), new Choice("measured", Say.Upper(measured.Name)),
                 [

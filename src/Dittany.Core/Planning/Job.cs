@@ -107,6 +107,37 @@ public sealed record MotifAsked(
 public sealed record OwnDrawing(string Name, Figure Figure);
 
 /// <summary>
+/// How it is wished to be made up: <paramref name="As"/> is an id of <see cref="Known"/>; a bowl by its inner width, a frame by its opening,
+/// mm.
+/// </summary>
+public sealed record MakeUp(string As, double? BowlMm = null, double? OpeningWideMm = null, double? OpeningHighMm = null)
+{
+    public const string None = "none";
+
+    /// <summary>Ways of making up, with the loose cloth each is for.</summary>
+    public static IReadOnlyList<(string Id, LooseCloth Cloth)> Known { get; } =
+    [
+        ("badge", LooseCloth.Badge), ("gathered-round", LooseCloth.GatheredRound), ("framed", LooseCloth.Framed),
+        ("hoop-picture", LooseCloth.Hooped), ("hanging", LooseCloth.Felt),
+    ];
+
+    /// <summary>A bowl is asked for by its inner width within this, mm.</summary>
+    public const double LeastBowlMm = 40;
+
+    public const double MostBowlMm = 200;
+
+    /// <summary>The finished shape that follows: a round a little smaller than its bowl, a board as large as the opening.</summary>
+    public IReadOnlyDictionary<string, double>? Measured => BowlMm is { } bowl
+        ? new Dictionary<string, double>(StringComparer.Ordinal)
+        {
+            ["width"] = bowl - Operations.MakingUp.BowlOverMm,
+            ["height"] = bowl - Operations.MakingUp.BowlOverMm,
+        }
+        : OpeningWideMm is { } wide && OpeningHighMm is { } high
+            ? new Dictionary<string, double>(StringComparer.Ordinal) { ["width"] = wide, ["height"] = high } : null;
+}
+
+/// <summary>
 /// What the maker asks for: words, item, day, and how far it is done. Everything else is decided. <paramref name="Today"/> is filled in at
 /// the edge; the core has no clock.
 /// </summary>
@@ -127,6 +158,12 @@ public sealed record Job(
     StatedUse? Use = null,
     IReadOnlyList<MotifAsked>? Motifs = null)
 {
+    /// <summary>How loose cloth is to be made up; null leaves it to the form.</summary>
+    public MakeUp? MakeUp { get; init; }
+
+    /// <summary>Measures of the item: her own, or what follows from a bowl or an opening.</summary>
+    public IReadOnlyDictionary<string, double>? Measures => MakeUp?.Measured ?? MeasuredMm;
+
     /// <summary>Motifs, none where the job names none.</summary>
     public IReadOnlyList<MotifAsked> MotifsAsked => Motifs ?? [];
 

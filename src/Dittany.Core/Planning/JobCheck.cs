@@ -143,6 +143,7 @@ public static class JobCheck
         }
 
         CheckMeasured(job, form, faults);
+        CheckMakeUp(job, form, faults);
         if (job.Zone is { } zone && form.Zones.All(z => z.Id != zone))
         {
             faults.Add(new("#/zone", $"{Say.Upper(Say.A(form.Name))} has no zone '{zone}'.",
@@ -182,12 +183,51 @@ public static class JobCheck
         }
     }
 
+    /// <summary>It is made up as its cloth can be, and a bowl is one that such a thing sits in.</summary>
+    private static void CheckMakeUp(Job job, Form form, List<JobFault> faults)
+    {
+        if (job.MakeUp is not { } up)
+        {
+            return;
+        }
+
+        if (up.As != MakeUp.None && MakeUp.Known.All(k => k.Id != up.As))
+        {
+            faults.Add(new("#/makeUp/as", $"There is no way '{up.As}' of making up.",
+                $"Use {Either(MakeUp.Known.Select(k => k.Id).Append(MakeUp.None))}."));
+        }
+        else if (up.As != MakeUp.None && MakeUp.Known.First(k => k.Id == up.As).Cloth != form.Loose)
+        {
+            faults.Add(new("#/makeUp/as", $"{Say.Upper(Say.A(form.Name))} is not made up as '{up.As}'.",
+                "Take " + string.Join(" or ", Catalogue.Forms.Where(f => f.Loose == MakeUp.Known.First(k => k.Id == up.As).Cloth)
+                    .Select(f => $"'{f.Id}'")) + " as the item, or leave it out."));
+        }
+
+        if (up.BowlMm is { } bowl && (form.Loose != LooseCloth.GatheredRound || !(bowl >= MakeUp.LeastBowlMm && bowl <= MakeUp.MostBowlMm)))
+        {
+            faults.Add(new("#/makeUp/bowlMm", form.Loose == LooseCloth.GatheredRound ? $"A bowl {Number(bowl)} mm wide is out of reach."
+                : $"{Say.Upper(Say.A(form.Name))} sits in no bowl.",
+                $"Measure inside its rim: {Number(MakeUp.LeastBowlMm)} to {Number(MakeUp.MostBowlMm)} mm, for a gathered round."));
+        }
+
+        if ((up.OpeningWideMm is null) != (up.OpeningHighMm is null) || (up.OpeningWideMm is not null && form.Loose != LooseCloth.Framed))
+        {
+            faults.Add(new("#/makeUp/openingMm", "An opening is the width and the height of a frame.", "Write [280, 355], for a framed piece."));
+        }
+
+        if (up.Measured is not null && job.MeasuredMm is { Count: > 0 })
+        {
+            faults.Add(new("#/item/measuredMm", "The size is said twice over: by its measures, and by its bowl or frame.",
+                "Leave one of them out."));
+        }
+    }
+
     /// <summary>Her numbers are ones the form asks for, within what such a thing can be, and go together.</summary>
     private static void CheckMeasured(Job job, Form form, List<JobFault> faults)
     {
         var asked = new[] { form.Width, form.Height };
         var sound = true;
-        foreach (var (id, mm) in job.MeasuredMm ?? new Dictionary<string, double>(StringComparer.Ordinal))
+        foreach (var (id, mm) in job.Measures ?? new Dictionary<string, double>(StringComparer.Ordinal))
         {
             var pointer = $"#/item/measuredMm/{id}";
             var measure = Array.Find(asked, m => m.Id == id);
@@ -205,7 +245,7 @@ public static class JobCheck
             }
         }
 
-        if (sound && form.Shelf != Shelf.Own && form.Scaled(job.MeasuredMm, job.Size) is { } scaled && job.MeasuredMm!.Count == 2
+        if (sound && form.Shelf != Shelf.Own && form.Scaled(job.Measures, job.Size) is { } scaled && job.Measures!.Count == 2
             && form.Sizes.Min(s => Math.Abs(Math.Log(scaled.WidthMm / scaled.HeightMm * s.HeightMm / s.WidthMm))) > Math.Log(
                 MostOutOfShape))
         {

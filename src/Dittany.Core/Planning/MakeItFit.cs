@@ -64,13 +64,9 @@ public static class MakeItFit
             && Does(pieces.Select(p => p.Id == late ? (p with { Job = job, Plan = plan }).Demand : p.Demand).ToArray(), evenings);
 
         var ways = new List<FitWay>();
-        foreach (var way in OfJob(piece, workshop, library, Planned, Made).Concat(OfEvenings(evenings, Evening)))
-        {
-            if (ways.Count < Told - 1)
-            {
-                ways.Add(way);
-            }
-        }
+
+        // Each is tried only when it is asked for: no plan is made for a way that is not told.
+        ways.AddRange(OfJob(piece, workshop, library, Planned, Made).Concat(OfEvenings(evenings, Evening)).Take(Told - 1));
 
         var ready = now.First(l => l.Id == late).ReadyOn;
         if (ready is { } day)

@@ -158,7 +158,7 @@ public sealed record Plan(
     public IEnumerable<PlannedElement> AsTheyLie => Elements.OrderBy(e => e.Layer ?? 0).ThenBy(e => e.IsMotif ? 0 : 1);
 
     /// <summary>Version of the rules; it changes when the same job may come out otherwise.</summary>
-    public const string Rules = "11";
+    public const string Rules = "12";
 
     private const string NothingOut = "Nothing to take out: the line stays under the thread.";
 

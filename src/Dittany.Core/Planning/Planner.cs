@@ -115,7 +115,7 @@ public static class Planner
         warned.AddRange(At(Station.Finish, finished.Cautions));
         var work = Work.Chain([.. Beforehand.Of(cloth, washesFirst), .. LooseWork.Before(form, cut), .. crafts.SelectMany(c => c.Before),
             .. sewn ? transfer.Work.Concat(effort.Work) : [], .. crafts.SelectMany(c => c.After).DistinctBy(o => o.Id),
-            .. sewn ? finished.Work : [], .. LooseWork.After(form)]);
+            .. sewn ? finished.Work : [], .. MakesUp(job) ? MakingUp.Of(form, size) : []]);
         var worked = routed.Rows.Count == 0 ? 0 : (double)routed.Rows.Count(r => r.Run <= (job.Done?.Runs ?? 0)) / routed.Rows.Count;
         var timed = Timing.Settle(
             work, Left.After(work, job.Done, threads.Sum(t => t.Runs), worked, job.Today),
@@ -243,6 +243,9 @@ public static class Planner
             return crafts.Made(element, its, decision, asked);
         }
     }
+
+    /// <summary>Whether making up is part of the plan: a wish for none leaves it to her.</summary>
+    private static bool MakesUp(Job job) => job.MakeUp?.As != MakeUp.None;
 
     private static Called CalledBy(IReadOnlyList<PlannedElement> elements) =>
         elements.All(e => !e.IsMotif) ? Called.Words

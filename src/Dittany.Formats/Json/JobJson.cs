@@ -112,6 +112,22 @@ public static class JobJson
         Text(w, "lasts", job.Use?.Lasts);
         w.WriteEndObject();
         Text(w, "zone", job.Zone);
+        if (job.MakeUp is { } up)
+        {
+            w.WriteStartObject("makeUp");
+            w.WriteString("as", up.As);
+            Number(w, "bowlMm", up.BowlMm);
+            if (up.OpeningWideMm is { } wide && up.OpeningHighMm is { } high)
+            {
+                w.WriteStartArray("openingMm");
+                w.WriteNumberValue(wide);
+                w.WriteNumberValue(high);
+                w.WriteEndArray();
+            }
+
+            w.WriteEndObject();
+        }
+
         ElementJson.Write(w, job);
         if (job.Overrules is { Count: > 0 } overrules)
         {
@@ -139,7 +155,7 @@ public static class JobJson
     private static ReadJob Read(JsonElement root, DateOnly today, Workshop workshop, Library library, JsonFaults faults)
     {
         var top = faults.Members(root, "#", "schema", "title", "dueOn", "today", "item", "zone", "elements", "overrules", "done", "stash",
-            "workshop", "habits");
+            "workshop", "habits", "makeUp");
         if (faults.Text(top, "schema", "#") is { } schema && schema != Schema)
         {
             faults.Add("#/schema", $"'{schema}' is another schema.", $"Use {Schema}.");
@@ -183,7 +199,10 @@ public static class JobJson
             measured is { Count: > 0 } ? measured : null,
             item.TryGetValue("own", out var own) ? FormJson.Read(own, "#/item/own", faults) : null,
             use == new StatedUse() ? null : use,
-            motifs.Count == 0 ? null : motifs);
+            motifs.Count == 0 ? null : motifs)
+        {
+            MakeUp = top.TryGetValue("makeUp", out var up) ? MakeUpOf(up, faults) : null,
+        };
         var shop = WorkshopJson.Read(top, workshop, faults);
         var seen = faults.Faults.Select(x => x.Pointer).ToHashSet(StringComparer.Ordinal);
 
@@ -249,6 +268,22 @@ public static class JobJson
 
         var (x, y) = (faults.Number(pair[0], $"{at}/centreMm/0"), faults.Number(pair[1], $"{at}/centreMm/1"));
         return x is null || y is null ? null : new Pt(x.Value, y.Value);
+    }
+
+    private static MakeUp MakeUpOf(JsonElement element, JsonFaults faults)
+    {
+        const string At = "#/makeUp";
+        var members = faults.Members(element, At, "as", "bowlMm", "openingMm");
+        var opening = faults.Items(members, "openingMm", At);
+        if (opening is not null && opening.Count != 2)
+        {
+            faults.Add($"{At}/openingMm", $"There are {opening.Count} numbers, and two are wanted.", "Write [width, height] in mm.");
+            opening = null;
+        }
+
+        return new MakeUp(faults.Text(members, "as", At, required: true) ?? MakeUp.None, faults.Number(members, "bowlMm", At),
+            opening is null ? null : faults.Number(opening[0], $"{At}/openingMm/0"),
+            opening is null ? null : faults.Number(opening[1], $"{At}/openingMm/1"));
     }
 
     private static StatedFabric FabricOf(JsonElement element, JsonFaults faults)

@@ -60,6 +60,8 @@ public static class SchemaJson
                 ("washed", Enum(Wearing.Washings.Select(c => c.ChoiceId))),
                 ("lasts", Enum(Wearing.Lastings.Select(c => c.ChoiceId)))),
             ["zone"] = Text(),
+            ["makeUp"] = Closed(["as"], ("as", Enum(MakeUp.Known.Select(k => k.Id).Append(MakeUp.None))),
+                ("bowlMm", Number(MakeUp.LeastBowlMm, MakeUp.MostBowlMm)), ("openingMm", Point())),
             ["elements"] = new JsonObject
             {
                 ["type"] = "array",
