@@ -93,7 +93,7 @@ public static class MakingUp
             $"Only now pull the tacking out; cut the square to a round of {Say.Length(Math.Round(cut))}.",
             $"With a strong thread run {Say.Number(stitches, 0)} close stitches {Say.Length(GatherInsideMm)} inside the edge, both ends on the "
                 + $"right side, {Say.Length(Math.Round(around + (2 * EndMm)))} of thread in all.",
-            $"Draw it into a cup, wrong side in, and fill it little by little with about {Say.Number(Math.Round(filling), 0)} cm³ of filling, "
+            $"Draw it into a cup, wrong side in, and fill it little by little with about {Say.Number(Math.Round(filling), 0)} ml of filling, "
                 + $"{Say.Number(Math.Round(filling * FillGramsPerCm3, 1))} g, until it is firm.",
             "Draw it shut and knot it twice while someone holds the first knot: pulled hard, the thread snaps. Even the gathers.",
             $"Set it into its bowl, {Say.Length(size.WidthMm + BowlOverMm)} wide inside; pins go in as the middles of the flowers.");
@@ -127,7 +127,7 @@ public static class MakingUp
                 new("lacing thread", Math.Round(lacing + (4 * EndMm)), "mm"),
             ],
             $"Cut a board to the opening of the frame, {Say.Length(size.WidthMm)} × {Say.Length(size.HeightMm)}, and thin wadding of the same "
-                + "size: it takes up the knots.",
+                + $"size: it takes up the knots.",
             $"Trim the cloth to {Say.Length(BoardTurnMm)} round the board; turn it over and pin it into the edge, from the middles to the corners.",
             $"Lace it behind both ways, from the middle out, a stitch every {Say.Length(LacePitchMm)}, with about "
                 + $"{Say.Length(Math.Round(lacing / 100) * 100)} of strong thread; see that the grain runs straight.",
@@ -142,7 +142,7 @@ public static class MakingUp
             new("card or felt", 1, "pieces")],
             $"Trim the cloth to {Say.Length(ClothAllowance.GatheredMm)} round the ring, a round of {Say.Length(Math.Round(cut))}.",
             $"Run a strong thread round {Say.Length(GatherInsideMm)} inside the cut edge, {Say.Length(Math.Round(around + (2 * EndMm)))} of it, "
-                + "draw it together behind, and knot it.",
+                + $"draw it together behind, and knot it.",
             $"Cover the back with a card or a round of felt, {Say.Length(Math.Round(size.WidthMm - CardUnderMm))} across.");
     }
 

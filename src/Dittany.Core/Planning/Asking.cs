@@ -54,6 +54,11 @@ public static partial class Asking
     private static readonly Regex PartOf = new(
         $@"(?:^|(?<=[\s,]))(?:(?:on|onto|at|along|across|round)\s+(?:the\s+)?(?<part>{Part})|(?<part>(?:inside|above|below|under)\s+(?:the\s+)?{Part})|the\s+(?<part>{Part}))\s+$", Loosely, Most);
 
+    /// <summary>“As a badge”: what it is made up as is what it is put on.</summary>
+    private static readonly Regex MadeAs = new(
+        @"(?<=\s)as (?=(?:an? |my |the )?(?:badge|patch|emblem|pin ?cushion|hoop picture|wall hoop|(?:felt |tree )?ornament|framed sampler)\b)",
+        RegexOptions.CultureInvariant, Most);
+
     /// <summary>Understands a saying on a day.</summary>
     public static Understood Of(string said, DateOnly today)
     {
@@ -71,6 +76,7 @@ public static partial class Asking
             text = string.Concat(text.AsSpan(0, marks.Index), " ", text.AsSpan(marks.Index + marks.Length)).Trim();
         }
 
+        text = MadeAs.Replace(text, "on ");
         var beside = SaidBeside.Take(ref text);
         var heard = Item(text, quoted, today, beside);
         if (beside.Unsewn && heard.Form is { } form && Catalogue.Find(form) is { ByPattern: false } bought)

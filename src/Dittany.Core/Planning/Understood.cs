@@ -95,6 +95,7 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
         Zone is { } zone && form?.Id == Form ? form?.Zones.FirstOrDefault(z => z.Id == zone).Name : null,
         Stitch is { } stitch ? Book.Find(stitch)!.Name : null,
         Fill is { } fill ? $"filled with {Book.Fill(fill)!.Info.Name}" : null,
+        Crafts.AllCrafts.Find(Craft) is { } craft ? craft.Name.ToLowerInvariant() : null,
         .. Parts.Select(p => string.Join(", ", new[]
         {
             $"{p.Role.Replace('-', ' ')} in {(p.Stitch is { } made ? (Book.Fill(made) ?? Book.Find(made))!.Name : Palette.NameOf(p.Colour!))}",

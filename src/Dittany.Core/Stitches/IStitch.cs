@@ -44,7 +44,7 @@ public sealed record StitchInfo(
 }
 
 /// <summary>Whether a stitch can make a shape with a thread; where it cannot, why, and what would cure it.</summary>
-public sealed record Judgement(bool Fits, string? Why = null, string? Cure = null)
+public sealed record Judgement(bool Fits, Measures.Told? Why = null, string? Cure = null)
 {
     public static Judgement Yes { get; } = new(true);
 }

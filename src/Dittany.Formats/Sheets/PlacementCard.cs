@@ -92,6 +92,11 @@ internal static class PlacementCard
                 : new LineMark(obstacle.Ring.Select(frame.On).ToArray(), 0.2, Pale, Closed: true);
         }
 
+        foreach (var ring in plan.CraftParts.SelectMany(p => p.ShapeMm.Rings))
+        {
+            yield return new LineMark(ring.Select(frame.On).ToArray(), 0.35, Pale, Closed: true);
+        }
+
         foreach (var part in plan.Elements.SelectMany(e => e.Parts).Where(p => p.LineMm.Count > 1))
         {
             yield return new LineMark(part.LineMm.Select(frame.On).ToArray(), 0.35, Pale, Closed: part.Closed);

@@ -201,6 +201,7 @@ public static class BenchDrawing
         svg.Open("svg", ("class", "small-drawing"), ("aria-hidden", "true"),
             ("viewBox", $"{Svg.N(x)} {Svg.N(y)} {Svg.N(side)} {Svg.N(tall)}"));
         ItemDrawing.Draw(svg, ItemDrawing.Of(plan), id, side / 240);
+        CraftDrawing.Draw(svg, plan, 0.8, $"made-{id}");
         foreach (var element in plan.AsTheyLie)
         {
             ThreadDrawing.Stitched(svg, element, 0.8, $"thread-{id}");

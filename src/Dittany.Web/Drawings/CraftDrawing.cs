@@ -24,16 +24,16 @@ internal static class CraftDrawing
 
     private const int MostHairs = 700;
 
-    public static void Draw(Svg svg, Plan plan, double px)
+    public static void Draw(Svg svg, Plan plan, double px, string name = "made")
     {
         if (plan.CraftParts.Count == 0)
         {
             return;
         }
 
-        svg.Open("filter", ("id", "soft"), ("x", "-5%"), ("y", "-5%"), ("width", "110%"), ("height", "110%"))
+        svg.Open("filter", ("id", $"{name}-soft"), ("x", "-5%"), ("y", "-5%"), ("width", "110%"), ("height", "110%"))
             .Empty("feGaussianBlur", ("stdDeviation", SoftMm)).Close();
-        svg.Open("pattern", ("id", "grain"), ("width", 1.4), ("height", 1.4), ("patternUnits", "userSpaceOnUse"),
+        svg.Open("pattern", ("id", $"{name}-grain"), ("width", 1.4), ("height", 1.4), ("patternUnits", "userSpaceOnUse"),
             ("patternTransform", "rotate(35)"))
             .Empty("rect", ("width", 1.4), ("height", 0.55), ("fill", "#ffffff"), ("fill-opacity", 0.35)).Close();
         foreach (var part in plan.CraftParts)
@@ -41,17 +41,17 @@ internal static class CraftDrawing
             switch (part.Craft)
             {
                 case "paint":
-                    Area(svg, part, ("filter", "url(#soft)"), ("fill-opacity", 0.94));
+                    Area(svg, part, ("filter", $"url(#{name}-soft)"), ("fill-opacity", 0.94));
                     break;
                 case "applique":
-                    Sewn(svg, part, px);
+                    Sewn(svg, part, px, name);
                     break;
                 case "felt":
-                    Wool(svg, part, px);
+                    Wool(svg, part, px, name);
                     break;
                 default:
                     Area(svg, part, ("fill-opacity", 0.55));
-                    svg.Empty("path", ("d", PathOf(part.ShapeMm)), ("fill", "url(#grain)"), ("fill-rule", "evenodd"));
+                    svg.Empty("path", ("d", PathOf(part.ShapeMm)), ("fill", $"url(#{name}-grain)"), ("fill-rule", "evenodd"));
                     break;
             }
         }
@@ -80,10 +80,10 @@ internal static class CraftDrawing
     }
 
     /// <summary>A piece with its shadow, and the tiny stitches that go in over its edge.</summary>
-    private static void Sewn(Svg svg, CraftPart part, double px)
+    private static void Sewn(Svg svg, CraftPart part, double px, string name)
     {
         svg.Empty("path", ("d", PathOf(part.ShapeMm)), ("fill", "none"), ("stroke", "#000000"), ("stroke-opacity", 0.22), ("stroke-width", 1.2),
-            ("stroke-linejoin", "round"), ("filter", "url(#soft)"));
+            ("stroke-linejoin", "round"), ("filter", $"url(#{name}-soft)"));
         Area(svg, part);
         var ticks = new StringBuilder();
         foreach (var ring in part.ShapeMm.Rings)
@@ -107,11 +107,11 @@ internal static class CraftDrawing
     }
 
     /// <summary>Raised, with hairs that go over its edge.</summary>
-    private static void Wool(Svg svg, CraftPart part, double px)
+    private static void Wool(Svg svg, CraftPart part, double px, string name)
     {
         var d = PathOf(part.ShapeMm);
         svg.Empty("path", ("d", d), ("fill", "none"), ("stroke", "#000000"), ("stroke-opacity", 0.16), ("stroke-width", 1.6),
-            ("stroke-linejoin", "round"), ("filter", "url(#soft)"));
+            ("stroke-linejoin", "round"), ("filter", $"url(#{name}-soft)"));
         Area(svg, part);
         var (least, most) = part.ShapeMm.Box;
         var chance = new Chance(part.Order);

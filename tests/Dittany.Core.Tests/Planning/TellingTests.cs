@@ -97,7 +97,9 @@ public partial class TellingTests
             .Append(Jobs.Towel("Hippolyta", w => w with { CapHeightMm = 4 }, ("stitch.outline", "chain")))
             .Append(Jobs.On("tote", "A very long wording indeed", w => w with { CapHeightMm = 90 }))
             .Append(new Job("tea-towel", [], Jobs.Monday, Motifs: [new MotifAsked("sprig", "leaf-sprig", HeightMm: 30),
-                new MotifAsked("daisy", "daisy", HeightMm: 900)]));
+                new MotifAsked("daisy", "daisy", HeightMm: 900)]))
+            .Concat(Core.Crafts.AllCrafts.Ids.SelectMany(c => new[] { 30.0, 120 }.Select(high => new Job("cushion-cover",
+                [new WordingAsked("w", "BOB") { Craft = c }], Jobs.Monday, Motifs: [new MotifAsked("m", "fox-face", HeightMm: high) { Craft = c }]))));
         foreach (var sentence in jobs.SelectMany(j => Sentences.Of(Retold.In(Jobs.Plan(j), Units.Inches), Units.Inches)))
         {
             foreach (System.Text.RegularExpressions.Match found in Metric().Matches(sentence))

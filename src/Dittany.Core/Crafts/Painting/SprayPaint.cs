@@ -100,10 +100,10 @@ public sealed class SprayPaint : ICraft
         Told[] because =
         [
             bridges == 0 ? "Nothing in it would fall out of the film, so it needs no bridges."
-                : (Told)$"{Say.Count(layers.Sum(l => l.Stencil.Islands), "piece")} of film would fall out: {Say.Count(bridges, "bridge")} "
-                    + $"of {Say.Length(Stencil.LeastWebMm)} hold them, and stay as gaps in the paint.",
-            .. layers.Sum(l => l.LostMm2) > 1 ? [(Told)$"Where openings come nearer than {Say.Length(Stencil.LeastWebMm)} they are drawn back: "
-                + "thinner film tears."] : Array.Empty<Told>(),
+                : (Told)($"{Say.Count(layers.Sum(l => l.Stencil.Islands), "piece")} of film would fall out: {Say.Count(bridges, "bridge")} "
+                    + $"of {Say.Length(Stencil.LeastWebMm)} hold them, and stay as gaps in the paint."),
+            .. layers.Sum(l => l.LostMm2) > 1 ? [(Told)($"Where openings come nearer than {Say.Length(Stencil.LeastWebMm)} they are drawn back: "
+                + $"thinner film tears.")] : Array.Empty<Told>(),
             $"At its edge paint goes {Say.Length(creep.Mm)} further: {creep.Name}.",
             .. layers.Count > 1 ? [(Told)$"{Say.Upper(Say.List(layers.Select(l => Palette.NameOf(l.Colour)).ToArray()))}, from light to "
                 + "dark: a dark colour covers what of a light one lies under it."] : Array.Empty<Told>(),

@@ -86,6 +86,6 @@ public sealed class PencilTint : ICraft
                 "Until the medium is dry no film, water or steam comes near: unfixed, half the colour is lost. Press it from behind, face down.",
                 Station.Transfer)],
             [], ["Wash it gently and cool: the tint is fixed, but it is pencil."],
-            [$"{Say.Number(cm2)} cm² are tinted, and a line of {Strands} strands in small running stitches goes round them."]);
+            [$"{Say.Count(parts.Length, "area")} {(parts.Length == 1 ? "is" : "are")} tinted, and a line of {Strands} strands in small running stitches goes round them."]);
     }
 }

@@ -87,7 +87,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
     private const int MostRecent = 6;
 
     /// <summary>What is told of a plan while she types.</summary>
-    private static readonly string[] Told = ["words.size", "motif.size", "stitch.outline", "transfer.method", "time.ready"];
+    private static readonly string[] Told = ["words.size", "motif.size", "craft", "stitch.outline", "transfer.method", "time.ready"];
 
     public Units Units { get; private set; }
 
@@ -292,7 +292,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
             BenchDrawing.Small(plan, "glimpse"),
             plan.Title,
             [
-                .. Told.Select(plan.Decision).OfType<Core.Telling.Decision>().Select(d => d.Choice),
+                .. Told.Select(plan.Decision).OfType<Core.Telling.Decision>()
+                    .Where(d => d is not { Id: "craft", ChoiceId: Core.Crafts.AllCrafts.Stitch }).Select(d => d.Choice),
                 $"{Say.Minutes(plan.Time.LowMinutes)} to {Say.Minutes(plan.Time.HighMinutes)} of work",
             ],
             plan.Elements.SelectMany(e => e.Concerns).Select(c => c.Text.ToString()).ToArray());
