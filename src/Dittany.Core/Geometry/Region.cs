@@ -86,6 +86,9 @@ public sealed class Region
             (least.X + most.X) / 2, 0, (least.X + most.X) / 2, 1).Transform(area._area));
     }
 
+    /// <summary>How far it is round all its edges, holes and all, mm.</summary>
+    public double AroundMm => _area.Length;
+
     /// <summary>Its pieces, each in one, with the holes that are its own.</summary>
     public IReadOnlyList<Region> Pieces() => Enumerable.Range(0, _area.NumGeometries).Select(_area.GetGeometryN).OfType<Polygon>()
         .Where(p => !p.IsEmpty).Select(p => new Region(p)).ToArray();

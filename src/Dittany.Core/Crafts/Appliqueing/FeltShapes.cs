@@ -79,12 +79,12 @@ public sealed class FeltShapes : ICraft
 
         var parts = areas.Select((p, i) => new CraftPart(
             string.Create(CultureInfo.InvariantCulture, $"{question.Element}/applique-{i + 1}"), Id, question.Element, p.Role, p.Colour,
-            i + 1, p.Area, new Use($"felt, {Palette.NameOf(p.Colour)}", Math.Round(Around(p.Area) / EdgePitchMm), "edge stitches"))).ToArray();
-        var edge = areas.Sum(p => Around(p.Area));
+            i + 1, p.Area, new Use($"felt, {Palette.NameOf(p.Colour)}", Math.Round(p.Area.AroundMm / EdgePitchMm), "edge stitches"))).ToArray();
+        var edge = areas.Sum(p => p.Area.AroundMm);
         var colours = areas.GroupBy(p => p.Colour, StringComparer.Ordinal).ToArray();
         Use[] felt = colours.Select(g => new Use($"felt, {Palette.NameOf(g.Key)}", Sheets(g.Select(p => p.Area)), "sheets")).ToArray();
         Use[] thread = colours.Select(g => new Use($"sewing thread, {Palette.NameOf(g.Key)}",
-            Math.Round(g.Sum(p => ThreadMm(Around(p.Area)))), "mm")).ToArray();
+            Math.Round(g.Sum(p => ThreadMm(p.Area.AroundMm))), "mm")).ToArray();
         Operation cut = new($"{question.Element}/pieces", OpKind.Cut, Station.Transfer, Place.Table,
             [new("fusing the web", colours.Length * FuseMinutes), new("cutting the pieces", edge / 100 * CutPer100Mm)],
             [
@@ -125,8 +125,6 @@ public sealed class FeltShapes : ICraft
     /// <summary>Thread for an edge of this length, mm: each stitch in front, and the slant to the next one behind.</summary>
     public static double ThreadMm(double edgeMm) => (edgeMm / EdgePitchMm * (EdgeStitchMm + Math.Sqrt((EdgeStitchMm * EdgeStitchMm)
         + (EdgePitchMm * EdgePitchMm)))) + EndsMm;
-
-    private static double Around(Region area) => area.Rings.Sum(r => Polyline.Length([.. r, r[0]]));
 
     /// <summary>The smaller side of its box, mm.</summary>
     private static double Across(Region area)

@@ -62,7 +62,7 @@ public sealed class NeedleFelt : ICraft
         var wool = parts.GroupBy(p => p.Amount.What, StringComparer.Ordinal).Select(g =>
             new Use(g.Key, Math.Round(g.Sum(p => p.Amount.Amount), 2), "g")).ToArray();
         var thin = question.Pieces.Where(p => p.Area.OffsetCoarsely(-StripMm / 2 * 0.7).IsEmpty).ToArray();
-        var smallest = thin.Length == 0 ? 0 : thin.Min(p => 2 * p.Area.AreaMm2 / p.Area.Rings.Sum(r => Polyline.Length([.. r, r[0]])));
+        var smallest = thin.Length == 0 ? 0 : thin.Min(p => 2 * p.Area.AreaMm2 / p.Area.AroundMm);
         var high = smallest <= 0 ? 0 : Math.Ceiling(question.HighMm * StripMm * 0.75 / smallest);
         Concern[] concerns = thin.Length == 0 ? [] :
         [

@@ -140,9 +140,7 @@ public sealed class SprayPaint : ICraft
         }).Where(l => !l.Stencil.Cut.IsEmpty).ToArray();
 
     /// <summary>How wide a long thin area is on average, mm.</summary>
-    private static double WidthOf(Region line) => 2 * line.AreaMm2 / Math.Max(1e-9, Around(line));
-
-    private static double Around(Region area) => area.Rings.Sum(r => Polyline.Length([.. r, r[0]]));
+    private static double WidthOf(Region line) => 2 * line.AreaMm2 / Math.Max(1e-9, line.AroundMm);
 
     private static double CutMinutes(double mm) => mm / 100 * CutPer100Mm;
 
@@ -164,7 +162,7 @@ public sealed class SprayPaint : ICraft
         return
         [
             new Operation($"{question.Element}/stencil", OpKind.Cut, Station.Transfer, Place.Table,
-                [new("cutting the stencil", CutMinutes(layers.Sum(l => Around(l.Stencil.Cut)))), new("laying the film", LayMinutes)],
+                [new("cutting the stencil", CutMinutes(layers.Sum(l => l.Stencil.Cut.AroundMm))), new("laying the film", LayMinutes)],
                 [
                     $"Print the cutting sheet, stick {(one ? "a piece" : $"{layers.Count} pieces")} of film {Say.Length(Math.Round(wide))} × "
                         + $"{Say.Length(Math.Round(high))} over it and cut along the lines, on a mat, the small openings first.",
