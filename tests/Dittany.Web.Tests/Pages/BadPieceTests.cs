@@ -107,8 +107,7 @@ public sealed class BadPieceTests : IDisposable
     {
         await PostForm(_browser, "/new", "/new", ("Words", "Mimi"), ("Form", "tea-towel"));
         await PostForm(_browser, "/bench/1", "/bench/1?handler=Put", ("from", "1"), ("x", "250"), ("y", "500"), ("within", "0"));
-        var answers = await Task.WhenAll(Enumerable.Range(0, 20).Select(_ =>
-            PostForm(_browser, "/bench/1", "/bench/1?handler=Nudge", ("dx", "1"), ("dy", "0"))));
+        var answers = await Task.WhenAll(Enumerable.Range(0, 20).Select(_ => Nudged()));
         Assert.All(answers, a => Assert.Equal(HttpStatusCode.Redirect, a.StatusCode));
         var words = (await Read("/bench/1")).QuerySelector(".words")!;
         Assert.Equal("270", words.GetAttribute("data-x"));
@@ -116,6 +115,21 @@ public sealed class BadPieceTests : IDisposable
         Assert.Equal(HttpStatusCode.Conflict, stale.StatusCode);
         Assert.Contains("Nothing was taken back", await stale.Content.ReadAsStringAsync(), StringComparison.Ordinal);
         Assert.Equal("270", (await Read("/bench/1")).QuerySelector(".words")!.GetAttribute("data-x"));
+
+        // A slow machine may turn one away for want of time: it says when to ask again, and what was turned away did not count.
+        async Task<HttpResponseMessage> Nudged()
+        {
+            HttpResponseMessage answer;
+            var asked = 0;
+            do
+            {
+                answer = await PostForm(_browser, "/bench/1", "/bench/1?handler=Nudge", ("dx", "1"), ("dy", "0"));
+                Assert.True(answer.StatusCode != HttpStatusCode.ServiceUnavailable || answer.Headers.RetryAfter is not null);
+            }
+            while (answer.StatusCode == HttpStatusCode.ServiceUnavailable && ++asked < 20);
+
+            return answer;
+        }
     }
 
     [Theory]
