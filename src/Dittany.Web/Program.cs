@@ -128,6 +128,7 @@ using (folder)
     app.MapApi();
     app.MapPictures();
     app.MapDrawings();
+    app.MapStitches();
     app.Lifetime.ApplicationStarted.Register(() => Log.Information("Dittany is served at {Addresses}", string.Join(", ", app.Urls)));
     try
     {

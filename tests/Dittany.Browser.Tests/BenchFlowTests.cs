@@ -236,6 +236,14 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         var drawn = Typed();
         Assert.Contains("; ", drawn, StringComparison.Ordinal);
         Assert.DoesNotContain("\n", drawn, StringComparison.Ordinal);
+
+        // It lies under the pointer that drew it.
+        var began = (System.Collections.ObjectModel.ReadOnlyCollection<object>)browser.ExecuteScript(
+            "const at = (e) => { const b = e.getBoundingClientRect(); return [b.left + b.width / 2, b.top + b.height / 2]; };"
+                + "const g = at(document.querySelector('#drawing .grab')), d = at(document.getElementById('lie-0-0-0'));"
+                + "return [d[0] - g[0], d[1] - g[1]];")!;
+        Assert.InRange(Convert.ToDouble(began[0], System.Globalization.CultureInfo.InvariantCulture), -46, -34);
+        Assert.InRange(Convert.ToDouble(began[1], System.Globalization.CultureInfo.InvariantCulture), -36, -24);
         var first = browser.FindElement(By.Id("bench")).GetAttribute("data-from");
         App.Press(browser, By.Id("lie-0-0-0"), Keys.ArrowLeft + Keys.ArrowLeft);
         App.Until(() => browser.FindElement(By.Id("bench")).GetAttribute("data-from") != first, "the moved line is kept");

@@ -40,6 +40,11 @@ public sealed class LookTests(App app) : IClassFixture<App>
         ("/motifs/trace", "#made-up-sketch"),
         ("/motifs/trace/1", "#sketch-frame image"),
         ("/set?Names=Ida%0AMaximilian%0AZo%C3%AB&Form=christmas-stocking", "#governs"),
+        ("/stitches", ".stitch-shelf"),
+        ("/stitches/stem?Piece=1", "#moving"),
+        ("/try/1", "#makes"),
+        ("/try/1?A=split-2&B=backstitch-2", "#beside"),
+        ("/sheets/23?kind=layers", ".sheet-kinds"),
         ("/cupboard", "#shelves"),
         ("/cupboard/form/t-shirt-adult", "#scale"),
         ("/cupboard/form/backpack?TrueSize=true", "#scale"),
@@ -91,7 +96,7 @@ public sealed class LookTests(App app) : IClassFixture<App>
         foreach (var path in new[] { "/", "/new", "/bench/5", "/bench/9?Face=order&Station=order", "/bench/1", "/sheets/11", "/habits",
             "/workshop", "/cupboard", "/cupboard/form/shirt", "/cupboard/measure", "/cupboard/photograph/1",
             "/cupboard/own/own-ida-s-pinafore", "/bench/18?Station=words", "/letters?Piece=18", "/motifs?Piece=18", "/motifs/trace/1",
-            "/set?Names=Ida&Form=tote" })
+            "/set?Names=Ida&Form=tote", "/stitches", "/stitches/chain", "/try/1?A=split-2&B=stem-2" })
         {
             browser.Navigate().GoToUrl(new Uri(app.Url + path));
             Assert.InRange(Convert.ToInt32(browser.ExecuteScript("return document.documentElement.scrollWidth"),
@@ -108,6 +113,8 @@ public sealed class LookTests(App app) : IClassFixture<App>
     [InlineData("/habits?try=size")]
     [InlineData("/sheets/11?kind=work")]
     [InlineData("/cupboard")]
+    [InlineData("/stitches")]
+    [InlineData("/try/1")]
     [InlineData("/cupboard/form/t-shirt-adult")]
     public async Task A_page_is_small_as_it_travels(string path)
     {
@@ -125,16 +132,16 @@ public sealed class LookTests(App app) : IClassFixture<App>
         ("bench", "/bench/10"),
         ("bench-hoops", "/bench/7?Face=hoops&View=whole&Station=hoop"),
         ("bench-order", "/bench/11?Face=order&View=close&Station=order"),
-        ("bench-cuff", "/bench/16?Face=marks&View=whole&Station=space"),
+        ("stitches", "/stitches"),
+        ("stitch", "/stitches/stem?Piece=1"),
+        ("try-out", "/try/1?A=split-2&B=chain-1"),
         ("cupboard", "/cupboard"),
         ("cupboard-form", "/cupboard/form/backpack"),
         ("photograph", "/cupboard/photograph/1"),
-        ("sketch", "/motifs/trace/1"),
         ("letters", "/letters?Piece=18"),
         ("motifs", "/motifs?Piece=18"),
         ("bench-wreath", "/bench/18?Station=words"),
         ("bench-filled", "/bench/22?Station=stitches&View=close"),
-        ("set", "/set?Names=Ida%0AMaximilian%0AZo%C3%AB%0AMarigold&Form=christmas-stocking"),
         ("bench-stencil", "/bench/23?Face=marks&View=close&Station=stitches"),
         ("sheets", "/sheets/11?kind=placement"),
         ("habits", "/habits?try=size"),

@@ -30,6 +30,7 @@ public static class Heeding
         ["spray"] = o => o.Kind is OpKind.Paint,
         ["blade"] = o => o.Kind is OpKind.Cut,
         ["paint-stays"] = o => o.Kind is OpKind.Paint,
+        ["beads-are-small-parts"] = o => o.Id.EndsWith("/beads", StringComparison.Ordinal),
         ["barbed-needle"] = o => o.Kind is OpKind.Felt,
         ["tint-unfixed"] = o => o.Kind is OpKind.Tint,
         ["kept-for-long"] = o => o.Kind is OpKind.Press or OpKind.Sew,

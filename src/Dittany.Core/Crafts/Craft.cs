@@ -14,7 +14,11 @@ public sealed record CraftGround(Cloth Cloth, Form Form, Worn Worn, bool Stuffed
 /// Something to be made in one colour: an area in mm, with the shape of the design it comes from. Bottom first. <paramref name="Line"/>: it
 /// was drawn as a line, and is as wide as the craft makes lines.
 /// </summary>
-public sealed record CraftPiece(string Shape, string Role, Region Area, string Colour, bool Line);
+public sealed record CraftPiece(string Shape, string Role, Region Area, string Colour, bool Line)
+{
+    /// <summary>The line itself, mm; one place for a point; empty for an area.</summary>
+    public IReadOnlyList<Pt> AlongMm { get; init; } = [];
+}
 
 /// <summary>What is asked of a craft: the pieces of one element, how high it is, and what it is called.</summary>
 public sealed record CraftQuestion(string Element, string Called, bool IsMotif, double HighMm, IReadOnlyList<CraftPiece> Pieces,
@@ -42,10 +46,10 @@ public sealed record CraftPart(string Id, string Craft, string Element, string R
     public int Islands { get; init; }
 }
 
-/// <summary>What comes of a craft for one element. Operations before the needle and after it; care for whoever gets the piece.</summary>
+/// <summary>What comes of a craft for one element: its operations in their order, and care for whoever gets the piece.</summary>
 public sealed record Crafted(
-    IReadOnlyList<CraftPart> Parts, IReadOnlyList<Operation> Before, IReadOnlyList<Operation> After, IReadOnlyList<Caution> Cautions,
-        IReadOnlyList<Concern> Concerns, IReadOnlyList<Told> Care, IReadOnlyList<Told> Because);
+    IReadOnlyList<CraftPart> Parts, IReadOnlyList<Operation> Work, IReadOnlyList<Caution> Cautions, IReadOnlyList<Concern> Concerns,
+        IReadOnlyList<Told> Care, IReadOnlyList<Told> Because);
 
 /// <summary>Why a craft is not for something: when, why, and what would do. A published rule, common practice, or from memory.</summary>
 public sealed record CraftRule(string Name, Func<CraftGround, bool> When, Func<CraftGround, Told> Why, string Cure, string Source);
@@ -80,6 +84,12 @@ public interface ICraft
 
     Kept Keeps => Kept.Nothing;
 
+    /// <summary>What is done to a piece in it, as it follows on "it is".</summary>
+    string Done { get; }
+
+    /// <summary>It comes when all that is stitched is finished, not before the needle.</summary>
+    bool ComesLast => false;
+
     /// <summary>How far what lies under another piece reaches beneath it, mm.</summary>
     double TuckMm => Designs.Design.TuckMm;
 
@@ -112,7 +122,7 @@ public static class AllCrafts
     public const string Stitch = "stitch";
 
     public static IReadOnlyList<ICraft> List { get; } = [new Painting.SprayPaint(), new Felting.NeedleFelt(), new Tinting.PencilTint(),
-        new Appliqueing.FeltShapes()];
+        new Appliqueing.FeltShapes(), new Beading.SewnBeads()];
 
     public static IReadOnlyList<string> Ids { get; } = [Stitch, .. List.Select(c => c.Id)];
 

@@ -51,6 +51,10 @@ public sealed class Region
 
     public static Region Of(IReadOnlyList<Pt> ring) => new(Factory.CreatePolygon(Close(ring)));
 
+    /// <summary>Many rings that lie apart from each other.</summary>
+    public static Region Apart(IEnumerable<IReadOnlyList<Pt>> rings) =>
+        new(Factory.CreateMultiPolygon(rings.Select(r => Factory.CreatePolygon(Close(r))).ToArray()));
+
     /// <summary>The area of a ring that may cross itself, put in order where it does.</summary>
     public static Region Sound(IReadOnlyList<Pt> ring)
     {

@@ -34,11 +34,6 @@ public static class Wearing
     /// </summary>
     public const double MostBehindOnSkinMm = 5;
 
-    /// <summary>What goes into this cylinder is a small part, mm across and deep (16 CFR 1501, EN 71-1).</summary>
-    public const double SmallPartAcrossMm = 31.7;
-
-    public const double SmallPartDeepMm = 57.1;
-
     private static readonly (string Id, string Name, string Because)[] Known =
     [
         ("baby", "A baby, or a child under three", "Soft inside, no knots or long threads behind, nothing sewn on that could come off."),
@@ -128,7 +123,7 @@ public static class Wearing
                     [
                         taken.Id == "baby"
                             ? (Told)($"Under three years no bead, button or bell: what goes into a cylinder "
-                                + $"{Say.Length(SmallPartAcrossMm)} across can be choked on.")
+                                + $"{Say.Length(Materials.SmallParts.AcrossMm)} across can be choked on.")
                             : taken.Id == "child" ? "A child pulls at it: each bead by its own knot."
                                 : "Beads and buttons are for you to choose.",
                     ],

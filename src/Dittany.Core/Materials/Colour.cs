@@ -39,7 +39,8 @@ public readonly record struct Colour(byte R, byte G, byte B)
         static double F(double t) => t > 216.0 / 24389 ? Math.Cbrt(t) : ((24389.0 / 27 * t) + 16) / 116;
     }
 
-    private static double Linear(byte channel)
+    /// <summary>A channel in linear light, 0 to 1 (IEC 61966-2-1).</summary>
+    internal static double Linear(byte channel)
     {
         var c = channel / 255.0;
         return c <= 0.04045 ? c / 12.92 : Math.Pow((c + 0.055) / 1.055, 2.4);

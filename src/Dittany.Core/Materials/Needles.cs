@@ -16,6 +16,10 @@ public static class Needles
 
     public static Needle? Find(string id) => All.FirstOrDefault(n => string.Equals(n.Id, id, StringComparison.Ordinal));
 
+    /// <summary>The needle for so many strands on cloth of middling weight.</summary>
+    public static Needle Usual(int strands) => Bundle.Folded(strands) ? Find("chenille-22")!
+        : Find($"crewel-{Sizes.First(s => strands <= s.Strands || s.Strands == 6).Medium}")!;
+
     /// <summary>One size finer or larger; the last of the row stays itself.</summary>
     public static Needle Beside(Needle needle, bool finer)
     {

@@ -13,7 +13,7 @@ public sealed record Repeat(string Arrangement, int Count, bool Middle = false, 
 /// </summary>
 public static class Arranging
 {
-    public static IReadOnlyList<string> Ids { get; } = ["one", "row", "zigzag", "ring", "border", "scatter", "corner"];
+    public static IReadOnlyList<string> Ids { get; } = ["one", "row", "zigzag", "ring", "border", "scatter", "corner", "pair"];
 
     public const int MostCopies = 60;
 
@@ -28,11 +28,11 @@ public static class Arranging
 
     /// <summary>How many there are where nobody said.</summary>
     public static int UsualCount(string arrangement) =>
-        arrangement switch { "row" => 3, "zigzag" => 5, "ring" => 6, "border" => 16, "scatter" => 9, "corner" => 3, _ => 1 };
+        arrangement switch { "row" => 3, "zigzag" => 5, "ring" => 6, "border" => 16, "scatter" => 9, "corner" => 3, "pair" => 2, _ => 1 };
 
     /// <summary>Least that makes sense.</summary>
     public static int LeastCount(string arrangement) =>
-        arrangement switch { "ring" => 2, "border" => 4, "corner" => 3, "row" or "zigzag" or "scatter" => 2, _ => 1 };
+        arrangement switch { "ring" or "pair" => 2, "border" => 4, "corner" => 3, "row" or "zigzag" or "scatter" => 2, _ => 1 };
 
     /// <summary>The whole drawing. Counts are held between the least that makes sense and <see cref="MostCopies"/>.</summary>
     public static Figure Lay(Figure motif, Repeat how)
@@ -49,6 +49,7 @@ public static class Arranging
             "border" => Border(one, count, how.Aspect),
             "scatter" => Scatter(one, count, how.Aspect, how.Seed),
             "corner" => Corner(one, count),
+            "pair" => Pair(one),
             _ => one,
         }).Centred();
     }
@@ -100,6 +101,22 @@ public static class Arranging
 
     private static Figure Row(Figure one, int count) =>
         All(Enumerable.Range(0, count).Select(i => one.Moved(new Pt(i * one.Width * Pitch, 0))));
+
+    /// <summary>
+    /// Two that look at each other over a middle line, each the other's mirror image, one of them wide apart: as eyes stand in a drawn face
+    /// (common practice: the room of a third eye between two).
+    /// </summary>
+    private static Figure Pair(Figure one) => All([one.Moved(new Pt(-one.Width, 0)),
+        one.Map(p => new Pt(-p.X, p.Y)).Moved(new Pt(one.Width, 0))]);
+
+    /// <summary>
+    /// How much larger or smaller each motif of a ring is with another number of them, the whole ring as large as before: 1 is as large.
+    /// </summary>
+    public static double RingShare(Figure motif, int count, int other, bool middle)
+    {
+        double Size(int n) => Lay(motif, new Repeat("ring", n, middle)) is var laid ? Math.Max(laid.Width, laid.Height) : 1;
+        return Size(count) / Size(other);
+    }
 
     /// <summary>A stem that swings from side to side, with one at the outside of every bend, turned outward in turn.</summary>
     private static Figure ZigZag(Figure one, int count)

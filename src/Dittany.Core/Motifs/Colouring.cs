@@ -70,6 +70,8 @@ internal static class Colouring
         ("prickly-hedgehog", "body: hazel; prickle: peat oat; face: oat hazel; ear: oat cream; nose: black chalk; eye: black chalk; "
             + "foot: oat hazel"),
         ("fox-face", "ear: fox; inner-ear: blush rose; face: fox; cheek: chalk cream oat straw; nose: black charcoal; eye: black chalk"),
+        ("eye", "white: chalk cream; iris: cornflower leaf; pupil: black charcoal; spark: chalk cream; lash: black charcoal"),
+        ("cheek", "cheek: blush rose; inner-cheek: rose berry"),
         ("sailing-boat", "hull: indigo cornflower; stripe: chalk; mast: hazel oat; sail: poppy rose; jib: sunflower straw; flag: poppy rose; "
             + "wave: sea mint"),
         ("round-emblem", "top: indigo cornflower; bottom: indigo cornflower; band: cream oat straw; stripe: poppy; rim: indigo sky; "

@@ -35,6 +35,15 @@ internal static class Rich
             eye@4 dot -18 2
             eye@4 dot 18 2
             """)),
+        Fixed("eye", "eye", MotifShelf.Things, Drawing.Written("""
+            lash line M -25 -32 C -30 -34 -35 -38 -38 -43
+            lash line M -15 -43 C -18 -47 -21 -52 -22 -57
+            white shape M -30 0 C -30 -32 -18 -46 0 -46 C 18 -46 30 -32 30 0 C 30 32 18 46 0 46 C -18 46 -30 32 -30 0
+            iris@1 shape M -15 6 C -15 -10 -6 -18 6 -18 C 18 -18 26 -10 26 6 C 26 22 18 32 6 32 C -6 32 -15 22 -15 6
+            pupil@2 shape M -5 7 C -5 -1 0 -6 6 -6 C 12 -6 17 -1 17 7 C 17 15 12 20 6 20 C 0 20 -5 15 -5 7
+            spark@3 dot 12 0
+            """)),
+        Fixed("cheek", "cheek", MotifShelf.Things, new([Drawing.Circle("cheek", O, 30), Drawing.Circle("inner-cheek", new(3, 4), 14) with { Layer = 1 }])),
         Fixed("sailing-boat", "sailing boat", MotifShelf.Things, Drawing.Written("""
             wave line M -58 50 C -50 44 -44 44 -36 50 C -28 56 -22 56 -14 50 C -6 44 0 44 8 50 C 16 56 22 56 30 50 C 38 44 46 44 56 50
             mast line M 0 20 L 0 -56

@@ -35,7 +35,7 @@ public static class Work
         var sewn = all.Exists(o => o.Kind == OpKind.Stitch);
 
         // Where nothing is stitched, what makes it stands for the needle.
-        bool Makes(Operation o) => sewn ? o.Kind is OpKind.Stitch or OpKind.Felt
+        bool Makes(Operation o) => sewn ? o.Kind == OpKind.Stitch
             : o.Kind is OpKind.Paint or OpKind.Felt || (o.Kind == OpKind.Sew && o.At == Telling.Station.Stitches);
         var hoop = all.FindIndex(o => sewn ? o.Kind is OpKind.Hoop or OpKind.Stitch : Makes(o));
         var needle = all.FindLastIndex(Makes);

@@ -14,7 +14,7 @@ internal sealed record PlannedInCraft(PlannedElement Element, IReadOnlyList<Deci
 /// Settles what each element is made in: what she wishes where it can be done, else thread; and plans the craft from the design that words
 /// and motifs came to.
 /// </summary>
-internal sealed class CraftPlanning(WordingGround ground, Overrules overrules)
+internal sealed class CraftPlanning(WordingGround ground, Overrules overrules, double hourlyRate)
 {
     public static readonly Choice Thread = new(AllCrafts.Stitch, "Thread");
 
@@ -22,7 +22,7 @@ internal sealed class CraftPlanning(WordingGround ground, Overrules overrules)
     private const double DotMm = 3;
 
     /// <summary>Concerns of a place or a drawing, not of stitches.</summary>
-    private static readonly string[] OfThePlace = ["overflows"];
+    private static readonly string[] OfThePlace = ["overflows", "does-not-show"];
 
     private readonly CraftGround _facts = new(ground.Cloth, ground.Form, ground.Worn, ground.Drawn.Stuffed,
         ground.Form.Use.MadeUp && ground.Form.Loose is null);
@@ -59,18 +59,36 @@ internal sealed class CraftPlanning(WordingGround ground, Overrules overrules)
         // What is not stitched has no thread and no stitches to tell of; its colour, place and size stay.
         var areas = (element.Design?.Shapes ?? []).Where(s => s.Area is not null).Select(s => s.Id).ToHashSet(StringComparer.Ordinal);
         var lines = craft.Keeps == Kept.Lines ? element.Parts.Where(p => !areas.Contains(p.Shape)).ToArray() : [];
-        var kept = lines.Length > 0 ? decisions.Where(d => !d.Id.StartsWith("stitch.fill", StringComparison.Ordinal)).ToArray() : decisions.Where(d => d.Station is not (Station.Stitches or Station.Thread)
-            || d.Id.StartsWith("thread.colour", StringComparison.Ordinal)).Select(WithoutThread).ToArray();
-        Concern[] concerns = [.. element.Concerns.Where(c => OfThePlace.Contains(c.What, StringComparer.Ordinal)), .. made.Concerns];
+        var kept = decisions.Where(d => lines.Length > 0 ? !d.Id.StartsWith("stitch.fill", StringComparison.Ordinal)
+            : d.Station is not (Station.Stitches or Station.Thread) || d.Id.StartsWith("thread.colour", StringComparison.Ordinal)).ToArray();
+        told = Idle(told, decisions.Except(kept));
+        kept = lines.Length > 0 ? kept : kept.Select(WithoutThread).ToArray();
+        Concern[] concerns =
+        [
+            .. element.Concerns.Where(c => OfThePlace.Contains(c.What, StringComparer.Ordinal)).Select(c => c.What != "does-not-show" ? c
+                : c with { Text = "It is hardly lighter or darker than the cloth: from a step away it vanishes." }),
+            .. made.Concerns,
+        ];
         return new PlannedInCraft(element with
         {
             Craft = craft.Id,
             Parts = lines,
             Concerns = concerns,
-            Reads = made.Concerns.Count == 0,
+            Reads = concerns.All(c => c.What == "overflows"),
             BoxMm = lines.Length > 0 ? element.BoxMm : Boxed(made.Parts, element.BoxMm),
         }, [.. kept, told], made);
     }
+
+    /// <summary>The decision on the craft with wishes of hers that have nothing to act on, because nothing of it is stitched.</summary>
+    public static Decision Idle(Decision craft, IEnumerable<Decision> dropped)
+    {
+        var hers = dropped.Where(d => d.Overruled).Select(d =>
+            (Told)$"{d.Choice}, your wish for {Say.Lower(d.Subject)}, is not followed: it is not made in stitches. Take thread.").ToArray();
+        return hers.Length == 0 ? craft : craft with { NotFollowed = [.. craft.NotFollowed ?? [], .. hers] };
+    }
+
+    /// <summary>What the hours come to at her rate; nothing where she has none.</summary>
+    private string Worth(double minutes) => hourlyRate <= 0 ? string.Empty : $", worth {Say.Number(Math.Round(hourlyRate * minutes / 60, 2), 2)} of your hours";
 
     /// <summary>A decision without the reasons that are about thread: nothing of it is stitched.</summary>
     public static Decision WithoutThread(Decision decision) => decision.Because.Where(b => !OfThread.Exists(w =>
@@ -106,7 +124,10 @@ internal sealed class CraftPlanning(WordingGround ground, Overrules overrules)
                 _ => Region.Empty,
             };
             var colour = byShape.GetValueOrDefault(shape.Id) ?? byRole.GetValueOrDefault(shape.Role) ?? any;
-            return new CraftPiece(shape.Id, shape.Role, area, colour, shape.Area is null);
+            return new CraftPiece(shape.Id, shape.Role, area, colour, shape.Area is null)
+            {
+                AlongMm = shape switch { { Line: { } line } => Closed(line), { Point: { } point } => [point], _ => [] },
+            };
         }).Where(p => !p.Area.IsEmpty).ToArray();
     }
 
@@ -169,7 +190,7 @@ internal sealed class CraftPlanning(WordingGround ground, Overrules overrules)
             craft is null ? "Thread can be unpicked, washes as its cloth does, and lasts as long."
                 : (Told)$"{craft.Name}, it {craft.Manner}.",
             .. open.Where(v => v.Lacks is null).Select(v =>
-                (Told)$"{v.Craft.Name}: about {Say.Minutes(v.Craft.Minutes(size))}; it {v.Craft.Manner}."),
+                (Told)$"{v.Craft.Name}: about {Say.Minutes(v.Craft.Minutes(size))}{Worth(v.Craft.Minutes(size))}; it {v.Craft.Manner}."),
         ];
         var hers = wished is null ? null : craft is null ? Thread : new Choice(craft.Id, craft.Name);
         var refused = craft is null && AllCrafts.Find(wished) is { } not ? verdicts.First(v => v.Craft == not).Against : [];

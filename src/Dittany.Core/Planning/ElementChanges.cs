@@ -56,7 +56,7 @@ internal static class ElementChanges
         Number("rows", e => e.Rows, (e, v) => e with { Rows = Whole(v) }),
         Text("alphabet", e => e.Alphabet, (e, v) => e with { Alphabet = v }),
         Text("arrangement", e => e.Arrangement, (e, v) => e with { Arrangement = v }, m => m.Arrangement, (m, v) => m
-            with { Arrangement = v }),
+            with { Arrangement = v, Count = v == "pair" ? null : m.Count }),
         Number("radiusMm", e => e.RadiusMm, (e, v) => e with { RadiusMm = v }),
         Text("reading", e => e.Reading, (e, v) => e with { Reading = v }),
         Number("turnDegrees", e => e.TurnDegrees, (e, v) => e with { TurnDegrees = v }, m => m.TurnDegrees, (m, v) => m
@@ -67,6 +67,8 @@ internal static class ElementChanges
         Text("stitch", e => e.Stitch, (e, v) => e with { Stitch = v }, m => m.Stitch, (m, v) => m with { Stitch = v }),
         Number("strands", e => e.Strands, (e, v) => e with { Strands = Whole(v) }, m => m.Strands, (m, v) => m with { Strands = Whole(v) }),
         Text("colour", e => e.Colour, (e, v) => e with { Colour = v }, m => m.Colour, (m, v) => m with { Colour = v }),
+        Text("secondColour", e => e.SecondColour, (e, v) => e with { SecondColour = v }, m => m.SecondColour, (m, v) => m
+            with { SecondColour = v }),
         Number("layer", e => e.Layer, (e, v) => e with { Layer = Whole(v, -99) }, m => m.Layer, (m, v) => m with { Layer = Whole(v, -99) }),
         Text("craft", e => e.Craft, (e, v) => e with { Craft = v }, m => m.Craft, (m, v) => m with { Craft = v }),
         Number("heightMm", null, null, m => m.HeightMm, (m, v) => m with { HeightMm = v }),

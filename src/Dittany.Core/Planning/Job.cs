@@ -36,6 +36,9 @@ public sealed record WordingAsked(
     /// <summary>What is wished for single letters, the later before the earlier.</summary>
     public IReadOnlyList<LetterAsked> Letters { get; init; } = [];
 
+    /// <summary>The colour of the thread that goes round or through a line which is stitched already; null is that of the line.</summary>
+    public string? SecondColour { get; init; }
+
     /// <summary>Higher lies over lower; null is 0, and of one layer words lie over motifs.</summary>
     public int? Layer { get; init; }
 
@@ -96,6 +99,9 @@ public sealed record MotifAsked(
     /// <summary>What is wished for parts of it, the later before the earlier.</summary>
     public IReadOnlyList<PartAsked> ByPart { get; init; } = [];
 
+    /// <summary>The colour of the thread that goes round or through a line which is stitched already; null is that of the line.</summary>
+    public string? SecondColour { get; init; }
+
     /// <summary>Higher lies over lower; null is 0, and of one layer a later motif lies over an earlier one.</summary>
     public int? Layer { get; init; }
 
@@ -107,12 +113,18 @@ public sealed record MotifAsked(
 public sealed record OwnDrawing(string Name, Figure Figure);
 
 /// <summary>
-/// How it is wished to be made up: <paramref name="As"/> is an id of <see cref="Known"/>; a bowl by its inner width, a frame by its opening,
-/// mm.
+/// How it is wished to be made up: <paramref name="As"/> is an id of <see cref="Known"/>; a bowl by its inner width, a frame by its
+/// opening, mm.
 /// </summary>
 public sealed record MakeUp(string As, double? BowlMm = null, double? OpeningWideMm = null, double? OpeningHighMm = null)
 {
     public const string None = "none";
+
+    /// <summary>An edge frayed on purpose, on what is woven and flat.</summary>
+    public const string Frayed = "frayed";
+
+    /// <summary>How wide a frayed edge is, mm; null is as usual.</summary>
+    public double? FringeMm { get; init; }
 
     /// <summary>Ways of making up, with the loose cloth each is for.</summary>
     public static IReadOnlyList<(string Id, LooseCloth Cloth)> Known { get; } =

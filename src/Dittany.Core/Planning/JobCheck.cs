@@ -7,6 +7,7 @@ using Dittany.Core.Items;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Motifs;
+using Dittany.Core.Operations;
 using Dittany.Core.Space;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Threads;
@@ -191,12 +192,13 @@ public static class JobCheck
             return;
         }
 
-        if (up.As != MakeUp.None && MakeUp.Known.All(k => k.Id != up.As))
+        CheckFringe(up, form, faults);
+        if (up.As is not MakeUp.None and not MakeUp.Frayed && MakeUp.Known.All(k => k.Id != up.As))
         {
             faults.Add(new("#/makeUp/as", $"There is no way '{up.As}' of making up.",
-                $"Use {Either(MakeUp.Known.Select(k => k.Id).Append(MakeUp.None))}."));
+                $"Use {Either(MakeUp.Known.Select(k => k.Id).Append(MakeUp.Frayed).Append(MakeUp.None))}."));
         }
-        else if (up.As != MakeUp.None && MakeUp.Known.First(k => k.Id == up.As).Cloth != form.Loose)
+        else if (up.As is not MakeUp.None and not MakeUp.Frayed && MakeUp.Known.First(k => k.Id == up.As).Cloth != form.Loose)
         {
             faults.Add(new("#/makeUp/as", $"{Say.Upper(Say.A(form.Name))} is not made up as '{up.As}'.",
                 "Take " + string.Join(" or ", Catalogue.Forms.Where(f => f.Loose == MakeUp.Known.First(k => k.Id == up.As).Cloth)
@@ -219,6 +221,22 @@ public static class JobCheck
         {
             faults.Add(new("#/item/measuredMm", "The size is said twice over: by its measures, and by its bowl or frame.",
                 "Leave one of them out."));
+        }
+    }
+
+    private static void CheckFringe(MakeUp up, Form form, List<JobFault> faults)
+    {
+        if (up.As == MakeUp.Frayed && !FrayedEdge.Forms.Contains(form.Id, StringComparer.Ordinal))
+        {
+            faults.Add(new("#/makeUp/as", $"{Say.Upper(Say.A(form.Name))} has no edge to fray.",
+                $"Take {Either(FrayedEdge.Forms)} as the item, or leave it out."));
+        }
+
+        if (up.FringeMm is { } fringe && (up.As != MakeUp.Frayed || !(fringe >= FrayedEdge.LeastMm && fringe <= FrayedEdge.MostMm)))
+        {
+            faults.Add(new("#/makeUp/fringeMm", up.As != MakeUp.Frayed ? "Only a frayed edge has a fringe."
+                : $"A fringe {Number(fringe)} mm wide is out of reach.",
+                $"Write {Number(FrayedEdge.LeastMm)} to {Number(FrayedEdge.MostMm)}, with \"as\": \"frayed\"."));
         }
     }
 
@@ -282,6 +300,7 @@ public static class JobCheck
         CheckStrands($"{at}/strands", element.Strands, faults);
 
         CheckColour($"{at}/colour", element.Colour, true, faults);
+        CheckColour($"{at}/secondColour", element.SecondColour, true, faults);
         MotifCheck.CheckByPart(element.ByPart, at, motif: false, faults);
         MotifCheck.CheckLayer(element.Layer, at, faults);
         MotifCheck.CheckCraft(element.Craft, at, faults);

@@ -48,6 +48,11 @@ internal static class MotifCheck
         JobCheck.CheckRange($"{at}/widthMm", motif.WidthMm, 2, MotifPlanner.MostMm, "mm", faults);
         JobCheck.CheckRange($"{at}/heightMm", motif.HeightMm, 2, MotifPlanner.MostMm, "mm", faults);
         JobCheck.CheckRange($"{at}/count", motif.Count, 1, Arranging.MostCopies, "copies", faults);
+        if (motif is { Arrangement: "pair", Count: { } many and not 2 })
+        {
+            faults.Add(new($"{at}/count", $"A pair is two, and {many} are wished.", "Leave count out, or take a row or a ring."));
+        }
+
         JobCheck.CheckRange($"{at}/parts", motif.Parts, 1, 80, "petals or leaves", faults);
         JobCheck.CheckStrands($"{at}/strands", motif.Strands, faults);
         JobCheck.CheckRange($"{at}/turnDegrees", motif.TurnDegrees, -360, 360, "degrees", faults);

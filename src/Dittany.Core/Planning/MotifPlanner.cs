@@ -108,6 +108,8 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var seen = design.Visible(ground.TuckMm).Beneath(ground.Over, ground.TuckMm);
         var parts = DrawingStitching.Stitch(seen, pair, p => StitchSpec.For(p, schools, ground.Worn.MostBehindMm), colours, 0,
             facts.Knit, byRole: asked.Stitch is null, ground.Budget, filling);
+        parts = [.. SecondColour.In(parts, asked.SecondColour)];
+        SecondColour.Tell(decisions, Id("thread.colour"), parts, asked.SecondColour);
         decisions.Add(filling.Told(areas, words: false));
         var concerns = Concerns(asked, name, unit, parts, design, seen, high, pair, largest).ToList();
         var box = parts.Count == 0 ? new Box(anchor.X, anchor.Y, 0, 0) : PlannedBox.Of(parts);
@@ -159,6 +161,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     {
         null or "one" => OneOf(asked),
         "zigzag" => $"zig-zag of {Say.Many(OneOf(asked))}",
+        "pair" => $"pair of {Say.Many(OneOf(asked))}",
         "corner" => $"corner spray of {Say.Many(OneOf(asked))}",
         { } arrangement => $"{arrangement} of {Say.Many(OneOf(asked))}",
     };
@@ -177,7 +180,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             Math.Clamp(Math.Min(wide, tall) * BorderShare, BorderLeastMm, BorderMostMm),
             one.Width / Math.Max(1e-9, Math.Max(one.Width, one.Height)))
             : Arranging.UsualCount(arrangement);
-        var count = Math.Clamp(asked.Count ?? usual, Arranging.LeastCount(arrangement), Arranging.MostCopies);
+        var count = arrangement == "pair" ? 2 : Math.Clamp(asked.Count ?? usual, Arranging.LeastCount(arrangement), Arranging.MostCopies);
         var whole = Arranging.Lay(one, new Repeat(arrangement, count, asked.Middle ?? false, aspect, asked.Seed ?? 0));
         whole = DrawnDirections.Laid(whole, one, asked.ByPart);
         var natural = workshop.Habit("evenness") == "natural" && asked.WobblePercent is null;
@@ -192,6 +195,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             arrangement == "one"
                 ? $"One {name}, "
                     + $"{Say.Count(one.Parts.Count, "part")}{(motif?.Counted is { } c ? $", with {shape.Count ?? c.Usual} {c.What}" : string.Empty)}." : $"{count} {Say.Many(name)}: {ArrangementTold(arrangement)}.",
+            .. arrangement == "ring" ? RingTold(one, count, asked.Middle ?? false) : [],
             .. natural ? [(Told)"By your habit no part is quite like the other, as a hand draws them."] : Array.Empty<Told>(),
             $"Its parts are {Say.List(one.Parts.Select(p => p.Role.Replace('-', ' ')).Distinct(StringComparer.Ordinal).ToArray())}, each stitched as what "
                 + $"it is.",
@@ -222,8 +226,18 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             "border" =>
         "As a border that closes on itself",
             "scatter" => "Scattered evenly",
+            "pair" => "Two, mirrored about the middle",
             _ => "As a corner spray"
         });
+
+    /// <summary>What one more or one fewer in a ring would come to.</summary>
+    private static Told[] RingTold(Figure one, int count, bool middle)
+    {
+        string Share(int n) => Arranging.RingShare(one, count, n, middle) is var share && Math.Abs(share - 1) < 0.005 ? "as large"
+            : $"{Say.Number(Math.Round(100 * Math.Abs(share - 1)), 0)} % {(share > 1 ? "larger" : "smaller")}";
+        return count >= Arranging.MostCopies || count <= Arranging.LeastCount("ring") ? []
+            : [$"In a ring of the same size {count + 1} would each be {Share(count + 1)}, {count - 1} each {Share(count - 1)}."];
+    }
 
     private static string ArrangementTold(string id) => id switch
     {
@@ -232,6 +246,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         "ring" => "evenly turned about one middle",
         "border" => "all round and closed, evened along each side",
         "scatter" => "as far from each other as they go, without a grid",
+        "pair" => "one the mirror image of the other, with the room of a third between them",
         _ => "one in the corner and smaller ones along both sides",
     };
 
@@ -308,7 +323,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         decisions.Add(Deciding.Make(
             id, Station.Thread, "Which colour", new Choice(own.Hex, Say.Upper(hers is null ? seen : own.Name)), hers is null ? null
                 : new Choice(hex, Say.Upper(seen)),
-            [ByPart(unit, Of), .. colours.Because.Take(2), .. Alike(asked, unit, Of)],
+            [ByPart(unit, Of), .. colours.Because.Take(2), .. Alike(asked, unit, Of), .. ToOtherEyes(unit, Of)],
             ["Another colour of cloth, or one of yours."], reading.Select(c => new Choice(c.Hex, Say.Upper(c.Name))).ToArray()));
         return colours.For;
     }
@@ -332,6 +347,18 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             ? (Told)$"The {Roles.Called(p.Role)} and the {Roles.Called(p.Beside)} that touch are both in {Palette.NameOf(colourOf(p.Role))}, and run into one."
             : (Told)$"{Say.Upper(Palette.NameOf(colourOf(p.Role)))} in the {Roles.Called(p.Role)} can hardly be told from "
                 + $"{Palette.NameOf(colourOf(p.Beside))} in the {Roles.Called(p.Beside)} beside it.";
+    }
+
+    /// <summary>Colours that touch and are told apart by most eyes, but not by those that do not tell red from green.</summary>
+    private static IEnumerable<Told> ToOtherEyes(Figure unit, Func<string, string> colourOf)
+    {
+        var neighbours = Neighbours.Of(unit.Parts);
+        var roles = unit.Parts.Select(p => p.Role).Distinct(StringComparer.Ordinal).ToArray();
+        return roles.SelectMany(role => neighbours.Beside(role).Where(n => string.CompareOrdinal(role, n) < 0)
+                .Select(n => (Role: role, Beside: n)))
+            .Where(p => Neighbours.ApartToMost(colourOf(p.Role), colourOf(p.Beside))).Take(1).Select(p =>
+                (Told)($"{Say.Upper(Palette.NameOf(colourOf(p.Role)))} and {Palette.NameOf(colourOf(p.Beside))} touch in the {Roles.Called(p.Role)} and the "
+                    + $"{Roles.Called(p.Beside)}: to eyes that do not tell red from green, one man in twelve, they look alike."));
     }
 
     /// <summary>

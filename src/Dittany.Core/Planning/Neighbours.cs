@@ -57,6 +57,15 @@ public sealed class Neighbours
     public static bool Apart(string one, string other) =>
         ColourDifference.Ciede2000(Colour.Parse(one).ToLab(), Colour.Parse(other).ToLab()) >= ApartFrom;
 
+    /// <summary>To eyes that lack one kind of cones, threads below this difference look alike, CIEDE2000 (from memory).</summary>
+    public const double AlikeBelow = 6;
+
+    /// <summary>
+    /// Whether two threads beside each other are told apart by most eyes, and look alike to those that do not tell red from green.
+    /// </summary>
+    public static bool ApartToMost(string one, string other) => Apart(one, other)
+        && ColourVision.LeastApart(Colour.Parse(one), Colour.Parse(other)) < AlikeBelow;
+
     private static (Pt Least, Pt Most) BoxOf(IReadOnlyList<Pt> line) => (new Pt(line.Min(p => p.X), line.Min(p => p.Y)),
         new Pt(line.Max(p => p.X), line.Max(p => p.Y)));
 

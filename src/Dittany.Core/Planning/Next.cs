@@ -66,7 +66,8 @@ public static class Next
 
     /// <summary>The sheet that has to be out before she begins: the template, or the work sheet where nothing is transferred.</summary>
     public static string SheetFor(Plan plan) => plan.CraftParts.Any(p => p.Craft == "paint") ? "stencil"
-        : plan.CraftParts.Any(p => p.Craft == "applique") ? "pieces" : plan.Transfer.PrintMirrored is null || !plan.Sewn ? "work" : "template";
+        : plan.CraftParts.Any(p => p.Craft == "applique") ? "pieces"
+        : !plan.Sewn && plan.CraftParts.Any(p => p.Craft is "felt" or "beads") ? "template" : plan.Transfer.PrintMirrored is null || !plan.Sewn ? "work" : "template";
 
     /// <summary>The station a concern is seen at.</summary>
     public static Station StationOf(Concern concern) => concern.What switch

@@ -23,6 +23,8 @@ public static class PaperShapes
             Lines(c), element.LineWidthMm));
     }
 
-    private static IReadOnlyList<IReadOnlyList<Pt>> Lines(IEnumerable<Part> parts) =>
-        parts.Select(p => (IReadOnlyList<Pt>)(p.Closed ? [.. p.LineMm, p.LineMm[0]] : p.LineMm)).ToArray();
+    /// <summary>Lines, and all edges of what is filled: what is seen of it may lie in several pieces.</summary>
+    private static IReadOnlyList<IReadOnlyList<Pt>> Lines(IEnumerable<Part> parts) => parts.SelectMany(p =>
+        p.Filling is { RingsMm.Count: > 1 } all ? all.RingsMm.Select(r => (IReadOnlyList<Pt>)[.. r, r[0]])
+        : [p.Closed ? [.. p.LineMm, p.LineMm[0]] : p.LineMm]).ToArray();
 }

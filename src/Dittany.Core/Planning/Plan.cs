@@ -151,6 +151,9 @@ public sealed record Plan(
     /// <summary>What other crafts make of it, in the order it is made.</summary>
     public IReadOnlyList<Crafts.CraftPart> CraftParts { get; init; } = [];
 
+    /// <summary>How the layers lie at the operations that have more than one.</summary>
+    public IReadOnlyList<SideView> SideViews { get; init; } = [];
+
     /// <summary>Whether anything is worked with needle and thread.</summary>
     public bool Sewn => Elements.Any(e => e.Sewn);
 
@@ -158,7 +161,7 @@ public sealed record Plan(
     public IEnumerable<PlannedElement> AsTheyLie => Elements.OrderBy(e => e.Layer ?? 0).ThenBy(e => e.IsMotif ? 0 : 1);
 
     /// <summary>Version of the rules; it changes when the same job may come out otherwise.</summary>
-    public const string Rules = "12";
+    public const string Rules = "13";
 
     private const string NothingOut = "Nothing to take out: the line stays under the thread.";
 

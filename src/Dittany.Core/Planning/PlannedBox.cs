@@ -1,5 +1,6 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Measures;
+using Dittany.Core.StitchBook;
 using Dittany.Core.Words;
 
 namespace Dittany.Core.Planning;
@@ -18,7 +19,7 @@ internal static class PlannedBox
             return new Box(0, 0, 0, 0);
         }
 
-        var points = parts.SelectMany(p => p.LineMm.Concat(p.Stitches.SelectMany(s => new[] { s.FromMm, s.ToMm })).Select(at =>
+        var points = parts.SelectMany(p => p.LineMm.Concat(Reached(p)).Select(at =>
             (At: at, Half: p.LineWidthMm / 2))).ToArray();
         var (x, y) = (points.Min(p => p.At.X - p.Half), points.Min(p => p.At.Y - p.Half));
         return new Box(
@@ -36,10 +37,14 @@ internal static class PlannedBox
         foreach (var part in parts)
         {
             var room = field.For(part.LineWidthMm);
-            worst = Math.Max(worst, part.Stitches.SelectMany(s => new[] { s.FromMm, s.ToMm }).Select(p => room.IsEmpty ? anchorMm.To(p)
+            worst = Math.Max(worst, Reached(part).Select(p => room.IsEmpty ? anchorMm.To(p)
                 + (part.LineWidthMm / 2) : room.OutsideBy(p)).DefaultIfEmpty(0).Max());
         }
 
         return worst < GridMm ? 0 : worst;
     }
+
+    /// <summary>Where the middle of what is stitched comes to: the ends of stitches, or the line where thread stands beside it.</summary>
+    public static IEnumerable<Pt> Reached(Part part) => Book.Find(part.Stitch) is { Beside: true } && part.Filling is null ? part.LineMm
+        : part.Stitches.SelectMany(s => new[] { s.FromMm, s.ToMm });
 }

@@ -113,9 +113,24 @@ public static class Planner
         var finished = FinishRoom.Settle(Finish(transfer, held, cutting, colours, ground, workshop, overrules));
         needle.AddRange(finished.Decisions);
         warned.AddRange(At(Station.Finish, finished.Cautions));
-        var work = Work.Chain([.. Beforehand.Of(cloth, washesFirst), .. LooseWork.Before(form, cut), .. crafts.SelectMany(c => c.Before),
-            .. sewn ? transfer.Work.Concat(effort.Work) : [], .. crafts.SelectMany(c => c.After).DistinctBy(o => o.Id),
-            .. sewn ? finished.Work : [], .. MakesUp(job) ? MakingUp.Of(form, size) : []]);
+        if (!sewn)
+        {
+            var at = decisions.FindIndex(d => d.Id == "craft");
+            decisions[at] = CraftPlanning.Idle(decisions[at], needle);
+        }
+
+        var ordered = CraftOrder.Of(crafts, sewn ? [.. transfer.Work, .. effort.Work, .. finished.Work] : []);
+        decisions.AddRange(ordered.Decisions);
+        cautions.AddRange(ordered.Cautions);
+        if (job.MakeUp is { As: MakeUp.Frayed } && FrayedEdge.Against(cloth) is { } frays)
+        {
+            cautions.Add(new Caution("edge-does-not-fray", CautionKind.Item, Severity.Stop, $"{frays} Take woven cloth, or hem it.", Station.Item));
+        }
+
+        var work = Work.Chain([.. Beforehand.Of(cloth, washesFirst), .. LooseWork.Before(form, cut),
+            .. job.MakeUp is { As: MakeUp.Frayed } edge ? [FrayedEdge.Of(cloth, size, edge.FringeMm ?? FrayedEdge.UsualMm)]
+                : Array.Empty<Operation>(), .. ordered.Work,
+            .. MakesUp(job) ? MakingUp.Of(form, size) : []]);
         var worked = routed.Rows.Count == 0 ? 0 : (double)routed.Rows.Count(r => r.Run <= (job.Done?.Runs ?? 0)) / routed.Rows.Count;
         var timed = Timing.Settle(
             work, Left.After(work, job.Done, threads.Sum(t => t.Runs), worked, job.Today),
@@ -148,7 +163,7 @@ public static class Planner
             routed.Rows,
             Heeding.Heed(work, heeded),
             timed,
-            [.. crafts.SelectMany(c => c.Care).Concat(sewn ? finished.Care : []).DistinctBy(c => c.ToString(), StringComparer.Ordinal)],
+            CraftOrder.Care(crafts, sewn ? finished.Care : []),
             elements.Where(e => !e.IsMotif).SelectMany((e, i) => i == 0 ? Proof.Of(e.Text)
                 : Proof.Of(e.Text).Prepend(new ProofLetter("\n", "next wording"))).ToArray(),
             decisions.OrderBy(d => d.Station).ToArray(),
@@ -156,6 +171,8 @@ public static class Planner
             heeded)
         {
             CraftParts = crafts.SelectMany(c => c.Parts).ToArray(),
+            SideViews = SideViews.Of(work, new SideFacts(form.Use.MadeUp && form.Loose is null && !drawn.Stuffed,
+                sewn ? transfer.Stabiliser.Split('+') : [], transfer.Method.Id, MakesUp(job) ? form.Loose : null)),
         };
     }
 
@@ -234,7 +251,7 @@ public static class Planner
             var (id, asked) = motif < 0 ? (job.Elements[index].Id, job.Elements[index].Craft)
                 : (job.MotifsAsked[motif].Id, job.MotifsAsked[motif].Craft);
             var decision = index == 0 ? "craft" : $"craft:{id}";
-            var crafts = new CraftPlanning(inside, overrules);
+            var crafts = new CraftPlanning(inside, overrules, workshop.HourlyRate);
             var craft = crafts.Settled(decision, asked);
             inside = inside with { Tinted = craft is { Keeps: Crafts.Kept.All }, Unfilled = craft is not null };
             var (element, its) = motif < 0 ? new WordingPlanner(inside, workshop, overrules).Plan(job.Elements[index], index, many)

@@ -54,6 +54,8 @@ internal sealed partial class SaidBeside
 
     public bool Unsewn { get; private set; }
 
+    private MakeUp? MakeUp { get; set; }
+
     public void Ask(string question) => _questions.Add(question);
 
     public Understood In(Understood heard) => heard with
@@ -66,6 +68,7 @@ internal sealed partial class SaidBeside
         Unsewn = Unsewn,
         Fill = Fill,
         Craft = Craft,
+        MakeUp = MakeUp,
         Parts = Parts,
         Questions = _questions.Count == 0 ? heard.Questions : [.. heard.Questions, .. _questions]
     };
@@ -74,6 +77,7 @@ internal sealed partial class SaidBeside
     public static SaidBeside Take(ref string text)
     {
         var beside = new SaidBeside();
+        beside.TakeMakeUp(ref text);
         beside.TakeSize(ref text);
         beside.TakeParts(ref text);
         beside.TakeStitch(ref text);
@@ -105,6 +109,35 @@ internal sealed partial class SaidBeside
             Addressee(ref after, today);
             left = after == was ? left : $"{before}{(after.Length > 0 ? ", " : string.Empty)}{after}".Trim();
         }
+    }
+
+    /// <summary>
+    /// For a bowl or a frame of so much, or with a frayed edge; the item that goes with it is put in its place where none is named.
+    /// </summary>
+    private void TakeMakeUp(ref string text)
+    {
+        if (Bowl().Match(text) is { Success: true } bowl && Mm(bowl, "n") is { } across)
+        {
+            MakeUp = new MakeUp("gathered-round", across);
+            text = In(text, bowl, "pin ?cushion", "pin cushion");
+        }
+        else if (Frame().Match(text) is { Success: true } frame && Mm(frame, "n") is { } wide && Mm(frame, "m") is { } high)
+        {
+            MakeUp = new MakeUp("framed", null, wide, high);
+            text = In(text, frame, "framed sampler", "framed sampler");
+        }
+        else if (FrayedEdges().Match(text) is { Success: true } frayed)
+        {
+            MakeUp = new MakeUp(MakeUp.Frayed);
+            text = Without(text, frayed);
+        }
+
+        static double? Mm(Match found, string group) => Tape.Read($"{found.Groups[group].Value} {found.Groups["unit"].Value}") is { } mm
+            ? Math.Round(mm, 1) : null;
+
+        static string In(string text, Match found, string item, string named) => Regex.IsMatch(text, item, RegexOptions.IgnoreCase
+            | RegexOptions.CultureInvariant, TimeSpan.FromSeconds(1)) ? Without(text, found)
+            : text.Remove(found.Index, found.Length).Insert(found.Index, $" on a {named}");
     }
 
     private void TakeSize(ref string text)
@@ -141,6 +174,7 @@ internal sealed partial class SaidBeside
     private static readonly (string Craft, string Words)[] CraftsSaid =
     [
         ("paint", "spray-?painted|painted|sprayed|stencill?ed|in (?:spray )?paint|through a stencil|with a stencil"),
+        ("beads", "beaded|(?:worked |made |sewn )?in (?:glass )?beads|with beads sewn on|in sequins|sequinned"),
         ("felt", "needle-?felted|felted|in felted wool|in needle felt"),
         ("applique", "appliqu[eé]d?|in felt|of felt|cut from felt|with felt shapes|in appliqu[eé]"),
         ("tint", "pencil-?tinted|tinted(?: with pencils?| in pencil)?|coloured (?:in )?with pencils?|in coloured pencil"),
@@ -297,7 +331,7 @@ internal sealed partial class SaidBeside
     private static partial Regex Sized();
 
     [GeneratedRegex(
-        @"(?:^|(?<=[\s,]))(?:in|with|using)\s+(?<name>whipped backstitch|backstitch|[\p{L}]+(?:[ -][\p{L}]+){0,2}?(?=\s+stitch))(?:\s+stitch(?:es)?)?(?!\w)", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
+        @"(?:^|(?<=[\s,]))(?:in|with|using)\s+(?<name>(?:whipped |laced )?backstitch|couching|linked chain line|[\p{L}]+(?:[ -][\p{L}]+){0,2}?(?=\s+stitch))(?:\s+stitch(?:es)?)?(?!\w)", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
     private static partial Regex InStitch();
 
     [GeneratedRegex(
@@ -311,6 +345,20 @@ internal sealed partial class SaidBeside
     [GeneratedRegex(
         @"(?:^|(?<=[\s,])),?\s*(?:(?:which|that)(?:’s|'s|\s+is)\s+|still\s+)?(?:not\s+(?:yet\s+)?(?:sewn|stitched|made)(?:\s+(?:up|together))?(?:\s+yet)?|unsewn|(?:still\s+)?in\s+pieces|before\s+it\s+is\s+(?:sewn|made)(?:\s+up|\s+together)?)(?!\w)", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
     private static partial Regex NotSewn();
+
+    private const string Number = @"\d{1,4}(?:[.,]\d{1,2})?(?:\s+\d/\d{1,2})?";
+
+    [GeneratedRegex($@",?\s+(?:in|for)\s+(?:an?|my|the)\s+(?:wooden\s+)?bowl\s+(?:of\s+)?(?<n>{Number})\s*(?<unit>cm|mm|in|inch|inches|"")(?:\s+(?:across|wide))?(?!\w)",
+        RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
+    private static partial Regex Bowl();
+
+    [GeneratedRegex($@",?\s+(?:in|for)\s+(?:an?|my|the)\s+frame\s+(?:(?:with\s+an\s+opening\s+)?of\s+|that\s+opens\s+)?(?<n>{Number})\s*(?:[x×]|by)\s*(?<m>{Number})\s*(?<unit>cm|mm|in|inch|inches|"")(?!\w)",
+        RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
+    private static partial Regex Frame();
+
+    [GeneratedRegex(@",?\s+with\s+(?:an?\s+)?(?:frayed|fringed)\s+(?:edges?|hems?)(?!\w)", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture,
+        1000)]
+    private static partial Regex FrayedEdges();
 
     [GeneratedRegex(@"[ \t]{2,}", RegexOptions.ExplicitCapture, 1000)]
     private static partial Regex Blanks();

@@ -22,6 +22,7 @@ internal static partial class SaidMotifs
         ["row"] = "row",
         ["line"] = "row",
         ["zigzag"] = "zigzag",
+        ["pair"] = "pair",
         ["border"] = "border",
         ["scatter"] = "scatter",
         ["scattering"] = "scatter",
@@ -43,7 +44,9 @@ internal static partial class SaidMotifs
             return heard;
         }
 
-        if (Arranged().Match(words) is { Success: true } many && Find(many.Groups["motif"].Value) is { } each)
+        // A pair of cherries is one motif that is called so.
+        if (Arranged().Match(words) is { Success: true } many && Find(many.Groups["motif"].Value) is { } each
+            && !(Ways[many.Groups["way"].Value] == "pair" && MotifLibrary.Find(each)!.Name.EndsWith('s')))
         {
             var (way, count) = (Ways[many.Groups["way"].Value], CountOf(many.Groups["count"].Value));
             return heard with
@@ -105,7 +108,7 @@ internal static partial class SaidMotifs
     private static int? CountOf(string said) => Array.IndexOf(Numbers, said.ToLowerInvariant()) is > 2 and var at ? at - 1
         : int.TryParse(said, NumberStyles.None, CultureInfo.InvariantCulture, out var number) && number > 1 ? number : null;
 
-    [GeneratedRegex(@"^(?:an?\s+|the\s+)?(?<way>ring|wreath|circle|row|line|zigzag|border|scatter|scattering|field|handful)\s+of\s+"
+    [GeneratedRegex(@"^(?:an?\s+|the\s+)?(?<way>ring|pair|wreath|circle|row|line|zigzag|border|scatter|scattering|field|handful)\s+of\s+"
         + @"(?:(?<count>two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|\d{1,3})\s+)?(?<motif>[\p{L}’' -]+)$",
         RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
     private static partial Regex Arranged();

@@ -2,6 +2,7 @@ using Dittany.Core.Geometry;
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
+using Dittany.Core.Operations;
 using Dittany.Core.Space;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
@@ -26,6 +27,15 @@ public sealed record SetName(string Text, double AloneCapMm, double LargestCapMm
 public sealed record SetSizing(double CapMm, Pair Pair, string Governing, Told Because, double? WithoutCapMm, string? NextGoverning,
     IReadOnlyList<SetName> Names, (double Width, double Height) RoomMm)
 {
+    /// <summary>The cloth that all of a set of badges are stitched on; null for what is bought ready made, or cut one by one.</summary>
+    public SetCloth? Cloth { get; init; }
+
+    /// <summary>That cloth in words; null where there is none.</summary>
+    public Told? ClothTold => Cloth is not { } c ? null
+        : (Told)($"All {Names.Count} on one cloth of {Say.Length(c.WidthMm)} × {Say.Length(c.HeightMm)}: {Say.Count(c.Rows, "row")} of {c.InRow}"
+            + $"{(c.Staggered ? ", each row set between those above" : string.Empty)}, with a seam of {Say.Length(MakingUp.BadgeSeamMm)} round each; "
+            + $"their second layers come from as much again.");
+
     /// <summary>What dropping the name that governs would gain, in a sentence.</summary>
     public Told Gain => WithoutCapMm is { } cap
         ? (Told)($"Without “{Governing}” all others could have capitals of {Say.Length(cap)}, {Say.Length(cap - CapMm)} more; "
@@ -89,7 +99,11 @@ public static class SetRule
         var (least, greatest) = ground.Field.IsEmpty ? (default, default) : ground.Field.Box;
         return new SetSizing(
             cap, pair, governs.Name, because, without > cap ? without : null, without > cap ? next.Name : null,
-            alone.Select(a => At(a.Name, a.Settled, pair, cap, Least(a))).ToArray(), (greatest.X - least.X, greatest.Y - least.Y));
+            alone.Select(a => At(a.Name, a.Settled, pair, cap, Least(a))).ToArray(), (greatest.X - least.X, greatest.Y - least.Y))
+        {
+            Cloth = form.Loose == LooseCloth.Badge ? SetCloth.Of(names.Count, size.WidthMm, size.HeightMm, MakingUp.BadgeSeamMm,
+                ClothAllowance.BadgeMm, round: true) : null,
+        };
     }
 
     private static SetName At(string name, (LetteringQuestion Question, LetteringAnswer Answer) alone, Pair pair, double cap, double least)

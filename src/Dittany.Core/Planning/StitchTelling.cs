@@ -49,14 +49,16 @@ public static class StitchTelling
                 (Told)$" Before it the thread is carried {Say.Length(Math.Round(at.BackMm, 1))} behind, under stitches already there.",
             _ => (Told)string.Empty,
         };
-        return $"Stitch {row + 1} of {plan.Route.Count}, in the {(part.Letter == part.Role ? part.Role.Replace('-', ' ') : part.Letter)}: {Length(stitch)}, thread {at.Run}{hoop}. "
+        return $"Stitch {row + 1} of {plan.Route.Count}, in the {(part.Letter == part.Role ? part.Role.Replace('-', ' ') : part.Letter)}: {Length(part, stitch)}, thread {at.Run}{hoop}. "
             + $"{Why(part, stitch)}{leap}";
     }
 
-    private static Told Length(Stitch stitch) => stitch.Shape switch
+    private static Told Length(Part part, Stitch stitch) => stitch.Shape switch
     {
         StitchShape.Knot => (Told)"a knot",
-        StitchShape.Whip => (Told)$"a wrap of {Say.Length(Math.Round(stitch.LengthMm, 1))}",
+        StitchShape.Whip when stitch.LengthMm >= 0.05 => (Told)$"a wrap of {Say.Length(Math.Round(stitch.LengthMm, 1))}",
+        StitchShape.Whip when stitch.LengthMm < 0.05 => (Told)"two wraps",
+        StitchShape.Tie when Book.Find(part.Stitch)?.Says(stitch) is not null => (Told)$"a bar of {Say.Length(Math.Round(stitch.LengthMm, 1))}",
         StitchShape.Tie => (Told)"a small stitch that ties the last link down",
         StitchShape.Loop => (Told)$"a loop of {Say.Length(Math.Round(stitch.LengthMm, 1))}",
         _ => (Told)Say.Length(Math.Round(stitch.LengthMm, 1)),
@@ -70,6 +72,11 @@ public static class StitchTelling
         }
 
         var kind = Book.Find(part.Stitch)!;
+        if (kind.Says(stitch) is { } own)
+        {
+            return own;
+        }
+
         if (stitch.Shape == StitchShape.Knot)
         {
             return "It makes the dot.";

@@ -44,6 +44,9 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
     /// <summary>What was said of single parts of the motif: leaves in green, six strands.</summary>
     public IReadOnlyList<PartAsked> Parts { get; init; } = [];
 
+    /// <summary>How it is to be made up, as said: for a bowl, for a frame, with a frayed edge; null where nothing was.</summary>
+    public MakeUp? MakeUp { get; init; }
+
     /// <summary>Whether it was said that the item is not sewn together yet.</summary>
     public bool Unsewn { get; init; }
 
@@ -104,6 +107,13 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
         Thread is { } thread ? $"in {Palette.NameOf(thread)}" : null,
         WidthMm is { } wide ? $"{Tape.Length(wide, units)} wide" : null,
         CapHeightMm is { } high ? $"{Tape.Length(high, units)} high" : null,
+        MakeUp switch
+        {
+            { BowlMm: { } bowl } => $"for a bowl {Tape.Length(bowl, units)} wide inside",
+            { OpeningWideMm: { } w, OpeningHighMm: { } h } => $"for a frame that opens {Tape.Length(w, units)} × {Tape.Length(h, units)}",
+            { As: MakeUp.Frayed } => "with a frayed edge",
+            _ => null,
+        },
         Unsewn && form is { ByPattern: true } ? "not sewn together yet" : null,
         For,
     ]).OfType<string>().ToArray();

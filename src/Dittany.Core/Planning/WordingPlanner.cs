@@ -99,6 +99,8 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         var stitching = new WordStitching(ground, _facts, _field, schools, filling, overrules.For(Id("stitch.letters"))) { Beside = beside };
         (answer, var (parts, concerns, design)) = WordStitching.SupplestOf(question, answer, a =>
             stitching.Stitched(asked, question, a, colours, place, AsJob));
+        parts = [.. SecondColour.In(parts, asked.SecondColour)];
+        SecondColour.Tell(decisions, Id("thread.colour"), parts, asked.SecondColour);
         TellWidths(Id("words.alphabet"), alphabet, answer, decisions);
         WordingDecisions.Tell(Id, question, answer, rows, ways.Select(w => w.Rows).ToArray(), stated, schools =>
             stitching.SpecFor(answer.Pair, schools), workshop, decisions);

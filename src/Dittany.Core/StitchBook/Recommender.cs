@@ -143,7 +143,12 @@ public static class Recommender
         var rows = pair.Stitch.StrandsUpTo(facts);
         var index = rows.ToList().FindIndex(r => capMm <= r.UpToMm);
         var (from, to) = (index == 0 ? 0 : rows[index - 1].UpToMm, rows[index].UpToMm);
-        var span = index == 0 ? (Told)$"up to {Say.Length(Math.Ceiling(to))}" : double.IsPositiveInfinity(to)
+        if (rows.Count == 1 && rows[0].Strands == pair.Strands)
+        {
+            return $"{Say.Upper(pair.Stitch.Name)} writes best with {Say.Count(pair.Strands, "strand")}, at whatever height.";
+        }
+
+        var span = index == 0 && double.IsPositiveInfinity(to) ? (Told)"at any height" : index == 0 ? (Told)$"up to {Say.Length(Math.Ceiling(to))}" : double.IsPositiveInfinity(to)
             ? (Told)$"over {Say.Length(Math.Ceiling(from))}"
             : (Told)$"between {Say.Length(Math.Ceiling(from))} and {Say.Length(Math.Ceiling(to))}";
         return rows[index].Strands == pair.Strands

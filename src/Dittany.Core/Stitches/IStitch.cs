@@ -39,6 +39,9 @@ public sealed record StitchInfo(
     internal static readonly IReadOnlyList<(double UpToMm, int Strands)> ByHeight = [(5.999, 1), (9.999, 2), (25, 3),
         (double.PositiveInfinity, 4)];
 
+    /// <summary>No table of its own: heights follow from how wide the line is.</summary>
+    internal static readonly IReadOnlyDictionary<int, double> ByWidth = new Dictionary<int, double>();
+
     internal static IReadOnlyDictionary<int, double> Caps(double one, double two, double three, double four, double six) =>
         new Dictionary<int, double> { [1] = one, [2] = two, [3] = three, [4] = four, [6] = six };
 }
@@ -73,6 +76,9 @@ public interface IStitch
     /// <summary>A stitch out of measure shows, so one length is kept over a stretch.</summary>
     bool KeepsOneLength => false;
 
+    /// <summary>Its thread stands beside the line as well, within the line's width: what counts for room is the line itself.</summary>
+    bool Beside => false;
+
     /// <summary>A second journey slides under the first and is best done with a blunt needle.</summary>
     bool Blunt => false;
 
@@ -87,6 +93,9 @@ public interface IStitch
 
     /// <summary>What is told of how it lies, beside its lengths; null for nothing.</summary>
     string? Manner(StitchSchools schools) => null;
+
+    /// <summary>What one of its stitches is there for, where its length alone does not tell; null where it does.</summary>
+    string? Says(Needle.Stitch stitch) => null;
 
     Judgement Takes(Shape shape, Thread thread);
 

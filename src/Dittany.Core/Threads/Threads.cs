@@ -83,7 +83,7 @@ public static class ThreadRoom
 
         if (whipped)
         {
-            because.Add("Whip with a blunt one of the same size: it slides under and does not split.");
+            because.Add("For what slides under other stitches take a blunt one of the same size: it does not split them.");
         }
 
         return (taken, Deciding.Make(

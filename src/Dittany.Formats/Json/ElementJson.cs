@@ -15,7 +15,7 @@ internal static class ElementJson
         "middle", "drawing"];
 
     private static readonly string[] OfBoth = ["id", "kind", "widthMm", "stitch", "strands", "colour", "arrangement", "centreMm", "motif",
-        "turnDegrees", "parts", "layer", "craft"];
+        "turnDegrees", "parts", "layer", "craft", "secondColour"];
 
     private static readonly Dictionary<string, FigureKind> Kinds = new(StringComparer.Ordinal)
     {
@@ -76,6 +76,7 @@ internal static class ElementJson
             JobJson.Text(w, "stitch", e.Stitch);
             JobJson.Number(w, "strands", e.Strands);
             JobJson.Text(w, "colour", e.Colour);
+            JobJson.Text(w, "secondColour", e.SecondColour);
             JobJson.Text(w, "arrangement", e.Arrangement);
             JobJson.Number(w, "capHeightMm", e.CapHeightMm);
             JobJson.Number(w, "rows", e.Rows);
@@ -109,6 +110,7 @@ internal static class ElementJson
             JobJson.Text(w, "stitch", m.Stitch);
             JobJson.Number(w, "strands", m.Strands);
             JobJson.Text(w, "colour", m.Colour);
+            JobJson.Text(w, "secondColour", m.SecondColour);
             JobJson.Number(w, m.ByPart.Count > 0 ? "partCount" : "parts", m.Parts);
             PartAskedJson.Write(w, m.ByPart);
             JobJson.Number(w, "leanDegrees", m.LeanDegrees);
@@ -153,6 +155,7 @@ internal static class ElementJson
             Letters = ByLetter(members, at, faults),
             Layer = faults.Whole(members, "layer", at),
             Craft = faults.Text(members, "craft", at),
+            SecondColour = faults.Text(members, "secondColour", at)?.ToLowerInvariant(),
         };
 
     private static MotifAsked Motif(Dictionary<string, JsonElement> members, string id, string at, JsonFaults faults)
@@ -182,6 +185,7 @@ internal static class ElementJson
             ByPart = many ? PartAskedJson.Read(members, at, faults) ?? [] : [],
             Layer = faults.Whole(members, "layer", at),
             Craft = faults.Text(members, "craft", at),
+            SecondColour = faults.Text(members, "secondColour", at)?.ToLowerInvariant(),
         };
     }
 

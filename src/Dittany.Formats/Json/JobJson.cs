@@ -117,6 +117,7 @@ public static class JobJson
             w.WriteStartObject("makeUp");
             w.WriteString("as", up.As);
             Number(w, "bowlMm", up.BowlMm);
+            Number(w, "fringeMm", up.FringeMm);
             if (up.OpeningWideMm is { } wide && up.OpeningHighMm is { } high)
             {
                 w.WriteStartArray("openingMm");
@@ -273,7 +274,7 @@ public static class JobJson
     private static MakeUp MakeUpOf(JsonElement element, JsonFaults faults)
     {
         const string At = "#/makeUp";
-        var members = faults.Members(element, At, "as", "bowlMm", "openingMm");
+        var members = faults.Members(element, At, "as", "bowlMm", "openingMm", "fringeMm");
         var opening = faults.Items(members, "openingMm", At);
         if (opening is not null && opening.Count != 2)
         {
@@ -283,7 +284,10 @@ public static class JobJson
 
         return new MakeUp(faults.Text(members, "as", At, required: true) ?? MakeUp.None, faults.Number(members, "bowlMm", At),
             opening is null ? null : faults.Number(opening[0], $"{At}/openingMm/0"),
-            opening is null ? null : faults.Number(opening[1], $"{At}/openingMm/1"));
+            opening is null ? null : faults.Number(opening[1], $"{At}/openingMm/1"))
+        {
+            FringeMm = faults.Number(members, "fringeMm", At),
+        };
     }
 
     private static StatedFabric FabricOf(JsonElement element, JsonFaults faults)

@@ -4,6 +4,7 @@ using System.Text;
 using System.Text.Json;
 using Dittany.Core.Geometry;
 using Dittany.Core.Measures;
+using Dittany.Core.Operations;
 using Dittany.Core.Planning;
 using Dittany.Core.Telling;
 
@@ -434,9 +435,34 @@ public static class PlanJson
         w.WriteEndArray();
     }
 
-    /// <summary>What crafts other than thread make; left out where there is none.</summary>
+    /// <summary>
+    /// How the layers lie where there are several, and what crafts other than thread make; each left out where there is none.
+    /// </summary>
     private static void WriteCrafts(Utf8JsonWriter w, Plan plan)
     {
+        if (plan.SideViews.Count > 0)
+        {
+            w.WriteStartArray("sideViews");
+            foreach (var view in plan.SideViews)
+            {
+                w.WriteStartObject();
+                w.WriteString("operation", view.Operation);
+                w.WriteString("called", view.Called);
+                w.WriteString("above", view.Above);
+                w.WriteStartArray("layers");
+                foreach (var layer in view.Layers)
+                {
+                    w.WriteStringValue(SideViews.Told(layer));
+                }
+
+                w.WriteEndArray();
+                w.WriteString("below", view.Below);
+                w.WriteEndObject();
+            }
+
+            w.WriteEndArray();
+        }
+
         if (plan.CraftParts.Count == 0)
         {
             return;

@@ -30,6 +30,9 @@ public static class PieceSheets
         { Fits = p => p.Sewn },
         new("placement", "Placement card", "Where it goes on the real item: numbered folds and distances."),
         new("work", "Work sheet", "The order of work with its lengths of thread, strands, needle, minutes and cautions."),
+        new("layers", "Layer drawing",
+            "Seen from the side: what lies over what when it is ironed, sprayed, felted or stitched, and which side looks up.")
+        { Fits = p => p.SideViews.Count > 0 },
         new("care", "Care card", "For whoever gets it: how it is washed and ironed."),
         new("tag", "Gift tag", "A small tag in the lines of the piece, to cut out and tie on.")
         { Fits = p => p.Sewn },
@@ -53,6 +56,7 @@ public static class PieceSheets
         "shapes" => ShapeLeaves.Of(plan, paper, note.Length == 0 ? null : note),
         "placement" => PlacementCard.Of(plan, paper, note),
         "work" => WorkSheet.Of(plan, paper, note),
+        "layers" => LayersSheet.Of(plan, paper, note),
         "care" => CareCard.Of(plan, paper),
         "tag" => GiftTag.Of(plan, paper),
         _ => throw new ArgumentException($"There is no sheet '{kind}'.", nameof(kind)),

@@ -60,7 +60,7 @@ public sealed record TemplateSheet(
         var centre = onCrease ? fold : plan.Elements[0].CentreMm.X;
         var lines = plan.Elements.SelectMany(e => e.Parts).Select(p =>
             new TemplateLine(Polyline.Simplified(Drawn(p.LineMm).Select(OnSheet).ToArray(), DrawnWithinMm), p.Closed))
-            .Concat(plan.CraftParts.Where(p => p.Craft is "felt" or "applique").SelectMany(p => p.ShapeMm.Rings).Select(r =>
+            .Concat(plan.CraftParts.Where(p => p.Craft is "felt" or "applique" or "beads").SelectMany(p => p.ShapeMm.Rings).Select(r =>
                 new TemplateLine(Polyline.Simplified([.. r, r[0]], DrawnWithinMm).Select(OnSheet).ToArray(), true))).ToArray();
         var towards = plan.Space.Face.Fold is { } over ? $" {over.Towards}" : string.Empty;
         var words = mirrored

@@ -85,7 +85,8 @@ public static class BenchDrawing
         var middle = plan.Elements[0].CentreMm.X;
         svg.Open(
             "svg",
-            ("class", plan.Item.Cloth.Dark ? "drawing on-dark" : "drawing"), ("role", "img"), ("aria-labelledby", "drawing-title"),
+            ("class", plan.Item.Cloth.Dark ? "drawing on-dark" : "drawing"), ("role", parts?.Any(p => p.LinesMm.Count > 0 && p.Wished is { DirectionLines.Count: > 0 }) == true ? "group" : "img"),
+            ("aria-labelledby", "drawing-title"),
             ("viewBox", $"{Svg.N(view.X)} {Svg.N(view.Y)} {Svg.N(view.Width)} {Svg.N(view.Height)}"),
                 ("preserveAspectRatio", "xMinYMin meet"));
         svg.Open("title", ("id", "drawing-title")).Text(Told(plan, look.Units)).Close();
@@ -122,9 +123,9 @@ public static class BenchDrawing
         FaceDrawing.Stitches(svg, plan, look.At, look.Done, px);
         svg.Close().Close().Open("g", ("class", "face-back"));
         FaceDrawing.Back(svg, plan, px);
-        svg.Close().Close().Close();
-        Lines(svg, parts ?? [], px);
         svg.Close();
+        Lines(svg, parts ?? [], px);
+        svg.Close().Close().Close();
         Measurements(svg, plan, view, look.Units);
         Tapes(svg, view, look.Units);
         return svg.Close().ToString();

@@ -46,6 +46,9 @@ internal static class CraftDrawing
                 case "applique":
                     Sewn(svg, part, px, name);
                     break;
+                case "beads":
+                    Beads(svg, part, px);
+                    break;
                 case "felt":
                     Wool(svg, part, px, name);
                     break;
@@ -105,6 +108,28 @@ internal static class CraftDrawing
         svg.Empty("path", ("d", ticks.ToString()), ("fill", "none"), ("stroke", light ? "#ffffff" : "#000000"), ("stroke-opacity", 0.35),
             ("stroke-width", Math.Max(0.3, 0.6 * px)), ("stroke-linecap", "round"));
     }
+
+    /// <summary>Each with its light and its bore; a sequin is flat, and has its bead in the middle.</summary>
+    private static void Beads(Svg svg, CraftPart part, double px)
+    {
+        var flat = part.Amount.What.StartsWith("sequins", StringComparison.Ordinal);
+        Area(svg, part, ("stroke", "#000000"), ("stroke-opacity", 0.4), ("stroke-width", Math.Max(0.1, 0.4 * px)));
+        var (light, bore) = (new StringBuilder(), new StringBuilder());
+        foreach (var ring in part.ShapeMm.Rings)
+        {
+            var (x, y) = (ring.Average(p => p.X), ring.Average(p => p.Y));
+            var r = ring.Max(p => p.To(new Pt(x, y)));
+            var (at, of) = flat ? (new Pt(x - (r * 0.45), y - (r * 0.45)), r * 0.2) : (new Pt(x - (r * 0.35), y - (r * 0.35)), r * 0.28);
+            light.Append(Disc(at, of));
+            bore.Append(Disc(new Pt(x, y), flat ? r * 0.36 : r * 0.16));
+        }
+
+        svg.Empty("path", ("d", bore.ToString()), ("fill", flat ? "#ffffff" : "#000000"), ("fill-opacity", flat ? 0.55 : 0.3));
+        svg.Empty("path", ("d", light.ToString()), ("fill", "#ffffff"), ("fill-opacity", 0.7));
+    }
+
+    private static string Disc(Pt at, double r) => string.Create(System.Globalization.CultureInfo.InvariantCulture,
+        $"M{Svg.N(at.X - r)} {Svg.N(at.Y)}a{Svg.N(r)} {Svg.N(r)} 0 1 0 {Svg.N(2 * r)} 0a{Svg.N(r)} {Svg.N(r)} 0 1 0 {Svg.N(-2 * r)} 0");
 
     /// <summary>Raised, with hairs that go over its edge.</summary>
     private static void Wool(Svg svg, CraftPart part, double px, string name)

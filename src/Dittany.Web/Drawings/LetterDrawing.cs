@@ -46,7 +46,7 @@ public static class LetterDrawing
     private const double RoundMm = 5;
 
     /// <summary>The words of a plan as they would be stitched, on their cloth, about as large as they are.</summary>
-    public static string Stitched(PlannedElement element, Cloth cloth)
+    public static string Stitched(PlannedElement element, Cloth cloth, string name = "thread")
     {
         var box = element.BoxMm;
         var (x, y, w, h) = (box.X - RoundMm, box.Y - RoundMm, box.Width + (2 * RoundMm), box.Height + (2 * RoundMm));
@@ -55,7 +55,7 @@ public static class LetterDrawing
 
         // Cloth all over, also where the picture is shown wider or higher than the words are.
         svg.Empty("rect", ("x", x - (20 * w)), ("y", y - (20 * h)), ("width", 41 * w), ("height", 41 * h), ("fill", cloth.Colour));
-        ThreadDrawing.Stitched(svg, element, 1 / TruePx, "thread");
+        ThreadDrawing.Stitched(svg, element, 1 / TruePx, name);
         return svg.Close().ToString();
     }
 

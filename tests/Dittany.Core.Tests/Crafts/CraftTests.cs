@@ -197,6 +197,25 @@ public class CraftTests
         Assert.Contains(Motif("applique", "cushion-cover", "fox-face", 25).Elements[0].Concerns, c => c.What == "piece-too-small");
     }
 
+    /// <summary>Wishes for stitches, strands or a hoop have nothing to act on in paint, and that is said; so is a lost colour.</summary>
+    [Fact]
+    public void Wishes_for_thread_are_not_dropped_without_a_word()
+    {
+        var plan = Jobs.Make(new Job("tote", [], Jobs.Monday, Overrules: new Dictionary<string, string>(StringComparer.Ordinal)
+        {
+            ["hoop.school"] = "in-hand",
+        }, Motifs: [new MotifAsked("m", "heart", HeightMm: 80, Stitch: "chain", Strands: 4, Colour: "#efe6d2") { Craft = "paint" }]),
+            Workshop.Default);
+        var told = string.Join(' ', plan.Decision("craft")!.NotFollowed!);
+        Assert.Contains("Chain stitch, your wish", told, StringComparison.Ordinal);
+        Assert.Contains("4 strands, your wish", told, StringComparison.Ordinal);
+        Assert.Equal(3, plan.Decision("craft")!.NotFollowed!.Count);
+        Assert.Contains(plan.NotFollowed, t => t.ToString().Contains("Chain stitch", StringComparison.Ordinal));
+        Assert.Contains(plan.Elements[0].Concerns, c => c.What == "does-not-show"
+            && !c.Text.ToString().Contains("stitched", StringComparison.Ordinal));
+        Assert.False(plan.Elements[0].Reads);
+    }
+
     /// <summary>What is all lines is offered no tint, and says why.</summary>
     [Fact]
     public void Lines_cannot_be_tinted()
@@ -256,7 +275,7 @@ public class CraftTests
                 var (least, most) = part.ShapeMm.Box;
                 var film = Region.Rectangle(least.X - 5, least.Y - 5, most.X - least.X + 10, most.Y - least.Y + 10).Without(part.ShapeMm);
                 Assert.True(film.Pieces().Count(p => p.AreaMm2 > 0.01) == 1, name);
-                Assert.Equal(part.ShapeMm.AreaMm2 / 100 * SprayPaint.CoatMlPerCm2 * SprayPaint.Coats * SprayPaint.LostFactor,
+                Assert.Equal(Math.Max(0.1, part.ShapeMm.AreaMm2 / 100 * SprayPaint.CoatMlPerCm2 * SprayPaint.Coats * SprayPaint.LostFactor),
                     part.Amount.Amount, 1);
             }
 

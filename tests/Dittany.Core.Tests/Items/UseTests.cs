@@ -14,8 +14,8 @@ public class UseTests
     [Fact]
     public void Nothing_small_under_three()
     {
-        Assert.Equal(31.7, Wearing.SmallPartAcrossMm);
-        Assert.Equal(57.1, Wearing.SmallPartDeepMm);
+        Assert.Equal(31.7, SmallParts.AcrossMm);
+        Assert.Equal(57.1, SmallParts.DeepMm);
         var baby = Jobs.Plan(Jobs.On("baby-blanket"));
         Assert.Equal("nothing", baby.Decision("item.small-parts")!.ChoiceId);
         Assert.Contains("31.7", baby.Decision("item.small-parts")!.Because[0], StringComparison.Ordinal);

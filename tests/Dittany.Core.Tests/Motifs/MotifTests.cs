@@ -222,6 +222,7 @@ public class MotifTests
     [InlineData("border")]
     [InlineData("scatter")]
     [InlineData("corner")]
+    [InlineData("pair")]
     public void Every_arrangement_is_planned(string arrangement)
     {
         var plan = Jobs.Plan(new Job("tablecloth", [], Jobs.Monday,

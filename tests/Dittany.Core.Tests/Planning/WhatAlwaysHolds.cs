@@ -4,6 +4,7 @@ using Dittany.Core.Items;
 using Dittany.Core.Planning;
 using Dittany.Core.Route;
 using Dittany.Core.Space;
+using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
 using Dittany.Core.Stitches.Needle;
 using Dittany.Core.Threads;
@@ -41,8 +42,7 @@ public class WhatAlwaysHolds
             var outside = element.Parts.GroupBy(p => p.LineWidthMm).Select(g =>
             {
                 var room = field.Offset(-g.Key / 2);
-                return g.SelectMany(p => p.Stitches).SelectMany(s =>
-                    new[] { s.FromMm, s.ToMm }).Select(room.OutsideBy).DefaultIfEmpty(0).Max();
+                return g.SelectMany(Reached).Select(room.OutsideBy).DefaultIfEmpty(0).Max();
             }).DefaultIfEmpty(0).Max();
             var told = element.Concerns.FirstOrDefault(c => c.What == "overflows")?.ByMm ?? 0;
             Assert.True(outside <= told + GridMm || double.IsInfinity(outside), $"outside by {outside}, told {told}");
@@ -145,6 +145,10 @@ public class WhatAlwaysHolds
         }
     });
 
+    /// <summary>The ends of stitches; where thread stands beside its line, within the line's width, the line.</summary>
+    private static IEnumerable<Pt> Reached(Part part) => Book.Find(part.Stitch) is { Beside: true } ? part.LineMm
+        : part.Stitches.SelectMany(s => new[] { s.FromMm, s.ToMm });
+
     [ManyTimes(40)]
     public FsCheck.Property Remedies_are_true() => Prop.ForAll(Jobs.Any(), input => RemediesHold(input.Job, input.Workshop));
 
@@ -159,8 +163,8 @@ public class WhatAlwaysHolds
         Assert.Equal(plan.Elements.Sum(e => e.Parts.Sum(p => p.Stitches.Count)), plan.Route.Count);
         foreach (var element in plan.Elements)
         {
-            var outside = element.Parts.SelectMany(p => p.Stitches.SelectMany(s => new[] { s.FromMm, s.ToMm }).Select(at =>
-                field.Offset(-p.LineWidthMm / 2).OutsideBy(at))).DefaultIfEmpty(0).Max();
+            var outside = element.Parts.SelectMany(p => Reached(p).Select(at => field.Offset(-p.LineWidthMm / 2).OutsideBy(at)))
+                .DefaultIfEmpty(0).Max();
             Assert.True(outside < 0.01 || element.Concerns.Any(c => c.What == "overflows"
                 && (c.ByMm is not { } by || by >= outside - 0.01)), $"{element.Text}: {outside}");
         }

@@ -96,7 +96,7 @@ public class RouteTests
     /// </summary>
     [Fact]
     public void Only_backstitch_and_running_reverse() =>
-        Assert.Equal(["backstitch", "running"], Book.Lines.Where(s => s.Reverses).Select(s => s.Id));
+        Assert.Equal(["backstitch", "running", "straight"], Book.Lines.Where(s => s.Reverses).Select(s => s.Id));
 
     /// <summary>
     /// A hand uses its thread up (common practice): none runs dry, and where the way on is short no more than the stated share of one is

@@ -64,6 +64,21 @@ public class RecommenderTests
         }
     }
 
+    /// <summary>Whatever the stitch, the strands and the height: why so many strands is said in finite numbers.</summary>
+    [Fact]
+    public void Strands_are_told_in_finite_numbers()
+    {
+        foreach (var stitch in Book.Lines)
+        {
+            foreach (var (cap, strands) in new[] { (3.0, 1), (12, 2), (30, 3), (90, 6) })
+            {
+                var told = Recommender.BecauseStrands(new Pair(stitch, strands), cap, StitchFacts.Of(Jobs.Plan(Jobs.On("tote", "Oda")).Item.Cloth));
+                Assert.DoesNotContain("∞", told.ToString(), StringComparison.Ordinal);
+                Assert.DoesNotContain("∞", told.In(Core.Measures.Units.Inches).ToString(), StringComparison.Ordinal);
+            }
+        }
+    }
+
     /// <summary>Line widths over the bundle (from memory): outline 1.15, split 1.25, stem 1.4, whipped 1.5, chain 2.5.</summary>
     [Theory]
     [InlineData("backstitch", 0.77)]

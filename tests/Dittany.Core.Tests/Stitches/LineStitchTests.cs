@@ -11,6 +11,10 @@ public class LineStitchTests
 {
     public static TheoryData<string> Lines() => [.. Book.Lines.Select(s => s.Id)];
 
+    /// <summary>Stitches whose every hole lies on the line itself, and is an end of two of them.</summary>
+    public static TheoryData<string> HoleByHole() => [.. Book.Lines.Select(s => s.Id).Where(id => id is not ("couching" or "coral"
+        or "knotted-stem" or "blanket" or "double-blanket" or "cross" or "heavy-chain" or "linked-chain-line"))];
+
     /// <summary>
     /// Stem goes 1/8 in forward and 1/16 in back, coming up in the hole where the last but one ended (common practice): 3.2 and 1.6 mm.
     /// </summary>
@@ -93,7 +97,7 @@ public class LineStitchTests
 
     /// <summary>A closed line ends in the hole it began with, and overlapping stitches lie over the start.</summary>
     [Theory]
-    [MemberData(nameof(Lines))]
+    [MemberData(nameof(HoleByHole))]
     public void Closed_lines_close(string stitch)
     {
         var placed = Strokes.Sewn(Strokes.Circle(9), Spec(stitch))!;
@@ -106,7 +110,7 @@ public class LineStitchTests
 
     /// <summary>Between two corners every stitch of every kind keeps to its line, its lengths and its ends.</summary>
     [Theory]
-    [MemberData(nameof(Lines))]
+    [MemberData(nameof(HoleByHole))]
     public void Corners_are_ends_for_every_stitch(string stitch)
     {
         var corner = new Pt(14.3, 0);

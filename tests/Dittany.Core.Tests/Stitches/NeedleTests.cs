@@ -120,7 +120,10 @@ public class NeedleTests
             }
 
             Assert.False(up);
-            Assert.Equal(sewn.Moves.ToArray().Count(m => m.Pierces), sewn.Sum(s => s.Passes));
+
+            // What a knot takes to go through the cloth is in its own thread.
+            Assert.Equal(sewn.Where(s => s.Shape != StitchShape.Knot).Sum(s => s.Moves().ToArray().Count(m => m.Pierces)),
+                sewn.Sum(s => s.Passes));
             Assert.All(sewn, s => Assert.True(s.ThreadMm >= s.LengthMm - 1e-3 && s.Seconds > 0));
         }
     }

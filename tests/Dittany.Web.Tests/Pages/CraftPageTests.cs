@@ -26,6 +26,7 @@ public sealed class CraftPageTests : IDisposable
     [InlineData("a songbird felted on a tote", "felt")]
     [InlineData("a songbird tinted with pencil on a cushion cover", "tint")]
     [InlineData("a songbird in felt on a cushion cover", "applique")]
+    [InlineData("a songbird in beads on a cushion cover", "beads")]
     public async Task A_piece_in_another_craft_is_shown_everywhere(string said, string craft)
     {
         var made = await PostForm(_browser, "/new", "/new", ("Said", said), ("Motif", "songbird"), ("Form", said.Contains("tote", StringComparison.Ordinal) ? "tote"
@@ -44,7 +45,7 @@ public sealed class CraftPageTests : IDisposable
         Assert.Equal(craft is "tint" or "applique", bench.QuerySelector("#order-at") is not null);
         Assert.Equal(craft is "tint" or "applique" ? 6 : 3, bench.QuerySelectorAll(".face-link").Length);
         Assert.Equal(craft != "tint", bench.QuerySelector("#slip-made") is not null);
-        foreach (var kind in new[] { "template", "stencil", "pieces", "cut-out", "shapes", "placement", "work", "care", "tag" })
+        foreach (var kind in new[] { "template", "stencil", "pieces", "cut-out", "shapes", "placement", "work", "layers", "care", "tag" })
         {
             var sheet = await Read($"/sheets/1?kind={kind}");
             Assert.NotEmpty(sheet.QuerySelectorAll(".leaf"));

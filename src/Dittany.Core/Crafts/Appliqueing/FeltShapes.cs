@@ -53,6 +53,8 @@ public sealed class FeltShapes : ICraft
 
     public double TuckMm => UnderMm;
 
+    public string Done => "laid with its pieces, and they are sewn on";
+
     public IReadOnlyList<CraftRule> Against { get; } =
     [
         new("stretch", g => g.Cloth.StretchPercent >= 30, _ => "cloth that stretches so much puckers round a piece that does not",
@@ -73,7 +75,7 @@ public sealed class FeltShapes : ICraft
         var areas = question.Pieces.Where(p => !p.Line).ToArray();
         if (areas.Length == 0)
         {
-            return new Crafted([], [], [], [], [new Concern("nothing-to-cut", null, null,
+            return new Crafted([], [], [], [new Concern("nothing-to-cut", null, null,
                 $"{Say.Upper(question.Named)} is all lines: there is no area to cut out.", [])], [], []);
         }
 
@@ -93,12 +95,16 @@ public sealed class FeltShapes : ICraft
                     + $"{Say.Count((int)Sheets(g.Select(p => p.Area)), "sheet")} of {Say.Length(SheetWideMm)} × {Say.Length(SheetHighMm)}.")),
                 "Cut on the line: felt does not fray, and needs no seam.",
             ], Uses: [.. felt, new Use("fusible web", Math.Round(areas.Sum(p => BoxMm2(p.Area)) / 1e6, 4), "m²")]);
-        Operation sew = new($"{question.Element}/sew-on", OpKind.Sew, Station.Stitches, Place.Needle,
-            [new("laying the pieces", areas.Length * LayMinutes), new("sewing the edges", edge / EdgePitchMm * SecondsPerStitch / 60)],
+        Operation lay = new($"{question.Element}/lay", OpKind.Back, Station.Transfer, Place.Iron,
+            [new("laying the pieces", areas.Length * LayMinutes)],
             [
                 "Peel the paper off, lay the pieces by the template, the undermost first, and fuse them with a damp cloth.",
                 $"Number 1 first: {Say.List(parts.Select(p => $"{p.Order} {Designs.Roles.Called(p.Role)}").Take(8).ToArray())}"
                     + $"{(parts.Length > 8 ? " and so on" : string.Empty)}.",
+            ]);
+        Operation sew = new($"{question.Element}/sew-on", OpKind.Sew, Station.Stitches, Place.Needle,
+            [new("sewing the edges", edge / EdgePitchMm * SecondsPerStitch / 60)],
+            [
                 $"Sew along every edge with one strand in its own colour: stitches of {Say.Length(EdgeStitchMm)} straight in from the cloth, "
                     + $"{Say.Length(EdgePitchMm)} apart, one exactly in each point.",
             ], Uses: thread);
@@ -112,7 +118,7 @@ public sealed class FeltShapes : ICraft
         ];
         double Larger() => Math.Ceiling(question.HighMm * LeastAcrossMm / small.Min(p => Across(p.Area)) * 1.02);
 
-        return new Crafted(parts, [cut, sew], [],
+        return new Crafted(parts, [cut, lay, sew],
             question.Ground.Worn.Wearer is "baby" or "child"
                 ? [new Caution("pieces-sewn-fast", CautionKind.Person, Severity.Caution,
                     "For a child every piece is sewn all round and its ends are fastened twice: what comes off goes into a mouth.",

@@ -34,6 +34,10 @@ public sealed class NeedleFelt : ICraft
 
     public string Manner => "is soft and raised, is washed by hand and lukewarm only, and leaves a bare patch where it is pulled out";
 
+    public string Done => "felted";
+
+    public bool ComesLast => true;
+
     public IReadOnlyList<CraftRule> Against { get; } =
     [
         new("under three", g => g.Worn.Baby, _ => "wool comes off in tufts, and a child under three puts it in its mouth",
@@ -71,6 +75,7 @@ public sealed class NeedleFelt : ICraft
                     + $"{Say.Length(Math.Round(smallest, 1))} wide: a strip of wool under {Say.Length(StripMm * 0.7)} does not hold.",
                 question.IsMotif ? [new Remedy(HeightMm: high)] : [new Remedy(CapHeightMm: high)]),
         ];
+        var around = question.Pieces.Where(p => !p.Line).Sum(p => p.Area.AroundMm);
         var behind = question.Ground.TwoLayers ? "Lay the sponge between the layers of the item, under the design: the needle must never "
             + "catch the other one." : "Lay the sponge behind the design.";
         Operation felt = new($"{question.Element}/felt", OpKind.Felt, Station.Stitches, Place.Table,
@@ -81,10 +86,12 @@ public sealed class NeedleFelt : ICraft
                 .. parts.GroupBy(p => p.Colour, StringComparer.Ordinal).Select(g => (Told)($"{Say.Upper(Palette.NameOf(g.Key))}: the "
                     + $"{Say.List(g.Select(p => Designs.Roles.Called(p.Role)).Distinct(StringComparer.Ordinal).ToArray())}, "
                     + $"{Say.Number(g.Sum(p => p.Amount.Amount), 2)} g in {Layers} layers.")),
-                "Tuck the edges under along straight lines; a border is one long strip in a contrast, stabbed on last, its end torn thin.",
+                (Told)"Tuck the edges under along straight lines; a border is one long strip in a contrast, stabbed on last, its end torn thin.",
+                .. around <= 0 ? Array.Empty<Told>() : [(Told)($"For a border round all of it tear strips of {Say.Length(Math.Round(around / 10) * 10)} together, "
+                    + $"{Say.Number(Math.Round(around / 10 * StripMm / 10 * GramsPerCm2 * Layers, 1))} g of wool.")],
                 "Rub it over with a finger until no needle mark is seen, and lift it off the sponge.",
             ], Uses: wool);
-        return new Crafted(parts, [], [felt], Cautions(), concerns,
+        return new Crafted(parts, [felt], Cautions(), concerns,
             ["Wash it by hand, lukewarm, without rubbing, and dry it lying flat; never in the machine.",
                 "Not for a child under three: wool comes off in tufts."],
             [$"{Say.Upper(Say.List(wool.Select(w => $"{Say.Number(w.Amount, 2)} g of {w.What}").ToArray()))}, in {Layers} layers, the lowest first.",

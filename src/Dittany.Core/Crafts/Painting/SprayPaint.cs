@@ -63,6 +63,8 @@ public sealed class SprayPaint : ICraft
 
     public string Manner => "lies on the cloth a little stiff, bears the machine once it is set, and cannot be taken off again";
 
+    public string Done => "painted and set";
+
     public IReadOnlyList<CraftRule> Against { get; } =
     [
         new("not washed", g => !g.Cloth.Washable, g => $"paint must bear a wash, and {g.Cloth.Kind.Name} of this kind bears none",
@@ -108,9 +110,9 @@ public sealed class SprayPaint : ICraft
             .. layers.Count > 1 ? [(Told)$"{Say.Upper(Say.List(layers.Select(l => Palette.NameOf(l.Colour)).ToArray()))}, from light to "
                 + "dark: a dark colour covers what of a light one lies under it."] : Array.Empty<Told>(),
         ];
-        return new Crafted(parts, Before(question, layers, parts), After(question.Ground), Cautions(question.Ground),
+        return new Crafted(parts, [.. Before(question, layers, parts), .. After(question.Ground)], Cautions(question.Ground),
             Concerns(question, layers),
-            [$"Wash it inside out, for the first time {WashAfterDays} days after it was set; the tin's own sheet counts.",
+            [$"Its first wash comes no sooner than {WashAfterDays} days after it was set, inside out; the tin's own sheet counts.",
                 "Iron it from the inside, never on the paint."], because);
     }
 
@@ -144,8 +146,9 @@ public sealed class SprayPaint : ICraft
 
     private static double CutMinutes(double mm) => mm / 100 * CutPer100Mm;
 
-    private static double Ml(double areaMm2) => Math.Round(areaMm2 / 100 * CoatMlPerCm2 * Coats * LostFactor, 1,
-        MidpointRounding.AwayFromZero);
+    /// <summary>To a tenth of a millilitre, and never none: the least press of a tin gives as much.</summary>
+    private static double Ml(double areaMm2) => Math.Max(0.1, Math.Round(areaMm2 / 100 * CoatMlPerCm2 * Coats * LostFactor, 1,
+        MidpointRounding.AwayFromZero));
 
     private static Operation[] Before(CraftQuestion question, IReadOnlyList<Layer> layers, IReadOnlyList<CraftPart> parts)
     {

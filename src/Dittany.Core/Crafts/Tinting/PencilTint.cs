@@ -34,6 +34,8 @@ public sealed class PencilTint : ICraft
 
     public Kept Keeps => Kept.All;
 
+    public string Done => "tinted and fixed";
+
     public IReadOnlyList<CraftRule> Against { get; } =
     [
         new("dark", g => g.Cloth.Dark, _ => "pencil does not show on dark cloth", "Take light cloth, or thread.", "common practice"),
@@ -62,7 +64,7 @@ public sealed class PencilTint : ICraft
             p.Area, new Use("textile medium", Math.Round(p.Area.AreaMm2 / 100 * MediumMlPerCm2, 2), "ml"))).ToArray();
         if (parts.Length == 0)
         {
-            return new Crafted([], [], [], [], [new Concern("nothing-to-tint", null, null,
+            return new Crafted([], [], [], [new Concern("nothing-to-tint", null, null,
                 $"{Say.Upper(question.Named)} is all lines: there is no area to tint.", [])], [], []);
         }
 
@@ -81,7 +83,7 @@ public sealed class PencilTint : ICraft
             [new Use("coated paper", 1, "sheets"), new Use("textile medium", Math.Round(parts.Sum(p => p.Amount.Amount), 1), "ml")]);
         Operation off = new($"{question.Element}/paper-off", OpKind.Remove, Station.Transfer, Place.Table, [new("taking the paper off", OffMinutes)],
             ["Let it dry on its paper, then take the paper off and keep it: it holds again."]);
-        return new Crafted(parts, [tint, off], [],
+        return new Crafted(parts, [tint, off],
             [new Caution("tint-unfixed", CautionKind.Item, Severity.Caution,
                 "Until the medium is dry no film, water or steam comes near: unfixed, half the colour is lost. Press it from behind, face down.",
                 Station.Transfer)],

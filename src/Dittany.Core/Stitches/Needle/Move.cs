@@ -17,6 +17,9 @@ public enum MoveKind : byte
     /// <summary>The thread is laid out to here and held, as a loop is until the next stitch comes up in it.</summary>
     HoldAt,
 
+    /// <summary>The thread is laid on the cloth as far as here, and nothing is pierced.</summary>
+    Lay,
+
     /// <summary>Under the thread that lies there and out again, not into the cloth.</summary>
     SlideUnder,
 

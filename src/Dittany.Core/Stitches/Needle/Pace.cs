@@ -15,6 +15,7 @@ internal static class Pace
         (MoveKind.UpThrough, 3, "the strands are parted"),
         (MoveKind.DownAt, 2, "set in, drawn through"),
         (MoveKind.HoldAt, 2, "the loop is laid out and held"),
+        (MoveKind.Lay, 1, "laid along and held with a thumb"),
         (MoveKind.SlideUnder, 3, "coming up before and going down after are in it"),
         (MoveKind.Wrap, 3, "for each turn"),
     ];
@@ -40,12 +41,13 @@ internal static class Pace
         {
             var each = Of(move.Kind);
             sum += move.Kind == MoveKind.Wrap ? each * move.Turns : each;
-            slides += move.Kind == MoveKind.SlideUnder && move.Turns > 0 ? 1 : 0;
+            slides += move.Kind == MoveKind.SlideUnder && move.Turns > 0 ? (int)Math.Max(1, move.Turns) : 0;
             woven += move.Kind == MoveKind.SlideUnder && move.Turns == 0 ? 1 : 0;
             wraps += move.Kind == MoveKind.Wrap ? move.Turns : 0;
         }
 
-        return woven > 0 ? sum - (woven * (Of(MoveKind.SlideUnder) - WovenPast))
+        return stitch.Held is not null && slides > 0 ? sum + GoingBack
+            : woven > 0 ? sum - (woven * (Of(MoveKind.SlideUnder) - WovenPast))
             : slides > 0 ? slides * Of(MoveKind.SlideUnder)
             : wraps > 0 ? sum + Steadying
             : stitch.Shape == StitchShape.Tie ? sum + Of(MoveKind.HoldAt)

@@ -88,7 +88,7 @@ public readonly record struct Stitch
                     case MoveKind.Wrap:
                         return StitchShape.Knot;
                     case MoveKind.SlideUnder:
-                        return StitchShape.Whip;
+                        return Held is null ? StitchShape.Whip : StitchShape.Loop;
                     case MoveKind.HoldAt:
                         return StitchShape.Loop;
                     default:
@@ -126,7 +126,7 @@ public readonly record struct Stitch
                         thread += Math.Sqrt((pitch * pitch) + (girth * girth));
                         curved = true;
                         break;
-                    case MoveKind.DownAt:
+                    case MoveKind.DownAt or MoveKind.Lay:
                         thread += at.To(move.At);
                         break;
                     default:
@@ -141,8 +141,12 @@ public readonly record struct Stitch
     }
 
     /// <summary>Where thread lies on the front when that is not straight: round the loop. Null for the straight way.</summary>
-    public IReadOnlyList<Pt>? PathMm => Held is not { } tip ? null
+    public IReadOnlyList<Pt>? PathMm => Held is not { } tip ? Laid
         : FromMm.To(DownMm) > OpenFrom * Of.BundleMm ? [FromMm, tip, DownMm] : Link(FromMm, tip, Of.BundleMm);
+
+    /// <summary>Thread that slid under and is laid further on bends where it came out.</summary>
+    private IReadOnlyList<Pt>? Laid => Moves() is [.., { Kind: MoveKind.SlideUnder } under, { Kind: MoveKind.Lay } on]
+        ? [FromMm, under.At, on.At] : null;
 
     /// <summary>A loop whose ends stand further apart than so many threads is open: a V, not a link.</summary>
     private const double OpenFrom = 1.5;
@@ -163,7 +167,10 @@ public readonly record struct Stitch
                 }
             }
 
-            return null;
+            // A loop that is not held but slipped under another: out to it, and down where it came up.
+            return Moves() is [{ Kind: MoveKind.UpAt } up, { Kind: MoveKind.SlideUnder } under, { Kind: MoveKind.DownAt } down]
+                && up.At == down.At
+                ? under.At : null;
         }
     }
 

@@ -154,6 +154,7 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
             ["paint"] => "Painting",
             ["felt"] => "Felting",
             ["applique"] => "Sewing on",
+            ["beads"] => "Beads",
             _ => "Making",
         },
         _ => name,

@@ -252,7 +252,10 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
                 : new StatedFabric(cloth, string.IsNullOrEmpty(Colour) ? null : Colour),
             MeasuredMm: measured, Own: _own.FirstOrDefault(k => k.Form.Id == Form)?.Form,
             Motifs: alone ? [heard.MotifAlone(motif!)] : null,
-            Overrules: heard.OverrulesFor(form));
+            Overrules: heard.OverrulesFor(form))
+        {
+            MakeUp = Form == heard.Form && measured is null ? heard.MakeUp : null,
+        };
         faults.AddRange(JobCheck.Faults(job, workshop, shelf.Now).Where(f => Form is { Length: > 0 }
             || !f.Pointer.StartsWith("#/item", StringComparison.Ordinal)));
         return (job, faults);

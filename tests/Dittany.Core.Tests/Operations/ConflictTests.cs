@@ -1,0 +1,118 @@
+using Dittany.Core.Materials;
+using Dittany.Core.Operations;
+using Dittany.Core.Planning;
+using Dittany.Core.Telling;
+using Dittany.Core.Tests.Planning;
+
+namespace Dittany.Core.Tests.Operations;
+
+/// <summary>
+/// Heat, water and needles that would spoil what lies on the cloth: facts of the trade (an iron sets water-erasable ink for good,
+/// paint runs until it is set, felted wool is neither soaked nor ironed).
+/// </summary>
+public class ConflictTests
+{
+    private static Operation Op(string id, OpKind kind, Place place) => new(id, kind, Station.Finish, place, [], []);
+
+    private static readonly Operation[] Needle =
+    [
+        Op("mark", OpKind.Mark, Place.Table), Op("stitch", OpKind.Stitch, Place.Needle), Op("rinse", OpKind.Remove, Place.Sink),
+        Op("press", OpKind.Press, Place.Iron),
+    ];
+
+    private static readonly Operation[] Paint =
+    [
+        Op("a/paint", OpKind.Paint, Place.Table), Op("a/paint-dry", OpKind.Dry, Place.Table), Op("paint-set", OpKind.Press, Place.Iron),
+    ];
+
+    [Fact]
+    public void An_iron_before_the_rinse_sets_the_ink() => Assert.Contains(Conflicts.In([.. Needle[..2], .. Paint, .. Needle[2..]]),
+        c => c.By.Id == "paint-set" && c.Harm.Name.Contains("water", StringComparison.Ordinal));
+
+    [Fact]
+    public void Paint_is_not_rinsed_before_it_is_set() => Assert.Contains(Conflicts.In([.. Paint[..2], .. Needle, Paint[2]]),
+        c => c.By.Id == "rinse" && c.Harm.Name == "unset paint");
+
+    /// <summary>Wherever paint begins, the order found is harmless and keeps each chain in its own order.</summary>
+    [Fact]
+    public void The_order_found_harms_nothing()
+    {
+        Operation[] felt = [Op("b/felt", OpKind.Felt, Place.Table)];
+        foreach (var chains in new[] { new[] { Needle, Paint, felt }, [felt, Paint, Needle], [Paint, felt, Needle] })
+        {
+            var order = Conflicts.Order(chains);
+            Assert.Empty(Conflicts.In(order));
+            Assert.Equal(chains.Sum(c => c.Length), order.Count);
+            Assert.All(chains, chain => Assert.Equal(chain, order.Where(o => chain.Contains(o))));
+            Assert.Equal("b/felt", order[^1].Id);
+        }
+    }
+
+    /// <summary>Paint that stays wet through a rinse that must come between: there is no way, and all of it is found.</summary>
+    [Fact]
+    public void What_cannot_be_ordered_is_found()
+    {
+        var order = Conflicts.Order([[Paint[0], Op("rinse", OpKind.Remove, Place.Sink), .. Paint[1..]]]);
+        Assert.Equal(4, order.Count);
+        Assert.Equal(["wet paint", "unset paint"], Conflicts.In(order).Select(c => c.Harm.Name));
+    }
+
+    /// <summary>
+    /// Every pair of crafts, with every mark that water or heat takes out, on one piece: one order, and nothing is harmed.
+    /// </summary>
+    [Theory]
+    [InlineData("water-erasable")]
+    [InlineData("heat-erasable")]
+    [InlineData("chalk")]
+    public void Crafts_on_one_piece_do_not_hurt_each_other(string marker)
+    {
+        string[] crafts = ["stitch", "paint", "felt", "tint", "applique", "beads"];
+        foreach (var one in crafts)
+        {
+            foreach (var other in crafts.Where(c => c != one))
+            {
+                var plan = Jobs.Make(new Job("tote", [new WordingAsked("w", "Oda", CapHeightMm: 25, CentreMm: new(0, -80))], Jobs.Monday,
+                    Overrules: new Dictionary<string, string>(StringComparer.Ordinal)
+                    {
+                        ["transfer.marker"] = marker,
+                        ["transfer.method"] = "light-trace",
+                    },
+                    Motifs:
+                    [
+                        new MotifAsked("a", "heart", HeightMm: 40, CentreMm: new(-60, 40)) { Craft = one },
+                        new MotifAsked("b", "songbird", HeightMm: 60, CentreMm: new(60, 40)) { Craft = other },
+                    ]), Workshop.Default);
+                Assert.Empty(Conflicts.In(plan.Work));
+                Assert.DoesNotContain(plan.Cautions, c => c.Id == "crafts-hurt");
+                Assert.Equal(plan.Work.Count, plan.Work.Select(o => o.Id).Distinct(StringComparer.Ordinal).Count());
+                Assert.NotNull(plan.Decision("order.crafts"));
+                Assert.True(plan.Work.ToList().FindIndex(o => o.Kind == OpKind.Felt) is var felt
+                    && (felt < 0 || plan.Work.Skip(felt).All(o => o.Place is not (Place.Iron or Place.Sink))));
+            }
+        }
+    }
+
+    /// <summary>
+    /// Which side looks up (common practice): paint is set and stitches are pressed from behind, coated paper sticks to the wrong side, a
+    /// badge is sewn right sides together.
+    /// </summary>
+    [Fact]
+    public void Layers_lie_with_the_right_side_where_it_belongs()
+    {
+        SideView View(string craft, string called) => Jobs.Make(new Job("tote", [], Jobs.Monday,
+            Motifs: [new MotifAsked("m", "songbird", HeightMm: 90) { Craft = craft }]), Workshop.Default)
+            .SideViews.Single(v => v.Called == called);
+        Assert.Equal(Up.Wrong, View("paint", "Setting the paint").Layers.Single(l => l.TheCloth).Up);
+        var spraying = View("paint", "Spraying").Layers.ToList();
+        Assert.Equal(["paper all round", "the stencil", "the cloth", "card", "the item's other layer", "the table"],
+            spraying.Select(l => l.What));
+        Assert.Equal(Up.Right, spraying[2].Up);
+        var tinting = View("tint", "Tinting").Layers.ToList();
+        Assert.Equal((Up.Right, Up.Sticky), (tinting[0].Up, tinting[1].Up));
+        Assert.Equal("the sponge", View("felt", "Felting").Layers[2].What);
+        Assert.Equal(Up.Wrong, View("stitch", "Pressing").Layers[0].Up);
+        var badge = Jobs.Make(new Job("badge", [], Jobs.Monday, Motifs: [new MotifAsked("m", "heart")]), Workshop.Default)
+            .SideViews.Single(v => v.Operation == "make-up");
+        Assert.Equal((Up.Wrong, Up.Right), (badge.Layers[0].Up, badge.Layers[1].Up));
+    }
+}
