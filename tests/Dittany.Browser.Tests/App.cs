@@ -147,6 +147,15 @@ public class App : IAsyncLifetime
         }
     }
 
+    /// <summary>Clicks what is there, or will be: what is swapped between finding and clicking is looked for again.</summary>
+    public static void Click(ChromeDriver browser, By where) => Until(
+        () =>
+        {
+            browser.FindElement(where).Click();
+            return true;
+        },
+        $"{where} takes a click");
+
     /// <summary>Sends keys to what stands there now; where it is replaced in that moment, to what replaced it.</summary>
     public static void Press(ChromeDriver browser, By where, string keys) => Until(
         () =>

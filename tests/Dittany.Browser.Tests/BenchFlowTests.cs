@@ -30,7 +30,7 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
 
         browser.FindElement(By.TagName("body")).SendKeys("z");
         App.Until(() => !browser.FindElement(slip).Text.Contains("your choice", StringComparison.Ordinal), "undo takes it back");
-        browser.FindElement(By.Id("redo")).Click();
+        App.Click(browser, By.Id("redo"));
         App.Until(() => browser.FindElement(slip).Text.Contains("your choice", StringComparison.Ordinal), "redo brings it again");
         Assert.True(browser.ExecuteScript("return window.stillHere === true") is true);
         NoComplaints(browser);
@@ -56,7 +56,7 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         App.Press(browser, By.Id("drawing"), Keys.ArrowRight + Keys.ArrowRight + Keys.ArrowRight);
         App.Until(() => browser.PageSource.Contains("3 mm to the right of the dot", StringComparison.Ordinal),
             "three arrows move the words by 3 mm");
-        browser.FindElement(By.Id("undo")).Click();
+        App.Click(browser, By.Id("undo"));
         App.Until(() => !browser.PageSource.Contains("mm to the right of the dot", StringComparison.Ordinal),
             "one undo takes all three back");
 
@@ -78,10 +78,10 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         browser.FindElement(By.TagName("body")).SendKeys("m");
         App.Until(() => browser.FindElement(By.CssSelector(".face-marks .mark")).Displayed, "the marks are shown");
         Assert.False(browser.FindElement(By.CssSelector(".face-stitched .thread")).Displayed);
-        browser.FindElement(By.Id("smaller")).Click();
+        App.Click(browser, By.Id("smaller"));
         App.Until(() => browser.FindElements(By.CssSelector("#slip-words-size .yours")).Count == 1, "the size has changed");
         Assert.True(browser.FindElement(By.CssSelector(".face-marks .mark")).Displayed);
-        browser.FindElement(By.Id("view-close")).Click();
+        App.Click(browser, By.Id("view-close"));
         App.Until(() => browser.FindElement(By.Id("view-close")).GetAttribute("aria-current") == "true", "the view is close");
         NoComplaints(browser);
     }
@@ -105,25 +105,25 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         using var browser = app.Browser(scripts: false);
         Make(browser, "Comfrey");
         Assert.True(browser.FindElement(By.Id("slip-transfer-method")).Displayed);
-        browser.FindElement(By.CssSelector("#slip-transfer-method .instead summary")).Click();
-        browser.FindElement(By.CssSelector("#slip-transfer-method button[value=hot-iron]")).Click();
+        App.Click(browser, By.CssSelector("#slip-transfer-method .instead summary"));
+        App.Click(browser, By.CssSelector("#slip-transfer-method button[value=hot-iron]"));
         App.Until(() => browser.FindElement(By.Id("slip-transfer-method")).Text.Contains("your choice", StringComparison.Ordinal),
             "the overrule stands");
-        browser.FindElement(By.Id("undo")).Click();
+        App.Click(browser, By.Id("undo"));
         App.Until(() => !browser.FindElement(By.Id("slip-transfer-method")).Text.Contains("your choice", StringComparison.Ordinal),
             "it is undone");
-        browser.FindElement(By.Id("move-right")).Click();
+        App.Click(browser, By.Id("move-right"));
         App.Until(() => browser.PageSource.Contains("1 mm to the right of the dot", StringComparison.Ordinal), "the words have moved");
-        browser.FindElement(By.CssSelector("button[name=line][value=centre-fold]")).Click();
+        App.Click(browser, By.CssSelector("button[name=line][value=centre-fold]"));
         App.Until(() => !browser.PageSource.Contains("to the right of the dot", StringComparison.Ordinal), "the words lie on the fold");
         foreach (var (face, shown) in new[] { ("marks", ".face-marks .mark"), ("hoops", ".face-hoops circle"),
             ("back", ".face-back .behind"), ("order", ".face-order .st") })
         {
-            browser.FindElement(By.CssSelector($".face-link[data-face={face}]")).Click();
+            App.Click(browser, By.CssSelector($".face-link[data-face={face}]"));
             App.Until(() => browser.FindElement(By.CssSelector(shown)).Displayed, $"the face '{face}' is shown");
         }
 
-        browser.FindElement(By.CssSelector(".runs a")).Click();
+        App.Click(browser, By.CssSelector(".runs a"));
         App.Until(() => browser.FindElements(By.CssSelector(".st.yet")).Count > 0, "the piece is worked up to the end of the first length");
     }
 
@@ -193,7 +193,7 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         browser.FindElement(By.Id("said")).SendKeys("a songbird on a tote");
         App.Until(() => browser.ExecuteScript("return document.getElementById('motif')?.value === 'songbird'") is true,
             "the saying is understood");
-        browser.FindElement(By.Id("plan")).Click();
+        App.Click(browser, By.Id("plan"));
         App.Until(() => browser.FindElements(By.Id("bench")).Count > 0, "the bench is there");
         var row = browser.ExecuteScript("return document.getElementById('tellings').textContent.split('\\n').findIndex(t => t.includes(' in the body'))");
         var stitch = browser.FindElement(By.CssSelector($".st[data-i='{row}']"));
@@ -221,13 +221,13 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
     {
         using var browser = app.Browser();
         browser.Navigate().GoToUrl(new Uri($"{app.Url}/new?said={Uri.EscapeDataString("a heart in long and short stitch on a tote")}"));
-        browser.FindElement(By.Id("plan")).Click();
+        App.Click(browser, By.Id("plan"));
         App.Until(() => browser.FindElements(By.Id("bench")).Count > 0, "the bench is there");
-        browser.FindElement(By.CssSelector(".thread a[data-station='stitches']")).Click();
+        App.Click(browser, By.CssSelector(".thread a[data-station='stitches']"));
         App.Until(() => browser.FindElement(By.Id("slip-parts")).Displayed, "its station is shown");
         browser.ExecuteScript("document.getElementById('part-0').open = true; document.querySelector('#part-0 .lines').open = true;"
             + "document.querySelector('#part-0 .draw-line').scrollIntoView({ block: 'center' })");
-        browser.FindElement(By.CssSelector("#part-0 .draw-line")).Click();
+        App.Click(browser, By.CssSelector("#part-0 .draw-line"));
         var cloth = browser.FindElement(By.CssSelector("#drawing .grab"));
         new OpenQA.Selenium.Interactions.Actions(browser).MoveToElement(cloth, -40, -30).ClickAndHold().MoveByOffset(30, 10)
             .MoveByOffset(30, 30).Release().Perform();
@@ -250,7 +250,7 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         Assert.NotEqual(drawn, Typed());
         Assert.Equal("lie-0-0-0", browser.SwitchTo().ActiveElement().GetAttribute("id"));
         browser.ExecuteScript("document.querySelector('#part-0 .drop-line').scrollIntoView({ block: 'center' })");
-        browser.FindElement(By.CssSelector("#part-0 .drop-line")).Click();
+        App.Click(browser, By.CssSelector("#part-0 .drop-line"));
         App.Until(() => browser.FindElements(By.CssSelector(".lie-dot")).Count == 0, "the line is gone");
         NoComplaints(browser);
     }
@@ -409,8 +409,8 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
     {
         browser.Navigate().GoToUrl(new Uri($"{url}/new"));
         browser.FindElement(By.Id("words")).SendKeys(words);
-        browser.FindElement(By.CssSelector("input[name=Form][value=tea-towel]")).Click();
-        browser.FindElement(By.Id("plan")).Click();
+        App.Click(browser, By.CssSelector("input[name=Form][value=tea-towel]"));
+        App.Click(browser, By.Id("plan"));
         App.Until(() => browser.FindElement(By.Id("bench")).Displayed, "the bench is there");
     }
 

@@ -21,13 +21,13 @@ public sealed class CupboardFlowTests(App app) : IClassFixture<App>
         App.Until(() => browser.FindElement(By.CssSelector(".scale-form")).Text.Contains("51.2 cm", StringComparison.Ordinal)
             || browser.FindElement(By.CssSelector(".scale-form")).Text.Contains("512 mm", StringComparison.Ordinal),
             "it is scaled to 51.2 cm");
-        browser.FindElement(By.Id("take")).Click();
+        App.Click(browser, By.Id("take"));
         App.Until(() => browser.FindElement(By.CssSelector("input[name=Form][value=t-shirt-adult]")).Selected,
             "the form is picked for a new piece");
         browser.FindElement(By.Id("words")).SendKeys("Mia");
         App.Until(() => browser.FindElement(By.Id("glimpse")).Text.Contains("Mia, on a T-shirt", StringComparison.Ordinal),
             "the plan shows itself");
-        browser.FindElement(By.Id("plan")).Click();
+        App.Click(browser, By.Id("plan"));
         App.Until(() => browser.FindElement(By.Id("slip-item-size")).GetAttribute("textContent")!.Contains(
             "You measured chest laid flat 51.2 cm", StringComparison.Ordinal), "the plan is of her own size");
         Complaints(browser);
@@ -50,29 +50,29 @@ public sealed class CupboardFlowTests(App app) : IClassFixture<App>
                 "an impossible tube is told of while she types");
         }
 
-        browser.FindElement(By.Id("keep")).Click();
+        App.Click(browser, By.Id("keep"));
         App.Until(() => browser.FindElement(By.CssSelector(".trouble")).Text.Contains("cannot belong to something",
             StringComparison.Ordinal), "it is refused");
         Assert.Equal("14", browser.FindElement(By.Id("n-width")).GetAttribute("value"));
         browser.FindElement(By.Id("n-body")).Clear();
         browser.FindElement(By.Id("n-body")).SendKeys("44");
-        browser.FindElement(By.Id("keep")).Click();
+        App.Click(browser, By.Id("keep"));
         App.Until(() => browser.FindElement(By.Id("own-form")).Displayed, "it is kept");
 
         // One thing in the way, placed by writing its rectangle.
-        browser.FindElement(By.Id("more-obstacle")).Click();
+        App.Click(browser, By.Id("more-obstacle"));
         App.Until(() => browser.FindElements(By.CssSelector("select[name='Obstacles[0].Kind']")).Count == 1, "one more thing in the way");
-        browser.FindElement(By.CssSelector("select[name='Obstacles[0].Kind'] option[value=button-edge]")).Click();
+        App.Click(browser, By.CssSelector("select[name='Obstacles[0].Kind'] option[value=button-edge]"));
         var points = browser.FindElement(By.Name("Obstacles[0].Points"));
         points.Clear();
         points.SendKeys("60 40 12 12");
-        browser.FindElement(By.Id("keep")).Click();
+        App.Click(browser, By.Id("keep"));
         App.Until(() => browser.FindElements(By.Id("kept")).Count == 1, "it is kept with its button");
 
         // A back, folded over; what is typed on it is kept when the front is looked at again.
-        browser.FindElement(By.Id("more-side")).Click();
+        App.Click(browser, By.Id("more-side"));
         App.Until(() => browser.FindElement(By.CssSelector(".side[aria-current]")).Text == "Back", "there is a back");
-        browser.FindElement(By.CssSelector("#folded option[value=top]")).Click();
+        App.Click(browser, By.CssSelector("#folded option[value=top]"));
         if (scripts)
         {
             App.Until(() => browser.FindElement(By.Id("traced")).Text.Contains("fold at the top", StringComparison.Ordinal),
@@ -85,12 +85,12 @@ public sealed class CupboardFlowTests(App app) : IClassFixture<App>
         App.Until(() => browser.FindElements(By.CssSelector(".folded")).Count == 1, "the fold was kept");
         browser.FindElements(By.CssSelector(".side"))[0].Click();
         App.Until(() => browser.FindElement(By.CssSelector(".side[aria-current]")).Text == "Front", "and the front again");
-        browser.FindElement(By.Id("keep")).Click();
+        App.Click(browser, By.Id("keep"));
         App.Until(() => browser.FindElements(By.Id("kept")).Count == 1, "it is kept once more");
-        browser.FindElement(By.CssSelector("#kept a")).Click();
+        App.Click(browser, By.CssSelector("#kept a"));
         App.Until(() => browser.FindElement(By.Id("words")).Displayed, "a new piece begins");
         browser.FindElement(By.Id("words")).SendKeys("Jo");
-        browser.FindElement(By.Id("plan")).Click();
+        App.Click(browser, By.Id("plan"));
         App.Until(() => browser.FindElement(By.Id("bench")).Displayed, "the bench is there");
         Assert.Contains("Part 1: stitches keep 10 mm clear",
             string.Concat(browser.FindElements(By.CssSelector("#station-space")).Select(e => e.GetAttribute("textContent"))),
@@ -109,7 +109,7 @@ public sealed class CupboardFlowTests(App app) : IClassFixture<App>
     {
         using var browser = app.Browser();
         browser.Navigate().GoToUrl(new Uri($"{app.Url}/cupboard/photograph"));
-        browser.FindElement(By.Id("scene-bag-card")).Click();
+        App.Click(browser, By.Id("scene-bag-card"));
         App.Until(() => browser.ExecuteScript(
             "const p = document.getElementById('photo'); return p && p.complete !== false && document.readyState === 'complete'") is true,
             "the picture is there");
@@ -125,11 +125,11 @@ public sealed class CupboardFlowTests(App app) : IClassFixture<App>
 
         Assert.Equal(4, browser.FindElements(By.CssSelector(".pins g")).Count);
         Assert.Contains("Straighten it", browser.FindElement(By.TagName("h1")).Text, StringComparison.Ordinal);
-        browser.FindElement(By.Id("straighten")).Click();
+        App.Click(browser, By.Id("straighten"));
         App.Until(() => browser.FindElements(By.Id("trace")).Count == 1, "the picture is straightened");
         App.Until(() => browser.FindElement(By.CssSelector(".worth")).Text.Contains("edges of a bank card were found",
             StringComparison.Ordinal), "the card's edges were found");
-        browser.FindElement(By.Id("trace")).Click();
+        App.Click(browser, By.Id("trace"));
         App.Until(() => browser.FindElements(By.CssSelector(".handle")).Count == 4, "its outline can be pulled");
 
         // One corner by mouse, one by keys.
@@ -144,12 +144,12 @@ public sealed class CupboardFlowTests(App app) : IClassFixture<App>
         var name = browser.FindElement(By.Id("name"));
         name.Clear();
         name.SendKeys("Bag of the browser");
-        browser.FindElement(By.Id("keep")).Click();
+        App.Click(browser, By.Id("keep"));
         App.Until(() => browser.FindElements(By.Id("kept")).Count == 1, "it is kept");
-        browser.FindElement(By.CssSelector("#kept a")).Click();
+        App.Click(browser, By.CssSelector("#kept a"));
         App.Until(() => browser.FindElement(By.Id("words")).Displayed, "a new piece begins");
         browser.FindElement(By.Id("words")).SendKeys("Jo");
-        browser.FindElement(By.Id("plan")).Click();
+        App.Click(browser, By.Id("plan"));
         App.Until(() => browser.FindElement(By.CssSelector("#drawing image")).GetAttribute("href")!.Contains("/pictures/",
             StringComparison.Ordinal), "the bench shows the picture");
         Complaints(browser);
@@ -161,7 +161,7 @@ public sealed class CupboardFlowTests(App app) : IClassFixture<App>
     {
         using var browser = app.Browser(width: 1400, height: 1000, scripts: false);
         browser.Navigate().GoToUrl(new Uri($"{app.Url}/cupboard/photograph"));
-        browser.FindElement(By.Id("scene-bag-steep")).Click();
+        App.Click(browser, By.Id("scene-bag-steep"));
         var scene = Formats.Pictures.MadeUpCamera.All.Single(s => s.Id == "bag-steep");
         var set = 0;
         foreach (var corner in Formats.Pictures.MadeUpCamera.CornersOf(scene))
@@ -176,7 +176,7 @@ public sealed class CupboardFlowTests(App app) : IClassFixture<App>
         }
 
         App.Until(() => browser.FindElements(By.CssSelector(".pins g")).Count == 4, "four corners are set");
-        browser.FindElement(By.Id("straighten")).Click();
+        App.Click(browser, By.Id("straighten"));
         App.Until(() =>
         {
             if (browser.FindElements(By.Id("trace")).Count == 1)
@@ -198,10 +198,10 @@ public sealed class CupboardFlowTests(App app) : IClassFixture<App>
         using var browser = app.Browser();
         browser.Navigate().GoToUrl(new Uri($"{app.Url}/new?form=christmas-stocking"));
         browser.FindElement(By.Id("words")).SendKeys("Ilse");
-        browser.FindElement(By.Id("plan")).Click();
+        App.Click(browser, By.Id("plan"));
         App.Until(() => browser.FindElement(By.Id("bench")).Displayed, "the bench is there");
         Assert.Contains("folded", browser.FindElement(By.Id("slip-space-fold")).GetAttribute("textContent"), StringComparison.Ordinal);
-        browser.FindElement(By.CssSelector(".face-link[data-face=marks]")).Click();
+        App.Click(browser, By.CssSelector(".face-link[data-face=marks]"));
         App.Until(() => browser.FindElement(By.CssSelector(".laid-flat")).Displayed, "the cuff is seen laid flat");
         for (var i = 0; i < 8; i++)
         {

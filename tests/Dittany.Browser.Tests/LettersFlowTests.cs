@@ -33,7 +33,7 @@ public sealed class LettersFlowTests(App app) : IClassFixture<App>
         App.Until(() => browser.FindElements(By.CssSelector(".motif-shelf li")).Count >= 36, "the motifs are there");
         browser.ExecuteScript("document.querySelector(\".motif-shelf a[href*='Motif=heart&']\").click()");
         App.Until(() => browser.FindElement(By.Id("put")).Displayed, "the heart is looked at");
-        browser.FindElement(By.CssSelector("button[name=with][value=after]")).Click();
+        App.Click(browser, By.CssSelector("button[name=with][value=after]"));
         App.Until(() => browser.FindElement(By.Id("slip-words-motif")).Text.Contains("Heart", StringComparison.Ordinal),
             "the heart goes with the words");
 

@@ -22,13 +22,13 @@ public sealed class PageFlowTests(OwnApp app) : IClassFixture<OwnApp>
         Assert.True(browser.FindElement(By.CssSelector("input[name=Form][value=baby-bodysuit]")).Selected);
         Assert.Contains("That is Sunday", browser.FindElement(By.Id("day-help")).Text, StringComparison.Ordinal);
         Assert.Equal("said", browser.SwitchTo().ActiveElement().GetAttribute("id"));
-        browser.FindElement(By.CssSelector("input[name=Form][value=tote]")).Click();
+        App.Click(browser, By.CssSelector("input[name=Form][value=tote]"));
         App.Until(() => browser.FindElement(By.Id("glimpse")).Text.Contains("Zoë, on a tote", StringComparison.Ordinal),
             "the picked item counts");
         browser.FindElement(By.Id("words")).SendKeys(" & Jo");
         App.Until(() => browser.FindElement(By.Id("glimpse")).Text.Contains("Zoë & Jo, on a tote", StringComparison.Ordinal),
             "changed words count");
-        browser.FindElement(By.Id("plan")).Click();
+        App.Click(browser, By.Id("plan"));
         App.Until(() => browser.FindElement(By.TagName("h1")).Text.Contains("Zoë & Jo, on a tote", StringComparison.Ordinal),
             "the plan is there");
         NoComplaints(browser);
@@ -39,7 +39,7 @@ public sealed class PageFlowTests(OwnApp app) : IClassFixture<OwnApp>
     {
         using var browser = app.Browser();
         browser.Navigate().GoToUrl(new Uri($"{app.Url}/new?said={Uri.EscapeDataString("Fridolin Mooshammer on a tea towel in 2 days")}"));
-        browser.FindElement(By.Id("plan")).Click();
+        App.Click(browser, By.Id("plan"));
         App.Until(() => browser.FindElement(By.Id("bench")).Displayed, "the bench is there");
         var id = browser.FindElement(By.Id("bench")).GetAttribute("data-piece");
         browser.Navigate().GoToUrl(new Uri($"{app.Url}/"));
@@ -55,7 +55,7 @@ public sealed class PageFlowTests(OwnApp app) : IClassFixture<OwnApp>
             },
             "a later day is taken");
         App.Until(() => browser.FindElements(late).Count == 0 && browser.FindElement(By.Id("tonight")).Displayed, "it is no longer late");
-        browser.FindElement(By.CssSelector("#tonight a")).Click();
+        App.Click(browser, By.CssSelector("#tonight a"));
         App.Until(() => browser.FindElement(By.Id("bench")).Displayed, "tonight's piece is on the bench");
     }
 
@@ -67,40 +67,40 @@ public sealed class PageFlowTests(OwnApp app) : IClassFixture<OwnApp>
     {
         using var browser = app.Browser(scripts: scripts);
         browser.Navigate().GoToUrl(new Uri($"{app.Url}/new?said={Uri.EscapeDataString("Yarrow on a napkin")}"));
-        browser.FindElement(By.Id("plan")).Click();
+        App.Click(browser, By.Id("plan"));
         App.Until(() => browser.FindElement(By.Id("to-sheets")).Displayed, "the bench is there");
-        browser.FindElement(By.Id("to-sheets")).Click();
+        App.Click(browser, By.Id("to-sheets"));
         App.Until(() => browser.FindElements(By.CssSelector(".letters li")).Count == 6, "the letters are read back");
         Assert.Empty(browser.FindElements(By.CssSelector(".leaf, #pdf")));
         browser.FindElement(By.Id("who")).SendKeys("Ada");
-        browser.FindElement(By.Id("proofed")).Click();
+        App.Click(browser, By.Id("proofed"));
         App.Until(() => browser.FindElement(By.CssSelector(".leaf")).Displayed, "the template is shown");
         foreach (var kind in new[] { "placement", "work", "care", "tag", "template" })
         {
-            browser.FindElement(By.CssSelector($".sheet-kinds a[href$='kind={kind}']")).Click();
+            App.Click(browser, By.CssSelector($".sheet-kinds a[href$='kind={kind}']"));
             App.Until(() => browser.FindElement(By.CssSelector($".sheet-kinds a[href$='kind={kind}']")).GetAttribute(
                 "aria-current") == "true" && browser.FindElement(By.CssSelector(".leaf")).Displayed, $"the sheet '{kind}' is shown");
         }
 
-        browser.FindElement(By.CssSelector(".stand-in summary")).Click();
+        App.Click(browser, By.CssSelector(".stand-in summary"));
         var percent = browser.FindElement(By.Name("percent"));
         percent.Clear();
         percent.SendKeys("97" + Keys.Enter);
         App.Until(() => browser.FindElement(By.Name("percent")).GetAttribute("value") == "97", "the printer prints too small");
-        browser.FindElement(By.CssSelector(".stand-in summary")).Click();
-        browser.FindElement(By.Id("stand-in-print")).Click();
+        App.Click(browser, By.CssSelector(".stand-in summary"));
+        App.Click(browser, By.Id("stand-in-print"));
         App.Until(() => browser.FindElements(By.Name("measured")).Count == 1, "a sheet went out");
         browser.FindElement(By.Name("measured")).SendKeys("97 mm" + Keys.Enter);
         App.Until(() => browser.FindElements(By.CssSelector(".printed .void")).Count == 1, "the sheet is void");
         Assert.Contains("too small", browser.FindElement(By.CssSelector(".told-back")).Text, StringComparison.Ordinal);
-        browser.FindElement(By.CssSelector(".stand-in summary")).Click();
-        browser.FindElement(By.Id("stand-in-print")).Click();
+        App.Click(browser, By.CssSelector(".stand-in summary"));
+        App.Click(browser, By.Id("stand-in-print"));
         App.Until(() => browser.FindElement(By.CssSelector(".printed li:not(.void)")).Text.Contains("corrected to 103.09 %",
             StringComparison.Ordinal), "the next sheet makes up for it");
         browser.FindElement(By.Name("measured")).SendKeys("100" + Keys.Enter);
         App.Until(() => browser.FindElement(By.CssSelector(".printed li:not(.void)")).Text.Contains("true", StringComparison.Ordinal),
             "it is true");
-        browser.FindElement(By.CssSelector(".printed form button[name=name]")).Click();
+        App.Click(browser, By.CssSelector(".printed form button[name=name]"));
         App.Until(() => browser.FindElements(By.CssSelector(".printed form button[name=name]")).Count == 0, "the printer is as new");
     }
 
@@ -109,12 +109,12 @@ public sealed class PageFlowTests(OwnApp app) : IClassFixture<OwnApp>
     {
         using var browser = app.Browser();
         browser.Navigate().GoToUrl(new Uri($"{app.Url}/habits"));
-        browser.FindElement(By.CssSelector("#habit-strand-use a")).Click();
+        App.Click(browser, By.CssSelector("#habit-strand-use a"));
         App.Until(() => browser.FindElement(By.CssSelector("#habit-strand-use .tried")).Text.Contains("come out otherwise",
             StringComparison.Ordinal), "it is tried on her pieces");
-        browser.FindElement(By.CssSelector("#habit-press input[value=no-press]")).Click();
+        App.Click(browser, By.CssSelector("#habit-press input[value=no-press]"));
         App.Until(() => browser.FindElement(By.Id("kept")).Text.Contains("do not press", StringComparison.Ordinal), "it says what it did");
-        browser.FindElement(By.CssSelector("#kept button")).Click();
+        App.Click(browser, By.CssSelector("#kept button"));
         App.Until(() => browser.FindElement(By.CssSelector("#habit-press input[value=face-down-steam]")).Selected, "one step back");
         NoComplaints(browser);
     }
@@ -128,18 +128,18 @@ public sealed class PageFlowTests(OwnApp app) : IClassFixture<OwnApp>
         App.Until(() => browser.FindElement(By.TagName("h1")).Text.Contains("Anise, on a tote", StringComparison.Ordinal),
             "the plan is there");
         browser.Navigate().GoToUrl(new Uri($"{app.Url}/habits"));
-        browser.FindElement(By.CssSelector("#habit-hand input[value=left]")).Click();
-        browser.FindElement(By.CssSelector("#habit-hand button")).Click();
+        App.Click(browser, By.CssSelector("#habit-hand input[value=left]"));
+        App.Click(browser, By.CssSelector("#habit-hand button"));
         App.Until(() => browser.FindElement(By.Id("kept")).Displayed, "it is kept");
         browser.Navigate().GoToUrl(new Uri($"{app.Url}/workshop"));
         Assert.True(browser.FindElement(By.CssSelector("input[name=hand][value=left]")).Selected);
-        browser.FindElement(By.CssSelector("input[name=units][value=inches]")).Click();
-        browser.FindElement(By.Id("keep")).Click();
+        App.Click(browser, By.CssSelector("input[name=units][value=inches]"));
+        App.Click(browser, By.Id("keep"));
         App.Until(() => browser.FindElement(By.Id("kept")).Displayed, "the workshop is kept");
         browser.Navigate().GoToUrl(new Uri($"{app.Url}/bench/10"));
         Assert.Contains("2 3/4 in", browser.FindElement(By.Id("slip-space-place")).Text, StringComparison.Ordinal);
         browser.Navigate().GoToUrl(new Uri($"{app.Url}/workshop"));
-        browser.FindElement(By.CssSelector("form[action$='handler=Undo'] button")).Click();
+        App.Click(browser, By.CssSelector("form[action$='handler=Undo'] button"));
         App.Until(() => browser.FindElement(By.CssSelector("input[name=units][value=centimetres]")).Selected, "one step back");
     }
 

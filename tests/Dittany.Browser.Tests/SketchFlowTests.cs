@@ -16,7 +16,7 @@ public sealed class SketchFlowTests(App app) : IClassFixture<App>
         browser.Navigate().GoToUrl(new Uri($"{app.Url}/motifs"));
         browser.ExecuteScript("document.getElementById('begin-tracing').click()");
         App.Until(() => browser.FindElement(By.Id("made-up-sketch")).Displayed, "a picture can be laid behind");
-        browser.FindElement(By.Id("made-up-sketch")).Click();
+        App.Click(browser, By.Id("made-up-sketch"));
         App.Until(() => browser.FindElement(By.CssSelector("#sketch-frame svg image")).Displayed, "the sketch lies behind");
 
         // Every line of the sketch is drawn over, in one go; the eye is a knot.
@@ -54,20 +54,20 @@ public sealed class SketchFlowTests(App app) : IClassFixture<App>
             "the moved point is kept");
         Assert.Equal(Number(before.Split(',')[1].Split('\n')[0]) - 5, Number(Line().Split(',')[1].Split('\n')[0]), 1);
         App.Until(() => browser.SwitchTo().ActiveElement().GetAttribute("data-i") == "0", "the point keeps the focus");
-        browser.FindElement(By.Id("undo")).Click();
+        App.Click(browser, By.Id("undo"));
         App.Until(() => Line() == before, "it is back where it was");
-        browser.FindElement(By.Id("redo")).Click();
+        App.Click(browser, By.Id("redo"));
         App.Until(() => Line() != before, "and moved again");
-        browser.FindElement(By.Id("undo")).Click();
+        App.Click(browser, By.Id("undo"));
         App.Until(() => Line() == before, "and back");
 
         // Used on a piece, as large as on the card.
-        browser.FindElement(By.Id("use")).Click();
+        App.Click(browser, By.Id("use"));
         App.Until(() => browser.FindElement(By.Id("trace-on")).Displayed, "it is a motif of hers");
         browser.Navigate().GoToUrl(new Uri($"{browser.Url}&Piece=10"));
         App.Until(() => browser.FindElement(By.Id("put")).Displayed, "it can be put on a piece");
-        browser.FindElement(By.Name("asTraced")).Click();
-        browser.FindElement(By.Id("put")).Click();
+        App.Click(browser, By.Name("asTraced"));
+        App.Click(browser, By.Id("put"));
         App.Until(() => browser.FindElement(By.Id("slip-hands")).Text.Contains("Bird from a postcard", StringComparison.Ordinal),
             "it is on the bench");
         var complaints = browser.Manage().Logs.GetLog(LogType.Browser).Where(e => e.Level >= LogLevel.Warning).Select(e =>

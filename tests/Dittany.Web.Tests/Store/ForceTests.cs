@@ -14,7 +14,7 @@ public sealed class ForceTests
     [Fact]
     public async Task A_short_round_holds()
     {
-        var round = await ForceRun.Run(TimeSpan.FromSeconds(15), kills: 3, seed: 1, Hang);
+        var round = await ForceRun.Run(TimeSpan.FromSeconds(6), kills: 2, seed: 1, Hang);
         Assert.True(round.Held, string.Join('\n', round.Told.Concat(round.Tally.Told)));
         Assert.True(round.Tally.Asked > 50);
         Assert.Equal(round.Killed, round.CameUp);
