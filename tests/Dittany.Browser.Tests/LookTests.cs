@@ -149,7 +149,8 @@ public sealed class LookTests(App app) : IClassFixture<App>
     ];
 
     /// <summary>
-    /// A picture of each main view at 1280 × 800, not blank, and shown where the reader begins. Where DITTANY_SHOTS names a folder they are taken
+    /// A picture of each main view at 1280 × 800, not blank, and shown where the reader begins. Where DITTANY_SHOTS names a folder they
+    /// are taken
     /// anew into it.
     /// </summary>
     [Fact]

@@ -178,7 +178,8 @@ public static class FinishRoom
             !q.Cloth.Washable ? "Do not wash; have it cleaned."
                 : q.Washed == "never" ? "Not meant to be washed: brush the dust off, and take spots out with a damp cloth."
                 : !q.Cloth.Kind.Soakable ? "Wash by hand, cool and quick, without soaking."
-                : q.Washed == "by-hand" ? "Wash by hand at up to 30 °C, and dry it lying flat."
+                : q.Threads.Any(t => t.Wool) ? "Wash by hand at up to 30 °C with a soap for wool, without rubbing, and dry it lying flat."
+                : q.Washed == "by-hand" || q.Threads.Any(t => t.Frays) ? "Wash by hand at up to 30 °C, and dry it lying flat."
                 : q.ThreadMayBleed ? "Wash at 30 °C with like colours the first three times."
                 : $"Wash at {Math.Min(40, q.Cloth.WashC)} °C, inside out or in a bag.",
         };
@@ -193,6 +194,7 @@ public static class FinishRoom
         }
 
         care.Add(q.Cloth.MaxIron == IronLimit.None || q.Cloth.Pile == Pile.Deep ? "Do not iron."
+            : q.Threads.Any(t => t.Frays) ? "Iron from behind and through a cloth, one dot (110 °C): metallic thread melts and dulls."
             : $"Iron from behind, {Setting(q.Cloth)}.");
         if (q.OnSkin)
         {

@@ -12,6 +12,9 @@ public sealed record FinishQuestion(
         bool OnSkin, string Washed, bool Iron, string StartId, string FilmOutHabit, string? HersFilmOut,
     string TailHabit, string PressHabit, string? HersPress, bool Stuffed = false, bool MadeUpForGood = false)
 {
+    /// <summary>Kinds of thread the piece is stitched in.</summary>
+    public IReadOnlyCollection<ThreadKind> Threads { get; init; } = [];
+
     /// <summary>Whether film goes out in the machine.</summary>
     public bool ByMachine => Has("film-on-top") && (HersFilmOut ?? FilmOutHabit) == "machine";
 

@@ -16,9 +16,24 @@ public static class Needles
 
     public static Needle? Find(string id) => All.FirstOrDefault(n => string.Equals(n.Id, id, StringComparison.Ordinal));
 
-    /// <summary>The needle for so many strands on cloth of middling weight.</summary>
-    public static Needle Usual(int strands) => Bundle.Folded(strands) ? Find("chenille-22")!
-        : Find($"crewel-{Sizes.First(s => strands <= s.Strands || s.Strands == 6).Medium}")!;
+    /// <summary>The needle for a thread on cloth of middling weight.</summary>
+    public static Needle Usual(ThreadSize size) => Chenille(size) ? Find("chenille-22")! : Find($"crewel-{Row(size).Medium}")!;
+
+    /// <summary>
+    /// What is folded, and what frays or is bulky at the eye, wants a long one and a sharp point (from memory): a thread that is twisted
+    /// hard or soft and thick does not flatten in the eye as strands do.
+    /// </summary>
+    private static bool Chenille(ThreadSize size) =>
+        size.ByStrands ? Bundle.Folded(size.Ply) : size.Kind.Frays || size.WidthMm >= 0.8;
+
+    /// <summary>
+    /// By the folded-thread test a cord that does not part counts as the next thicker bundle: it does not flatten (from memory).
+    /// </summary>
+    private static (int Strands, int Fine, int Medium, int Heavy) Row(ThreadSize size)
+    {
+        var strands = size.ByStrands ? size.Ply : size.InStrands + 1;
+        return Sizes.First(s => strands <= s.Strands || s.Strands == 6);
+    }
 
     /// <summary>One size finer or larger; the last of the row stays itself.</summary>
     public static Needle Beside(Needle needle, bool finer)
@@ -30,23 +45,17 @@ public static class Needles
     }
 
     /// <summary>
-    /// The needle whose eye takes the bundle and whose shaft opens this cloth enough. Six strands on canvas take a chenille 22, and so does
+    /// The needle whose eye takes the thread and whose shaft opens this cloth enough. Six strands on canvas take a chenille 22, and so does
     /// whatever is folded (from memory).
     /// </summary>
-    public static Needle For(int strands, Cloth cloth)
+    public static Needle For(ThreadSize size, Cloth cloth)
     {
-        if (Bundle.Folded(strands))
+        if (Chenille(size) || (size.InStrands >= 6 && string.Equals(cloth.Kind.Id, "canvas", StringComparison.Ordinal)))
         {
             return Find("chenille-22")!;
         }
 
-        if (strands >= 6 && string.Equals(cloth.Kind.Id, "canvas", StringComparison.Ordinal))
-        {
-            return Find("chenille-22")!;
-        }
-
-        var row = Sizes.First(s => strands <= s.Strands || s.Strands == 6);
-        var size = cloth.Weight switch { ClothWeight.Fine => row.Fine, ClothWeight.Medium => row.Medium, _ => row.Heavy };
-        return Find($"crewel-{size}")!;
+        var row = Row(size);
+        return Find($"crewel-{cloth.Weight switch { ClothWeight.Fine => row.Fine, ClothWeight.Medium => row.Medium, _ => row.Heavy }}")!;
     }
 }

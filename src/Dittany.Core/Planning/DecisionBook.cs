@@ -83,6 +83,8 @@ public static class DecisionBook
         new("stitch.letters", Station.Stitches, Any(OneOf(() => LetterWays.Choices.Select(c => c.ChoiceId)))),
         new("stitch.fill", Station.Stitches, Any(OneOf(() => FillingRoom.Choices.Select(c => c.ChoiceId).Concat(
             Book.NotYetDrawn)))),
+        new(ThreadChoice.Id, Station.Thread, Any(OneOf(() => ThreadKinds.All.Select(k => k.Id))),
+            OfBoth("thread", w => w.Thread is not null, m => m.Thread is not null)),
         new("thread.strands", Station.Thread, Any(OneOf(() => Bundle.Plies.Select(p => p.ToString(CultureInfo.InvariantCulture)))),
             OfBoth("strands", w => w.Strands is not null, m => m.Strands is not null)),
         new("thread.colour", Station.Thread, (value, library) => Colour.TryParse(value, out _) || Palette.Colours.Any(c => c.Id == value)

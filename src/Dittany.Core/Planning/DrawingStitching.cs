@@ -34,8 +34,8 @@ public static class DrawingStitching
 
     /// <summary>
     /// What can be seen of a drawing, in mm, stitched in its order of work: lower layers first. <paramref name="main"/> is the pair of the
-    /// main lines; <paramref name="from"/> numbers the first shape among its element's units. Areas are worked along their edges. What is too short to stitch is left out; the
-    /// caller tells of it by the count.
+    /// main lines; <paramref name="from"/> numbers the first shape among its element's units. Areas are worked along their edges. What is
+    /// too short to stitch is left out; the caller tells of it by the count.
     /// </summary>
     internal static IReadOnlyList<Part> Stitch(Design drawing, Pair main, Func<Pair, StitchSpec> specOf, Func<string, string> colourOf,
         int from, bool knit = false, bool byRole = false, Budget? budget = null, FillingRoom? filling = null)
@@ -44,7 +44,7 @@ public static class DrawingStitching
             .SelectMany(s => s.Point is { } point ? [(Shape: s, Stroke: FigurePart.Dot(s.Role, point).Stroke)]
                 : s.Strokes.Select(stroke => (Shape: s, Stroke: stroke))).ToArray();
         var ways = ordered.Select(o => o.Shape).DistinctBy(s => s.Id, StringComparer.Ordinal).ToDictionary(s => s.Id, s =>
-            filling?.WayOf(s, PairFor(s.Role).Strands) ?? new ShapeWay(null, null, null, null, null), StringComparer.Ordinal);
+            filling?.WayOf(s, PairFor(s.Role).Size) ?? new ShapeWay(null, null, null, null, null), StringComparer.Ordinal);
         // What is filled from a vein has one already.
         var veined = ways.Where(w => w.Value.Fill is Stitches.InAreas.VeinStitch).Select(w =>
             drawing.Shapes.First(s => s.Id == w.Key).Area!.Covers()).ToArray();
@@ -58,7 +58,7 @@ public static class DrawingStitching
             var (shape, spec) = (ordered[line.Source].Shape, specs[line.Source]);
             return (line.Source, Part: new Part(
                 shape.Role, shape.Role, from + line.Source, line.Stitch.Id,
-                    new Thread(Thread.Cotton, spec.Pair.Strands, ways[shape.Id].Colour ?? colourOf(shape.Role)), line.WidthMm, line.LineMm,
+                    new Thread(spec.Pair.Size, ways[shape.Id].Colour ?? colourOf(shape.Role)), line.WidthMm, line.LineMm,
                     line.Closed, line.Stitches,
                 line.Dot ? 0 : spec.WishedMm, shape.Copy, shape.Id, shape.Id)
             { Layer = shape.Layer });
@@ -69,11 +69,11 @@ public static class DrawingStitching
         {
             var row = RoleOf(role);
             var stitch = byRole && (knit ? row.Knit : row.Woven) is { } id ? Book.Find(id)! : main.Stitch;
-            return new Pair(stitch, Bundle.Fewer(main.Strands, row.FewerStrands));
+            return new Pair(ThreadRules.Against(main.Size.Kind, stitch) is null ? stitch : main.Stitch, main.Size.Fewer(row.FewerStrands));
         }
 
         Pair PairOf(Shape shape, ShapeWay way) => PairFor(shape.Role) is var pair
-            ? new Pair(way.Line ?? pair.Stitch, way.Strands ?? pair.Strands) : pair;
+            ? new Pair(way.Line ?? pair.Stitch, way.Of(pair.Size)) : pair;
 
         // A part for each colour: a thread goes on within it as far as it may hop behind.
         static IEnumerable<Part> Shaded(Part whole, Placed placed, Designs.Area area, IReadOnlyList<string> colours, int seed) =>
@@ -84,7 +84,7 @@ public static class DrawingStitching
                 return whole with
                 {
                     Id = p.Number == 0 ? whole.Id : $"{whole.Id}~colour-{p.Number}",
-                    Thread = new Thread(whole.Thread.Family, whole.Thread.Ply, colours[p.Number]),
+                    Thread = whole.Thread with { Colour = colours[p.Number] },
                     Stitches = picked,
                     Breaks = Enumerable.Range(1, picked.Count - 1).Where(i =>
                         picked[i - 1].DownMm.To(picked[i].FromMm) > Stitches.InAreas.AreaStitch.MostHopMm).ToArray(),
@@ -100,11 +100,11 @@ public static class DrawingStitching
             foreach (var (shape, index) in ordered.Select((o, i) => (o.Shape, i)).DistinctBy(o => o.Shape.Id, StringComparer.Ordinal))
             {
                 var way = ways[shape.Id];
-                var strands = way.Strands ?? PairFor(shape.Role).Strands;
-                if (way.Fill?.Sew(shape, filling!.By(strands, way.Direction, budget)) is { } placed)
+                var size = way.Of(PairFor(shape.Role).Size);
+                if (way.Fill?.Sew(shape, filling!.By(size, way.Direction, budget)) is { } placed)
                 {
                     var whole = new Part(shape.Role, shape.Role, from + index, way.Fill.Info.Id,
-                        new Thread(Thread.Cotton, strands, way.Colour ?? colourOf(shape.Role)), placed.WidthMm, placed.LineMm, true,
+                        new Thread(size, way.Colour ?? colourOf(shape.Role)), placed.WidthMm, placed.LineMm, true,
                         placed.Stitches, 0, shape.Copy, shape.Id, shape.Id)
                     {
                         Filling = placed.Filling,

@@ -67,6 +67,7 @@ internal static class ElementChanges
         Text("stitch", e => e.Stitch, (e, v) => e with { Stitch = v }, m => m.Stitch, (m, v) => m with { Stitch = v }),
         Number("strands", e => e.Strands, (e, v) => e with { Strands = Whole(v) }, m => m.Strands, (m, v) => m with { Strands = Whole(v) }),
         Text("colour", e => e.Colour, (e, v) => e with { Colour = v }, m => m.Colour, (m, v) => m with { Colour = v }),
+        Text("thread", e => e.Thread, (e, v) => e with { Thread = v }, m => m.Thread, (m, v) => m with { Thread = v }),
         Text("secondColour", e => e.SecondColour, (e, v) => e with { SecondColour = v }, m => m.SecondColour, (m, v) => m
             with { SecondColour = v }),
         Number("layer", e => e.Layer, (e, v) => e with { Layer = Whole(v, -99) }, m => m.Layer, (m, v) => m with { Layer = Whole(v, -99) }),

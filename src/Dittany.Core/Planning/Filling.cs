@@ -14,6 +14,16 @@ internal sealed record ShapeWay(AreaStitch? Fill, IStitch? Line, int? Strands, s
 {
     /// <summary>Colours it goes through from its foot to its tip; none where it is in one.</summary>
     public IReadOnlyList<string> Colours { get; init; } = [];
+
+    /// <summary>The thread wished for it; null takes that of the whole.</summary>
+    public ThreadKind? Thread { get; init; }
+
+    /// <summary>The thread it is made with, where the whole would be made with this one.</summary>
+    public ThreadSize Of(ThreadSize whole)
+    {
+        var size = Thread is null ? whole : whole.In(Thread);
+        return Strands is { } n && size.Kind.Plies.Contains(n) ? size.With(n) : size;
+    }
 }
 
 /// <summary>
@@ -22,7 +32,7 @@ internal sealed record ShapeWay(AreaStitch? Fill, IStitch? Line, int? Strands, s
 /// </summary>
 internal sealed class FillingRoom(string decisionId, string? wished, string habit,
     IReadOnlyList<PartAsked> byPart, double mostFreeMm, string whyFree,
-    FillFacts facts, int seed, Func<int, StitchSpec> specFor, bool letters = false)
+    FillFacts facts, int seed, Func<ThreadSize, StitchSpec> specFor, Func<string, ThreadKind> threadOf, bool letters = false)
 {
     /// <summary>Nothing is filled.</summary>
     public const string None = "none";
@@ -54,8 +64,8 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
     public static IReadOnlyList<Choice> Choices { get; } = [new(None, "Nothing is filled"), new(ByPart, "Each part in what suits it"),
         .. Book.Fills.Select(f => new Choice(f.Info.Id, Say.Upper(f.Info.Name)))];
 
-    /// <summary>How this shape is made with so many strands.</summary>
-    public ShapeWay WayOf(Shape shape, int strands, PartAsked? particular = null)
+    /// <summary>How this shape is made where the whole is made with this thread.</summary>
+    public ShapeWay WayOf(Shape shape, ThreadSize main, PartAsked? particular = null)
     {
         var hers = Merged(byPart.LastOrDefault(p => p.Role == shape.Role && (p.Copy is null || p.Copy == shape.Copy)), particular);
         foreach (var heard in byPart.Where(p => p.Role == shape.Role && (p.Copy is null || p.Copy == shape.Copy)))
@@ -64,6 +74,21 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
         }
 
         hers = hers is { Colour: { } colour } ? hers with { Colour = Palette.HexOf(colour) } : hers;
+        var thread = hers?.Thread is null ? null : threadOf(hers.Thread);
+        var own = new ShapeWay(null, null, hers?.Strands, null, null) { Thread = thread }.Of(main);
+        if (hers?.Strands is { } wanted && own.Ply != wanted)
+        {
+            _notFollowed.Add(ThreadChoice.Unheld(wanted, own.Kind));
+        }
+
+        if (hers?.Stitch is { } stitched && (Book.Fill(stitched) ?? Book.Find(stitched)) is { } known
+            && ThreadRules.Against(own.Kind, known) is { } cannot)
+        {
+            _notFollowed.Add($"{Say.Upper(known.Name)} for the {Called(shape)}, your wish, is not followed in {own.Kind.Name}: "
+                + $"{Say.Lower(cannot.Because)} {cannot.Cure}");
+            hers = hers with { Stitch = null };
+        }
+
         var direction = Wished(hers) ?? shape.Flow;
         var line = hers?.Stitch is { } id && Book.Fill(id) is null ? Book.Find(id) : null;
         if (shape.Area is not { } area || line is not null)
@@ -73,11 +98,11 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
                 SayUndirected(shape, direction ?? new Direction(DirectionKind.ByLines), AlongEdge);
             }
 
-            return new ShapeWay(null, line, hers?.Strands, hers?.Colour, direction);
+            return new ShapeWay(null, line, hers?.Strands, hers?.Colour, direction) { Thread = thread };
         }
 
         var fill = hers?.Stitch ?? (wished is { } whole && Known(whole) is not null ? whole : habit);
-        var chosen = fill == None ? null : Chosen(fill, shape, area, By(hers?.Strands ?? strands, direction));
+        var chosen = fill == None ? null : Chosen(fill, shape, area, By(own, direction));
         var colours = (hers?.Colours ?? []).Select(Palette.HexOf).ToArray();
         if (colours.Length > 1 && chosen?.TakesColours != true)
         {
@@ -95,6 +120,7 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
             direction)
         {
             Colours = colours.Length > 1 ? colours : [],
+            Thread = thread,
         };
     }
 
@@ -109,6 +135,7 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
         {
             Stitch = particular.Stitch ?? role.Stitch,
             Strands = particular.Strands ?? role.Strands,
+            Thread = particular.Thread ?? role.Thread,
             Colour = particular.Colour ?? role.Colour,
             DirectionDegrees = Directed(particular) ? particular.DirectionDegrees : role.DirectionDegrees,
             Direction = Directed(particular) ? particular.Direction : role.Direction,
@@ -133,8 +160,8 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
 
     private static bool Directed(PartAsked asked) => asked is not { DirectionDegrees: null, Direction: null, DirectionLines.Count: 0 };
 
-    /// <summary>By what a shape is sewn with so many strands.</summary>
-    public SewingBy By(int strands, Direction? direction, Budget? budget = null) => new(specFor(strands), Budget: budget)
+    /// <summary>By what a shape is sewn with a thread.</summary>
+    public SewingBy By(ThreadSize size, Direction? direction, Budget? budget = null) => new(specFor(size), Budget: budget)
     {
         MostFreeMm = mostFreeMm,
         Direction = direction,
@@ -212,7 +239,8 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
         }
 
         var fill = Book.Fill(id)!;
-        var fits = fill.Fills(area, by);
+        var fits = ThreadRules.Against(by.Spec.Pair.Size.Kind, fill) is { } cannot ? new Judgement(false, cannot.Because, cannot.Cure)
+            : fill.Fills(area, by);
         if (!fits.Fits)
         {
             if (!_refused.Add((id, shape.Role)))

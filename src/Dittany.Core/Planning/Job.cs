@@ -33,6 +33,11 @@ public sealed record WordingAsked(
     /// <summary>What is wished for its areas, the later before the earlier.</summary>
     public IReadOnlyList<PartAsked> ByPart { get; init; } = [];
 
+    /// <summary>
+    /// What it is stitched with: an id of <see cref="Materials.ThreadKinds"/>; null leaves it to the plan, which takes stranded cotton.
+    /// </summary>
+    public string? Thread { get; init; }
+
     /// <summary>What is wished for single letters, the later before the earlier.</summary>
     public IReadOnlyList<LetterAsked> Letters { get; init; } = [];
 
@@ -58,6 +63,9 @@ public sealed record LetterAsked(int Index, string? Stitch = null, int? Strands 
 public sealed record PartAsked(string Role, int? Copy = null, string? Stitch = null, int? Strands = null, string? Colour = null,
     double? DirectionDegrees = null)
 {
+    /// <summary>What it is stitched with: an id of <see cref="Materials.ThreadKinds"/>; null takes the thread of the whole.</summary>
+    public string? Thread { get; init; }
+
     /// <summary>How its stitches lie where they do not lie one way: an id of <see cref="Geometry.Direction.Known"/>.</summary>
     public string? Direction { get; init; }
 
@@ -96,6 +104,11 @@ public sealed record MotifAsked(
     bool? Middle = null,
     OwnDrawing? Drawing = null)
 {
+    /// <summary>
+    /// What it is stitched with: an id of <see cref="Materials.ThreadKinds"/>; null leaves it to the plan, which takes stranded cotton.
+    /// </summary>
+    public string? Thread { get; init; }
+
     /// <summary>What is wished for parts of it, the later before the earlier.</summary>
     public IReadOnlyList<PartAsked> ByPart { get; init; } = [];
 
@@ -210,6 +223,16 @@ public sealed record Workshop(
 
     /// <summary>Her choice for a habit, or the usual one.</summary>
     public string Habit(string id) => Habits.TryGetValue(id, out var choice) ? choice : Planning.Habits.Find(id)!.Default;
+
+    /// <summary>How wide threads of hers lie, mm, by the id of their kind, one of each: measured by her. None where she has not.</summary>
+    public IReadOnlyDictionary<string, double> ThreadWidthsMm { get; init; } = new Dictionary<string, double>(StringComparer.Ordinal);
+
+    /// <summary>What her stitching takes over what geometry says: measured by her, or null for the usual.</summary>
+    public double? MeasuredTakeUp { get; init; }
+
+    /// <summary>A kind of thread as it is here: as wide as she measured it.</summary>
+    public ThreadKind Thread(ThreadKind kind) =>
+        ThreadWidthsMm.TryGetValue(kind.Id, out var width) ? kind with { Scale = width / kind.WidthMm } : kind;
 
     /// <summary>
     /// How this workshop places stitches; a school of lengths and of dots may be taken for one wording instead of its own. Lengths of the

@@ -297,11 +297,10 @@ public static class JobCheck
                 $"Use {Either(Book.Lines.Select(s => s.Id))}, or leave it out."));
         }
 
-        CheckStrands($"{at}/strands", element.Strands, faults);
-
+        CheckThread(at, element.Thread, element.Strands, element.Stitch, null, faults);
         CheckColour($"{at}/colour", element.Colour, true, faults);
         CheckColour($"{at}/secondColour", element.SecondColour, true, faults);
-        MotifCheck.CheckByPart(element.ByPart, at, motif: false, faults);
+        MotifCheck.CheckByPart(element.ByPart, at, motif: false, element.Thread, faults);
         MotifCheck.CheckLayer(element.Layer, at, faults);
         MotifCheck.CheckCraft(element.Craft, at, faults);
         CheckRange($"{at}/capHeightMm", element.CapHeightMm, Lettering.LeastCapMm, Fit.MostCapMm, "mm", faults);
@@ -450,6 +449,36 @@ public static class JobCheck
         if (colour is not null && !Colour.TryParse(colour, out _) && !(named && Palette.Colours.Any(c => c.Id == colour)))
         {
             faults.Add(new(at, $"'{colour}' is not a colour.", "Write it like #4f7358."));
+        }
+    }
+
+    /// <summary>
+    /// A thread, and what is wished of it: one that does not part has no strands, and not every stitch is worked in every thread.
+    /// <paramref name="whole"/> is the thread of the element a part belongs to, or null.
+    /// </summary>
+    internal static void CheckThread(string at, string? thread, int? strands, string? stitch, string? whole, List<JobFault> faults)
+    {
+        var named = thread ?? whole;
+        if (thread is not null && ThreadKinds.Find(thread) is null)
+        {
+            faults.Add(new($"{at}/thread", $"There is no thread '{thread}'.", $"Use {Either(ThreadKinds.All.Select(k => k.Id))}, or leave it out."));
+        }
+
+        if (ThreadKinds.Find(named) is not { Parts: false } kind)
+        {
+            CheckStrands($"{at}/strands", strands, faults);
+        }
+        else if (strands is { } n && !kind.Plies.Contains(n))
+        {
+            faults.Add(new($"{at}/strands", $"{Say.Upper(kind.Name)} has no strands that part, and {n} are wished.",
+                kind.Plies.Count == 1 ? "It is worked as it comes: leave strands out, or take stranded cotton."
+                    : "Use 1, or 2 for doubled, or take stranded cotton."));
+        }
+
+        if (stitch is not null && ThreadKinds.Find(named) is { } of && (Book.Find(stitch) ?? Book.Fill(stitch)) is { } known
+            && StitchBook.ThreadRules.Against(of, known) is { } cannot)
+        {
+            faults.Add(new($"{at}/stitch", $"{Say.Upper(known.Name)} is not worked in {of.Name}. {cannot.Because}", cannot.Cure));
         }
     }
 

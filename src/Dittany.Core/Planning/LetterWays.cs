@@ -62,8 +62,10 @@ internal sealed class LetterWays
     private static IReadOnlyList<Pair> Textures(LetteringAnswer answer)
     {
         var width = answer.Pair.LineWidthMm;
-        return [answer.Pair, .. Book.Solid.Where(s => s != answer.Pair.Stitch).SelectMany(s => Bundle.Plies.Where(n =>
-            n <= Bundle.Most).Select(n => new Pair(s, n)).Where(p => p.Stitch.LeastCapMm(p.Strands) <= answer.CapMm
+        var kind = answer.Pair.Size.Kind;
+        return [answer.Pair, .. Book.Solid.Where(s => s != answer.Pair.Stitch && ThreadRules.Against(kind, s) is null).SelectMany(s =>
+            kind.Plies.Where(n => n <= Bundle.Most).Select(n => new Pair(s, answer.Pair.Size.With(n)))
+            .Where(p => p.Stitch.LeastCapMm(p.Size) <= answer.CapMm
             && p.LineWidthMm <= MostBolder * width && p.LineWidthMm >= LeastBold * width)
             .OrderBy(p => Math.Abs(p.LineWidthMm - width)).Take(1))];
     }
@@ -102,13 +104,29 @@ internal sealed class LetterWays
                         + $"hand is all lines. Take letters with weight.");
                 }
             }
+            else if (ThreadRules.Against(pair.Size.Kind, Book.Find(stitch)!) is { } cannot)
+            {
+                _notFollowed.Add($"{Say.Upper(Named(stitch))} for {group.Named}, your wish, is not followed in {pair.Size.Kind.Name}: "
+                    + $"{Say.Lower(cannot.Because)} {cannot.Cure}");
+            }
             else
             {
                 (pair, fill) = (pair with { Stitch = Book.Find(stitch)! }, new PartAsked("letter", Stitch: stitch));
             }
         }
 
-        pair = hers?.Strands is { } strands ? pair with { Strands = strands } : pair;
+        if (hers?.Strands is { } strands)
+        {
+            if (pair.Size.Kind.Plies.Contains(strands))
+            {
+                pair = pair.With(strands);
+            }
+            else
+            {
+                _notFollowed.Add(ThreadChoice.Unheld(strands, pair.Size.Kind));
+            }
+        }
+
         var way = new LetterWay(pair, hers?.Colour is { } colour ? Palette.HexOf(colour) : null,
             fill, Concerns(group, pair));
         if (hers is not null || _textures.Count > 1)
@@ -123,11 +141,11 @@ internal sealed class LetterWays
 
     private IReadOnlyList<Concern> Concerns(LetterGroup group, Pair pair)
     {
-        var least = pair.Stitch.LeastCapMm(pair.Strands) * (_answer.Setting.CapitalsOnly ? Book.CapitalsAlone : 1);
+        var least = pair.Stitch.LeastCapMm(pair.Size) * (_answer.Setting.CapitalsOnly ? Book.CapitalsAlone : 1);
         return _areas || pair == _answer.Pair || _answer.CapMm >= least - 1e-9 ? [] :
         [
             new Concern("too-heavy", group.Letter, Math.Round(least - _answer.CapMm, 3),
-                $"For {group.Named} at {Say.Length(_answer.CapMm)} {pair.Stitch.Name} with {Say.Count(pair.Strands, "strand")} is heavy: it "
+                $"For {group.Named} at {Say.Length(_answer.CapMm)} {pair.Stitch.Name} with {pair.Size.Said} is heavy: it "
                     + $"wants at least {Say.Length(least)}.", [new Remedy(CapHeightMm: Math.Ceiling(least))]),
         ];
     }
@@ -144,9 +162,9 @@ internal sealed class LetterWays
         var wished = _asked.Letters.Count > 0 && _told.Count > 0;
         Told[] because = _told.Count == 0 ? [$"All of it is in {_answer.Pair.Stitch.Name}, so that the word is read as one."]
             : [.. _told.SelectMany(t => parts.Where(p => p.LetterIndex == t.Index && p.Role == "letter").OrderBy(p => p.Filling is null)
-                    .Take(1).Select(p => (t.Letter, p.Stitch, p.Strands, p.Colour))).GroupBy(t =>
-                    (t.Stitch, t.Strands, t.Colour)).Select(g =>
-                (Told)$"{Say.List(g.Select(t => t.Letter).Distinct(StringComparer.Ordinal).ToArray())} in {Named(g.Key.Stitch)}, {Say.Count(g.Key.Strands, "strand")}, {Palette.NameOf(g.Key.Colour)}."),
+                    .Take(1).Select(p => (t.Letter, p.Stitch, Size: p.Thread.Size, p.Colour))).GroupBy(t =>
+                    (t.Stitch, t.Size, t.Colour)).Select(g =>
+                (Told)$"{Say.List(g.Select(t => t.Letter).Distinct(StringComparer.Ordinal).ToArray())} in {Named(g.Key.Stitch)}, {g.Key.Size.Said}, {Palette.NameOf(g.Key.Colour)}."),
                 .. hers == Varied && _textures.Count > 1
                     ? [(Told)"Each stitch is one that reads at this height, about as bold as the word's own."] : Array.Empty<Told>()];
         return Deciding.Make(id, Station.Stitches, "Letter by letter", new Choice(Alike, wished && hers is null

@@ -54,14 +54,14 @@ internal static class MotifCheck
         }
 
         JobCheck.CheckRange($"{at}/parts", motif.Parts, 1, 80, "petals or leaves", faults);
-        JobCheck.CheckStrands($"{at}/strands", motif.Strands, faults);
+        JobCheck.CheckThread(at, motif.Thread, motif.Strands, motif.Stitch, null, faults);
         JobCheck.CheckRange($"{at}/turnDegrees", motif.TurnDegrees, -360, 360, "degrees", faults);
         JobCheck.CheckRange($"{at}/leanDegrees", motif.LeanDegrees, -45, 45, "degrees", faults);
         JobCheck.CheckRange($"{at}/wobblePercent", motif.WobblePercent, 0, 100 * Motif.MostWobble, "%", faults);
         JobCheck.CheckRange($"{at}/seed", motif.Seed, 0, 1_000_000, "", faults);
         JobCheck.CheckColour($"{at}/colour", motif.Colour, true, faults);
         JobCheck.CheckCentre(motif.CentreMm, at, faults);
-        CheckByPart(motif.ByPart, at, motif: true, faults);
+        CheckByPart(motif.ByPart, at, motif: true, motif.Thread, faults);
         CheckLayer(motif.Layer, at, faults);
         CheckCraft(motif.Craft, at, faults);
     }
@@ -102,7 +102,7 @@ internal static class MotifCheck
 
             CheckChoice($"{here}/stitch", letter.Stitch, Book.Lines.Select(s => s.Id).Concat(Book.Fills.Select(f => f.Info.Id)),
                 "stitch that draws lines or fills areas", faults);
-            JobCheck.CheckStrands($"{here}/strands", letter.Strands, faults);
+            JobCheck.CheckThread(here, null, letter.Strands, letter.Stitch, asked.Thread, faults);
             JobCheck.CheckColour($"{here}/colour", letter.Colour, true, faults);
         }
     }
@@ -114,7 +114,7 @@ internal static class MotifCheck
     private const int MostWishes = 200;
 
     /// <summary>Wishes for parts: a role by its name, and a stitch that draws lines or fills areas.</summary>
-    public static void CheckByPart(IReadOnlyList<PartAsked> parts, string at, bool motif, List<JobFault> faults)
+    public static void CheckByPart(IReadOnlyList<PartAsked> parts, string at, bool motif, string? whole, List<JobFault> faults)
     {
         if (parts.Count > MostWishes)
         {
@@ -130,7 +130,7 @@ internal static class MotifCheck
             CheckChoice($"{here}/stitch", parts[i].Stitch, Book.Lines.Select(s => s.Id).Concat(Book.Fills.Select(f => f.Info.Id)),
                 "stitch that draws lines or fills areas", faults);
             JobCheck.CheckRange($"{here}/copy", parts[i].Copy, 0, Arranging.MostCopies, string.Empty, faults);
-            JobCheck.CheckStrands($"{here}/strands", parts[i].Strands, faults);
+            JobCheck.CheckThread(here, parts[i].Thread, parts[i].Strands, parts[i].Stitch, whole, faults);
             JobCheck.CheckColour($"{here}/colour", parts[i].Colour, true, faults);
             for (var c = 0; c < parts[i].Colours.Count; c++)
             {

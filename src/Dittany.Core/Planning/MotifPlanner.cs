@@ -71,24 +71,32 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var anchor = Middle(place, of, asked.Arrangement);
 
         // The largest that goes here, for the line it then has: strands follow the height, so each is tried, the most first.
-        var facts = workshop.StitchFacts(ground.Cloth);
-        var usual = ground.Tinted ? Book.Find("running")! : facts.Knit ? Book.Find("split")! : Book.Plainest;
-        var stitch = (asked.Stitch ?? overrules.For(Id("stitch.outline"))) is { } named ? Book.Find(named)! : usual;
-        var strandsStated = asked.Strands?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(Id("thread.strands"));
-        var (high, pair, largest, free, freeHigh) = Sized(asked, Id, unit, anchor, stitch, strandsStated, of, inCopies, round);
+        var thread = ThreadChoice.Settle(Id(ThreadChoice.Id), asked.Thread, overrules.For(Id(ThreadChoice.Id)),
+            asked.Strands?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(Id("thread.strands")),
+            asked.Stitch ?? overrules.For(Id("stitch.outline")), ground, workshop);
+        decisions.Add(thread.Decision);
+        var facts = workshop.StitchFacts(ground.Cloth) with { Thread = thread.Kind };
+        var split = Book.Find("split")!;
+        var usual = ground.Tinted ? Book.Find("running")! : facts.Knit && ThreadRules.Against(thread.Kind, split) is null ? split
+            : Book.Plainest;
+        var stitch = thread.Stitch is { } named ? Book.Find(named)! : usual;
+        var strandsStated = thread.Strands;
+        var (high, pair, largest, free, freeHigh) = Sized(asked, Id, unit, anchor, stitch, thread.Kind, strandsStated, of, inCopies, round);
         decisions.Add(Size(Id("motif.size"), asked, unit, high, largest, freeHigh, overrules.For(Id("motif.size")) is not null, round));
-        decisions.Add(Deciding.Make(
+        decisions.Add(ThreadChoice.Unfollowed(Deciding.Make(
             Id("stitch.outline"), Station.Stitches, "Which stitch for its lines", new Choice(usual.Id, Say.Upper(usual.Name)),
-            asked.Stitch is null && overrules.For(Id("stitch.outline")) is null ? null : new Choice(stitch.Id, Say.Upper(stitch.Name)),
-            [ground.Tinted ? "Round what is tinted goes a fine line of small running stitches." : facts.Knit ? "On a knit split stitch gives with the cloth." : "Backstitch keeps outlines crisp.",
+            thread.Stitch is null ? null : new Choice(stitch.Id, Say.Upper(stitch.Name)),
+            [ground.Tinted ? "Round what is tinted goes a fine line of small running stitches." : usual == split ? "On a knit split stitch gives with the cloth." : "Backstitch keeps outlines crisp.",
                 .. DrawingStitching.Roles.Where(r => unit.Parts.Any(p => Roles.Kind(p.Role) == r.Role)).Select(r => r.Because)],
-            ["A knit, or a stitch of your own."], Book.Lines.Select(s => new Choice(s.Id, Say.Upper(s.Name))).ToArray()));
-        decisions.Add(Deciding.Make(
-            Id("thread.strands"), Station.Thread, "How many strands", Strands(free), strandsStated is null ? null : Strands(pair.Strands),
-            [ground.Tinted ? (Told)$"Two strands make the fine line round what is tinted."
+            ["A knit, or a stitch of your own."], Book.Lines.Where(s => ThreadRules.Against(thread.Kind, s) is null).Select(s =>
+                new Choice(s.Id, Say.Upper(s.Name))).ToArray()), thread.StitchUnfollowed));
+        decisions.Add(ThreadChoice.Unfollowed(Deciding.Make(
+            Id("thread.strands"), Station.Thread, "How many strands", ThreadChoice.PlyChoice(thread.Kind, free),
+            strandsStated is null ? null : ThreadChoice.PlyChoice(thread.Kind, pair.Strands),
+            [!thread.Kind.Parts ? Recommender.BecauseStrands(pair, high, facts) : ground.Tinted ? (Told)$"Two strands make the fine line round what is tinted."
                 : $"Drawings under {Say.Length(StrandsByHeight[0].ToMm)} want one strand, under {Say.Length(StrandsByHeight[1].ToMm)} two, "
-                + $"larger ones three.", $"{Say.Upper(Legibility.Lie(pair.Strands))} {Say.Length(pair.LineWidthMm)} wide."],
-            ["A larger or smaller drawing."], new[] { 1, 2, 3, 4, 6 }.Select(Strands).ToArray()));
+                + $"larger ones three.", $"{Say.Upper(Legibility.Lie(pair.Size))} {Say.Length(pair.LineWidthMm)} wide."],
+            ["A larger or smaller drawing."], ThreadChoice.PlyChoices(thread.Kind)), thread.StrandsUnfollowed));
         var colours = Colours(asked, Id("thread.colour"), unit, Fills(asked, Id("stitch.fill")), decisions);
 
         var placed = unit.Map(p => anchor + (p * high));
@@ -104,7 +112,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             }, asked.ByPart,
             FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn),
             new FillFacts(facts.Knit, workshop.Skill == Effort.Skill.Learner, Hurried(design)), asked.Seed ?? 0,
-            n => StitchSpec.For(new Pair(Book.Plainest, n), schools));
+            n => StitchSpec.For(new Pair(Book.Plainest, n), schools), id => workshop.Thread(ThreadKinds.Find(id)!));
         var seen = design.Visible(ground.TuckMm).Beneath(ground.Over, ground.TuckMm);
         var parts = DrawingStitching.Stitch(seen, pair, p => StitchSpec.For(p, schools, ground.Worn.MostBehindMm), colours, 0,
             facts.Knit, byRole: asked.Stitch is null, ground.Budget, filling);
@@ -252,7 +260,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
 
     /// <summary>Height of the whole, its line, the largest that fits with it, and the strands the plan would take.</summary>
     private (double HighMm, Pair Pair, double LargestMm, int Free, double FreeHighMm) Sized(MotifAsked asked, Func<string, string> id,
-        Figure unit, Pt anchor, IStitch stitch, string? strands, int of, double inCopies, bool round)
+        Figure unit, Pt anchor, IStitch stitch, ThreadKind kind, string? strands, int of, double inCopies, bool round)
     {
         double? stated = overrules.For(id("motif.size")) is { } s
             && double.TryParse(s, NumberStyles.Float, CultureInfo.InvariantCulture, out var over) ? over : null;
@@ -265,13 +273,14 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         // Letters are never sought larger than a hand; drawings are, so they are laid before the fit so much larger.
         var lines = unit.Parts.Select(p => (IReadOnlyList<Pt>)p.Line.Select(at => at * Reach).ToArray()).ToArray();
         var points = lines.Sum(l => l.Count);
-        var answer = (High: 2.0, Pair: new Pair(stitch, 1), Largest: 0.0, Free: 2.0);
+        var answer = (High: 2.0, Pair: new Pair(stitch, new ThreadSize(kind, 1)), Largest: 0.0, Free: 2.0);
         var free = 1;
         foreach (var (_, n) in ground.Tinted ? [StrandsByHeight[1]] : StrandsByHeight.Reverse())
         {
-            var pair = new Pair(stitch, strands is { } hers ? int.Parse(hers, CultureInfo.InvariantCulture) : n);
+            var pair = new Pair(stitch, new ThreadSize(kind, strands is { } hers ? int.Parse(hers, CultureInfo.InvariantCulture)
+                : kind.Parts ? n : kind.Usual));
             ground.Budget.Spend(Fit.Steps(ground.Field, points));
-            var largest = Reach * Fit.LargestCapMm(_field.For(Math.Max(pair.LineWidthMm, Knots.AcrossMm(pair.Strands, 2))), anchor, lines);
+            var largest = Reach * Fit.LargestCapMm(_field.For(Math.Max(pair.LineWidthMm, Knots.AcrossMm(pair.Size, 2))), anchor, lines);
             var (least, greatest) = ground.Field.IsEmpty ? Region.Of(ground.Zone.Ring).Box : ground.Field.Box;
             var (share, most) = round ? (RoundShare, RoundMostMm) : (Share, UsualMostMm);
             var wished = Math.Min(most, share * Math.Min((greatest.X - least.X) / Math.Max(unit.Width, 0.2),
@@ -280,7 +289,8 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             var high = stated ?? own;
             answer = (high, pair, largest, own);
             free = StrandsByHeight.First(b => high / inCopies < b.ToMm).Strands;
-            if (strands is not null || free >= n)
+            free = kind.Parts ? free : kind.Usual;
+            if (strands is not null || !kind.Parts || free >= n)
             {
                 break;
             }
@@ -405,9 +415,9 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
                 remedies.Add(new Remedy(HeightMm: cured));
             }
 
-            foreach (var strands in Bundle.ThinnerThan(pair.Strands))
+            foreach (var strands in pair.Size.Thinner)
             {
-                var thinner = new Pair(pair.Stitch, strands);
+                var thinner = pair.With(strands);
                 if ((narrowest * high) - thinner.LineWidthMm >= Legibility.LeastOpening(thinner.LineWidthMm, ground.Cloth))
                 {
                     remedies.Add(new Remedy(Strands: strands));
@@ -449,7 +459,4 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             }
         }
     }
-
-    private static Choice Strands(int strands) => new(strands.ToString(CultureInfo.InvariantCulture),
-        Say.Upper(Say.Count(strands, "strand")));
 }

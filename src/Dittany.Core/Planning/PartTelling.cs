@@ -51,7 +51,7 @@ public static class PartTelling
             var count = Words.Rows.Letters(first.Letter).Count;
             var indices = Enumerable.Range(g.Key, count).Where(i => i < places.Length).Select(i => places[i]).ToArray();
             return new LetterTold(e.Id, indices, first.Letter, $"{(Book.Fill(first.Stitch) ?? Book.Find(first.Stitch))!.Name}, "
-                + $"{Say.Count(first.Strands, "strand")}, {Palette.NameOf(first.Colour)}",
+                + $"{first.Thread.Size.Said}, {Palette.NameOf(first.Colour)}",
                 asked.LastOrDefault(a => indices.Contains(a.Index)), e.Design?.Shapes.Any(s => s.Area is not null && s.Role == "letter") == true);
         });
     }).ToArray();
@@ -106,7 +106,7 @@ public static class PartTelling
         IReadOnlyList<PartAsked> With(IReadOnlyList<PartAsked> parts) =>
         [
             .. parts.Where(p => p.Role != part.Role || p.Copy != part.Copy),
-            .. part is { Stitch: null, Strands: null, Colour: null, Colours.Count: 0, DirectionDegrees: null, Direction: null,
+            .. part is { Stitch: null, Strands: null, Thread: null, Colour: null, Colours.Count: 0, DirectionDegrees: null, Direction: null,
                 DirectionLines.Count: 0 } ? Array.Empty<PartAsked>() : [part],
         ];
         return job with
@@ -134,7 +134,7 @@ public static class PartTelling
         var covered = filled.Length == 0 ? 0
             : filled.Sum(p => p.Filling!.Coverage * p.Filling.AreaMm2) / filled.Sum(p => p.Filling!.AreaMm2);
         var told = $"{Say.List(parts.Select(p => (p.Filling is null ? Book.Find(p.Stitch) : Book.Fill(p.Stitch))!.Name).Distinct(StringComparer.Ordinal).ToArray())}, "
-            + $"{Say.List(parts.Select(p => Say.Count(p.Strands, "strand")).Distinct(StringComparer.Ordinal).ToArray())}, "
+            + $"{Say.List(parts.Select(p => p.Thread.Size.Said).Distinct(StringComparer.Ordinal).ToArray())}, "
             + Say.List(parts.Select(p => Palette.NameOf(p.Colour)).Distinct(StringComparer.Ordinal).ToArray())
             + (filled.Length == 0 ? string.Empty : $"; {Say.Number(100 * covered, 0)} % under thread");
         var called = Designs.Roles.Called(role);

@@ -107,10 +107,10 @@ public static class Planner
         var threads = Working.ThreadsOf(elements, routed.Rows, cutting, cloth, thickness, workshop, overrules, needle);
         var effort = EffortRoom.Stitching(
             seconds, cutting.Minutes(threads.Sum(t => t.Runs), threads.Sum(t => t.FreshRuns), threads.Sum(t => t.Cuts)), hooped, pace,
-                threads.Select(t => new Use($"{Palette.NameOf(t.Colour)}, {Say.Count(t.Strands, "strand")}", t.LengthMm, "mm")).ToArray());
+                threads.Select(t => new Use($"{Palette.NameOf(t.Colour)}, {t.Thread.Size.Said}", t.LengthMm, "mm")).ToArray());
 
         // Finish and time.
-        var finished = FinishRoom.Settle(Finish(transfer, held, cutting, colours, ground, workshop, overrules));
+        var finished = FinishRoom.Settle(Finish(elements, transfer, held, cutting, colours, ground, workshop, overrules));
         needle.AddRange(finished.Decisions);
         warned.AddRange(At(Station.Finish, finished.Cautions));
         if (!sewn)
@@ -276,13 +276,14 @@ public static class Planner
             workshop.Habit("finish"),
             workshop.Habit("strand-use"),
             workshop.Habit("strip"),
-            elements.SelectMany(e => e.Parts).Select(p => p.Strands).ToHashSet(),
+            elements.SelectMany(e => e.Parts).Select(p => p.Thread.Size).ToHashSet(),
             worn,
             overrules.For("thread.cut-length") is { } cut ? double.Parse(cut, CultureInfo.InvariantCulture) : null,
             overrules.For("thread.start"),
             overrules.For("thread.finish"),
             ground.Cloth.Coated,
-            ground.Drawn.Stuffed));
+            ground.Drawn.Stuffed,
+            workshop.MeasuredTakeUp ?? Cutting.TakeUp));
 
     private static TransferQuestion Transfer(
         IReadOnlyList<PlannedElement> elements, Called called, WordingGround ground, Held held, double hours, IReadOnlyList<string> colours,
@@ -319,8 +320,8 @@ public static class Planner
     }
 
     private static FinishQuestion Finish(
-        Transferred transfer, Held held, Cutting cutting, IReadOnlyList<string> colours, WordingGround ground, Workshop workshop,
-        Overrules overrules) => new(
+        IReadOnlyList<PlannedElement> elements, Transferred transfer, Held held, Cutting cutting, IReadOnlyList<string> colours,
+        WordingGround ground, Workshop workshop, Overrules overrules) => new(
         ground.Cloth,
         transfer.Marker,
         transfer.Method.Id,
@@ -339,7 +340,10 @@ public static class Planner
         workshop.Habit("press"),
         overrules.For("finish.press"),
         ground.Drawn.Stuffed,
-        ground.Form.Loose is not null);
+        ground.Form.Loose is not null)
+        {
+            Threads = elements.SelectMany(e => e.Parts).Select(p => p.Thread.Kind).Distinct().ToArray(),
+        };
 
     private static PlannedSpace SpaceOf(WordingGround ground, IReadOnlyList<PlannedElement> elements)
     {

@@ -12,13 +12,13 @@ namespace Dittany.Core.Planning;
 /// </summary>
 public sealed record RunTold(
     int Run, int Hoop, string Letters, int Stitches, int FirstRow, int LastRow, double Minutes, double MinutesSoFar, string Colour,
-        int Strands, string Stitch, string Needle, bool Fresh, bool Cut)
+        ThreadSize Size, string Stitch, string Needle, bool Fresh, bool Cut)
 {
     /// <summary>Said in a line.</summary>
     public string Text => $"Length {Run}: {Letters} · {Say.Count(Stitches, "stitch", "stitches")} · {Say.Minutes(Math.Max(1, Minutes))}";
 
     /// <summary>The thread it is of, with its needle.</summary>
-    public string Thread => $"{Say.Upper(Colour)}, {Say.Count(Strands, "strand")}, {Needle}";
+    public string Thread => $"{Say.Upper(Colour)}, {Size.Said}, {Needle}";
 }
 
 /// <summary>The order of work, length by length: for the work sheet and for the face that works the piece.</summary>
@@ -55,7 +55,7 @@ public static class RunTelling
             told.Add(new RunTold(
                 run.Key, rows[0].row.Hoop, What(worked, parts, numbers, words, motifs),
                     rows.Length, rows[0].i, rows[^1].i, Math.Round(minutes, 1),
-                    Math.Round(soFar, 1), Palette.NameOf(first.Colour), first.Strands,
+                    Math.Round(soFar, 1), Palette.NameOf(first.Colour), first.Thread.Size,
                 Say.List(stitches), needle is null ? string.Empty : Needles.Find(needle)!.Name, rows[0].row.Fresh, rows[0].row.Cut));
         }
 

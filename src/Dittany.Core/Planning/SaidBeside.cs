@@ -38,6 +38,8 @@ internal sealed partial class SaidBeside
 
     private string? Thread { get; set; }
 
+    private string? Yarn { get; set; }
+
     private double? WidthMm { get; set; }
 
     private double? CapHeightMm { get; set; }
@@ -62,6 +64,7 @@ internal sealed partial class SaidBeside
     {
         Stitch = Stitch,
         Thread = Thread,
+        Yarn = Yarn,
         WidthMm = WidthMm,
         CapHeightMm = CapHeightMm,
         For = Whom,
@@ -81,6 +84,7 @@ internal sealed partial class SaidBeside
         beside.TakeSize(ref text);
         beside.TakeParts(ref text);
         beside.TakeStitch(ref text);
+        beside.TakeYarn(ref text);
         beside.TakeThread(ref text);
         beside.TakeCraft(ref text);
         beside.TakeUnsewn(ref text);
@@ -284,6 +288,42 @@ internal sealed partial class SaidBeside
             }
 
             text = Without(text, found);
+        }
+    }
+
+    /// <summary>
+    /// What people say for a kind of thread, in small letters, behind “in” or “with”; after a colour too: in moss pearl cotton 8.
+    /// </summary>
+    private static readonly (string Kind, string Words)[] ThreadsSaid =
+    [
+        ("pearl-5", @"pearl(?: cotton)?(?: no\.?| size)? ?5"),
+        ("pearl-8", @"pearl(?: cotton)?(?: no\.?| size)? ?8|pearl cotton"),
+        ("pearl-12", @"pearl(?: cotton)?(?: no\.?| size)? ?12"),
+        ("wool-blend", "wool blend|blended wool"),
+        ("wool", "crewel wool|wool(?: thread| yarn)?"),
+        ("metallic", "metallic(?: thread)?"),
+        ("variegated", "variegated(?: cotton| thread)?"),
+        ("sewing", "sewing thread"),
+        ("strong", "strong thread"),
+        ("cotton", "stranded cotton"),
+    ];
+
+    private void TakeYarn(ref string text)
+    {
+        foreach (var (kind, words) in ThreadsSaid)
+        {
+            var found = Regex.Match(text,
+                $@"(?<=^|[\s,])(?:in|with|using)\s+(?:(?<colour>[\p{{L}}]+(?: [\p{{L}}]+)?)\s+)?(?:{words})(?=$|,|\s+(?:on|onto|for|inside|in)\s)",
+                RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture, TimeSpan.FromSeconds(1));
+            if (!found.Success || (found.Groups["colour"] is { Success: true } tone && ColourOf(tone.Value) is null))
+            {
+                continue;
+            }
+
+            Yarn = kind;
+            text = found.Groups["colour"].Success ? text.Remove(found.Index, found.Length).Insert(found.Index, $"in {found.Groups["colour"].Value}")
+                : Without(text, found);
+            return;
         }
     }
 

@@ -8,12 +8,15 @@ using Dittany.Core.Words;
 namespace Dittany.Core.Planning;
 
 /// <summary>One way to make her very words: a stitch with so many strands.</summary>
-public sealed record TryMake(IStitch Stitch, int Strands)
+public sealed record TryMake(IStitch Stitch, Materials.ThreadSize Size)
 {
     /// <summary>What an address calls it.</summary>
-    public string Id => string.Create(CultureInfo.InvariantCulture, $"{Stitch.Id}-{Strands}");
+    public string Id => Size.Kind.Id == Materials.ThreadKinds.Cotton.Id ? string.Create(CultureInfo.InvariantCulture, $"{Stitch.Id}-{Size.Ply}")
+        : string.Create(CultureInfo.InvariantCulture, $"{Stitch.Id}.{Size.Kind.Id}-{Size.Ply}");
 
-    public string Name => $"{Say.Upper(Stitch.Name)}, {Say.Count(Strands, "strand")}";
+    public int Strands => Size.Ply;
+
+    public string Name => $"{Say.Upper(Stitch.Name)}, {Size.Said}";
 }
 
 /// <summary>
@@ -44,13 +47,28 @@ public static class TryOut
         }
 
         var cap = words.CapHeightMm;
+        double Off(TryMake m) => Math.Abs(m.Stitch.LineWidthMm(m.Size) - words.LineWidthMm);
+        var ruledOut = (plan.Decision(ThreadChoice.Id)?.RuledOut ?? []).Select(r => r.ChoiceId).ToHashSet(StringComparer.Ordinal);
+        var others = Materials.ThreadKinds.All.Where(k => !k.Parts && !ruledOut.Contains(k.Id)).SelectMany(k =>
+            OtherStitches.Concat(words.Parts.Take(1).Select(p => p.Stitch)).Distinct(StringComparer.Ordinal).Select(Book.Find)
+                .OfType<IStitch>()
+                .Where(s => Book.Lines.Contains(s) && ThreadRules.Against(k, s) is null)
+                .Select(s => new TryMake(s, new Materials.ThreadSize(k, k.Usual)))
+                .Where(m => m.Stitch.LeastCapMm(m.Size) <= cap * Near).OrderBy(Off).Take(1)).OrderBy(Off).Take(MostOthers).ToArray();
         return Book.Lines.SelectMany(stitch =>
         {
             var usual = stitch.Info.StrandsUpTo.First(r => cap <= r.UpToMm).Strands;
             return new[] { usual, Materials.Bundle.Fewer(usual, 1) }.Distinct().Where(n => stitch.LeastCapMm(n) <= cap * Near)
                 .Select(n => new TryMake(stitch, n));
-        }).OrderBy(m => Math.Abs(m.Stitch.LineWidthMm(m.Strands) - words.LineWidthMm)).Take(Most).ToArray();
+        }).OrderBy(Off).Take(Most - others.Length).Concat(others).ToArray();
     }
+
+    /// <summary>
+    /// So many ways are in other threads than stranded cotton, each in whichever of these stitches comes nearest to the words as planned.
+    /// </summary>
+    private const int MostOthers = 6;
+
+    private static readonly string[] OtherStitches = ["backstitch", "stem", "couching"];
 
     /// <summary>A way is shown when its least height is not far over that of the words: she sees then how it closes up.</summary>
     private const double Near = 1.1;
@@ -60,14 +78,17 @@ public static class TryOut
     {
         var at = id.LastIndexOf('-');
         return at > 0 && int.TryParse(id.AsSpan(at + 1), NumberStyles.None, CultureInfo.InvariantCulture, out var strands)
-            && Materials.Bundle.Is(strands) && Book.Lines.FirstOrDefault(s => s.Id == id[..at]) is { } stitch
-            ? new TryMake(stitch, strands) : null;
+            && id[..at].Split('.') is [var named, .. var rest] && rest.Length < 2
+            && (rest is [var yarn] ? Materials.ThreadKinds.Find(yarn) : Materials.ThreadKinds.Cotton) is { } kind
+            && kind.Plies.Contains(strands)
+            && Book.Lines.FirstOrDefault(s => s.Id == named) is { } stitch
+            ? new TryMake(stitch, new Materials.ThreadSize(kind, strands)) : null;
     }
 
     /// <summary>The job with its first wording made so, all else as it is; sizes stay those of the plan.</summary>
     public static Job With(Job job, Plan plan, TryMake make)
     {
-        var made = Taken(job, make.Stitch, make.Strands);
+        var made = Taken(job, make.Stitch, make.Size);
         var first = made.Elements[0];
         return Without(made, "words.alphabet", "words.size", "words.rows", "stitch.letters") with
         {
@@ -88,24 +109,42 @@ public static class TryOut
 
     /// <summary>
     /// The job with a stitch for its words, for its motif where it has no words, or for what is filled; and with so many strands, or
-    /// as many as suit it. What was settled of it before gives way.
+    /// as many as suit it. What was settled of it before gives way, a thread too that the stitch is not worked in.
     /// </summary>
-    public static Job Taken(Job job, IStitch stitch, int? strands = null) => Finding.What(stitch) switch
+    public static Job Taken(Job job, IStitch stitch, Materials.ThreadSize? size = null)
     {
-        StitchBook.Makes.Area => job with
+        return Finding.What(stitch) switch
         {
-            Overrules = new Dictionary<string, string>((job.Overrules ?? Nothing).Where(o => o.Key != "stitch.fill"), StringComparer.Ordinal)
+            StitchBook.Makes.Area => job with
             {
-                ["stitch.fill"] = stitch.Id,
+                Overrules = new Dictionary<string, string>((job.Overrules ?? Nothing).Where(o => o.Key != "stitch.fill"), StringComparer.Ordinal)
+                {
+                    ["stitch.fill"] = stitch.Id,
+                },
             },
-        },
-        _ => Without(job, "stitch.outline", "thread.strands") with
-        {
-            Elements = job.Elements.Select((e, i) => i > 0 ? e : e with { Stitch = stitch.Id, Strands = strands }).ToArray(),
-            Motifs = job.Elements.Count > 0 ? job.Motifs
-                : job.MotifsAsked.Select((m, i) => i > 0 ? m : m with { Stitch = stitch.Id, Strands = strands }).ToArray(),
-        },
-    };
+            _ => Without(job, ["stitch.outline", "thread.strands", .. size is null ? Array.Empty<string>() : [ThreadChoice.Id]]) with
+            {
+                Elements = job.Elements.Select((e, i) => i > 0 ? e : e with
+                {
+                    Stitch = stitch.Id,
+                    Strands = size?.Ply,
+                    Thread = size is null ? Bears(e.Thread) : KindOf(size.Value),
+                }).ToArray(),
+                Motifs = job.Elements.Count > 0 ? job.Motifs
+                    : job.MotifsAsked.Select((m, i) => i > 0 ? m : m with
+                    {
+                        Stitch = stitch.Id,
+                        Strands = size?.Ply,
+                        Thread = size is null ? Bears(m.Thread) : KindOf(size.Value),
+                    }).ToArray(),
+            },
+        };
+
+        string? Bears(string? thread) =>
+            Materials.ThreadKinds.Find(thread) is { } kind && ThreadRules.Against(kind, stitch) is null ? thread : null;
+    }
+
+    private static string? KindOf(Materials.ThreadSize size) => size.Kind.Id == Materials.ThreadKinds.Cotton.Id ? null : size.Kind.Id;
 
     private static readonly Dictionary<string, string> Nothing = new(StringComparer.Ordinal);
 

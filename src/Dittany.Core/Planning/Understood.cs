@@ -21,6 +21,9 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
     /// <summary>A thread colour of ours, in hexadecimal.</summary>
     public string? Thread { get; init; }
 
+    /// <summary>The kind of thread it is to be stitched with: an id of <see cref="ThreadKinds"/>; null where that was not said.</summary>
+    public string? Yarn { get; init; }
+
     public string? Motif { get; init; }
 
     public int? MotifCount { get; init; }
@@ -71,7 +74,11 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
 
     /// <summary>The words as they were said to be stitched, with a motif beside them or without.</summary>
     public WordingAsked Wording(string words, string? motif) =>
-        new("name", words, Stitch: Stitch, Colour: Thread, CapHeightMm: CapHeightMm, Motif: motif, WidthMm: WidthMm) { Craft = Craft };
+        new("name", words, Stitch: Stitch, Colour: Thread, CapHeightMm: CapHeightMm, Motif: motif, WidthMm: WidthMm)
+        {
+            Craft = Craft,
+            Thread = Yarn,
+        };
 
     /// <summary>A motif alone as it was said to be stitched; several of it stand as was said, or in a row.</summary>
     public MotifAsked MotifAlone(string motif)
@@ -80,6 +87,7 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
         {
             ByPart = Parts,
             Craft = Craft,
+            Thread = Yarn,
         };
         return Motif == motif && (MotifCount ?? (Arrangement is null ? null : 0)) is { } count
             ? one with { Arrangement = Arrangement ?? "row", Count = count == 0 ? null : count } : one;
@@ -105,6 +113,7 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
             p.Strands is { } n ? Say.Count(n, "strand") : null,
         }.OfType<string>())),
         Thread is { } thread ? $"in {Palette.NameOf(thread)}" : null,
+        ThreadKinds.Find(Yarn) is { } yarn ? $"in {yarn.Name}" : null,
         WidthMm is { } wide ? $"{Tape.Length(wide, units)} wide" : null,
         CapHeightMm is { } high ? $"{Tape.Length(high, units)} high" : null,
         MakeUp switch

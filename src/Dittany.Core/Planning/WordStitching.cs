@@ -54,11 +54,11 @@ internal sealed class WordStitching(WordingGround ground, StitchFacts facts, Roo
     /// <summary>A letter that is filled, as one part; none where nothing of it can be stitched.</summary>
     private IEnumerable<Part> FilledLetter(Shape shape, ShapeWay way, Thread thread)
     {
-        var used = way.Strands is { } n ? new Thread(thread.Family, n, thread.Colour) : thread;
-        return way.Fill!.Sew(shape, filling.By(used.Ply, way.Direction, ground.Budget)) is not { } placed ? [] :
+        var used = new Thread(way.Of(thread.Size), thread.Colour);
+        return way.Fill!.Sew(shape, filling.By(used.Size, way.Direction, ground.Budget)) is not { } placed ? [] :
         [
             new Part("letter", shape.Letter, shape.LetterIndex, way.Fill.Info.Id, way.Colour is { } hers
-                ? new Thread(used.Family, used.Ply, hers) : used, placed.WidthMm, placed.LineMm, true, placed.Stitches, Id: shape.Id,
+                ? used with { Colour = hers } : used, placed.WidthMm, placed.LineMm, true, placed.Stitches, Id: shape.Id,
                 Shape: shape.Id)
             {
                 Filling = placed.Filling,
@@ -79,7 +79,7 @@ internal sealed class WordStitching(WordingGround ground, StitchFacts facts, Roo
         var parts = new List<Part>();
         var concerns = new List<Concern>();
         var shapes = new List<Shape>();
-        var thread = new Thread(Thread.Cotton, a.Pair.Strands, colours.Main);
+        var thread = new Thread(a.Pair.Size, colours.Main);
         var designs = LetterGroup.Of(a.Setting.Letters).Select((letter, number) => (Letter: letter, Number: number, Design: DesignOf.Letter(
             element, number, letter, letter.Strokes.Select(s => s.Map(p => place.AnchorMm + (p * a.CapMm))).ToArray(),
             q.Alphabet.Kind == AlphabetKind.Weighted))).ToArray();
@@ -98,10 +98,10 @@ internal sealed class WordStitching(WordingGround ground, StitchFacts facts, Roo
             shapes.AddRange(drawn.Shapes);
             var way = _letters.Of(letter);
             var own = way.Pair == a.Pair ? spec : SpecFor(way.Pair, schools);
-            var used = new Thread(thread.Family, way.Pair.Strands, way.Colour ?? thread.Colour);
+            var used = new Thread(way.Pair.Size, way.Colour ?? thread.Colour);
             var lines = design.Shapes.SelectMany(s => s.Strokes.Select(stroke => (Shape: s, Stroke: stroke))).ToArray();
             var strokes = lines.Select(l => l.Stroke).ToArray();
-            var ways = lines.Select(l => filling.WayOf(l.Shape, own.Pair.Strands, way.Wish)).ToArray();
+            var ways = lines.Select(l => filling.WayOf(l.Shape, own.Pair.Size, way.Wish)).ToArray();
             var stitched = LetterStitching.Stitch(strokes, _ => own, a.CapMm, null, ground.Budget,
                 i => ways[i].Fill is null or { EdgeToo: true });
             if (stitched.Lines.Any(l => l.Dot && field.For(l.WidthMm).OutsideBy(l.LineMm[0]) > 0))
@@ -144,7 +144,7 @@ internal sealed class WordStitching(WordingGround ground, StitchFacts facts, Roo
 
         var beside = DesignOf.Figure(element, a.Setting.Ornaments.Select(o => o.Map(p => place.AnchorMm + (p * a.CapMm))).ToArray());
         shapes.AddRange(beside.Shapes);
-        var besidePair = Beside is null ? a.Pair : new Pair(Book.Plainest, Math.Min(MostBeside, a.Pair.Strands));
+        var besidePair = Beside is null ? a.Pair : new Pair(Book.Plainest, a.Pair.Size.With(Math.Min(MostBeside, a.Pair.Strands)));
         parts.AddRange(DrawingStitching.Stitch(
             beside.Visible(ground.TuckMm).Beneath(ground.Over, ground.TuckMm), besidePair, pair => SpecFor(pair, schools), colours.For,
             a.Setting.Letters.Count, facts.Knit, byRole: Beside is not null, ground.Budget, Beside));
@@ -164,7 +164,7 @@ internal sealed class WordStitching(WordingGround ground, StitchFacts facts, Roo
             remedies.Add(new Remedy(CapHeightMm: enough));
         }
 
-        foreach (var strands in Bundle.ThinnerThan(a.Pair.Strands).Where(s => !Recommender.Thin(a.Pair with { Strands = s }, a.CapMm)))
+        foreach (var strands in a.Pair.Size.Thinner.Where(s => !Recommender.Thin(a.Pair.With(s), a.CapMm)))
         {
             var fewer = strands;
             if (Cured(x => x with { Strands = fewer }))
@@ -174,8 +174,8 @@ internal sealed class WordStitching(WordingGround ground, StitchFacts facts, Roo
             }
         }
 
-        var other = Book.Solid.Where(s => s != a.Pair.Stitch).OrderBy(s => s.ShortestMm(a.Pair.Strands)).ThenBy(s =>
-            s.Info.WidthFactor).FirstOrDefault(s => Cured(x => x with { Stitch = s }));
+        var other = Book.Solid.Where(s => s != a.Pair.Stitch && ThreadRules.Against(facts.Thread, s) is null)
+            .OrderBy(s => s.ShortestMm(a.Pair.Size)).ThenBy(s => s.Info.WidthFactor).FirstOrDefault(s => Cured(x => x with { Stitch = s }));
         if (other is not null)
         {
             remedies.Add(new Remedy(Stitch: other.Id));

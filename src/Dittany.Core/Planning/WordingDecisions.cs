@@ -1,4 +1,5 @@
 using System.Globalization;
+using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
@@ -73,7 +74,7 @@ internal static class WordingDecisions
             $"The words are {Say.Length(width)} wide, {Say.Number(share, 0)} % of the field's width.",
             a.LargestCapMm > 0 ? (Told)$"The largest that fits here is {Say.AtMost(a.LargestCapMm)}."
                 : "No size fits at this place.",
-            $"{Say.Upper(a.Pair.Stitch.Name)} with {Legibility.Strands(a.Pair.Strands)} draws a line of {Say.Length(a.Pair.LineWidthMm)}, "
+            $"{Say.Upper(a.Pair.Stitch.Name)} with {Legibility.Strands(a.Pair.Size)} draws a line of {Say.Length(a.Pair.LineWidthMm)}, "
                 + $"so that capitals are {Say.Number(a.CapMm / a.Pair.LineWidthMm, 0)} times as high as their line is wide.",
             $"Usual here are {Say.Length(q.UsualLeastMm)} to {Say.Length(q.UsualMostMm)}, at most "
                 + $"{Say.Length(Math.Round(q.Usual.MostWidthMm))} wide. {q.Usual.WidthReason}",
@@ -107,7 +108,7 @@ internal static class WordingDecisions
     {
         var own = hers is null ? a.Pair : q.CapMm is { } cap ? Lettering.At(q with { Stitch = null }, cap).Pair
             : Lettering.Settle(q with { Stitch = null }).Pair;
-        var least = a.Pair.Stitch.LeastCapMm(a.Pair.Strands);
+        var least = a.Pair.Stitch.LeastCapMm(a.Pair.Size);
         var ruledOut = Book.Lines
             .Where(s => s != a.Pair.Stitch && s != own.Stitch)
             .Select(s => (Stitch: s, Fault: FaultOf(q, s, a.CapMm)))
@@ -120,8 +121,8 @@ internal static class WordingDecisions
             [
                 .. Recommender.BecauseStitch(a.Pair, a.CapMm, q.Facts, s => FaultOf(q, s, a.CapMm)) is { } why ? new[] { why } : [],
                 $"It is good for {a.Pair.Stitch.Info.GoodFor}. Against it: {a.Pair.Stitch.Info.FailsOn}. With "
-                    + $"{Legibility.Strands(a.Pair.Strands)} it wants capitals of {Say.Length(least)}, and "
-                    + $"{Say.Length(a.Pair.Stitch.ComfortableCapMm(a.Pair.Strands))} for ease.",
+                    + $"{Legibility.Strands(a.Pair.Size)} it wants capitals of {Say.Length(least)}, and "
+                    + $"{Say.Length(a.Pair.Stitch.ComfortableCapMm(a.Pair.Size))} for ease.",
                 $"A bend tighter than {Say.Length(Math.Round(Tolerance.LeastRadiusMm(a.Pair), 1))} is beyond it; its shortest stitch is "
                     + $"{Say.Length(Math.Round(spec.ShortestMm, 2))}.",
             ],
@@ -129,16 +130,16 @@ internal static class WordingDecisions
             Book.Lines.Select(s => new Choice(s.Id, Say.Upper(s.Name))).ToArray(), ruledOut) with
         {
             NotFollowed = hers is null && Book.Find(q.Facts.LetterSchool) is { } habit && habit != a.Pair.Stitch
-                ? [HabitAgainst(q, habit, a.CapMm)] : null,
+                ? [HabitAgainst(q, habit, a.CapMm, a.Pair.Size)] : null,
         };
     }
 
     /// <summary>Why her usual stitch is not taken at this height, and from which it would be.</summary>
-    private static Told HabitAgainst(LetteringQuestion q, IStitch habit, double capMm)
+    private static Told HabitAgainst(LetteringQuestion q, IStitch habit, double capMm, ThreadSize a)
     {
         var strands = q.Strands ?? Recommender.StrandsFor(habit, capMm, q.Facts);
-        var enough = Math.Ceiling(Math.Max(habit.LeastCapMm(strands), Lettering.TightestMm(q, 1) is var bend && bend > 0
-            && double.IsFinite(bend) ? Tolerance.LeastRadiusMm(new Pair(habit, strands)) / bend : 0));
+        var enough = Math.Ceiling(Math.Max(habit.LeastCapMm(a.With(strands)), Lettering.TightestMm(q, 1) is var bend && bend > 0
+            && double.IsFinite(bend) ? Tolerance.LeastRadiusMm(new Pair(habit, a.With(strands))) / bend : 0));
         var fault = FaultOf(q, habit, capMm) ?? (Told)"another stitch reads better here.";
         return enough > capMm
             ? (Told)($"Your habit, {habit.Name}, is not followed: {Say.Lower(fault)} It would be from capitals of about "
@@ -149,7 +150,12 @@ internal static class WordingDecisions
     /// <summary>What would be wrong with another stitch at this height, in the bundle it is written with, or null.</summary>
     private static Told? FaultOf(LetteringQuestion q, IStitch stitch, double capMm)
     {
-        var pair = new Pair(stitch, q.Strands ?? Recommender.StrandsFor(stitch, capMm, q.Facts));
+        if (ThreadRules.Against(q.Facts.Thread, stitch) is { } cannot)
+        {
+            return cannot.Because;
+        }
+
+        var pair = new Pair(stitch, new ThreadSize(q.Facts.Thread, q.Strands ?? Recommender.StrandsFor(stitch, capMm, q.Facts)));
         return Lettering.At(q with { Stitch = stitch, Strands = pair.Strands }, capMm).Faults is { Count: > 0 } faults ? faults[0].Text
             : Lettering.CanTurn(q, pair, capMm) ? null
             : (Told)($"The tightest bend here, {Say.Length(Math.Round(Lettering.TightestMm(q, capMm), 1))}, is under the "
@@ -219,14 +225,14 @@ internal static class WordingDecisions
             id, Station.Stitches, "How dots are made", knots ? DotKnots : DotStraights, null,
             knots
                 ? [$"From {Say.Length(Knots.FromCapMm)} capitals a knot of {Say.Count(wraps, "wrap")} has room: it lies "
-                    + $"{Say.Length(Knots.AcrossMm(a.Pair.Strands, wraps))} wide and takes "
-                    + $"{Say.Length(Knots.ThreadMm(a.Pair.Strands, wraps))} of thread.", hole]
+                    + $"{Say.Length(Knots.AcrossMm(a.Pair.Size, wraps))} wide and takes "
+                    + $"{Say.Length(Knots.ThreadMm(a.Pair.Size, wraps))} of thread.", hole]
                 : [$"Under {Say.Length(Knots.FromCapMm)} capitals a knot would crowd the stem; a tiny straight reads as a dot."],
             ["Larger capitals, or your habit of dots."]) with
         {
             NotFollowed = knots && wraps < spec.Schools.Wraps
                 ? [$"{Say.Upper(Say.Count(spec.Schools.Wraps, "wrap"))}, your habit, are not followed: "
-                    + $"{Say.Count(a.Pair.Strands, "strand")} are thick enough with {Say.Count(wraps, "wrap")}. With fewer strands they "
+                    + $"{Legibility.Are(a.Pair.Size)} thick enough with {Say.Count(wraps, "wrap")}. With a thinner thread they "
                     + $"would be."]
                 : null,
         };
@@ -240,28 +246,28 @@ internal static class WordingDecisions
             id, Station.Thread, "How many strands", Choice(own), hers is null ? null : Choice(a.Pair.Strands),
             [
                 Recommender.BecauseStrands(a.Pair, a.CapMm, q.Facts),
-                $"{Say.Upper(Legibility.Lie(a.Pair.Strands))} {Say.Length(Materials.Bundle.WidthMm(a.Pair.Strands))} wide, and the line "
+                $"{Say.Upper(Legibility.Lie(a.Pair.Size))} {Say.Length(Math.Round(a.Pair.Size.WidthMm, 2))} wide, and the line "
                     + $"{Say.Length(a.Pair.LineWidthMm)}.",
             ],
             ["Larger or smaller capitals, or another stitch."],
-            new[] { 1, 2, 3, 4, 6 }.Select(Choice).ToArray()) with
+            ThreadChoice.PlyChoices(a.Pair.Size.Kind)) with
         {
             NotFollowed = hers is null && q.Facts.HasSchoolOf(a.Pair.Stitch.Id)
                 && Recommender.StrandsFor(a.Pair.Stitch, a.CapMm, q.Facts) is var habit && habit != a.Pair.Strands
-                ? [$"{Say.Upper(Say.Count(habit, "strand"))}, your habit for {a.Pair.Stitch.Name}, are not followed: "
+                ? [$"{Say.Upper(a.Pair.Size.With(habit).Said)}, your habit for {a.Pair.Stitch.Name}, are not followed: "
                     + $"{HeavierBecause(q, a, habit)}"]
                 : null,
         };
 
-        static Choice Choice(int strands) => new(strands.ToString(CultureInfo.InvariantCulture), Say.Upper(Say.Count(strands, "strand")));
+        Choice Choice(int strands) => ThreadChoice.PlyChoice(a.Pair.Size.Kind, strands);
     }
 
     private static Told HeavierBecause(LetteringQuestion q, LetteringAnswer a, int strands)
     {
-        var pair = new Pair(a.Pair.Stitch, strands);
+        var pair = a.Pair.With(strands);
         return Lettering.At(q with { Stitch = pair.Stitch, Strands = strands }, a.CapMm).Faults is { Count: > 0 } faults
             ? Say.Lower(faults[0].Text)
-            : (Told)$"{Say.Count(a.Pair.Strands, "strand")} {(a.Pair.Strands == 1 ? "reads" : "read")} better in these words.";
+            : (Told)$"{a.Pair.Size.Said} {(a.Pair is { Size.ByStrands: true, Strands: > 1 } ? "read" : "reads")} better in these words.";
     }
 
     private static Choice SizeChoice(double capMm) =>
@@ -270,7 +276,7 @@ internal static class WordingDecisions
     private static Choice[] SizeChoices(LetteringQuestion q, LetteringAnswer a)
     {
         // The least that this very pair writes; no fitting is needed to know it.
-        var least = Math.Ceiling(a.Pair.Stitch.LeastCapMm(a.Pair.Strands) * (q.Settings.Usual.CapitalsOnly ? Book.CapitalsAlone : 1));
+        var least = Math.Ceiling(a.Pair.Stitch.LeastCapMm(a.Pair.Size) * (q.Settings.Usual.CapitalsOnly ? Book.CapitalsAlone : 1));
         return new[] { a.CapMm - 1, a.CapMm + 1, Math.Floor(a.LargestCapMm), least }
             .Where(c => c >= Lettering.LeastCapMm && c <= Fit.MostCapMm)
             .Distinct()

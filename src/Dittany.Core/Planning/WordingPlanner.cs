@@ -45,7 +45,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
     private static readonly string[] Gravest = ["overflows", "does-not-show", "too-heavy", "closes-up", "touches", "turning", "dropped"];
 
     private readonly Rooms _field = new(ground.Field);
-    private readonly StitchFacts _facts = workshop.StitchFacts(ground.Cloth);
+    private StitchFacts _facts = workshop.StitchFacts(ground.Cloth);
 
     public (PlannedElement Element, IReadOnlyList<Decision> Decisions) Plan(WordingAsked asked, int index, int of)
     {
@@ -56,15 +56,10 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             overrules.For(Id("space.place")), index, of, within: ground.Within);
         decisions.Add(placeDecision);
 
-        var stated = new StatedLettering(
-            asked.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture)
-                ?? (asked.WidthMm is null ? overrules.For(Id("words.size")) : null),
-            asked.Strands?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(Id("thread.strands")),
-            asked.Stitch ?? overrules.For(Id("stitch.outline")),
-            asked.Rows?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(Id("words.rows")),
-            overrules.For(Id("stitch.length")),
-            Rows.Letters(asked.Text.ReplaceLineEndings(" ")).Any(l => alphabet.Find(l)?.HasDot == true) ? overrules.For(Id("stitch.dots"))
-                : null);
+        var thread = ThreadOf(asked, Id);
+        decisions.Add(thread.Decision);
+        _facts = _facts with { Thread = thread.Kind };
+        var stated = Stated(asked, thread, Id, alphabet);
         var schools = workshop.StitchSchoolsWith(stated.Length, stated.Dots);
         var arranged = WordsArranged.Settle(Id, asked, ground, place, overrules);
         decisions.AddRange(arranged.Decisions);
@@ -92,10 +87,10 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             ground.Unfilled ? FillingRoom.None : workshop.Habit("fill") is FillingRoom.None and var none ? none
                 : FillingRoom.ByPart, asked.ByPart,
             FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn), fillFacts, 0,
-            n => StitchSpec.For(new Pair(Book.Plainest, n), schools), letters: true);
+            n => StitchSpec.For(new Pair(Book.Plainest, n), schools), KindOf, letters: true);
         var beside = rich && !ground.Unfilled && workshop.Habit("fill") != FillingRoom.None ? new FillingRoom(Id("stitch.fill"), null, FillingRoom.ByPart, [],
             FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn), fillFacts, 0,
-            n => StitchSpec.For(new Pair(Book.Plainest, n), schools)) : null;
+            n => StitchSpec.For(new Pair(Book.Plainest, n), schools), KindOf) : null;
         var stitching = new WordStitching(ground, _facts, _field, schools, filling, overrules.For(Id("stitch.letters"))) { Beside = beside };
         (answer, var (parts, concerns, design)) = WordStitching.SupplestOf(question, answer, a =>
             stitching.Stitched(asked, question, a, colours, place, AsJob));
@@ -104,6 +99,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         TellWidths(Id("words.alphabet"), alphabet, answer, decisions);
         WordingDecisions.Tell(Id, question, answer, rows, ways.Select(w => w.Rows).ToArray(), stated, schools =>
             stitching.SpecFor(answer.Pair, schools), workshop, decisions);
+        thread.Unfollow(Id("thread.strands"), Id("stitch.outline"), decisions);
         var filled = filling.Told(areas, words: true);
         decisions.Add(beside is null || areas ? filled : filled with
         {
@@ -170,6 +166,22 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             Choose(ways.Select(w => (w.Rows, change(w.Question))).ToArray()).Answer;
     }
 
+    private StatedLettering Stated(WordingAsked asked, ThreadChoice thread, Func<string, string> id, IAlphabet alphabet) => new(
+        asked.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture)
+            ?? (asked.WidthMm is null ? overrules.For(id("words.size")) : null),
+        thread.Strands,
+        thread.Stitch,
+        asked.Rows?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(id("words.rows")),
+        overrules.For(id("stitch.length")),
+        Rows.Letters(asked.Text.ReplaceLineEndings(" ")).Any(l => alphabet.Find(l)?.HasDot == true) ? overrules.For(id("stitch.dots"))
+            : null);
+
+    private ThreadKind KindOf(string id) => workshop.Thread(ThreadKinds.Find(id)!);
+
+    private ThreadChoice ThreadOf(WordingAsked asked, Func<string, string> id) => ThreadChoice.Settle(id(ThreadChoice.Id), asked.Thread,
+        overrules.For(id(ThreadChoice.Id)), asked.Strands?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(id("thread.strands")),
+        asked.Stitch ?? overrules.For(id("stitch.outline")), ground, workshop);
+
     /// <summary>A width is met to this, mm: less than a thread.</summary>
     private const double WidthMetMm = 0.1;
 
@@ -210,8 +222,9 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             || a.Has(l))))!;
         var (place, _) = Placement.Settle("space.place", ground.Drawn, ground.Zone, ground.Field, asked.CentreMm, null, 0, 1, within: ground.Within);
         var arranged = WordsArranged.Settle(id => id, asked, ground, place, overrules);
-        var stated = new StatedLettering(asked.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture),
-            asked.Strands?.ToString(CultureInfo.InvariantCulture), asked.Stitch, asked.Rows?.ToString(CultureInfo.InvariantCulture), null,
+        var thread = ThreadOf(asked, id => id);
+        _facts = _facts with { Thread = thread.Kind };
+        var stated = new StatedLettering(asked.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture), thread.Strands, thread.Stitch, asked.Rows?.ToString(CultureInfo.InvariantCulture), null,
             null);
         var (question, answer, _) = Choose(Ways(asked, alphabet, place, arranged, stated, 0, 1));
         return (question, answer);

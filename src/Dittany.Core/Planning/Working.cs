@@ -97,9 +97,10 @@ internal static class Working
     /// <summary>Thread ends to reckon with before the route is known: what all stitches take over what a run can stitch.</summary>
     public static int ExpectedRuns(IReadOnlyList<WorkedLetter> letters, Cutting cutting, double thicknessMm)
     {
-        var used = letters.SelectMany(l => l.Parts).Sum(p =>
-            p.Stitches.Select((s, i) => Routing.Use(s, i == 0 ? 0 : Routing.Behind(p.Stitches[i - 1], s), thicknessMm)).Sum());
-        return Math.Max(1, (int)Math.Ceiling(((used * Cutting.TakeUp) + cutting.RunMm - cutting.FreshRunMm) / cutting.RunMm));
+        var runs = letters.SelectMany(l => l.Parts).GroupBy(p => p.Thread.Kind).Sum(g => g.Sum(p =>
+            p.Stitches.Select((s, i) => Routing.Use(s, i == 0 ? 0 : Routing.Behind(p.Stitches[i - 1], s), thicknessMm)).Sum())
+                * cutting.TakenUp / cutting.For(g.Key).RunMm);
+        return Math.Max(1, (int)Math.Ceiling(runs + 1 - (cutting.FreshRunMm / cutting.RunMm)));
     }
 
     /// <summary>The route with its decision; <paramref name="wipes"/> says that the line on the cloth can be wiped by the hand.</summary>
@@ -128,7 +129,11 @@ internal static class Working
             new Piece(letters[i].Element.Id, letters[i].Indices[n], i, part.Thread.Id, s.Hoop, part.Stitches.Slice(s.First, s.Count),
                 Book.Find(part.Stitch)!.Reverses, s.First))));
         var routed = Routing.Order(pieces.ToArray(), new RouteRules(rule.StraightUpToMm, rule.LetterEndsThread, cutting.RunMm,
-            cutting.FreshRunMm, thicknessMm, Cutting.TakeUp, cutting.EndsMm), ground.Budget);
+            cutting.FreshRunMm, thicknessMm, cutting.TakenUp, cutting.EndsMm)
+        {
+            Shorter = letters.SelectMany(l => l.Parts).Select(p => p.Thread).Distinct().Where(t => cutting.For(t.Kind) != cutting)
+                .ToDictionary(t => t.Id, t => (cutting.For(t.Kind).RunMm, cutting.For(t.Kind).FreshRunMm), StringComparer.Ordinal),
+        }, ground.Budget);
         var straight = routed.Rows.Where(r => r.FloatKind == FloatKind.Straight).ToArray();
         var because = new List<Told>();
         if (letters.Any(l => !l.Element.IsMotif))
@@ -209,15 +214,15 @@ internal static class Working
             var id = group.Key == main ? NeedleOf : named;
             var hers = overrules.For(named) ?? (group.Key == main ? overrules.For(NeedleOf) : null);
             var whipped = group.Any(r => Book.Find(byElement[r.Element].Parts[r.Part].Stitch)!.Blunt);
-            var (needle, decision) = ThreadRoom.Needle(id, threads.Length > 1 ? group.Key.Name : null, group.Key.Ply, cloth,
+            var (needle, decision) = ThreadRoom.Needle(id, threads.Length > 1 ? group.Key.Name : null, group.Key.Size, cloth,
                 workshop.Habit("needle"), whipped, hers);
             decisions.Add(decision);
             needs.Add(ThreadRoom.Sum(
                 group.Key,
                 group.Select(r => (Stitch: byElement[r.Element].Parts[r.Part].Stitches[r.Stitch], r.BackMm)).Select(r =>
                     (r.Stitch.ThreadMm, r.BackMm, r.Stitch.Passes)).ToArray(),
-                group.Select(r => r.Run).Distinct().Count(), group.Count(r => r.Fresh), group.Count(r => r.Cut), cutting, thicknessMm,
-                    needle.Id));
+                group.Select(r => r.Run).Distinct().Count(), group.Count(r => r.Fresh), group.Count(r => r.Cut),
+                    cutting.For(group.Key.Kind), thicknessMm, needle.Id));
         }
 
         return needs;

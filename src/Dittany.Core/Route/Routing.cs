@@ -32,7 +32,17 @@ public sealed record RouteRow(string Element, int Part, int Stitch, int Run, int
 /// a thread and begin again with the rest of it.
 /// </summary>
 public sealed record RouteRules(double StraightUpToMm, bool LetterEndsThread, double RunMm, double FreshRunMm, double ThicknessMm,
-    double TakeUp, double EndsMm);
+    double TakeUp, double EndsMm)
+{
+    /// <summary>
+    /// Threads that are cut shorter than the others, with what a run of them can stitch, by their id; none where all are alike.
+    /// </summary>
+    public IReadOnlyDictionary<string, (double RunMm, double FreshRunMm)> Shorter { get; init; } =
+        new Dictionary<string, (double, double)>(StringComparer.Ordinal);
+
+    /// <summary>What a run of a thread can stitch, mm.</summary>
+    public (double RunMm, double FreshRunMm) RunOf(string thread) => Shorter.TryGetValue(thread, out var own) ? own : (RunMm, FreshRunMm);
+}
 
 /// <summary>The route, and for each line the way it is worked, in working order of lines.</summary>
 public sealed record Routed(IReadOnlyList<RouteRow> Rows, IReadOnlyList<(Piece Piece, Way Way)> Ways)
@@ -100,14 +110,15 @@ public static class Routing
             var (piece, way) = (inOrder[n], ways[n]);
             var (kind, back, straight) = between[n];
             var need = needs[n];
+            var (runMm, freshRunMm) = rules.RunOf(piece.Thread);
             if (kind == FloatKind.NewThread)
             {
                 var whole = Enumerable.Range(n, inOrder.Length - n).TakeWhile(i => i == n || between[i].Kind != FloatKind.NewThread)
                     .Select(i => needs[i] + (between[i].BackMm * rules.TakeUp)).ToArray();
-                ending = ThreadsFor(whole, rules.RunMm, WorthGoingOn) > ThreadsFor(whole, rules.RunMm, 0) ? 0 : WorthGoingOn;
+                ending = ThreadsFor(whole, runMm, WorthGoingOn) > ThreadsFor(whole, runMm, 0) ? 0 : WorthGoingOn;
             }
-            else if (used + need + (back * rules.TakeUp) > rules.RunMm
-                && rules.RunMm - used - (back * rules.TakeUp) < ending * rules.RunMm)
+            else if (used + need + (back * rules.TakeUp) > runMm
+                && runMm - used - (back * rules.TakeUp) < ending * runMm)
             {
                 kind = FloatKind.NewThread;
             }
@@ -116,16 +127,16 @@ public static class Routing
             {
                 var (stitchKind, stitchBack, shown) = i == 0 ? (kind, back, straight) : (FloatKind.None, Inner(piece, way, i), 0.0);
                 var stitch = way.Of(piece, i);
-                var usedUp = stitchKind != FloatKind.NewThread && used + Cost(stitch, stitchBack) > rules.RunMm;
+                var usedUp = stitchKind != FloatKind.NewThread && used + Cost(stitch, stitchBack) > runMm;
                 var (fresh, cut) = (false, false);
                 if (usedUp || stitchKind == FloatKind.NewThread)
                 {
                     stitchKind = FloatKind.NewThread;
                     fresh = !worked.Holds(stitch.FromMm);
-                    var away = fresh ? rules.RunMm - rules.FreshRunMm : 0;
-                    var left = rules.RunMm - used - rules.EndsMm - away;
+                    var away = fresh ? runMm - freshRunMm : 0;
+                    var left = runMm - used - rules.EndsMm - away;
                     cut = usedUp || n == 0 || inOrder[n - 1].Thread != piece.Thread
-                        || (left < need && left < WorthBeginningWith * rules.RunMm);
+                        || (left < need && left < WorthBeginningWith * runMm);
                     (run, used, stitchBack, shown) = (run + 1, cut ? away : used + rules.EndsMm + away, 0, 0);
                 }
 

@@ -84,7 +84,7 @@ public static class Book
 
     /// <summary>Stitches that write lines.</summary>
     public static IReadOnlyList<IStitch> Lines { get; } = All.Where(s =>
-        s.Takes(Line, new Thread(Thread.Cotton, 1, "#000000")).Fits).ToArray();
+        s.Takes(Line, new Thread(1, "#000000")).Fits).ToArray();
 
     /// <summary>Those of them that leave no cloth bare: what may be advised for letters.</summary>
     public static IReadOnlyList<IStitch> Solid { get; } = Lines.Where(s => s.GapShare == 0).ToArray();

@@ -43,7 +43,7 @@ public sealed record Lesson(IStitch Stitch, bool LeftHanded, int Strands, IReadO
         var spec = StitchSpec.For(new Pair(stitch, strands), new StitchSchools());
         foreach (var shape in Samples(spec))
         {
-            if (!stitch.Takes(shape, new Materials.Thread(Materials.Thread.Cotton, strands, "#000000")).Fits)
+            if (!stitch.Takes(shape, new Materials.Thread(strands, "#000000")).Fits)
             {
                 continue;
             }
@@ -92,7 +92,7 @@ public sealed record Lesson(IStitch Stitch, bool LeftHanded, int Strands, IReadO
     /// <summary>The same way in a mirror: what lay right of travel lies left of it.</summary>
     private static Sewn Mirrored(Sewn sewn)
     {
-        var sewing = new Sewn.Sewing(sewn.Strands);
+        var sewing = new Sewn.Sewing(sewn.Size);
         for (var i = 0; i < sewn.Count; i++)
         {
             sewing.Stitch(sewn[i].Moves().ToArray().Select(m => m with { At = Flip(m.At), Side = (sbyte)-m.Side }).ToArray());

@@ -50,25 +50,33 @@ public static class Recommender
     public static IReadOnlyList<Pair> InOrder(IStitch? stitch, int? strands, StitchFacts facts)
     {
         int[] Strands(IEnumerable<int> bundles) => strands is { } only ? [only] : bundles.ToArray();
+        Pair Of(IStitch stitch, int strands) => new(stitch, new ThreadSize(facts.Thread, strands));
         if (stitch is not null)
         {
-            return Strands(Bundles(stitch, facts).Reverse()).Select(n => new Pair(stitch, n)).ToArray();
+            return Strands(Bundles(stitch, facts).Reverse()).Select(n => Of(stitch, n)).ToArray();
         }
 
+        bool Sews(IStitch s) => ThreadRules.Against(facts.Thread, s) is null;
         var school = Book.Find(facts.LetterSchool);
-        var first = school is null ? [] : Strands(Bundles(school, facts).Reverse()).Select(n => new Pair(school, n));
+        var first = school is null || !Sews(school) ? [] : Strands(Bundles(school, facts).Reverse()).Select(n => Of(school, n));
         var table = TableFor(facts).Reverse().SelectMany(row =>
-            row.Stitches.Select(id => Book.Find(id)!).SelectMany(s => Strands(Within(s, row, facts)), (s, n) => new Pair(s, n)));
-        var last = Strands(Bundles(Book.Plainest, facts).Reverse()).Select(n => new Pair(Book.Plainest, n));
+            row.Stitches.Select(id => Book.Find(id)!).Where(Sews).SelectMany(s => Strands(Within(s, row, facts)), Of));
+        var last = Strands(Bundles(Book.Plainest, facts).Reverse()).Select(n => Of(Book.Plainest, n));
         return first.Concat(table).Concat(last).Distinct().Take(MostPairs).ToArray();
     }
+
+    /// <summary>
+    /// Which number of the thread up to which height of capitals: strands by the stitch's table, any other thread as it is worked.
+    /// </summary>
+    public static IReadOnlyList<(double UpToMm, int Strands)> Rows(IStitch stitch, StitchFacts facts) => facts.Thread.Parts
+        ? stitch.StrandsUpTo(facts) : [(double.PositiveInfinity, facts.Thread.Usual)];
 
     /// <summary>The bundles a stitch is written with within the heights of a row, thickest first.</summary>
     private static IEnumerable<int> Within(IStitch stitch, Preference row, StitchFacts facts)
     {
         var from = 0.0;
         var found = new List<int>();
-        foreach (var (upTo, strands) in stitch.StrandsUpTo(facts))
+        foreach (var (upTo, strands) in Rows(stitch, facts))
         {
             if (from < row.ToMm && upTo >= row.FromMm)
             {
@@ -96,7 +104,7 @@ public static class Recommender
         var hers = pair.Stitch.Id == facts.LetterSchool;
         var from = hers ? 0 : TableFor(facts).Where(p => p.Stitches.Contains(pair.Stitch.Id, StringComparer.Ordinal)).Select(p =>
             p.FromMm).DefaultIfEmpty(0).Min();
-        var rows = pair.Stitch.StrandsUpTo(facts);
+        var rows = Rows(pair.Stitch, facts);
         var index = rows.ToList().FindIndex(r => r.Strands == pair.Strands);
         return index <= 0 ? from : Math.Max(from, rows[index - 1].UpToMm);
     }
@@ -107,11 +115,11 @@ public static class Recommender
     public const double SingleBelowMm = 18;
 
     /// <summary>Whether a pair is too thin for capitals of a height ever to be taken where she did not ask for it.</summary>
-    public static bool Thin(Pair pair, double capMm) => pair.Strands == 1 && capMm >= SingleBelowMm;
+    public static bool Thin(Pair pair, double capMm) => pair.Size is { ByStrands: true, Ply: 1 } && capMm >= SingleBelowMm;
 
     /// <summary>The bundle for a stitch at a height, by the workshop's schools.</summary>
     public static int StrandsFor(IStitch stitch, double capMm, StitchFacts facts) =>
-        stitch.StrandsUpTo(facts).First(r => capMm <= r.UpToMm).Strands;
+        Rows(stitch, facts).First(r => capMm <= r.UpToMm).Strands;
 
     /// <summary>
     /// Why this stitch, in words. <paramref name="against"/> tells what speaks against another stitch at this height, or null: so that it
@@ -140,12 +148,18 @@ public static class Recommender
     /// <summary>Why this many strands, in words.</summary>
     public static Told BecauseStrands(Pair pair, double capMm, StitchFacts facts)
     {
-        var rows = pair.Stitch.StrandsUpTo(facts);
+        if (!pair.Size.ByStrands)
+        {
+            return pair.Size.Kind.Plies.Count == 1 ? $"{Say.Upper(pair.Size.Kind.Name)} is worked as it comes."
+                : (Told)$"{Say.Upper(pair.Size.Said)}: {(pair.Strands == pair.Size.Kind.Usual ? "so it is usually worked." : "thinner or thicker than usual, as you wish.")}";
+        }
+
+        var rows = Rows(pair.Stitch, facts);
         var index = rows.ToList().FindIndex(r => capMm <= r.UpToMm);
         var (from, to) = (index == 0 ? 0 : rows[index - 1].UpToMm, rows[index].UpToMm);
         if (rows.Count == 1 && rows[0].Strands == pair.Strands)
         {
-            return $"{Say.Upper(pair.Stitch.Name)} writes best with {Say.Count(pair.Strands, "strand")}, at whatever height.";
+            return $"{Say.Upper(pair.Stitch.Name)} writes best with {pair.Size.Said}, at whatever height.";
         }
 
         var span = index == 0 && double.IsPositiveInfinity(to) ? (Told)"at any height" : index == 0 ? (Told)$"up to {Say.Length(Math.Ceiling(to))}" : double.IsPositiveInfinity(to)
@@ -153,11 +167,11 @@ public static class Recommender
             : (Told)$"between {Say.Length(Math.Ceiling(from))} and {Say.Length(Math.Ceiling(to))}";
         return rows[index].Strands == pair.Strands
             ? (Told)($"Capitals of {Say.Length(capMm)} lie {span}, where {pair.Stitch.Name} writes best with "
-                + $"{Say.Count(pair.Strands, "strand")}.")
-            : $"{char.ToUpperInvariant(pair.Stitch.Name[0])}{pair.Stitch.Name[1..]} with {Say.Count(pair.Strands, "strand")} writes clean "
-                + $"capitals from {Say.Length(pair.Stitch.LeastCapMm(pair.Strands))}.";
+                + $"{pair.Size.Said}.")
+            : $"{char.ToUpperInvariant(pair.Stitch.Name[0])}{pair.Stitch.Name[1..]} with {pair.Size.Said} writes clean "
+                + $"capitals from {Say.Length(pair.Stitch.LeastCapMm(pair.Size))}.";
     }
 
     private static IEnumerable<int> Bundles(IStitch stitch, StitchFacts facts) =>
-        stitch.StrandsUpTo(facts).Select(r => r.Strands).Distinct();
+        Rows(stitch, facts).Select(r => r.Strands).Distinct();
 }

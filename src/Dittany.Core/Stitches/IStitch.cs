@@ -24,7 +24,7 @@ public sealed record StitchInfo(
     StitchClass Class,
     double WidthFactor,
     double UsualLengthMm,
-    Func<int, double> Shortest,
+    Func<ThreadSize, double> Shortest,
     IReadOnlyDictionary<int, double> LeastCapsMm,
     IReadOnlyDictionary<int, double> ComfortableCapsMm,
     IReadOnlyList<(double UpToMm, int Strands)> StrandsUpTo,
@@ -103,18 +103,24 @@ public interface IStitch
     Placed? Sew(Shape shape, SewingBy by);
 
     /// <summary>Width of what is stitched, mm: of a line, or of a knot.</summary>
-    double LineWidthMm(int strands) => Math.Round(Info.WidthFactor * Bundle.WidthMm(strands), 3, MidpointRounding.AwayFromZero);
+    double LineWidthMm(ThreadSize size) => Math.Round(Info.WidthFactor * size.WidthMm, 3, MidpointRounding.AwayFromZero);
 
     /// <summary>Shortest workable stitch, mm.</summary>
-    double ShortestMm(int strands) => Info.Shortest(strands);
+    double ShortestMm(ThreadSize size) => Info.Shortest(size);
 
     /// <summary>Least capital height that writes cleanly, mixed case; nine line widths where the table has no row.</summary>
-    double LeastCapMm(int strands) => Info.LeastCapsMm.TryGetValue(strands, out var cap) ? cap
-        : Math.Ceiling(9 * LineWidthMm(strands) * 2) / 2;
+    double LeastCapMm(ThreadSize size) => CapMm(Info.LeastCapsMm, 9, size);
 
     /// <summary>Comfortable capital height, mixed case; twelve line widths where the table has no row.</summary>
-    double ComfortableCapMm(int strands) => Info.ComfortableCapsMm.TryGetValue(strands, out var cap) ? cap
-        : Math.Ceiling(12 * LineWidthMm(strands) * 2) / 2;
+    double ComfortableCapMm(ThreadSize size) => CapMm(Info.ComfortableCapsMm, 12, size);
+
+    /// <summary>
+    /// By the table where it has a row for so many strands, larger as hers lie wider; else so many line widths, in halves of a mm.
+    /// </summary>
+    private double CapMm(IReadOnlyDictionary<int, double> table, int widths, ThreadSize size) =>
+        size.ByStrands && table.TryGetValue(size.Ply, out var cap)
+            ? size.Kind.Scale is 1 ? cap : Math.Ceiling(cap * size.Kind.Scale * 2) / 2
+            : Math.Ceiling(widths * LineWidthMm(size) * 2) / 2;
 }
 
 /// <summary>

@@ -89,7 +89,7 @@ public static class LetterStitching
     private static Placed Point(Stroke stroke, NearLines near, int index, StitchSpec spec)
     {
         var middle = Pt.Lerp(stroke.Start, stroke.End, 0.5).OnGrid();
-        var across = Knots.AcrossMm(spec.Pair.Strands, spec.Wraps);
+        var across = Knots.AcrossMm(spec.Pair.Size, spec.Wraps);
         if (spec.Schools.Dots != DotSchool.Straight && !near.Nearer(middle, (across / 2) + (spec.LineWidthMm / 2), index))
         {
             return Dots.Knot.Sew(new Shape(string.Empty, Point: middle), new SewingBy(spec))!;
@@ -121,7 +121,7 @@ public static class LetterStitching
         }
 
         var middle = Pt.Lerp(stroke.Start, stroke.End, 0.5).OnGrid();
-        var across = Knots.AcrossMm(spec.Pair.Strands, Knots.Wraps(schools.Wraps, spec.Pair.Strands));
+        var across = Knots.AcrossMm(spec.Pair.Size, Knots.Wraps(schools.Wraps, spec.Pair.Size));
         return near.Nearer(middle, (across / 2) + (spec.LineWidthMm / 2) + KnotClearMm, index)
             ? null
             : Dots.Knot.Sew(new Shape(string.Empty, Point: middle), new SewingBy(spec));

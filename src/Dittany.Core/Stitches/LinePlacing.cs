@@ -82,7 +82,7 @@ public static class LinePlacing
             line.RemoveAt(line.Count - 1);
         }
 
-        var sewing = new Sewn.Sewing(spec.Pair.Strands);
+        var sewing = new Sewn.Sewing(spec.Pair.Size);
         stitch.Sew(sewing, HolesOf(track, stretches, stops, closed), spec);
         var stitches = sewing.Done();
         budget?.Spend(StitchSteps * stitches.Count);

@@ -44,10 +44,10 @@ public sealed record StitchSpec(Pair Pair, double WishedMm, double ShortestMm, d
     public double SagittaMm => Tolerance.SagittaMm(Pair);
 
     /// <summary>Wraps of a knot: the thicker the bundle, the fewer it takes.</summary>
-    public int Wraps => AtPoints.Knots.Wraps(Schools.Wraps, Pair.Strands);
+    public int Wraps => AtPoints.Knots.Wraps(Schools.Wraps, Pair.Size);
 
     /// <summary>Width of the bundle alone.</summary>
-    public double BundleMm => Bundle.WidthMm(Pair.Strands);
+    public double BundleMm => Pair.Size.WidthMm;
 
     /// <summary>Stitches that cover one place of the line.</summary>
     public int Span => Pair.Stitch.Span;
@@ -64,7 +64,7 @@ public sealed record StitchSpec(Pair Pair, double WishedMm, double ShortestMm, d
     /// </summary>
     public static StitchSpec For(Pair pair, StitchSchools schools, double? mostBehindMm = null)
     {
-        var shortest = pair.Stitch.ShortestMm(pair.Strands);
+        var shortest = pair.Stitch.ShortestMm(pair.Size);
         var wished = Math.Max(schools.LengthMm ?? pair.Stitch.Info.UsualLengthMm, (pair.Stitch.Span == 2 ? 1.5 : 2) * shortest);
 
         var most = mostBehindMm is { } behind ? pair.Stitch.LongestMm(behind) : double.PositiveInfinity;

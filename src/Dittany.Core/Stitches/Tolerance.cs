@@ -48,7 +48,7 @@ public static class Tolerance
     /// <summary>The tightest bend a pair can follow at its shortest stitch, by sagitta and by a turn of 60°; mm.</summary>
     public static double LeastRadiusMm(Pair pair)
     {
-        var (s, e) = (pair.Stitch.ShortestMm(pair.Strands), SagittaMm(pair));
+        var (s, e) = (pair.Stitch.ShortestMm(pair.Size), SagittaMm(pair));
         return Math.Max(((s * s / 4) + (e * e)) / (2 * e), s / pair.Stitch.Span / MostTurnShortestRadians);
     }
 }

@@ -10,13 +10,17 @@ namespace Dittany.Core.Threads;
 public sealed record Ending(string ChoiceId, Told Name, double TailMm, double Minutes, Told Because, string Source, bool Lump = false);
 
 /// <summary>
-/// What the cutting of thread hinges on. Habits are choice ids; hers are overrules or null. <paramref name="Strands"/> are the bundles of
-/// the piece.
+/// What the cutting of thread hinges on. Habits are choice ids; hers are overrules or null. <paramref name="Threads"/> are those of the
+/// piece.
 /// </summary>
 public sealed record CuttingQuestion(
-    string HabitCut, string HabitStart, string HabitFinish, string HabitUse, string HabitStrip, IReadOnlyCollection<int> Strands,
+    string HabitCut, string HabitStart, string HabitFinish, string HabitUse, string HabitStrip, IReadOnlyCollection<ThreadSize> Threads,
         Worn Worn, double? HersCutMm, string? HersStart, string? HersFinish,
-    bool Coated = false, bool Stuffed = false);
+    bool Coated = false, bool Stuffed = false, double TakeUp = Cutting.TakeUp)
+{
+    /// <summary>Numbers of strands, of what has strands that part.</summary>
+    public IReadOnlyCollection<int> Strands => Threads.Where(t => t.ByStrands).Select(t => t.Ply).ToHashSet();
+}
 
 /// <summary>
 /// How threads are cut, begun and ended, and what a run can stitch. <paramref name="CutMm"/> is the length as cut; folded double, half of
@@ -31,6 +35,21 @@ public sealed record Cutting(double CutMm, bool Doubled, Ending Start, Ending La
 
     /// <summary>Working length of one run.</summary>
     public double WorkingMm => Doubled ? CutMm / 2 : CutMm;
+
+    /// <summary>What stitching takes over what geometry says: hers once it is measured.</summary>
+    public double TakenUp { get; init; } = TakeUp;
+
+    /// <summary>How this very thread is cut: no longer than it bears, and strands are only parted where there are any.</summary>
+    public Cutting For(Materials.ThreadKind kind)
+    {
+        var cut = kind.LongestMm is { } most ? Math.Min(WorkingMm, most) : WorkingMm;
+        return kind.Parts && cut.Equals(WorkingMm) ? this : this with
+        {
+            CutMm = kind.Parts && Doubled ? 2 * cut : cut,
+            Doubled = kind.Parts && Doubled,
+            StripMinutes = kind.Parts ? StripMinutes : 0,
+        };
+    }
 
     /// <summary>What a run can stitch that begins under stitches; never under 50 mm, or no line could be begun.</summary>
     public double RunMm => Stitched(Later);
@@ -128,10 +147,12 @@ public static class CuttingRoom
 
     public static Cutting Settle(CuttingQuestion q)
     {
-        var even = q.Strands.All(s => s % 2 == 0);
+        var even = q.Strands.Count > 0 && q.Strands.All(s => s % 2 == 0);
         var folds = q.HabitUse == "doubled" || q.HabitCut == "forearm";
         var doubled = folds && even;
         var working = q.HabitCut == "forearm" ? TwiceForearmMm / 2 : double.Parse(q.HabitCut, CultureInfo.InvariantCulture);
+        var only = q.Threads.Select(t => t.Kind).Distinct().ToArray() is [var one] ? one : null;
+        working = Math.Min(working, only?.LongestMm ?? working);
         var habitCut = doubled ? 2 * working : working;
         var cut = q.HersCutMm ?? habitCut;
         var cautions = new List<Caution>();
@@ -139,13 +160,14 @@ public static class CuttingRoom
         var (finish, finishDecision) = Ended("thread.finish", "How a thread ends", Finishes, q.HabitFinish, q.HersFinish, doubled, q,
             cautions);
         var later = start.TailMm > Under.TailMm || start.Lump ? Under : start;
-        var cutting = new Cutting(cut, doubled, start, later, finish, q.HabitStrip == "one-by-one" ? 0.3 : 0, [], cautions);
+        var cutting = new Cutting(cut, doubled, start, later, finish, q.HabitStrip == "one-by-one" ? 0.3 : 0, [], cautions) { TakenUp = q.TakeUp };
+        var told = only is null ? cutting : cutting.For(only);
         var because = new List<Told>
         {
-            $"Of {Say.Length(cutting.WorkingMm)}{(doubled ? " in use" : string.Empty)}, {Say.Length(later.TailMm)} go to the start and "
-                + $"{Say.Length(finish.TailMm)} to the finish: {Say.Length(cutting.RunMm)} are stitched, "
-                + $"{Say.Number((Cutting.TakeUp - 1) * 100, 0)} % of it reckoned for take-up and unpicking.",
-            cutting.WorkingMm > 500 ? "A long thread tangles and goes fuzzy, and has fewer ends to weave in."
+            $"Of {Say.Length(told.WorkingMm)}{(doubled ? " in use" : string.Empty)}, {Say.Length(later.TailMm)} go to the start and "
+                + $"{Say.Length(finish.TailMm)} to the finish: {Say.Length(told.RunMm)} are stitched, "
+                + $"{Say.Number((q.TakeUp - 1) * 100, 0)} % of it reckoned for take-up and unpicking.",
+            told.WorkingMm > 500 ? "A long thread tangles and goes fuzzy, and has fewer ends to weave in."
                 : "Longer thread tangles and goes fuzzy; shorter has more ends to weave in.",
         };
         if (doubled)
@@ -166,13 +188,25 @@ public static class CuttingRoom
                 + $"they are cut twice as long.");
         }
 
-        because.AddRange(Stripping.Where(s => s.When(q)).Select(s => (Told)s.Do));
+        var shorter = q.Threads.Select(t => t.Kind).DistinctBy(k => k.Id, StringComparer.Ordinal)
+            .Where(k => k.LongestMm < cutting.WorkingMm || k == only).Where(k => k.LongestMm is not null).ToArray();
+        because.AddRange(q.Threads.Where(t => !t.ByStrands && t.Kind.Folded(t.Ply)).Select(t =>
+            (Told)$"{Say.Upper(t.Said)}, is one length folded, so it is cut twice as long as it is worked."));
+        because.AddRange(shorter.Select(k => (Told)($"{Say.Upper(k.Name)} is worked no longer than {Say.Cm(k.LongestMm!.Value / 10)}: "
+            + $"{(k.Frays ? "it frays at the eye, and more with every stitch." : "drawn through cloth it wears thin.")}")));
+        because.AddRange(q.Strands.Count == 0 ? [] : Stripping.Where(s => s.When(q)).Select(s => (Told)s.Do));
         var decision = Deciding.Make(
             "thread.cut-length", Station.Thread, "How long to cut", Cut(habitCut), q.HersCutMm is null ? null : Cut(cut), because,
             ["The habit of how you cut your thread."],
-            new[] { 300.0, 450, 600 }.Select(mm => doubled ? 2 * mm : mm).Where(mm => mm <= MostCutMm).Select(Cut).ToArray()) with
+            new[] { 300.0, 450, 600 }.Where(mm => mm <= (only?.LongestMm ?? mm)).Select(mm => doubled ? 2 * mm : mm)
+                .Where(mm => mm <= MostCutMm).Select(Cut).ToArray()) with
         {
-            NotFollowed = folds && !doubled ? [Unfolded(q.Strands)] : null,
+            NotFollowed = folds && !doubled && q.Strands.Count > 0 ? [Unfolded(q.Strands)]
+                : q.HersCutMm is { } hers && shorter.Any(k => k.LongestMm < hers)
+                    ? [.. shorter.Where(k => k.LongestMm < hers).Select(k => (Told)($"{Say.Cm(hers / 10)} of {k.Name}, your wish, are not followed: {(k.Frays ? "it frays at the eye" : "it wears thin")}, "
+                        + $"so it is worked {Say.Cm(k.LongestMm!.Value / 10)} long."))]
+                : null,
+            UnfollowedWish = q.HersCutMm is not null,
         };
         return cutting with { Decisions = [decision, startDecision, finishDecision] };
 

@@ -36,11 +36,11 @@ public static class ThreadRoom
     {
         var front = stitches.Sum(s => s.FrontMm);
         var back = stitches.Sum(s => s.BackMm);
-        var length = ((front + back + (thicknessMm * stitches.Sum(s => s.Passes))) * Cutting.TakeUp) + cutting.TailsMm(runs, fresh);
+        var length = ((front + back + (thicknessMm * stitches.Sum(s => s.Passes))) * cutting.TakenUp) + cutting.TailsMm(runs, fresh);
         var folded = cutting.Doubled || thread.Folded;
         var cutMm = thread.Folded && !cutting.Doubled ? 2 * cutting.CutMm : cutting.CutMm;
-        var cuts = (int)Math.Ceiling((double)cut / Bundle.PerLength(folded ? thread.Ply / 2 : thread.Ply));
-        var share = cuts * cutMm / Bundle.SkeinMm;
+        var cuts = (int)Math.Ceiling((double)cut / PerLength(thread, folded));
+        var share = cuts * cutMm / thread.Kind.PutUp.LengthMm;
         var skeins = runs == 0 ? 0 : (int)Math.Ceiling(share);
         if (skeins > 0 && skeins - share < SpareShare)
         {
@@ -51,13 +51,17 @@ public static class ThreadRoom
             needle);
     }
 
+    /// <summary>How many working threads a length as it is cut gives: as many as its strands make, or one of what does not part.</summary>
+    private static int PerLength(Materials.Thread thread, bool folded) => !thread.Kind.Parts ? 1
+        : Bundle.PerLength(folded ? thread.Ply / 2 : thread.Ply);
+
     /// <summary>
     /// The needle, with its decision; <paramref name="ofThread"/> is the colour it is for where there are several, else null.
     /// </summary>
-    public static (Needle Needle, Decision Decision) Needle(string decisionId, string? ofThread, int strands, Cloth cloth, string school,
-        bool whipped, string? hers)
+    public static (Needle Needle, Decision Decision) Needle(string decisionId, string? ofThread, ThreadSize size, Cloth cloth,
+        string school, bool whipped, string? hers)
     {
-        var usual = Needles.For(strands, cloth);
+        var usual = Needles.For(size, cloth);
         var own = school switch
         {
             "finer" => Needles.Beside(usual, finer: true),
@@ -68,7 +72,7 @@ public static class ThreadRoom
         var taken = hers is null ? own : Needles.Find(hers)!;
         var because = new List<Told>
         {
-            $"Its eye takes {Say.Count(strands, "strand")} and its shaft opens the cloth just enough for them.",
+            $"Its eye takes {size.Said} and its shaft opens the cloth just enough{(size.ByStrands && size.Ply > 1 ? " for them" : string.Empty)}.",
         };
         if (own != usual)
         {
@@ -81,6 +85,12 @@ public static class ThreadRoom
             because.Add("On a knit take the same size with a ball point, which parts the loops instead of cutting them.");
         }
 
+        because.AddRange(size.ByStrands ? [] : [(Told)"A folded end must push through the eye; if it shreds, take a larger eye."]);
+        if (size.Kind.Frays)
+        {
+            because.Add("A large eye and a sharp point: the thread then goes through the hole the needle has made, and frays less.");
+        }
+
         if (whipped)
         {
             because.Add("For what slides under other stitches take a blunt one of the same size: it does not split them.");
@@ -89,12 +99,12 @@ public static class ThreadRoom
         return (taken, Deciding.Make(
             decisionId,
             Station.Thread,
-            ofThread is null ? "The needle" : $"The needle for {ofThread}, {Say.Count(strands, "strand")}",
+            ofThread is null ? "The needle" : $"The needle for {ofThread}, {size.Said}",
             new Choice(own.Id, Say.Upper(own.Name)),
             hers is null ? null : new Choice(taken.Id, Say.Upper(taken.Name)),
             because,
             ["More or fewer strands, a heavier cloth, or your habit of needles."],
-            Needles.All.Where(n => n.Id.StartsWith("crewel", StringComparison.Ordinal)).Select(n =>
+            Needles.All.Where(n => n.Id.StartsWith("crewel", StringComparison.Ordinal) || !size.ByStrands).Select(n =>
                 new Choice(n.Id, Say.Upper(n.Name))).ToArray()));
     }
 }

@@ -60,7 +60,7 @@ public static class Legibility
     {
         var faults = new List<Fault>();
         // Line to height judges single-line writing only; outlined letters are judged by counters and gaps.
-        var least = pair.Stitch.LeastCapMm(pair.Strands) * (setting.CapitalsOnly ? Book.CapitalsAlone : 1);
+        var least = pair.Stitch.LeastCapMm(pair.Size) * (setting.CapitalsOnly ? Book.CapitalsAlone : 1);
         if (alphabet.Kind != AlphabetKind.Weighted && capMm < least - 1e-9)
         {
             faults.Add(new Fault(
@@ -69,7 +69,7 @@ public static class Legibility
                 least - capMm,
                 least,
                 $"A line of {Say.Length(pair.LineWidthMm)} is heavy for capitals of {Say.Length(capMm)}: {pair.Stitch.Name} with "
-                    + $"{Strands(pair.Strands)} wants at least {Say.Length(least)}."));
+                    + $"{Strands(pair.Size)} wants at least {Say.Length(least)}."));
         }
 
         var opening = LeastOpening(pair.LineWidthMm, cloth);
@@ -192,7 +192,9 @@ public static class Legibility
     }
 
     /// <summary>So many strands and what they do: a single strand lies, three strands lie.</summary>
-    internal static string Lie(int strands) => strands == 1 ? "a single strand lies" : $"{strands} strands lie";
+    internal static string Lie(ThreadSize size) => size.Ply > 1 && size.ByStrands ? $"{size.Said} lie" : $"{Strands(size)} lies";
 
-    internal static string Strands(int strands) => strands == 1 ? "a single strand" : $"{strands} strands";
+    internal static string Are(ThreadSize size) => size.Ply > 1 && size.ByStrands ? $"{size.Said} are" : $"{Strands(size)} is";
+
+    internal static string Strands(ThreadSize size) => size.ByStrands && size.Ply == 1 ? $"a single {size.Said[2..]}" : size.Said;
 }

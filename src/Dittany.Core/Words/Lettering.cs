@@ -199,7 +199,7 @@ public static class Lettering
         q.Stitch is not null || answer.Pair.Stitch.Id == q.Facts.LetterSchool ? []
         : Recommender.InOrder(q.Stitch, q.Strands, q.Facts)
             .Where(p => p.Stitch != answer.Pair.Stitch
-                && p.Stitch.ShortestMm(p.Strands) < answer.Pair.Stitch.ShortestMm(answer.Pair.Strands)
+                && p.Stitch.ShortestMm(p.Size) < answer.Pair.Stitch.ShortestMm(answer.Pair.Size)
                 && (q.Strands is not null || !Recommender.Thin(p, answer.CapMm)))
             .Select(p => Try(q with { CapMm = answer.CapMm }, p))
             .Where(a => a.Faults.Count == 0 && a.OverflowMm <= answer.OverflowMm);
@@ -224,7 +224,7 @@ public static class Lettering
             }
         }
 
-        var thinner = Bundle.ThinnerThan(answer.Pair.Strands).Where(s => !Recommender.Thin(answer.Pair with { Strands = s }, answer.CapMm));
+        var thinner = answer.Pair.Size.Thinner.Where(s => !Recommender.Thin(answer.Pair.With(s), answer.CapMm));
         foreach (var strands in thinner)
         {
             var fewer = strands;
@@ -235,7 +235,8 @@ public static class Lettering
             }
         }
 
-        var narrower = Book.Solid.Where(s => s.Info.WidthFactor < answer.Pair.Stitch.Info.WidthFactor).OrderByDescending(s =>
+        var narrower = Book.Solid.Where(s => s.Info.WidthFactor < answer.Pair.Stitch.Info.WidthFactor
+            && ThreadRules.Against(q.Facts.Thread, s) is null).OrderByDescending(s =>
             s.Info.WidthFactor).ThenBy(s => s.Id, StringComparer.Ordinal);
         if (narrower.FirstOrDefault(s => Gone(x => x with { Stitch = s })) is { } stitch)
         {
@@ -431,7 +432,7 @@ public static class Lettering
     /// </summary>
     private static double Wished(LetteringQuestion q, Pair pair)
     {
-        var eased = Math.Max(pair.Stitch.ComfortableCapMm(pair.Strands), Turns(q, pair));
+        var eased = Math.Max(pair.Stitch.ComfortableCapMm(pair.Size), Turns(q, pair));
         return Math.Max(Shared(q, pair), Math.Min(Math.Min(q.UsualMostMm, Wide(q, pair, q.Usual.MostWidthMm)), eased));
     }
 
@@ -456,7 +457,7 @@ public static class Lettering
         var wished = q.Wish switch
         {
             SizeWish.Largest => within,
-            SizeWish.Smallest => pair.Stitch.LeastCapMm(pair.Strands) * (q.Settings.Usual.CapitalsOnly ? Book.CapitalsAlone : 1),
+            SizeWish.Smallest => pair.Stitch.LeastCapMm(pair.Size) * (q.Settings.Usual.CapitalsOnly ? Book.CapitalsAlone : 1),
             _ => Wished(q, pair),
         };
         var cap = Math.Min(wished, within);

@@ -15,7 +15,7 @@ internal static class ElementJson
         "middle", "drawing"];
 
     private static readonly string[] OfBoth = ["id", "kind", "widthMm", "stitch", "strands", "colour", "arrangement", "centreMm", "motif",
-        "turnDegrees", "parts", "layer", "craft", "secondColour"];
+        "turnDegrees", "parts", "layer", "craft", "secondColour", "thread"];
 
     private static readonly Dictionary<string, FigureKind> Kinds = new(StringComparer.Ordinal)
     {
@@ -77,6 +77,7 @@ internal static class ElementJson
             JobJson.Number(w, "strands", e.Strands);
             JobJson.Text(w, "colour", e.Colour);
             JobJson.Text(w, "secondColour", e.SecondColour);
+            JobJson.Text(w, "thread", e.Thread);
             JobJson.Text(w, "arrangement", e.Arrangement);
             JobJson.Number(w, "capHeightMm", e.CapHeightMm);
             JobJson.Number(w, "rows", e.Rows);
@@ -111,6 +112,7 @@ internal static class ElementJson
             JobJson.Number(w, "strands", m.Strands);
             JobJson.Text(w, "colour", m.Colour);
             JobJson.Text(w, "secondColour", m.SecondColour);
+            JobJson.Text(w, "thread", m.Thread);
             JobJson.Number(w, m.ByPart.Count > 0 ? "partCount" : "parts", m.Parts);
             PartAskedJson.Write(w, m.ByPart);
             JobJson.Number(w, "leanDegrees", m.LeanDegrees);
@@ -156,6 +158,7 @@ internal static class ElementJson
             Layer = faults.Whole(members, "layer", at),
             Craft = faults.Text(members, "craft", at),
             SecondColour = faults.Text(members, "secondColour", at)?.ToLowerInvariant(),
+            Thread = faults.Text(members, "thread", at),
         };
 
     private static MotifAsked Motif(Dictionary<string, JsonElement> members, string id, string at, JsonFaults faults)
@@ -186,6 +189,7 @@ internal static class ElementJson
             Layer = faults.Whole(members, "layer", at),
             Craft = faults.Text(members, "craft", at),
             SecondColour = faults.Text(members, "secondColour", at)?.ToLowerInvariant(),
+            Thread = faults.Text(members, "thread", at),
         };
     }
 

@@ -24,6 +24,7 @@ internal static class PartAskedJson
             JobJson.Text(w, "stitch", part.Stitch);
             JobJson.Number(w, "strands", part.Strands);
             JobJson.Text(w, "colour", part.Colour);
+            JobJson.Text(w, "thread", part.Thread);
             if (part.Colours.Count > 0)
             {
                 w.WriteStartArray("colours");
@@ -75,13 +76,14 @@ internal static class PartAskedJson
         for (var i = 0; i < items.Count; i++)
         {
             var here = $"{at}/parts/{i.ToString(CultureInfo.InvariantCulture)}";
-            var part = faults.Members(items[i], here, "role", "copy", "stitch", "strands", "colour", "colours",
+            var part = faults.Members(items[i], here, "role", "copy", "stitch", "strands", "thread", "colour", "colours",
                 "directionDegrees", "direction", "directionLines");
             parts.Add(new PartAsked(faults.Text(part, "role", here, required: true) ?? "?", faults.Whole(part, "copy", here),
                 faults.Text(part, "stitch", here), faults.Whole(part, "strands", here),
                 faults.Text(part, "colour", here)?.ToLowerInvariant(), faults.Number(part, "directionDegrees", here))
             {
                 Direction = faults.Text(part, "direction", here),
+                Thread = faults.Text(part, "thread", here),
                 DirectionLines = DirectionLines(part, here, faults),
                 Colours = (faults.Items(part, "colours", here) ?? []).Select((c, k) => c.ValueKind == JsonValueKind.String
                     ? c.GetString()!.ToLowerInvariant() : Wrong(k)).ToArray(),

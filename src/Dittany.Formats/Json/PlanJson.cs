@@ -242,6 +242,7 @@ public static class PlanJson
             w.WriteNumber("cuts", need.Cuts);
             Mm(w, "cutMm", need.CutMm);
             w.WriteNumber("skeins", need.Skeins);
+            w.WriteString("putUp", need.Thread.Kind.PutUp.Name);
             w.WriteString("needle", need.Needle);
             w.WriteEndObject();
         }
@@ -254,6 +255,7 @@ public static class PlanJson
         w.WriteStartObject("thread");
         w.WriteString("family", thread.Family);
         w.WriteNumber("ply", thread.Ply);
+        w.WriteNumber("widthMm", Math.Round(thread.Size.WidthMm, 3));
         w.WriteString("colour", thread.Colour);
         w.WriteString("name", thread.Name);
         w.WriteEndObject();

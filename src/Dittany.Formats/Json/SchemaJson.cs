@@ -104,6 +104,7 @@ public static class SchemaJson
         ("strands", new JsonObject { ["enum"] = new JsonArray(Bundle.Plies.Select(p => (JsonNode)p).ToArray()) }),
         ("colour", Text()),
         ("secondColour", Text()),
+        ("thread", Enum(ThreadKinds.All.Select(k => k.Id))),
         ("arrangement", Enum(Arrangement.Ids)),
         ("capHeightMm", Number(Lettering.LeastCapMm, Fit.MostCapMm)),
         ("widthMm", Number(JobCheck.LeastWidthMm, JobCheck.MostWidthMm)),
@@ -127,7 +128,7 @@ public static class SchemaJson
     private static JsonObject ByPartSchema() => List(Closed(["role"], ("role", Text()), ("copy", Whole(0, Arranging.MostCopies)),
         ("stitch", Enum(Book.Lines.Select(s => s.Id).Concat(Book.Fills.Select(s => s.Info.Id)))),
         ("strands", new JsonObject { ["enum"] = new JsonArray(Bundle.Plies.Select(p => (JsonNode)p).ToArray()) }), ("colour", Text()),
-        ("colours", List(Text())), ("directionDegrees", Number(-360, 360)),
+        ("thread", Enum(ThreadKinds.All.Select(k => k.Id))), ("colours", List(Text())), ("directionDegrees", Number(-360, 360)),
         ("direction", Enum(Direction.Known.Select(k => k.Id))), ("directionLines", List(List(Point())))));
 
     private static JsonObject MotifSchema() => Closed(
@@ -145,6 +146,7 @@ public static class SchemaJson
         ("strands", new JsonObject { ["enum"] = new JsonArray(Bundle.Plies.Select(p => (JsonNode)p).ToArray()) }),
         ("colour", Text()),
         ("secondColour", Text()),
+        ("thread", Enum(ThreadKinds.All.Select(k => k.Id))),
         ("parts", new JsonObject { ["oneOf"] = new JsonArray(Whole(1, 80), ByPartSchema()) }),
         ("partCount", Whole(1, 80)),
         ("leanDegrees", Number(-45, 45)),
@@ -316,7 +318,7 @@ public static class SchemaJson
 
     private static JsonObject Point() => new() { ["type"] = "array", ["minItems"] = 2, ["maxItems"] = 2, ["items"] = Plain() };
 
-    private static JsonObject ThreadOf() => Open(("family", Enum([Core.Materials.Thread.Cotton])), ("ply", Plain()), ("colour", Colour()),
+    private static JsonObject ThreadOf() => Open(("family", Enum(ThreadKinds.All.Select(k => k.Id))), ("ply", Plain()), ("widthMm", Plain()), ("colour", Colour()),
         ("name", Text()));
 
     private static IEnumerable<string> Lower<T>()

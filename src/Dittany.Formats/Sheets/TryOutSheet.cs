@@ -58,7 +58,7 @@ public static class TryOutSheet
     {
         foreach (var part in element.Parts)
         {
-            var width = Bundle.WidthMm(part.Strands) * 0.85;
+            var width = part.Thread.Size.WidthMm * 0.85;
             foreach (var stitch in part.Stitches)
             {
                 yield return stitch.Shape == StitchShape.Knot ? new DotMark(stitch.FromMm + by, part.LineWidthMm / 2, 0.1, "#1f2a26", "#1f2a26")

@@ -41,8 +41,8 @@ internal static class WorkSheet
         {
             flow.Fact(
                 Say.Upper(Palette.NameOf(need.Colour)),
-                $"{Say.Count(need.Strands, "strand")}, {Say.Count(need.Cuts, "length")} of {Say.Number(need.CutMm / 10)} cm, "
-                    + $"{Say.Count(need.Skeins, "skein")}; {Say.Upper(Needles.Find(need.Needle)!.Name)}");
+                $"{need.Thread.Size.Said}, {Say.Count(need.Cuts, "length")} of {Say.Number(need.CutMm / 10)} cm, "
+                    + $"{Say.Count(need.Skeins, need.Thread.Kind.PutUp.Name)}; {Say.Upper(Needles.Find(need.Needle)!.Name)}");
         }
 
         var timed = plan.Time;

@@ -95,7 +95,7 @@ internal static class FaceDrawing
         }
 
         var (colour, width) = (Colour.Parse(plan.Threads.Count > 0 ? plan.Threads[0].Colour : "#333333"),
-            Bundle.WidthMm(plan.Threads.Count > 0 ? plan.Threads[0].Strands : 2));
+            (plan.Threads.Count > 0 ? plan.Threads[0].Thread.Size : 2).WidthMm);
         Line(thread, "lies between stitches", colour.ToString(), width);
         Thin(carried);
         Line(jumps, "jumps straight from one line to the next", "#d0561f", width);
@@ -145,9 +145,9 @@ internal static class FaceDrawing
     {
         var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
         foreach (var (group, index) in plan.Route.Select((row, i) => (row, i)).GroupBy(r =>
-            (parts[r.row.Element][r.row.Part].Colour, parts[r.row.Element][r.row.Part].Strands)).Select((g, i) => (g, i)))
+            (parts[r.row.Element][r.row.Part].Colour, parts[r.row.Element][r.row.Part].Thread.Size)).Select((g, i) => (g, i)))
         {
-            var width = Bundle.WidthMm(group.Key.Strands);
+            var width = group.Key.Size.WidthMm;
             svg.Open("g", ("class", "one-by-one"), ("stroke", group.Key.Colour), ("stroke-width", width), ("stroke-linecap", "round"),
                 ("stroke-linejoin", "round"), ("fill", "none"));
             foreach (var (row, i) in group)

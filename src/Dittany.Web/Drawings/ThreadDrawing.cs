@@ -22,7 +22,7 @@ internal static class ThreadDrawing
         foreach (var group in Runs(element.Parts))
         {
             var thread = Colour.Parse(group[0].Colour);
-            var width = Bundle.WidthMm(group[0].Strands);
+            var width = group[0].Thread.Size.WidthMm;
             foreach (var (stitches, shine) in Shining(group))
             {
                 Layer(svg, stitches.Where(s => s.Shape is not (StitchShape.Whip or StitchShape.Knot)), thread, width, px, name, shine);
@@ -45,7 +45,7 @@ internal static class ThreadDrawing
         foreach (var part in parts)
         {
             if (runs.Count > 0 && runs[^1][0] is var first
-                && (first.Colour, first.Strands, first.Layer) == (part.Colour, part.Strands, part.Layer))
+                && (first.Thread, first.Layer) == (part.Thread, part.Layer))
             {
                 runs[^1].Add(part);
             }

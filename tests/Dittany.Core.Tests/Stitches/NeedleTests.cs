@@ -132,7 +132,7 @@ public class NeedleTests
     [Fact]
     public void Stitches_say_what_they_take()
     {
-        var cotton = new Core.Materials.Thread(Core.Materials.Thread.Cotton, 2, "#000000");
+        var cotton = new Core.Materials.Thread(2, "#000000");
         var (line, dot, area) = (new Core.Designs.Shape("l", Line: Strokes.Line(9)), new Core.Designs.Shape("p", Point: default(Pt)),
             new Core.Designs.Shape("a", new Core.Designs.Area([Strokes.Circle(4)])));
         foreach (var stitch in Book.All)

@@ -118,7 +118,7 @@ public class CuttingTests
         Assert.DoesNotContain(untold, because, StringComparison.Ordinal);
         var unfolded = string.Join(' ', CuttingRoom.Settle(q).Decisions[0].NotFollowed ?? []);
         Assert.Equal(strands % 2 == 1, unfolded.Contains(strands == 1 ? "Take 2 instead" : "Take 2 or 4 instead", StringComparison.Ordinal));
-        Assert.DoesNotContain("Part the end", string.Join(' ', CuttingRoom.Settle(q with { Strands = [6] }).Decisions[0].Because),
+        Assert.DoesNotContain("Part the end", string.Join(' ', CuttingRoom.Settle(q with { Threads = [6] }).Decisions[0].Because),
             StringComparison.Ordinal);
     }
 
@@ -144,7 +144,7 @@ public class CuttingTests
     public void More_work_wants_more_thread(byte stitches, byte runs, byte thickness)
     {
         var cutting = CuttingRoom.Settle(All().First(q => q.HabitCut == "450" && q.HabitUse == "single"));
-        ThreadNeed Of(int n, int r, double t) => ThreadRoom.Sum(new("cotton", 3, "#000000"), Enumerable.Repeat((2.5, 5.0, 2), n).ToArray(),
+        ThreadNeed Of(int n, int r, double t) => ThreadRoom.Sum(new(3, "#000000"), Enumerable.Repeat((2.5, 5.0, 2), n).ToArray(),
             r, Math.Min(r, 1), r, cutting, t, "crewel-7");
         var (n, r, t) = ((int)stitches, runs % 40, thickness / 50.0);
         var need = Of(n, r, t);

@@ -31,7 +31,7 @@ public class ThreadTests
     [InlineData(6, 18, 2)]
     [InlineData(3, 0, 0)]
     public void Skeins_follow_from_cuts_and_splitting(int strands, int runs, int skeins) =>
-        Assert.Equal(skeins, ThreadRoom.Sum(new("cotton", strands, "#000000"), [], runs, Math.Min(1, runs), runs, Usual, 0.5,
+        Assert.Equal(skeins, ThreadRoom.Sum(new(strands, "#000000"), [], runs, Math.Min(1, runs), runs, Usual, 0.5,
             "crewel-7").Skeins);
 
     /// <summary>
@@ -41,7 +41,7 @@ public class ThreadTests
     [Fact]
     public void A_sum_by_hand()
     {
-        var need = ThreadRoom.Sum(new("cotton", 3, "#000000"), Enumerable.Repeat((2.5, 5.0, 2), 10).ToArray(), 2, 1, 2, Usual, 0.5,
+        var need = ThreadRoom.Sum(new(3, "#000000"), Enumerable.Repeat((2.5, 5.0, 2), 10).ToArray(), 2, 1, 2, Usual, 0.5,
             "crewel-7");
         Assert.Equal((25, 50), (need.FrontMm, need.BackMm));
         Assert.Equal((85 * 1.1) + 120 + 30 + 30 + 30, need.LengthMm, 1);
@@ -75,10 +75,10 @@ public class ThreadTests
     [Fact]
     public void More_than_six_strands_are_folded()
     {
-        var need = ThreadRoom.Sum(new("cotton", 12, "#000000"), [], 8, 1, 8, Usual, 0.5, "chenille-22");
+        var need = ThreadRoom.Sum(new(12, "#000000"), [], 8, 1, 8, Usual, 0.5, "chenille-22");
         Assert.Equal((2 * Usual.CutMm, 2), (need.CutMm, need.Skeins));
         Assert.Equal([1, 2, 3, 4, 5, 6, 8, 10, 12], Bundle.Plies);
-        Assert.True(need.Thread.Folded && !new Core.Materials.Thread("cotton", 6, "#000000").Folded);
+        Assert.True(need.Thread.Folded && !new Core.Materials.Thread(6, "#000000").Folded);
     }
 
     /// <summary>

@@ -20,9 +20,9 @@ public sealed class FrenchKnot : IStitch
     public Placed? Sew(Shape shape, SewingBy by)
     {
         var at = (shape.Point ?? throw new ArgumentException($"A knot is a point, and {shape.Id} is none.", nameof(shape))).OnGrid();
-        var (strands, wraps) = (by.Spec.Pair.Strands, by.Spec.Wraps);
-        var sewing = new Sewn.Sewing(strands);
+        var (size, wraps) = (by.Spec.Pair.Size, by.Spec.Wraps);
+        var sewing = new Sewn.Sewing(size);
         sewing.Stitch(new Move(MoveKind.UpAt, at), new Move(MoveKind.Wrap, at, wraps), new Move(MoveKind.DownAt, at));
-        return new Placed([at], false, sewing.Done(), 0, this, Knots.AcrossMm(strands, wraps), Dot: true);
+        return new Placed([at], false, sewing.Done(), 0, this, Knots.AcrossMm(size, wraps), Dot: true);
     }
 }

@@ -17,7 +17,7 @@ public static class Knots
     private static readonly (int UpTo, int Most)[] MostWraps = [(3, 3), (4, 2), (int.MaxValue, 1)];
 
     /// <summary>The wraps she likes, or as many as the bundle takes.</summary>
-    public static int Wraps(int wished, int strands) => Math.Min(wished, MostWraps.First(m => strands <= m.UpTo).Most);
+    public static int Wraps(int wished, ThreadSize size) => Math.Min(wished, MostWraps.First(m => size.InStrands <= m.UpTo).Most);
 
     private static readonly (int Strands, double[] AcrossMm, double[] ThreadMm)[] Table =
     [
@@ -29,14 +29,21 @@ public static class Knots
     ];
 
     /// <summary>Across, in mm; wraps 1 to 3. Five strands count as six.</summary>
-    public static double AcrossMm(int strands, int wraps) => Math.Round(Thicker(strands) * Row(strands).AcrossMm[wraps - 1], 1);
+    public static double AcrossMm(ThreadSize size, int wraps) => Math.Round(Thicker(size) * Row(size).AcrossMm[wraps - 1], 1);
 
     /// <summary>Thread of the bundle one knot takes, in mm.</summary>
-    public static double ThreadMm(int strands, int wraps) => Math.Round(Thicker(strands) * Row(strands).ThreadMm[wraps - 1]);
+    public static double ThreadMm(ThreadSize size, int wraps) => Math.Round(Thicker(size) * Row(size).ThreadMm[wraps - 1]);
 
-    /// <summary>What is thicker than six strands makes a knot larger by as much as it lies wider.</summary>
-    private static double Thicker(int strands) => strands <= Bundle.Most ? 1 : Bundle.WidthMm(strands) / Bundle.WidthMm(Bundle.Most);
+    /// <summary>
+    /// What is thicker than six strands, or lies wider than the strands it is looked up by, makes a knot larger by as much as it lies
+    /// wider.
+    /// </summary>
+    private static double Thicker(ThreadSize size) => size.ByStrands && size.Ply <= Bundle.Most ? size.Kind.Scale
+        : size.WidthMm / Bundle.WidthMm(Math.Min(size.InStrands, Bundle.Most));
 
-    private static (int Strands, double[] AcrossMm, double[] ThreadMm) Row(int strands) =>
-        Table.First(r => strands <= r.Strands || r.Strands == 6);
+    private static (int Strands, double[] AcrossMm, double[] ThreadMm) Row(ThreadSize size)
+    {
+        var strands = size.InStrands;
+        return Table.First(r => strands <= r.Strands || r.Strands == 6);
+    }
 }

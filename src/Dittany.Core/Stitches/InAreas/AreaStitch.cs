@@ -46,7 +46,7 @@ public abstract class AreaStitch : IStitch
         }
 
         by.Budget?.Spend(ground.Covers.Rings.Sum(r => (long)r.Count) * 20);
-        var sewing = new Sewn.Sewing(by.Spec.Pair.Strands);
+        var sewing = new Sewn.Sewing(by.Spec.Pair.Size);
         Sew(sewing, ground, by);
         var sewn = sewing.Done();
         by.Budget?.Spend(40L * sewn.Count);

@@ -23,7 +23,7 @@ public static class Coverage
         var under = new bool[wide, high];
         foreach (var stitch in sewn)
         {
-            var half = stitch.Shape == StitchShape.Knot ? Knots.AcrossMm(sewn.Strands, 2) / 2 : sewn.BundleMm / 2;
+            var half = stitch.Shape == StitchShape.Knot ? Knots.AcrossMm(sewn.Size, 2) / 2 : sewn.BundleMm / 2;
             var path = stitch.PathMm ?? [stitch.FromMm, stitch.ToMm];
             for (var i = 1; i < path.Count; i++)
             {

@@ -63,11 +63,11 @@ public sealed class ChainRows : RowsInward
 
     public override string Because => "Rows of chain fill a large area quickly, and wear well.";
 
-    protected override double RowMm(SewingBy by) => Chain.LineWidthMm(by.Spec.Pair.Strands);
+    protected override double RowMm(SewingBy by) => Chain.LineWidthMm(by.Spec.Pair.Size);
 
     protected override void Row(Sewn.Sewing sewing, Stroke line, SewingBy by)
     {
-        var spec = StitchSpec.For(new Pair(Chain, by.Spec.Pair.Strands), by.Spec.Schools);
+        var spec = StitchSpec.For(new Pair(Chain, by.Spec.Pair.Size), by.Spec.Schools);
         if (Chain.Sew(new Designs.Shape(string.Empty, Line: line), new SewingBy(spec, Budget: by.Budget)) is not { } row)
         {
             return;

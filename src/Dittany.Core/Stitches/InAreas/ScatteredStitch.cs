@@ -94,11 +94,11 @@ public class PackedKnots : ScatteredStitch
 
     public override string Because => "Knots side by side stand up and are dense: for centres and curls.";
 
-    protected override double WidthMm(SewingBy by) => Knots.AcrossMm(by.Spec.Pair.Strands, by.Spec.Wraps);
+    protected override double WidthMm(SewingBy by) => Knots.AcrossMm(by.Spec.Pair.Size, by.Spec.Wraps);
 
     protected override (double EdgeMm, double ApartMm) Room(SewingBy by)
     {
-        var across = Knots.AcrossMm(by.Spec.Pair.Strands, by.Spec.Wraps);
+        var across = Knots.AcrossMm(by.Spec.Pair.Size, by.Spec.Wraps);
         return (across / 2, across);
     }
 
@@ -122,7 +122,7 @@ public sealed class PackedColonialKnots : PackedKnots
     /// <summary>Round one way and round the other.</summary>
     private const int Turns = 2;
 
-    protected override double WidthMm(SewingBy by) => Knots.AcrossMm(by.Spec.Pair.Strands, Turns);
+    protected override double WidthMm(SewingBy by) => Knots.AcrossMm(by.Spec.Pair.Size, Turns);
 
     protected override (double EdgeMm, double ApartMm) Room(SewingBy by) => (WidthMm(by) / 2, WidthMm(by));
 

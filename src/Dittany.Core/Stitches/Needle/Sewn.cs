@@ -14,18 +14,18 @@ public sealed class Sewn : IReadOnlyList<Stitch>
     private readonly int[] _ends;
     private readonly Sewn? _written;
 
-    private Sewn(Move[] moves, int[] ends, int strands, Sewn? written)
+    private Sewn(Move[] moves, int[] ends, ThreadSize size, Sewn? written)
     {
-        (_moves, _ends, Strands, _written) = (moves, ends, strands, written);
+        (_moves, _ends, Size, _written) = (moves, ends, size, written);
     }
 
     public static Sewn Nothing { get; } = new([], [], 1, null);
 
-    /// <summary>How many strands the thread has.</summary>
-    public int Strands { get; }
+    /// <summary>The thread it is sewn with.</summary>
+    public ThreadSize Size { get; }
 
     /// <summary>How wide the thread lies, mm.</summary>
-    public double BundleMm => Bundle.WidthMm(Strands);
+    public double BundleMm => Size.WidthMm;
 
     public int Count => _ends.Length;
 
@@ -75,7 +75,7 @@ public sealed class Sewn : IReadOnlyList<Stitch>
             }
         }
 
-        return new Sewn(moves, _ends, Strands, Written);
+        return new Sewn(moves, _ends, Size, Written);
     }
 
     /// <summary>So many of its stitches from one on; itself where that is all of them.</summary>
@@ -88,7 +88,7 @@ public sealed class Sewn : IReadOnlyList<Stitch>
 
         var from = first == 0 ? 0 : _ends[first - 1];
         var to = count == 0 ? from : _ends[first + count - 1];
-        return new Sewn(_moves[from..to], _ends[first..(first + count)].Select(e => e - from).ToArray(), Strands,
+        return new Sewn(_moves[from..to], _ends[first..(first + count)].Select(e => e - from).ToArray(), Size,
             _written?.Slice(first, count));
     }
 
@@ -102,7 +102,7 @@ public sealed class Sewn : IReadOnlyList<Stitch>
             ends.Add(moves.Count);
         }
 
-        return new Sewn([.. moves], [.. ends], Strands, _written?.Pick(indices));
+        return new Sewn([.. moves], [.. ends], Size, _written?.Pick(indices));
     }
 
     public IEnumerator<Stitch> GetEnumerator()
@@ -116,9 +116,9 @@ public sealed class Sewn : IReadOnlyList<Stitch>
     IEnumerator IEnumerable.GetEnumerator() => GetEnumerator();
 
     /// <summary>Straight stitches, each from where the needle comes up to where it goes down.</summary>
-    public static Sewn Straights(int strands, IEnumerable<(Pt Up, Pt Down)> stitches)
+    public static Sewn Straights(ThreadSize size, IEnumerable<(Pt Up, Pt Down)> stitches)
     {
-        var sewing = new Sewing(strands);
+        var sewing = new Sewing(size);
         foreach (var (up, down) in stitches)
         {
             sewing.Straight(up, down);
@@ -128,12 +128,12 @@ public sealed class Sewn : IReadOnlyList<Stitch>
     }
 
     /// <summary>Writes the needle's way down, stitch by stitch.</summary>
-    public sealed class Sewing(int strands)
+    public sealed class Sewing(ThreadSize size)
     {
         private readonly List<Move> _moves = [];
         private readonly List<int> _ends = [];
 
-        public double BundleMm => Bundle.WidthMm(strands);
+        public double BundleMm => size.WidthMm;
 
         private readonly List<int> _breaks = [];
 
@@ -172,6 +172,6 @@ public sealed class Sewn : IReadOnlyList<Stitch>
         public void Straight(Pt up, Pt down, int side = 0, bool through = false) =>
             Stitch(new Move(through ? MoveKind.UpThrough : MoveKind.UpAt, up), new Move(MoveKind.DownAt, down, Side: (sbyte)side));
 
-        public Sewn Done() => new([.. _moves], [.. _ends], strands, null);
+        public Sewn Done() => new([.. _moves], [.. _ends], size, null);
     }
 }

@@ -136,7 +136,7 @@ public readonly record struct Stitch
                 at = move.At;
             }
 
-            return turns > 0 ? Knots.ThreadMm(Of.Strands, turns) : curved ? Rounding.ToGrid(thread) : thread;
+            return turns > 0 ? Knots.ThreadMm(Of.Size, turns) : curved ? Rounding.ToGrid(thread) : thread;
         }
     }
 

@@ -1,3 +1,4 @@
+using Dittany.Core.Materials;
 using Dittany.Core.Stitches.Needle;
 
 namespace Dittany.Core.Stitches.OnLines;
@@ -26,5 +27,5 @@ public class Backstitch : LineStitch, IStitch
     }
 
     /// <summary>Five strands and six make a short stitch a bead (from memory).</summary>
-    protected static double Shortest(int strands) => strands >= 5 ? 2.0 : 1.0;
+    protected static double Shortest(ThreadSize size) => size.InStrands >= 5 ? 2.0 : 1.0;
 }

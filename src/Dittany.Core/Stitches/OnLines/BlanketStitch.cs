@@ -14,7 +14,7 @@ public class BlanketStitch : LineStitch, IStitch
     private const double ToothMm = 3.2;
 
     public override StitchInfo Info { get; } = new(
-        "blanket", "blanket stitch", StitchClass.Outline, 1, 3.2, strands => Math.Max(1.6, 2 * Bundle.WidthMm(strands)), StitchInfo.ByWidth,
+        "blanket", "blanket stitch", StitchClass.Outline, 1, 3.2, size => Math.Max(1.6, 2 * size.WidthMm), StitchInfo.ByWidth,
             StitchInfo.ByWidth, [(40, 2), (double.PositiveInfinity, 3)], "edges, hearts, and strokes that are not to be solid",
             "letters under three times its teeth", StitchInfo.Memory);
 
@@ -24,7 +24,7 @@ public class BlanketStitch : LineStitch, IStitch
     protected virtual bool BothSides => false;
 
     /// <summary>Room for the teeth is kept on both sides: which one they stand on hangs on the way a line runs.</summary>
-    public double LineWidthMm(int strands) => Math.Round((2 * ToothMm) + Bundle.WidthMm(strands), 3);
+    public double LineWidthMm(ThreadSize size) => Math.Round((2 * ToothMm) + size.WidthMm, 3);
 
     public string Manner(StitchSchools schools) => "The thread lies under the needle's point; pull away from the teeth, and set one straight "
         + "into every corner.";

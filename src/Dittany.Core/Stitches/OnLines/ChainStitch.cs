@@ -12,7 +12,7 @@ public sealed class ChainStitch : LineStitch, IStitch
     private const double Width = 2.5;
 
     public override StitchInfo Info { get; } = new(
-        "chain", "chain stitch", StitchClass.Outline, Width, 3, strands => Math.Max(1.5, Width * Bundle.WidthMm(strands)),
+        "chain", "chain stitch", StitchClass.Outline, Width, 3, size => Math.Max(1.5, Width * size.WidthMm),
         StitchInfo.Caps(9, 14, 17, 21, 26), StitchInfo.Caps(12, 18, 23, 28, 35), [(25, 2), (30, 3), (double.PositiveInfinity, 4)],
         "bold letters, and cloth that stretches", "too wide for small letters; a link out of measure shows", StitchInfo.Memory);
 

@@ -9,7 +9,7 @@ namespace Dittany.Core.Stitches.OnLines;
 public sealed class CoralStitch : LineStitch, IStitch
 {
     public override StitchInfo Info { get; } = new(
-        "coral", "coral stitch", StitchClass.Outline, 2, 4, strands => 3 * Bundle.WidthMm(strands), StitchInfo.ByWidth, StitchInfo.ByWidth,
+        "coral", "coral stitch", StitchClass.Outline, 2, 4, size => 3 * size.WidthMm, StitchInfo.ByWidth, StitchInfo.ByWidth,
             [(25, 2), (double.PositiveInfinity, 3)], "textured letters, stems with buds", "smooth, small letters", StitchInfo.Memory);
 
     public bool KeepsOneLength => true;

@@ -17,7 +17,7 @@ public sealed class CrossStitchLine : LineStitch, IStitch
 
     public bool KeepsOneLength => true;
 
-    public double LineWidthMm(int strands) => Math.Round(WideMm + Bundle.WidthMm(strands), 3);
+    public double LineWidthMm(ThreadSize size) => Math.Round(WideMm + size.WidthMm, 3);
 
     /// <summary>Behind lies the width of a cross.</summary>
     public double LongestMm(double mostBehindMm) => mostBehindMm;

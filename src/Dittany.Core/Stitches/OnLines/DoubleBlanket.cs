@@ -7,7 +7,7 @@ namespace Dittany.Core.Stitches.OnLines;
 public sealed class DoubleBlanket : BlanketStitch
 {
     public override StitchInfo Info { get; } = new(
-        "double-blanket", "double blanket stitch", StitchClass.Outline, 1, 3.2, strands => Math.Max(1.6, 2 * Bundle.WidthMm(strands)),
+        "double-blanket", "double blanket stitch", StitchClass.Outline, 1, 3.2, size => Math.Max(1.6, 2 * size.WidthMm),
             StitchInfo.ByWidth, StitchInfo.ByWidth, [(double.PositiveInfinity, 2)], "broad borders, and large open letters", "anything small",
             StitchInfo.Memory);
 

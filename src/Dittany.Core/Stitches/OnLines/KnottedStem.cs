@@ -11,7 +11,7 @@ public sealed class KnottedStem : Overlapping, IStitch
     private const int Wraps = 2;
 
     public override StitchInfo Info { get; } = new(
-        "knotted-stem", "knotted stem stitch", StitchClass.Outline, 2.2, 4, strands => Math.Max(2.4, 4 * Bundle.WidthMm(strands)),
+        "knotted-stem", "knotted stem stitch", StitchClass.Outline, 2.2, 4, size => Math.Max(2.4, 4 * size.WidthMm),
             StitchInfo.ByWidth, StitchInfo.ByWidth, [(25, 2), (double.PositiveInfinity, 3)], "bold, beaded letters and stems",
             "smooth lines, and tight bends", StitchInfo.Memory);
 

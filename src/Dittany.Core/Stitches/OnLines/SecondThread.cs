@@ -152,7 +152,7 @@ public sealed class LacedRunning() : TwiceOver(new RunningStitch(), laced: true)
 public sealed class LacedBackstitch() : TwiceOver(new Backstitch(), laced: true)
 {
     public override StitchInfo Info { get; } = new(
-        "laced-backstitch", "laced backstitch", StitchClass.Outline, 4.2, 2.5, strands => strands >= 5 ? 2 : 1.5, StitchInfo.ByWidth,
+        "laced-backstitch", "laced backstitch", StitchClass.Outline, 4.2, 2.5, strands => strands.InStrands >= 5 ? 2 : 1.5, StitchInfo.ByWidth,
             StitchInfo.ByWidth, [(double.PositiveInfinity, 2)], "bold letters and borders in two colours", "small letters, and what is handled much",
             StitchInfo.Memory);
 }
@@ -177,7 +177,7 @@ public sealed class WhippedSplit() : TwiceOver(new SplitStitch(), laced: false)
 public sealed class WhippedChain() : TwiceOver(new ChainStitch(), laced: false)
 {
     public override StitchInfo Info { get; } = new(
-        "whipped-chain", "whipped chain stitch", StitchClass.Outline, 2.6, 3, strands => Math.Max(1.5, 2.5 * Materials.Bundle.WidthMm(strands)),
+        "whipped-chain", "whipped chain stitch", StitchClass.Outline, 2.6, 3, size => Math.Max(1.5, 2.5 * size.WidthMm),
             StitchInfo.ByWidth, StitchInfo.ByWidth, [(30, 2), (double.PositiveInfinity, 3)], "bold letters with a raised edge",
             "small letters; a link out of measure shows", StitchInfo.Memory);
 }
@@ -187,7 +187,7 @@ public sealed class InterlacedChain() : TwiceOver(new ChainStitch(), laced: true
 {
     public override StitchInfo Info { get; } = new(
         "interlaced-chain", "interlaced chain stitch", StitchClass.Outline, 4.2, 3,
-            strands => Math.Max(1.5, 2.5 * Materials.Bundle.WidthMm(strands)), StitchInfo.ByWidth, StitchInfo.ByWidth,
+            size => Math.Max(1.5, 2.5 * size.WidthMm), StitchInfo.ByWidth, StitchInfo.ByWidth,
             [(double.PositiveInfinity, 2)], "initials and borders in two colours", "anything small, or handled much", StitchInfo.Memory);
 
     /// <summary>Out along one side and back along the other: the thread ends where the chain did.</summary>

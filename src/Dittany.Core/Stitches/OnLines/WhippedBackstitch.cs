@@ -9,7 +9,7 @@ namespace Dittany.Core.Stitches.OnLines;
 public sealed class WhippedBackstitch() : TwiceOver(new Backstitch(), laced: false)
 {
     public override StitchInfo Info { get; } = new(
-        "whipped-backstitch", "whipped backstitch", StitchClass.Outline, 1.5, 2.5, strands => strands >= 5 ? 2.0 : 1.0,
+        "whipped-backstitch", "whipped backstitch", StitchClass.Outline, 1.5, 2.5, strands => strands.InStrands >= 5 ? 2.0 : 1.0,
             StitchInfo.Caps(6, 8, 10, 12, 16), StitchInfo.Caps(7, 11, 14, 17, 21),
         [(10.999, 1), (25, 2), (double.PositiveInfinity, 3)],
         "a raised cord that hides the joints", "rounds off corners unless the thread goes down there; takes more thread",

@@ -101,7 +101,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
             return NotFound();
         }
 
-        var change = new Change("stitch", taken.Id, taken.Name, job => TryOut.Taken(job, taken.Stitch, taken.Strands));
+        var change = new Change("stitch", taken.Id, taken.Name, job => TryOut.Taken(job, taken.Stitch, taken.Size));
         var changed = await pieces.Change(Piece.Id, Piece.Head, change, await workshops.Current(cancel), cancel: cancel);
         if (changed?.Faults is { Count: > 0 } faults)
         {

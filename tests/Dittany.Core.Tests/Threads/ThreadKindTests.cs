@@ -1,0 +1,182 @@
+using Dittany.Core.Materials;
+using Dittany.Core.Planning;
+using Dittany.Core.StitchBook;
+using Dittany.Core.Tests.Planning;
+using Dittany.Core.Threads;
+
+namespace Dittany.Core.Tests.Threads;
+
+/// <summary>Threads other than stranded cotton: how wide, how long, with which needle, and where not.</summary>
+public class ThreadKindTests
+{
+    /// <summary>
+    /// A yarn of cotton count Ne is 1/(28 √Ne) inches across (Peirce, The Geometry of Cloth Structure, Journal of the Textile Institute 28,
+    /// 1937). Pearl cotton 5, 8 and 12 weigh 5 g in 25 m, 10 g in 80 m and 10 g in 120 m as they are sold; Ne is 590.5 over tex. Drawn into
+    /// cloth a round cord lies wider than that, by the same share whatever its number.
+    /// </summary>
+    [Theory]
+    [InlineData("pearl-5", 25, 5)]
+    [InlineData("pearl-8", 80, 10)]
+    [InlineData("pearl-12", 120, 10)]
+    public void Cords_are_as_wide_as_they_weigh(string id, double metres, double grams)
+    {
+        var kind = ThreadKinds.Find(id)!;
+        var across = 25.4 / (28 * Math.Sqrt(590.5 / (1000 * grams / metres)));
+        Assert.InRange(kind.Lies(1) / across, 1.3, 1.65);
+        Assert.Equal(metres * 1000, kind.PutUp.LengthMm);
+    }
+
+    /// <summary>
+    /// What holds of every kind: it is worked in what it can be worked in, and more of it lies wider, by less than twice.
+    /// </summary>
+    [Fact]
+    public void Every_kind_is_sound()
+    {
+        Assert.Equal(ThreadKinds.All.Count, ThreadKinds.All.DistinctBy(k => k.Id).Count());
+        foreach (var kind in ThreadKinds.All)
+        {
+            Assert.Contains(kind.Usual, kind.Plies);
+            Assert.True(kind.Plies.Zip(kind.Plies.Skip(1)).All(p => kind.Lies(p.Second) > kind.Lies(p.First)
+                && kind.Lies(p.Second) < kind.Lies(p.First) * p.Second / p.First));
+            var size = new ThreadSize(kind, kind.Usual);
+            Assert.InRange(Bundle.WidthMm(size.InStrands) / size.WidthMm, 0.75, 2.1);
+        }
+
+        Assert.Equal(3, ((ThreadSize)3).Ply);
+        Assert.Equal("3 strands", ((ThreadSize)3).Said);
+    }
+
+    /// <summary>
+    /// Metallic is worked doubled in 30 cm, with a large eye; wool no longer than 38 cm (common practice): whatever her habit or her wish
+    /// is, and the wish that is not followed is told.
+    /// </summary>
+    [Theory]
+    [InlineData("metallic", 300, "chenille-22", 600)]
+    [InlineData("wool", 380, null, 380)]
+    public void What_frays_or_wears_is_worked_short(string thread, double most, string? needle, double cut)
+    {
+        var job = Jobs.Towel() with
+        {
+            Form = "cushion-cover",
+            Elements = [new("name", "Juniper", CapHeightMm: 30) { Thread = thread }],
+            Overrules = new Dictionary<string, string> { ["thread.cut-length"] = "900" },
+        };
+        var plan = Jobs.Make(job, Workshop.Default);
+        var need = Assert.Single(plan.Threads);
+        Assert.Equal(thread, need.Thread.Family);
+        Assert.Equal(cut, need.CutMm);
+        if (needle is not null)
+        {
+            Assert.Equal(needle, need.Needle);
+        }
+
+        foreach (var run in plan.Route.GroupBy(r => r.Run))
+        {
+            var parts = plan.Elements[0].Parts;
+            Assert.InRange(run.Sum(r => parts[r.Part].Stitches[r.Stitch].ThreadMm + r.BackMm) * Cutting.TakeUp, 0, most);
+        }
+
+        var told = plan.Decision("thread.cut-length")!;
+        Assert.True(told.NotFollowed is not null, $"{told.Choice} {string.Join(' ', told.Because)}");
+        Assert.Contains("are not followed", string.Join(' ', told.NotFollowed!), StringComparison.Ordinal);
+    }
+
+    /// <summary>
+    /// The line is as wide as the thread and the stitch make it, in every kind that writes: what is planned is what was measured.
+    /// </summary>
+    [Fact]
+    public void Words_are_written_in_every_thread()
+    {
+        foreach (var kind in ThreadKinds.All)
+        {
+            var job = Jobs.Towel() with { Elements = [new("name", "Iris", CapHeightMm: 28) { Thread = kind.Id }] };
+            var plan = Jobs.Make(job, Workshop.Default);
+            var element = plan.Elements[0];
+            Assert.All(element.Parts, p => Assert.Equal(kind, p.Thread.Kind));
+            var part = element.Parts.First(p => p.Role == "letter");
+            Assert.Equal(Book.Find(part.Stitch)!.LineWidthMm(part.Thread.Size), element.LineWidthMm);
+            Assert.Null(ThreadRules.Against(kind, Book.Find(part.Stitch)!));
+            Assert.Equal(kind.Id, plan.Decision("thread.kind")!.ChoiceId);
+        }
+    }
+
+    /// <summary>
+    /// A cord is not split, and what frays goes through as few holes as can be (common practice): told with what would do.
+    /// </summary>
+    [Theory]
+    [InlineData("pearl-8", 3, null, "/elements/0/strands", "no strands that part")]
+    [InlineData("pearl-8", null, "split", "/elements/0/stitch", "does not part")]
+    [InlineData("metallic", null, "chain", "/elements/0/stitch", "frays")]
+    [InlineData("silk", null, null, "/elements/0/thread", "There is no thread")]
+    public void What_cannot_be_is_told_with_its_field(string thread, int? strands, string? stitch, string at, string told)
+    {
+        var job = Jobs.Towel() with { Elements = [new("name", "Iris", Strands: strands, Stitch: stitch) { Thread = thread }] };
+        var fault = Assert.Single(Jobs.Faults(job, Workshop.Default));
+        Assert.EndsWith(at, fault.Pointer, StringComparison.Ordinal);
+        Assert.Contains(told, fault.Detail, StringComparison.Ordinal);
+        Assert.NotEmpty(fault.Try);
+    }
+
+    /// <summary>Strands that were chosen before give way to a cord, and that is said where they were chosen.</summary>
+    [Fact]
+    public void Strands_chosen_before_are_not_lost_silently()
+    {
+        var plan = Jobs.Make(Jobs.Towel() with
+        {
+            Elements = [new("name", "Iris") { Thread = "pearl-8" }],
+            Overrules = new Dictionary<string, string> { ["thread.strands"] = "4", ["stitch.outline"] = "split" },
+        }, Workshop.Default);
+        Assert.Contains("4 strands, your wish, are not followed", string.Join(' ', plan.Decision("thread.strands")!.NotFollowed!),
+            StringComparison.Ordinal);
+        Assert.Contains("Split stitch, your wish, is not followed", string.Join(' ', plan.Decision("stitch.outline")!.NotFollowed!),
+            StringComparison.Ordinal);
+        Assert.NotEqual("split", plan.Decision("stitch.outline")!.ChoiceId);
+    }
+
+    /// <summary>
+    /// Wool and metallic next to a baby's skin are ruled out, with why; overruled they are stitched, and the harm is told first.
+    /// </summary>
+    [Theory]
+    [InlineData("wool", "itches")]
+    [InlineData("metallic", "scratches")]
+    public void Next_to_skin_some_threads_are_ruled_out(string thread, string told)
+    {
+        var job = Jobs.Towel() with { Form = "baby-bodysuit", Elements = [new("name", "Zoë")] };
+        var out1 = Assert.Single(Jobs.Make(job, Workshop.Default).Decision("thread.kind")!.RuledOut, r => r.ChoiceId == thread);
+        Assert.Contains(told, string.Join(' ', out1.Because), StringComparison.Ordinal);
+        var overruled = Jobs.Make(job with { Overrules = new Dictionary<string, string> { ["thread.kind"] = thread } }, Workshop.Default);
+        var first = overruled.Decision("thread.kind")!.Because.Select(b => b.ToString())
+            .First(b => b.StartsWith("Think", StringComparison.Ordinal));
+        Assert.Contains(told, first, StringComparison.Ordinal);
+        Assert.All(overruled.Elements[0].Parts, p => Assert.Equal(thread, p.Thread.Family));
+    }
+
+    /// <summary>Part by part: petals in wool, the rest in cotton, each with its own needle and its own skeins.</summary>
+    [Fact]
+    public void Parts_have_threads_of_their_own()
+    {
+        var job = Jobs.Towel() with
+        {
+            Form = "cushion-cover",
+            Elements = [],
+            Motifs = [new("flower", "daisy", HeightMm: 60) { ByPart = [new("petal") { Thread = "wool" }] }],
+        };
+        var plan = Jobs.Make(job, Workshop.Default);
+        var parts = plan.Elements[0].Parts;
+        Assert.All(parts.Where(p => p.Role == "petal"), p => Assert.Equal("wool", p.Thread.Family));
+        Assert.All(parts.Where(p => p.Role != "petal"), p => Assert.Equal("cotton", p.Thread.Family));
+        Assert.Contains(plan.Threads, t => t.Thread.Family == "wool" && t.Needle != "crewel-9");
+    }
+
+    /// <summary>Measured by her, a thread is as wide as she says: the line follows, and so does the least height it writes.</summary>
+    [Fact]
+    public void A_measured_width_changes_every_plan()
+    {
+        var hers = Workshop.Default with { ThreadWidthsMm = new Dictionary<string, double> { ["cotton"] = 0.5 } };
+        var job = Jobs.Towel() with { Elements = [new("name", "Iris", Stitch: "backstitch", Strands: 3, CapHeightMm: 20)] };
+        var (ours, theirs) = (Jobs.Make(job, Workshop.Default).Elements[0], Jobs.Make(job, hers).Elements[0]);
+        Assert.Equal(ours.LineWidthMm * 1.25, theirs.LineWidthMm, 0.002);
+        var stitch = Book.Find("backstitch")!;
+        Assert.True(stitch.LeastCapMm(new ThreadSize(hers.Thread(ThreadKinds.Cotton), 3)) > stitch.LeastCapMm(3));
+    }
+}
