@@ -39,6 +39,14 @@ public readonly record struct Colour(byte R, byte G, byte B)
         static double F(double t) => t > 216.0 / 24389 ? Math.Cbrt(t) : ((24389.0 / 27 * t) + 16) / 116;
     }
 
+    /// <summary>The colour so much nearer to white, 0 to 1, in even steps to the eye: as a paler bath dyes it, its hue kept.</summary>
+    public Colour Paled(double share)
+    {
+        return new Colour(Nearer(R), Nearer(G), Nearer(B));
+
+        byte Nearer(byte channel) => (byte)Math.Round(channel + ((255 - channel) * share));
+    }
+
     /// <summary>A channel in linear light, 0 to 1 (IEC 61966-2-1).</summary>
     internal static double Linear(byte channel)
     {

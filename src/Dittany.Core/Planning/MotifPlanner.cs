@@ -91,7 +91,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             ["A knit, or a stitch of your own."], Book.Lines.Where(s => ThreadRules.Against(thread.Kind, s) is null).Select(s =>
                 new Choice(s.Id, Say.Upper(s.Name))).ToArray()), thread.StitchUnfollowed));
         decisions.Add(ThreadChoice.Unfollowed(Deciding.Make(
-            Id("thread.strands"), Station.Thread, "How many strands", ThreadChoice.PlyChoice(thread.Kind, free),
+            Id("thread.strands"), Station.Thread, ThreadChoice.PlySubject(thread.Kind), ThreadChoice.PlyChoice(thread.Kind, free),
             strandsStated is null ? null : ThreadChoice.PlyChoice(thread.Kind, pair.Strands),
             [!thread.Kind.Parts ? Recommender.BecauseStrands(pair, high, facts) : ground.Tinted ? (Told)$"Two strands make the fine line round what is tinted."
                 : $"Drawings under {Say.Length(StrandsByHeight[0].ToMm)} want one strand, under {Say.Length(StrandsByHeight[1].ToMm)} two, "

@@ -73,6 +73,9 @@ public sealed record Part(
     /// <summary>Stitches that a thread begins with anew within it, because the way to them is too long.</summary>
     public IReadOnlyList<int> Breaks { get; init; } = [];
 
+    /// <summary>The colour of each stitch where its thread turns colour along its length; none where it does not.</summary>
+    public IReadOnlyList<string> Tones { get; init; } = [];
+
     public int Strands => Thread.Ply;
 
     public string Colour => Thread.Colour;

@@ -103,7 +103,8 @@ public static class Planner
         var routed = Working.RouteOf(
             letters, called, held, cutting, ground, thickness, marksCloth && transfer.Marker.GoesBy == GoesBy.Brushing, workshop,
                 overrules.For("order.parts"), needle);
-        elements = Working.AsWorked(elements, routed);
+        elements = ColourTurns.On(Working.AsWorked(elements, routed), routed.Rows, cutting.CutMm);
+        ColourTurns.Tell(elements, needle);
         var threads = Working.ThreadsOf(elements, routed.Rows, cutting, cloth, thickness, workshop, overrules, needle);
         var effort = EffortRoom.Stitching(
             seconds, cutting.Minutes(threads.Sum(t => t.Runs), threads.Sum(t => t.FreshRuns), threads.Sum(t => t.Cuts)), hooped, pace,

@@ -5,6 +5,7 @@ using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
 using Dittany.Core.Telling;
 using Dittany.Core.Threads;
+using Dittany.Core.Words;
 
 namespace Dittany.Core.Planning;
 
@@ -72,8 +73,11 @@ internal sealed record ThreadChoice(ThreadKind Kind, string? Strands, string? St
     public static Choice ChoiceOf(ThreadKind kind) => new(kind.Id, Say.Upper(kind.Name));
 
     /// <summary>So many of this thread, as it is chosen.</summary>
-    public static Choice PlyChoice(ThreadKind kind, int ply) =>
-        new(ply.ToString(CultureInfo.InvariantCulture), Say.Upper(new ThreadSize(kind, ply).Said));
+    public static Choice PlyChoice(ThreadKind kind, int ply) => new(ply.ToString(CultureInfo.InvariantCulture),
+        kind.Parts ? Say.Upper(new ThreadSize(kind, ply).Said) : kind.Plies.Count == 1 ? "As it comes" : ply == 1 ? "Single" : "Doubled");
+
+    /// <summary>What the decision on strands is called for this thread.</summary>
+    public static string PlySubject(ThreadKind kind) => kind.Parts ? "How many strands" : "Single or doubled";
 
     /// <summary>The decision on strands with what of her wish was not followed.</summary>
     public static Decision Unfollowed(Decision decision, IReadOnlyList<Told> told) => told.Count == 0 ? decision : decision with
@@ -90,6 +94,19 @@ internal sealed record ThreadChoice(ThreadKind Kind, string? Strands, string? St
             decisions[i] = decisions[i].Id == strandsId ? Unfollowed(decisions[i], StrandsUnfollowed)
                 : decisions[i].Id == stitchId ? Unfollowed(decisions[i], StitchUnfollowed) : decisions[i];
         }
+    }
+
+    /// <summary>Whether a thread of this colour shows on the cloth, in every tone it has; nothing where it does.</summary>
+    public IEnumerable<Concern> Shows(string colour, Cloth cloth)
+    {
+        if (Legibility.Showing(Materials.Colour.Parse(colour), cloth) is { } hidden)
+        {
+            return [hidden];
+        }
+
+        return Kind.Turns && Variegation.Tones.Select(t => Materials.Colour.Parse(colour).Paled(t.Paled)).Select(tone =>
+                Legibility.Showing(tone, cloth, "Where the thread turns pale it")).OfType<Concern>().FirstOrDefault() is { } pale
+            ? [pale with { Text = (Told)$"{pale.Text} Take a thread of one colour, or a darker or lighter cloth.", Remedies = [] }] : [];
     }
 
     /// <summary>The numbers of this thread that may be chosen.</summary>

@@ -243,7 +243,7 @@ internal static class WordingDecisions
         var own = hers is null ? a.Pair.Strands : q.CapMm is { } cap ? Lettering.At(q with { Strands = null }, cap).Pair.Strands
             : Lettering.Settle(q with { Strands = null }).Pair.Strands;
         return Deciding.Make(
-            id, Station.Thread, "How many strands", Choice(own), hers is null ? null : Choice(a.Pair.Strands),
+            id, Station.Thread, ThreadChoice.PlySubject(a.Pair.Size.Kind), Choice(own), hers is null ? null : Choice(a.Pair.Strands),
             [
                 Recommender.BecauseStrands(a.Pair, a.CapMm, q.Facts),
                 $"{Say.Upper(Legibility.Lie(a.Pair.Size))} {Say.Length(Math.Round(a.Pair.Size.WidthMm, 2))} wide, and the line "

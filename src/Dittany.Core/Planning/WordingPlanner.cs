@@ -112,10 +112,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         concerns.AddRange(FitConcerns(question, overflow, ways, rows, AsJob));
         concerns.AddRange(answer.Faults.Select(f => new Concern(f.What, f.Letter, Math.Round(f.ByMm, 3), f.Text,
             [.. Lettering.Remedies(question, answer, f, AsJob), .. OtherHands(f)])));
-        if (Legibility.Showing(Colour.Parse(colour), ground.Cloth) is { } hidden)
-        {
-            concerns.Add(hidden);
-        }
+        concerns.AddRange(thread.Shows(colour, ground.Cloth));
 
         var setting = answer.Setting;
         var baseline = place.AnchorMm + (setting.BaselineFromOrigin * answer.CapMm);

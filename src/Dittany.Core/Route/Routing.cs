@@ -25,7 +25,11 @@ public sealed record Piece(string Element, int Part, int Letter, string Thread, 
 /// cut, not with what is left on the needle.
 /// </summary>
 public sealed record RouteRow(string Element, int Part, int Stitch, int Run, int Hoop, double FloatMm, FloatKind FloatKind, double BackMm,
-    bool Fresh = false, bool Cut = false);
+    bool Fresh = false, bool Cut = false)
+{
+    /// <summary>Thread used of the length on the needle before this stitch, mm, from where the length begins to be worked.</summary>
+    public double AtMm { get; init; }
+}
 
 /// <summary>
 /// What steers the route: floats in mm, thread in mm a run can stitch, and one that begins where nothing holds it yet; what it takes to end
@@ -140,9 +144,10 @@ public static class Routing
                     (run, used, stitchBack, shown) = (run + 1, cut ? away : used + rules.EndsMm + away, 0, 0);
                 }
 
+                var before = used;
                 used += Cost(stitch, stitchBack);
                 rows.Add(new RouteRow(piece.Element, piece.Part, piece.First + way.Order[i].Index, run, piece.Hoop,
-                    Rounding.ToGrid(shown), stitchKind, stitchBack, fresh, cut));
+                    Rounding.ToGrid(shown), stitchKind, stitchBack, fresh, cut) { AtMm = before });
                 worked.Add(stitch);
             }
         }

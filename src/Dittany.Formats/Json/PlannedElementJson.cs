@@ -126,6 +126,17 @@ internal static class PlannedElementJson
         w.WriteNumber("strands", part.Strands);
         w.WriteString("colour", part.Colour);
         WriteThread(w, part.Thread);
+        if (part.Tones.Count > 0)
+        {
+            w.WriteStartArray("tones");
+            foreach (var tone in part.Tones)
+            {
+                w.WriteStringValue(tone);
+            }
+
+            w.WriteEndArray();
+        }
+
         Mm(w, "lineWidthMm", part.LineWidthMm);
         if (part.Filling is { } filling)
         {

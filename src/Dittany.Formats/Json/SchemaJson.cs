@@ -231,7 +231,7 @@ public static class SchemaJson
                 ("concerns", List(Open(("what", Enum(["overflows", "closes-up", "touches", "too-heavy", "turning", "does-not-show",
                     "dropped", "web", "opening", "nothing-to-tint", "nothing-to-cut", "piece-too-small"])), ("remedies", List(new JsonObject { ["type"] = "object" }))))),
                 ("parts", List(OpenBut(["lineMm"],
-                    ("role", Text()), ("shape", Text()), ("stitch", Text()), ("strands", Plain()), ("colour", Colour()),
+                    ("role", Text()), ("shape", Text()), ("stitch", Text()), ("strands", Plain()), ("colour", Colour()), ("tones", List(Colour())),
                         ("lineWidthMm", Plain()), ("lineMm", List(Point())), ("closed", Flag()),
                     ("stitches", List(Open(("fromMm", Point()), ("toMm", Point()),
                         ("kind", Enum(["straight", "loop", "knot", "bead", "whip", "tie"]))))))))))
@@ -247,7 +247,7 @@ public static class SchemaJson
                 ("usableRadiusMm", Plain()), ("usableMm", List(Point())), ("centreMm", Point())))), ("lowerBound", Plain())),
             ["threads"] = List(Open(("colour", Colour()), ("thread", ThreadOf()), ("strands", Plain()), ("lengthMm", Plain()),
                 ("frontMm", Plain()), ("backMm", Plain()), ("runs", Plain()), ("freshRuns", Plain()), ("cuts", Plain()),
-                ("cutMm", Plain()), ("skeins", Plain()), ("needle", Text()))),
+                ("cutMm", Plain()), ("skeins", Plain()), ("putUp", Text()), ("needle", Text()))),
             ["route"] = List(Open(("element", Text()), ("part", Plain()), ("stitch", Plain()), ("run", Plain()), ("hoop", Plain()),
                 ("floatMm", Plain()), ("floatKind", Enum(Names.Floats.Keys)))),
             ["time"] = Open(("handsOnMinutes", Plain()), ("lowMinutes", Plain()), ("highMinutes", Plain()), ("waitMinutes", Plain()),

@@ -137,6 +137,8 @@ internal static class FaceDrawing
         }
     }
 
+    private static string ToneOf(Part part, int stitch) => part.Tones.Count > 0 ? part.Tones[stitch] : part.Colour;
+
     /// <summary>
     /// Every stitch by itself, numbered in working order; what each tells stands beside the drawing. The first <paramref name="at"/> of
     /// them are worked. <paramref name="done"/> lengths are in the cloth already.
@@ -145,7 +147,7 @@ internal static class FaceDrawing
     {
         var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
         foreach (var (group, index) in plan.Route.Select((row, i) => (row, i)).GroupBy(r =>
-            (parts[r.row.Element][r.row.Part].Colour, parts[r.row.Element][r.row.Part].Thread.Size)).Select((g, i) => (g, i)))
+            (Colour: ToneOf(parts[r.row.Element][r.row.Part], r.row.Stitch), parts[r.row.Element][r.row.Part].Thread.Size)).Select((g, i) => (g, i)))
         {
             var width = group.Key.Size.WidthMm;
             svg.Open("g", ("class", "one-by-one"), ("stroke", group.Key.Colour), ("stroke-width", width), ("stroke-linecap", "round"),

@@ -21,23 +21,27 @@ internal static class ThreadDrawing
         // What lies over comes after what lies under it, whatever their colours.
         foreach (var group in Runs(element.Parts))
         {
-            var thread = Colour.Parse(group[0].Colour);
             var width = group[0].Thread.Size.WidthMm;
-            foreach (var (stitches, shine) in Shining(group))
+            foreach (var tone in group.SelectMany(Toned).GroupBy(t => t.Tone, StringComparer.Ordinal))
             {
-                Layer(svg, stitches.Where(s => s.Shape is not (StitchShape.Whip or StitchShape.Knot)), thread, width, px, name, shine);
-                Layer(svg, stitches.Where(s => s.Shape == StitchShape.Whip), thread, width, px, name, shine);
-            }
+                var thread = Colour.Parse(tone.Key);
+                foreach (var (stitches, shine) in Shining(tone.Select(t => (t.Part, t.Stitch)).ToArray()))
+                {
+                    Layer(svg, stitches.Where(s => s.Shape is not (StitchShape.Whip or StitchShape.Knot)), thread, width, px, name, shine);
+                    Layer(svg, stitches.Where(s => s.Shape == StitchShape.Whip), thread, width, px, name, shine);
+                }
 
-            foreach (var part in group)
-            {
-                foreach (var knot in part.Stitches.Where(s => s.Shape == StitchShape.Knot))
+                foreach (var (_, part, knot) in tone.Where(t => t.Stitch.Shape == StitchShape.Knot))
                 {
                     Knot(svg, knot.FromMm, part.LineWidthMm / 2, thread, width, px);
                 }
             }
         }
     }
+
+    /// <summary>Stitches with the colour each has: that of their thread, or the tone it has there.</summary>
+    private static IEnumerable<(string Tone, Part Part, Stitch Stitch)> Toned(Part part) =>
+        part.Stitches.Select((s, i) => (part.Tones.Count > 0 ? part.Tones[i] : part.Colour, part, s));
 
     private static List<List<Part>> Runs(IReadOnlyList<Part> parts)
     {
@@ -79,14 +83,14 @@ internal static class ThreadDrawing
     /// Stitches that shine alike: those of lines as they are; where threads lie side by side each direction by itself, as satin looks
     /// lighter or darker with the way it lies.
     /// </summary>
-    private static IEnumerable<(IReadOnlyList<Stitch> Stitches, double Shine)> Shining(IReadOnlyList<Part> parts)
+    private static IEnumerable<(IReadOnlyList<Stitch> Stitches, double Shine)> Shining(IReadOnlyList<(Part Part, Stitch Stitch)> lain)
     {
-        if (parts.Where(p => p.Filling is null).SelectMany(p => p.Stitches).ToArray() is { Length: > 0 } lines)
+        if (lain.Where(l => l.Part.Filling is null).Select(l => l.Stitch).ToArray() is { Length: > 0 } lines)
         {
             yield return (lines, 1);
         }
 
-        foreach (var way in parts.Where(p => p.Filling is not null).SelectMany(p => p.Stitches).GroupBy(Direction).OrderBy(g => g.Key))
+        foreach (var way in lain.Where(l => l.Part.Filling is not null).Select(l => l.Stitch).GroupBy(Direction).OrderBy(g => g.Key))
         {
             yield return (way.ToArray(), 1 + (Shine * Math.Cos(2 * ((way.Key * Math.PI / Directions) - LightRadians))));
         }

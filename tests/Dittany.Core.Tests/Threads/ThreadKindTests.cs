@@ -179,4 +179,39 @@ public class ThreadKindTests
         var stitch = Book.Find("backstitch")!;
         Assert.True(stitch.LeastCapMm(new ThreadSize(hers.Thread(ThreadKinds.Cotton), 3)) > stitch.LeastCapMm(3));
     }
+
+    /// <summary>
+    /// A variegated repeat laid along the work: walking the route and adding up the thread gives for every stitch the tone it has, whoever
+    /// adds; the shares of the repeat are one whole, and what is seen has them all.
+    /// </summary>
+    [Fact]
+    public void A_variegated_thread_turns_along_its_stitches()
+    {
+        Assert.Equal(1, Variegation.Tones.Sum(t => t.Share), 9);
+        Assert.Equal([0, 1, 2, 3, 0], new[] { 0, 0.31, 0.55, 0.85, 1.0 }.Select(s => Variegation.ToneAt(s * Variegation.RepeatMm)));
+        var job = Jobs.Towel() with { Elements = [new("name", "Juniper", CapHeightMm: 30) { Thread = "variegated", Colour = "#8f3a67" }] };
+        var plan = Jobs.Make(job, Workshop.Default);
+        var parts = plan.Elements[0].Parts;
+        var (cut, used, seen) = (-1, 0.0, new HashSet<string>());
+        foreach (var row in plan.Route)
+        {
+            if (row.Cut)
+            {
+                (cut, used) = (cut + 1, row.AtMm);
+            }
+
+            // Where a length ends and goes on with its rest, thread goes into the ends.
+            used = row.FloatKind == Core.Route.FloatKind.NewThread ? row.AtMm : used;
+            var stitch = parts[row.Part].Stitches[row.Stitch];
+            var tone = parts[row.Part].Tones[row.Stitch];
+            Assert.Equal(Variegation.At("#8f3a67", (cut * plan.Threads[0].CutMm) + used + (stitch.ThreadMm / 2)), tone);
+            used += (stitch.ThreadMm + (row.FloatKind == Core.Route.FloatKind.NewThread ? 0 : row.BackMm)
+                + (stitch.Passes * plan.Item.Cloth.ThicknessMm)) * Cutting.TakeUp;
+            seen.Add(tone);
+        }
+
+        Assert.Equal(3, seen.Count);
+        Assert.Contains("within", string.Join(' ', plan.Decision("thread.kind")!.Because), StringComparison.Ordinal);
+        Assert.All(Jobs.Make(Jobs.Towel(), Workshop.Default).Elements[0].Parts, p => Assert.Empty(p.Tones));
+    }
 }

@@ -10,7 +10,7 @@ namespace Dittany.Web.Pages.Bench;
 /// <paramref name="Direction"/>), an id of <see cref="Core.Geometry.Direction.Known"/>, or along <paramref name="Lines"/>.
 /// </summary>
 public sealed record PartWish(string? Element, string? Role, string? Stitch, int? Strands, string? Colour, string? Colour2, string? Colour3,
-    int? Copy, string? Lies, double? Direction, string? Lines)
+    int? Copy, string? Lies, double? Direction, string? Lines, string? Thread = null)
 {
     public const string OneWay = "one-way";
 
@@ -24,6 +24,7 @@ public sealed record PartWish(string? Element, string? Role, string? Stitch, int
         {
             Colours = further.Length > 0 && Given(Colour) is { } first ? [first, .. further] : [],
             Direction = Lies is OneWay or AlongLines ? null : Given(Lies),
+            Thread = Given(Thread),
         };
     }
 

@@ -46,6 +46,14 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
 
     public int? Next => From + AtOnce < Makes.Count ? From + AtOnce : null;
 
+    /// <summary>How broad a card is, so that the words in it can be seen whole at their true size.</summary>
+    public string Broad => Plan is not { Elements: [var first, ..] } ? string.Empty : first.BoxMm.Width switch
+    {
+        <= 62 => string.Empty,
+        <= 92 => "broad",
+        _ => "whole",
+    };
+
     public string Words => Piece.Job.Elements is [var first, ..] ? first.Text.ReplaceLineEndings(" ") : string.Empty;
 
     private string Id => Piece.Id.ToString(CultureInfo.InvariantCulture);
