@@ -37,6 +37,7 @@ ThreadPool.SetMinThreads(Start.Threads, Start.Threads);
 using (folder)
 {
     var builder = WebApplication.CreateBuilder(new WebApplicationOptions { Args = args, ContentRootPath = ContentRoot() });
+    builder.Environment.WebRootFileProvider = new StillFiles(builder.Environment.WebRootFileProvider);
     builder.WebHost.ConfigureKestrel(kestrel =>
     {
         kestrel.ListenLocalhost(start.Port);

@@ -9,8 +9,8 @@ namespace Dittany.Core.Planning;
 internal static class ColourTurns
 {
     /// <summary>
-    /// The elements with a tone for every stitch of what turns. A length is cut from the skein behind the one before it, so the repeat goes on
-    /// from length to length; what is cut away with the start and left at the end is part of it.
+    /// The elements with a tone for every stitch of what turns. A length is cut from the skein behind the one before it, so the repeat goes
+    /// on from length to length; what is cut away with the start and left at the end is part of it.
     /// </summary>
     public static IReadOnlyList<PlannedElement> On(IReadOnlyList<PlannedElement> elements, IReadOnlyList<RouteRow> route, double cutMm)
     {
@@ -19,8 +19,8 @@ internal static class ColourTurns
             return elements;
         }
 
-        var byElement = elements.ToDictionary(e => e.Id, e => e.Parts.Select(p => p.Thread.Kind.Turns ? new string[p.Stitches.Count] : []).ToArray(),
-            StringComparer.Ordinal);
+        var byElement = elements.ToDictionary(e => e.Id, e => e.Parts.Select(p =>
+            p.Thread.Kind.Turns ? new string[p.Stitches.Count] : []).ToArray(), StringComparer.Ordinal);
         var parts = elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
         var cuts = new Dictionary<string, int>(StringComparer.Ordinal);
         foreach (var row in route)

@@ -230,6 +230,9 @@ public sealed record Workshop(
     /// <summary>What her stitching takes over what geometry says: measured by her, or null for the usual.</summary>
     public double? MeasuredTakeUp { get; init; }
 
+    /// <summary>The threads she has, by name, colour and kind; none where she has not said.</summary>
+    public IReadOnlyList<OwnThread> Threads { get; init; } = [];
+
     /// <summary>A kind of thread as it is here: as wide as she measured it.</summary>
     public ThreadKind Thread(ThreadKind kind) =>
         ThreadWidthsMm.TryGetValue(kind.Id, out var width) ? kind with { Scale = width / kind.WidthMm } : kind;

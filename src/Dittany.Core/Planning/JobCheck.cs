@@ -551,6 +551,37 @@ public static class JobCheck
             CheckRange($"#/stash/hoopsMm/{i}", workshop.HoopsMm[i], 50, 400, "mm", faults);
         }
 
+        foreach (var (kind, mm) in workshop.ThreadWidthsMm)
+        {
+            var at = $"#/workshop/threadWidthsMm/{kind}";
+            if (ThreadKinds.Find(kind) is not { } known)
+            {
+                faults.Add(new(at, $"There is no thread '{kind}'.", $"Use {Either(ThreadKinds.All.Select(k => k.Id))}."));
+            }
+            else
+            {
+                CheckRange(at, mm, known.WidthMm / MostOff, known.WidthMm * MostOff, "mm", faults);
+            }
+        }
+
+        CheckRange("#/workshop/takeUp", workshop.MeasuredTakeUp, LeastTakeUp, MostTakeUp, "times what is reckoned", faults);
+        if (workshop.Threads.Count > OwnThread.Most)
+        {
+            faults.Add(new("#/stash/threads", $"There are {workshop.Threads.Count} threads.", $"Keep {OwnThread.Most} or fewer."));
+        }
+
+        for (var i = 0; i < Math.Min(workshop.Threads.Count, OwnThread.Most); i++)
+        {
+            var thread = workshop.Threads[i];
+            CheckText($"#/stash/threads/{i}/name", thread.Name, OwnThread.MostLetters, faults);
+            CheckColour($"#/stash/threads/{i}/colour", thread.Hex, false, faults);
+            if (ThreadKinds.Find(thread.Kind) is null)
+            {
+                faults.Add(new($"#/stash/threads/{i}/thread", $"There is no thread '{thread.Kind}'.",
+                    $"Use {Either(ThreadKinds.All.Select(k => k.Id))}."));
+            }
+        }
+
         foreach (var (id, choice) in workshop.Habits)
         {
             var habit = Habits.Find(id);
@@ -565,6 +596,14 @@ public static class JobCheck
             }
         }
     }
+
+    /// <summary>A thread is not so many times wider or narrower than its kind: it is another kind, or was measured wrongly.</summary>
+    private const double MostOff = 2.5;
+
+    /// <summary>What stitching takes over what is reckoned lies between these; else something was measured wrongly.</summary>
+    public const double LeastTakeUp = 0.9;
+
+    public const double MostTakeUp = 1.8;
 
     internal static string Either(IEnumerable<string> words)
     {

@@ -98,6 +98,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
                 + $"larger ones three.", $"{Say.Upper(Legibility.Lie(pair.Size))} {Say.Length(pair.LineWidthMm)} wide."],
             ["A larger or smaller drawing."], ThreadChoice.PlyChoices(thread.Kind)), thread.StrandsUnfollowed));
         var colours = Colours(asked, Id("thread.colour"), unit, Fills(asked, Id("stitch.fill")), decisions);
+        decisions[^1] = ColourTelling.Told(decisions[^1], thread.Kind.Id, ground.Worn, workshop.Threads);
 
         var placed = unit.Map(p => anchor + (p * high));
         var schools = workshop.StitchSchoolsWith(null, null);

@@ -312,19 +312,23 @@ internal sealed partial class SaidBeside
     {
         foreach (var (kind, words) in ThreadsSaid)
         {
-            var found = Regex.Match(text,
-                $@"(?<=^|[\s,])(?:in|with|using)\s+(?:(?<colour>[\p{{L}}]+(?: [\p{{L}}]+)?)\s+)?(?:{words})(?=$|,|\s+(?:on|onto|for|inside|in)\s)",
-                RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture, TimeSpan.FromSeconds(1));
-            if (!found.Success || (found.Groups["colour"] is { Success: true } tone && ColourOf(tone.Value) is null))
+            if (Yarned(text, string.Empty, words) is { Success: true } plain)
             {
-                continue;
+                (Yarn, text) = (kind, Without(text, plain));
+                return;
             }
 
-            Yarn = kind;
-            text = found.Groups["colour"].Success ? text.Remove(found.Index, found.Length).Insert(found.Index, $"in {found.Groups["colour"].Value}")
-                : Without(text, found);
-            return;
+            if (Yarned(text, @"(?<colour>[\p{L}]+(?: [\p{L}]+)?)\s+", words) is { Success: true } found
+                && ColourOf(found.Groups["colour"].Value) is not null)
+            {
+                (Yarn, text) = (kind, text.Remove(found.Index, found.Length).Insert(found.Index, $"in {found.Groups["colour"].Value}"));
+                return;
+            }
         }
+
+        static Match Yarned(string text, string colour, string words) => Regex.Match(text,
+            $@"(?<=^|[\s,])(?:in|with|using)\s+{colour}(?:{words})(?=$|,|\s+(?:on|onto|for|inside|in)\s)",
+            RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture, TimeSpan.FromSeconds(1));
     }
 
     private void TakeThread(ref string text)

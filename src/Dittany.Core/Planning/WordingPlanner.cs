@@ -76,6 +76,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         var ways = Ways(asked, alphabet, place, arranged, stated, index, of);
         var (question, answer, rows) = Choose(ways);
         var (colour, chosen) = Colours(asked, Id("thread.colour"), decisions);
+        decisions[^1] = ColourTelling.Told(decisions[^1], thread.Kind.Id, ground.Worn, workshop.Threads);
         // A heart or a star takes the thread of the words; what is drawn to be filled has its own.
         var rich = arranged.Beside?.Rich == true;
         var colours = MotifColours.Of(answer.Setting.Ornaments, colour, chosen, ground.Cloth, rich ? arranged.Beside!.Wears : null, rich);

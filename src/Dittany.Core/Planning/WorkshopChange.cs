@@ -12,9 +12,18 @@ public static class WorkshopChanges
 {
     public const string HabitPrefix = "habits/";
 
+    /// <summary>How wide threads of hers lie, mm: <c>cotton=0.42 wool=0.8</c>.</summary>
+    public const string ThreadWidths = "threadWidthsMm";
+
+    /// <summary>What her stitching takes over what geometry says; empty for the usual.</summary>
+    public const string TakeUp = "takeUp";
+
+    /// <summary>The threads she has: name, colour and kind of each, parted by tabs, a row each.</summary>
+    public const string Threads = "threads";
+
     /// <summary>Members that can be changed, habits apart.</summary>
     public static IReadOnlyList<string> Members { get; } = ["equipment", "skill", "eveningsPerWeek", "minutesPerEvening", "hourlyRate",
-        "paper", "hoopsMm", "units"];
+        "paper", "hoopsMm", "units", ThreadWidths, TakeUp, Threads];
 
     /// <summary>The value of a member as a change would write it. A habit that follows the default reads as that default.</summary>
     public static string Read(Workshop workshop, string member) => member switch
@@ -27,6 +36,10 @@ public static class WorkshopChanges
         "paper" => workshop.Paper,
         "hoopsMm" => string.Join(' ', workshop.HoopsMm.Select(h => h.ToString("R", CultureInfo.InvariantCulture))),
         "units" => workshop.Units.ToString().ToLowerInvariant(),
+        ThreadWidths => string.Join(' ', workshop.ThreadWidthsMm.OrderBy(w => w.Key, StringComparer.Ordinal).Select(w =>
+            string.Create(CultureInfo.InvariantCulture, $"{w.Key}={w.Value:R}"))),
+        TakeUp => workshop.MeasuredTakeUp?.ToString("R", CultureInfo.InvariantCulture) ?? string.Empty,
+        Threads => string.Join('\n', workshop.Threads.Select(t => $"{t.Name}\t{t.Hex}\t{t.Kind}")),
         _ when member.StartsWith(HabitPrefix, StringComparison.Ordinal) && Habits.Find(member[HabitPrefix.Length..]) is { } habit =>
             workshop.Habit(habit.Id),
         _ => string.Empty,
@@ -69,6 +82,26 @@ public static class WorkshopChanges
                     h!.Value).Distinct().Order().ToArray()
                 }, null)
                     : Fault("#/stash/hoopsMm", value, "a list of sizes", "nominal millimetres, such as 102 127");
+            case ThreadWidths:
+                var widths = words.Select(w =>
+                    w.Split('=') is [var kind, var mm] && Number(mm) is { } wide ? (kind, wide) : default).ToArray();
+                return widths.All(w => w.kind is not null) ? (workshop with
+                {
+                    ThreadWidthsMm = widths.DistinctBy(w => w.kind, StringComparer.Ordinal).ToDictionary(w => w.kind, w => w.wide,
+                        StringComparer.Ordinal),
+                }, null)
+                    : Fault("#/workshop/threadWidthsMm", value, "a list of widths", "the kind and mm, such as cotton=0.42");
+            case TakeUp:
+                return value.Trim().Length == 0 ? (workshop with { MeasuredTakeUp = null }, null)
+                    : Number(value) is { } takeUp ? (workshop with { MeasuredTakeUp = takeUp }, null)
+                    : Fault("#/workshop/takeUp", value, "a number", "what is used over what is reckoned, such as 1.1");
+            case Threads:
+                var rows = value.Split('\n', StringSplitOptions.RemoveEmptyEntries).Select(r => r.Split('\t')).ToArray();
+                return rows.All(r => r.Length == 3) ? (workshop with
+                {
+                    Threads = rows.Select(r => new Materials.OwnThread(r[0], r[1].ToLowerInvariant(), r[2])).ToArray(),
+                }, null)
+                    : Fault("#/stash/threads", "the list", "a list of threads", "name, colour and kind of each");
             default:
                 if (!member.StartsWith(HabitPrefix, StringComparison.Ordinal))
                 {

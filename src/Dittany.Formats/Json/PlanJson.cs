@@ -40,19 +40,22 @@ public static class PlanJson
     }
 
     /// <summary>Writes the plan of a job made in a workshop, UTF-8. Lengths are rounded to 0.001 mm.</summary>
-    public static byte[] Write(Job job, Workshop workshop, Plan plan, bool indented = false)
+    public static byte[] Write(Job job, Workshop workshop, Plan plan, bool indented = false, bool moves = false)
     {
         using var stream = new MemoryStream();
         using (var w = new Utf8JsonWriter(stream, JobJson.Writing with { Indented = indented, NewLine = "\n" }))
         {
-            Write(w, job, workshop, plan);
+            Write(w, job, workshop, plan, moves);
         }
 
         return stream.ToArray();
     }
 
-    /// <summary>The same into a writer of <see cref="JobJson.Writing"/>.</summary>
-    public static void Write(Utf8JsonWriter w, Job job, Workshop workshop, Plan plan)
+    /// <summary>
+    /// The same into a writer of <see cref="JobJson.Writing"/>; with the needle's <paramref name="moves"/> of every stitch where they are
+    /// asked for.
+    /// </summary>
+    public static void Write(Utf8JsonWriter w, Job job, Workshop workshop, Plan plan, bool moves = false)
     {
         w.WriteStartObject();
         w.WriteString("schema", Schema);
@@ -64,7 +67,7 @@ public static class PlanJson
         w.WriteStartArray("elements");
         foreach (var element in plan.Elements)
         {
-            PlannedElementJson.Write(w, element);
+            PlannedElementJson.Write(w, element, moves);
         }
 
         w.WriteEndArray();

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using Dittany.Core.Geometry;
 using Dittany.Core.Planning;
+using Dittany.Core.Stitches.Needle;
 using Dittany.Core.Telling;
 using static Dittany.Formats.Json.PlanJson;
 
@@ -11,7 +12,7 @@ namespace Dittany.Formats.Json;
 /// </summary>
 internal static class PlannedElementJson
 {
-    public static void Write(Utf8JsonWriter w, PlannedElement e)
+    public static void Write(Utf8JsonWriter w, PlannedElement e, bool moves = false)
     {
         w.WriteStartObject();
         w.WriteString("id", e.Id);
@@ -77,7 +78,7 @@ internal static class PlannedElementJson
         w.WriteStartArray("parts");
         foreach (var part in e.Parts)
         {
-            Write(w, part);
+            Write(w, part, moves);
         }
 
         w.WriteEndArray();
@@ -114,7 +115,7 @@ internal static class PlannedElementJson
         w.WriteEndObject();
     }
 
-    private static void Write(Utf8JsonWriter w, Part part)
+    private static void Write(Utf8JsonWriter w, Part part, bool moves)
     {
         w.WriteStartObject();
         w.WriteString("id", part.Id);
@@ -190,6 +191,49 @@ internal static class PlannedElementJson
         }
 
         w.WriteEndArray();
+        if (moves)
+        {
+            Moves(w, part);
+        }
+
         w.WriteEndObject();
+    }
+
+    /// <summary>What the needle does in each move, by its name in the file.</summary>
+    public static IReadOnlyDictionary<MoveKind, string> MoveNames { get; } = new Dictionary<MoveKind, string>
+    {
+        [MoveKind.UpAt] = "up",
+        [MoveKind.UpThrough] = "up-through",
+        [MoveKind.DownAt] = "down",
+        [MoveKind.HoldAt] = "hold",
+        [MoveKind.Lay] = "lay",
+        [MoveKind.SlideUnder] = "under",
+        [MoveKind.Wrap] = "wrap",
+    };
+
+    /// <summary>The needle's way, stitch by stitch: what it does, where, and how often the thread goes round.</summary>
+    private static void Moves(Utf8JsonWriter w, Part part)
+    {
+        w.WriteStartArray("moves");
+        foreach (var stitch in part.Stitches)
+        {
+            w.WriteStartArray();
+            foreach (var move in stitch.Moves())
+            {
+                w.WriteStartObject();
+                w.WriteString("move", MoveNames[move.Kind]);
+                Point(w, "atMm", move.At);
+                if (move.Turns != 0)
+                {
+                    Mm(w, "turns", move.Turns);
+                }
+
+                w.WriteEndObject();
+            }
+
+            w.WriteEndArray();
+        }
+
+        w.WriteEndArray();
     }
 }

@@ -80,7 +80,8 @@ public static class SchemaJson
                 new JsonObject { ["type"] = "integer", ["minimum"] = 0, ["maximum"] = JobCheck.MostRuns }), ("rinsedOn", Day()),
                 ("finished", Flag()), ("washedOn", Day())),
             ["stash"] = Closed([], ("hoopsMm", List(Number(50, 400))),
-                ("threads", new JsonObject { ["type"] = "array", ["maxItems"] = 0 })),
+                ("threads", List(Closed(["name", "colour"], ("name", Text()), ("colour", Colour()),
+                    ("thread", Enum(ThreadKinds.All.Select(k => k.Id))))))),
             ["workshop"] = Closed(
                 [],
                 ("equipment", List(Enum(Equipment.Ids))),
@@ -89,7 +90,9 @@ public static class SchemaJson
                 ("minutesPerEvening", Number(0, 1440)),
                 ("hourlyRate", Number(0, 10000)),
                 ("paper", Enum(Papers.All.Select(p => p.Id))),
-                ("units", Enum(Names.Units.Keys))),
+                ("units", Enum(Names.Units.Keys)),
+                ("threadWidthsMm", Closed([], ThreadKinds.All.Select(k => (k.Id, Plain())).ToArray())),
+                ("takeUp", Number(JobCheck.LeastTakeUp, JobCheck.MostTakeUp))),
             ["habits"] = Closed([], Habits.All.Select(h => (h.Id, Enum(h.Choices.Select(c => c.ChoiceId)))).ToArray()),
         },
     };
@@ -230,11 +233,12 @@ public static class SchemaJson
                 ("legibility", Open(("reads", Flag()))),
                 ("concerns", List(Open(("what", Enum(["overflows", "closes-up", "touches", "too-heavy", "turning", "does-not-show",
                     "dropped", "web", "opening", "nothing-to-tint", "nothing-to-cut", "piece-too-small"])), ("remedies", List(new JsonObject { ["type"] = "object" }))))),
-                ("parts", List(OpenBut(["lineMm"],
+                ("parts", List(OpenBut(["lineMm", "tones", "moves"],
                     ("role", Text()), ("shape", Text()), ("stitch", Text()), ("strands", Plain()), ("colour", Colour()), ("tones", List(Colour())),
                         ("lineWidthMm", Plain()), ("lineMm", List(Point())), ("closed", Flag()),
                     ("stitches", List(Open(("fromMm", Point()), ("toMm", Point()),
-                        ("kind", Enum(["straight", "loop", "knot", "bead", "whip", "tie"]))))))))))
+                        ("kind", Enum(["straight", "loop", "knot", "bead", "whip", "tie"]))))),
+                    ("moves", List(List(Open(("move", Enum(PlannedElementJson.MoveNames.Values)), ("atMm", Point()))))))))))
             ,
             ["transfer"] = Open(
                 ("method", Enum(Methods.All.Select(m => m.Id))), ("marker", Enum(Inks.All.Select(i => i.Id))), ("stabiliser", Text()),

@@ -45,6 +45,21 @@ public static class WorkshopJson
         }
 
         w.WriteEndArray();
+        if (workshop.Threads.Count > 0)
+        {
+            w.WriteStartArray("threads");
+            foreach (var thread in workshop.Threads)
+            {
+                w.WriteStartObject();
+                w.WriteString("name", thread.Name);
+                w.WriteString("colour", thread.Hex);
+                w.WriteString("thread", thread.Kind);
+                w.WriteEndObject();
+            }
+
+            w.WriteEndArray();
+        }
+
         w.WriteEndObject();
         w.WriteStartObject("workshop");
         w.WriteStartArray("equipment");
@@ -60,6 +75,18 @@ public static class WorkshopJson
         w.WriteNumber("hourlyRate", workshop.HourlyRate);
         w.WriteString("paper", workshop.Paper);
         w.WriteString("units", Names.Of(Names.Units, workshop.Units));
+        if (workshop.ThreadWidthsMm.Count > 0)
+        {
+            w.WriteStartObject("threadWidthsMm");
+            foreach (var (kind, mm) in workshop.ThreadWidthsMm.OrderBy(t => t.Key, StringComparer.Ordinal))
+            {
+                w.WriteNumber(kind, mm);
+            }
+
+            w.WriteEndObject();
+        }
+
+        JobJson.Number(w, "takeUp", workshop.MeasuredTakeUp);
         w.WriteEndObject();
         w.WriteStartObject("habits");
         foreach (var (id, choice) in workshop.Habits.OrderBy(h => h.Key, StringComparer.Ordinal))
@@ -84,9 +111,12 @@ public static class WorkshopJson
                 };
             }
 
-            if (faults.Items(members, "threads", "#/stash") is { Count: > 0 })
+            if (faults.Items(members, "threads", "#/stash") is { } threads)
             {
-                faults.Add("#/stash/threads", "Threads in stock are not counted yet.", "Leave the list empty.");
+                workshop = workshop with
+                {
+                    Threads = threads.Take(Core.Materials.OwnThread.Most + 1).Select((t, n) => Thread(t, n, faults)).ToArray(),
+                };
             }
         }
 
@@ -94,7 +124,17 @@ public static class WorkshopJson
         {
             const string At = "#/workshop";
             var members = faults.Members(shop, At, "equipment", "skill", "eveningsPerWeek", "minutesPerEvening", "hourlyRate", "paper",
-                "units");
+                "units", "threadWidthsMm", "takeUp");
+            if (members.TryGetValue("threadWidthsMm", out var widths))
+            {
+                var own = faults.Members(widths, $"{At}/threadWidthsMm");
+                workshop = workshop with
+                {
+                    ThreadWidthsMm = own.Keys.Select(k => (Kind: k, Mm: faults.Number(own, k, $"{At}/threadWidthsMm")))
+                        .Where(k => k.Mm is not null).ToDictionary(k => k.Kind, k => k.Mm!.Value, StringComparer.Ordinal),
+                };
+            }
+
             var tools = faults.Items(members, "equipment", At)?.Select((t, n) =>
             {
                 if (t.ValueKind == JsonValueKind.String)
@@ -114,6 +154,7 @@ public static class WorkshopJson
                 HourlyRate = faults.Number(members, "hourlyRate", At) ?? workshop.HourlyRate,
                 Paper = faults.Text(members, "paper", At) ?? workshop.Paper,
                 Units = faults.OneOf(members, "units", At, Names.Units) ?? workshop.Units,
+                MeasuredTakeUp = faults.Number(members, "takeUp", At) ?? workshop.MeasuredTakeUp,
             };
         }
 
@@ -133,5 +174,14 @@ public static class WorkshopJson
         }
 
         return workshop;
+    }
+
+    private static Core.Materials.OwnThread Thread(JsonElement json, int n, JsonFaults faults)
+    {
+        var at = $"#/stash/threads/{n}";
+        var members = faults.Members(json, at, "name", "colour", "thread");
+        return new Core.Materials.OwnThread(faults.Text(members, "name", at, required: true) ?? "?",
+            faults.Text(members, "colour", at, required: true)?.ToLowerInvariant() ?? "#000000",
+            faults.Text(members, "thread", at) ?? Core.Materials.ThreadKinds.Cotton.Id);
     }
 }

@@ -24,7 +24,7 @@ public static class ApiDoor
         var api = app.MapGroup("/api");
         api.MapPost("/plan", (HttpContext context, Today today, Plans plans, LetterShelf shelf) =>
             WithJob(context, today, plans, shelf, (job, workshop, plan) =>
-            new PlanResult(job, workshop, plan)));
+            new PlanResult(job, workshop, plan, Moves(context))));
         api.MapPost("/template.pdf", (HttpContext context, Today today, Plans plans, LetterShelf shelf) =>
             WithJob(context, today, plans, shelf, (_, workshop, plan) =>
             Results.Bytes(LeafPdf.Write(TemplateLeaves.Of(SheetOf(plan, workshop))), "application/pdf")));
@@ -89,6 +89,16 @@ public static class ApiDoor
             ["goodFor"] = s.Info.GoodFor,
             ["failsOn"] = s.Info.FailsOn,
         })));
+        api.MapGet("/threads", () => List(ThreadKinds.All.Select(k => new JsonObject
+        {
+            ["id"] = k.Id,
+            ["name"] = k.Name,
+            ["widthMm"] = k.WidthMm,
+            ["strands"] = new JsonArray(k.Plies.Select(n => (JsonNode)n).ToArray()),
+            ["putUp"] = k.PutUp.Name,
+            ["putUpMm"] = k.PutUp.LengthMm,
+            ["longestMm"] = k.LongestMm,
+        })));
         api.MapGet("/transfers", () => List(Methods.All.Select(m => new JsonObject
         {
             ["id"] = m.Id,
@@ -143,8 +153,11 @@ public static class ApiDoor
 
         var workshop = piece.In(await workshops.Current(cancel));
         var job = piece.Job with { Today = today.Date };
-        return new PlanResult(job, workshop, await plans.Make(job, workshop, cancel));
+        return new PlanResult(job, workshop, await plans.Make(job, workshop, cancel), Moves(context));
     }
+
+    /// <summary>Whether the needle's moves are asked for: <c>?moves=1</c>. They make a plan several times as long.</summary>
+    private static bool Moves(HttpContext context) => context.Request.Query["moves"] == "1";
 
     private static async Task<IResult> WithJob(HttpContext context, Today today, Plans plans, LetterShelf shelf, Func<Job, Workshop, Plan,
         IResult> answer)

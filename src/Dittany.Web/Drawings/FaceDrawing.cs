@@ -147,7 +147,8 @@ internal static class FaceDrawing
     {
         var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
         foreach (var (group, index) in plan.Route.Select((row, i) => (row, i)).GroupBy(r =>
-            (Colour: ToneOf(parts[r.row.Element][r.row.Part], r.row.Stitch), parts[r.row.Element][r.row.Part].Thread.Size)).Select((g, i) => (g, i)))
+            (Colour: ToneOf(parts[r.row.Element][r.row.Part], r.row.Stitch),
+                parts[r.row.Element][r.row.Part].Thread.Size)).Select((g, i) => (g, i)))
         {
             var width = group.Key.Size.WidthMm;
             svg.Open("g", ("class", "one-by-one"), ("stroke", group.Key.Colour), ("stroke-width", width), ("stroke-linecap", "round"),

@@ -29,6 +29,33 @@ public sealed class DoorTests : IDisposable
     }
 
     /// <summary>
+    /// The needle's way comes where it is asked for: as many ways as stitches, each begun where the stitch comes up, and nothing else
+    /// changes.
+    /// </summary>
+    [Fact]
+    public async Task The_needles_moves_are_told_on_asking()
+    {
+        using var body = Site.Json("""{"item":{"form":"tote"},"today":"2027-03-01","elements":[{"kind":"text","text":"Oda","stitch":"whipped-backstitch"}]}""");
+        using var with = JsonDocument.Parse(await (await _door.PostAsync(new Uri("/api/plan?moves=1", UriKind.Relative), body)).Content.ReadAsStringAsync());
+        using var again = Site.Json("""{"item":{"form":"tote"},"today":"2027-03-01","elements":[{"kind":"text","text":"Oda","stitch":"whipped-backstitch"}]}""");
+        using var without = JsonDocument.Parse(await (await _door.PostAsync(new Uri("/api/plan", UriKind.Relative), again)).Content.ReadAsStringAsync());
+        var kinds = new HashSet<string>();
+        foreach (var (part, plain) in Parts(with).Zip(Parts(without)))
+        {
+            Assert.False(plain.TryGetProperty("moves", out _));
+            var (moves, stitches) = (part.GetProperty("moves").EnumerateArray().ToArray(), part.GetProperty("stitches").EnumerateArray().ToArray());
+            Assert.Equal(stitches.Length, moves.Length);
+            Assert.Equal(stitches[0].GetProperty("fromMm").ToString(), moves[0][0].GetProperty("atMm").ToString());
+            kinds.UnionWith(moves.SelectMany(m => m.EnumerateArray()).Select(m => m.GetProperty("move").GetString()!));
+        }
+
+        Assert.Superset(new HashSet<string> { "up", "down", "under" }, kinds);
+
+        static IEnumerable<JsonElement> Parts(JsonDocument plan) => plan.RootElement.GetProperty("elements")[0].GetProperty("parts").EnumerateArray();
+    }
+
+
+    /// <summary>
     /// How far a piece is comes in with the job and goes out with its plan; what is left shrinks, the whole stays. Her units change nothing
     /// at the door: it speaks millimetres.
     /// </summary>
@@ -180,6 +207,7 @@ public sealed class DoorTests : IDisposable
     [InlineData("stitches", "backstitch")]
     [InlineData("transfers", "hot-iron")]
     [InlineData("habits", "stitch-length")]
+    [InlineData("threads", "pearl-8")]
     public async Task Lists_tell_what_may_be_named(string list, string id)
     {
         var rows = await Site.Read(await _door.GetAsync($"/api/{list}"));
