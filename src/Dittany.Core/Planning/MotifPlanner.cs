@@ -75,9 +75,9 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             asked.Strands?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(Id("thread.strands")),
             asked.Stitch ?? overrules.For(Id("stitch.outline")), ground, workshop);
         decisions.Add(thread.Decision);
-        var facts = workshop.StitchFacts(ground.Cloth) with { Thread = thread.Kind };
+        var facts = workshop.StitchFacts(ground.Cloth) with { Thread = thread.Kind, Laid = thread.Laid };
         var split = Book.Find("split")!;
-        var usual = ground.Tinted ? Book.Find("running")! : facts.Knit && ThreadRules.Against(thread.Kind, split) is null ? split
+        var usual = thread.Laid ? Book.Laid : ground.Tinted ? Book.Find("running")! : facts.Knit && ThreadRules.Against(thread.Kind, split) is null ? split
             : Book.Plainest;
         var stitch = thread.Stitch is { } named ? Book.Find(named)! : usual;
         var strandsStated = thread.Strands;
@@ -86,7 +86,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         decisions.Add(ThreadChoice.Unfollowed(Deciding.Make(
             Id("stitch.outline"), Station.Stitches, "Which stitch for its lines", new Choice(usual.Id, Say.Upper(usual.Name)),
             thread.Stitch is null ? null : new Choice(stitch.Id, Say.Upper(stitch.Name)),
-            [ground.Tinted ? "Round what is tinted goes a fine line of small running stitches." : usual == split ? "On a knit split stitch gives with the cloth." : "Backstitch keeps outlines crisp.",
+            [thread.Laid ? Recommender.BecauseStitch(pair, high, facts, _ => null)! : ground.Tinted ? "Round what is tinted goes a fine line of small running stitches." : usual == split ? "On a knit split stitch gives with the cloth." : "Backstitch keeps outlines crisp.",
                 .. DrawingStitching.Roles.Where(r => unit.Parts.Any(p => Roles.Kind(p.Role) == r.Role)).Select(r => r.Because)],
             ["A knit, or a stitch of your own."], Book.Lines.Where(s => ThreadRules.Against(thread.Kind, s) is null).Select(s =>
                 new Choice(s.Id, Say.Upper(s.Name))).ToArray()), thread.StitchUnfollowed));
@@ -116,7 +116,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             n => StitchSpec.For(new Pair(Book.Plainest, n), schools), id => workshop.Thread(ThreadKinds.Find(id)!));
         var seen = design.Visible(ground.TuckMm).Beneath(ground.Over, ground.TuckMm);
         var parts = DrawingStitching.Stitch(seen, pair, p => StitchSpec.For(p, schools, ground.Worn.MostBehindMm), colours, 0,
-            facts.Knit, byRole: asked.Stitch is null, ground.Budget, filling);
+            facts.Knit, byRole: asked.Stitch is null && !thread.Laid, ground.Budget, filling);
         parts = [.. SecondColour.In(parts, asked.SecondColour)];
         SecondColour.Tell(decisions, Id("thread.colour"), parts, asked.SecondColour);
         decisions.Add(filling.Told(areas, words: false));

@@ -18,6 +18,9 @@ internal sealed record ThreadChoice(ThreadKind Kind, string? Strands, string? St
 {
     public const string Id = "thread.kind";
 
+    /// <summary>Whether it is laid on the cloth, because it cannot be drawn through it.</summary>
+    public bool Laid { get; private init; }
+
     /// <summary>
     /// <paramref name="asked"/> is the thread she named for the element, or null; <paramref name="strands"/> and <paramref name="stitch"/>
     /// what she wished, or null.
@@ -56,7 +59,10 @@ internal sealed record ThreadChoice(ThreadKind Kind, string? Strands, string? St
         var line = stitch is null ? null : Book.Find(stitch);
         var cannot = line is null ? null : ThreadRules.Against(kind, line);
         return new ThreadChoice(kind, held, cannot is null ? stitch : null, decision, unheld, cannot is null ? []
-            : [$"{Say.Upper(line!.Name)}, your wish, is not followed in {kind.Name}: {Say.Lower(cannot.Because)} {cannot.Cure}"]);
+            : [$"{Say.Upper(line!.Name)}, your wish, is not followed in {kind.Name}: {Say.Lower(cannot.Because)} {cannot.Cure}"])
+        {
+            Laid = ThreadSuits.Laid(kind, on),
+        };
     }
 
     private static (string? Strands, IReadOnlyList<Told> Unheld) Held(string? strands, ThreadKind kind) =>

@@ -174,7 +174,7 @@ internal sealed class WordStitching(WordingGround ground, StitchFacts facts, Roo
             }
         }
 
-        var other = Book.Solid.Where(s => s != a.Pair.Stitch && ThreadRules.Against(facts.Thread, s) is null)
+        var other = Book.Solid.Where(s => s != a.Pair.Stitch && !facts.Laid && ThreadRules.Against(facts.Thread, s) is null)
             .OrderBy(s => s.ShortestMm(a.Pair.Size)).ThenBy(s => s.Info.WidthFactor).FirstOrDefault(s => Cured(x => x with { Stitch = s }));
         if (other is not null)
         {

@@ -58,7 +58,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
 
         var thread = ThreadOf(asked, Id);
         decisions.Add(thread.Decision);
-        _facts = _facts with { Thread = thread.Kind };
+        _facts = _facts with { Thread = thread.Kind, Laid = thread.Laid };
         var stated = Stated(asked, thread, Id, alphabet);
         var schools = workshop.StitchSchoolsWith(stated.Length, stated.Dots);
         var arranged = WordsArranged.Settle(Id, asked, ground, place, overrules);
@@ -221,7 +221,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         var (place, _) = Placement.Settle("space.place", ground.Drawn, ground.Zone, ground.Field, asked.CentreMm, null, 0, 1, within: ground.Within);
         var arranged = WordsArranged.Settle(id => id, asked, ground, place, overrules);
         var thread = ThreadOf(asked, id => id);
-        _facts = _facts with { Thread = thread.Kind };
+        _facts = _facts with { Thread = thread.Kind, Laid = thread.Laid };
         var stated = new StatedLettering(asked.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture), thread.Strands, thread.Stitch, asked.Rows?.ToString(CultureInfo.InvariantCulture), null,
             null);
         var (question, answer, _) = Choose(Ways(asked, alphabet, place, arranged, stated, 0, 1));

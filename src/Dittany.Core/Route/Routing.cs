@@ -147,7 +147,8 @@ public static class Routing
                 var before = used;
                 used += Cost(stitch, stitchBack);
                 rows.Add(new RouteRow(piece.Element, piece.Part, piece.First + way.Order[i].Index, run, piece.Hoop,
-                    Rounding.ToGrid(shown), stitchKind, stitchBack, fresh, cut) { AtMm = before });
+                    Rounding.ToGrid(shown), stitchKind, stitchBack, fresh, cut)
+                { AtMm = before });
                 worked.Add(stitch);
             }
         }

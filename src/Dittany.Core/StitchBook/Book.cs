@@ -22,6 +22,9 @@ public static class Book
     /// <summary>What small and clear letters are written with, where nothing else suits.</summary>
     public static IStitch Plainest { get; } = new Backstitch();
 
+    /// <summary>What is laid on the cloth and tied down, where a thread cannot be drawn through it.</summary>
+    public static IStitch Laid => Find("couching")!;
+
     /// <summary>Stitches that fill areas, by what they are good for: narrow shapes first, wide ones after.</summary>
     public static IReadOnlyList<AreaStitch> Fills { get; } =
     [

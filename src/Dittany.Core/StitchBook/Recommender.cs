@@ -56,6 +56,11 @@ public static class Recommender
             return Strands(Bundles(stitch, facts).Reverse()).Select(n => Of(stitch, n)).ToArray();
         }
 
+        if (facts.Laid)
+        {
+            return Strands(Bundles(Book.Laid, facts).Reverse()).Select(n => Of(Book.Laid, n)).ToArray();
+        }
+
         bool Sews(IStitch s) => ThreadRules.Against(facts.Thread, s) is null;
         var school = Book.Find(facts.LetterSchool);
         var first = school is null || !Sews(school) ? [] : Strands(Bundles(school, facts).Reverse()).Select(n => Of(school, n));
@@ -92,7 +97,7 @@ public static class Recommender
     /// <summary>Whether a pair is what the tables would take for capitals of this height; what was stated always suits.</summary>
     public static bool Suits(Pair pair, double capMm, IStitch? stitch, int? strands, StitchFacts facts)
     {
-        var hers = stitch is not null || pair.Stitch.Id == facts.LetterSchool;
+        var hers = stitch is not null || facts.Laid || pair.Stitch.Id == facts.LetterSchool;
         var preferred = hers || TableFor(facts).Any(p => capMm >= p.FromMm && capMm <= p.ToMm
             && p.Stitches.Contains(pair.Stitch.Id, StringComparer.Ordinal));
         return preferred && (strands is not null || StrandsFor(pair.Stitch, capMm, facts) == pair.Strands);
@@ -101,7 +106,7 @@ public static class Recommender
     /// <summary>The least height at which a pair may suit: below it there is no need to try.</summary>
     public static double SuitsFromMm(Pair pair, StitchFacts facts)
     {
-        var hers = pair.Stitch.Id == facts.LetterSchool;
+        var hers = facts.Laid || pair.Stitch.Id == facts.LetterSchool;
         var from = hers ? 0 : TableFor(facts).Where(p => p.Stitches.Contains(pair.Stitch.Id, StringComparer.Ordinal)).Select(p =>
             p.FromMm).DefaultIfEmpty(0).Min();
         var rows = Rows(pair.Stitch, facts);
@@ -127,6 +132,12 @@ public static class Recommender
     /// </summary>
     public static Told? BecauseStitch(Pair pair, double capMm, StitchFacts facts, Func<IStitch, Told?> against)
     {
+        if (facts.Laid && pair.Stitch == Book.Laid)
+        {
+            return $"{Say.Upper(facts.Thread.Name)} is too thick to be drawn through this cloth: it is laid along the line and tied down with one "
+                + "strand of cotton.";
+        }
+
         if (pair.Stitch.Id == facts.LetterSchool)
         {
             return $"By your habit you write in {pair.Stitch.Name}.";

@@ -19,6 +19,9 @@ public sealed record StitchFacts(bool Knit, bool Pile, bool DarkAndBusy, string 
     /// <summary>What is stitched with.</summary>
     public ThreadKind Thread { get; init; } = ThreadKinds.Cotton;
 
+    /// <summary>Whether it cannot be drawn through this cloth, and is laid on it and tied down.</summary>
+    public bool Laid { get; init; }
+
     public static StitchFacts Of(Cloth cloth, string letter = "by-height", string split = "any", string chain = "two-or-three") =>
         new(cloth.Kind.Knit, cloth.Pile != Materials.Pile.None, cloth.Dark && cloth.Busy, letter, split, chain);
 

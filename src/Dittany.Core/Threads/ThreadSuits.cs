@@ -31,6 +31,9 @@ public static class ThreadSuits
             "One sewing thread is a hairline, and washed often it wears through.", "from memory"),
     ];
 
+    /// <summary>Whether a thread cannot be drawn through this cloth, and is laid on it.</summary>
+    public static bool Laid(ThreadKind thread, ThreadGround ground) => Rules.Any(r => r.What == "thick" && r.Thread(thread) && r.On(ground));
+
     /// <summary>Everything that speaks against a thread here.</summary>
     public static IReadOnlyList<Told> Against(ThreadKind thread, ThreadGround ground) =>
         Rules.Where(r => r.Thread(thread) && r.On(ground)).Select(r => r.Because).ToArray();

@@ -236,7 +236,7 @@ public static class Lettering
         }
 
         var narrower = Book.Solid.Where(s => s.Info.WidthFactor < answer.Pair.Stitch.Info.WidthFactor
-            && ThreadRules.Against(q.Facts.Thread, s) is null).OrderByDescending(s =>
+            && !q.Facts.Laid && ThreadRules.Against(q.Facts.Thread, s) is null).OrderByDescending(s =>
             s.Info.WidthFactor).ThenBy(s => s.Id, StringComparer.Ordinal);
         if (narrower.FirstOrDefault(s => Gone(x => x with { Stitch = s })) is { } stitch)
         {

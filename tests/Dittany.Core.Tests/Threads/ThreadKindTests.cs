@@ -214,4 +214,27 @@ public class ThreadKindTests
         Assert.Contains("within", string.Join(' ', plan.Decision("thread.kind")!.Because), StringComparison.Ordinal);
         Assert.All(Jobs.Make(Jobs.Towel(), Workshop.Default).Elements[0].Parts, p => Assert.Empty(p.Tones));
     }
+
+    /// <summary>
+    /// Too thick to be drawn through fine cloth, a thread is laid and couched (common practice): its ties are one strand of cotton of its
+    /// colour, and every tie reaches over it from side to side.
+    /// </summary>
+    [Fact]
+    public void What_is_too_thick_for_the_cloth_is_laid_and_couched()
+    {
+        var job = Jobs.Towel() with { Form = "handkerchief", Elements = [new("name", "Io", CapHeightMm: 30) { Thread = "pearl-5" }] };
+        var plan = Jobs.Make(job, Workshop.Default);
+        Assert.Equal("couching", plan.Decision("stitch.outline")!.ChoiceId);
+        Assert.Contains("too thick", string.Join(' ', plan.Decision("stitch.outline")!.Because), StringComparison.Ordinal);
+        var parts = plan.Elements[0].Parts.Where(p => p.Role == "letter").ToArray();
+        var (laid, ties) = (parts.Where(p => p.Thread.Family == "pearl-5").ToArray(), parts.Where(p => p.Thread.Family == "cotton").ToArray());
+        Assert.NotEmpty(laid);
+        Assert.NotEmpty(ties);
+        Assert.All(ties, p => Assert.Equal((1, laid[0].Colour), (p.Strands, p.Colour)));
+        Assert.All(ties.SelectMany(p => p.Stitches), s => Assert.InRange(s.LengthMm, ThreadKinds.Find("pearl-5")!.Lies(1), 2 * ThreadKinds.Find("pearl-5")!.Lies(1)));
+        Assert.Equal(2, plan.Threads.Count);
+
+        // On stout cloth it is sewn.
+        Assert.NotEqual("couching", Jobs.Make(job with { Form = "tote" }, Workshop.Default).Decision("stitch.outline")!.ChoiceId);
+    }
 }

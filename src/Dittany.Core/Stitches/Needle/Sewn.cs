@@ -92,6 +92,9 @@ public sealed class Sewn : IReadOnlyList<Stitch>
             _written?.Slice(first, count));
     }
 
+    /// <summary>The same way, sewn with another thread.</summary>
+    public Sewn With(ThreadSize size) => new(_moves, _ends, size, _written?.With(size));
+
     /// <summary>Some of its stitches, in the order told.</summary>
     public Sewn Pick(IReadOnlyList<int> indices)
     {
