@@ -83,6 +83,12 @@ public sealed record Cloth(
     /// <summary>A coating keeps water and drawn lines out.</summary>
     public bool Coated => StatedCoated ?? Kind.Coated;
 
+    /// <summary>How much of the usual opening of a letter must stay on such cloth in her hand: 1 until she has tried it.</summary>
+    public double StaysOpen { get; init; } = 1;
+
+    /// <summary>Whether she has tried letters on such cloth.</summary>
+    public bool Tried { get; init; }
+
     /// <summary>The hottest wash it bears, °C; 0 where it is not washed.</summary>
     public int WashC => !Washable ? 0 : StatedWashC ?? (Kind.WashC == 0 ? 30 : Kind.WashC);
 

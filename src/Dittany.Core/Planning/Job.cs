@@ -230,6 +230,11 @@ public sealed record Workshop(
     /// <summary>What her stitching takes over what geometry says: measured by her, or null for the usual.</summary>
     public double? MeasuredTakeUp { get; init; }
 
+    /// <summary>
+    /// What her trials have shown, by the kind of cloth: how much of the usual opening must stay. None where she has not tried.
+    /// </summary>
+    public IReadOnlyDictionary<string, double> Trials { get; init; } = new Dictionary<string, double>(StringComparer.Ordinal);
+
     /// <summary>The threads she has, by name, colour and kind; none where she has not said.</summary>
     public IReadOnlyList<OwnThread> Threads { get; init; } = [];
 

@@ -564,6 +564,17 @@ public static class JobCheck
             }
         }
 
+        foreach (var (cloth, share) in workshop.Trials)
+        {
+            var at = $"#/workshop/trials/{cloth}";
+            if (Cloths.Find(cloth) is null)
+            {
+                faults.Add(new(at, $"There is no cloth '{cloth}'.", $"Use {Either(Cloths.All.Select(c => c.Id))}."));
+            }
+
+            CheckRange(at, share, Trial.LeastShare, Trial.MostShare, "of the usual", faults);
+        }
+
         CheckRange("#/workshop/takeUp", workshop.MeasuredTakeUp, LeastTakeUp, MostTakeUp, "times what is reckoned", faults);
         if (workshop.Threads.Count > OwnThread.Most)
         {

@@ -7,7 +7,7 @@ namespace Dittany.Core.Planning;
 
 /// <summary>
 /// Something that waits for the maker: at which station, said in a sentence. <paramref name="Kind"/> is <c>concern</c>, <c>stop</c>,
-/// <c>late</c>, <c>proof</c>, <c>print</c>, <c>set-aside</c> or <c>work</c>.
+/// <c>late</c>, <c>proof</c>, <c>print</c>, <c>trial</c>, <c>set-aside</c> or <c>work</c>.
 /// </summary>
 public sealed record Waiting(string Kind, Station Station, string Text);
 
@@ -50,6 +50,11 @@ public static class Next
                 "stencil" or "pieces" => "Print the cutting sheet, and measure its check line.",
                 _ => "Print the template, and measure its check line.",
             }));
+        }
+
+        if (!begun && Trial.Of(plan) is { } trial)
+        {
+            waiting.Add(new Waiting("trial", Station.Words, $"Five minutes first: stitch the {trial.Letter} on a scrap, for it is on the edge."));
         }
 
         if (plan.Idle.Count is > 0 and var idle)

@@ -183,7 +183,8 @@ public static class Planner
         var form = GroundDecisions.Sewn(job.FormUsed!, overrules, decisions);
         var size = GroundDecisions.Size(form, job, overrules, decisions);
         var fabric = Fabric.Settle(form, size, job.Fabric ?? new StatedFabric(), overrules.For("fabric.kind"));
-        var cloth = fabric.Cloth;
+        var tried = workshop.Trials.TryGetValue(fabric.Cloth.Kind.Id, out var share);
+        var cloth = tried ? fabric.Cloth with { StaysOpen = share, Tried = true } : fabric.Cloth;
         var zoneWished = job.Zone ?? overrules.For("space.zone");
         var drawn = Creasing.On(cloth, form.At(size, zoneWished));
         var zone = GroundDecisions.Zone(form, drawn, zoneWished, decisions);

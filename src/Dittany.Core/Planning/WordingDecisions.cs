@@ -79,6 +79,11 @@ internal static class WordingDecisions
             $"Usual here are {Say.Length(q.UsualLeastMm)} to {Say.Length(q.UsualMostMm)}, at most "
                 + $"{Say.Length(Math.Round(q.Usual.MostWidthMm))} wide. {q.Usual.WidthReason}",
         };
+        if (Trial.Told(q.Cloth) is { } tried)
+        {
+            because.Add(tried);
+        }
+
         if (stated.WidthMm is { } wished)
         {
             because.Insert(0,

@@ -18,12 +18,15 @@ public static class WorkshopChanges
     /// <summary>What her stitching takes over what geometry says; empty for the usual.</summary>
     public const string TakeUp = "takeUp";
 
+    /// <summary>What her trials have shown: <c>jersey=0.9</c>, a share of the usual opening for each cloth.</summary>
+    public const string Trials = "trials";
+
     /// <summary>The threads she has: name, colour and kind of each, parted by tabs, a row each.</summary>
     public const string Threads = "threads";
 
     /// <summary>Members that can be changed, habits apart.</summary>
     public static IReadOnlyList<string> Members { get; } = ["equipment", "skill", "eveningsPerWeek", "minutesPerEvening", "hourlyRate",
-        "paper", "hoopsMm", "units", ThreadWidths, TakeUp, Threads];
+        "paper", "hoopsMm", "units", ThreadWidths, TakeUp, Threads, Trials];
 
     /// <summary>The value of a member as a change would write it. A habit that follows the default reads as that default.</summary>
     public static string Read(Workshop workshop, string member) => member switch
@@ -36,8 +39,8 @@ public static class WorkshopChanges
         "paper" => workshop.Paper,
         "hoopsMm" => string.Join(' ', workshop.HoopsMm.Select(h => h.ToString("R", CultureInfo.InvariantCulture))),
         "units" => workshop.Units.ToString().ToLowerInvariant(),
-        ThreadWidths => string.Join(' ', workshop.ThreadWidthsMm.OrderBy(w => w.Key, StringComparer.Ordinal).Select(w =>
-            string.Create(CultureInfo.InvariantCulture, $"{w.Key}={w.Value:R}"))),
+        ThreadWidths => Written(workshop.ThreadWidthsMm),
+        Trials => Written(workshop.Trials),
         TakeUp => workshop.MeasuredTakeUp?.ToString("R", CultureInfo.InvariantCulture) ?? string.Empty,
         Threads => string.Join('\n', workshop.Threads.Select(t => $"{t.Name}\t{t.Hex}\t{t.Kind}")),
         _ when member.StartsWith(HabitPrefix, StringComparison.Ordinal) && Habits.Find(member[HabitPrefix.Length..]) is { } habit =>
@@ -83,14 +86,11 @@ public static class WorkshopChanges
                 }, null)
                     : Fault("#/stash/hoopsMm", value, "a list of sizes", "nominal millimetres, such as 102 127");
             case ThreadWidths:
-                var widths = words.Select(w =>
-                    w.Split('=') is [var kind, var mm] && Number(mm) is { } wide ? (kind, wide) : default).ToArray();
-                return widths.All(w => w.kind is not null) ? (workshop with
-                {
-                    ThreadWidthsMm = widths.DistinctBy(w => w.kind, StringComparer.Ordinal).ToDictionary(w => w.kind, w => w.wide,
-                        StringComparer.Ordinal),
-                }, null)
+                return Numbers(words) is { } widths ? (workshop with { ThreadWidthsMm = widths }, null)
                     : Fault("#/workshop/threadWidthsMm", value, "a list of widths", "the kind and mm, such as cotton=0.42");
+            case Trials:
+                return Numbers(words) is { } shares ? (workshop with { Trials = shares }, null)
+                    : Fault("#/workshop/trials", value, "a list of trials", "the cloth and a share, such as jersey=0.9");
             case TakeUp:
                 return value.Trim().Length == 0 ? (workshop with { MeasuredTakeUp = null }, null)
                     : Number(value) is { } takeUp ? (workshop with { MeasuredTakeUp = takeUp }, null)
@@ -116,6 +116,18 @@ public static class WorkshopChanges
                     { [member[HabitPrefix.Length..]] = value }
                 }, null);
         }
+    }
+
+    private static string Written(IReadOnlyDictionary<string, double> numbers) => string.Join(' ', numbers.OrderBy(n => n.Key,
+        StringComparer.Ordinal).Select(n => string.Create(CultureInfo.InvariantCulture, $"{n.Key}={n.Value:R}")));
+
+    /// <summary>Named numbers as they are written; null where one of them is none.</summary>
+    private static Dictionary<string, double>? Numbers(string[] words)
+    {
+        var numbers = words.Select(w =>
+            w.Split('=') is [var name, var number] && Number(number) is { } n ? (Name: name, N: n) : default).ToArray();
+        return numbers.Any(n => n.Name is null) ? null
+            : numbers.DistinctBy(n => n.Name, StringComparer.Ordinal).ToDictionary(n => n.Name, n => n.N, StringComparer.Ordinal);
     }
 
     private static (Workshop?, JobFault?) Fault(string pointer, string value, string kind, string use) =>

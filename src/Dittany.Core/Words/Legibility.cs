@@ -50,7 +50,7 @@ public static class Legibility
             least = Math.Max(least, LeastOpeningKnitMm);
         }
 
-        return cloth.Pile == Pile.None ? least : Math.Max(least, LeastOpeningPileMm);
+        return cloth.StaysOpen * (cloth.Pile == Pile.None ? least : Math.Max(least, LeastOpeningPileMm));
     }
 
     /// <summary>

@@ -92,6 +92,7 @@ public static class SchemaJson
                 ("paper", Enum(Papers.All.Select(p => p.Id))),
                 ("units", Enum(Names.Units.Keys)),
                 ("threadWidthsMm", Closed([], ThreadKinds.All.Select(k => (k.Id, Plain())).ToArray())),
+                ("trials", Closed([], Cloths.All.Select(c => (c.Id, Plain())).ToArray())),
                 ("takeUp", Number(JobCheck.LeastTakeUp, JobCheck.MostTakeUp))),
             ["habits"] = Closed([], Habits.All.Select(h => (h.Id, Enum(h.Choices.Select(c => c.ChoiceId)))).ToArray()),
         },

@@ -75,16 +75,8 @@ public static class WorkshopJson
         w.WriteNumber("hourlyRate", workshop.HourlyRate);
         w.WriteString("paper", workshop.Paper);
         w.WriteString("units", Names.Of(Names.Units, workshop.Units));
-        if (workshop.ThreadWidthsMm.Count > 0)
-        {
-            w.WriteStartObject("threadWidthsMm");
-            foreach (var (kind, mm) in workshop.ThreadWidthsMm.OrderBy(t => t.Key, StringComparer.Ordinal))
-            {
-                w.WriteNumber(kind, mm);
-            }
-
-            w.WriteEndObject();
-        }
+        Numbers(w, "threadWidthsMm", workshop.ThreadWidthsMm);
+        Numbers(w, "trials", workshop.Trials);
 
         JobJson.Number(w, "takeUp", workshop.MeasuredTakeUp);
         w.WriteEndObject();
@@ -124,17 +116,12 @@ public static class WorkshopJson
         {
             const string At = "#/workshop";
             var members = faults.Members(shop, At, "equipment", "skill", "eveningsPerWeek", "minutesPerEvening", "hourlyRate", "paper",
-                "units", "threadWidthsMm", "takeUp");
-            if (members.TryGetValue("threadWidthsMm", out var widths))
+                "units", "threadWidthsMm", "takeUp", "trials");
+            workshop = workshop with
             {
-                var own = faults.Members(widths, $"{At}/threadWidthsMm");
-                workshop = workshop with
-                {
-                    ThreadWidthsMm = own.Keys.Select(k => (Kind: k, Mm: faults.Number(own, k, $"{At}/threadWidthsMm")))
-                        .Where(k => k.Mm is not null).ToDictionary(k => k.Kind, k => k.Mm!.Value, StringComparer.Ordinal),
-                };
-            }
-
+                ThreadWidthsMm = Numbers(members, "threadWidthsMm", At, faults) ?? workshop.ThreadWidthsMm,
+                Trials = Numbers(members, "trials", At, faults) ?? workshop.Trials,
+            };
             var tools = faults.Items(members, "equipment", At)?.Select((t, n) =>
             {
                 if (t.ValueKind == JsonValueKind.String)
@@ -174,6 +161,35 @@ public static class WorkshopJson
         }
 
         return workshop;
+    }
+
+    /// <summary>Named numbers; nothing is written where there are none, so that a workshop that has none stays as it was.</summary>
+    private static void Numbers(Utf8JsonWriter w, string name, IReadOnlyDictionary<string, double> numbers)
+    {
+        if (numbers.Count == 0)
+        {
+            return;
+        }
+
+        w.WriteStartObject(name);
+        foreach (var (key, number) in numbers.OrderBy(n => n.Key, StringComparer.Ordinal))
+        {
+            w.WriteNumber(key, number);
+        }
+
+        w.WriteEndObject();
+    }
+
+    private static Dictionary<string, double>? Numbers(Dictionary<string, JsonElement> members, string name, string at, JsonFaults faults)
+    {
+        if (!members.TryGetValue(name, out var json))
+        {
+            return null;
+        }
+
+        var own = faults.Members(json, $"{at}/{name}");
+        return own.Keys.Select(k => (Key: k, Number: faults.Number(own, k, $"{at}/{name}"))).Where(k => k.Number is not null)
+            .ToDictionary(k => k.Key, k => k.Number!.Value, StringComparer.Ordinal);
     }
 
     private static Core.Materials.OwnThread Thread(JsonElement json, int n, JsonFaults faults)

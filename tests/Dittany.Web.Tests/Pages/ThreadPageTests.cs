@@ -79,6 +79,31 @@ public sealed class ThreadPageTests : IDisposable
         Assert.Null(gone.QuerySelector("#hers"));
     }
 
+    /// <summary>
+    /// A letter on the edge is tried on a scrap; what came of it is kept, shown with the measurements, and not asked again.
+    /// </summary>
+    [Fact]
+    public async Task A_trial_is_kept()
+    {
+        await PostForm(_browser, "/new", "/new", ("Said", "Beatrice on a tea towel"), ("Words", "Beatrice"), ("Form", "tea-towel"));
+        var from = 1;
+        foreach (var (member, value) in new[] { ("stitch", "backstitch"), ("strands", "2"), ("capHeightMm", "8") })
+        {
+            await PostForm(_browser, "/bench/1", $"/bench/1?handler=Change&member={member}", ("from", $"{from++}"), ("value", value));
+        }
+
+        for (var high = 8; (await Read("/bench/1?Station=words")).QuerySelector("#try-first") is null && high > 3; high--)
+        {
+            await PostForm(_browser, "/bench/1", "/bench/1?handler=Change&member=capHeightMm", ("from", $"{from++}"), ("value", $"{high - 0.5:0.0}".Replace(',', '.')));
+        }
+
+        Assert.NotNull((await Read("/bench/1?Station=words")).QuerySelector("#try-first"));
+        var tried = await PostForm(_browser, "/bench/1?Station=words", "/bench/1?handler=Trial", ("from", $"{from}"), ("open", "true"), ("Station", "words"));
+        Assert.Equal(HttpStatusCode.Redirect, tried.StatusCode);
+        Assert.Null((await Read("/bench/1?Station=words")).QuerySelector("#try-first"));
+        Assert.Contains("Tried on", (await Read("/cupboard/threads")).QuerySelector("#measured-threads")!.TextContent, StringComparison.Ordinal);
+    }
+
     private async Task<IHtmlDocument> Read(string address) => new HtmlParser().ParseDocument(await _browser.GetStringAsync(address));
 
     private static async Task<IHtmlDocument> Page(HttpResponseMessage answer) =>

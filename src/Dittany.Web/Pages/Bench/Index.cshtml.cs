@@ -121,6 +121,28 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         return await Answer(id, changed, workshop, null, cancel, "slip-parts");
     }
 
+    /// <summary>What came of the trial of the worst letter: kept in the workshop, and every plan on such cloth goes by it.</summary>
+    public async Task<IActionResult> OnPostTrial(int id, bool open, CancellationToken cancel)
+    {
+        var workshop = await workshops.Current(cancel);
+        if (await pieces.Find(id, cancel) is not { } piece)
+        {
+            return NotFound();
+        }
+
+        if (Trial.Of((await desk.Plan(piece, workshop, cancel)).Plan) is { } trial)
+        {
+            var trials = new Dictionary<string, double>(workshop.Trials, StringComparer.Ordinal)
+            {
+                [trial.Cloth] = trial.After(open, workshop.Trials.GetValueOrDefault(trial.Cloth, 1)),
+            };
+            var written = WorkshopChanges.Read(workshop with { Trials = trials }, WorkshopChanges.Trials);
+            await workshops.Change(await workshops.Head(cancel), [(WorkshopChanges.Trials, written)], $"Tried the {trial.Letter}", cancel);
+        }
+
+        return RedirectToPage(null, null, new { id, view = View, face = Face, station = Station }, "will-it-read");
+    }
+
     /// <summary>Puts an element in front of the others or behind them.</summary>
     public async Task<IActionResult> OnPostLayer(int id, int from, string? element, int? layer, CancellationToken cancel)
     {

@@ -175,7 +175,8 @@ public sealed class ThreadsModel(WorkshopStore workshops, Desk desk) : PageModel
     {
         await Load(cancel);
         var before = Workshop;
-        var changed = await workshops.Change(from, [(WorkshopChanges.ThreadWidths, string.Empty), (WorkshopChanges.TakeUp, string.Empty)],
+        var changed = await workshops.Change(from, [(WorkshopChanges.ThreadWidths, string.Empty), (WorkshopChanges.TakeUp, string.Empty),
+            (WorkshopChanges.Trials, string.Empty)],
             "Measurements", cancel);
         return await Told(before, changed, "Your measurements are forgotten: all is reckoned as usual.", "wraps", cancel);
     }
