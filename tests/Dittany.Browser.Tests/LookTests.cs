@@ -146,7 +146,7 @@ public sealed class LookTests(App app) : IClassFixture<App>
         ("bench-stencil", "/bench/23?Face=marks&View=close&Station=stitches"),
         ("sheets", "/sheets/11?kind=placement"),
         ("habits", "/habits?try=size"),
-        ("workshop", "/workshop"),
+        ("threads", "/cupboard/threads?Like=%237d8a45"),
     ];
 
     /// <summary>
