@@ -55,7 +55,7 @@ internal static class SecondColour
         var name = Palette.NameOf(Hex(colour));
         decisions[at] = parts.Any(Worked) ? decisions[at] with
         {
-            Because = [.. decisions[at].Because, $"What is whipped, laced or tied over it is {name}: a thread of its own."],
+            Because = [.. decisions[at].Because, $"{(parts.Any(Laid) ? "What ties it down" : "What is whipped or laced over it")} is {name}: a thread of its own."],
         } : decisions[at] with
         {
             NotFollowed = [.. decisions[at].NotFollowed ?? [],
