@@ -119,6 +119,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             facts.Knit, byRole: asked.Stitch is null && !thread.Laid, ground.Budget, filling);
         parts = [.. SecondColour.In(parts, asked.SecondColour)];
         SecondColour.Tell(decisions, Id("thread.colour"), parts, asked.SecondColour);
+        thread.TellParts(Id(ThreadChoice.Id), parts, ground, decisions);
         decisions.Add(filling.Told(areas, words: false));
         var concerns = Concerns(asked, name, unit, parts, design, seen, high, pair, largest).ToList();
         var box = parts.Count == 0 ? new Box(anchor.X, anchor.Y, 0, 0) : PlannedBox.Of(parts);

@@ -92,6 +92,39 @@ internal sealed record ThreadChoice(ThreadKind Kind, string? Strands, string? St
         UnfollowedWish = true,
     };
 
+    /// <summary>
+    /// Tells at the decision which parts are in another thread than the whole by her wish, with what speaks against it here and how it is
+    /// handled.
+    /// </summary>
+    public void TellParts(string id, IReadOnlyList<Part> parts, WordingGround ground, List<Decision> decisions)
+    {
+        var at = decisions.FindIndex(d => d.Id == id);
+        var others = parts.Where(p => p.Thread.Kind.Id != Kind.Id && !(Laid && p.Thread.Kind.Parts)).GroupBy(p => p.Thread.Kind).ToArray();
+        if (at < 0 || others.Length == 0)
+        {
+            return;
+        }
+
+        var on = new ThreadGround(ground.Cloth, ground.Worn);
+        decisions[at] = decisions[at] with { Because = [.. decisions[at].Because, .. others.SelectMany(g => OfParts(g.Key, g, on))] };
+    }
+
+    private static IEnumerable<Told> OfParts(ThreadKind kind, IEnumerable<Part> parts, ThreadGround on)
+    {
+        var roles = parts.GroupBy(p => Designs.Roles.Called(p.Role), StringComparer.Ordinal).Select(g =>
+            g.Select(p => p.Shape).Distinct(StringComparer.Ordinal).Count() > 1 ? Say.Many(g.Key) : g.Key).ToArray();
+        yield return $"{Say.Upper(Say.List(roles))} in {kind.Name}.";
+        foreach (var harm in ThreadSuits.Against(kind, on))
+        {
+            yield return $"Think twice: {Say.Lower(harm)}";
+        }
+
+        if (kind.Handling is { } handling)
+        {
+            yield return handling;
+        }
+    }
+
     /// <summary>Tells at the decisions on strands and stitch what of her wishes was not followed.</summary>
     public void Unfollow(string strandsId, string stitchId, List<Decision> decisions)
     {

@@ -97,6 +97,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             stitching.Stitched(asked, question, a, colours, place, AsJob));
         parts = [.. SecondColour.In(parts, asked.SecondColour)];
         SecondColour.Tell(decisions, Id("thread.colour"), parts, asked.SecondColour);
+        thread.TellParts(Id(ThreadChoice.Id), parts, ground, decisions);
         TellWidths(Id("words.alphabet"), alphabet, answer, decisions);
         WordingDecisions.Tell(Id, question, answer, rows, ways.Select(w => w.Rows).ToArray(), stated, schools =>
             stitching.SpecFor(answer.Pair, schools), workshop, decisions);

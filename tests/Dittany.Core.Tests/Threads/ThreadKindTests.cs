@@ -166,6 +166,14 @@ public class ThreadKindTests
         Assert.All(parts.Where(p => p.Role == "petal"), p => Assert.Equal("wool", p.Thread.Family));
         Assert.All(parts.Where(p => p.Role != "petal"), p => Assert.Equal("cotton", p.Thread.Family));
         Assert.Contains(plan.Threads, t => t.Thread.Family == "wool" && t.Needle != "crewel-9");
+        var told = string.Join(' ', plan.Decision("thread.kind")!.Because);
+        Assert.Contains("Petals in crewel wool.", told, StringComparison.Ordinal);
+        Assert.Contains("Stroke it both ways", told, StringComparison.Ordinal);
+        Assert.DoesNotContain("Think twice", told, StringComparison.Ordinal);
+
+        // Where it would be worn on skin the harm is told, though only a part is in it.
+        var worn = string.Join(' ', Jobs.Make(job with { Form = "baby-bodysuit" }, Workshop.Default).Decision("thread.kind")!.Because);
+        Assert.Contains("Think twice: wool itches", worn, StringComparison.Ordinal);
     }
 
     /// <summary>Measured by her, a thread is as wide as she says: the line follows, and so does the least height it writes.</summary>
