@@ -75,7 +75,7 @@ public sealed class WorkshopStore(DittanyDb db, TimeProvider time)
             }
         }
 
-        faults.AddRange(JobCheck.Faults(changed));
+        faults.AddRange(WorkshopCheck.Faults(changed));
         if (faults.Count > 0 || conflicts.Count > 0)
         {
             return new WorkshopChanged(now, faults, conflicts);

@@ -55,6 +55,16 @@ public static class Chart
     public static IReadOnlyList<NamedColour> All { get; } =
         [.. Palette.Colours.Select(c => new NamedColour(c.Name, c.Hex)), .. More.Select(m => new NamedColour(m.Name, m.Hex))];
 
+    /// <summary>The chart as it is looked at: greys first, then round the hues from red on, each from light to dark.</summary>
+    public static IReadOnlyList<NamedColour> ByHue { get; } = All.Select(c => (Colour: c, Lab: Colour.Parse(c.Hex).ToLab()))
+        .OrderBy(c => Family(c.Lab)).ThenByDescending(c => c.Lab.L).Select(c => c.Colour).ToArray();
+
+    /// <summary>Under this chroma a colour is taken for a grey (from memory).</summary>
+    private const double GreyBelowChroma = 8;
+
+    private static int Family(Lab lab) => Math.Sqrt((lab.A * lab.A) + (lab.B * lab.B)) < GreyBelowChroma ? -1
+        : (int)(((Math.Atan2(lab.B, lab.A) * 180 / Math.PI) + 360 + 12) % 360 / 24);
+
     /// <summary>Those of a list that the eye takes a colour for first, nearest first, with how far off each is (CIEDE2000).</summary>
     public static IReadOnlyList<(T Colour, double Off)> Nearest<T>(string hex, IEnumerable<T> among, Func<T, string> hexOf, int count)
     {

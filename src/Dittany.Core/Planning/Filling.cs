@@ -84,8 +84,7 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
         if (hers?.Stitch is { } stitched && (Book.Fill(stitched) ?? Book.Find(stitched)) is { } known
             && ThreadRules.Against(own.Kind, known) is { } cannot)
         {
-            _notFollowed.Add($"{Say.Upper(known.Name)} for the {Called(shape)}, your wish, is not followed in {own.Kind.Name}: "
-                + $"{Say.Lower(cannot.Because)} {cannot.Cure}");
+            _notFollowed.Add(ThreadChoice.Unworked(known.Name, $"the {Called(shape)}", own.Kind, cannot));
             hers = hers with { Stitch = null };
         }
 

@@ -97,7 +97,7 @@ public static class JobCheck
         }
 
         CheckOverrules(job, library, faults);
-        CheckWorkshop(workshop, faults);
+        WorkshopCheck.Check(workshop, faults);
         return faults;
     }
 
@@ -519,108 +519,11 @@ public static class JobCheck
         }
     }
 
-    /// <summary>All faults of a workshop alone.</summary>
-    public static IReadOnlyList<JobFault> Faults(Workshop workshop)
-    {
-        var faults = new List<JobFault>();
-        CheckWorkshop(workshop, faults);
-        return faults;
-    }
-
-    private static void CheckWorkshop(Workshop workshop, List<JobFault> faults)
-    {
-        for (var i = 0; i < workshop.Equipment.Count; i++)
-        {
-            if (!Equipment.Ids.Contains(workshop.Equipment[i]))
-            {
-                faults.Add(new($"#/workshop/equipment/{i}", $"There is no tool '{workshop.Equipment[i]}'.",
-                    $"Use {Either(Equipment.Ids)}."));
-            }
-        }
-
-        CheckRange("#/workshop/eveningsPerWeek", workshop.EveningsPerWeek, 0, 7, "evenings", faults);
-        CheckRange("#/workshop/minutesPerEvening", workshop.MinutesPerEvening, 0, 1440, "minutes", faults);
-        CheckRange("#/workshop/hourlyRate", workshop.HourlyRate, 0, 10000, "an hour", faults);
-        if (Papers.Find(workshop.Paper) is null)
-        {
-            faults.Add(new("#/workshop/paper", $"There is no paper '{workshop.Paper}'.", $"Use {Either(Papers.All.Select(p => p.Id))}."));
-        }
-
-        for (var i = 0; i < workshop.HoopsMm.Count; i++)
-        {
-            CheckRange($"#/stash/hoopsMm/{i}", workshop.HoopsMm[i], 50, 400, "mm", faults);
-        }
-
-        foreach (var (kind, mm) in workshop.ThreadWidthsMm)
-        {
-            var at = $"#/workshop/threadWidthsMm/{kind}";
-            if (ThreadKinds.Find(kind) is not { } known)
-            {
-                faults.Add(new(at, $"There is no thread '{kind}'.", $"Use {Either(ThreadKinds.All.Select(k => k.Id))}."));
-            }
-            else
-            {
-                CheckRange(at, mm, known.WidthMm / MostOff, known.WidthMm * MostOff, "mm", faults);
-            }
-        }
-
-        foreach (var (cloth, share) in workshop.Trials)
-        {
-            var at = $"#/workshop/trials/{cloth}";
-            if (Cloths.Find(cloth) is null)
-            {
-                faults.Add(new(at, $"There is no cloth '{cloth}'.", $"Use {Either(Cloths.All.Select(c => c.Id))}."));
-            }
-
-            CheckRange(at, share, Trial.LeastShare, Trial.MostShare, "of the usual", faults);
-        }
-
-        CheckRange("#/workshop/takeUp", workshop.MeasuredTakeUp, LeastTakeUp, MostTakeUp, "times what is reckoned", faults);
-        if (workshop.Threads.Count > OwnThread.Most)
-        {
-            faults.Add(new("#/stash/threads", $"There are {workshop.Threads.Count} threads.", $"Keep {OwnThread.Most} or fewer."));
-        }
-
-        for (var i = 0; i < Math.Min(workshop.Threads.Count, OwnThread.Most); i++)
-        {
-            var thread = workshop.Threads[i];
-            CheckText($"#/stash/threads/{i}/name", thread.Name, OwnThread.MostLetters, faults);
-            CheckColour($"#/stash/threads/{i}/colour", thread.Hex, false, faults);
-            if (ThreadKinds.Find(thread.Kind) is null)
-            {
-                faults.Add(new($"#/stash/threads/{i}/thread", $"There is no thread '{thread.Kind}'.",
-                    $"Use {Either(ThreadKinds.All.Select(k => k.Id))}."));
-            }
-        }
-
-        foreach (var (id, choice) in workshop.Habits)
-        {
-            var habit = Habits.Find(id);
-            if (habit is null)
-            {
-                faults.Add(new($"#/habits/{id}", $"There is no habit '{id}'.", $"Use {Either(Habits.All.Select(h => h.Id))}."));
-            }
-            else if (habit.Choices.All(c => c.ChoiceId != choice))
-            {
-                faults.Add(new($"#/habits/{id}", $"'{choice}' is no choice of '{id}'.",
-                    $"Use {Either(habit.Choices.Select(c => c.ChoiceId))}."));
-            }
-        }
-    }
-
-    /// <summary>A thread is not so many times wider or narrower than its kind: it is another kind, or was measured wrongly.</summary>
-    private const double MostOff = 2.5;
-
-    /// <summary>What stitching takes over what is reckoned lies between these; else something was measured wrongly.</summary>
-    public const double LeastTakeUp = 0.9;
-
-    public const double MostTakeUp = 1.8;
-
     internal static string Either(IEnumerable<string> words)
     {
         var all = words.ToArray();
         return all.Length == 1 ? all[0] : $"{string.Join(", ", all[..^1])} or {all[^1]}";
     }
 
-    private static string Number(double value) => value.ToString("0.####", CultureInfo.InvariantCulture);
+    internal static string Number(double value) => value.ToString("0.####", CultureInfo.InvariantCulture);
 }

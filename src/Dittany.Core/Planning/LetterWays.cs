@@ -106,8 +106,7 @@ internal sealed class LetterWays
             }
             else if (ThreadRules.Against(pair.Size.Kind, Book.Find(stitch)!) is { } cannot)
             {
-                _notFollowed.Add($"{Say.Upper(Named(stitch))} for {group.Named}, your wish, is not followed in {pair.Size.Kind.Name}: "
-                    + $"{Say.Lower(cannot.Because)} {cannot.Cure}");
+                _notFollowed.Add(ThreadChoice.Unworked(Named(stitch), group.Named, pair.Size.Kind, cannot));
             }
             else
             {

@@ -117,7 +117,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var seen = design.Visible(ground.TuckMm).Beneath(ground.Over, ground.TuckMm);
         var parts = DrawingStitching.Stitch(seen, pair, p => StitchSpec.For(p, schools, ground.Worn.MostBehindMm), colours, 0,
             facts.Knit, byRole: asked.Stitch is null && !thread.Laid, ground.Budget, filling);
-        parts = [.. SecondColour.In(parts, asked.SecondColour)];
+        parts = [.. SecondColour.In(parts, asked.SecondColour, workshop.Thread(ThreadKinds.Cotton))];
         SecondColour.Tell(decisions, Id("thread.colour"), parts, asked.SecondColour);
         thread.TellParts(Id(ThreadChoice.Id), parts, ground, decisions);
         decisions.Add(filling.Told(areas, words: false));

@@ -38,7 +38,7 @@ internal sealed partial class SaidBeside
 
     private string? Thread { get; set; }
 
-    private string? Yarn { get; set; }
+    private string? ThreadKindId { get; set; }
 
     private double? WidthMm { get; set; }
 
@@ -64,7 +64,7 @@ internal sealed partial class SaidBeside
     {
         Stitch = Stitch,
         Thread = Thread,
-        Yarn = Yarn,
+        ThreadKindId = ThreadKindId,
         WidthMm = WidthMm,
         CapHeightMm = CapHeightMm,
         For = Whom,
@@ -84,7 +84,7 @@ internal sealed partial class SaidBeside
         beside.TakeSize(ref text);
         beside.TakeParts(ref text);
         beside.TakeStitch(ref text);
-        beside.TakeYarn(ref text);
+        beside.TakeThreadKind(ref text);
         beside.TakeThread(ref text);
         beside.TakeCraft(ref text);
         beside.TakeUnsewn(ref text);
@@ -308,25 +308,25 @@ internal sealed partial class SaidBeside
         ("cotton", "stranded cotton"),
     ];
 
-    private void TakeYarn(ref string text)
+    private void TakeThreadKind(ref string text)
     {
         foreach (var (kind, words) in ThreadsSaid)
         {
-            if (Yarned(text, string.Empty, words) is { Success: true } plain)
+            if (Said(text, string.Empty, words) is { Success: true } plain)
             {
-                (Yarn, text) = (kind, Without(text, plain));
+                (ThreadKindId, text) = (kind, Without(text, plain));
                 return;
             }
 
-            if (Yarned(text, @"(?<colour>[\p{L}]+(?: [\p{L}]+)?)\s+", words) is { Success: true } found
+            if (Said(text, @"(?<colour>[\p{L}]+(?: [\p{L}]+)?)\s+", words) is { Success: true } found
                 && ColourOf(found.Groups["colour"].Value) is not null)
             {
-                (Yarn, text) = (kind, text.Remove(found.Index, found.Length).Insert(found.Index, $"in {found.Groups["colour"].Value}"));
+                (ThreadKindId, text) = (kind, text.Remove(found.Index, found.Length).Insert(found.Index, $"in {found.Groups["colour"].Value}"));
                 return;
             }
         }
 
-        static Match Yarned(string text, string colour, string words) => Regex.Match(text,
+        static Match Said(string text, string colour, string words) => Regex.Match(text,
             $@"(?<=^|[\s,])(?:in|with|using)\s+{colour}(?:{words})(?=$|,|\s+(?:on|onto|for|inside|in)\s)",
             RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture, TimeSpan.FromSeconds(1));
     }

@@ -12,9 +12,10 @@ internal static class SecondColour
 {
     /// <summary>
     /// The parts, those that are worked twice over parted in two: the line, and what goes round it in the other colour. What is laid in
-    /// another thread than strands is tied down with one strand of cotton, in its own colour where no other is wished.
+    /// another thread than strands is tied down with one strand of cotton, in its own colour where no other is
+    /// wished; <paramref name="cotton"/> is that of the workshop.
     /// </summary>
-    public static IReadOnlyList<Part> In(IReadOnlyList<Part> parts, string? colour) => parts.SelectMany(part =>
+    public static IReadOnlyList<Part> In(IReadOnlyList<Part> parts, string? colour, ThreadKind cotton) => parts.SelectMany(part =>
     {
         var laid = Laid(part);
         if (colour is null && !(laid && !part.Thread.Kind.Parts))
@@ -33,7 +34,7 @@ internal static class SecondColour
 
         var second = part.Stitches.Slice(first, part.Stitches.Count - first);
         var thread = part.Thread with { Colour = colour is null ? part.Colour : Hex(colour) };
-        thread = laid && !thread.Kind.Parts ? thread with { Size = 1 } : thread;
+        thread = laid && !thread.Kind.Parts ? thread with { Size = new ThreadSize(cotton, 1) } : thread;
         return new[]
         {
             part with { Stitches = part.Stitches.Slice(0, first) },

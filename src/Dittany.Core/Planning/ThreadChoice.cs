@@ -59,7 +59,7 @@ internal sealed record ThreadChoice(ThreadKind Kind, string? Strands, string? St
         var line = stitch is null ? null : Book.Find(stitch);
         var cannot = line is null ? null : ThreadRules.Against(kind, line);
         return new ThreadChoice(kind, held, cannot is null ? stitch : null, decision, unheld, cannot is null ? []
-            : [$"{Say.Upper(line!.Name)}, your wish, is not followed in {kind.Name}: {Say.Lower(cannot.Because)} {cannot.Cure}"])
+            : [Unworked(line!.Name, null, kind, cannot)])
         {
             Laid = ThreadSuits.Laid(kind, on),
         };
@@ -68,6 +68,13 @@ internal sealed record ThreadChoice(ThreadKind Kind, string? Strands, string? St
     private static (string? Strands, IReadOnlyList<Told> Unheld) Held(string? strands, ThreadKind kind) =>
         strands is null || kind.Plies.Contains(int.Parse(strands, CultureInfo.InvariantCulture)) ? (strands, [])
             : (null, [Unheld(int.Parse(strands, CultureInfo.InvariantCulture), kind)]);
+
+    /// <summary>
+    /// Why a wished stitch is not worked in a thread; <paramref name="where"/> is what it was wished for, or null for the whole.
+    /// </summary>
+    public static Told Unworked(string stitch, string? where, ThreadKind kind, StitchAgainst cannot) =>
+        $"{Say.Upper(stitch)}{(where is null ? string.Empty : $" for {where}")}, your wish, is not followed in {kind.Name}: "
+            + $"{Say.Lower(cannot.Because)} {cannot.Cure}";
 
     /// <summary>Why so many of a thread cannot be had.</summary>
     public static Told Unheld(int strands, ThreadKind kind) => $"{Say.Upper(Say.Count(strands, "strand"))}, your wish, {(strands == 1 ? "is" : "are")} not followed: "
@@ -80,7 +87,8 @@ internal sealed record ThreadChoice(ThreadKind Kind, string? Strands, string? St
 
     /// <summary>So many of this thread, as it is chosen.</summary>
     public static Choice PlyChoice(ThreadKind kind, int ply) => new(ply.ToString(CultureInfo.InvariantCulture),
-        kind.Parts ? Say.Upper(new ThreadSize(kind, ply).Said) : kind.Plies.Count == 1 ? "As it comes" : ply == 1 ? "Single" : "Doubled");
+        kind.Parts || ply > 1 ? Say.Upper(new ThreadSize(kind, ply).Said)
+            : $"{Say.Upper(kind.Name)}, {(kind.Plies.Count == 1 ? "as it comes" : "single")}");
 
     /// <summary>What the decision on strands is called for this thread.</summary>
     public static string PlySubject(ThreadKind kind) => kind.Parts ? "How many strands" : "Single or doubled";

@@ -65,6 +65,10 @@ public sealed record Trial(string Element, string Letter, double OpenMm, double 
         return Math.Round(Math.Clamp(after, LeastShare, MostShare), 3);
     }
 
+    /// <summary>The trials she has made, with what came of this one.</summary>
+    public IReadOnlyDictionary<string, double> Kept(IReadOnlyDictionary<string, double> before, bool stayedOpen) =>
+        new Dictionary<string, double>(before, StringComparer.Ordinal) { [Cloth] = After(stayedOpen, before.GetValueOrDefault(Cloth, 1)) };
+
     /// <summary>What is told where a trial of hers holds; null where none does.</summary>
     public static Told? Told(Cloth cloth) => cloth.StaysOpen is 1 ? null
         : $"You tried it on {cloth.Kind.Name}: in your hand {Say.Number(100 * cloth.StaysOpen, 0)} % of the usual opening must stay.";

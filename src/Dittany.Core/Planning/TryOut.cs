@@ -79,7 +79,7 @@ public static class TryOut
         var at = id.LastIndexOf('-');
         return at > 0 && int.TryParse(id.AsSpan(at + 1), NumberStyles.None, CultureInfo.InvariantCulture, out var strands)
             && id[..at].Split('.') is [var named, .. var rest] && rest.Length < 2
-            && (rest is [var yarn] ? Materials.ThreadKinds.Find(yarn) : Materials.ThreadKinds.Cotton) is { } kind
+            && (rest is [var thread] ? Materials.ThreadKinds.Find(thread) : Materials.ThreadKinds.Cotton) is { } kind
             && kind.Plies.Contains(strands)
             && Book.Lines.FirstOrDefault(s => s.Id == named) is { } stitch
             ? new TryMake(stitch, new Materials.ThreadSize(kind, strands)) : null;

@@ -22,7 +22,7 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
     public string? Thread { get; init; }
 
     /// <summary>The kind of thread it is to be stitched with: an id of <see cref="ThreadKinds"/>; null where that was not said.</summary>
-    public string? Yarn { get; init; }
+    public string? ThreadKindId { get; init; }
 
     public string? Motif { get; init; }
 
@@ -77,7 +77,7 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
         new("name", words, Stitch: Stitch, Colour: Thread, CapHeightMm: CapHeightMm, Motif: motif, WidthMm: WidthMm)
         {
             Craft = Craft,
-            Thread = Yarn,
+            Thread = ThreadKindId,
         };
 
     /// <summary>A motif alone as it was said to be stitched; several of it stand as was said, or in a row.</summary>
@@ -87,7 +87,7 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
         {
             ByPart = Parts,
             Craft = Craft,
-            Thread = Yarn,
+            Thread = ThreadKindId,
         };
         return Motif == motif && (MotifCount ?? (Arrangement is null ? null : 0)) is { } count
             ? one with { Arrangement = Arrangement ?? "row", Count = count == 0 ? null : count } : one;
@@ -113,7 +113,7 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
             p.Strands is { } n ? Say.Count(n, "strand") : null,
         }.OfType<string>())),
         Thread is { } thread ? $"in {Palette.NameOf(thread)}" : null,
-        ThreadKinds.Find(Yarn) is { } yarn ? $"in {yarn.Name}" : null,
+        ThreadKinds.Find(ThreadKindId) is { } kind ? $"in {kind.Name}" : null,
         WidthMm is { } wide ? $"{Tape.Length(wide, units)} wide" : null,
         CapHeightMm is { } high ? $"{Tape.Length(high, units)} high" : null,
         MakeUp switch

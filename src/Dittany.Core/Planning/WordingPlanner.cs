@@ -95,7 +95,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         var stitching = new WordStitching(ground, _facts, _field, schools, filling, overrules.For(Id("stitch.letters"))) { Beside = beside };
         (answer, var (parts, concerns, design)) = WordStitching.SupplestOf(question, answer, a =>
             stitching.Stitched(asked, question, a, colours, place, AsJob));
-        parts = [.. SecondColour.In(parts, asked.SecondColour)];
+        parts = [.. SecondColour.In(parts, asked.SecondColour, workshop.Thread(ThreadKinds.Cotton))];
         SecondColour.Tell(decisions, Id("thread.colour"), parts, asked.SecondColour);
         thread.TellParts(Id(ThreadChoice.Id), parts, ground, decisions);
         TellWidths(Id("words.alphabet"), alphabet, answer, decisions);

@@ -3,6 +3,9 @@ using Dittany.Core.Stitches;
 
 namespace Dittany.Core.Threads;
 
+/// <summary>What a measurement by wraps came to, mm: the width of one, what was taken so far, and what is now.</summary>
+public sealed record Wrapped(double WidthMm, double WasMm, double NowMm);
+
 /// <summary>Two measurements of a minute each that make every plan hers: how wide a thread lies, and what her stitching takes.</summary>
 public static class Measuring
 {
@@ -12,6 +15,16 @@ public static class Measuring
     /// </summary>
     public static double WidthMm(ThreadKind kind, int ply, double wrapsPerCm) =>
         Math.Round(10 / wrapsPerCm / (kind with { Scale = 1 }).Lies(ply) * kind.WidthMm, 3);
+
+    /// <summary>
+    /// A measurement by wraps: the width of one, which is kept, and how wide so many lie by it and by <paramref name="kind"/> as it was so
+    /// far; mm.
+    /// </summary>
+    public static Wrapped Wrap(ThreadKind kind, int ply, double wrapsPerCm)
+    {
+        var width = WidthMm(kind, ply, wrapsPerCm);
+        return new Wrapped(width, kind.Lies(ply), (kind with { Scale = width / kind.WidthMm }).Lies(ply));
+    }
 
     /// <summary>Stitches of the test: ten backstitches of this length, mm, in a straight line.</summary>
     public const int TestStitches = 10;

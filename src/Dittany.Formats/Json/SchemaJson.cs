@@ -93,7 +93,7 @@ public static class SchemaJson
                 ("units", Enum(Names.Units.Keys)),
                 ("threadWidthsMm", Closed([], ThreadKinds.All.Select(k => (k.Id, Plain())).ToArray())),
                 ("trials", Closed([], Cloths.All.Select(c => (c.Id, Plain())).ToArray())),
-                ("takeUp", Number(JobCheck.LeastTakeUp, JobCheck.MostTakeUp))),
+                ("takeUp", Number(WorkshopCheck.LeastTakeUp, WorkshopCheck.MostTakeUp))),
             ["habits"] = Closed([], Habits.All.Select(h => (h.Id, Enum(h.Choices.Select(c => c.ChoiceId)))).ToArray()),
         },
     };

@@ -40,7 +40,7 @@ public class SayingsTests
             ("count", heard.MotifCount?.ToString(CultureInfo.InvariantCulture)), ("way", heard.Arrangement),
                 ("wide", heard.WidthMm?.ToString(CultureInfo.InvariantCulture)),
                 ("high", heard.CapHeightMm?.ToString(CultureInfo.InvariantCulture)),
-            ("yarn", heard.Yarn), ("for", heard.For), ("fill", heard.Fill), ("craft", heard.Craft), ("sewn", heard.Unsewn ? "no" : null), ("odd", heard.NotUnderstood),
+            ("kind", heard.ThreadKindId), ("for", heard.For), ("fill", heard.Fill), ("craft", heard.Craft), ("sewn", heard.Unsewn ? "no" : null), ("odd", heard.NotUnderstood),
                 ("asks", asks is not null && heard.Questions.Any(q => q.Contains(asks, StringComparison.Ordinal)) ? asks
                 : heard.Questions is [var asked, ..] ? asked : null),
         };

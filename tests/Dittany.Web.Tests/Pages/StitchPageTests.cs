@@ -131,6 +131,19 @@ public sealed class StitchPageTests : IDisposable
         Assert.Equal(HttpStatusCode.NotFound, (await PostForm(_browser, "/try/1", "/try/1?handler=Take", ("make", "zigzag-9"))).StatusCode);
     }
 
+    /// <summary>A stitch says which threads do not do it, and one that every thread does says nothing (common practice).</summary>
+    [Theory]
+    [InlineData("split", "Not in pearl cotton 5, pearl cotton 8, pearl cotton 12, metallic thread, sewing thread and strong thread")]
+    [InlineData("chain", "Not in metallic thread")]
+    [InlineData("backstitch", null)]
+    public async Task A_stitch_says_which_threads_do_not_do_it(string stitch, string? told)
+    {
+        var said = new HtmlParser().ParseDocument(await _browser.GetStringAsync($"/stitches/{stitch}")).QuerySelector(".not-in")?.TextContent;
+        Assert.Equal(told is null, said is null);
+        Assert.StartsWith(told ?? string.Empty, said ?? string.Empty, StringComparison.Ordinal);
+    }
+
+
     /// <summary>What was tried is what the plan gives when it is taken: the same minutes and the same thread.</summary>
     [Fact]
     public async Task What_was_tried_is_what_is_planned()

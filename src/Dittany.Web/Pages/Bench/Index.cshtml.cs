@@ -124,20 +124,27 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     /// <summary>What came of the trial of the worst letter: kept in the workshop, and every plan on such cloth goes by it.</summary>
     public async Task<IActionResult> OnPostTrial(int id, bool open, CancellationToken cancel)
     {
-        var workshop = await workshops.Current(cancel);
         if (await pieces.Find(id, cancel) is not { } piece)
         {
             return NotFound();
         }
 
-        if (Trial.Of((await desk.Plan(piece, workshop, cancel)).Plan) is { } trial)
+        // Somebody else may change the workshop meanwhile: then it is reckoned again from what stands.
+        const int MostTries = 5;
+        for (var tries = 0; tries < MostTries; tries++)
         {
-            var trials = new Dictionary<string, double>(workshop.Trials, StringComparer.Ordinal)
+            var (head, workshop) = (await workshops.Head(cancel), await workshops.Current(cancel));
+            if (Trial.Of((await desk.Plan(piece, workshop, cancel)).Plan) is not { } trial)
             {
-                [trial.Cloth] = trial.After(open, workshop.Trials.GetValueOrDefault(trial.Cloth, 1)),
-            };
-            var written = WorkshopChanges.Read(workshop with { Trials = trials }, WorkshopChanges.Trials);
-            await workshops.Change(await workshops.Head(cancel), [(WorkshopChanges.Trials, written)], $"Tried the {trial.Letter}", cancel);
+                break;
+            }
+
+            var written = WorkshopChanges.Read(workshop with { Trials = trial.Kept(workshop.Trials, open) }, WorkshopChanges.Trials);
+            var changed = await workshops.Change(head, [(WorkshopChanges.Trials, written)], $"Tried the {trial.Letter}", cancel);
+            if (changed.Conflicts.Count == 0)
+            {
+                break;
+            }
         }
 
         return RedirectToPage(null, null, new { id, view = View, face = Face, station = Station }, "will-it-read");

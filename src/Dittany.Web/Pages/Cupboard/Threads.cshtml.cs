@@ -49,10 +49,6 @@ public sealed class ThreadsModel(WorkshopStore workshops, Desk desk) : PageModel
         Like is { } like && Hex(like) is { } hex
             ? (Chart.Nearest(hex, Workshop.Threads, t => t.Hex, 3), Chart.Nearest(hex, Chart.All, c => c.Hex, 6)) : null;
 
-    /// <summary>The chart by lightness within its hues: greys first.</summary>
-    public static IReadOnlyList<NamedColour> Colours { get; } =
-        Chart.All.OrderBy(Family).ThenByDescending(c => Colour.Parse(c.Hex).ToLab().L).ToArray();
-
     public async Task OnGet(CancellationToken cancel) => await Load(cancel);
 
     /// <summary>Reads a table, from a file or as pasted. Where all of it is good it is kept.</summary>
@@ -127,13 +123,11 @@ public sealed class ThreadsModel(WorkshopStore workshops, Desk desk) : PageModel
             return Refused("wraps", "Write how many turns lie in a centimetre, such as 13. Half turns count too: 13.5.");
         }
 
-        var width = Measuring.WidthMm(known, ply, turns);
-        var widths = new Dictionary<string, double>(Workshop.ThreadWidthsMm, StringComparer.Ordinal) { [known.Id] = width };
-        var was = known.Lies(ply);
-        var now = (known with { Scale = width / known.WidthMm }).Lies(ply);
+        var wrapped = Measuring.Wrap(Workshop.Thread(known), ply, turns);
+        var widths = new Dictionary<string, double>(Workshop.ThreadWidthsMm, StringComparer.Ordinal) { [known.Id] = wrapped.WidthMm };
         return await Change(from, WorkshopChanges.ThreadWidths, WorkshopChanges.Read(Workshop with { ThreadWidthsMm = widths },
-            WorkshopChanges.ThreadWidths), $"{Say.Upper(new ThreadSize(known, ply).Said)}: {Tape.Length(Math.Round(now, 2), Units)} wide as you wrap it; "
-                + $"it was taken for {Tape.Length(Math.Round(was, 2), Units)}.", cancel, "wraps");
+            WorkshopChanges.ThreadWidths), $"{Say.Upper(new ThreadSize(known, ply).Said)}: {Tape.Length(Math.Round(wrapped.NowMm, 2), Units)} wide as you wrap it; "
+                + $"it was taken for {Tape.Length(Math.Round(wrapped.WasMm, 2), Units)}.", cancel, "wraps");
     }
 
     /// <summary>Ten stitches, and what is left of the thread.</summary>
@@ -162,7 +156,7 @@ public sealed class ThreadsModel(WorkshopStore workshops, Desk desk) : PageModel
         }
 
         var takeUp = Measuring.TakeUp(whole, rest, on.ThicknessMm);
-        return takeUp is < JobCheck.LeastTakeUp or > JobCheck.MostTakeUp
+        return takeUp is < WorkshopCheck.LeastTakeUp or > WorkshopCheck.MostTakeUp
             ? Refused("left", $"Ten backstitches of 3 mm cannot take {Tape.Length(whole - rest, Units)}: {Tape.Length(Math.Round(Measuring.ReckonedMm(on.ThicknessMm)), Units)} "
                 + "is what they should. Measure from where the thread comes out of the cloth, and count the stitches.")
             : await Change(from, WorkshopChanges.TakeUp, takeUp.ToString("R", CultureInfo.InvariantCulture),
@@ -232,12 +226,4 @@ public sealed class ThreadsModel(WorkshopStore workshops, Desk desk) : PageModel
 
     private static string? Hex(string like) => Colour.TryParse(like.StartsWith('#') ? like : $"#{like}", out var colour) ? colour.ToString()
         : Chart.All.FirstOrDefault(c => string.Equals(c.Name, like.Trim(), StringComparison.OrdinalIgnoreCase))?.Hex;
-
-    /// <summary>Greys and browns of little colour first, then round the hues from red on.</summary>
-    private static int Family(NamedColour colour)
-    {
-        var lab = Colour.Parse(colour.Hex).ToLab();
-        return Math.Sqrt((lab.A * lab.A) + (lab.B * lab.B)) < 8 ? -1
-            : (int)(((Math.Atan2(lab.B, lab.A) * 180 / Math.PI) + 360 + 12) % 360 / 24);
-    }
 }
