@@ -24,6 +24,15 @@ public sealed record CraftPiece(string Shape, string Role, Region Area, string C
 public sealed record CraftQuestion(string Element, string Called, bool IsMotif, double HighMm, IReadOnlyList<CraftPiece> Pieces,
     CraftGround Ground)
 {
+    /// <summary>The bead it is sewn with; null takes that of its height.</summary>
+    public Bead? Bead { get; init; }
+
+    /// <summary>Where the rest of it is stitched: the lines of that, mm, each with half its width. Nothing is sewn onto them.</summary>
+    public IReadOnlyList<(IReadOnlyList<Pt> LineMm, double HalfMm)> Stitched { get; init; } = [];
+
+    /// <summary>Whether it is a part among stitches: then beads alone fill it, in rounds from its edge inward.</summary>
+    public bool Part { get; init; }
+
     /// <summary>As it stands in a sentence: the songbird, “Oda”.</summary>
     public string Named => IsMotif ? $"the {Called}" : Called;
 }

@@ -36,6 +36,9 @@ public sealed record HoldingQuestion(
     /// <summary>What is stitched, as it is called.</summary>
     public Called Called { get; init; } = Called.Words;
 
+    /// <summary>All of it as one; null where there is nothing.</summary>
+    internal Unit? Whole { get; } = Hooping.Together(Units);
+
     /// <summary>What its plan may still reckon.</summary>
     public Budget Budget { get; init; } = Budget.Unbounded;
 }
@@ -286,13 +289,14 @@ public static class Holding
     {
         var units = Hooping.Apart(q.Units, round, hoopMm);
         var along = units.Count > q.Units.Count;
-        var bound = Hooping.LowerBound(units, round, hoopMm, q.Budget);
-        if (Hooping.Place(units, round, hoopMm, Hooping.Clampable(ringable, hoopMm), q.Budget) is { } on)
+        var whole = along ? null : q.Whole;
+        var bound = Hooping.LowerBound(units, round, hoopMm, q.Budget, whole);
+        if (Hooping.Place(units, round, hoopMm, Hooping.Clampable(ringable, hoopMm), q.Budget, whole) is { } on)
         {
             return new Cover(on, bound, false, units, along);
         }
 
-        return Hooping.Place(units, round, hoopMm, null, q.Budget) is { } off ? new Cover(off, bound, true, units, along) : null;
+        return Hooping.Place(units, round, hoopMm, null, q.Budget, whole) is { } off ? new Cover(off, bound, true, units, along) : null;
     }
 
     private static Decision SizeDecision(HoldingQuestion q, Way own, Way taken)

@@ -70,11 +70,17 @@ public static class Hooping
 
     /// <summary>
     /// Placings of this hoop that take every unit; null where a unit is too large for it or cannot be reached. <paramref name="centres"/>
-    /// null lets the ring lie anywhere.
+    /// null lets the ring lie anywhere. <paramref name="whole"/> is <see cref="Together"/> of the same units, or null.
     /// </summary>
     public static IReadOnlyList<HoopPlacing>? Place(IReadOnlyList<Unit> units, bool round, double hoopMm, Region? centres,
-        Budget? budget = null)
+        Budget? budget = null, Unit? whole = null)
     {
+        if (whole is not null && CentreOf(whole, round, hoopMm, centres) is { } middle)
+        {
+            return [new HoopPlacing(1, round, hoopMm, Reach(round, hoopMm), Usable(round, hoopMm, middle.OnGrid()), middle.OnGrid(),
+                Enumerable.Range(0, units.Count).ToArray())];
+        }
+
         var left = Enumerable.Range(0, units.Count).ToList();
         var placings = new List<HoopPlacing>();
         while (left.Count > 0)
@@ -125,6 +131,13 @@ public static class Hooping
         return placings;
     }
 
+    /// <summary>All units as one, by which it is soon seen whether one placing takes them; null where there are none.</summary>
+    public static Unit? Together(IReadOnlyList<Unit> units) => units.Count == 0 ? null
+        : new Unit(string.Empty, units.SelectMany(u => u.Hull).ToArray(), units.Max(u => u.HalfMm));
+
+    private static Pt? CentreOf(Unit unit, bool round, double hoopMm, Region? centres) =>
+        CentreOf(unit.Hull, unit.HalfMm, round, hoopMm, centres, round ? unit.Around.Centre : null);
+
     /// <summary>
     /// One placing of a ring that the work stays in, about a middle, up to <see cref="Hoops.RimMm"/> from the ring; null where the work
     /// reaches nearer to it.
@@ -145,13 +158,13 @@ public static class Hooping
     /// <summary>
     /// A centre from which all points are within reach, or null. The farthest point is nearest from the middle of the smallest circle (or
     /// box) round them; where that middle lies off the clampable cloth the best centre stands on the cloth's edge, and every edge that
-    /// could hold it is searched.
+    /// could hold it is searched. <paramref name="between"/> is the middle of that circle where it is known.
     /// </summary>
-    internal static Pt? CentreOf(IReadOnlyList<Pt> points, double halfMm, bool round, double hoopMm, Region? centres)
+    internal static Pt? CentreOf(IReadOnlyList<Pt> points, double halfMm, bool round, double hoopMm, Region? centres, Pt? between = null)
     {
         // Half a hundredth of a millimetre is kept back for rounding the centre.
         var reach = Reach(round, hoopMm) - halfMm - 0.005;
-        var middle = round ? Circle.Round(points).Centre : Middle(points);
+        var middle = between ?? (round ? Circle.Round(points).Centre : Middle(points));
         var least = Farthest(points, middle, round);
         if (least > reach || centres is { IsEmpty: true })
         {
@@ -224,8 +237,9 @@ public static class Hooping
 
     /// <summary>
     /// No cover can have fewer placings: the larger of area over area and a set of units no two of which go into one hoop.
+    /// <paramref name="whole"/> is <see cref="Together"/> of the same units, or null.
     /// </summary>
-    public static int LowerBound(IReadOnlyList<Unit> units, bool round, double hoopMm, Budget? budget = null)
+    public static int LowerBound(IReadOnlyList<Unit> units, bool round, double hoopMm, Budget? budget = null, Unit? whole = null)
     {
         if (units.Count == 0)
         {
@@ -236,6 +250,11 @@ public static class Hooping
         var one = round ? Math.PI * reach * reach : 4 * reach * reach;
         var widest = Widest(round, hoopMm);
         var stitched = units.Sum(u => Region.AreaOf(u.Hull));
+        if (whole is not null && CentreOf(whole, round, hoopMm, null) is not null)
+        {
+            return Math.Max(1, (int)Math.Ceiling(stitched / one));
+        }
+
         var apart = new List<Unit>();
         foreach (var unit in units)
         {
@@ -298,7 +317,7 @@ public static class Hooping
     /// </summary>
     public static IReadOnlyList<Unit> Apart(IReadOnlyList<Unit> units, bool round, double hoopMm)
     {
-        bool Whole(Unit u) => CentreOf(u.Hull, u.HalfMm, round, hoopMm, null) is not null;
+        bool Whole(Unit u) => CentreOf(u, round, hoopMm, null) is not null;
         return units.All(Whole) ? units : [.. units.SelectMany(u => Whole(u) || u.Stretches.Count == 0 ? [u] : u.Stretches)];
     }
 

@@ -24,7 +24,10 @@ internal sealed class CraftPlanning(WordingGround ground, Overrules overrules, d
     /// <summary>Concerns of a place or a drawing, not of stitches.</summary>
     private static readonly string[] OfThePlace = ["overflows", "does-not-show"];
 
-    private readonly CraftGround _facts = new(ground.Cloth, ground.Form, ground.Worn, ground.Drawn.Stuffed,
+    private readonly CraftGround _facts = FactsOf(ground);
+
+    /// <summary>What crafts are judged against.</summary>
+    public static CraftGround FactsOf(WordingGround ground) => new(ground.Cloth, ground.Form, ground.Worn, ground.Drawn.Stuffed,
         ground.Form.Use.MadeUp && ground.Form.Loose is null);
 
     public static IReadOnlyList<Choice> Choices { get; } = [Thread, .. AllCrafts.List.Select(c => new Choice(c.Id, c.Name))];
@@ -38,6 +41,11 @@ internal sealed class CraftPlanning(WordingGround ground, Overrules overrules, d
     {
         var craft = Settled(decisionId, asked);
         var told = Told(element, decisionId, asked ?? overrules.For(decisionId), craft);
+        if (craft is null && element.Beaded.Count > 0)
+        {
+            return Beaded(element, decisions, told);
+        }
+
         if (craft is null)
         {
             return new PlannedInCraft(element, [.. decisions, told]);
@@ -77,6 +85,30 @@ internal sealed class CraftPlanning(WordingGround ground, Overrules overrules, d
             Reads = concerns.All(c => c.What == "overflows"),
             BoxMm = lines.Length > 0 ? element.BoxMm : Boxed(made.Parts, element.BoxMm),
         }, [.. kept, told], made);
+    }
+
+    /// <summary>What is stitched but for parts of it that are sewn with beads.</summary>
+    private PlannedInCraft Beaded(PlannedElement element, IReadOnlyList<Decision> decisions, Decision told)
+    {
+        var beads = AllCrafts.Find("beads")!;
+        var question = Question(element, beads);
+        var made = BeadedParts.Make(element, question with
+        {
+            Pieces = [.. question.Pieces.Where(p => element.Beaded.ContainsKey(p.Shape))
+                .Select(p => p with { Colour = element.Beaded[p.Shape] })],
+        });
+        var roles = (element.Design?.Shapes ?? []).Where(s => element.Beaded.ContainsKey(s.Id)).GroupBy(s => Roles.Called(s.Role),
+            StringComparer.Ordinal).Select(g => g.Count() == 1 ? g.Key : Say.Many(g.Key)).ToArray();
+        return new PlannedInCraft(element with
+        {
+            Concerns = [.. element.Concerns, .. made.Concerns],
+            Reads = element.Reads && made.Concerns.Count == 0,
+            BoxMm = element.Parts.Count == 0 ? Boxed(made.Parts, element.BoxMm) : element.BoxMm.With(Boxed(made.Parts, element.BoxMm)),
+            Craft = element.Parts.Count == 0 ? beads.Id : null,
+        }, [.. decisions, told with
+        {
+            Because = [$"The {Say.List(roles)} in beads, when all else is done.", .. made.Because, .. told.Because],
+        }], made);
     }
 
     /// <summary>The decision on the craft with wishes of hers that have nothing to act on, because nothing of it is stitched.</summary>

@@ -292,9 +292,10 @@ public static class JobCheck
         {
             faults.Add(new(
                 $"{at}/stitch",
-                Book.NotYetDrawn.Contains(stitch) ? $"The stitch '{stitch}' cannot be drawn yet." : Book.Find(stitch) is null
+                stitch == BeadedParts.Stitch ? "Beads are sewn on, and no stitch that writes." : Book.Find(stitch) is null
                     ? $"There is no stitch '{stitch}'." : $"The stitch '{stitch}' writes no lines.",
-                $"Use {Either(Book.Lines.Select(s => s.Id))}, or leave it out."));
+                stitch == BeadedParts.Stitch ? "Take the craft 'beads', or name a stitch."
+                    : $"Use {Either(Book.Lines.Select(s => s.Id))}, or leave it out."));
         }
 
         CheckThread(at, element.Thread, element.Strands, element.Stitch, null, faults);

@@ -127,8 +127,17 @@ internal static class MotifCheck
         {
             var here = $"{at}/parts/{i.ToString(System.Globalization.CultureInfo.InvariantCulture)}";
             JobCheck.CheckText($"{here}/role", parts[i].Role, 40, faults);
-            CheckChoice($"{here}/stitch", parts[i].Stitch, Book.Lines.Select(s => s.Id).Concat(Book.Fills.Select(f => f.Info.Id)),
-                "stitch that draws lines or fills areas", faults);
+            if (parts[i].Stitch == BeadedParts.Stitch && !motif)
+            {
+                faults.Add(new($"{here}/stitch", "Beads for a part hold for motifs, and this is a wording.",
+                    "Take the craft 'beads' for all of it, or a motif beside it."));
+            }
+            else
+            {
+                CheckChoice($"{here}/stitch", parts[i].Stitch, Book.Lines.Select(s => s.Id).Concat(Book.Fills.Select(f => f.Info.Id))
+                    .Append(BeadedParts.Stitch), "stitch that draws lines or fills areas", faults);
+            }
+
             JobCheck.CheckRange($"{here}/copy", parts[i].Copy, 0, Arranging.MostCopies, string.Empty, faults);
             JobCheck.CheckThread(here, parts[i].Thread, parts[i].Strands, parts[i].Stitch, whole, faults);
             JobCheck.CheckColour($"{here}/colour", parts[i].Colour, true, faults);

@@ -101,6 +101,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         decisions[^1] = ColourTelling.Told(decisions[^1], thread.Kind.Id, ground.Worn, workshop.Threads);
 
         var placed = unit.Map(p => anchor + (p * high));
+        var beads = new BeadedParts(asked.ByPart, CraftPlanning.FactsOf(ground));
         var schools = workshop.StitchSchoolsWith(null, null);
         var design = DesignOf.Figure(asked.Id, placed.Parts);
         var areas = design.Shapes.Any(s => s.Area is not null);
@@ -110,17 +111,21 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             {
                 FillingRoom.AsDrawn => rich ? FillingRoom.ByPart : FillingRoom.None,
                 var habit => habit,
-            }, asked.ByPart,
+            }, beads.Stitched(design),
             FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn),
             new FillFacts(facts.Knit, workshop.Skill == Effort.Skill.Learner, Hurried(design)), asked.Seed ?? 0,
             n => StitchSpec.For(new Pair(Book.Plainest, n), schools), id => workshop.Thread(ThreadKinds.Find(id)!));
         var seen = design.Visible(ground.TuckMm).Beneath(ground.Over, ground.TuckMm);
+        var beaded = seen.Shapes.Where(beads.Takes).ToDictionary(s => s.Id, s => beads.ColourOf(s) ?? colours(s.Role), StringComparer.Ordinal);
+        seen = beaded.Count == 0 ? seen : new Design(seen.Shapes.Where(s => !beaded.ContainsKey(s.Id)).ToArray());
         var parts = DrawingStitching.Stitch(seen, pair, p => StitchSpec.For(p, schools, ground.Worn.MostBehindMm), colours, 0,
             facts.Knit, byRole: asked.Stitch is null && !thread.Laid, ground.Budget, filling);
         parts = [.. SecondColour.In(parts, asked.SecondColour, workshop.Thread(ThreadKinds.Cotton))];
         SecondColour.Tell(decisions, Id("thread.colour"), parts, asked.SecondColour);
         thread.TellParts(Id(ThreadChoice.Id), parts, ground, decisions);
-        decisions.Add(filling.Told(areas, words: false));
+        var filled = filling.Told(areas, words: false);
+        decisions.Add(beads.NotFollowed() is { Count: > 0 } refused
+            ? filled with { NotFollowed = [.. refused, .. filled.NotFollowed ?? []], UnfollowedWish = true } : filled);
         var concerns = Concerns(asked, name, unit, parts, design, seen, high, pair, largest).ToList();
         var box = parts.Count == 0 ? new Box(anchor.X, anchor.Y, 0, 0) : PlannedBox.Of(parts);
         var overflow = PlannedBox.OutsideMm(parts, _field, anchor);
@@ -140,6 +145,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         {
             One = OneOf(asked),
             Layer = asked.Layer,
+            Beaded = beaded,
         }, decisions);
     }
 

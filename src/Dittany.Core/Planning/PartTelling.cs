@@ -11,6 +11,9 @@ namespace Dittany.Core.Planning;
 /// </summary>
 public sealed record PartTold(string Element, string ElementName, string Role, string Name, bool Area, string Told, PartAsked? Wished)
 {
+    /// <summary>Whether it is part of a motif.</summary>
+    public bool Motif { get; init; }
+
     /// <summary>How many copies have such parts.</summary>
     public int Copies { get; init; } = 1;
 
@@ -34,10 +37,30 @@ public sealed record LetterTold(string Element, IReadOnlyList<int> Indices, stri
 /// <summary>Parts by what they are, with how each is made: petals in satin stitch, 2 strands, mulberry.</summary>
 public static class PartTelling
 {
+    /// <summary>What a wish calls beads, where it might name a stitch.</summary>
+    public const string Beads = BeadedParts.Stitch;
+
     /// <summary>The roles of all motifs, and of letters that have an area, in the order they are worked.</summary>
     public static IReadOnlyList<PartTold> Of(Plan plan, Job job) => plan.Elements
         .Where(e => e.IsMotif || e.Design?.Shapes.Any(s => s.Area is not null) == true)
-        .SelectMany(e => e.Parts.GroupBy(p => p.Role, StringComparer.Ordinal).Select(g => Of(e, g.Key, [.. g], job))).ToArray();
+        .SelectMany(e => e.Parts.GroupBy(p => p.Role, StringComparer.Ordinal).Select(g => Of(e, g.Key, [.. g], job))
+            .Concat(Beaded(plan, e, job))).ToArray();
+
+    /// <summary>The roles that are sewn with beads, where nothing of them is stitched.</summary>
+    private static IEnumerable<PartTold> Beaded(Plan plan, PlannedElement element, Job job) => (element.Design?.Shapes ?? [])
+        .Where(s => element.Beaded.ContainsKey(s.Id) && element.Parts.All(p => p.Role != s.Role)).GroupBy(s => s.Role, StringComparer.Ordinal).Select(g =>
+        {
+            var called = Designs.Roles.Called(g.Key);
+            var made = plan.CraftParts.Where(p => p.Element == element.Id && p.Role == g.Key).ToArray();
+            return new PartTold(element.Id, element.Text, g.Key, Say.Upper(g.Count() > 1 ? Say.Many(called) : called),
+                g.Any(s => s.Area is not null), Say.List(made.GroupBy(p => p.Amount.What, StringComparer.Ordinal).Select(m =>
+                    $"{Say.Number(m.Sum(p => p.Amount.Amount), 0)} {m.Key}").ToArray()),
+                job.MotifsAsked.FirstOrDefault(m => m.Id == element.Id)?.ByPart.LastOrDefault(w => w.Role == g.Key))
+            {
+                Motif = true,
+                Copies = g.Select(s => s.Copy).Distinct().Count(),
+            };
+        });
 
     /// <summary>The letters of every wording, in the order they are read; joined ones are one.</summary>
     public static IReadOnlyList<LetterTold> LettersOf(Plan plan, Job job) => plan.Elements.Where(e => !e.IsMotif).SelectMany(e =>
@@ -145,6 +168,7 @@ public static class PartTelling
         return new PartTold(element.Id, element.Text, role, Say.Upper(many ? Say.Many(called) : called),
             parts.Any(p => areas.Contains(p.Shape)), told, wished)
         {
+            Motif = element.IsMotif,
             Copies = parts.Select(p => p.Copy).Distinct().Count(),
             LinesMm = DrawnDirections.Shown(element, role, wished?.Copy),
             TakesLines = element.IsMotif && area is not null,

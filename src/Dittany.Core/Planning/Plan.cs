@@ -40,7 +40,15 @@ public sealed record PlannedSpace(
 }
 
 /// <summary>A box in mm: its top left corner and size.</summary>
-public sealed record Box(double X, double Y, double Width, double Height);
+public sealed record Box(double X, double Y, double Width, double Height)
+{
+    /// <summary>The smallest box round both.</summary>
+    public Box With(Box other)
+    {
+        var (x, y) = (Math.Min(X, other.X), Math.Min(Y, other.Y));
+        return new Box(x, y, Math.Max(X + Width, other.X + other.Width) - x, Math.Max(Y + Height, other.Y + other.Height) - y);
+    }
+}
 
 /// <summary>
 /// One line of an element with its stitches; a dot made as a knot is a line of one point. <paramref name="WishedMm"/> is the stitch length
@@ -121,6 +129,9 @@ public sealed record PlannedElement(
         { Keeps: Crafts.Kept.Lines } => Parts.Count > 0,
         _ => false,
     };
+
+    /// <summary>The shapes of it that are sewn with beads while the rest is stitched, each with the colour of its beads.</summary>
+    public IReadOnlyDictionary<string, string> Beaded { get; init; } = System.Collections.Immutable.ImmutableDictionary<string, string>.Empty;
 
     /// <summary>What one of it is called where it is a motif that stands there several times; else its text.</summary>
     public string One { get; init; } = Text;

@@ -237,7 +237,7 @@ internal sealed partial class SaidBeside
     private static string? StitchOf(string said)
     {
         var id = said.ToLowerInvariant().Replace(' ', '-');
-        return Book.Fill(id)?.Info.Id ?? Book.Lines.FirstOrDefault(s => s.Id == id || s.Id == $"{id}stitch" || s.Id == $"{id}-stitch")?.Id;
+        return id is "beads" or "glass-beads" ? BeadedParts.Stitch : Book.Fill(id)?.Info.Id ?? Book.Lines.FirstOrDefault(s => s.Id == id || s.Id == $"{id}stitch" || s.Id == $"{id}-stitch")?.Id;
     }
 
     private static ThreadColour? ColourOf(string said) => Palette.Colours.FirstOrDefault(c =>

@@ -109,7 +109,7 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
         Crafts.AllCrafts.Find(Craft) is { } craft ? craft.Name.ToLowerInvariant() : null,
         .. Parts.Select(p => string.Join(", ", new[]
         {
-            $"{p.Role.Replace('-', ' ')} in {(p.Stitch is { } made ? (Book.Fill(made) ?? Book.Find(made))!.Name : Palette.NameOf(p.Colour!))}",
+            $"{p.Role.Replace('-', ' ')} in {(p.Stitch is { } made ? made == BeadedParts.Stitch ? "beads" : (Book.Fill(made) ?? Book.Find(made))!.Name : Palette.NameOf(p.Colour!))}",
             p.Strands is { } n ? Say.Count(n, "strand") : null,
         }.OfType<string>())),
         Thread is { } thread ? $"in {Palette.NameOf(thread)}" : null,

@@ -15,7 +15,7 @@ public static class ThreadRules
     public static IReadOnlyList<StitchAgainst> Stitches { get; } =
     [
         new("parts", k => !k.Parts && !k.Wool, ["split", "split-back", "whipped-split"],
-            "The needle comes up through the thread it just laid, and this one is one cord that does not part.",
+            "The needle comes up through the thread it just laid, and a cord does not part.",
             "Take backstitch, stem or chain.", "common practice"),
         new("frays", k => k.Frays, ["chain", "linked-chain-line", "heavy-chain", "whipped-chain", "interlaced-chain", "coral", "knotted-stem",
                 "satin", "turning-satin", "bordered-satin", "padded-satin", "long-and-short", "chain-rows", "linked-chain"],

@@ -127,4 +127,81 @@ public class BeadTests
         Assert.Equal("#/elements/0/count", Assert.Single(Jobs.Faults(new Job("toy-face", [], Jobs.Monday,
             Motifs: [new MotifAsked("m", "eye", Arrangement: "pair", Count: 5)]), Workshop.Default)).Pointer);
     }
+
+    private static Plan Part(string motif, string role, double high, string form = "cushion-cover") => Jobs.Make(new Job(form, [],
+        Jobs.Monday, Motifs: [new MotifAsked("m", motif, HeightMm: high) { ByPart = [new PartAsked(role, null, "bead")] }]), Workshop.Default);
+
+    /// <summary>
+    /// Six equal rounds stand about one (the kissing number of the plane): a round of 1.6 beads' radius holds six and one in the middle.
+    /// </summary>
+    [Fact]
+    public void Six_beads_stand_round_one()
+    {
+        var round = new CraftPiece("r", "centre", Region.Along([[default]], 1.6 * 3), "#b3475d", false);
+        var made = new SewnBeads().Make(new CraftQuestion("m", "round", true, 120, [round], Ground()) { Part = true });
+        Assert.Equal(7, Assert.Single(made.Parts).Amount.Amount);
+    }
+
+    /// <summary>
+    /// A part in beads among stitches: they lie on its shape and on no stitched line, come after pressing, with spares, and the rest of
+    /// the motif is stitched as it would be.
+    /// </summary>
+    [Theory]
+    [InlineData("daisy", "centre", 60)]
+    [InlineData("daisy", "petal", 90)]
+    [InlineData("sunflower", "centre", 120)]
+    public void A_part_is_sewn_with_beads_while_the_rest_is_stitched(string motif, string role, double high)
+    {
+        var plan = Part(motif, role, high);
+        var plain = Jobs.Make(new Job("cushion-cover", [], Jobs.Monday, Motifs: [new MotifAsked("m", motif, HeightMm: high)]),
+            Workshop.Default);
+        var element = plan.Elements[0];
+        Assert.True(element.Sewn);
+        Assert.DoesNotContain(element.Parts, p => p.Role == role);
+        Assert.Equal(plain.Elements[0].Parts.Count(p => p.Role != role), element.Parts.Count);
+        Assert.All(plan.CraftParts, p => Assert.Equal(role, p.Role));
+        Assert.Equal("m/beads", plan.Work[^1].Id);
+        Assert.Contains(plan.Work.Single(o => o.Id == "m/beads").Uses!, u => u.Unit == "pieces"
+            && u.Amount == SewnBeads.WithSpares((int)plan.CraftParts.Sum(p => p.Amount.Amount)));
+        Assert.Contains(plan.Decision("craft")!.Because, b => b.ToString().Contains("in beads", StringComparison.Ordinal));
+
+        foreach (var ring in plan.CraftParts.SelectMany(p => p.ShapeMm.Rings))
+        {
+            var at = new Pt(ring.Average(p => p.X), ring.Average(p => p.Y));
+            var wide = 2 * ring.Max(p => p.To(at));
+            Assert.All(element.Parts.Where(p => p.LineMm.Count > 1), p =>
+                Assert.True(2 * (Polyline.ToLine(at, p.LineMm) - (p.LineWidthMm / 2)) >= wide - 0.6, p.Id));
+        }
+    }
+
+    /// <summary>A bead larger than its gap: a smaller one is taken, and where the smallest will not go in, that is told with its gap.</summary>
+    [Fact]
+    public void A_bead_larger_than_its_gap_is_told()
+    {
+        var concern = Assert.Single(Part("leaf-sprig", "leaf", 60).Elements[0].Concerns, c => c.What == "beads-crowd");
+        Assert.Contains("a bead is 2 mm wide", concern.Text.ToString(), StringComparison.Ordinal);
+    }
+
+    /// <summary>Where beads hurt, the part is stitched and the wish is answered (16 CFR 1501 for small parts).</summary>
+    [Fact]
+    public void A_part_is_not_beaded_under_three()
+    {
+        var plan = Part("daisy", "centre", 40, "baby-bodysuit");
+        Assert.Contains(plan.Elements[0].Parts, p => p.Role == "centre");
+        Assert.Empty(plan.CraftParts);
+        Assert.Contains(plan.Decision("stitch.fill")!.NotFollowed!, t => t.ToString().StartsWith(
+            "Beads for the centre, your wish, are not followed: a bead is a small part", StringComparison.Ordinal));
+    }
+
+    /// <summary>A wish for beads where there are none to be had is a fault that names its place.</summary>
+    [Fact]
+    public void Beads_are_no_stitch_of_words()
+    {
+        var faults = Jobs.Faults(new Job("cushion-cover", [new WordingAsked("w", "Oda", Stitch: "bead")
+        {
+            ByPart = [new PartAsked("letter", null, "bead")],
+        }], Jobs.Monday), Workshop.Default);
+        Assert.Equal(["#/elements/0/stitch", "#/elements/0/parts/0/stitch"], faults.Select(f => f.Pointer).Order(StringComparer.Ordinal).Reverse());
+        Assert.All(faults, f => Assert.Contains("craft 'beads'", f.Try, StringComparison.Ordinal));
+    }
 }

@@ -80,11 +80,16 @@ public sealed class SewnBeads : ICraft
 
     public Crafted Make(CraftQuestion question)
     {
-        var bead = Bead.For(question.HighMm);
-        var (placed, wished, left) = Placed(question, bead);
+        var bead = question.Bead ?? Bead.For(question.HighMm);
+        var (placed, wished, left, _) = Placed(question, bead);
         var parts = placed.SelectMany((p, i) => Parts(question, bead, p, i)).ToArray();
         var beads = placed.Sum(p => p.Beads.Count);
         var sequins = placed.Sum(p => p.Sequins.Count);
+        if (beads + sequins == 0 && wished > 0)
+        {
+            return new Crafted([], [], [], Crowd(question, bead, wished, left), [], []);
+        }
+
         if (beads + sequins == 0)
         {
             return new Crafted([], [], [], [new Concern("nothing-to-bead", null, null,
@@ -122,7 +127,7 @@ public sealed class SewnBeads : ICraft
                     "Beads and sequins are small parts: never for a child under three, nor where one plays; for an older one sew each of them twice.",
                     Station.Stitches),
             ],
-            Crowd(question, wished, left),
+            Crowd(question, bead, wished, left),
             ["Wash it by hand, inside out, without wringing, and never iron over the beads: press beside them, from behind, on a towel."],
             [
                 $"{Say.Upper(Say.Count(beads, "bead"))} of {Size(bead)}{(sequins > 0 ? $" and {Say.Count(sequins, "sequin")}" : string.Empty)}, with a "
@@ -146,27 +151,55 @@ public sealed class SewnBeads : ICraft
     private sealed record Strung(CraftPiece Piece, IReadOnlyList<Pt> Beads, IReadOnlyList<Pt> Sequins);
 
     /// <summary>Points first, then lines, then edges: what would crowd what is there already is left out.</summary>
-    private static (IReadOnlyList<Strung> Placed, int Wished, int Left) Placed(CraftQuestion question, Bead bead)
+    private static (IReadOnlyList<Strung> Placed, int Wished, int Left, double GapMm) Placed(CraftQuestion question, Bead bead)
     {
         var taken = new Near(bead.AcrossMm);
-        var (wished, left) = (0, 0);
+        var (wished, left, gap) = (0, 0, double.PositiveInfinity);
         var done = new Strung[question.Pieces.Count];
         foreach (var i in Enumerable.Range(0, done.Length).OrderBy(i => Turn(question.Pieces[i])))
         {
             var piece = question.Pieces[i];
             var places = piece.Line ? Spaced(piece.AlongMm, bead)
-                : Edges(piece.Area, bead).SelectMany(r => Spaced([.. r, r[0]], bead)).ToArray();
-            var beads = places.Where(taken.Free).ToArray();
+                : (question.Part ? Inward(piece.Area, bead) : Edges(piece.Area, bead)).SelectMany(r => Spaced(r.Count == 1 ? r : [.. r, r[0]], bead)).ToArray();
+            var clear = places.Where(p => Free(p) is var free && (gap = Math.Min(gap, free)) >= bead.AcrossMm - GivesMm).ToArray();
+            var beads = clear.Where(taken.Free).ToArray();
+            if (question.Part && !piece.Line)
+            {
+                (wished, left) = (wished + places.Count, left + places.Count - clear.Length);
+            }
+
             if (piece.Line)
             {
                 wished += places.Count;
                 left += places.Count - beads.Length;
             }
 
-            done[i] = new Strung(piece, beads, piece.Line ? [] : Sequins(piece.Area, bead));
+            done[i] = new Strung(piece, beads, piece.Line || question.Part ? [] : Sequins(piece.Area, bead));
         }
 
-        return (done, wished, left);
+        return (done, wished, left, gap);
+
+        // As wide as a round may be here without lying on what is stitched.
+        double Free(Pt at) => question.Stitched.Count == 0 ? double.PositiveInfinity : 2 * question.Stitched.Min(s =>
+            (s.LineMm.Count == 1 ? s.LineMm[0].To(at) : Polyline.ToLine(at, s.LineMm)) - s.HalfMm);
+    }
+
+    /// <summary>A bead may be so much wider than its gap, mm: thread gives (from memory).</summary>
+    private const double GivesMm = 0.5;
+
+    /// <summary>Rounds from the edge inward, a bead apart; one more in the middle where half a bead's width all round it is left.</summary>
+    private static IReadOnlyList<IReadOnlyList<Pt>> Inward(Region area, Bead bead)
+    {
+        var step = bead.AcrossMm * Pitch;
+        var (rings, last) = (new List<IReadOnlyList<Pt>>(), area);
+        for (var inward = bead.AcrossMm / 2; area.OffsetCoarsely(-inward) is { IsEmpty: false } round; inward += step)
+        {
+            rings.AddRange(round.Rings);
+            last = round;
+        }
+
+        var (least, most) = last.Box;
+        return rings.Count > 0 && Math.Min(most.X - least.X, most.Y - least.Y) >= 2 * bead.AcrossMm ? [.. rings, [Pt.Lerp(least, most, 0.5)]] : rings;
     }
 
     private static int Turn(CraftPiece piece) => !piece.Line ? 2 : piece.AlongMm.Count == 1 ? 0 : 1;
@@ -239,7 +272,7 @@ public sealed class SewnBeads : ICraft
         (IReadOnlyList<Pt>)Enumerable.Range(0, Corners).Select(k => Math.Tau * k / Corners)
             .Select(a => (at + (new Pt(Math.Cos(a), Math.Sin(a)) * (acrossMm / 2))).OnGrid()).ToArray()));
 
-    private static Concern[] Crowd(CraftQuestion question, int wished, int left)
+    private static Concern[] Crowd(CraftQuestion question, Bead bead, int wished, int left)
     {
         if (left <= LostShare * wished)
         {
@@ -251,8 +284,11 @@ public sealed class SewnBeads : ICraft
         return
         [
             new Concern("beads-crowd", null, left,
-                $"{Say.Upper(Say.Count(left, "bead"))} of {wished} along the lines of {question.Named} would lie on others: its lines stand nearer than "
-                    + $"a bead is wide.", high <= 0 ? [] : question.IsMotif ? [new Remedy(HeightMm: high)] : [new Remedy(CapHeightMm: high)]),
+                question.Part && Placed(question, bead).GapMm is var gap && gap < bead.AcrossMm
+                    ? (Told)($"{Say.Upper(Say.Count(left, "bead"))} of {wished} on {question.Named} would lie on stitches: a bead is "
+                        + $"{Say.Length(bead.AcrossMm)} wide, and at the narrowest there {(gap >= 1.95 ? "are" : "is")} {Say.Length(Math.Round(Math.Max(0, gap), 1))}.")
+                    : $"{Say.Upper(Say.Count(left, "bead"))} of {wished} along the lines of {question.Named} would lie on others: its lines stand nearer than "
+                        + $"a bead is wide.", high <= 0 ? [] : question.IsMotif ? [new Remedy(HeightMm: high)] : [new Remedy(CapHeightMm: high)]),
         ];
     }
 
@@ -260,11 +296,12 @@ public sealed class SewnBeads : ICraft
     private static bool Clear(CraftQuestion question, double highMm)
     {
         var scale = highMm / question.HighMm;
-        var (_, wished, left) = Placed(question with
+        var (_, wished, left, _) = Placed(question with
         {
+            Stitched = question.Stitched.Select(s => ((IReadOnlyList<Pt>)s.LineMm.Select(q => q * scale).ToArray(), s.HalfMm)).ToArray(),
             Pieces = question.Pieces.Where(p => p.Line)
                 .Select(p => p with { AlongMm = p.AlongMm.Select(q => q * scale).ToArray() }).ToArray(),
-        }, Bead.For(highMm));
+        }, question.Part ? Bead.Sizes[0] : Bead.For(highMm));
         return left <= LostShare * wished;
     }
 

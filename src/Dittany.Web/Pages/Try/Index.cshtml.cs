@@ -165,11 +165,13 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
         return [.. (await Task.WhenAll(makes.Select(m => One(m, workshop, cancel)))).OfType<Tried>()];
     }
 
+    /// <summary>A way made on whichever core is free, so that several are made at once.</summary>
     private async Task<Tried?> One(TryMake make, Workshop workshop, CancellationToken cancel)
     {
         try
         {
-            var plan = await plans.Make(TryOut.With(Piece.Job with { Today = desk.Today }, Plan, make), workshop, cancel);
+            var job = TryOut.With(Piece.Job with { Today = desk.Today }, Plan, make);
+            var plan = await Task.Run(() => plans.Make(job, workshop, cancel), cancel);
             return TryOut.Of(make, Retold.In(plan, Units));
         }
         catch (TooMuchException)
