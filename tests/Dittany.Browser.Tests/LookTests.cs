@@ -35,6 +35,7 @@ public sealed class LookTests(App app) : IClassFixture<App>
         ("/bench/19?Face=metre&Station=words", "#bench"),
         ("/bench/20?Station=words", "#slip-hands"),
         ("/letters?Piece=18", ".specimen"),
+        ("/stitches/heights", ".heights img"),
         ("/motifs?Piece=18", ".motif-shelf"),
         ("/motifs?Motif=sunflower&Piece=18&Arrangement=scatter", "#put"),
         ("/motifs/trace", "#made-up-sketch"),

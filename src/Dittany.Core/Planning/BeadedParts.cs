@@ -34,8 +34,8 @@ internal sealed class BeadedParts(IReadOnlyList<PartAsked> byPart, CraftGround f
             .Select(p => p.Stitch == Stitch ? p with { Stitch = null } : p)];
 
     /// <summary>Why a wish for beads is not followed, one sentence for each part and reason.</summary>
-    public IReadOnlyList<Told> NotFollowed() => [.. byPart.Where(p => p.Stitch == Stitch).Select(p => p.Role).Distinct(StringComparer.Ordinal)
-        .SelectMany(role => _against.Select(r => (Told)$"Beads for the {Roles.Called(role)}, your wish, are not followed: {r.Why(facts)}. {r.Cure}"))];
+    public IReadOnlyList<Told> NotFollowed() => [.. byPart.Where(p => p.Stitch == Stitch).Select(p => p.Role)
+        .Distinct(StringComparer.Ordinal).SelectMany(role => _against.Select(r => (Told)$"Beads for the {Roles.Called(role)}, your wish, are not followed: {r.Why(facts)}. {r.Cure}"))];
 
     /// <summary>
     /// The beads of an element, the largest that touch neither each other nor a stitched line, and where even the smallest do, those with

@@ -38,8 +38,27 @@ internal static class ColourTelling
                 + $"same, softer."));
         }
 
-        return more.Count == 0 ? decision : decision with { Because = [.. decision.Because, .. more] };
+        if (more.Count == 0)
+        {
+            return decision;
+        }
+
+        // What lies in her own basket is offered too, the nearest first.
+        var offered = decision.Alternatives.Select(a => a.ChoiceId).Append(hex).ToHashSet(StringComparer.OrdinalIgnoreCase);
+        return decision with
+        {
+            Because = [.. decision.Because, .. more],
+            Alternatives =
+            [
+                .. decision.Alternatives,
+                .. Chart.Nearest(hex, same.Where(t => !offered.Contains(t.Hex)).DistinctBy(t => t.Hex, StringComparer.OrdinalIgnoreCase),
+                    t => t.Hex, MostOffered).Select(t => new Choice(t.Colour.Hex, $"“{t.Colour.Name}”, yours")),
+            ],
+        };
     }
+
+    /// <summary>So many of her threads are offered instead.</summary>
+    private const int MostOffered = 6;
 
     private static bool Loud(string hex) => Colour.Parse(hex).ToLab() is var lab && lab.L >= LoudFromL
         && Math.Sqrt((lab.A * lab.A) + (lab.B * lab.B)) >= LoudFromChroma;

@@ -116,7 +116,8 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             new FillFacts(facts.Knit, workshop.Skill == Effort.Skill.Learner, Hurried(design)), asked.Seed ?? 0,
             n => StitchSpec.For(new Pair(Book.Plainest, n), schools), id => workshop.Thread(ThreadKinds.Find(id)!));
         var seen = design.Visible(ground.TuckMm).Beneath(ground.Over, ground.TuckMm);
-        var beaded = seen.Shapes.Where(beads.Takes).ToDictionary(s => s.Id, s => beads.ColourOf(s) ?? colours(s.Role), StringComparer.Ordinal);
+        var beaded = seen.Shapes.Where(beads.Takes).ToDictionary(s => s.Id, s => beads.ColourOf(s) ?? colours(s.Role),
+            StringComparer.Ordinal);
         seen = beaded.Count == 0 ? seen : new Design(seen.Shapes.Where(s => !beaded.ContainsKey(s.Id)).ToArray());
         var parts = DrawingStitching.Stitch(seen, pair, p => StitchSpec.For(p, schools, ground.Worn.MostBehindMm), colours, 0,
             facts.Knit, byRole: asked.Stitch is null && !thread.Laid, ground.Budget, filling);

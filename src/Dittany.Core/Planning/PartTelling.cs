@@ -48,7 +48,8 @@ public static class PartTelling
 
     /// <summary>The roles that are sewn with beads, where nothing of them is stitched.</summary>
     private static IEnumerable<PartTold> Beaded(Plan plan, PlannedElement element, Job job) => (element.Design?.Shapes ?? [])
-        .Where(s => element.Beaded.ContainsKey(s.Id) && element.Parts.All(p => p.Role != s.Role)).GroupBy(s => s.Role, StringComparer.Ordinal).Select(g =>
+        .Where(s => element.Beaded.ContainsKey(s.Id) && element.Parts.All(p => p.Role != s.Role))
+        .GroupBy(s => s.Role, StringComparer.Ordinal).Select(g =>
         {
             var called = Designs.Roles.Called(g.Key);
             var made = plan.CraftParts.Where(p => p.Element == element.Id && p.Role == g.Key).ToArray();

@@ -131,7 +131,7 @@ public sealed record PlannedElement(
     };
 
     /// <summary>The shapes of it that are sewn with beads while the rest is stitched, each with the colour of its beads.</summary>
-    public IReadOnlyDictionary<string, string> Beaded { get; init; } = System.Collections.Immutable.ImmutableDictionary<string, string>.Empty;
+    public IReadOnlyDictionary<string, string> Beaded { get; init; } = new Dictionary<string, string>();
 
     /// <summary>What one of it is called where it is a motif that stands there several times; else its text.</summary>
     public string One { get; init; } = Text;

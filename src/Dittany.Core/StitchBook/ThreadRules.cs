@@ -14,11 +14,12 @@ public static class ThreadRules
     /// <summary>What a thread cannot be stitched in.</summary>
     public static IReadOnlyList<StitchAgainst> Stitches { get; } =
     [
-        new("parts", k => !k.Parts && !k.Wool, ["split", "split-back", "whipped-split"],
+        new("parts", k => !k.Parts && !k.Wool, ["split", "split-back", "whipped-split", "laced-split"],
             "The needle comes up through the thread it just laid, and a cord does not part.",
             "Take backstitch, stem or chain.", "common practice"),
         new("frays", k => k.Frays, ["chain", "linked-chain-line", "heavy-chain", "whipped-chain", "interlaced-chain", "coral", "knotted-stem",
-                "satin", "turning-satin", "bordered-satin", "padded-satin", "long-and-short", "chain-rows", "linked-chain"],
+                "satin", "turning-satin", "bordered-satin", "padded-satin", "long-and-short", "chain-rows", "linked-chain",
+                "rope", "rope-line", "tapering-stem"],
             "It goes through the cloth too often for a thread that frays at every hole.",
             "Take backstitch, whipped backstitch or couching.", "common practice"),
         new("wiry", k => k.Id == "strong", ["satin", "turning-satin", "bordered-satin", "padded-satin", "long-and-short"],

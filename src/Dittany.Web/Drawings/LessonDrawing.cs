@@ -55,6 +55,9 @@ public static class LessonDrawing
         return svg.Close().Close().ToString();
     }
 
+    /// <summary>Pixels to a millimetre where a screen shows true sizes.</summary>
+    private const double TruePx = 96 / 25.4;
+
     /// <summary>Pictures of single steps are small: their numbers are so much larger.</summary>
     private const double StepScale = 2.3;
 
@@ -82,7 +85,17 @@ public static class LessonDrawing
     public static IReadOnlyList<IReadOnlyList<Pt>> Face(Sewn sewn) => Pieces(sewn).Where(p => !p.Back).Select(p => p.Way).ToArray();
 
     /// <summary>Opens a drawing of all of it, or close to those stitches that are told move by move; says how large a px is, mm.</summary>
-    private static double Opened(Svg svg, Lesson lesson, bool back, bool close)
+    /// <summary>A sample at its true size.</summary>
+    public static string AtSize(Lesson lesson)
+    {
+        using var svg = new Svg();
+        var px = Opened(svg, lesson, false, close: false, trueSize: true);
+        Line(svg, lesson, px);
+        Thread(svg, Pieces(lesson.Sewn).Where(p => !p.Back), lesson, px, hidden: false);
+        return svg.Close().Close().ToString();
+    }
+
+    private static double Opened(Svg svg, Lesson lesson, bool back, bool close, bool trueSize = false)
     {
         var all = close && lesson.Area ? lesson.Steps.Select(s => s.AtMm).ToArray()
             : lesson.Sewn.Moves.ToArray().Select(m => m.At).Concat(lesson.LineMm).ToArray();
@@ -90,13 +103,14 @@ public static class LessonDrawing
         var round = Math.Max(2.5, 3 * lesson.Sewn.BundleMm);
         var (w, h) = (all.Max(p => p.X) - x + (2 * round), Math.Max(close ? 0 : 8, all.Max(p => p.Y) - y + (2 * round)));
         var (left, top) = (x - round, ((all.Max(p => p.Y) + y) / 2) - (h / 2));
-        svg.Open("svg", ("width", WidePx), ("height", Math.Round(WidePx * h / w)), ("viewBox", $"{Svg.N(left)} {Svg.N(top)} {Svg.N(w)} {Svg.N(h)}"),
+        var wide = trueSize ? w * TruePx : WidePx;
+        svg.Open("svg", ("width", Math.Round(wide, 1)), ("height", Math.Round(wide * h / w, trueSize ? 1 : 0)), ("viewBox", $"{Svg.N(left)} {Svg.N(top)} {Svg.N(w)} {Svg.N(h)}"),
             ("role", "img"), ("aria-label", $"{lesson.Stitch.Name}{(back ? ", from behind" : string.Empty)}"));
         svg.Empty("rect", ("x", left), ("y", top), ("width", w), ("height", h), ("fill", back ? "#e6ddca" : Ground));
 
         // Behind, right and left change places, as they do when the cloth is turned over.
         svg.Open("g", back ? [("transform", $"translate({Svg.N((2 * left) + w)} 0) scale(-1 1)")] : []);
-        return w / WidePx;
+        return w / wide;
     }
 
     private static void Line(Svg svg, Lesson lesson, double px)
@@ -162,7 +176,10 @@ public static class LessonDrawing
                     // A long way between stitches is another thread.
                     if (!move.ComesUp || from.To(move.At) <= 10)
                     {
-                        yield return new Piece(i, m, move.ComesUp ? [from, move.At] : Lies(moves, m, from, sewn.BundleMm), move.ComesUp);
+                        yield return new Piece(i, m, move.ComesUp ? [from, move.At]
+                            : sewn[i] is { Shape: StitchShape.Straight, PathMm: [_, ..] swept } ? [.. swept]
+                            : Lies(moves, m, from, sewn.BundleMm),
+                            move.ComesUp);
                     }
                 }
 

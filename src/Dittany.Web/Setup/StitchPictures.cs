@@ -29,6 +29,12 @@ public static class StitchPictures
             ? Picture(LessonDrawing.Moving(lesson)) : Results.NotFound());
         app.MapGet("/stitches/{id}/letters.svg", (string id, bool? small, LetterShelf shelf) => Lettered(id, small == true) is { } job
             ? Picture(Stitched(job, shelf)) : Results.NotFound());
+        app.MapGet("/stitches/{id}/at/{height:int}.svg", (string id, int height, LetterShelf shelf) => Book.Find(id) is not { } stitch
+            || StitchSamples.Of(stitch).FirstOrDefault(s => s.HeightMm == height) is not { } sample ? Results.NotFound()
+                : Picture(sample.Sewn is { } leaf ? LessonDrawing.AtSize(leaf)
+                    : Stitched(Letters(id, sample.Strands, sample.HeightMm), shelf)));
+        app.MapGet("/stitches/{id}/fails.svg", (string id) => Book.Find(id) is { } stitch && StitchSamples.Failing(stitch) is { } failing
+            ? Picture(LessonDrawing.Still(failing.Sample.Sewn!)) : Results.NotFound());
         app.MapGet("/stitches/{id}.pdf", async (string id, string? hand, WorkshopStore workshops, CancellationToken cancel) =>
             Book.Find(id) is { } stitch && PracticeStrip.Of(stitch, hand == "left", Papers.Find((await workshops.Current(cancel)).Paper)!) is { } leaf
                 ? Results.File(LeafPdf.Write([leaf]), "application/pdf") : Results.NotFound());
@@ -40,12 +46,12 @@ public static class StitchPictures
     /// Two letters with tight places: at a comfortable height, or at little more than half of the least. Only what writes lines.
     /// </summary>
     private static Job? Lettered(string id, bool small) => Book.Lines.FirstOrDefault(s => s.Id == id) is not { } stitch ? null
-        : new Job("cushion-cover",
-            [
-                new WordingAsked("w", Tight, Stitch: id, Strands: Strands(id), Colour: "#8c3a5f",
-                    CapHeightMm: Math.Round(small ? 0.55 * stitch.LeastCapMm(Strands(id))
-                        : Math.Min(90, stitch.ComfortableCapMm(Strands(id))), 1)),
-            ], new DateOnly(2000, 1, 1), Fabric: new Core.Items.StatedFabric(Colour: "#efe8d8"));
+        : Letters(id, Strands(id), Math.Round(small ? 0.55 * stitch.LeastCapMm(Strands(id))
+            : Math.Min(90, stitch.ComfortableCapMm(Strands(id))), 1));
+
+    private static Job Letters(string id, int strands, double capMm) => new("cushion-cover",
+        [new WordingAsked("w", Tight, Stitch: id, Strands: strands, Colour: "#8c3a5f", CapHeightMm: capMm)],
+        new DateOnly(2000, 1, 1), Fabric: new Core.Items.StatedFabric(Colour: "#efe8d8"));
 
     private static int Strands(string id) => Lesson.Of(Book.Find(id)!)?.Strands ?? 2;
 

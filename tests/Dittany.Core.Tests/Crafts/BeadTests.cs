@@ -174,7 +174,9 @@ public class BeadTests
         }
     }
 
-    /// <summary>A bead larger than its gap: a smaller one is taken, and where the smallest will not go in, that is told with its gap.</summary>
+    /// <summary>
+    /// A bead larger than its gap: a smaller one is taken, and where the smallest will not go in, that is told with its gap.
+    /// </summary>
     [Fact]
     public void A_bead_larger_than_its_gap_is_told()
     {

@@ -90,7 +90,7 @@ internal static class LineCheck
 
     /// <summary>Stitches that are not worked hole by hole along the line.</summary>
     private static readonly string[] Otherwise = ["couching", "coral", "knotted-stem", "blanket", "double-blanket", "cross", "heavy-chain",
-        "linked-chain-line"];
+        "linked-chain-line", "brick-line", "whipped-brick", "laced-brick", "rope-line"];
 
     private static bool IsStop(Pt[] line, Pt hole)
     {

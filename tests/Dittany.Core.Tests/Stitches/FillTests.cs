@@ -355,4 +355,34 @@ public class FillTests
         Assert.All(Sew(fill, area, By(mostFree: 40)).Stitches, s =>
             Assert.All(Enumerable.Range(0, 21), i => Assert.False(hole.Holds(Pt.Lerp(s.FromMm, s.ToMm, i / 20.0)))));
     }
+
+    /// <summary>
+    /// Stem stitch along a stroke that tapers: every stitch of the middle is as long as the others, so its slant is the angle whose sine is
+    /// the stroke's width over its length (geometry): steep where it is wide, along it where it is thin; side by side, a thread apart.
+    /// </summary>
+    [Theory]
+    [InlineData(4.0, 1.6)]
+    [InlineData(3.2, 2.0)]
+    public void Stem_slants_as_its_stroke_tapers(double wide, double thin)
+    {
+        var wedge = new Area([Ring(new(0, -wide / 2), new(60, -thin / 2), new(60, thin / 2), new(0, wide / 2))]);
+        var by = By(1);
+        Assert.True(Book.Fill("tapering-stem")!.Fills(wedge, by).Fits);
+        var placed = Sew("tapering-stem", wedge, by);
+        var middle = placed.Stitches.Where(s => s.FromMm.X > 8 && s.ToMm.X > 8 && s.FromMm.X < 50 && s.ToMm.X < 50).ToArray();
+        Assert.True(middle.Length > 20);
+        Assert.All(middle, s => Assert.InRange(s.LengthMm, 4.6, 5.3));
+        var slants = middle.OrderBy(s => s.FromMm.X).Select(s => Math.Abs(s.ToMm.Y - s.FromMm.Y) / s.LengthMm).ToArray();
+        foreach (var (stitch, slant) in middle.OrderBy(s => s.FromMm.X).Zip(slants))
+        {
+            var width = wide + ((thin - wide) * Pt.Lerp(stitch.FromMm, stitch.ToMm, 0.5).X / 60);
+            Assert.Equal(width / 5, slant, 0.06);
+        }
+
+        Assert.True(slants[0] > slants[^1] + 0.1);
+        Assert.InRange(placed.Filling!.Coverage, 0.85, 1);
+        Assert.Equal(0.4, TaperingStem.AdvanceMm(5, 5, 0.4), 6);
+        Assert.Equal(2.5, TaperingStem.AdvanceMm(5, 0.2, 0.4), 6);
+        Assert.False(Book.Fill("tapering-stem")!.Fills(new Area([Rectangle(0, 0, 40, 6)]), by).Fits);
+    }
 }

@@ -1,6 +1,7 @@
 using Dittany.Core.Materials;
 using Dittany.Core.Planning;
 using Dittany.Core.StitchBook;
+using Dittany.Core.Stitches;
 using Dittany.Core.Tests.Planning;
 using Dittany.Core.Threads;
 
@@ -244,5 +245,40 @@ public class ThreadKindTests
 
         // On stout cloth it is sewn.
         Assert.NotEqual("couching", Jobs.Make(job with { Form = "tote" }, Workshop.Default).Decision("stitch.outline")!.ChoiceId);
+    }
+
+    /// <summary>
+    /// What frays is drawn slowly (common practice), so the same words take longer in metallic thread; wool a little; pearl cotton no
+    /// longer than cotton.
+    /// </summary>
+    [Theory]
+    [InlineData("metallic", 1.35)]
+    [InlineData("wool", 1.1)]
+    [InlineData("pearl-8", 1)]
+    public void A_thread_that_frays_is_slow(string kind, double share)
+    {
+        var line = Tests.Stitches.Strokes.Sewn(Tests.Stitches.Strokes.Line(80),
+            StitchSpec.For(new Pair(Book.Plainest, 2), new StitchSchools()))!.Stitches;
+        var other = line.With(new ThreadSize(ThreadKinds.Find(kind)!, ThreadKinds.Find(kind)!.Usual));
+        Assert.Equal(share, other.Sum(s => s.Seconds) / line.Sum(s => s.Seconds), 6);
+    }
+
+    /// <summary>Her own threads are offered beside ours, the nearest first, of the kind that is used; taking one is followed.</summary>
+    [Fact]
+    public void Her_threads_are_offered()
+    {
+        var workshop = Workshop.Default with
+        {
+            Threads = [new OwnThread("Aunt’s blue", "#2f5f8f", "cotton"), new OwnThread("far red", "#b03030", "cotton"), new OwnThread("wool blue", "#2f5f90", "wool")],
+        };
+        var job = Jobs.Towel() with { Elements = [new("name", "Io", Colour: "#2a5a8a")] };
+        var hers = Jobs.Make(job, workshop).Decision("thread.colour")!.Alternatives.Where(a => a.Text.ToString().EndsWith("yours", StringComparison.Ordinal)).ToArray();
+        Assert.Equal(["#2f5f8f", "#b03030"], hers.Select(h => h.ChoiceId));
+        var taken = Jobs.Make(job with
+        {
+            Elements = [new("name", "Io")],
+            Overrules = new Dictionary<string, string>(StringComparer.Ordinal) { ["thread.colour"] = hers[0].ChoiceId },
+        }, workshop);
+        Assert.All(taken.Elements[0].Parts, p => Assert.Equal("#2f5f8f", p.Colour));
     }
 }

@@ -69,6 +69,9 @@ public sealed class StitchPageTests : IDisposable
     [InlineData("/stitches/none-such/moving.svg")]
     [InlineData("/stitches/stem.svg?stitch=9999&move=0")]
     [InlineData("/stitches/satin/letters.svg")]
+    [InlineData("/stitches/stem/fails.svg")]
+    [InlineData("/stitches/stem/at/9.svg")]
+    [InlineData("/stitches/none-such/at/8.svg")]
     [InlineData("/stitches/none-such.pdf")]
     [InlineData("/stitches/stem?Piece=99")]
     [InlineData("/try/99")]
@@ -198,4 +201,24 @@ public sealed class StitchPageTests : IDisposable
 
     private async Task<IHtmlDocument> Read(string address) =>
         await new HtmlParser().ParseDocumentAsync(await _browser.GetStringAsync(address));
+
+    /// <summary>All stitches stand beside each other at true size: a leaf of 24 mm is drawn 24 mm high and its rim round it.</summary>
+    [Fact]
+    public async Task Stitches_stand_beside_each_other_at_true_size()
+    {
+        var page = await _browser.GetStringAsync("/stitches/heights");
+        foreach (var stitch in Book.All.Where(s => Finding.What(s) != Makes.Point))
+        {
+            Assert.Contains($"/stitches/{stitch.Id}/at/40.svg", page, StringComparison.Ordinal);
+        }
+
+        var svg = System.Xml.Linq.XDocument.Parse(await _browser.GetStringAsync("/stitches/satin/at/24.svg")).Root!;
+        var view = svg.Attribute("viewBox")!.Value.Split(' ').Select(n => double.Parse(n, CultureInfo.InvariantCulture)).ToArray();
+        Assert.Equal(96 / 25.4, double.Parse(svg.Attribute("height")!.Value, CultureInfo.InvariantCulture) / view[3], 1);
+        Assert.InRange(view[3], 26, 34);
+        var satin = await _browser.GetStringAsync("/stitches/satin");
+        Assert.Contains("/stitches/satin/fails.svg", satin, StringComparison.Ordinal);
+        Assert.Contains("Its stitches would be up to 32.7", satin, StringComparison.Ordinal);
+        Assert.StartsWith("<svg", await _browser.GetStringAsync("/stitches/satin/fails.svg"), StringComparison.Ordinal);
+    }
 }

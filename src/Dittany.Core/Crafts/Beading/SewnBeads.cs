@@ -160,7 +160,8 @@ public sealed class SewnBeads : ICraft
         {
             var piece = question.Pieces[i];
             var places = piece.Line ? Spaced(piece.AlongMm, bead)
-                : (question.Part ? Inward(piece.Area, bead) : Edges(piece.Area, bead)).SelectMany(r => Spaced(r.Count == 1 ? r : [.. r, r[0]], bead)).ToArray();
+                : (question.Part ? Inward(piece.Area, bead) : Edges(piece.Area, bead))
+                    .SelectMany(r => Spaced(r.Count == 1 ? r : [.. r, r[0]], bead)).ToArray();
             var clear = places.Where(p => Free(p) is var free && (gap = Math.Min(gap, free)) >= bead.AcrossMm - GivesMm).ToArray();
             var beads = clear.Where(taken.Free).ToArray();
             if (question.Part && !piece.Line)
@@ -199,7 +200,8 @@ public sealed class SewnBeads : ICraft
         }
 
         var (least, most) = last.Box;
-        return rings.Count > 0 && Math.Min(most.X - least.X, most.Y - least.Y) >= 2 * bead.AcrossMm ? [.. rings, [Pt.Lerp(least, most, 0.5)]] : rings;
+        return rings.Count > 0 && Math.Min(most.X - least.X, most.Y - least.Y) >= 2 * bead.AcrossMm
+            ? [.. rings, [Pt.Lerp(least, most, 0.5)]] : rings;
     }
 
     private static int Turn(CraftPiece piece) => !piece.Line ? 2 : piece.AlongMm.Count == 1 ? 0 : 1;

@@ -32,7 +32,24 @@ internal static class Pace
     /// <summary>A knot is steadied while the needle goes down through it (from memory).</summary>
     private const double Steadying = 8;
 
-    public static double Seconds(Stitch stitch)
+    /// <summary>
+    /// How much longer the needle's moves take with threads that are not cotton of strands (from memory): what frays is drawn slowly, what
+    /// is thick or wiry is pulled through hard.
+    /// </summary>
+    private static readonly (Func<Materials.ThreadKind, bool> Is, double Share, string Why)[] ByThread =
+    [
+        (k => k.Frays, 1.35, "drawn slowly, or it frays and shreds"),
+        (k => k.Wool, 1.1, "stroked smooth, and it catches in its own nap"),
+        (k => k.Id == "strong", 1.1, "stiff to pull through"),
+    ];
+
+    /// <summary>How many times as long a stitch takes in this thread as in stranded cotton.</summary>
+    public static double ShareOf(Materials.ThreadKind thread) =>
+        ByThread.FirstOrDefault(t => t.Is(thread)).Share is > 0 and var share ? share : 1;
+
+    public static double Seconds(Stitch stitch) => ShareOf(stitch.Of.Size.Kind) * InCotton(stitch);
+
+    private static double InCotton(Stitch stitch)
     {
         // As it is written: whether a line is worked out and back is a matter of the route.
         var moves = stitch.Of.Written.MovesOf(stitch.Index);

@@ -141,12 +141,47 @@ public readonly record struct Stitch
     }
 
     /// <summary>Where thread lies on the front when that is not straight: round the loop. Null for the straight way.</summary>
-    public IReadOnlyList<Pt>? PathMm => Held is not { } tip ? Laid
+    public IReadOnlyList<Pt>? PathMm => Held is not { } tip ? Laid ?? Swept
         : FromMm.To(DownMm) > OpenFrom * Of.BundleMm ? [FromMm, tip, DownMm] : Link(FromMm, tip, Of.BundleMm);
 
     /// <summary>Thread that slid under and is laid further on bends where it came out.</summary>
     private IReadOnlyList<Pt>? Laid => Moves() is [.., { Kind: MoveKind.SlideUnder } under, { Kind: MoveKind.Lay } on]
         ? [FromMm, under.At, on.At] : null;
+
+    /// <summary>Whether it is thread laid along the cloth, from one place where it is tied down to the next.</summary>
+    private bool OfLaid => Moves() is [{ Kind: MoveKind.Lay or MoveKind.DownAt }] or [{ ComesUp: true }, { Kind: MoveKind.Lay }];
+
+    /// <summary>
+    /// Laid thread goes through its ties in one sweep, as a spring does, but for corners: points of a smooth line through them and those
+    /// beside. Null where it lies straight.
+    /// </summary>
+    private IReadOnlyList<Pt>? Swept
+    {
+        get
+        {
+            if (!OfLaid)
+            {
+                return null;
+            }
+
+            var (from, to) = (FromMm, ToMm);
+            Pt? before = !Moves()[0].ComesUp && Index > 0 && Of[Index - 1].OfLaid ? Of[Index - 1].FromMm : null;
+            Pt? after = Index + 1 < Of.Count && Of[Index + 1] is { OfLaid: true } next && !next.Moves()[0].ComesUp ? next.ToMm : null;
+            before = before is { } b && Pt.TurnRadians(from - b, to - from) <= Tolerance.CornerRadians ? b : null;
+            after = after is { } a && Pt.TurnRadians(to - from, a - to) <= Tolerance.CornerRadians ? a : null;
+            if ((before is null && after is null) || from.To(to) < Of.BundleMm)
+            {
+                return null;
+            }
+
+            var (p, n) = (before ?? from + (from - to), after ?? to + (to - from));
+            return [from, .. Sweeps.Select(t => (from + ((((to - p) * t) + (((p * 2) - (from * 5) + (to * 4) - n) * (t * t))
+                + (((from * 3) - p - (to * 3) + n) * (t * t * t))) * 0.5)).OnGrid()), to];
+        }
+    }
+
+    /// <summary>Where points of a sweep stand between two ties, as shares of the way.</summary>
+    private static readonly double[] Sweeps = [0.25, 0.5, 0.75];
 
     /// <summary>A loop whose ends stand further apart than so many threads is open: a V, not a link.</summary>
     private const double OpenFrom = 1.5;

@@ -89,7 +89,7 @@ public abstract class TwiceOver(LineStitch first, bool laced) : LineStitch, ISti
 
     public bool Blunt => true;
 
-    public bool Beside => laced;
+    public bool Beside => laced || _manner.Beside;
 
     public double LongestMm(double mostBehindMm) => _manner.LongestMm(mostBehindMm);
 
@@ -171,6 +171,22 @@ public sealed class WhippedSplit() : TwiceOver(new SplitStitch(), laced: false)
     public override StitchInfo Info { get; } = new(
         "whipped-split", "whipped split stitch", StitchClass.Outline, 1.7, 4, _ => 1.6, StitchInfo.ByWidth, StitchInfo.ByWidth,
             [(25, 2), (double.PositiveInfinity, 3)], "a round cord that follows bends", "small letters", StitchInfo.Memory);
+}
+
+/// <summary>Stem stitch with a second thread to and fro through it.</summary>
+public sealed class LacedStem() : TwiceOver(new StemStitch(), laced: true)
+{
+    public override StitchInfo Info { get; } = new(
+        "laced-stem", "laced stem stitch", StitchClass.Outline, 4.2, 4, _ => 1.6, StitchInfo.ByWidth, StitchInfo.ByWidth,
+            [(double.PositiveInfinity, 2)], "stalks and borders in two colours", "small letters, and what is handled much", StitchInfo.Memory);
+}
+
+/// <summary>Split stitch with a second thread to and fro through it.</summary>
+public sealed class LacedSplit() : TwiceOver(new SplitStitch(), laced: true)
+{
+    public override StitchInfo Info { get; } = new(
+        "laced-split", "laced split stitch", StitchClass.Outline, 4.2, 4, _ => 1.6, StitchInfo.ByWidth, StitchInfo.ByWidth,
+            [(double.PositiveInfinity, 2)], "round borders in two colours", "small letters, and what is handled much", StitchInfo.Memory);
 }
 
 /// <summary>Chain stitch whipped over its joints.</summary>

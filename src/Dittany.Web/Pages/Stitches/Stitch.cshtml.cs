@@ -44,6 +44,9 @@ public sealed class StitchModel(WorkshopStore workshops, PieceStore pieces) : Pa
 
     public string Trait => Traits.Tell(Traits.Of(Stitch.Id));
 
+    /// <summary>How it comes out at the heights all stitches are shown at.</summary>
+    public HeightsView Samples => new(Stitch, StitchSamples.Of(Stitch), Units);
+
     /// <summary>What goes behind an address of its pictures.</summary>
     public string Handed => Left ? "hand=left" : "hand=right";
 
