@@ -36,6 +36,8 @@ public sealed class DittanyDb(DbContextOptions<DittanyDb> options) : DbContext(o
 
     public DbSet<TracingRow> Tracings => Set<TracingRow>();
 
+    public DbSet<LogRow> Log => Set<LogRow>();
+
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
         modelBuilder.Entity<PieceRow>().HasMany(p => p.Revisions).WithOne().HasForeignKey(r => r.PieceId).OnDelete(DeleteBehavior.Restrict);
@@ -54,6 +56,8 @@ public sealed class DittanyDb(DbContextOptions<DittanyDb> options) : DbContext(o
         modelBuilder.Entity<FontRow>().HasKey(f => f.Id);
         modelBuilder.Entity<TracingRow>().HasKey(t => new { t.DrawingId, t.Number });
         modelBuilder.Entity<TracingRow>().HasOne<DrawingRow>().WithMany().HasForeignKey(t => t.DrawingId).OnDelete(DeleteBehavior.Restrict);
+        modelBuilder.Entity<LogRow>().HasIndex(l => l.Once).IsUnique();
+        modelBuilder.Entity<LogRow>().HasIndex(l => l.PieceId);
         modelBuilder.Entity<PrinterRow>().HasKey(p => p.Name);
         modelBuilder.Entity<PrintedRow>().HasIndex(p => new { p.PieceId, p.Revision });
     }

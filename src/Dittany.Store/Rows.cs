@@ -267,3 +267,39 @@ public sealed class TracingRow
 
     public DateTime At { get; set; }
 }
+
+/// <summary>
+/// A stretch of work as it was logged, never changed: a correction is a row of its own that stands for the one it names. Instants are UTC.
+/// </summary>
+public sealed class LogRow
+{
+    public int Id { get; set; }
+
+    public int PieceId { get; set; }
+
+    /// <summary>The step of the plan: an operation, or a length of thread.</summary>
+    public required string Step { get; set; }
+
+    public required string Kind { get; set; }
+
+    /// <summary>What the plan reckoned for it by the usual pace, minutes, and how long it took without pauses.</summary>
+    public double PlannedMinutes { get; set; }
+
+    public double Minutes { get; set; }
+
+    /// <summary>What was left of the thread, mm; null where nobody said.</summary>
+    public double? LeftMm { get; set; }
+
+    public required string Note { get; set; }
+
+    /// <summary>What the page that sent it marked it with, so that one sent twice is kept once.</summary>
+    public required string Once { get; set; }
+
+    /// <summary>The row this one stands for; null for a first entry.</summary>
+    public int? For { get; set; }
+
+    /// <summary>Set where she took it back.</summary>
+    public bool TakenBack { get; set; }
+
+    public DateTime At { get; set; }
+}

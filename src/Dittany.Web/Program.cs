@@ -60,6 +60,7 @@ using (folder)
     services.AddScoped<PieceStore>();
     services.AddScoped<WorkshopStore>();
     services.AddScoped<SheetStore>();
+    services.AddScoped<LogStore>();
     services.AddScoped<CupboardStore>();
     services.AddScoped<LetterStore>();
     services.AddScoped<TracingStore>();
@@ -98,7 +99,7 @@ using (folder)
         {
             await Demo.Fill(scope.ServiceProvider.GetRequiredService<PieceStore>(), scope.ServiceProvider.GetRequiredService<SheetStore>(),
                 scope.ServiceProvider.GetRequiredService<CupboardStore>(), scope.ServiceProvider.GetRequiredService<TracingStore>(),
-                app.Services.GetRequiredService<Today>().Date);
+                scope.ServiceProvider.GetRequiredService<LogStore>(), app.Services.GetRequiredService<Today>().Date);
         }
     }
     catch (DataFolderException e)

@@ -36,6 +36,9 @@ public sealed class LookTests(App app) : IClassFixture<App>
         ("/bench/20?Station=words", "#slip-hands"),
         ("/letters?Piece=18", ".specimen"),
         ("/stitches/heights", ".heights img"),
+        ("/needle/11", ".needle-step:not([hidden])"),
+        ("/log", "#by-kind"),
+        ("/log/11", "#by-kind"),
         ("/motifs?Piece=18", ".motif-shelf"),
         ("/motifs?Motif=sunflower&Piece=18&Arrangement=scatter", "#put"),
         ("/motifs/trace", "#made-up-sketch"),
@@ -98,7 +101,8 @@ public sealed class LookTests(App app) : IClassFixture<App>
         foreach (var path in new[] { "/", "/new", "/bench/5", "/bench/9?Face=order&Station=order", "/bench/1", "/sheets/11", "/habits",
             "/workshop", "/cupboard", "/cupboard/form/shirt", "/cupboard/measure", "/cupboard/photograph/1",
             "/cupboard/own/own-ida-s-pinafore", "/bench/18?Station=words", "/letters?Piece=18", "/motifs?Piece=18", "/motifs/trace/1",
-            "/set?Names=Ida&Form=tote", "/stitches", "/stitches/chain", "/try/1?A=split-2&B=stem-2", "/cupboard/threads" })
+            "/set?Names=Ida&Form=tote", "/stitches", "/stitches/chain", "/try/1?A=split-2&B=stem-2", "/cupboard/threads", "/needle/11", "/log/11",
+            "/stitches/heights" })
         {
             browser.Navigate().GoToUrl(new Uri(app.Url + path));
             Assert.InRange(Convert.ToInt32(browser.ExecuteScript("return document.documentElement.scrollWidth"),
@@ -116,6 +120,7 @@ public sealed class LookTests(App app) : IClassFixture<App>
     [InlineData("/sheets/11?kind=work")]
     [InlineData("/cupboard")]
     [InlineData("/stitches")]
+    [InlineData("/needle/22")]
     [InlineData("/try/1")]
     [InlineData("/cupboard/form/t-shirt-adult")]
     public async Task A_page_is_small_as_it_travels(string path)
@@ -148,6 +153,7 @@ public sealed class LookTests(App app) : IClassFixture<App>
         ("sheets", "/sheets/11?kind=placement"),
         ("habits", "/habits?try=size"),
         ("threads", "/cupboard/threads?Like=%237d8a45"),
+        ("needle", "/needle/11"),
     ];
 
     /// <summary>

@@ -85,8 +85,14 @@ public sealed record Operation(
     string Id, OpKind Kind, Station At, Place Place, IReadOnlyList<StepMinutes> By, IReadOnlyList<Told> Steps, Wait? Wait = null,
         IReadOnlyList<Use>? Uses = null, IReadOnlyList<string>? After = null, IReadOnlyList<string>? Cautions = null)
 {
+    /// <summary>
+    /// The shares of its likely minutes that four in five times it lies between, where they are learnt; null for the usual.
+    /// </summary>
+    public (double Low, double High)? Shares { get; init; }
+
     /// <summary>Hands-on minutes of the whole operation.</summary>
-    public Minutes Hands => Minutes.About(LikelyMinutes);
+    public Minutes Hands => Shares is { } shares ? new Minutes(Minutes.Rounded(LikelyMinutes * shares.Low), LikelyMinutes,
+        Minutes.Rounded(LikelyMinutes * shares.High)) : Minutes.About(LikelyMinutes);
 
     /// <summary>The likely minutes, summed over what is told of them to a tenth.</summary>
     public double LikelyMinutes => Minutes.Rounded(By.Sum(s => Minutes.Rounded(s.Minutes)));

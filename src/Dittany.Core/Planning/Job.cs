@@ -235,6 +235,17 @@ public sealed record Workshop(
     /// </summary>
     public IReadOnlyDictionary<string, double> Trials { get; init; } = new Dictionary<string, double>(StringComparer.Ordinal);
 
+    /// <summary>
+    /// What her log has taught of her pace, by the kind of work: how many times as long as planned (<c>stitching</c>), its spread
+    /// (<c>stitching.low</c>, <c>stitching.high</c>) and from how many pieces (<c>stitching.pieces</c>). None where nothing is learnt.
+    /// </summary>
+    public IReadOnlyDictionary<string, double> Paces { get; init; } = new Dictionary<string, double>(StringComparer.Ordinal);
+
+    /// <summary>What was learnt of a kind of work; null where nothing was.</summary>
+    public Learned? PaceOf(string kind) => Paces.TryGetValue(kind, out var factor) ? new Learned(factor,
+        Paces.GetValueOrDefault($"{kind}.low", Operations.Minutes.LowShare), Paces.GetValueOrDefault($"{kind}.high", Operations.Minutes.HighShare),
+        (int)Paces.GetValueOrDefault($"{kind}.pieces", 1), []) : null;
+
     /// <summary>The threads she has, by name, colour and kind; none where she has not said.</summary>
     public IReadOnlyList<OwnThread> Threads { get; init; } = [];
 

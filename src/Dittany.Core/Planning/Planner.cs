@@ -128,14 +128,15 @@ public static class Planner
             cautions.Add(new Caution("edge-does-not-fray", CautionKind.Item, Severity.Stop, $"{frays} Take woven cloth, or hem it.", Station.Item));
         }
 
-        var work = Work.Chain([.. Beforehand.Of(cloth, washesFirst), .. LooseWork.Before(form, cut),
+        var work = LearningFromLog.AtPace(Work.Chain([.. Beforehand.Of(cloth, washesFirst), .. LooseWork.Before(form, cut),
             .. job.MakeUp is { As: MakeUp.Frayed } edge ? [FrayedEdge.Of(cloth, size, edge.FringeMm ?? FrayedEdge.UsualMm)]
                 : Array.Empty<Operation>(), .. ordered.Work,
-            .. MakesUp(job) ? MakingUp.Of(form, size) : []]);
+            .. MakesUp(job) ? MakingUp.Of(form, size) : []]), workshop);
         var worked = routed.Rows.Count == 0 ? 0 : (double)routed.Rows.Count(r => r.Run <= (job.Done?.Runs ?? 0)) / routed.Rows.Count;
         var timed = Timing.Settle(
             work, Left.After(work, job.Done, threads.Sum(t => t.Runs), worked, job.Today),
-            new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening), job.Today, job.DueOn);
+            new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening), job.Today, job.DueOn,
+            workshop.PaceOf(NeedleStep.Stitching) is { } learnt ? Learning.Tell(learnt) : null);
         decisions.AddRange(timed.Decisions);
         cautions.AddRange(At(Station.Time, timed.Cautions));
         if (workshop.HourlyRate > 0)

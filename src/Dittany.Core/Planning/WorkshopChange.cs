@@ -24,9 +24,14 @@ public static class WorkshopChanges
     /// <summary>The threads she has: name, colour and kind of each, parted by tabs, a row each.</summary>
     public const string Threads = "threads";
 
+    /// <summary>
+    /// What was learnt of her pace: <c>stitching=1.2 stitching.low=0.85 stitching.high=1.2 stitching.pieces=9</c>; empty for nothing.
+    /// </summary>
+    public const string Paces = "paces";
+
     /// <summary>Members that can be changed, habits apart.</summary>
     public static IReadOnlyList<string> Members { get; } = ["equipment", "skill", "eveningsPerWeek", "minutesPerEvening", "hourlyRate",
-        "paper", "hoopsMm", "units", ThreadWidths, TakeUp, Threads, Trials];
+        "paper", "hoopsMm", "units", ThreadWidths, TakeUp, Threads, Trials, Paces];
 
     /// <summary>The value of a member as a change would write it. A habit that follows the default reads as that default.</summary>
     public static string Read(Workshop workshop, string member) => member switch
@@ -41,6 +46,7 @@ public static class WorkshopChanges
         "units" => workshop.Units.ToString().ToLowerInvariant(),
         ThreadWidths => Written(workshop.ThreadWidthsMm),
         Trials => Written(workshop.Trials),
+        Paces => Written(workshop.Paces),
         TakeUp => workshop.MeasuredTakeUp?.ToString("R", CultureInfo.InvariantCulture) ?? string.Empty,
         Threads => string.Join('\n', workshop.Threads.Select(t => $"{t.Name}\t{t.Hex}\t{t.Kind}")),
         _ when member.StartsWith(HabitPrefix, StringComparison.Ordinal) && Habits.Find(member[HabitPrefix.Length..]) is { } habit =>
@@ -91,6 +97,9 @@ public static class WorkshopChanges
             case Trials:
                 return Numbers(words) is { } shares ? (workshop with { Trials = shares }, null)
                     : Fault("#/workshop/trials", value, "a list of trials", "the cloth and a share, such as jersey=0.9");
+            case Paces:
+                return Numbers(words) is { } paces ? (workshop with { Paces = paces }, null)
+                    : Fault("#/workshop/paces", value, "a list of paces", "the work and how many times as long, such as stitching=1.2");
             case TakeUp:
                 return value.Trim().Length == 0 ? (workshop with { MeasuredTakeUp = null }, null)
                     : Number(value) is { } takeUp ? (workshop with { MeasuredTakeUp = takeUp }, null)

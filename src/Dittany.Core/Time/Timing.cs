@@ -44,7 +44,8 @@ public static class Timing
     /// Sums the operations of a piece and lays what is left of them over evenings from <paramref name="today"/>, the piece having all of
     /// them to itself. Work that waits goes on the next evening worked. No day is told where no evening is worked.
     /// </summary>
-    public static Timed Settle(IReadOnlyList<Operation> work, Progress progress, Evenings evenings, DateOnly today, DateOnly? dueOn)
+    public static Timed Settle(IReadOnlyList<Operation> work, Progress progress, Evenings evenings, DateOnly today, DateOnly? dueOn,
+        Told? learnt = null)
     {
         var all = work.SelectMany(o => o.By).Select(s => s with { Minutes = Minutes.Rounded(s.Minutes) }).ToArray();
         var minutes = Work.LikelyMinutes(work);
@@ -68,6 +69,11 @@ public static class Timing
             $"{Say.Minutes(minutes)} of hands-on work{(waits > 0 ? $" and {Say.Minutes(waits)} of waiting" : string.Empty)}, at "
                 + $"{Say.Number(evenings.Minutes, 0)} min an evening, {Say.Number(evenings.PerWeek, 0)} evenings a week.",
         };
+        if (learnt is not null)
+        {
+            because.Add(learnt);
+        }
+
         if (progress.Stage != Stage.Planned)
         {
             because.Add($"How far it is: {progress.Told}.");
@@ -95,7 +101,9 @@ public static class Timing
         }
 
         var decision = Deciding.Make("time.ready", Station.Time, "When it can be ready", choice, null, because, wouldChange);
-        return new Timed(minutes, Math.Round(minutes * Minutes.LowShare, 1), Math.Round(minutes * Minutes.HighShare, 1), waits, all, ready,
+        var spread = work.Any(o => o.Shares is not null);
+        return new Timed(minutes, spread ? Minutes.Rounded(work.Sum(o => o.Hands.Low)) : Math.Round(minutes * Minutes.LowShare, 1),
+            spread ? Minutes.Rounded(work.Sum(o => o.Hands.High)) : Math.Round(minutes * Minutes.HighShare, 1), waits, all, ready,
             start, progress, [decision], cautions);
     }
 

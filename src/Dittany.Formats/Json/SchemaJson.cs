@@ -92,6 +92,8 @@ public static class SchemaJson
                 ("paper", Enum(Papers.All.Select(p => p.Id))),
                 ("units", Enum(Names.Units.Keys)),
                 ("threadWidthsMm", Closed([], ThreadKinds.All.Select(k => (k.Id, Plain())).ToArray())),
+                ("paces", Closed([], LearningFromLog.Kinds.SelectMany(k => new[] { k, $"{k}.low", $"{k}.high", $"{k}.pieces" })
+                    .Select(k => (k, Plain())).ToArray())),
                 ("trials", Closed([], Cloths.All.Select(c => (c.Id, Plain())).ToArray())),
                 ("takeUp", Number(WorkshopCheck.LeastTakeUp, WorkshopCheck.MostTakeUp))),
             ["habits"] = Closed([], Habits.All.Select(h => (h.Id, Enum(h.Choices.Select(c => c.ChoiceId)))).ToArray()),

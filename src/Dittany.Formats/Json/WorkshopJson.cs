@@ -77,6 +77,7 @@ public static class WorkshopJson
         w.WriteString("units", Names.Of(Names.Units, workshop.Units));
         Numbers(w, "threadWidthsMm", workshop.ThreadWidthsMm);
         Numbers(w, "trials", workshop.Trials);
+        Numbers(w, "paces", workshop.Paces);
 
         JobJson.Number(w, "takeUp", workshop.MeasuredTakeUp);
         w.WriteEndObject();
@@ -116,11 +117,12 @@ public static class WorkshopJson
         {
             const string At = "#/workshop";
             var members = faults.Members(shop, At, "equipment", "skill", "eveningsPerWeek", "minutesPerEvening", "hourlyRate", "paper",
-                "units", "threadWidthsMm", "takeUp", "trials");
+                "units", "threadWidthsMm", "takeUp", "trials", "paces");
             workshop = workshop with
             {
                 ThreadWidthsMm = Numbers(members, "threadWidthsMm", At, faults) ?? workshop.ThreadWidthsMm,
                 Trials = Numbers(members, "trials", At, faults) ?? workshop.Trials,
+                Paces = Numbers(members, "paces", At, faults) ?? workshop.Paces,
             };
             var tools = faults.Items(members, "equipment", At)?.Select((t, n) =>
             {

@@ -140,6 +140,59 @@ namespace Dittany.Store.Migrations
                     b.ToTable("Forms");
                 });
 
+            modelBuilder.Entity("Dittany.Store.LogRow", b =>
+                {
+                    b.Property<int>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateTime>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int?>("For")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("LeftMm")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("Minutes")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("Note")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Once")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("PieceId")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double>("PlannedMinutes")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("Step")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<bool>("TakenBack")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("Once")
+                        .IsUnique();
+
+                    b.HasIndex("PieceId");
+
+                    b.ToTable("Log");
+                });
+
             modelBuilder.Entity("Dittany.Store.PhotographRow", b =>
                 {
                     b.Property<int>("Id")

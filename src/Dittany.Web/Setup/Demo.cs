@@ -150,8 +150,16 @@ public static class Demo
         }, begun.Revision, "Traced");
     }
 
+    /// <summary>How long made-up work took: step, kind, minutes by the usual pace and really, a word to remember.</summary>
+    private static readonly (string Step, string Kind, double Planned, double Real, string Note)[] Logged =
+    [
+        ("hoop", "hoop", 2, 4, "the inner ring slipped"), ("length-1", NeedleStep.Stitching, 9, 12, string.Empty),
+        ("length-2", NeedleStep.Stitching, 8, 10, "by daylight"), ("ends", "remove", 4, 3, string.Empty), ("press", "press", 5, 6, string.Empty),
+    ];
+
     /// <summary>Stores the pieces where none are stored; what is begun was read back first.</summary>
-    public static async Task Fill(PieceStore store, SheetStore sheets, CupboardStore cupboard, TracingStore tracings, DateOnly today)
+    public static async Task Fill(PieceStore store, SheetStore sheets, CupboardStore cupboard, TracingStore tracings, LogStore log,
+        DateOnly today)
     {
         if (await store.All() is { Pieces.Count: > 0 } or { Bad.Count: > 0 })
         {
@@ -167,6 +175,10 @@ public static class Demo
             {
                 await sheets.Proof(id, job.Elements[0].Text, "Me");
                 await store.Change(id, 1, new Change("done", Changes.WriteDone(done), what), Workshop.Default);
+                foreach (var (step, kind, planned, real, note) in Logged.Take(done.Runs > 2 ? Logged.Length : 2))
+                {
+                    await log.Add(new Core.Planning.Logged(id, step, kind, planned, real + (id % 3)), $"demo-{id}-{step}", note);
+                }
             }
         }
 

@@ -1,0 +1,238 @@
+using System.Globalization;
+using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
+using Dittany.Core.Operations;
+using Dittany.Core.StitchBook;
+using Dittany.Core.Stitches;
+using Dittany.Core.Stitches.InAreas;
+using Dittany.Core.Stitches.OnLines;
+using Dittany.Core.Telling;
+using Dittany.Core.Time;
+
+namespace Dittany.Core.Planning;
+
+/// <summary>
+/// One thing to do with the piece in hand: an operation, or one length of thread. <paramref name="Kind"/> is what the log knows it by;
+/// <paramref name="DoneBy"/> how far the piece is when it is done, as <see cref="Changes.WriteDone"/> writes it, null where that moves
+/// nothing.
+/// </summary>
+public sealed record NeedleStep(
+    string Id, string Kind, Phase Phase, string Title, IReadOnlyList<Told> Do, double Minutes, Wait? Wait, string? DoneBy, RunTold? Length,
+        IReadOnlyList<Told> Hints)
+{
+    /// <summary>What the log calls work on a length of thread.</summary>
+    public const string Stitching = "stitching";
+
+    /// <summary>Where the piece is left when tonight's minutes are up: a letter or part is whole at its end.</summary>
+    public bool Whole { get; init; } = true;
+}
+
+/// <summary>The work of a piece one step at a time, as it is read beside the hoop.</summary>
+public static class NeedleSteps
+{
+    /// <summary>
+    /// What a hand does at a corner and on a bend, by the kind of stitch: the first row that names it (common practice).
+    /// </summary>
+    private static readonly (Func<IStitch, bool> Is, string Corner, string Bend)[] Hints =
+    [
+        (s => s is Overlapping or TwiceOver { First: Overlapping }, "At a point end the stitch in the corner, and come up again in the stitch before for the next.",
+            "On a bend push the thread to the outside with a finger, and shorten the stitches."),
+        (s => s is ChainStitch or HeavyChain or LinkedChain or TwiceOver { First: ChainStitch },
+            "At a corner tie the link down with a tiny stitch, and begin the next inside it.", "On a bend make every link a little shorter, never tighter."),
+        (s => s is Couching, "Set a tie into every corner, and turn the laid thread sharply there.", "The tighter the bend, the closer the ties."),
+        (s => s is BlanketStitch, "Set one tooth straight into the corner.", "On a bend fan the teeth; their ends share a hole where they crowd."),
+        (s => s is SatinStitch or TurningSatin, "At a corner fan the stitches from one hole.", "Every stitch touches the one before; on the short side reuse holes."),
+        (_ => true, "Let a stitch end exactly in the corner.", "On a bend shorten the stitches, so that it looks round."),
+    ];
+
+    /// <summary>Bends tighter than this are told of, mm (from memory).</summary>
+    private const double TightMm = 6;
+
+    /// <summary>All steps of a plan in their order; <paramref name="today"/> is the local day what is hung up dries from.</summary>
+    public static IReadOnlyList<NeedleStep> Of(Plan plan, DateOnly today)
+    {
+        var phased = Work.ByPhase(plan.Work);
+        var dries = plan.Work.Any(o => o.Kind == OpKind.Dry);
+        var steps = new List<NeedleStep>();
+        for (var i = 0; i < phased.Count; i++)
+        {
+            var (operation, phase) = phased[i];
+            if (operation.Kind == OpKind.Stitch && plan.Route.Count > 0)
+            {
+                steps.AddRange(Lengths(plan));
+                continue;
+            }
+
+            var last = i == phased.Count - 1 || phased[i + 1].Phase != phase;
+            steps.Add(new NeedleStep(operation.Id, KindOf(operation.Kind), phase, Title(operation), operation.Steps,
+                operation.LikelyMinutes, operation.Wait, !last ? null : DoneBy(phase, i == phased.Count - 1), null, []));
+        }
+
+        return steps;
+
+        string? DoneBy(Phase phase, bool end) => end ? Changes.WriteDone(new Done(true, 0, Finished: true)) : phase switch
+        {
+            Phase.Washing => Changes.WriteDone(new Done(WashedOn: today)),
+            Phase.Marking => Changes.WriteDone(new Done(Marked: true)),
+            Phase.Rinsing when dries => Changes.WriteDone(new Done(true, 0, today)),
+            _ => null,
+        };
+    }
+
+    /// <summary>
+    /// The place of the first step that is not done: those of phases behind her are, and those that were logged
+    /// (<paramref name="logged"/>, ids of steps). As many as there are steps where all is done.
+    /// </summary>
+    public static int At(IReadOnlyList<NeedleStep> steps, Progress progress, IReadOnlySet<string> logged)
+    {
+        var phase = progress.Stage switch
+        {
+            Stage.Planned => Phase.Washing,
+            Stage.Washed => Phase.Marking,
+            Stage.Marked or Stage.OnTheHoop => Phase.Stitching,
+            Stage.Stitched => Phase.Rinsing,
+            _ => Phase.Finishing,
+        };
+        for (var i = 0; i < steps.Count; i++)
+        {
+            var step = steps[i];
+            var done = progress.Stage == Stage.Finished || step.Phase < phase
+                || (step.Length is { } length ? length.Run <= progress.RunsDone
+                    : logged.Contains(step.Id) || (step.Phase == Phase.Stitching && progress.RunsDone > 0
+                        && steps.Skip(i).Any(s => s.Length is not null)));
+            if (!done)
+            {
+                return i;
+            }
+        }
+
+        return steps.Count;
+    }
+
+    /// <summary>
+    /// How far tonight's minutes reach from a step on: the place behind the last step that fits and leaves a letter or part whole; at least
+    /// one step is begun. Waits that last overnight end an evening.
+    /// </summary>
+    public static int Tonight(IReadOnlyList<NeedleStep> steps, int from, double minutes)
+    {
+        var (sum, end) = (0.0, from);
+        for (var i = from; i < steps.Count; i++)
+        {
+            sum += steps[i].Minutes;
+            if (sum > minutes && end > from)
+            {
+                break;
+            }
+
+            if (steps[i].Whole || sum > minutes)
+            {
+                end = i + 1;
+            }
+
+            if (steps[i].Wait is { Days: > 0 } || sum > minutes)
+            {
+                break;
+            }
+        }
+
+        return Math.Max(end, Math.Min(from + 1, steps.Count));
+    }
+
+    /// <summary>Minutes at the needle after which eyes and hands rest (common practice).</summary>
+    public const double BreakMinutes = 25;
+
+    private static string KindOf(OpKind kind) => kind.ToString().ToLowerInvariant();
+
+    /// <summary>What an operation without minutes of its own is called.</summary>
+    private static readonly (OpKind Kind, string Called)[] Titles = [(OpKind.Remove, "Take off what was laid on"), (OpKind.Dry, "Hang it up to dry"),
+        (OpKind.Press, "Press it"), (OpKind.Sew, "Sew it up"), (OpKind.Wash, "Wash it"), (OpKind.Cut, "Cut it"), (OpKind.Back, "Back it")];
+
+    private static string Title(Operation operation) => operation.Id == "ends" ? "Fasten and trim the ends"
+        : operation.By is [var only, ..] && !string.Equals(only.Step, operation.Id, StringComparison.OrdinalIgnoreCase)
+            ? Say.Upper(only.Step)
+        : Titles.FirstOrDefault(t => t.Kind == operation.Kind).Called ?? Say.Upper(operation.Id.Replace('-', ' '));
+
+    private static IEnumerable<NeedleStep> Lengths(Plan plan)
+    {
+        var runs = RunTelling.Of(plan);
+        var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
+        var hoops = plan.Hooping.Hoops.Count;
+        foreach (var run in runs)
+        {
+            var rows = plan.Route.Skip(run.FirstRow).Take(run.LastRow - run.FirstRow + 1).ToArray();
+            var need = plan.Threads.FirstOrDefault(t => t.Thread == parts[rows[0].Element][rows[0].Part].Thread);
+            var (last, after) = (rows[^1], run.LastRow + 1 < plan.Route.Count ? plan.Route[run.LastRow + 1] : null);
+            var told = new List<Told>
+            {
+                $"{Say.Upper(run.Colour)}, {run.Size.Said}, {run.Stitch}{(run.Needle.Length > 0 ? $", {run.Needle}" : string.Empty)}.",
+            };
+            if (run.Cut && need is not null)
+            {
+                told.Add($"Cut {Say.Length(need.CutMm)}.");
+            }
+            else if (run.Run > 1)
+            {
+                told.Add("Go on with what is on the needle.");
+            }
+
+            if (hoops > 1 && (run.FirstRow == 0 || plan.Route[run.FirstRow - 1].Hoop != run.Hoop))
+            {
+                told.Add($"Move the ring to placing {run.Hoop} of {hoops}.");
+            }
+
+            told.Add(run.Fresh && plan.Decision("thread.start") is { } start ? (Told)$"Begin: {Say.Lower(start.Choice)}."
+                : "Begin under what is stitched already: slide under three or four stitches behind.");
+            told.Add($"Stitch {run.Letters}: {Say.Count(run.Stitches, "stitch", "stitches")}.");
+            var used = last.AtMm + parts[last.Element][last.Part].Stitches[last.Stitch].ThreadMm;
+            if (need is not null && need.CutMm - used is var left and > 0)
+            {
+                told.Add(left < EndsMm ? (Told)$"The thread runs out here: it ends with about {Say.Length(Math.Round(left / 10) * 10)}, enough to fasten."
+                    : (Told)$"About {Say.Length(Math.Round(left / 10) * 10)} are left on the needle.");
+            }
+
+            if ((after is null || after.Cut) && plan.Decision("thread.finish") is { } finish)
+            {
+                told.Add($"End: {Say.Lower(finish.Choice)}.");
+            }
+
+            yield return new NeedleStep($"length-{run.Run.ToString(CultureInfo.InvariantCulture)}", NeedleStep.Stitching, Phase.Stitching,
+                $"Length {run.Run} of {runs.Count}: {run.Letters}", told, Minutes.Rounded(run.Minutes), null,
+                Changes.WriteDone(new Done(true, run.Run)), run, HintsFor(rows.Select(r => (r.Element, r.Part)).Distinct()
+                    .Select(w => parts[w.Element][w.Part])))
+            {
+                Whole = after is null || (after.Element, after.Part) != (last.Element, last.Part),
+            };
+        }
+    }
+
+    /// <summary>A thread shorter than this, mm, is at its end (common practice: a finger's length and a hand's).</summary>
+    private const double EndsMm = 120;
+
+    /// <summary>What the hand heeds on these parts: at corners and on tight bends, once for each kind of stitch.</summary>
+    private static IReadOnlyList<Told> HintsFor(IEnumerable<Part> parts)
+    {
+        var found = new List<Told>();
+        foreach (var group in parts.Where(p => p.LineMm.Count > 2 || p.Filling is not null).GroupBy(p => p.Stitch, StringComparer.Ordinal))
+        {
+            var row = Hints.First(h => h.Is((Book.Fill(group.Key) ?? Book.Find(group.Key))!));
+            if (group.Any(p => p.Filling is null && Corners(p.LineMm)))
+            {
+                found.Add(row.Corner);
+            }
+
+            if (group.Any(p => p.Filling is not null || Bends(p.LineMm)))
+            {
+                found.Add(row.Bend);
+            }
+        }
+
+        return found.DistinctBy(t => t.ToString(), StringComparer.Ordinal).ToArray();
+    }
+
+    private static bool Corners(IReadOnlyList<Pt> line) => Enumerable.Range(1, line.Count - 2).Any(i =>
+        Pt.TurnRadians(line[i] - line[i - 1], line[i + 1] - line[i]) > Tolerance.CornerRadians);
+
+    private static bool Bends(IReadOnlyList<Pt> line) => Enumerable.Range(1, line.Count - 2).Any(i =>
+        Pt.TurnRadians(line[i] - line[i - 1], line[i + 1] - line[i]) is > 0.01 and <= Tolerance.CornerRadians and var turn
+        && line[i - 1].To(line[i + 1]) / 2 / turn < TightMm);
+}

@@ -1,0 +1,59 @@
+using Dittany.Core.Planning;
+using Microsoft.EntityFrameworkCore;
+
+namespace Dittany.Store;
+
+/// <summary>
+/// What was really done of pieces: entries as they stand, corrections taken in. Each call is one transaction; what is sent twice is kept
+/// once.
+/// </summary>
+public sealed class LogStore(DittanyDb db, TimeProvider time)
+{
+    /// <summary>
+    /// Keeps an entry; one marked as a former one is that one, and nothing new is stored. <paramref name="instead"/> is the entry it
+    /// corrects.
+    /// </summary>
+    public async Task<LogRow> Add(Logged entry, string once, string note = "", double? leftMm = null, int? instead = null, bool takenBack = false,
+        CancellationToken cancel = default)
+    {
+        await using var transaction = await db.Database.BeginTransactionAsync(cancel);
+        if (await db.Log.AsNoTracking().FirstOrDefaultAsync(l => l.Once == once, cancel) is { } known)
+        {
+            return known;
+        }
+
+        var row = new LogRow
+        {
+            PieceId = entry.Piece,
+            Step = entry.Step,
+            Kind = entry.Kind,
+            PlannedMinutes = entry.PlannedMinutes,
+            Minutes = entry.Minutes,
+            LeftMm = leftMm,
+            Note = note,
+            Once = once,
+            For = instead,
+            TakenBack = takenBack,
+            At = time.GetUtcNow().UtcDateTime,
+        };
+        db.Log.Add(row);
+        await db.SaveChangesAsync(cancel);
+        await transaction.CommitAsync(cancel);
+        db.ChangeTracker.Clear();
+        return row;
+    }
+
+    /// <summary>The entries that stand, oldest first: of one piece, or of all.</summary>
+    public async Task<IReadOnlyList<LogRow>> All(int? piece = null, CancellationToken cancel = default)
+    {
+        var rows = await db.Log.AsNoTracking().Where(l => piece == null || l.PieceId == piece).OrderBy(l => l.Id).ToArrayAsync(cancel);
+        var corrected = rows.Where(r => r.For is not null).Select(r => r.For!.Value).ToHashSet();
+        return rows.Where(r => !corrected.Contains(r.Id) && !r.TakenBack).ToArray();
+    }
+
+    public async Task<LogRow?> Find(int id, CancellationToken cancel = default) =>
+        await db.Log.AsNoTracking().FirstOrDefaultAsync(l => l.Id == id, cancel);
+
+    /// <summary>An entry as the learning reads it.</summary>
+    public static Logged Read(LogRow row) => new(row.PieceId, row.Step, row.Kind, row.PlannedMinutes, row.Minutes);
+}

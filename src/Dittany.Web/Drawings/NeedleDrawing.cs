@@ -1,0 +1,88 @@
+using Dittany.Core.Geometry;
+using Dittany.Core.Materials;
+using Dittany.Core.Measures;
+using Dittany.Core.Planning;
+using Dittany.Core.Stitches.Needle;
+using Dittany.Formats.Drawings;
+
+namespace Dittany.Web.Drawings;
+
+/// <summary>
+/// One length of thread large on its real place: what is stitched already, its stitches, and the needle's way through the first of them.
+/// </summary>
+public static class NeedleDrawing
+{
+    /// <summary>So many stitches are shown hole by hole.</summary>
+    private const int Numbered = 4;
+
+    private const double WidePx = 640;
+
+    private const double RimMm = 5;
+
+    /// <summary>No smaller stretch is shown, mm: else a single stitch would fill the page.</summary>
+    private const double LeastMm = 26;
+
+    public static string Length(Plan plan, RunTold run)
+    {
+        var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
+        var rows = plan.Route.Skip(run.FirstRow).Take(run.LastRow - run.FirstRow + 1).ToArray();
+        var stitches = rows.Select(r => parts[r.Element][r.Part].Stitches[r.Stitch]).ToArray();
+        var places = stitches.SelectMany(s => new[] { s.FromMm, s.ToMm }).ToArray();
+        var (x, y) = (places.Min(p => p.X) - RimMm, places.Min(p => p.Y) - RimMm);
+        var (w, h) = (places.Max(p => p.X) + RimMm - x, places.Max(p => p.Y) + RimMm - y);
+        (x, w) = w < LeastMm ? (x - ((LeastMm - w) / 2), LeastMm) : (x, w);
+        (y, h) = h < LeastMm ? (y - ((LeastMm - h) / 2), LeastMm) : (y, h);
+        (y, h) = h < w / 2.2 ? (y - (((w / 2.2) - h) / 2), w / 2.2) : (y, h);
+        var px = w / WidePx;
+        var dark = plan.Item.Cloth.Dark;
+        using var svg = new Svg();
+        svg.Open("svg", ("class", "length-drawn"), ("viewBox", $"{Svg.N(x)} {Svg.N(y)} {Svg.N(w)} {Svg.N(h)}"), ("role", "img"),
+            ("aria-label", $"Length {run.Run} on its place: {run.Letters}"));
+        svg.Empty("rect", ("x", x), ("y", y), ("width", w), ("height", h), ("fill", plan.Item.Cloth.Colour));
+
+        // Lines still to come, then what is stitched, then this length.
+        var ink = dark ? "#f4f1e6" : "#23628f";
+        foreach (var part in plan.Elements.SelectMany(e => e.Parts).Where(p => p.LineMm.Count > 1 && p.LineMm.Any(q =>
+            q.X > x && q.X < x + w && q.Y > y && q.Y < y + h)))
+        {
+            svg.Empty("path", ("d", Svg.Steps(Polyline.Simplified(part.Closed ? [.. part.LineMm, part.LineMm[0]] : part.LineMm, 0.1), px)),
+                ("fill", "none"), ("stroke", ink), ("stroke-opacity", 0.5), ("stroke-width", 1.4 * px));
+        }
+
+        foreach (var part in plan.Route.Take(run.FirstRow).GroupBy(r => (r.Element, r.Part)))
+        {
+            var of = parts[part.Key.Element][part.Key.Part];
+            Thread(svg, part.Select(r => of.Stitches[r.Stitch]).Where(s => Within(s.FromMm) || Within(s.ToMm)), of, px, 0.45);
+        }
+
+        foreach (var part in rows.GroupBy(r => (r.Element, r.Part)))
+        {
+            var of = parts[part.Key.Element][part.Key.Part];
+            Thread(svg, part.Select(r => of.Stitches[r.Stitch]), of, px, 1);
+        }
+
+        var number = 0;
+        foreach (var move in stitches.Take(Numbered).SelectMany(s => s.Moves().ToArray()).Where(m => m.Pierces))
+        {
+            number++;
+            svg.Empty("circle", ("cx", move.At.X), ("cy", move.At.Y), ("r", 5 * px), ("fill", move.ComesUp ? "#fffdf6" : "#1f2a26"),
+                ("stroke", "#1f2a26"), ("stroke-width", 1.6 * px));
+            var aside = number % 2 == 0 ? new Pt(11 * px, 18 * px) : new Pt(-11 * px, -9 * px);
+            svg.Label(Svg.N(number), ("x", move.At.X + aside.X), ("y", move.At.Y + aside.Y), ("font-size", 16 * px),
+                ("text-anchor", "middle"), ("fill", dark ? "#ffffff" : "#1f2a26"), ("class", "drawn-words"));
+        }
+
+        return svg.Close().ToString();
+
+        bool Within(Pt p) => p.X > x && p.X < x + w && p.Y > y && p.Y < y + h;
+    }
+
+    private static void Thread(Svg svg, IEnumerable<Stitch> stitches, Part part, double px, double opacity)
+    {
+        var width = Math.Max(part.Thread.Size.WidthMm, 2 * px);
+        var d = string.Concat(stitches.Select(s => s.Shape == StitchShape.Knot ? $"{Svg.Path([s.FromMm])}h0.01"
+            : Svg.Steps(ThreadDrawing.Lies(s, width), px)));
+        svg.Empty("path", ("d", d), ("fill", "none"), ("stroke", Colour.Parse(part.Colour)), ("stroke-width", width), ("stroke-linecap", "round"),
+            ("stroke-linejoin", "round"), ("stroke-opacity", opacity));
+    }
+}

@@ -1,0 +1,141 @@
+using System.Globalization;
+using Dittany.Core.Effort;
+using Dittany.Core.Measures;
+using Dittany.Core.Planning;
+using Dittany.Store;
+using Dittany.Web.Setup;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace Dittany.Web.Pages.Log;
+
+/// <summary>An entry of the log as it is shown; what was planned of it is what the usual pace makes of it.</summary>
+public sealed record EntryTold(int Id, int Piece, string PieceName, string What, string Planned, string Real, string Note, DateTime At);
+
+/// <summary>
+/// Planned against real, of one piece or of all, and what was learnt from it. Entries are added by hand, corrected and taken back.
+/// </summary>
+public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogStore log, Desk desk) : PageModel
+{
+    public Piece? Piece { get; private set; }
+
+    public string PieceName { get; private set; } = string.Empty;
+
+    public IReadOnlyList<EntryTold> Entries { get; private set; } = [];
+
+    public IReadOnlyList<(string Kind, double Planned, double Real)> ByKind { get; private set; } = [];
+
+    public IReadOnlyList<(string Kind, Learned Learned, string Outliers)> Learnt { get; private set; } = [];
+
+    /// <summary>Steps that time can be put down for by hand.</summary>
+    public IReadOnlyList<NeedleStep> Steps { get; private set; } = [];
+
+    public (string Field, string Text, string Minutes, string Note)? Fault { get; private set; }
+
+    public string Address => Piece is { } piece ? string.Create(CultureInfo.InvariantCulture, $"/log/{piece.Id}") : "/log";
+
+    public static string KindTold(string kind) => kind switch
+    {
+        NeedleStep.Stitching => "Stitching, threads begun and ended",
+        "dry" => "Hanging up",
+        "back" => "Backing",
+        "remove" => "Taking out what was laid on",
+        _ => $"{Say.Upper(kind)}ing".Replace("eing", "ing", StringComparison.Ordinal).Replace("Cuting", "Cutting", StringComparison.Ordinal),
+    };
+
+    public async Task<IActionResult> OnGet(int? id, CancellationToken cancel) => await Load(id, cancel) ? Page() : NotFound();
+
+    /// <summary>Puts down time by hand, or corrects an entry: the former stays in the store, and this one stands for it.</summary>
+    public async Task<IActionResult> OnPostKeep(int? id, int? entry, string? step, string? minutes, string? note, bool sure, bool back,
+        CancellationToken cancel)
+    {
+        if (!await Load(id, cancel))
+        {
+            return NotFound();
+        }
+
+        var former = entry is { } number ? await log.Find(number, cancel) : null;
+        if (entry is not null && (former is null || (Piece is not null && former.PieceId != Piece.Id)))
+        {
+            return NotFound();
+        }
+
+        var at = former is null ? Steps.FirstOrDefault(s => s.Id == step) : null;
+        if (former is null && (at is null || Piece is null))
+        {
+            return Refused("step", "There is no such step in the plan now.", minutes, note);
+        }
+
+        var workshop = await workshops.Current(cancel);
+        var planned = former?.PlannedMinutes ?? LearningFromLog.Usual(at!, Piece!.In(workshop));
+        var took = double.TryParse(Digits.Plain(minutes ?? string.Empty), NumberStyles.Float, CultureInfo.InvariantCulture, out var m) ? m
+            : double.NaN;
+        if (!back)
+        {
+            if (double.IsNaN(took))
+            {
+                return Refused("minutes", "Write the minutes as a number, such as 25.", minutes, note);
+            }
+
+            if (!(sure && took is >= 0 and <= 24 * 60) && LearningFromLog.Doubt(took, planned) is { } doubt)
+            {
+                return Refused("minutes", doubt, minutes, note);
+            }
+        }
+
+        await log.Add(former is null ? new Logged(Piece!.Id, at!.Id, at.Kind, planned, took)
+            : new Logged(former.PieceId, former.Step, former.Kind, former.PlannedMinutes, back ? former.Minutes : took), Guid.NewGuid().ToString("N"),
+            (note ?? string.Empty)[..Math.Min((note ?? string.Empty).Length, 400)], former?.LeftMm, former?.Id, back, cancel);
+        var paces = LearningFromLog.Paces((await log.All(cancel: cancel)).Select(LogStore.Read).ToArray());
+        await workshops.Change(await workshops.Head(cancel),
+            [(WorkshopChanges.Paces, WorkshopChanges.Read(workshop with { Paces = paces }, WorkshopChanges.Paces))],
+            "Learnt from the log", cancel);
+        return Redirect(Address);
+    }
+
+    private IActionResult Refused(string field, string text, string? minutes, string? note)
+    {
+        Fault = (field, text, minutes ?? string.Empty, note ?? string.Empty);
+        Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
+        return Page();
+    }
+
+    private async Task<bool> Load(int? id, CancellationToken cancel)
+    {
+        Piece = id is { } number ? await pieces.Find(number, cancel) : null;
+        if (id is not null && Piece is null)
+        {
+            return false;
+        }
+
+        var workshop = await workshops.Current(cancel);
+        if (Piece is not null)
+        {
+            try
+            {
+                var plan = (await desk.Plan(Piece, workshop, cancel)).Plan;
+                (PieceName, Steps) = (plan.Title, NeedleSteps.Of(plan, desk.Today));
+            }
+            catch (TooMuchException)
+            {
+                PieceName = Desk.NameOf(Piece.Job);
+            }
+        }
+
+        var rows = (await log.All(id, cancel)).Where(r => r.Minutes > 0).ToArray();
+        var names = new Dictionary<int, string>();
+        foreach (var of in rows.Select(r => r.PieceId).Distinct())
+        {
+            names[of] = Piece is not null ? PieceName : await pieces.Find(of, cancel) is { } found ? Desk.NameOf(found.Job) : $"Piece {of}";
+        }
+
+        Entries = rows.OrderByDescending(r => r.Id).Select(r => new EntryTold(r.Id, r.PieceId, names[r.PieceId],
+            Steps.FirstOrDefault(s => s.Id == r.Step)?.Title ?? (r.Step.StartsWith("length-", StringComparison.Ordinal) ? $"Length {r.Step[7..]}" : KindTold(r.Kind)),
+            Say.Minutes(r.PlannedMinutes), Say.Minutes(r.Minutes), r.Note, r.At)).ToArray();
+        ByKind = rows.GroupBy(r => r.Kind, StringComparer.Ordinal)
+            .Select(g => (g.Key, g.Sum(r => r.PlannedMinutes), g.Sum(r => r.Minutes))).ToArray();
+        Learnt = LearningFromLog.Of((await log.All(cancel: cancel)).Select(LogStore.Read).ToArray()).Select(l => (l.Kind, l.Learned,
+            Say.List(l.Learned.Outliers.Select(o => names.GetValueOrDefault(o.Piece, $"piece {o.Piece}")).ToArray()))).ToArray();
+        return true;
+    }
+}

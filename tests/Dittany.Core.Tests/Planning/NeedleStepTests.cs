@@ -1,0 +1,98 @@
+using Dittany.Core.Operations;
+using Dittany.Core.Planning;
+using Dittany.Core.Time;
+
+namespace Dittany.Core.Tests.Planning;
+
+/// <summary>The work one step at a time.</summary>
+public class NeedleStepTests
+{
+    private static readonly Workshop Plain = Workshop.Default;
+
+    public static TheoryData<string> Forms() => ["tea-towel", "baby-bodysuit", "tote", "denim-jacket", "hoop-picture"];
+
+    /// <summary>
+    /// Every operation is a step and stitching is its lengths; the minutes are those of the plan, and going through all steps ends the
+    /// piece: after each the plan with what is then done is at the next.
+    /// </summary>
+    [Theory]
+    [MemberData(nameof(Forms))]
+    public void Steps_lead_from_the_first_to_the_end(string form)
+    {
+        var job = new Job(form, [new WordingAsked("name", "Ida Mae")], Jobs.Monday);
+        var plan = Jobs.Make(job, Plain);
+        var steps = NeedleSteps.Of(plan, Jobs.Monday);
+        Assert.Equal(plan.Work.Count - 1 + plan.Threads.Sum(t => t.Runs), steps.Count);
+        Assert.Equal(steps.Select(s => s.Id).Distinct(StringComparer.Ordinal).Count(), steps.Count);
+        Assert.Equal(plan.Time.HandsOnMinutes, steps.Sum(s => s.Minutes), 0.5 * steps.Count);
+        Assert.All(steps, s => Assert.NotEmpty(s.Do));
+
+        var (logged, done) = (new HashSet<string>(StringComparer.Ordinal), (Done?)null);
+        for (var i = 0; i < steps.Count; i++)
+        {
+            var now = Jobs.Make(job with { Done = done, Today = Jobs.Monday.AddDays(9) }, Plain);
+            Assert.Equal(i, NeedleSteps.At(NeedleSteps.Of(now, Jobs.Monday), now.Time.Progress, logged));
+            logged.Add(steps[i].Id);
+            done = steps[i].DoneBy is { } by ? Changes.Apply(job, new Change("done", by, "on")).Job!.Done : done;
+        }
+
+        Assert.True(done!.Finished);
+    }
+
+    /// <summary>Each length says its thread, and only where it is cut its length; hoops are moved where the ring is.</summary>
+    [Fact]
+    public void A_length_says_how_it_begins_and_ends()
+    {
+        var plan = Jobs.Make(Jobs.Towel() with { Elements = [new("name", "Hippolyta", CapHeightMm: 40)] }, Plain);
+        var lengths = NeedleSteps.Of(plan, Jobs.Monday).Where(s => s.Length is not null).ToArray();
+        Assert.True(lengths.Length > 2);
+        Assert.All(lengths, s => Assert.Equal(s.Length!.Cut, s.Do.Any(d => d.ToString().StartsWith("Cut ", StringComparison.Ordinal))));
+        Assert.All(lengths, s => Assert.Contains(s.Do, d => d.ToString().StartsWith("Begin", StringComparison.Ordinal)));
+        Assert.Contains(lengths[^1].Do, d => d.ToString().StartsWith("End: ", StringComparison.Ordinal));
+        Assert.Contains(lengths, s => s.Hints.Count > 0);
+        Assert.Equal(plan.Hooping.Hoops.Count - 1, lengths.Count(s => s.Do.Any(d => d.ToString().StartsWith("Move the ring", StringComparison.Ordinal)
+            && s.Length!.FirstRow > 0)));
+    }
+
+    /// <summary>An evening ends where a letter or part is whole, within its minutes, and holds at least one step; drying ends it.</summary>
+    [Theory]
+    [InlineData(20)]
+    [InlineData(45)]
+    [InlineData(90)]
+    public void An_evening_ends_at_a_whole_part(double minutes)
+    {
+        var plan = Jobs.Make(Jobs.Towel() with { Elements = [new("name", "Hippolyta", CapHeightMm: 40)] }, Plain);
+        var steps = NeedleSteps.Of(plan, Jobs.Monday);
+        for (var from = 0; from < steps.Count;)
+        {
+            var to = NeedleSteps.Tonight(steps, from, minutes);
+            Assert.True(to > from);
+            Assert.True(to == from + 1 || steps.Skip(from).Take(to - from).Sum(s => s.Minutes) <= minutes + 1e-9);
+            Assert.True(steps[to - 1].Whole || to == from + 1);
+            Assert.DoesNotContain(steps.Skip(from).Take(to - from - 1), s => s.Wait is { Days: > 0 });
+            from = to;
+        }
+    }
+
+    /// <summary>
+    /// Every mishap says what to do in order, what never, and what it costs; unpicking costs half of what stitching took.
+    /// </summary>
+    [Fact]
+    public void Mishaps_say_what_helps()
+    {
+        Assert.Equal(12, Mishaps.All.Count);
+        Assert.All(Mishaps.All, m => Assert.InRange(m.Now.Count, 2, 4));
+        Assert.All(Mishaps.All, m => Assert.True(m.Minutes > 0 || m.Lengths));
+        var runs = RunTelling.Of(Jobs.Make(Jobs.Towel(), Plain));
+        Assert.Equal(Math.Round(runs[0].Minutes / 2, 1), Mishaps.UnpickMinutes(runs, 1, 1));
+    }
+
+    /// <summary>Kinds of work that are learnt are those there are.</summary>
+    [Fact]
+    public void Every_kind_of_work_is_learnt()
+    {
+        var kinds = NeedleSteps.Of(Jobs.Make(Jobs.Towel(), Plain), Jobs.Monday).Select(s => s.Kind).ToArray();
+        Assert.All(kinds, k => Assert.Contains(k, LearningFromLog.Kinds));
+        Assert.Equal(Enum.GetValues<OpKind>().Length + 1, LearningFromLog.Kinds.Count);
+    }
+}

@@ -1,0 +1,156 @@
+using System.Globalization;
+using System.Net;
+using AngleSharp.Html.Dom;
+using AngleSharp.Html.Parser;
+using Dittany.Core.Planning;
+using Dittany.Core.Time;
+using Dittany.Store;
+using Dittany.Web.Tests.Setup;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.Extensions.DependencyInjection;
+using static Dittany.Web.Tests.Setup.Browsing;
+
+namespace Dittany.Web.Tests.Pages;
+
+/// <summary>At the needle: one step at a time, the log that falls out of it, and what it teaches.</summary>
+public sealed class NeedlePageTests : IDisposable
+{
+    private readonly Site _site = new();
+    private readonly HttpClient _browser;
+
+    public NeedlePageTests() => _browser = _site.Start();
+
+    public void Dispose() => _site.Dispose();
+
+    private async Task<IHtmlDocument> Read(string address) => new HtmlParser().ParseDocument(await _browser.GetStringAsync(address));
+
+    private async Task<(string Piece, string Page)> Made(string words = "Ida")
+    {
+        var made = await PostForm(_browser, "/new", "/new", ("Words", words), ("Form", "tea-towel"));
+        var id = made.Headers.Location!.ToString().Split('/')[^1];
+        return (id, $"/needle/{id}");
+    }
+
+    private static string Step(IHtmlDocument page) => page.QuerySelectorAll(".needle-step").Single(s => !s.HasAttribute("hidden")).GetAttribute("data-id")!;
+
+    private async Task<HttpResponseMessage> Done(string page, string step, string minutes, string once, params (string, string)[] more) =>
+        await PostForm(_browser, page, $"{page}?handler=Done", [("step", step), ("minutes", minutes), ("once", once), .. more]);
+
+    /// <summary>Going through all steps by the form alone, without scripts, finishes the piece, and every step is in its log.</summary>
+    [Fact]
+    public async Task A_piece_is_worked_step_by_step()
+    {
+        var (id, page) = await Made();
+        var steps = (await Read(page)).QuerySelectorAll("#needle-map li").Length;
+        for (var i = 0; i < steps; i++)
+        {
+            var now = await Read(page);
+            Assert.Equal(i.ToString(CultureInfo.InvariantCulture), now.QuerySelector("#needle")!.GetAttribute("data-at"));
+            Assert.Equal(HttpStatusCode.Redirect, (await Done(page, Step(now), "4", $"mark-{i}")).StatusCode);
+        }
+
+        Assert.NotNull((await Read(page)).QuerySelector("#needle-end"));
+        var log = await Read($"/log/{id}");
+        Assert.Equal(steps, log.QuerySelectorAll(".log-entries > li").Length);
+        Assert.NotEmpty(log.QuerySelectorAll("#by-kind tbody tr"));
+        Assert.Contains("from one piece of yours", log.Body!.TextContent, StringComparison.Ordinal);
+
+        using var scope = _site.Services.CreateScope();
+        var piece = await scope.ServiceProvider.GetRequiredService<PieceStore>().Find(int.Parse(id, CultureInfo.InvariantCulture));
+        Assert.True(piece!.Job.Done!.Finished);
+        Assert.True((await scope.ServiceProvider.GetRequiredService<WorkshopStore>().Current()).Paces.ContainsKey("stitching"));
+    }
+
+    /// <summary>What is sent twice, late and out of turn is kept once and never moves the piece back.</summary>
+    [Fact]
+    public async Task A_step_sent_twice_or_late_is_taken_once()
+    {
+        var (id, page) = await Made();
+        var ids = (await Read(page)).QuerySelectorAll(".needle-step").Select(s => s.GetAttribute("data-id")!).ToArray();
+        foreach (var step in ids.TakeWhile(s => s != "length-2"))
+        {
+            await Done(page, step, "2", $"m-{step}", ("quiet", "true"));
+        }
+
+        var far = (await Read(page)).QuerySelector("#needle")!.GetAttribute("data-at");
+        Assert.Equal(HttpStatusCode.OK, (await Done(page, ids[0], "2", $"m-{ids[0]}", ("quiet", "true"))).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await Done(page, "length-1", "2", "m-length-1", ("quiet", "true"))).StatusCode);
+        Assert.Equal(far, (await Read(page)).QuerySelector("#needle")!.GetAttribute("data-at"));
+        Assert.Equal(ids.TakeWhile(s => s != "length-2").Count(), (await Read($"/log/{id}")).QuerySelectorAll(".log-entries > li").Length);
+    }
+
+    /// <summary>900 minutes, less than nothing and no number are asked about with what was typed; said again they are kept.</summary>
+    [Theory]
+    [InlineData("900", "15 h in one step")]
+    [InlineData("-3", "turned back")]
+    [InlineData("soon", "as a number")]
+    public async Task What_is_hard_to_believe_is_asked_about(string minutes, string says)
+    {
+        var (id, page) = await Made();
+        var first = Step(await Read(page));
+        var asked = await Done(page, first, minutes, "once-1");
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, asked.StatusCode);
+        var again = new HtmlParser().ParseDocument(await asked.Content.ReadAsStringAsync());
+        Assert.Contains(says, again.QuerySelector("#needle-said")!.TextContent, StringComparison.Ordinal);
+        Assert.Equal(minutes, again.QuerySelector(".needle-step:not([hidden]) input[name=minutes]")!.GetAttribute("value"));
+        Assert.Empty((await Read($"/log/{id}")).QuerySelectorAll(".log-entries > li"));
+        var sure = await Done(page, first, minutes, "once-1", ("sure", "true"));
+        Assert.Equal(minutes == "900" ? HttpStatusCode.Redirect : HttpStatusCode.UnprocessableEntity, sure.StatusCode);
+    }
+
+    /// <summary>She is at another length; lengths are unpicked: what is done follows.</summary>
+    [Fact]
+    public async Task She_says_where_she_is_and_what_is_unpicked()
+    {
+        var (id, page) = await Made("Hippolyta");
+        await PostForm(_browser, page, $"{page}?handler=Here", ("run", "3"));
+        Assert.Equal(2, (await Runs(id)).Runs);
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await PostForm(_browser, page, $"{page}?handler=Unpick", ("lengths", "5"))).StatusCode);
+        await PostForm(_browser, page, $"{page}?handler=Unpick", ("lengths", "1"));
+        Assert.Equal(1, (await Runs(id)).Runs);
+        Assert.Equal("length-2", Step(await Read(page)));
+
+        async Task<Done> Runs(string of)
+        {
+            using var scope = _site.Services.CreateScope();
+            var pieces = scope.ServiceProvider.GetRequiredService<PieceStore>();
+            return (await pieces.Find(int.Parse(of, CultureInfo.InvariantCulture)))!.Job.Done!;
+        }
+    }
+
+    /// <summary>The page stays small, draws the lengths ahead in itself, and tells all twelve mishaps.</summary>
+    [Fact]
+    public async Task The_page_is_small_and_whole()
+    {
+        var (_, page) = await Made("Maximiliana Theodora");
+        var text = await _browser.GetStringAsync(page);
+        Assert.True(text.Length < 150_000, $"{text.Length}");
+        var read = new HtmlParser().ParseDocument(text);
+        Assert.NotEmpty(read.QuerySelectorAll("svg.length-drawn"));
+        Assert.Equal(Mishaps.All.Count, read.QuerySelectorAll(".mishap").Length);
+        Assert.StartsWith("<svg xmlns", await _browser.GetStringAsync($"{page}?handler=Length&run=2"), StringComparison.Ordinal);
+        Assert.Equal(HttpStatusCode.NotFound, (await _browser.GetAsync("/needle/99")).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await _browser.GetAsync($"{page}?handler=Length&run=999")).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await _browser.GetAsync("/log/99")).StatusCode);
+    }
+
+    /// <summary>Time is put down by hand, corrected and taken back; the former entries stay in the store.</summary>
+    [Fact]
+    public async Task An_entry_is_corrected_and_taken_back()
+    {
+        var (id, _) = await Made();
+        var log = $"/log/{id}";
+        await PostForm(_browser, log, $"{log}?handler=Keep", ("step", "length-1"), ("minutes", "12"), ("note", "by daylight"));
+        Assert.Contains("12 min", (await Read(log)).QuerySelector(".log-entries")!.TextContent, StringComparison.Ordinal);
+        await PostForm(_browser, log, $"{log}?handler=Keep&entry=1", ("minutes", "21"), ("note", "by daylight"));
+        var told = (await Read(log)).QuerySelector(".log-entries")!.TextContent;
+        Assert.Contains("21 min", told, StringComparison.Ordinal);
+        Assert.Contains("by daylight", told, StringComparison.Ordinal);
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await PostForm(_browser, log, $"{log}?handler=Keep&entry=2", ("minutes", "much"))).StatusCode);
+        await PostForm(_browser, log, $"{log}?handler=Keep&entry=2", ("back", "true"));
+        Assert.Null((await Read(log)).QuerySelector(".log-entries"));
+        using var scope = _site.Services.CreateScope();
+        Assert.Equal(3, await scope.ServiceProvider.GetRequiredService<DittanyDb>().Log.CountAsync());
+        Assert.Empty((await scope.ServiceProvider.GetRequiredService<WorkshopStore>().Current()).Paces);
+    }
+}
