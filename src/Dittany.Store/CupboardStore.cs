@@ -170,6 +170,10 @@ public sealed class CupboardStore(DittanyDb db, TimeProvider time)
     public async Task<PhotographRow?> Photograph(int id, CancellationToken cancel = default) =>
         await db.Photographs.AsNoTracking().FirstOrDefaultAsync(p => p.Id == id, cancel);
 
+    /// <summary>All photographs that are straightened, newest first.</summary>
+    public async Task<IReadOnlyList<PhotographRow>> Straightened(CancellationToken cancel = default) =>
+        await db.Photographs.AsNoTracking().Where(p => p.ViewId != null).OrderByDescending(p => p.Id).ToArrayAsync(cancel);
+
     /// <summary>The photograph a straightened view was made of; null where it is not at hand.</summary>
     public async Task<PhotographRow?> PhotographOf(string view, CancellationToken cancel = default) =>
         await db.Photographs.AsNoTracking().OrderBy(p => p.Id).FirstOrDefaultAsync(p => p.ViewId == view, cancel);

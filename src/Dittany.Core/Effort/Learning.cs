@@ -96,9 +96,9 @@ public static class Learning
     /// <summary>Said beside an estimate.</summary>
     public static Told Tell(Learned learned)
     {
-        var times = Math.Abs(learned.Factor - 1) < 0.03 ? "you take as long as planned"
-            : learned.Factor > 1 ? $"you take {Say.Number(learned.Factor, 1)} times as long as a hand of your skill is taken to"
-            : $"you take {Say.Number(100 * learned.Factor, 0)} % of what a hand of your skill is taken to";
+        var times = Math.Abs(learned.Factor - 1) < 0.05 ? "you take as long as is usually planned"
+            : learned.Factor > 1 ? $"you take {Say.Number(learned.Factor, 1)} times as long as is usually planned"
+            : $"you take {Say.Number(100 * learned.Factor, 0)} % of what is usually planned";
         return $"From {(learned.Pieces == 1 ? "one piece" : Say.Count(learned.Pieces, "piece"))} of yours: {times}.";
     }
 }

@@ -38,7 +38,7 @@ public static class NeedleDrawing
         using var svg = new Svg();
         svg.Open("svg", ("class", "length-drawn"), ("viewBox", $"{Svg.N(x)} {Svg.N(y)} {Svg.N(w)} {Svg.N(h)}"), ("role", "img"),
             ("aria-label", $"Length {run.Run} on its place: {run.Letters}"));
-        svg.Empty("rect", ("x", x), ("y", y), ("width", w), ("height", h), ("fill", plan.Item.Cloth.Colour));
+        svg.Empty("rect", ("x", x - (4 * w)), ("y", y - (4 * h)), ("width", 9 * w), ("height", 9 * h), ("fill", plan.Item.Cloth.Colour));
 
         // Lines still to come, then what is stitched, then this length.
         var ink = dark ? "#f4f1e6" : "#23628f";
@@ -68,7 +68,7 @@ public static class NeedleDrawing
             svg.Empty("circle", ("cx", move.At.X), ("cy", move.At.Y), ("r", 5 * px), ("fill", move.ComesUp ? "#fffdf6" : "#1f2a26"),
                 ("stroke", "#1f2a26"), ("stroke-width", 1.6 * px));
             var aside = number % 2 == 0 ? new Pt(11 * px, 18 * px) : new Pt(-11 * px, -9 * px);
-            svg.Label(Svg.N(number), ("x", move.At.X + aside.X), ("y", move.At.Y + aside.Y), ("font-size", 16 * px),
+            svg.Label(Svg.N(number), ("x", move.At.X + aside.X), ("y", move.At.Y + aside.Y), ("font-size", 21 * px),
                 ("text-anchor", "middle"), ("fill", dark ? "#ffffff" : "#1f2a26"), ("class", "drawn-words"));
         }
 

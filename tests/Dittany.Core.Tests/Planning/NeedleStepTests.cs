@@ -83,6 +83,16 @@ public class NeedleStepTests
         Assert.Equal(12, Mishaps.All.Count);
         Assert.All(Mishaps.All, m => Assert.InRange(m.Now.Count, 2, 4));
         Assert.All(Mishaps.All, m => Assert.True(m.Minutes > 0 || m.Lengths));
+
+        // Said of what the piece is: no letters where there are none, no pins in a coating, no iron where none is used.
+        string Said(Plan plan) => string.Join(' ', Mishaps.For(plan).SelectMany(m =>
+            m.Now.Append(m.Never).Append(m.Name).Append(m.Changes)));
+        var motif = Said(Jobs.Make(new Job("tea-towel", [], Jobs.Monday, Motifs: [new MotifAsked("m", "daisy")]), Plain));
+        Assert.DoesNotContain("letter", motif, StringComparison.OrdinalIgnoreCase);
+        Assert.DoesNotContain("words", motif, StringComparison.OrdinalIgnoreCase);
+        Assert.DoesNotContain("pinned", Said(Jobs.Make(new Job("backpack", [new WordingAsked("w", "Io")], Jobs.Monday), Plain)), StringComparison.Ordinal);
+        Assert.DoesNotContain('{', Said(Jobs.Make(Jobs.Towel(), Plain)));
+        Assert.DoesNotContain('{', motif);
         var runs = RunTelling.Of(Jobs.Make(Jobs.Towel(), Plain));
         Assert.Equal(Math.Round(runs[0].Minutes / 2, 1), Mishaps.UnpickMinutes(runs, 1, 1));
     }

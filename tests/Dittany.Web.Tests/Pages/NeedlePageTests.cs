@@ -153,4 +153,29 @@ public sealed class NeedlePageTests : IDisposable
         Assert.Equal(3, await scope.ServiceProvider.GetRequiredService<DittanyDb>().Log.CountAsync());
         Assert.Empty((await scope.ServiceProvider.GetRequiredService<WorkshopStore>().Current()).Paces);
     }
+
+    /// <summary>Finished stitches are looked for in a straightened photograph; where there is none, and where nothing is seen, it says so.</summary>
+    [Fact]
+    public async Task A_photograph_is_measured_or_says_why_not()
+    {
+        var (id, _) = await Made();
+        var page = $"/log/{id}/photograph";
+        Assert.Contains("There is none yet", await _browser.GetStringAsync(page), StringComparison.Ordinal);
+        Assert.Equal(HttpStatusCode.NotFound, (await _browser.GetAsync($"{page}?Photo=9")).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await _browser.GetAsync("/log/99/photograph")).StatusCode);
+
+        var taken = await PostForm(_browser, "/cupboard/photograph", "/cupboard/photograph?handler=MadeUp", ("scene",
+            Dittany.Formats.Pictures.MadeUpCamera.All[0].Id));
+        var photo = taken.Headers.Location!.ToString().Split('/')[^1];
+        var corners = Dittany.Formats.Pictures.MadeUpCamera.CornersOf(Dittany.Formats.Pictures.MadeUpCamera.All[0]);
+        await PostForm(_browser, $"/cupboard/photograph/{photo}", $"/cupboard/photograph/{photo}", [("Reference",
+            Dittany.Formats.Pictures.MadeUpCamera.All[0].Reference.Id), .. corners.SelectMany(c => new[]
+            {
+                ("X", c.X.ToString(CultureInfo.InvariantCulture)), ("Y", c.Y.ToString(CultureInfo.InvariantCulture)),
+            })]);
+        await Until(async () => (await Read(page)).QuerySelector($"a[href$='Photo={photo}']") is not null);
+        var told = await Read($"{page}?Photo={photo}");
+        Assert.True(told.QuerySelector("#cannot") is not null || told.QuerySelectorAll("#report li").Length > 2);
+        Assert.NotNull(told.QuerySelector("img[src^='/pictures/']"));
+    }
 }

@@ -169,7 +169,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
 
         var changed = await pieces.Change(Piece.Id, Piece.Head, new Change("done", done.DoneBy, Say.Upper(done.Title)), Workshop, cancel: cancel);
         return changed?.Piece is not null ? Answer(quiet, StatusCodes.Status200OK, null)
-            : Answer(quiet, StatusCodes.Status409Conflict, changed?.Faults is { Count: > 0 } faults ? $"{faults[0].Detail} {faults[0].Try}"
+            : Answer(quiet, quiet && changed?.Conflict is not null ? StatusCodes.Status503ServiceUnavailable : StatusCodes.Status409Conflict, changed?.Faults is { Count: > 0 } faults ? $"{faults[0].Detail} {faults[0].Try}"
                 : "The piece was changed somewhere else at this moment: send it again.");
     }
 

@@ -45,6 +45,12 @@
       }
 
       if (answer.status >= 500) { break; }
+      if (!answer.ok && answer.status !== 409 && answer.status !== 422) {
+        // Not taken, and not lost: it waits here until the page is loaded again.
+        tell('What you did is kept here but could not be sent: load the page again.');
+        break;
+      }
+
       if (answer.status === 422) {
         // Hard to believe: she says how long it was, or leaves it out.
         const asked = window.prompt(await answer.text(), '');
