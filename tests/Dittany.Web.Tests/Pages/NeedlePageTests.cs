@@ -4,6 +4,7 @@ using AngleSharp.Html.Dom;
 using AngleSharp.Html.Parser;
 using Dittany.Core.Planning;
 using Dittany.Core.Time;
+using Dittany.Formats.Pictures;
 using Dittany.Store;
 using Dittany.Web.Tests.Setup;
 using Microsoft.EntityFrameworkCore;
@@ -154,7 +155,9 @@ public sealed class NeedlePageTests : IDisposable
         Assert.Empty((await scope.ServiceProvider.GetRequiredService<WorkshopStore>().Current()).Paces);
     }
 
-    /// <summary>Finished stitches are looked for in a straightened photograph; where there is none, and where nothing is seen, it says so.</summary>
+    /// <summary>
+    /// Finished stitches are looked for in a straightened photograph; where there is none, and where nothing is seen, it says so.
+    /// </summary>
     [Fact]
     public async Task A_photograph_is_measured_or_says_why_not()
     {
@@ -165,11 +168,11 @@ public sealed class NeedlePageTests : IDisposable
         Assert.Equal(HttpStatusCode.NotFound, (await _browser.GetAsync("/log/99/photograph")).StatusCode);
 
         var taken = await PostForm(_browser, "/cupboard/photograph", "/cupboard/photograph?handler=MadeUp", ("scene",
-            Dittany.Formats.Pictures.MadeUpCamera.All[0].Id));
+            MadeUpCamera.All[0].Id));
         var photo = taken.Headers.Location!.ToString().Split('/')[^1];
-        var corners = Dittany.Formats.Pictures.MadeUpCamera.CornersOf(Dittany.Formats.Pictures.MadeUpCamera.All[0]);
+        var corners = MadeUpCamera.CornersOf(MadeUpCamera.All[0]);
         await PostForm(_browser, $"/cupboard/photograph/{photo}", $"/cupboard/photograph/{photo}", [("Reference",
-            Dittany.Formats.Pictures.MadeUpCamera.All[0].Reference.Id), .. corners.SelectMany(c => new[]
+            MadeUpCamera.All[0].Reference.Id), .. corners.SelectMany(c => new[]
             {
                 ("X", c.X.ToString(CultureInfo.InvariantCulture)), ("Y", c.Y.ToString(CultureInfo.InvariantCulture)),
             })]);

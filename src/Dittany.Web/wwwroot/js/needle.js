@@ -138,7 +138,10 @@
       hearing = new Hearing();
       hearing.continuous = true;
       hearing.lang = 'en';
-      hearing.onresult = (heard) => { if (/\bnext\b/i.test(heard.results[heard.results.length - 1][0].transcript)) { goOn(); } };
+      hearing.onresult = (heard) => {
+        const said = heard.results[heard.results.length - 1][0];
+        if (/\bnext\b/i.test(said.transcript)) { goOn(); }
+      };
       hearing.onend = () => hearing?.start();
       hearing.start();
       pressed('needle-listen', true);
