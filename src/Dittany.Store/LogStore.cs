@@ -51,6 +51,31 @@ public sealed class LogStore(DittanyDb db, TimeProvider time)
         return rows.Where(r => !corrected.Contains(r.Id) && !r.TakenBack).ToArray();
     }
 
+    /// <summary>
+    /// What is learnt from: the entries that stand, from when her skill was last said otherwise on, for what was planned of them before was
+    /// another hand.
+    /// </summary>
+    public async Task<IReadOnlyList<Logged>> ToLearnFrom(CancellationToken cancel = default)
+    {
+        var since = DateTime.MinValue;
+        var head = await db.WorkshopHeads.AsNoTracking().OrderBy(h => h.Id).Select(h => (int?)h.Head).FirstOrDefaultAsync(cancel) ?? 0;
+        var rows = await db.Workshops.AsNoTracking().ToDictionaryAsync(w => w.Number, cancel);
+        Core.Effort.Skill? skill = null;
+        for (var at = head; at > 0 && rows.TryGetValue(at, out var row); at = row.Parent ?? 0)
+        {
+            var then = Formats.Json.WorkshopJson.Read(row.Json).Workshop?.Skill ?? Workshop.Default.Skill;
+            skill ??= then;
+            if (then != skill)
+            {
+                break;
+            }
+
+            since = row.Parent is null && then == Workshop.Default.Skill ? DateTime.MinValue : row.At;
+        }
+
+        return (await All(cancel: cancel)).Where(l => l.At >= since).Select(Read).ToArray();
+    }
+
     public async Task<LogRow?> Find(int id, CancellationToken cancel = default) =>
         await db.Log.AsNoTracking().FirstOrDefaultAsync(l => l.Id == id, cancel);
 

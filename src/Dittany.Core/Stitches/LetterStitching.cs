@@ -98,12 +98,16 @@ public static class LetterStitching
         return Tiny(middle, spec);
     }
 
+    private static readonly IStitch Speck = new OnLines.Backstitch();
+
     /// <summary>The shortest straight that a needle makes.</summary>
     private static Placed Tiny(Pt middle, StitchSpec spec)
     {
+        // What stands beside its line, as teeth and ties do, makes no speck.
         var half = new Pt(Tolerance.DroppedBelowMm * 0.6, 0);
-        return spec.Pair.Stitch.Sew(new Shape(string.Empty, Line: new Stroke([Curve.Line(middle - half, middle + half)], false)),
-            new SewingBy(spec))! with
+        var plain = spec.Pair.Stitch.Beside ? StitchSpec.For(new Pair(Speck, spec.Pair.Size), spec.Schools) : spec;
+        return plain.Pair.Stitch.Sew(new Shape(string.Empty, Line: new Stroke([Curve.Line(middle - half, middle + half)], false)),
+            new SewingBy(plain))! with
         { Dot = true };
     }
 

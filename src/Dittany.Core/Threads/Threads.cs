@@ -14,6 +14,9 @@ public sealed record ThreadNeed(Materials.Thread Thread, double LengthMm, double
     public string Colour => Thread.Colour;
 
     public int Strands => Thread.Ply;
+
+    /// <summary>What is cut off the skein or ball, mm of it.</summary>
+    public double OffMm { get; init; }
 }
 
 /// <summary>Sums, skeins and the needle.</summary>
@@ -41,14 +44,18 @@ public static class ThreadRoom
         var cutMm = thread.Folded && !cutting.Doubled ? 2 * cutting.CutMm : cutting.CutMm;
         var cuts = (int)Math.Ceiling((double)cut / PerLength(thread, folded));
         var share = cuts * cutMm / thread.Kind.PutUp.LengthMm;
-        var skeins = runs == 0 ? 0 : (int)Math.Ceiling(share);
-        if (skeins > 0 && skeins - share < SpareShare)
+        return new ThreadNeed(thread, Math.Round(length, 1), Math.Round(front, 3), Math.Round(back, 3), runs, fresh, cut, cutMm,
+            runs == 0 ? 0 : Skeins(share), needle)
         {
-            skeins++;
-        }
+            OffMm = runs == 0 ? 0 : cuts * cutMm,
+        };
+    }
 
-        return new ThreadNeed(thread, Math.Round(length, 1), Math.Round(front, 3), Math.Round(back, 3), runs, fresh, cut, cutMm, skeins,
-            needle);
+    /// <summary>So many are bought where this share of one is cut off: one more where the last would be nearly emptied.</summary>
+    public static int Skeins(double share)
+    {
+        var skeins = (int)Math.Ceiling(share);
+        return skeins > 0 && skeins - share < SpareShare ? skeins + 1 : skeins;
     }
 
     /// <summary>How many working threads a length as it is cut gives: as many as its strands make, or one of what does not part.</summary>

@@ -44,6 +44,9 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
     /// <summary>Pieces that are put away.</summary>
     public IReadOnlyList<(int Id, string Name)> Away { get; private set; } = [];
 
+    /// <summary>Threads that pieces to be begun want.</summary>
+    public IReadOnlyList<Wanting> Buy { get; private set; } = [];
+
     public bool Empty => Pieces.Count + Bad.Count + Slow.Count == 0;
 
     public string? Fault { get; private set; }
@@ -113,6 +116,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
         Tonight = Core.Time.Tonight.Tell(laid, evenings, Today);
         Tape = laid.All(l => l.Progress.Stage == Stage.Finished) ? string.Empty : DaysDrawing.Draw(laid, evenings, Today, Days);
         Later = laid.Count(l => l.Progress.Stage == Stage.Planned && !l.Lain.Late && !DaysDrawing.IsOn(l, Today, Days));
+        Buy = ToBuy.Of(all.Select(p => p.Piece.Plan), workshop.Threads);
         var late = laid.Where(l => l.Lain.Late).OrderBy(l => l.Lain.DueOn).ToArray();
 
         // As long as plans are missing nobody knows what would do.

@@ -181,4 +181,25 @@ public sealed class NeedlePageTests : IDisposable
         Assert.True(told.QuerySelector("#cannot") is not null || told.QuerySelectorAll("#report li").Length > 2);
         Assert.NotNull(told.QuerySelector("img[src^='/pictures/']"));
     }
+
+    /// <summary>Said to be of another skill, she is learnt anew: what was logged before was another hand's.</summary>
+    [Fact]
+    public async Task Another_skill_is_learnt_anew()
+    {
+        var (id, _) = await Made();
+        var log = $"/log/{id}";
+        await PostForm(_browser, log, $"{log}?handler=Keep", ("step", "length-1"), ("minutes", "30"));
+        using (var scope = _site.Services.CreateScope())
+        {
+            var workshops = scope.ServiceProvider.GetRequiredService<WorkshopStore>();
+            Assert.NotEmpty((await workshops.Current()).Paces);
+            await workshops.Change(await workshops.Head(), [("skill", "expert")], "Expert");
+        }
+
+        await PostForm(_browser, log, $"{log}?handler=Keep", ("step", "hoop"), ("minutes", "4"));
+        using var after = _site.Services.CreateScope();
+        var paces = (await after.ServiceProvider.GetRequiredService<WorkshopStore>().Current()).Paces;
+        Assert.True(paces.ContainsKey("hoop"));
+        Assert.False(paces.ContainsKey("stitching"));
+    }
 }

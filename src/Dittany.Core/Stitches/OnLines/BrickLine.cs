@@ -20,6 +20,9 @@ public sealed class BrickLine : LineStitch, IStitch
 
     public bool Beside => true;
 
+    /// <summary>Behind lie two stitches, on the outside of a bend a little more (from memory).</summary>
+    public double LongestMm(double mostBehindMm) => mostBehindMm / 2.5;
+
     public string Manner(StitchSchools schools) => "Two rows lie side by side; each stitch of the second begins and ends beside the middle of "
         + "one of the first.";
 
@@ -51,6 +54,8 @@ public sealed class BrickLine : LineStitch, IStitch
 /// <summary>Two rows set by half, and a second thread round both: a thick cord, twisted once.</summary>
 public sealed class WhippedBrick() : TwiceOver(new BrickLine(), laced: false)
 {
+    protected override bool EndsAtStart => true;
+
     public override StitchInfo Info { get; } = new(
         "whipped-brick", "whipped brick line", StitchClass.Outline, 2.6, 3, size => size.InStrands >= 5 ? 2 : 1.5, StitchInfo.ByWidth,
             StitchInfo.ByWidth, [(30, 2), (double.PositiveInfinity, 3)], "a thick cord for large initials", "small letters and tight bends",
@@ -60,6 +65,8 @@ public sealed class WhippedBrick() : TwiceOver(new BrickLine(), laced: false)
 /// <summary>Two rows set by half, and a second thread to and fro under both.</summary>
 public sealed class LacedBrick() : TwiceOver(new BrickLine(), laced: true)
 {
+    protected override bool EndsAtStart => true;
+
     public override StitchInfo Info { get; } = new(
         "laced-brick", "laced brick line", StitchClass.Outline, 4.4, 3, size => size.InStrands >= 5 ? 2 : 1.5, StitchInfo.ByWidth,
             StitchInfo.ByWidth, [(double.PositiveInfinity, 2)], "broad borders in two colours", "small letters, and what is handled much",

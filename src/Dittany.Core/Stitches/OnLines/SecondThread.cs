@@ -107,11 +107,14 @@ public abstract class TwiceOver(LineStitch first, bool laced) : LineStitch, ISti
     public override void Sew(Sewn.Sewing sewing, IReadOnlyList<Holes> stretches, StitchSpec spec)
     {
         first.Sew(sewing, stretches, spec);
-        foreach (var holes in stretches.Reverse())
+        foreach (var holes in EndsAtStart ? stretches.Select(s => s with { AtMm = [.. s.AtMm.Reverse()] }) : stretches.Reverse())
         {
             Second(sewing, holes, spec);
         }
     }
+
+    /// <summary>Whether the first journey comes back to where it began, so that the second goes on from there.</summary>
+    protected virtual bool EndsAtStart => false;
 
     /// <summary>Where the second thread passes under, for the holes of a stretch.</summary>
     protected virtual IReadOnlyList<Pt> Under(IReadOnlyList<Pt> at) =>

@@ -86,7 +86,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
         await log.Add(former is null ? new Logged(Piece!.Id, at!.Id, at.Kind, planned, took)
             : new Logged(former.PieceId, former.Step, former.Kind, former.PlannedMinutes, back ? former.Minutes : took), Guid.NewGuid().ToString("N"),
             (note ?? string.Empty)[..Math.Min((note ?? string.Empty).Length, 400)], former?.LeftMm, former?.Id, back, cancel);
-        var paces = LearningFromLog.Paces((await log.All(cancel: cancel)).Select(LogStore.Read).ToArray());
+        var paces = LearningFromLog.Paces(await log.ToLearnFrom(cancel));
         await workshops.Change(await workshops.Head(cancel),
             [(WorkshopChanges.Paces, WorkshopChanges.Read(workshop with { Paces = paces }, WorkshopChanges.Paces))],
             "Learnt from the log", cancel);
@@ -134,7 +134,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
             Say.Minutes(r.PlannedMinutes), Say.Minutes(r.Minutes), r.Note, r.At)).ToArray();
         ByKind = rows.GroupBy(r => r.Kind, StringComparer.Ordinal)
             .Select(g => (g.Key, g.Sum(r => r.PlannedMinutes), g.Sum(r => r.Minutes))).ToArray();
-        Learnt = LearningFromLog.Of((await log.All(cancel: cancel)).Select(LogStore.Read).ToArray()).Select(l => (l.Kind, l.Learned,
+        Learnt = LearningFromLog.Of(await log.ToLearnFrom(cancel)).Select(l => (l.Kind, l.Learned,
             Say.List(l.Learned.Outliers.Select(o => names.GetValueOrDefault(o.Piece, $"piece {o.Piece}")).ToArray()))).ToArray();
         return true;
     }

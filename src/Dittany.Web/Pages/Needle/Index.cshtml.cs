@@ -203,7 +203,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
     private async Task Learn(CancellationToken cancel) => await workshops.Change(await workshops.Head(cancel),
         [(WorkshopChanges.Paces, WorkshopChanges.Read(Workshop with
         {
-            Paces = LearningFromLog.Paces((await log.All(cancel: cancel)).Select(LogStore.Read).ToArray()),
+            Paces = LearningFromLog.Paces(await log.ToLearnFrom(cancel)),
         }, WorkshopChanges.Paces))], "Learnt from the log", cancel);
 
     private void Look(int? step)

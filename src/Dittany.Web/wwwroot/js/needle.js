@@ -139,8 +139,9 @@
       hearing.continuous = true;
       hearing.lang = 'en';
       hearing.onresult = (heard) => {
-        const said = heard.results[heard.results.length - 1][0];
-        if (/\bnext\b/i.test(said.transcript)) { goOn(); }
+        // The words are the one text among what the browser tells of it.
+        const last = heard.results[heard.results.length - 1][0];
+        for (const name in last) { if (typeof last[name] === 'string' && /\bnext\b/i.test(last[name])) { goOn(); } }
       };
       hearing.onend = () => hearing?.start();
       hearing.start();
