@@ -244,4 +244,17 @@ public class TexturedLineTests
         Assert.All(Line("couching").Stitches.Where(s => s.Passes < 2), s => Assert.True(s.PathMm is null
             || s.PathMm.All(p => Math.Abs(p.Y) < 0.002)));
     }
+
+    /// <summary>A corner is an end in both rows of bricks, and no stitch cuts it (common practice).</summary>
+    [Fact]
+    public void Bricks_turn_a_corner_with_an_end_in_each_row()
+    {
+        var corner = new Pt(14.3, 0);
+        Stroke bent = new([Curve.Line(default, corner), Curve.Line(corner, new Pt(14.3, 17.1))], false);
+        var placed = Strokes.Sewn(bent, Spec("brick-line"))!;
+        var aside = 1.05 * Bundle.WidthMm(2) / 2;
+        Assert.True(placed.Stitches.SelectMany(s => new[] { s.FromMm, s.ToMm }).Distinct().Count(h => h.To(corner) < aside + 0.01) >= 2);
+        Assert.All(placed.Stitches, s => Assert.True(Polyline.ToLine(Pt.Lerp(s.FromMm, s.ToMm, 0.5), [default, corner, new Pt(14.3, 17.1)])
+            <= aside + 0.01));
+    }
 }

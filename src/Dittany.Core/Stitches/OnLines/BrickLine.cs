@@ -32,12 +32,20 @@ public sealed class BrickLine : LineStitch, IStitch
         var aside = ApartThreads * sewing.BundleMm / 2;
         Row(sewing, [.. Enumerable.Range(0, way.AtMm.Count).Select(i => (way.AtMm[i] - (way.Right(i) * aside)).OnGrid())]);
 
-        // Set by half: of a closed line the middles alone, of an open one its ends too.
-        var middles = Enumerable.Range(1, way.AtMm.Count - 1).Select(i =>
-            (Pt.Lerp(way.AtMm[i - 1], way.AtMm[i], 0.5) + (Square(way.AtMm[i] - way.AtMm[i - 1]) * aside)).OnGrid()).ToArray();
+        // Set by half: of a closed line the middles alone, of an open one its ends too; a corner is an end in both rows.
+        var middles = new List<Pt>();
+        for (var i = 1; i < way.AtMm.Count; i++)
+        {
+            middles.Add((Pt.Lerp(way.AtMm[i - 1], way.AtMm[i], 0.5) + (Square(way.AtMm[i] - way.AtMm[i - 1]) * aside)).OnGrid());
+            if (way.Corner[i])
+            {
+                middles.Add((way.AtMm[i] + (way.Right(i) * aside)).OnGrid());
+            }
+        }
+
         var first = (way.AtMm[0] + (way.Right(0) * aside)).OnGrid();
         var last = (way.AtMm[^1] + (way.Right(way.AtMm.Count - 1) * aside)).OnGrid();
-        Row(sewing, way.Closed ? [middles[^1], .. middles] : [last, .. middles.Reverse(), first]);
+        Row(sewing, way.Closed ? [middles[^1], .. middles] : [last, .. Enumerable.Reverse(middles), first]);
     }
 
     private static Pt Square(Pt way) => new Pt(-way.Y, way.X) * (1 / Math.Max(1e-9, way.Length));
