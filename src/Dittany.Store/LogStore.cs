@@ -76,6 +76,14 @@ public sealed class LogStore(DittanyDb db, TimeProvider time)
         return (await All(cancel: cancel)).Where(l => l.At >= since).Select(Read).ToArray();
     }
 
+    /// <summary>The paces of the workshop follow the log: a revision of their own where they move.</summary>
+    public async Task Learn(WorkshopStore workshops, CancellationToken cancel = default)
+    {
+        var learnt = await workshops.Current(cancel) with { Paces = LearningFromLog.Paces(await ToLearnFrom(cancel)) };
+        await workshops.Change(await workshops.Head(cancel), [(WorkshopChanges.Paces, WorkshopChanges.Read(learnt, WorkshopChanges.Paces))],
+            "Learnt from the log", cancel);
+    }
+
     public async Task<LogRow?> Find(int id, CancellationToken cancel = default) =>
         await db.Log.AsNoTracking().FirstOrDefaultAsync(l => l.Id == id, cancel);
 

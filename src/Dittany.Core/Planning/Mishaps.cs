@@ -48,8 +48,6 @@ public static class Mishaps
             "One wrap more where the cloth is loose."], "Do not go down in the very hole.", 3, "Nothing.", false, Practice),
     ];
 
-    public static Mishap? Find(string id) => All.FirstOrDefault(m => m.Id == id);
-
     /// <summary>What can happen to this very piece, said of what it is: of letters or of parts, of its cloth and how it is held.</summary>
     public static IReadOnlyList<Mishap> For(Plan plan)
     {

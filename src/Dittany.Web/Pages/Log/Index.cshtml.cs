@@ -86,10 +86,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
         await log.Add(former is null ? new Logged(Piece!.Id, at!.Id, at.Kind, planned, took)
             : new Logged(former.PieceId, former.Step, former.Kind, former.PlannedMinutes, back ? former.Minutes : took), Guid.NewGuid().ToString("N"),
             (note ?? string.Empty)[..Math.Min((note ?? string.Empty).Length, 400)], former?.LeftMm, former?.Id, back, cancel);
-        var paces = LearningFromLog.Paces(await log.ToLearnFrom(cancel));
-        await workshops.Change(await workshops.Head(cancel),
-            [(WorkshopChanges.Paces, WorkshopChanges.Read(workshop with { Paces = paces }, WorkshopChanges.Paces))],
-            "Learnt from the log", cancel);
+        await log.Learn(workshops, cancel);
         return Redirect(Address);
     }
 

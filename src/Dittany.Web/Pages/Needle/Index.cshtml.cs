@@ -112,7 +112,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
                 Tape.Read(left ?? string.Empty, Workshop.Units), cancel: cancel);
             if (!Steps.SkipWhile(s => s != done).Skip(1).Any(s => s.Kind == done.Kind))
             {
-                await Learn(cancel);
+                await log.Learn(workshops, cancel);
             }
         }
         else if (done.Length is null && done.DoneBy is null)
@@ -198,13 +198,6 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
         Response.StatusCode = status;
         return Page();
     }
-
-    /// <summary>The paces of the workshop follow the log.</summary>
-    private async Task Learn(CancellationToken cancel) => await workshops.Change(await workshops.Head(cancel),
-        [(WorkshopChanges.Paces, WorkshopChanges.Read(Workshop with
-        {
-            Paces = LearningFromLog.Paces(await log.ToLearnFrom(cancel)),
-        }, WorkshopChanges.Paces))], "Learnt from the log", cancel);
 
     private void Look(int? step)
     {
