@@ -1,3 +1,4 @@
+using System.Globalization;
 using Dittany.Core.Planning;
 using Microsoft.EntityFrameworkCore;
 
@@ -14,7 +15,7 @@ public sealed class LogStore(DittanyDb db, TimeProvider time)
     /// corrects.
     /// </summary>
     public async Task<LogRow> Add(Logged entry, string once, string note = "", double? leftMm = null, int? instead = null, bool takenBack = false,
-        CancellationToken cancel = default)
+        string? picture = null, CancellationToken cancel = default)
     {
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
         if (await db.Log.AsNoTracking().FirstOrDefaultAsync(l => l.Once == once, cancel) is { } known)
@@ -29,6 +30,12 @@ public sealed class LogStore(DittanyDb db, TimeProvider time)
             Kind = entry.Kind,
             PlannedMinutes = entry.PlannedMinutes,
             Minutes = entry.Minutes,
+            Stitch = entry.Stitch,
+            Cloth = entry.Cloth,
+            Item = entry.Item,
+            PlannedMm = entry.Measured?.PlannedMm,
+            RealMm = entry.Measured?.RealMm,
+            PictureId = picture,
             LeftMm = leftMm,
             Note = note,
             Once = once,
@@ -42,6 +49,18 @@ public sealed class LogStore(DittanyDb db, TimeProvider time)
         db.ChangeTracker.Clear();
         return row;
     }
+
+    /// <summary>Keeps a picture of a piece as it is on this day, with a word to it; one that is there already is kept once.</summary>
+    public Task<LogRow> AddPicture(int piece, string picture, string note, CancellationToken cancel = default) =>
+        Add(new Logged(piece, Picture, Picture, 0, 0), $"{Picture}-{piece.ToString(CultureInfo.InvariantCulture)}-{picture}", note,
+            picture: picture, cancel: cancel);
+
+    /// <summary>What a row is that is a picture and no work.</summary>
+    public const string Picture = "picture";
+
+    /// <summary>The dated pictures of pieces, newest first: of one, or of all.</summary>
+    public async Task<IReadOnlyList<LogRow>> Pictures(int? piece = null, CancellationToken cancel = default) =>
+        (await All(piece, cancel)).Where(r => r.PictureId is not null).Reverse().ToArray();
 
     /// <summary>The entries that stand, oldest first: of one piece, or of all.</summary>
     public async Task<IReadOnlyList<LogRow>> All(int? piece = null, CancellationToken cancel = default)
@@ -84,9 +103,19 @@ public sealed class LogStore(DittanyDb db, TimeProvider time)
             "Learnt from the log", cancel);
     }
 
+    /// <summary>Since when each piece has been worked at: the instant of the first entry of hooping or stitching.</summary>
+    public async Task<IReadOnlyDictionary<int, DateTime>> WorkedSince(CancellationToken cancel = default) => (await All(cancel: cancel))
+        .Where(r => r.Kind is NeedleStep.Stitching or "hoop").GroupBy(r => r.PieceId).ToDictionary(g => g.Key, g => g.Min(r => r.At));
+
     public async Task<LogRow?> Find(int id, CancellationToken cancel = default) =>
         await db.Log.AsNoTracking().FirstOrDefaultAsync(l => l.Id == id, cancel);
 
     /// <summary>An entry as the learning reads it.</summary>
-    public static Logged Read(LogRow row) => new(row.PieceId, row.Step, row.Kind, row.PlannedMinutes, row.Minutes);
+    public static Logged Read(LogRow row) => new(row.PieceId, row.Step, row.Kind, row.PlannedMinutes, row.Minutes)
+    {
+        Stitch = row.Stitch,
+        Cloth = row.Cloth,
+        Item = row.Item,
+        Measured = row is { PlannedMm: { } planned, RealMm: { } real } ? (planned, real) : null,
+    };
 }

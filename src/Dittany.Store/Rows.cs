@@ -287,6 +287,21 @@ public sealed class LogRow
 
     public double Minutes { get; set; }
 
+    /// <summary>The stitch, the kind of cloth and the form, by their ids; null where nobody kept them.</summary>
+    public string? Stitch { get; set; }
+
+    public string? Cloth { get; set; }
+
+    public string? Item { get; set; }
+
+    /// <summary>What was measured beside the minutes, mm by the usual and really; null where nothing was.</summary>
+    public double? PlannedMm { get; set; }
+
+    public double? RealMm { get; set; }
+
+    /// <summary>A picture of the piece as it was on that day; null for all else.</summary>
+    public string? PictureId { get; set; }
+
     /// <summary>What was left of the thread, mm; null where nobody said.</summary>
     public double? LeftMm { get; set; }
 

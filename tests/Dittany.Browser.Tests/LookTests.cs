@@ -40,6 +40,7 @@ public sealed class LookTests(App app) : IClassFixture<App>
         ("/log", "#by-kind"),
         ("/log/11", "#by-kind"),
         ("/log/11/photograph", "h2"),
+        ("/book?Asked=the%20green%20of%20the%20spring%20bag", ".book-pieces"),
         ("/motifs?Piece=18", ".motif-shelf"),
         ("/motifs?Motif=sunflower&Piece=18&Arrangement=scatter", "#put"),
         ("/motifs/trace", "#made-up-sketch"),
@@ -102,7 +103,7 @@ public sealed class LookTests(App app) : IClassFixture<App>
         foreach (var path in new[] { "/", "/new", "/bench/5", "/bench/9?Face=order&Station=order", "/bench/1", "/sheets/11", "/habits",
             "/workshop", "/cupboard", "/cupboard/form/shirt", "/cupboard/measure", "/cupboard/photograph/1",
             "/cupboard/own/own-ida-s-pinafore", "/bench/18?Station=words", "/letters?Piece=18", "/motifs?Piece=18", "/motifs/trace/1",
-            "/set?Names=Ida&Form=tote", "/stitches", "/stitches/chain", "/try/1?A=split-2&B=stem-2", "/cupboard/threads", "/needle/11", "/log/11" })
+            "/set?Names=Ida&Form=tote", "/stitches", "/stitches/chain", "/try/1?A=split-2&B=stem-2", "/cupboard/threads", "/needle/11", "/log/11", "/book" })
         {
             browser.Navigate().GoToUrl(new Uri(app.Url + path));
             Assert.InRange(Convert.ToInt32(browser.ExecuteScript("return document.documentElement.scrollWidth"),

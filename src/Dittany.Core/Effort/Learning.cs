@@ -93,6 +93,32 @@ public static class Learning
         return Z + (g1 / degrees) + (g2 / (degrees * degrees));
     }
 
+    /// <summary>
+    /// How many times as long work takes of one kind of thing than of the others, by its name: the shrunk mean of what is left of each
+    /// piece
+    /// once <paramref name="usual"/> is taken out, in logarithms. Empty where all are of one name, or where nobody said: then there is
+    /// nothing to tell apart.
+    /// </summary>
+    public static IReadOnlyDictionary<string,
+        (double Ratio, int Pieces)> Apart(IEnumerable<(string? Name, Observed Of)> logged, double usual)
+    {
+        var named = logged.Where(l => l is { Name: not null, Of: { PlannedMinutes: > 0, RealMinutes: > 0 } })
+            .GroupBy(l => l.Name!, StringComparer.Ordinal).ToArray();
+        if (named.Length < 2)
+        {
+            return new Dictionary<string, (double, int)>(StringComparer.Ordinal);
+        }
+
+        return named.ToDictionary(g => g.Key, g =>
+        {
+            var logs = g.GroupBy(l => l.Of.Piece).Select(p =>
+                Math.Log(p.Sum(l => l.Of.RealMinutes) / p.Sum(l => l.Of.PlannedMinutes) / usual))
+                .ToArray();
+            var (low, high) = Bounds(logs);
+            return (Math.Exp(logs.Sum(l => Math.Clamp(l, low, high)) / (logs.Length + PriorPieces)), logs.Length);
+        }, StringComparer.Ordinal);
+    }
+
     /// <summary>Said beside an estimate.</summary>
     public static Told Tell(Learned learned)
     {

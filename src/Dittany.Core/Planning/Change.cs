@@ -251,7 +251,7 @@ public static class Changes
     public static string WriteDone(Time.Done done) =>
         done.Finished ? "finished"
         : done.RinsedOn is { } day ? $"rinsed={day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}"
-        : done.Runs > 0 ? $"runs={done.Runs.ToString(CultureInfo.InvariantCulture)}"
+        : done.Runs > 0 || done.Stitches > 0 ? string.Create(CultureInfo.InvariantCulture, $"runs={done.Runs}{(done.Stitches > 0 ? $"+{done.Stitches}" : null)}")
         : done is { Marked: false, WashedOn: { } washed } ? $"washed={washed.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}"
             : "marked";
 
@@ -261,6 +261,9 @@ public static class Changes
         ["finished"] => new Time.Done(Marked: true, Runs: JobCheck.MostRuns, Finished: true),
         ["runs", var n] when int.TryParse(n, NumberStyles.None, CultureInfo.InvariantCulture, out var runs) =>
             new Time.Done(Marked: true, Runs: runs),
+        ["runs", var n] when n.Split('+') is [var whole, var begun] && int.TryParse(whole, NumberStyles.None, CultureInfo.InvariantCulture, out var runs)
+            && int.TryParse(begun, NumberStyles.None, CultureInfo.InvariantCulture, out var stitches) =>
+            new Time.Done(Marked: true, Runs: runs, Stitches: stitches),
         ["washed", var d] when DateOnly.TryParseExact(d, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day) =>
             new Time.Done(WashedOn: day),
         ["rinsed", var d] when DateOnly.TryParseExact(d, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day) =>

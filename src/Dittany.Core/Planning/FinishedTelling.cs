@@ -80,6 +80,13 @@ public static class FinishedTelling
         return told;
     }
 
+    /// <summary>
+    /// How long its stitches were planned and how long they came out, in the middle, mm; null where too few stand apart to tell.
+    /// </summary>
+    public static (double PlannedMm, double RealMm)? Lengths(FinishedWork seen, PlannedElement planned) =>
+        seen.LengthsMm.Count >= LeastStitches && Wished(planned) is { } wished
+            ? (wished, seen.LengthsMm.Order().ElementAt(seen.LengthsMm.Count / 2)) : null;
+
     /// <summary>The stitch length most of it was planned in; null where that is none.</summary>
     private static double? Wished(PlannedElement planned)
     {

@@ -4,6 +4,7 @@ using Dittany.Core.Items;
 using Dittany.Core.Materials;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
+using Dittany.Core.Threads;
 
 namespace Dittany.Core.Planning;
 
@@ -231,13 +232,21 @@ public sealed record Workshop(
     public double? MeasuredTakeUp { get; init; }
 
     /// <summary>
+    /// What stitching takes over what geometry says: measured by her, or learnt from what was left on her needles, else the usual.
+    /// </summary>
+    internal double TakeUp => MeasuredTakeUp
+        ?? (PaceOf(LearningFromLog.ThreadUse) is { } use
+            ? Math.Clamp(Cutting.TakeUp * use.Factor, WorkshopCheck.LeastTakeUp, WorkshopCheck.MostTakeUp) : Cutting.TakeUp);
+
+    /// <summary>
     /// What her trials have shown, by the kind of cloth: how much of the usual opening must stay. None where she has not tried.
     /// </summary>
     public IReadOnlyDictionary<string, double> Trials { get; init; } = new Dictionary<string, double>(StringComparer.Ordinal);
 
     /// <summary>
     /// What her log has taught of her pace, by the kind of work: how many times as long as planned (<c>stitching</c>), its spread
-    /// (<c>stitching.low</c>, <c>stitching.high</c>) and from how many pieces (<c>stitching.pieces</c>). None where nothing is learnt.
+    /// (<c>stitching.low</c>, <c>stitching.high</c>) and from how many pieces (<c>stitching.pieces</c>); what takes longer than the rest of
+    /// it (<c>stitching.stitch.stem</c>, <c>hoop.item.cap</c>); thread used and stitch lengths. None where nothing is learnt.
     /// </summary>
     public IReadOnlyDictionary<string, double> Paces { get; init; } = new Dictionary<string, double>(StringComparer.Ordinal);
 
@@ -245,6 +254,15 @@ public sealed record Workshop(
     public Learned? PaceOf(string kind) => Paces.TryGetValue(kind, out var factor) ? new Learned(factor,
         Paces.GetValueOrDefault($"{kind}.low", Operations.Minutes.LowShare), Paces.GetValueOrDefault($"{kind}.high", Operations.Minutes.HighShare),
         (int)Paces.GetValueOrDefault($"{kind}.pieces", 1), []) : null;
+
+    /// <summary>Stitches are planned no further from the usual length than these shares, whatever a picture says (from memory).</summary>
+    private const double LeastLengthShare = 0.8;
+
+    private const double MostLengthShare = 1.25;
+
+    /// <summary>How long her stitches come out, as a share of the usual.</summary>
+    internal double StitchLengthShare => PaceOf(LearningFromLog.StitchLength) is { } length
+        && Math.Abs(length.Factor - 1) >= LearningFromLog.LeastTold ? Math.Clamp(length.Factor, LeastLengthShare, MostLengthShare) : 1;
 
     /// <summary>The threads she has, by name, colour and kind; none where she has not said.</summary>
     public IReadOnlyList<OwnThread> Threads { get; init; } = [];
@@ -263,7 +281,10 @@ public sealed record Workshop(
         Habit("stem-side") == "outside-of-bend" ? SideSchool.OutsideOfBend : SideSchool.OneSide,
         Habit("whip-side") == "outward" ? SideSchool.OutsideOfBend : SideSchool.OneSide,
         (dots ?? Habit("dots")) switch { "straight" => DotSchool.Straight, "knot" => DotSchool.Knot, _ => DotSchool.ByHeight },
-        int.Parse(Habit("knot-wraps"), System.Globalization.CultureInfo.InvariantCulture));
+        int.Parse(Habit("knot-wraps"), System.Globalization.CultureInfo.InvariantCulture))
+    {
+        LengthShare = StitchLengthShare,
+    };
 
     /// <summary>What the recommender of stitches goes by here.</summary>
     internal StitchFacts StitchFacts(Cloth cloth) => Stitches.StitchFacts.Of(cloth, Habit("letter-stitch"), Habit("split-strands"),

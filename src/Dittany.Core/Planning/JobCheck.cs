@@ -94,6 +94,7 @@ public static class JobCheck
         if (job.Done is { } done)
         {
             CheckRange("#/done/runs", done.Runs, 0, MostRuns, "lengths", faults);
+            CheckRange("#/done/stitches", done.Stitches, 0, MostRuns, "stitches", faults);
         }
 
         CheckOverrules(job, library, faults);

@@ -1,7 +1,10 @@
 using System.Globalization;
 using Dittany.Core.Effort;
+using Dittany.Core.Items;
+using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Operations;
+using Dittany.Core.StitchBook;
 
 namespace Dittany.Core.Planning;
 
@@ -9,14 +12,62 @@ namespace Dittany.Core.Planning;
 /// A stretch of work as it is kept in the log: which step of which piece, the kind of work, what was planned of it by the usual pace and
 /// how long it took, minutes with the pauses left out.
 /// </summary>
-public sealed record Logged(int Piece, string Step, string Kind, double PlannedMinutes, double Minutes);
+public sealed record Logged(int Piece, string Step, string Kind, double PlannedMinutes, double Minutes)
+{
+    /// <summary>The stitch it was worked in, the kind of cloth and the form, by their ids; null where nobody kept it.</summary>
+    public string? Stitch { get; init; }
+
+    public string? Cloth { get; init; }
+
+    public string? Item { get; init; }
+
+    /// <summary>
+    /// What is measured beside the minutes, mm by the usual and really: thread worked with up to the end of a length, or how long a stitch
+    /// is. Null where nothing was.
+    /// </summary>
+    public (double PlannedMm, double RealMm)? Measured { get; init; }
+}
+
+/// <summary>What was learnt of a kind of work: how long it takes her, and what takes her longer than the rest of it.</summary>
+public sealed record LearntKind(string Kind, Learned Learned, IReadOnlyList<LearntApart> Apart);
+
+/// <summary>One stitch, cloth or thing that takes her so many times as long as the others, and from how many pieces.</summary>
+public sealed record LearntApart(string Aspect, string Name, double Ratio, int Pieces)
+{
+    /// <summary>As it is called in the trade.</summary>
+    public string Called => Aspect switch
+    {
+        LearningFromLog.ByStitch => Book.Find(Name)?.Name ?? Name,
+        LearningFromLog.ByCloth => Cloths.Find(Name)?.Name ?? Name,
+        _ => Catalogue.Find(Name)?.Name ?? Name.Replace('-', ' '),
+    };
+}
 
 /// <summary>Turns a log into paces of the workshop, and paces into the minutes of a plan.</summary>
 public static class LearningFromLog
 {
+    /// <summary>What work is told apart by.</summary>
+    public const string ByStitch = "stitch";
+
+    public const string ByCloth = "cloth";
+
+    public const string ByItem = "item";
+
+    /// <summary>What the log calls thread used up, and how long stitches come out.</summary>
+    public const string ThreadUse = "thread-use";
+
+    public const string StitchLength = "stitch-length";
+
+    /// <summary>What work is told apart by, with what each entry says of it.</summary>
+    private static readonly (string Aspect, Func<Logged, string?> Name)[] Aspects =
+        [(ByStitch, l => l.Stitch), (ByCloth, l => l.Cloth), (ByItem, l => l.Item)];
+
     /// <summary>Kinds of work that are learnt apart.</summary>
     public static IReadOnlyList<string> Kinds { get; } =
         [NeedleStep.Stitching, .. Enum.GetNames<OpKind>().Select(k => k.ToLowerInvariant())];
+
+    /// <summary>What is learnt beside minutes, in shares of the usual.</summary>
+    public static IReadOnlyList<string> Measures { get; } = [ThreadUse, StitchLength];
 
     /// <summary>A pace beyond these is another mistake (from memory).</summary>
     public const double LeastFactor = 0.1;
@@ -26,21 +77,65 @@ public static class LearningFromLog
     /// <summary>Longer in one step is asked about: a step left open overnight, or a slip of the pen, minutes (from memory).</summary>
     public const double MostMinutes = 480;
 
-    /// <summary>What was learnt of each kind of work, those with nothing logged left out.</summary>
-    public static IReadOnlyList<(string Kind, Learned Learned)> Of(IReadOnlyList<Logged> log) => Kinds.Select(k => (k, Learning.Of(log
-        .Where(l => l.Kind == k).Select(l => new Observed(l.Piece, l.PlannedMinutes, l.Minutes))))).Where(k => k.Item2 is not null)
-        .Select(k => (k.k, k.Item2!)).ToArray();
+    /// <summary>What differs by less than this share is not told apart (from memory).</summary>
+    public const double LeastTold = 0.05;
+
+    /// <summary>Rounds of taking one thing out of another: after three nothing moves by a hundredth.</summary>
+    private const int Rounds = 3;
+
+    /// <summary>What was learnt of each kind of work and of each measure, those with nothing logged left out.</summary>
+    public static IReadOnlyList<LearntKind> Of(IReadOnlyList<Logged> log) =>
+        [.. Kinds.Select(k => OfKind(k, log)).OfType<LearntKind>(), .. Measures.Select(m => OfMeasure(m, log)).OfType<LearntKind>()];
+
+    private static LearntKind? OfKind(string kind, IReadOnlyList<Logged> log)
+    {
+        var of = log.Where(l => l.Kind == kind && l is { PlannedMinutes: > 0, Minutes: > 0 }).ToArray();
+        if (Learning.Of(of.Select(l => Entry(l, 1))) is not { } learned)
+        {
+            return null;
+        }
+
+        // What takes longer by its stitch is taken out before it is asked what takes longer by its cloth, and the other way round.
+        var apart = new IReadOnlyDictionary<string, (double Ratio, int Pieces)>?[Aspects.Length];
+        for (var round = 0; round < Rounds; round++)
+        {
+            for (var a = 0; a < Aspects.Length; a++)
+            {
+                apart[a] = Learning.Apart(of.Select(l => (Aspects[a].Name(l), Entry(l, Times(l, a)))), learned!.Factor);
+            }
+
+            learned = Learning.Of(of.Select(l => Entry(l, Times(l, -1))));
+        }
+
+        return new LearntKind(kind, learned!, [.. Aspects.SelectMany((a, i) =>
+            apart[i]!.Where(p => Math.Abs(p.Value.Ratio - 1) >= LeastTold)
+            .Select(p => new LearntApart(a.Aspect, p.Key, p.Value.Ratio, p.Value.Pieces)))]);
+
+        double Times(Logged l, int without) => Aspects.Select((a, i) => i != without && a.Name(l) is { } name
+            && apart[i]?.GetValueOrDefault(name) is { Pieces: > 0 } of ? of.Ratio : 1).Aggregate(1.0, (x, y) => x * y);
+
+        static Observed Entry(Logged l, double times) => new(l.Piece, l.PlannedMinutes * times, l.Minutes);
+    }
+
+    private static LearntKind? OfMeasure(string measure, IReadOnlyList<Logged> log) =>
+        Learning.Of(log.Where(l => l.Measured is not null && l.Kind == (measure == ThreadUse ? NeedleStep.Stitching : measure))
+            .Select(l => new Observed(l.Piece, l.Measured!.Value.PlannedMm, l.Measured.Value.RealMm))) is { } learned
+            ? new LearntKind(measure, learned, []) : null;
 
     /// <summary>The paces as a workshop keeps them.</summary>
     public static IReadOnlyDictionary<string, double> Paces(IReadOnlyList<Logged> log)
     {
         var paces = new Dictionary<string, double>(StringComparer.Ordinal);
-        foreach (var (kind, learned) in Of(log))
+        foreach (var (kind, learned, apart) in Of(log))
         {
             paces[kind] = Round(learned.Factor);
             paces[$"{kind}.low"] = Round(learned.LowShare);
             paces[$"{kind}.high"] = Round(learned.HighShare);
             paces[$"{kind}.pieces"] = learned.Pieces;
+            foreach (var one in apart)
+            {
+                paces[$"{kind}.{one.Aspect}.{one.Name}"] = Round(one.Ratio);
+            }
         }
 
         return paces;
@@ -48,11 +143,25 @@ public static class LearningFromLog
         static double Round(double n) => Math.Clamp(Math.Round(n, 3), LeastFactor, MostFactor);
     }
 
+    /// <summary>What a kind of work is told apart by in these paces, and how many times as long each takes.</summary>
+    internal static IEnumerable<(string Name, double Ratio)> Names(IReadOnlyDictionary<string, double> paces, string kind, string aspect) =>
+        paces.Where(p => p.Key.StartsWith($"{kind}.{aspect}.", StringComparison.Ordinal)).Select(p => (p.Key[(kind.Length + aspect.Length + 2)..], p.Value));
+
+    /// <summary>Why there is no pace of this name; null where there is one.</summary>
+    public static string? Against(string name)
+    {
+        var parts = name.Split('.', 3);
+        return !Kinds.Concat(Measures).Contains(parts[0], StringComparer.Ordinal) ? $"Use {JobCheck.Either(Kinds.Concat(Measures))}."
+            : parts.Length == 1 || (parts is [_, "low" or "high" or "pieces"]) ? null
+            : parts is [_, ByStitch or ByCloth or ByItem, { Length: > 0 }] ? null
+            : "Put .low, .high or .pieces behind it, or .stitch., .cloth. or .item. with a name.";
+    }
+
     /// <summary>The work at her own pace, each operation with its spread.</summary>
-    internal static IReadOnlyList<Operation> AtPace(IReadOnlyList<Operation> work, Workshop workshop) => workshop.Paces.Count == 0 ? work
-        : work.Select(o => workshop.PaceOf(KindOf(o)) is not { } pace ? o : o with
+    internal static IReadOnlyList<Operation> AtPace(IReadOnlyList<Operation> work, Workshop workshop, LearntPace learnt) =>
+        learnt.Kinds.Count == 0 ? work : work.Select(o => workshop.PaceOf(KindOf(o)) is not { } pace ? o : o with
         {
-            By = o.By.Select(s => s with { Minutes = s.Minutes * pace.Factor }).ToArray(),
+            By = o.By.Select(s => s with { Minutes = s.Minutes * learnt.Of(KindOf(o)) }).ToArray(),
             Shares = (pace.LowShare, pace.HighShare),
         }).ToArray();
 
@@ -60,9 +169,28 @@ public static class LearningFromLog
     public static string KindOf(Operation operation) => operation.Kind == OpKind.Stitch ? NeedleStep.Stitching
         : operation.Kind.ToString().ToLowerInvariant();
 
-    /// <summary>What a step would take by the usual pace: its minutes without what was learnt.</summary>
-    public static double Usual(NeedleStep step, Workshop workshop) =>
-        Math.Round(step.Minutes / (workshop.PaceOf(step.Kind)?.Factor ?? 1), 1);
+    /// <summary>
+    /// A step as it went, for the log: against what the usual pace and the usual thread make of it. <paramref name="leftMm"/> is what she
+    /// found left on the needle.
+    /// </summary>
+    public static Logged Entry(int piece, Plan plan, NeedleStep step, double minutes, double? leftMm = null) =>
+        new(piece, step.Id, step.Kind, step.UsualMinutes, minutes)
+        {
+            Stitch = step.Stitch,
+            Cloth = plan.Item.Cloth.Kind.Id,
+            Item = plan.Item.Form,
+            Measured = leftMm is { } left && step.Thread is { } thread && left < thread.UsedMm + thread.LeftMm
+                ? (Math.Round(thread.UsedMm / plan.Learnt.ThreadUse, 1), Math.Round(thread.UsedMm + thread.LeftMm - left, 1)) : null,
+        };
+
+    /// <summary>How long stitches came out in a photograph, for the log; null where none were told apart or none were planned.</summary>
+    public static Logged? Seen(int piece, Plan plan, PlannedElement element, FinishedWork seen, string of) =>
+        FinishedTelling.Lengths(seen, element) is { } lengths ? new Logged(piece, of, StitchLength, 0, 0)
+        {
+            Cloth = plan.Item.Cloth.Kind.Id,
+            Item = plan.Item.Form,
+            Measured = (Math.Round(lengths.PlannedMm / plan.Learnt.StitchLength, 2), Math.Round(lengths.RealMm, 2)),
+        } : null;
 
     /// <summary>Why an entry is asked about; null where it is taken.</summary>
     public static string? Doubt(double minutes, double planned) => !double.IsFinite(minutes) || minutes < 0 ? "Less than nothing cannot be kept: the clock was turned back. Say the minutes."

@@ -25,6 +25,21 @@ public sealed record NeedleStep(
 
     /// <summary>Where the piece is left when tonight's minutes are up: a letter or part is whole at its end.</summary>
     public bool Whole { get; init; } = true;
+
+    /// <summary>How many times the usual its minutes are, by what was learnt of her.</summary>
+    public double Learnt { get; init; } = 1;
+
+    /// <summary>The stitch most of a length is worked in, by its id; null for an operation.</summary>
+    public string? Stitch { get; init; }
+
+    /// <summary>Of a length: what of the thread is worked with by then and what is left on the needle, mm, as planned.</summary>
+    public (double UsedMm, double LeftMm)? Thread { get; init; }
+
+    /// <summary>Whether eyes and hands rest before it: so long was worked since they last did.</summary>
+    public bool AfterBreak { get; init; }
+
+    /// <summary>What it takes by the usual pace: its minutes without what was learnt.</summary>
+    public double UsualMinutes => Math.Round(Minutes / Learnt, 1);
 }
 
 /// <summary>The work of a piece one step at a time, as it is read beside the hoop.</summary>
@@ -65,10 +80,13 @@ public static class NeedleSteps
 
             var last = i == phased.Count - 1 || phased[i + 1].Phase != phase;
             steps.Add(new NeedleStep(operation.Id, KindOf(operation.Kind), phase, Title(operation), operation.Steps,
-                operation.LikelyMinutes, operation.Wait, !last ? null : DoneBy(phase, i == phased.Count - 1), null, []));
+                operation.LikelyMinutes, operation.Wait, !last ? null : DoneBy(phase, i == phased.Count - 1), null, [])
+            {
+                Learnt = plan.Learnt.Of(KindOf(operation.Kind)),
+            });
         }
 
-        return steps;
+        return Rested(steps);
 
         string? DoneBy(Phase phase, bool end) => end ? Changes.WriteDone(new Done(true, 0, Finished: true)) : phase switch
         {
@@ -98,7 +116,7 @@ public static class NeedleSteps
             var step = steps[i];
             var done = progress.Stage == Stage.Finished || step.Phase < phase
                 || (step.Length is { } length ? length.Run <= progress.RunsDone
-                    : logged.Contains(step.Id) || (step.Phase == Phase.Stitching && progress.RunsDone > 0
+                    : logged.Contains(step.Id) || (step.Phase == Phase.Stitching && progress.Stitched
                         && steps.Skip(i).Any(s => s.Length is not null)));
             if (!done)
             {
@@ -141,6 +159,21 @@ public static class NeedleSteps
     /// <summary>Minutes at the needle after which eyes and hands rest (common practice).</summary>
     public const double BreakMinutes = 25;
 
+    /// <summary>Marks each step at the needle that is begun when eyes and hands want a rest.</summary>
+    private static NeedleStep[] Rested(List<NeedleStep> steps)
+    {
+        var (sat, rested) = (0.0, new NeedleStep[steps.Count]);
+        for (var i = 0; i < steps.Count; i++)
+        {
+            var rest = steps[i].Length is not null && sat >= BreakMinutes;
+            sat = steps[i].Length is null || rest ? 0 : sat;
+            sat += steps[i].Length is null ? 0 : steps[i].Minutes;
+            rested[i] = steps[i] with { AfterBreak = rest };
+        }
+
+        return rested;
+    }
+
     private static string KindOf(OpKind kind) => kind.ToString().ToLowerInvariant();
 
     /// <summary>What an operation without minutes of its own is called.</summary>
@@ -182,9 +215,12 @@ public static class NeedleSteps
 
             told.Add(run.Fresh && plan.Decision("thread.start") is { } start ? (Told)$"Begin: {Say.Lower(start.Choice)}."
                 : "Begin under what is stitched already: slide under three or four stitches behind.");
-            told.Add($"Stitch {run.Letters}: {Say.Count(run.Stitches, "stitch", "stitches")}.");
+            var begun = run.Run == plan.Time.Progress.RunsDone + 1 ? Math.Min(plan.Time.Progress.Stitches, run.Stitches - 1) : 0;
+            told.Add(begun > 0 ? $"Stitch {run.Letters}: {Say.Count(begun, "stitch", "stitches")} of {run.Stitches} are done, go on at the next."
+                : $"Stitch {run.Letters}: {Say.Count(run.Stitches, "stitch", "stitches")}.");
             var used = last.AtMm + parts[last.Element][last.Part].Stitches[last.Stitch].ThreadMm;
-            if (need is not null && need.CutMm - used is var left and > 0)
+            var left = need is null ? 0 : need.WorkedMm - used;
+            if (left > 0)
             {
                 told.Add(left < EndsMm ? (Told)$"The thread runs out here: it ends with about {Say.Length(Math.Round(left / 10) * 10)}, enough to fasten."
                     : (Told)$"About {Say.Length(Math.Round(left / 10) * 10)} are left on the needle.");
@@ -196,11 +232,16 @@ public static class NeedleSteps
             }
 
             yield return new NeedleStep($"length-{run.Run.ToString(CultureInfo.InvariantCulture)}", NeedleStep.Stitching, Phase.Stitching,
-                $"Length {run.Run} of {runs.Count}: {run.Letters}", told, Minutes.Rounded(run.Minutes), null,
+                $"Length {run.Run} of {runs.Count}: {run.Letters}", told,
+                Minutes.Rounded(run.Minutes * (run.Stitches - begun) / run.Stitches), null,
                 Changes.WriteDone(new Done(true, run.Run)), run, HintsFor(rows.Select(r => (r.Element, r.Part)).Distinct()
                     .Select(w => parts[w.Element][w.Part])))
             {
                 Whole = after is null || (after.Element, after.Part) != (last.Element, last.Part),
+                Learnt = plan.Learnt.Of(NeedleStep.Stitching) * run.StitchPace,
+                Stitch = rows.GroupBy(r => parts[r.Element][r.Part].Stitch, StringComparer.Ordinal)
+                    .MaxBy(g => g.Sum(r => parts[r.Element][r.Part].Stitches[r.Stitch].Seconds))!.Key,
+                Thread = left > 0 ? (used, left) : null,
             };
         }
     }

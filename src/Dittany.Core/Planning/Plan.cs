@@ -165,6 +165,9 @@ public sealed record Plan(
     /// <summary>What other crafts make of it, in the order it is made.</summary>
     public IReadOnlyList<Crafts.CraftPart> CraftParts { get; init; } = [];
 
+    /// <summary>What of its minutes was learnt from her log.</summary>
+    public LearntPace Learnt { get; init; } = LearntPace.None;
+
     /// <summary>How the layers lie at the operations that have more than one.</summary>
     public IReadOnlyList<SideView> SideViews { get; init; } = [];
 

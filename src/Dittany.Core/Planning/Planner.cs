@@ -58,8 +58,7 @@ public static class Planner
     private static Plan Make(Job job, Workshop workshop, Library library, Budget budget)
     {
         var overrules = new Overrules(job.Overrules ?? new Dictionary<string, string>(StringComparer.Ordinal));
-        var decisions = new List<Decision>();
-        var cautions = new List<Caution>();
+        var (decisions, cautions) = (new List<Decision>(), new List<Caution>());
 
         // Item and space.
         var (ground, size, washesFirst, cut, lies) = GroundOf(job, workshop, library, budget, overrules, decisions, cautions);
@@ -82,14 +81,14 @@ public static class Planner
         warned.AddRange(At(Station.Hoop, held.Cautions));
         var thickness = cloth.ThicknessMm + (held.LayersThrough > 1 ? Working.LiningMm : 0);
         var (skims, action) = Working.Action(held, workshop, overrules.For("stitch.action"));
-        needle.Add(action);
         var cutting = Cut(elements, worn, ground, workshop, overrules);
-        needle.AddRange(cutting.Decisions);
+        needle.AddRange([action, .. cutting.Decisions]);
         warned.AddRange(At(Station.Thread, cutting.Cautions));
 
         // Marks must outlast the stitching, so its hours are reckoned first; which letter comes first hangs on the mark.
         var pace = new Pace(cloth, workshop.Skill, skims);
-        var seconds = elements.SelectMany(e => e.Parts).SelectMany(p => p.Stitches).Sum(s => s.Seconds);
+        var learnt = LearntPace.Of(workshop, cloth, form);
+        var seconds = elements.SelectMany(e => e.Parts).Sum(p => learnt.OfStitch(p.Stitch) * p.Stitches.Sum(s => s.Seconds));
         var hooped = Holding.Told(held.Placings);
         var expected = Working.ExpectedRuns(letters, cutting, thickness);
         var hours = EffortRoom.Stitching(seconds, cutting.Minutes(expected, 1, expected), hooped, pace).Minutes / 60;
@@ -131,12 +130,12 @@ public static class Planner
         var work = LearningFromLog.AtPace(Work.Chain([.. Beforehand.Of(cloth, washesFirst), .. LooseWork.Before(form, cut),
             .. job.MakeUp is { As: MakeUp.Frayed } edge ? [FrayedEdge.Of(cloth, size, edge.FringeMm ?? FrayedEdge.UsualMm)]
                 : Array.Empty<Operation>(), .. ordered.Work,
-            .. MakesUp(job) ? MakingUp.Of(form, size) : []]), workshop);
-        var worked = routed.Rows.Count == 0 ? 0 : (double)routed.Rows.Count(r => r.Run <= (job.Done?.Runs ?? 0)) / routed.Rows.Count;
+            .. MakesUp(job) ? MakingUp.Of(form, size) : []]), workshop, learnt);
+        var worked = routed.Rows.Count == 0 ? 0 : (double)Frozen.RowsDone(routed.Rows, job.Done) / routed.Rows.Count;
         var timed = Timing.Settle(
             work, Left.After(work, job.Done, threads.Sum(t => t.Runs), worked, job.Today),
             new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening), job.Today, job.DueOn,
-            workshop.PaceOf(NeedleStep.Stitching) is { } learnt ? Learning.Tell(learnt) : null);
+            LearntPace.Tell(workshop, elements.SelectMany(e => e.Parts).Select(p => p.Stitch), cloth, form));
         decisions.AddRange(timed.Decisions);
         cautions.AddRange(At(Station.Time, timed.Cautions));
         if (workshop.HourlyRate > 0)
@@ -172,6 +171,7 @@ public static class Planner
             [.. overrules.SetAside, .. decisions.SelectMany(d => d.NotFollowed ?? []).Select(t => t.ToString())],
             heeded)
         {
+            Learnt = learnt,
             CraftParts = crafts.SelectMany(c => c.Parts).ToArray(),
             SideViews = SideViews.Of(work, new SideFacts(form.Use.MadeUp && form.Loose is null && !drawn.Stuffed,
                 sewn ? transfer.Stabiliser.Split('+') : [], transfer.Method.Id, MakesUp(job) ? form.Loose : null)),
@@ -286,7 +286,7 @@ public static class Planner
             overrules.For("thread.finish"),
             ground.Cloth.Coated,
             ground.Drawn.Stuffed,
-            workshop.MeasuredTakeUp ?? Cutting.TakeUp));
+            workshop.TakeUp));
 
     private static TransferQuestion Transfer(
         IReadOnlyList<PlannedElement> elements, Called called, WordingGround ground, Held held, double hours, IReadOnlyList<string> colours,

@@ -14,6 +14,9 @@ public sealed record RunTold(
     int Run, int Hoop, string Letters, int Stitches, int FirstRow, int LastRow, double Minutes, double MinutesSoFar, string Colour,
         ThreadSize Size, string Stitch, string Needle, bool Fresh, bool Cut)
 {
+    /// <summary>How many times as long as others its stitches take her, by what was learnt of each stitch.</summary>
+    public double StitchPace { get; init; } = 1;
+
     /// <summary>Said in a line.</summary>
     public string Text => $"Length {Run}: {Letters} · {Say.Count(Stitches, "stitch", "stitches")} · {Say.Minutes(Math.Max(1, Minutes))}";
 
@@ -30,7 +33,8 @@ public static class RunTelling
         var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
         var numbers = plan.Elements.ToDictionary(e => e.Id, Numbered, StringComparer.Ordinal);
         var words = plan.Elements.ToDictionary(e => e.Id, e => e.IsMotif ? [] : WordsOf(e.Text), StringComparer.Ordinal);
-        var seconds = plan.Route.Select(r => parts[r.Element][r.Part].Stitches[r.Stitch].Seconds).ToArray();
+        var usual = plan.Route.Select(r => parts[r.Element][r.Part].Stitches[r.Stitch].Seconds).ToArray();
+        var seconds = plan.Route.Select((r, i) => usual[i] * plan.Learnt.OfStitch(parts[r.Element][r.Part].Stitch)).ToArray();
         var all = Math.Max(1e-9, seconds.Sum());
         var stitching = Minutes(plan, "stitching");
         var runs = plan.Route.Select((row, i) => (row, i)).GroupBy(r => r.row.Run).ToArray();
@@ -56,7 +60,10 @@ public static class RunTelling
                 run.Key, rows[0].row.Hoop, What(worked, parts, numbers, words, motifs),
                     rows.Length, rows[0].i, rows[^1].i, Math.Round(minutes, 1),
                     Math.Round(soFar, 1), Palette.NameOf(first.Colour), first.Thread.Size,
-                Say.List(stitches), needle is null ? string.Empty : Needles.Find(needle)!.Name, rows[0].row.Fresh, rows[0].row.Cut));
+                Say.List(stitches), needle is null ? string.Empty : Needles.Find(needle)!.Name, rows[0].row.Fresh, rows[0].row.Cut)
+            {
+                StitchPace = rows.Sum(r => usual[r.i]) is var plain and > 0 ? rows.Sum(r => seconds[r.i]) / plain : 1,
+            });
         }
 
         return told;

@@ -42,7 +42,7 @@ public sealed record Trial(string Element, string Letter, double OpenMm, double 
     /// </summary>
     public static Trial? Of(Plan plan)
     {
-        if (plan.Item.Cloth.Tried || plan.Time.Progress.RunsDone > 0
+        if (plan.Item.Cloth.Tried || plan.Time.Progress.Stitched
             || plan.Time.Progress.Stage is not (Stage.Planned or Stage.Washed or Stage.Marked))
         {
             return null;

@@ -32,7 +32,7 @@ internal static class WordingDecisions
         decisions.Add(Size(id("words.size"), q, a, stated, workshop));
         decisions.Add(Stitch(id("stitch.outline"), q, a, stated.Stitch, specFor(workshop.StitchSchoolsWith(stated.Length, stated.Dots))));
         decisions.Add(Deciding.ByHabit(
-            school => Length(id("stitch.length"), a, specFor(workshop.StitchSchoolsWith(school, stated.Dots)), school),
+            school => Length(id("stitch.length"), a, specFor(workshop.StitchSchoolsWith(school, stated.Dots)), school, workshop),
                 workshop.Habit("stitch-length"), stated.Length, Habits.Find("stitch-length")!.Choices));
         if (a.Setting.Letters.Any(l => l.Glyph.HasDot))
         {
@@ -167,7 +167,7 @@ internal static class WordingDecisions
                 + $"{Say.Length(Math.Round(Tolerance.LeastRadiusMm(pair), 1))} that {stitch.Name} can follow.");
     }
 
-    private static Decision Length(string id, LetteringAnswer a, StitchSpec spec, string school)
+    private static Decision Length(string id, LetteringAnswer a, StitchSpec spec, string school, Workshop workshop)
     {
         var because = new List<Told>
         {
@@ -196,6 +196,13 @@ internal static class WordingDecisions
         {
             because.Add($"On skin no thread behind may be longer than {Say.Length(Items.Wearing.MostBehindOnSkinMm)}, and that limits the "
                 + $"stitch.");
+        }
+
+        if (spec.Schools is { LengthMm: null, LengthShare: not 1 and var share }
+            && workshop.PaceOf(LearningFromLog.StitchLength) is { } seen)
+        {
+            because.Add($"From photographs of {(seen.Pieces == 1 ? "one piece" : Say.Count(seen.Pieces, "piece"))} of yours: your stitches come out "
+                + $"{Say.Number(100 * Math.Abs(share - 1), 0)} % {(share < 1 ? "shorter" : "longer")} than is usual, and so they are planned.");
         }
 
         if (manner is not null && !a.Pair.Stitch.KeepsOneLength)

@@ -76,15 +76,15 @@ public static class WorkshopCheck
 
         foreach (var (name, number) in workshop.Paces)
         {
-            var (kind, what) = name.Split('.', 2) is [var k, var w] ? (k, w) : (name, string.Empty);
             var at = $"#/workshop/paces/{name}";
-            if (!LearningFromLog.Kinds.Contains(kind, StringComparer.Ordinal) || what is not ("" or "low" or "high" or "pieces"))
+            if (LearningFromLog.Against(name) is { } instead)
             {
-                faults.Add(new(at, $"There is no work '{name}'.", $"Use {JobCheck.Either(LearningFromLog.Kinds)}, alone or with .low, .high or .pieces behind it."));
+                faults.Add(new(at, $"There is no work '{name}'.", instead));
             }
 
-            JobCheck.CheckRange(at, number, what == "pieces" ? 1 : LearningFromLog.LeastFactor, what == "pieces" ? 100000 : LearningFromLog.MostFactor,
-                what == "pieces" ? "pieces" : "times as long", faults);
+            var counts = name.EndsWith(".pieces", StringComparison.Ordinal);
+            JobCheck.CheckRange(at, number, counts ? 1 : LearningFromLog.LeastFactor, counts ? 100000 : LearningFromLog.MostFactor,
+                counts ? "pieces" : "times as long", faults);
         }
 
         JobCheck.CheckRange("#/workshop/takeUp", workshop.MeasuredTakeUp, LeastTakeUp, MostTakeUp, "times what is reckoned", faults);

@@ -21,7 +21,11 @@ public enum SideSchool
 /// <summary>How the workshop places stitches. <paramref name="LengthMm"/> replaces the usual length of every stitch, or null.</summary>
 public sealed record StitchSchools(
     LengthSchool Length = LengthSchool.Graded, double? LengthMm = null, SideSchool Stem = SideSchool.OneSide,
-        SideSchool Whip = SideSchool.OneSide, DotSchool Dots = DotSchool.ByHeight, int Wraps = 2);
+        SideSchool Whip = SideSchool.OneSide, DotSchool Dots = DotSchool.ByHeight, int Wraps = 2)
+{
+    /// <summary>How long her stitches come out, as a share of the usual: where no length is wished they are planned so.</summary>
+    public double LengthShare { get; init; } = 1;
+}
 
 /// <summary>How the dots of letters are made.</summary>
 public enum DotSchool
@@ -65,7 +69,8 @@ public sealed record StitchSpec(Pair Pair, double WishedMm, double ShortestMm, d
     public static StitchSpec For(Pair pair, StitchSchools schools, double? mostBehindMm = null)
     {
         var shortest = pair.Stitch.ShortestMm(pair.Size);
-        var wished = Math.Max(schools.LengthMm ?? pair.Stitch.Info.UsualLengthMm, (pair.Stitch.Span == 2 ? 1.5 : 2) * shortest);
+        var usual = pair.Stitch.Info.UsualLengthMm * schools.LengthShare;
+        var wished = Math.Max(schools.LengthMm ?? usual, (pair.Stitch.Span == 2 ? 1.5 : 2) * shortest);
 
         var most = mostBehindMm is { } behind ? pair.Stitch.LongestMm(behind) : double.PositiveInfinity;
         var strict = wished * Slack > most;

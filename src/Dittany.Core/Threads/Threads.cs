@@ -17,6 +17,9 @@ public sealed record ThreadNeed(Materials.Thread Thread, double LengthMm, double
 
     /// <summary>What is cut off the skein or ball, mm of it.</summary>
     public double OffMm { get; init; }
+
+    /// <summary>What of a length is worked with, mm, from behind its start: folded, half of what is cut.</summary>
+    public double WorkedMm { get; init; }
 }
 
 /// <summary>Sums, skeins and the needle.</summary>
@@ -48,6 +51,7 @@ public static class ThreadRoom
             runs == 0 ? 0 : Skeins(share), needle)
         {
             OffMm = runs == 0 ? 0 : cuts * cutMm,
+            WorkedMm = (folded ? cutMm / 2 : cutMm) - cutting.Later.TailMm,
         };
     }
 

@@ -5,13 +5,14 @@ namespace Dittany.Core.Time;
 
 /// <summary>
 /// What is done of a piece. <paramref name="Runs"/> counts lengths of thread worked, in the order of the route; <paramref name="RinsedOn"/>
-/// is the local day it was hung up to dry, <paramref name="WashedOn"/> the day it was after its first wash. Later steps imply the earlier
-/// ones.
+/// is the local day it was hung up to dry, <paramref name="WashedOn"/> the day it was after its first wash; <paramref name="Stitches"/> are
+/// done of the length that is begun. Later steps imply the earlier ones.
 /// </summary>
-public sealed record Done(bool Marked = false, int Runs = 0, DateOnly? RinsedOn = null, bool Finished = false, DateOnly? WashedOn = null)
+public sealed record Done(bool Marked = false, int Runs = 0, DateOnly? RinsedOn = null, bool Finished = false, DateOnly? WashedOn = null,
+    int Stitches = 0)
 {
     /// <summary>Whether the work itself is begun: a first wash alone binds nothing.</summary>
-    public bool Begun => Marked || Runs > 0 || RinsedOn is not null || Finished;
+    public bool Begun => Marked || Runs > 0 || Stitches > 0 || RinsedOn is not null || Finished;
 }
 
 /// <summary>How far a piece is.</summary>
@@ -32,6 +33,12 @@ public enum Stage
 /// </summary>
 public sealed record Progress(Stage Stage, int RunsDone, int Runs, double LeftMinutes, DateOnly? DryOn, double StitchedShare = 0)
 {
+    /// <summary>Stitches done of the length that is begun.</summary>
+    public int Stitches { get; init; }
+
+    /// <summary>Whether anything is in the cloth while it is on the hoop.</summary>
+    public bool Stitched => RunsDone > 0 || Stitches > 0;
+
     /// <summary>Said in a few words.</summary>
     public string Told => Stage switch
     {
@@ -45,6 +52,20 @@ public sealed record Progress(Stage Stage, int RunsDone, int Runs, double LeftMi
         Stage.Drying => $"drying until {Say.Day(DryOn!.Value)}",
         Stage.ToFinish => $"dry · to be finished, {Say.Minutes(LeftMinutes)}",
         _ => "finished",
+    };
+}
+
+/// <summary>How long a piece has lain on the hoop.</summary>
+public static class OnTheHoop
+{
+    /// <summary>
+    /// Said of a piece on the hoop since a day; cloth left under the ring overnight keeps its mark (common practice).
+    /// </summary>
+    public static string Since(DateOnly since, DateOnly today) => (today.DayNumber - since.DayNumber) switch
+    {
+        <= 0 => "on the hoop since today",
+        1 => "on the hoop since yesterday: open the ring between evenings",
+        var nights => $"on the hoop since {Say.Day(since)}, {Say.Count(nights, "night")}: open the ring between evenings",
     };
 }
 
@@ -69,7 +90,10 @@ public static class Left
             Stage.Drying or Stage.ToFinish => DryAfter(work, done!.RinsedOn!.Value, Phase.Rinsing),
             _ => (DateOnly?)null,
         };
-        return new Progress(stage, worked, runs, Minutes.Rounded(left), dry, stitchedShare);
+        return new Progress(stage, worked, runs, Minutes.Rounded(left), dry, stitchedShare)
+        {
+            Stitches = stage == Stage.OnTheHoop ? Math.Max(0, done!.Stitches) : 0,
+        };
     }
 
     /// <summary>Minutes left of each operation at a stage, in their order, with the phase each belongs to.</summary>
@@ -95,7 +119,7 @@ public static class Left
         { Finished: true } => Stage.Finished,
         { RinsedOn: { } hung } => DryAfter(work, hung, Phase.Rinsing) > today ? Stage.Drying : Stage.ToFinish,
         { Runs: > 0 } when done.Runs >= runs && runs > 0 => Stage.Stitched,
-        { Runs: > 0 } when runs > 0 => Stage.OnTheHoop,
+        { Runs: > 0 } or { Stitches: > 0 } when runs > 0 => Stage.OnTheHoop,
         { Marked: true } => Stage.Marked,
         { WashedOn: not null } when work.Any(o => o.Kind == OpKind.Wash) => Stage.Washed,
         _ => Stage.Planned,

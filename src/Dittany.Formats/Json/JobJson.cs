@@ -146,6 +146,11 @@ public static class JobJson
             w.WriteStartObject("done");
             w.WriteBoolean("marked", done.Marked);
             w.WriteNumber("runs", done.Runs);
+            if (done.Stitches > 0)
+            {
+                w.WriteNumber("stitches", done.Stitches);
+            }
+
             Text(w, "rinsedOn", done.RinsedOn?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture));
             Text(w, "washedOn", done.WashedOn?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture));
             w.WriteBoolean("finished", done.Finished);
@@ -234,10 +239,11 @@ public static class JobJson
     private static Core.Time.Done DoneOf(JsonElement element, JsonFaults faults)
     {
         const string At = "#/done";
-        var members = faults.Members(element, At, "marked", "runs", "rinsedOn", "finished", "washedOn");
+        var members = faults.Members(element, At, "marked", "runs", "stitches", "rinsedOn", "finished", "washedOn");
         return new Core.Time.Done(
             faults.Flag(members, "marked", At) ?? false, faults.Whole(members, "runs", At) ?? 0, faults.Day(members, "rinsedOn", At),
-                faults.Flag(members, "finished", At) ?? false, faults.Day(members, "washedOn", At));
+                faults.Flag(members, "finished", At) ?? false, faults.Day(members, "washedOn", At),
+                faults.Whole(members, "stitches", At) ?? 0);
     }
 
     /// <summary>Text is kept in NFC; broken text is left for the check to refuse.</summary>

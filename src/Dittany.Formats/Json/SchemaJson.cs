@@ -77,6 +77,7 @@ public static class SchemaJson
                 ["additionalProperties"] = new JsonObject { ["type"] = new JsonArray("string", "number") },
             },
             ["done"] = Closed([], ("marked", Flag()), ("runs",
+                new JsonObject { ["type"] = "integer", ["minimum"] = 0, ["maximum"] = JobCheck.MostRuns }), ("stitches",
                 new JsonObject { ["type"] = "integer", ["minimum"] = 0, ["maximum"] = JobCheck.MostRuns }), ("rinsedOn", Day()),
                 ("finished", Flag()), ("washedOn", Day())),
             ["stash"] = Closed([], ("hoopsMm", List(Number(50, 400))),
@@ -92,8 +93,7 @@ public static class SchemaJson
                 ("paper", Enum(Papers.All.Select(p => p.Id))),
                 ("units", Enum(Names.Units.Keys)),
                 ("threadWidthsMm", Closed([], ThreadKinds.All.Select(k => (k.Id, Plain())).ToArray())),
-                ("paces", Closed([], LearningFromLog.Kinds.SelectMany(k => new[] { k, $"{k}.low", $"{k}.high", $"{k}.pieces" })
-                    .Select(k => (k, Plain())).ToArray())),
+                ("paces", new JsonObject { ["type"] = "object", ["additionalProperties"] = Number(LearningFromLog.LeastFactor, 100000) }),
                 ("trials", Closed([], Cloths.All.Select(c => (c.Id, Plain())).ToArray())),
                 ("takeUp", Number(WorkshopCheck.LeastTakeUp, WorkshopCheck.MostTakeUp))),
             ["habits"] = Closed([], Habits.All.Select(h => (h.Id, Enum(h.Choices.Select(c => c.ChoiceId)))).ToArray()),

@@ -149,8 +149,14 @@ namespace Dittany.Store.Migrations
                     b.Property<DateTime>("At")
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("Cloth")
+                        .HasColumnType("TEXT");
+
                     b.Property<int?>("For")
                         .HasColumnType("INTEGER");
+
+                    b.Property<string>("Item")
+                        .HasColumnType("TEXT");
 
                     b.Property<string>("Kind")
                         .IsRequired()
@@ -170,14 +176,26 @@ namespace Dittany.Store.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("PictureId")
+                        .HasColumnType("TEXT");
+
                     b.Property<int>("PieceId")
                         .HasColumnType("INTEGER");
 
                     b.Property<double>("PlannedMinutes")
                         .HasColumnType("REAL");
 
+                    b.Property<double?>("PlannedMm")
+                        .HasColumnType("REAL");
+
+                    b.Property<double?>("RealMm")
+                        .HasColumnType("REAL");
+
                     b.Property<string>("Step")
                         .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Stitch")
                         .HasColumnType("TEXT");
 
                     b.Property<bool>("TakenBack")

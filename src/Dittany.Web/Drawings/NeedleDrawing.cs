@@ -22,7 +22,74 @@ public static class NeedleDrawing
     /// <summary>No smaller stretch is shown, mm: else a single stitch would fill the page.</summary>
     private const double LeastMm = 26;
 
-    public static string Length(Plan plan, RunTold run)
+    /// <summary>So wide and so high at the most is the drawing she taps on, px: no wider than a phone.</summary>
+    private const double TapWidePx = 340;
+
+    private const double TapHighPx = 420;
+
+    /// <summary>A tap further off than this is on no stitch, px.</summary>
+    private const double TapPx = 24;
+
+    /// <summary>
+    /// All of the piece that is stitched, for finding where she is: what is done, what is not, and a ring where it goes on. It is
+    /// <see cref="TapSize"/> px large.
+    /// </summary>
+    public static string Whole(Plan plan)
+    {
+        var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
+        var (x, y, px, wide, high) = TapFrame(plan);
+        using var svg = new Svg();
+        svg.Open("svg", ("xmlns", "http://www.w3.org/2000/svg"), ("viewBox", $"{Svg.N(x)} {Svg.N(y)} {Svg.N(wide * px)} {Svg.N(high * px)}"),
+            ("width", wide), ("height", high));
+        svg.Empty("rect", ("x", x), ("y", y), ("width", wide * px), ("height", high * px), ("fill", plan.Item.Cloth.Colour));
+        var done = plan.Time.Progress is { Stitched: true } progress
+            ? plan.Route.Count(r => r.Run <= progress.RunsDone) + progress.Stitches : 0;
+        foreach (var (rows, opacity) in new[] { (plan.Route.Skip(done), 0.35), (plan.Route.Take(done), 1.0) })
+        {
+            foreach (var part in rows.GroupBy(r => (r.Element, r.Part)))
+            {
+                var of = parts[part.Key.Element][part.Key.Part];
+                Thread(svg, part.Select(r => of.Stitches[r.Stitch]), of, px, opacity);
+            }
+        }
+
+        if (done < plan.Route.Count)
+        {
+            var at = plan.Route[done] is var next ? parts[next.Element][next.Part].Stitches[next.Stitch].FromMm : default;
+            svg.Empty("circle", ("cx", at.X), ("cy", at.Y), ("r", 8 * px), ("fill", "none"), ("stroke", plan.Item.Cloth.Dark ? "#ffffff" : "#1f2a26"),
+                ("stroke-width", 2 * px));
+        }
+
+        return svg.Close().ToString();
+    }
+
+    /// <summary>Width and height of the drawing she taps on, px.</summary>
+    public static (int Wide, int High) TapSize(Plan plan) => TapFrame(plan) is var frame ? ((int)frame.Wide, (int)frame.High) : default;
+
+    /// <summary>
+    /// The row of the route that was tapped on: the one whose stitch is nearest; null where none is near. In px of the drawing.
+    /// </summary>
+    public static int? Tapped(Plan plan, double atX, double atY)
+    {
+        var (x, y, px, _, _) = TapFrame(plan);
+        var at = new Pt(x + (atX * px), y + (atY * px));
+        var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
+        var (row, off) = plan.Route.Select((r, i) => (i, parts[r.Element][r.Part].Stitches[r.Stitch] is var s
+            ? Polyline.ToSegment(at, s.FromMm, s.ToMm) : 0)).MinBy(r => r.Item2);
+        return off <= TapPx * px ? row : null;
+    }
+
+    private static (double X, double Y, double Px, double Wide, double High) TapFrame(Plan plan)
+    {
+        var boxes = plan.Elements.Where(e => e.Sewn).Select(e => e.BoxMm).ToArray();
+        var (x, y) = (boxes.Min(b => b.X) - RimMm, boxes.Min(b => b.Y) - RimMm);
+        var (w, h) = (boxes.Max(b => b.X + b.Width) + RimMm - x, boxes.Max(b => b.Y + b.Height) + RimMm - y);
+        var px = Math.Max(w / TapWidePx, h / TapHighPx);
+        return (x, y, px, Math.Ceiling(w / px), Math.Ceiling(h / px));
+    }
+
+    /// <summary>One length, of which so many stitches are <paramref name="begun"/> already.</summary>
+    public static string Length(Plan plan, RunTold run, int begun = 0)
     {
         var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
         var rows = plan.Route.Skip(run.FirstRow).Take(run.LastRow - run.FirstRow + 1).ToArray();
@@ -61,8 +128,16 @@ public static class NeedleDrawing
             Thread(svg, part.Select(r => of.Stitches[r.Stitch]), of, px, 1);
         }
 
+        // What is begun of it is thinned like what came before.
+        foreach (var part in rows.Take(begun).GroupBy(r => (r.Element, r.Part)))
+        {
+            var of = parts[part.Key.Element][part.Key.Part];
+            svg.Empty("path", ("d", string.Concat(part.Select(r => Svg.Path([of.Stitches[r.Stitch].FromMm, of.Stitches[r.Stitch].ToMm])))), ("fill", "none"),
+                ("stroke", plan.Item.Cloth.Colour), ("stroke-width", Math.Max(of.Thread.Size.WidthMm, 2 * px)), ("stroke-opacity", 0.55));
+        }
+
         var number = 0;
-        foreach (var move in stitches.Take(Numbered).SelectMany(s => s.Moves().ToArray()).Where(m => m.Pierces))
+        foreach (var move in stitches.Skip(begun).Take(Numbered).SelectMany(s => s.Moves().ToArray()).Where(m => m.Pierces))
         {
             number++;
             svg.Empty("circle", ("cx", move.At.X), ("cy", move.At.Y), ("r", 5 * px), ("fill", move.ComesUp ? "#fffdf6" : "#1f2a26"),

@@ -17,7 +17,7 @@ public sealed record ShelvedPiece(int Id, int Head, string Title, string Picture
 public sealed record LatePiece(int Id, string Title, string Told, IReadOnlyList<FitWay>? Ways);
 
 /// <summary>Today: what to do tonight, the days with the work on them, what will be late, and the pieces as themselves.</summary>
-public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk desk) : PageModel
+public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogStore log, Desk desk) : PageModel
 {
     /// <summary>Days on the tape.</summary>
     public const int Days = 14;
@@ -128,6 +128,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
             $"Wanted "
                 + $"{Say.Day(l.Lain.DueOn!.Value)}{(l.Lain.ReadyOn is { } ready ? $", ready {Say.Day(ready)} as things lie" : ", and no evening to work on it")}: {Say.Minutes(l.Progress.LeftMinutes)} of work are left.",
             ways[i])).ToArray();
+        var since = await log.WorkedSince(cancel);
         Pieces = all
             .OrderBy(p => p.Laid.Progress.Stage == Stage.Finished)
             .ThenByDescending(p => p.Laid.Progress.Stage is not Stage.Planned)
@@ -138,6 +139,11 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
                 var concern = plan.Elements.SelectMany(e => e.Concerns).FirstOrDefault();
                 var told = p.Laid.Lain.Late ? "too late as planned" : concern is not null && p.Laid.Progress.Stage == Stage.Planned
                     ? Say.Lower(concern.Text).WithoutStop().ToString() : p.Laid.Progress.Told;
+                if (p.Laid.Progress.Stage == Stage.OnTheHoop && since.TryGetValue(p.Piece.Piece.Id, out var first))
+                {
+                    told = $"{told} · {Core.Time.OnTheHoop.Since(DateOnly.FromDateTime(first.ToLocalTime()), Today)}";
+                }
+
                 return new ShelvedPiece(
                     p.Piece.Piece.Id, p.Piece.Piece.Head, plan.Title, BenchDrawing.Small(plan, $"p{p.Piece.Piece.Id}"), told,
                         p.Laid.Lain.Late || (concern is not null && p.Laid.Progress.Stage == Stage.Planned),

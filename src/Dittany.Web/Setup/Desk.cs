@@ -65,10 +65,36 @@ public sealed class Desk(PieceStore pieces, Plans plans, LetterShelf letters, To
     public async Task<Laying> All(Workshop workshop, CancellationToken cancel)
     {
         var shelf = await pieces.All(cancel);
-        var asked = shelf.Pieces.Select(p => (Piece: p, Asked: Asked(p, workshop, null))).ToArray();
+        var (done, bad, slow) = await Made(shelf.Pieces, workshop, cancel);
+        var lain = MakeItFit.Lay(done.Select(Open).ToArray(), EveningsOf(workshop), today.Date);
+        return new Laying(done.Zip(lain, (p, l) => (p, new Laid(p.Plan.Title, Open(p).Demand, p.Plan.Time.Progress, l))).ToArray(),
+            [.. shelf.Bad, .. bad], slow);
+    }
+
+    /// <summary>All pieces there ever were, those that are put away too, newest first. Waits for none that takes long.</summary>
+    public async Task<(IReadOnlyList<Planned> Done, IReadOnlyList<SlowPiece> Slow)> Ever(Workshop workshop, CancellationToken cancel)
+    {
+        var all = (await pieces.All(cancel)).Pieces.ToList();
+        foreach (var (id, _) in await pieces.Away(cancel))
+        {
+            if (await pieces.Find(id, cancel) is { } away)
+            {
+                all.Add(away);
+            }
+        }
+
+        var (done, _, slow) = await Made(all.OrderByDescending(p => p.Id).ToArray(), workshop, cancel);
+        return (done, slow);
+    }
+
+    private async Task<(IReadOnlyList<Planned> Done, IReadOnlyList<BadPiece> Bad,
+        IReadOnlyList<SlowPiece> Slow)> Made(IReadOnlyList<Piece> all,
+        Workshop workshop, CancellationToken cancel)
+    {
+        var asked = all.Select(p => (Piece: p, Asked: Asked(p, workshop, null))).ToArray();
         var making = asked.Select(a => plans.Begin(a.Asked.Job, a.Asked.Workshop)).ToArray();
         await Soon(making, cancel);
-        var (done, bad, slow) = (new List<Planned>(), shelf.Bad.ToList(), new List<SlowPiece>());
+        var (done, bad, slow) = (new List<Planned>(), new List<BadPiece>(), new List<SlowPiece>());
         foreach (var ((piece, (job, with)), plan) in asked.Zip(making))
         {
             if (plan.IsCompletedSuccessfully)
@@ -85,9 +111,7 @@ public sealed class Desk(PieceStore pieces, Plans plans, LetterShelf letters, To
             }
         }
 
-        var lain = MakeItFit.Lay(done.Select(Open).ToArray(), EveningsOf(workshop), today.Date);
-        return new Laying(done.Zip(lain, (p, l) => (p, new Laid(p.Plan.Title, Open(p).Demand, p.Plan.Time.Progress, l))).ToArray(), bad,
-            slow);
+        return (done, bad, slow);
     }
 
     /// <summary>

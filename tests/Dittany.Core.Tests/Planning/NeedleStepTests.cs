@@ -75,6 +75,88 @@ public class NeedleStepTests
     }
 
     /// <summary>
+    /// Stitches done of a length that is begun: they are in the cloth and frozen, take their minutes off what is left, are written and read
+    /// back, and the length says where to go on.
+    /// </summary>
+    [Fact]
+    public void A_length_may_be_begun()
+    {
+        var job = Jobs.Towel() with { Elements = [new("name", "Hippolyta", CapHeightMm: 40)] };
+        var (before, begun) = (job with { Done = new Done(true, 1) }, Changes.Apply(job, new Change("done", "runs=1+5", "on")).Job!);
+        Assert.Equal(new Done(true, 1, Stitches: 5), begun.Done);
+        Assert.Equal("runs=1+5", Changes.WriteDone(begun.Done!));
+        var (at, plan) = (Jobs.Make(before, Plain), Jobs.Make(begun, Plain));
+        Assert.Equal((Stage.OnTheHoop, 1, 5), (plan.Time.Progress.Stage, plan.Time.Progress.RunsDone, plan.Time.Progress.Stitches));
+        Assert.True(plan.Time.Progress.LeftMinutes < at.Time.Progress.LeftMinutes);
+        var (whole, rest) = (NeedleSteps.Of(at, Jobs.Monday).Single(s => s.Id == "length-2"), NeedleSteps.Of(plan, Jobs.Monday).Single(s => s.Id == "length-2"));
+        Assert.Equal(whole.Minutes * (whole.Length!.Stitches - 5) / whole.Length.Stitches, rest.Minutes, 0);
+        Assert.Contains(rest.Do, d => d.ToString().Contains($"stitches of {rest.Length!.Stitches} are done", StringComparison.Ordinal));
+        var steps = NeedleSteps.Of(plan, Jobs.Monday);
+        Assert.Equal("length-2", steps[NeedleSteps.At(steps, plan.Time.Progress, new HashSet<string>())].Id);
+
+        // A first length that is begun holds the work where it is; before the first stitch nothing does.
+        var first = job with { Done = new Done(true, 0, Stitches: 3) };
+        var other = first with { Elements = [new("name", "Hippolyta", CapHeightMm: 30)] };
+        Assert.NotNull(Frozen.Fault(first, Jobs.Make(first, Plain), other, Jobs.Make(other, Plain)));
+        Assert.Null(Frozen.Fault(first, Jobs.Make(first, Plain), first with { Title = "Hers" }, Jobs.Make(first with { Title = "Hers" }, Plain)));
+        Assert.False(Frozen.Matters(job, other));
+    }
+
+    /// <summary>Eyes and hands rest before a length that would go past twenty-five minutes at the needle since they last did.</summary>
+    [Fact]
+    public void Eyes_and_hands_rest()
+    {
+        var steps = NeedleSteps.Of(Jobs.Make(Jobs.Towel() with { Elements = [new("name", "Hippolyta", CapHeightMm: 40)] }, Plain), Jobs.Monday);
+        Assert.Contains(steps, s => s.AfterBreak);
+        var sat = 0.0;
+        foreach (var step in steps)
+        {
+            Assert.Equal(step.Length is not null && sat >= NeedleSteps.BreakMinutes, step.AfterBreak);
+            sat = (step.AfterBreak || step.Length is null ? 0 : sat) + (step.Length is null ? 0 : step.Minutes);
+        }
+    }
+
+    /// <summary>Folded double, half a length is worked with: what is left on the needle is never more than that.</summary>
+    [Theory]
+    [InlineData("single", "450")]
+    [InlineData("doubled", "450")]
+    [InlineData("single", "forearm")]
+    public void What_is_left_is_what_is_worked_with(string use, string cut)
+    {
+        var workshop = Plain with { Habits = new Dictionary<string, string>(StringComparer.Ordinal) { ["strand-use"] = use, ["cut-length"] = cut } };
+        var plan = Jobs.Make(Jobs.Towel() with { Elements = [new("name", "Hippolyta", CapHeightMm: 40)] }, workshop);
+        var lengths = NeedleSteps.Of(plan, Jobs.Monday).Where(s => s.Thread is not null).ToArray();
+        Assert.NotEmpty(lengths);
+        Assert.All(lengths, s => Assert.InRange(s.Thread!.Value.UsedMm + s.Thread.Value.LeftMm, 200, 450));
+    }
+
+    /// <summary>Chalk that is good for four hours does not outlast evenings: what is stitched tonight is drawn tonight.</summary>
+    [Fact]
+    public void Marks_are_drawn_for_tonight_where_they_do_not_last()
+    {
+        var job = new Job("tote", [new WordingAsked("name", "Hippolyta", CapHeightMm: 40)], Jobs.Monday, Fabric: new Dittany.Core.Items.StatedFabric(null, "#27303a"),
+            Overrules: new Dictionary<string, string>(StringComparer.Ordinal) { ["transfer.method"] = "prick-and-pounce", ["transfer.marker"] = "chalk" });
+        var evenings = new Evenings(3, 30);
+        var plan = Jobs.Make(job, Plain);
+        if (plan.Transfer.Marker.Id != "chalk")
+        {
+            plan = plan with { Transfer = plan.Transfer with { Marker = Dittany.Core.Materials.Inks.Find("chalk")!, Method = Dittany.Core.Transfer.Methods.All.First(m => Dittany.Core.Transfer.MarkerRules.OnCloth(m)) } };
+        }
+
+        var steps = NeedleSteps.Of(plan, Jobs.Monday);
+        var at = steps.ToList().FindIndex(s => s.Length is not null);
+        var portion = Portion.Of(plan, steps, at, evenings);
+        Assert.Contains("A chalk pencil lasts about 4 h", portion.Marks!.ToString(), StringComparison.Ordinal);
+        Assert.Contains("draw only what you stitch tonight", portion.Marks.ToString(), StringComparison.Ordinal);
+        Assert.Equal(portion.To, NeedleSteps.Tonight(steps, at, 30));
+
+        // One that stays, and an evening that holds all of it, say nothing.
+        var stays = plan with { Transfer = plan.Transfer with { Marker = Dittany.Core.Materials.Inks.Find("water-erasable")! } };
+        Assert.Null(Portion.Of(stays, steps, at, evenings).Marks);
+        Assert.Null(Portion.Of(plan, steps, steps.Count - 1, evenings).Marks);
+    }
+
+    /// <summary>
     /// Every mishap says what to do in order, what never, and what it costs; unpicking costs half of what stitching took.
     /// </summary>
     [Fact]

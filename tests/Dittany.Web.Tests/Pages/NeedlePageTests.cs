@@ -119,6 +119,115 @@ public sealed class NeedlePageTests : IDisposable
         }
     }
 
+    /// <summary>
+    /// A tap on a stitch says that she is there, to the stitch; beside every stitch, and a number the length has not, it says what would
+    /// do.
+    /// </summary>
+    [Fact]
+    public async Task A_tap_on_a_stitch_says_where_she_is()
+    {
+        var (id, page) = await Made("Hippolyta");
+        var drawn = await _browser.GetStringAsync($"{page}?handler=Whole");
+        Assert.StartsWith("<svg", drawn, StringComparison.Ordinal);
+        Core.Planning.Plan plan;
+        using (var scope = _site.Services.CreateScope())
+        {
+            var of = scope.ServiceProvider;
+            var piece = await of.GetRequiredService<PieceStore>().Find(int.Parse(id, CultureInfo.InvariantCulture));
+            plan = (await of.GetRequiredService<Web.Setup.Desk>()
+                .Plan(piece!, await of.GetRequiredService<WorkshopStore>().Current(), default)).Plan;
+        }
+
+        // The middle of a stitch of the second length, by the frame of the drawing.
+        var row = plan.Route.TakeWhile(r => r.Run == 1).Count() + 9;
+        var stitch = plan.Elements[0].Parts[plan.Route[row].Part].Stitches[plan.Route[row].Stitch];
+        var svg = new HtmlParser().ParseDocument(drawn).QuerySelector("svg")!;
+        var box = $"{svg.GetAttribute("viewBox")} {svg.GetAttribute("width")}".Split(' ').Select(n => double.Parse(n, CultureInfo.InvariantCulture)).ToArray();
+        string Px(double mm, double from) => ((mm - from) * box[4] / box[2]).ToString("0.##", CultureInfo.InvariantCulture);
+        await PostForm(_browser, page, $"{page}?handler=Tap", ("at.x", Px((stitch.FromMm.X + stitch.ToMm.X) / 2, box[0])), ("at.y", Px((stitch.FromMm.Y + stitch.ToMm.Y) / 2, box[1])));
+        var done = await Done(id);
+        Assert.Equal(1, done.Runs);
+        var found = plan.Route[plan.Route.TakeWhile(r => r.Run == 1).Count() + done.Stitches] is var at
+            ? plan.Elements[0].Parts[at.Part].Stitches[at.Stitch] : default;
+        Assert.InRange(Core.Geometry.Polyline.ToSegment((stitch.FromMm + stitch.ToMm) * 0.5, found!.FromMm, found.ToMm), 0, 0.2);
+        var read = await Read(page);
+        Assert.Equal("length-2", Step(read));
+        Assert.Contains("are done, go on at the next", read.QuerySelector(".needle-step:not([hidden]) .needle-do")!.TextContent, StringComparison.Ordinal);
+
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await PostForm(_browser, page, $"{page}?handler=Tap", ("at.x", "-90"), ("at.y", "-90"))).StatusCode);
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await PostForm(_browser, page, $"{page}?handler=Tap", ("at.x", "far"))).StatusCode);
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await PostForm(_browser, page, $"{page}?handler=Here", ("run", "2"), ("stitch", "9999"))).StatusCode);
+        Assert.Equal(done, await Done(id));
+        await PostForm(_browser, page, $"{page}?handler=Here", ("run", "2"), ("stitch", "6"));
+        Assert.Equal((1, 5), ((await Done(id)).Runs, (await Done(id)).Stitches));
+
+        async Task<Done> Done(string of)
+        {
+            using var scope = _site.Services.CreateScope();
+            return (await scope.ServiceProvider.GetRequiredService<PieceStore>()
+                .Find(int.Parse(of, CultureInfo.InvariantCulture)))!.Job.Done!;
+        }
+    }
+
+    /// <summary>
+    /// What is left of a thread is measured against what was reckoned; what cannot be read as a length is kept in her words.
+    /// </summary>
+    [Fact]
+    public async Task What_is_left_of_a_thread_is_learnt()
+    {
+        var (id, page) = await Made("Hippolyta");
+        var first = (await Read(page)).QuerySelectorAll(".needle-step").First(s => s.QuerySelector("input[name=left]") is not null).GetAttribute("data-id")!;
+        await Done(page, first, "12", "left-1", ("left", "3 cm"), ("note", "by lamplight"));
+        await Done(page, "wash", "12", "left-2", ("left", "a good bit"));
+        using var scope = _site.Services.CreateScope();
+        var rows = await scope.ServiceProvider.GetRequiredService<LogStore>().All(int.Parse(id, CultureInfo.InvariantCulture));
+        Assert.Equal((30.0, "by lamplight"), (rows[0].LeftMm!.Value, rows[0].Note));
+        Assert.True(rows[0] is { RealMm: > 0, PlannedMm: > 0, Stitch: not null, Item: "tea-towel" });
+        Assert.Equal("left over: a good bit", rows[1].Note);
+        await scope.ServiceProvider.GetRequiredService<LogStore>().Learn(scope.ServiceProvider.GetRequiredService<WorkshopStore>());
+        Assert.True((await scope.ServiceProvider.GetRequiredService<WorkshopStore>()
+            .Current()).Paces.ContainsKey(LearningFromLog.ThreadUse));
+        Assert.Contains("thread than is usually reckoned", (await Read("/log")).Body!.TextContent, StringComparison.Ordinal);
+    }
+
+    /// <summary>
+    /// A picture of the piece goes into the book with its day and a word, and is found by the word; taken out it is gone from the book; a
+    /// file that is no picture says so and keeps the word.
+    /// </summary>
+    [Fact]
+    public async Task A_picture_goes_into_the_book()
+    {
+        var (id, _) = await Made("Ida");
+        await Made("Zoë");
+        var log = $"/log/{id}";
+        var bad = await PostPicture(log, "not a picture"u8.ToArray(), "for the market");
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, bad.StatusCode);
+        Assert.Equal("for the market", new HtmlParser().ParseDocument(await bad.Content.ReadAsStringAsync()).QuerySelector("#picture-note")!.GetAttribute("value"));
+        Assert.Equal(HttpStatusCode.Redirect, (await PostPicture(log, Png(), "for the market")).StatusCode);
+        Assert.Single((await Read(log)).QuerySelectorAll(".piece-pictures img"));
+        var found = await Read("/book?Asked=the%20market%20towel");
+        Assert.Contains("One piece answers that", found.QuerySelector("#found-told")!.TextContent, StringComparison.Ordinal);
+        Assert.Contains("/pictures/", Assert.Single(found.QuerySelectorAll(".book-pieces li > a")).QuerySelector("img")!.GetAttribute("src"), StringComparison.Ordinal);
+        Assert.Equal(2, (await Read("/book")).QuerySelectorAll(".book-pieces > li").Length);
+        Assert.Contains("No piece of yours", (await Read("/book?Asked=zeppelin")).QuerySelector("#found-told")!.TextContent, StringComparison.Ordinal);
+        var entry = (await Read(log)).QuerySelector(".piece-pictures form")!.GetAttribute("action")!;
+        await PostForm(_browser, log, entry, ("back", "true"));
+        Assert.Empty((await Read(log)).QuerySelectorAll(".piece-pictures img"));
+
+        // What is put away is in the book still.
+        await PostForm(_browser, $"/bench/{id}", $"/bench/{id}?handler=Away");
+        Assert.Equal(2, (await Read("/book")).QuerySelectorAll(".book-pieces > li").Length);
+
+        async Task<HttpResponseMessage> PostPicture(string page, byte[] bytes, string note)
+        {
+            using var form = new MultipartFormDataContent { { new StringContent(note), "note" }, { new ByteArrayContent(bytes), "picture", "towel.png" } };
+            form.Add(new StringContent((await Read(page)).QuerySelector("input[name=__RequestVerificationToken]")!.GetAttribute("value")!), "__RequestVerificationToken");
+            return await _browser.PostAsync($"{page}?handler=Picture", form);
+        }
+
+        static byte[] Png() => new MadeUpCamera().Take(MadeUpCamera.All[0].Id)!;
+    }
+
     /// <summary>The page stays small, draws the lengths ahead in itself, and tells all twelve mishaps.</summary>
     [Fact]
     public async Task The_page_is_small_and_whole()

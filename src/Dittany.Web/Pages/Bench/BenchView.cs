@@ -85,8 +85,9 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
     /// <summary>
     /// Stitches worked on the face that works the piece: all of them, or what is in the cloth where some is, until she moves the slider.
     /// </summary>
-    public int At => Math.Clamp(Look.At ?? (Runs.LastOrDefault(r => r.Run <= Plan.Time.Progress.RunsDone) is { } done ? done.LastRow + 1
-        : Plan.Route.Count), 0, Plan.Route.Count);
+    public int At => Math.Clamp(Look.At ?? (Plan.Time.Progress is { Stitched: true } progress
+        ? (Runs.LastOrDefault(r => r.Run <= progress.RunsDone)?.LastRow + 1 ?? 0) + progress.Stitches : Plan.Route.Count), 0,
+            Plan.Route.Count);
 
     public IReadOnlyList<RunTold> Runs { get; } = RunTelling.Of(Planned.Plan);
 

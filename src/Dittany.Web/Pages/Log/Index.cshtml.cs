@@ -15,8 +15,14 @@ public sealed record EntryTold(int Id, int Piece, string PieceName, string What,
 /// <summary>
 /// Planned against real, of one piece or of all, and what was learnt from it. Entries are added by hand, corrected and taken back.
 /// </summary>
-public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogStore log, Desk desk) : PageModel
+[RequestSizeLimit(Cupboard.PhotographModel.MostRequest)]
+[RequestFormLimits(MultipartBodyLengthLimit = Cupboard.PhotographModel.MostRequest)]
+public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogStore log, CupboardStore cupboard, PictureDesk pictures,
+    Desk desk)
+    : PageModel
 {
+    private Plan? _plan;
+
     public Piece? Piece { get; private set; }
 
     public string PieceName { get; private set; } = string.Empty;
@@ -25,7 +31,13 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
 
     public IReadOnlyList<(string Kind, double Planned, double Real)> ByKind { get; private set; } = [];
 
-    public IReadOnlyList<(string Kind, Learned Learned, string Outliers)> Learnt { get; private set; } = [];
+    public IReadOnlyList<(string Kind, IReadOnlyList<Told> Told)> Learnt { get; private set; } = [];
+
+    /// <summary>The stitch most worth practising, by its id, and why.</summary>
+    public (string Stitch, Told Why)? Practise { get; private set; }
+
+    /// <summary>Pictures of the piece by their days, newest first.</summary>
+    public IReadOnlyList<LogRow> Pictures { get; private set; } = [];
 
     /// <summary>Steps that time can be put down for by hand.</summary>
     public IReadOnlyList<NeedleStep> Steps { get; private set; } = [];
@@ -33,15 +45,6 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
     public (string Field, string Text, string Minutes, string Note)? Fault { get; private set; }
 
     public string Address => Piece is { } piece ? string.Create(CultureInfo.InvariantCulture, $"/log/{piece.Id}") : "/log";
-
-    public static string KindTold(string kind) => kind switch
-    {
-        NeedleStep.Stitching => "Stitching, threads begun and ended",
-        "dry" => "Hanging up",
-        "back" => "Backing",
-        "remove" => "Taking out what was laid on",
-        _ => $"{Say.Upper(kind)}ing".Replace("eing", "ing", StringComparison.Ordinal).Replace("Cuting", "Cutting", StringComparison.Ordinal),
-    };
 
     public async Task<IActionResult> OnGet(int? id, CancellationToken cancel) => await Load(id, cancel) ? Page() : NotFound();
 
@@ -66,8 +69,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
             return Refused("step", "There is no such step in the plan now.", minutes, note);
         }
 
-        var workshop = await workshops.Current(cancel);
-        var planned = former?.PlannedMinutes ?? LearningFromLog.Usual(at!, Piece!.In(workshop));
+        var planned = former?.PlannedMinutes ?? at!.UsualMinutes;
         var took = double.TryParse(Digits.Plain(minutes ?? string.Empty), NumberStyles.Float, CultureInfo.InvariantCulture, out var m) ? m
             : double.NaN;
         if (!back)
@@ -83,10 +85,30 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
             }
         }
 
-        await log.Add(former is null ? new Logged(Piece!.Id, at!.Id, at.Kind, planned, took)
-            : new Logged(former.PieceId, former.Step, former.Kind, former.PlannedMinutes, back ? former.Minutes : took), Guid.NewGuid().ToString("N"),
-            (note ?? string.Empty)[..Math.Min((note ?? string.Empty).Length, 400)], former?.LeftMm, former?.Id, back, cancel);
+        await log.Add(former is null ? LearningFromLog.Entry(Piece!.Id, _plan!, at!, took)
+            : LogStore.Read(former) with { Minutes = back ? former.Minutes : took }, Guid.NewGuid().ToString("N"),
+            (note ?? string.Empty)[..Math.Min((note ?? string.Empty).Length, 400)], former?.LeftMm, former?.Id, back, former?.PictureId,
+                cancel);
         await log.Learn(workshops, cancel);
+        return Redirect(Address);
+    }
+
+    /// <summary>A picture of the piece as it is now, with a word to it; one that cannot be read says why and keeps the word.</summary>
+    public async Task<IActionResult> OnPostPicture(int? id, IFormFile? picture, string? note, CancellationToken cancel)
+    {
+        if (!await Load(id, cancel) || Piece is null)
+        {
+            return NotFound();
+        }
+
+        var (taken, detail, instead) = await pictures.Take(picture, cancel);
+        if (taken is null)
+        {
+            return Refused("picture", $"{detail} {instead}", null, note);
+        }
+
+        await log.AddPicture(Piece.Id, await cupboard.Keep(taken, cancel),
+            (note ?? string.Empty)[..Math.Min((note ?? string.Empty).Length, 400)], cancel);
         return Redirect(Address);
     }
 
@@ -111,7 +133,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
             try
             {
                 var plan = (await desk.Plan(Piece, workshop, cancel)).Plan;
-                (PieceName, Steps) = (plan.Title, NeedleSteps.Of(plan, desk.Today));
+                (PieceName, Steps, _plan) = (plan.Title, NeedleSteps.Of(plan, desk.Today), plan);
             }
             catch (TooMuchException)
             {
@@ -127,12 +149,14 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
         }
 
         Entries = rows.OrderByDescending(r => r.Id).Select(r => new EntryTold(r.Id, r.PieceId, names[r.PieceId],
-            Steps.FirstOrDefault(s => s.Id == r.Step)?.Title ?? (r.Step.StartsWith("length-", StringComparison.Ordinal) ? $"Length {r.Step[7..]}" : KindTold(r.Kind)),
+            Steps.FirstOrDefault(s => s.Id == r.Step)?.Title ?? (r.Step.StartsWith("length-", StringComparison.Ordinal) ? $"Length {r.Step[7..]}" : LearningTelling.Called(r.Kind)),
             Say.Minutes(r.PlannedMinutes), Say.Minutes(r.Minutes), r.Note, r.At)).ToArray();
         ByKind = rows.GroupBy(r => r.Kind, StringComparer.Ordinal)
             .Select(g => (g.Key, g.Sum(r => r.PlannedMinutes), g.Sum(r => r.Minutes))).ToArray();
-        Learnt = LearningFromLog.Of(await log.ToLearnFrom(cancel)).Select(l => (l.Kind, l.Learned,
-            Say.List(l.Learned.Outliers.Select(o => names.GetValueOrDefault(o.Piece, $"piece {o.Piece}")).ToArray()))).ToArray();
+        var learnt = LearningFromLog.Of(await log.ToLearnFrom(cancel));
+        Learnt = learnt.Select(l => (l.Kind, LearningTelling.Tell(l, n => names.GetValueOrDefault(n, $"piece {n}")))).ToArray();
+        Practise = LearningTelling.Practise(learnt);
+        Pictures = Piece is null ? [] : await log.Pictures(id, cancel);
         return true;
     }
 }

@@ -12,8 +12,8 @@ namespace Dittany.Web.Pages.Log;
 /// <summary>
 /// Finished stitches measured in a photograph that was straightened by the card beside them: a kind report, or why nothing can be told.
 /// </summary>
-public sealed class PhotographModel(PieceStore pieces, WorkshopStore workshops, CupboardStore cupboard, PictureDesk pictures, Desk desk)
-    : PageModel
+public sealed class PhotographModel(PieceStore pieces, WorkshopStore workshops, CupboardStore cupboard, LogStore log, PictureDesk pictures,
+    Desk desk) : PageModel
 {
     /// <summary>The photograph that is measured.</summary>
     [BindProperty(SupportsGet = true)]
@@ -30,6 +30,33 @@ public sealed class PhotographModel(PieceStore pieces, WorkshopStore workshops, 
     public string? Cannot { get; private set; }
 
     public string? View { get; private set; }
+
+    /// <summary>Whether what was measured is in the log already; null where nothing can be learnt from it.</summary>
+    public bool? Kept { get; private set; }
+
+    private Logged? _seen;
+
+    /// <summary>Keeps what was measured: the picture goes into the book, and how long her stitches come out is learnt.</summary>
+    public async Task<IActionResult> OnPostKeep(int id, CancellationToken cancel)
+    {
+        if (await OnGet(id, cancel) is not PageResult)
+        {
+            return NotFound();
+        }
+
+        if (View is { } view && Report.Count > 0)
+        {
+            await log.AddPicture(id, view, Report[0], cancel);
+        }
+
+        if (_seen is { } seen)
+        {
+            await log.Add(seen, $"{seen.Step}-of-{id}", cancel: cancel);
+            await log.Learn(workshops, cancel);
+        }
+
+        return Redirect($"/log/{id}");
+    }
 
     public async Task<IActionResult> OnGet(int id, CancellationToken cancel)
     {
@@ -64,6 +91,8 @@ public sealed class PhotographModel(PieceStore pieces, WorkshopStore workshops, 
             ? StitchFinder.Find(view.Bytes, view.WidthPx / of.WidthMm, Colour.Parse(colour))
             : (null, "The photograph is not straightened yet."), cancel);
         (Cannot, Report) = (cannot, seen is null ? [] : FinishedTelling.Tell(seen, element).Select(t => t.In(workshop.Units)).ToArray());
+        _seen = seen is null ? null : LearningFromLog.Seen(id, Plan, element, seen, $"photograph-{number}");
+        Kept = Report.Count == 0 ? null : (await log.Pictures(id, cancel)).Any(p => p.PictureId == View);
         return Page();
     }
 }

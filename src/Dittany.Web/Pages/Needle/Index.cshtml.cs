@@ -40,8 +40,6 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
     /// <summary>The step that is looked at.</summary>
     public int Shown { get; private set; }
 
-    public int Tonight { get; private set; }
-
     public IReadOnlyDictionary<int, string> Drawn { get; private set; } = new Dictionary<int, string>();
 
     /// <summary>What is asked of an entry that is hard to believe, with the step and the minutes it was sent with.</summary>
@@ -51,10 +49,13 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
 
     public string Address => string.Create(CultureInfo.InvariantCulture, $"/needle/{Piece.Id}");
 
-    public string PortionTold => At >= Steps.Count ? "All is done."
-        : Tonight >= Steps.Count ? $"Tonight all that is left, {Say.Minutes(Plan.Time.Progress.LeftMinutes)}."
-        : Tonight == At + 1 ? $"Tonight this alone: {Say.Minutes(Steps[At].Minutes)}."
-        : $"Tonight as far as “{Steps[Tonight - 1].Title}”: {Say.Minutes(Steps.Skip(At).Take(Tonight - At).Sum(s => s.Minutes))}.";
+    /// <summary>What fits into tonight.</summary>
+    public Portion Portion { get; private set; } = null!;
+
+    public int Tonight => Portion.To;
+
+    /// <summary>The drawing she taps on, px; null where nothing is stitched.</summary>
+    public (int Wide, int High)? Tap => Plan.Route.Count > 0 ? NeedleDrawing.TapSize(Plan) : null;
 
     /// <summary>So many steps are in the page; after them it is loaded again.</summary>
     private const int Ahead = 20;
@@ -78,7 +79,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
     /// <summary>The drawing of one length.</summary>
     public async Task<IActionResult> OnGetLength(int id, int run, CancellationToken cancel) =>
         await Load(id, cancel) && Steps.FirstOrDefault(s => s.Length?.Run == run) is { Length: { } length }
-            ? Content(NeedleDrawing.Length(Plan, length).Replace("<svg ", "<svg xmlns=\"http://www.w3.org/2000/svg\" ", StringComparison.Ordinal), "image/svg+xml") : NotFound();
+            ? Content(Drawing(length).Replace("<svg ", "<svg xmlns=\"http://www.w3.org/2000/svg\" ", StringComparison.Ordinal), "image/svg+xml") : NotFound();
 
     /// <summary>A step is done: it is logged where minutes were measured or said, and the piece goes on.</summary>
     public async Task<IActionResult> OnPostDone(int id, string step, string? once, string? minutes, string? left, string? note, bool sure,
@@ -94,11 +95,10 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
             return Answer(quiet, StatusCodes.Status409Conflict, "The plan was changed in the meantime, and has no such step: load the page again.");
         }
 
-        var planned = LearningFromLog.Usual(done, Piece.In(Workshop));
         double? took = string.IsNullOrWhiteSpace(minutes) ? null
             : double.TryParse(Digits.Plain(minutes), NumberStyles.Float, CultureInfo.InvariantCulture, out var m) ? m : double.NaN;
         if (took is { } said && (double.IsNaN(said) ? "Write the minutes as a number, such as 25." : sure && said is >= 0 and <= 24 * 60 ? null
-            : LearningFromLog.Doubt(said, planned)) is { } doubt)
+            : LearningFromLog.Doubt(said, done.UsualMinutes)) is { } doubt)
         {
             Doubt = (step, doubt, minutes!);
             return Answer(quiet, StatusCodes.Status422UnprocessableEntity, doubt);
@@ -106,10 +106,12 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
 
         if (took is { } real)
         {
-            await log.Add(new Logged(id, done.Id, done.Kind, planned, Math.Round(real, 2)),
+            // What cannot be read as a length is kept as it was written.
+            var leftMm = Tape.Read(left ?? string.Empty, Workshop.Units);
+            var words = leftMm is null && !string.IsNullOrWhiteSpace(left) ? $"{note} left over: {left}".Trim() : note ?? string.Empty;
+            await log.Add(LearningFromLog.Entry(id, Plan, done, Math.Round(real, 2), leftMm),
                 string.IsNullOrWhiteSpace(once) ? Guid.NewGuid().ToString("N") : once[..Math.Min(once.Length, 60)],
-                (note ?? string.Empty)[..Math.Min((note ?? string.Empty).Length, MostNote)],
-                Tape.Read(left ?? string.Empty, Workshop.Units), cancel: cancel);
+                words[..Math.Min(words.Length, MostNote)], leftMm, cancel: cancel);
             if (!Steps.SkipWhile(s => s != done).Skip(1).Any(s => s.Kind == done.Kind))
             {
                 await log.Learn(workshops, cancel);
@@ -125,17 +127,61 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
         return await Forward(done, quiet, cancel);
     }
 
-    /// <summary>She is at another length than the page thinks: what is before it is stitched, what follows is not.</summary>
-    public async Task<IActionResult> OnPostHere(int id, int run, CancellationToken cancel)
+    /// <summary>The whole of it, to tap on.</summary>
+    public async Task<IActionResult> OnGetWhole(int id, CancellationToken cancel) =>
+        await Load(id, cancel) && Plan.Route.Count > 0 ? Content(NeedleDrawing.Whole(Plan), "image/svg+xml") : NotFound();
+
+    /// <summary>
+    /// She is at another place than the page thinks: what is before it is stitched, what follows is not. With <paramref name="stitch"/> at
+    /// that one of the length, counted from one.
+    /// </summary>
+    public async Task<IActionResult> OnPostHere(int id, int run, string? stitch, CancellationToken cancel)
     {
-        if (!await Load(id, cancel) || Steps.All(s => s.Length?.Run != run))
+        if (!await Load(id, cancel) || Steps.FirstOrDefault(s => s.Length?.Run == run) is not { Length: { } length })
         {
             return NotFound();
         }
 
-        var far = run == 1 ? new Done(Marked: true) : new Done(true, run - 1);
-        return await Moved(far, $"At length {run}", quiet: false, cancel);
+        var at = 1;
+        return !string.IsNullOrWhiteSpace(stitch)
+            && (!int.TryParse(Digits.Plain(stitch), NumberStyles.None, CultureInfo.InvariantCulture, out at)
+            || at < 1 || at > length.Stitches) ? Again($"Say which stitch of the length: 1 to {length.Stitches}.")
+            : await Moved(new Done(true, run - 1, Stitches: at - 1), PlaceTold(run, at), quiet: false, cancel);
     }
+
+    /// <summary>She tapped on the stitch she is at.</summary>
+    public async Task<IActionResult> OnPostTap(int id, CancellationToken cancel)
+    {
+        if (!await Load(id, cancel) || Plan.Route.Count == 0)
+        {
+            return NotFound();
+        }
+
+        if (!double.TryParse(Request.Form["at.x"], NumberStyles.Float, CultureInfo.InvariantCulture, out var x)
+            || !double.TryParse(Request.Form["at.y"], NumberStyles.Float, CultureInfo.InvariantCulture, out var y)
+            || NeedleDrawing.Tapped(Plan, x, y) is not { } row)
+        {
+            return Again("There is no stitch where you tapped: tap on the one you are at, or say it by its number.");
+        }
+
+        var run = Plan.Route[row].Run;
+        var at = row - Plan.Route.TakeWhile(r => r.Run != run).Count();
+        return await Moved(new Done(true, run - 1, Stitches: at), PlaceTold(run, at + 1), quiet: false, cancel);
+    }
+
+    private static string PlaceTold(int run, int stitch) => stitch > 1 ? $"At stitch {stitch} of length {run}" : $"At length {run}";
+
+    /// <summary>The page once more, with what was wrong.</summary>
+    private PageResult Again(string said)
+    {
+        Look(null);
+        Said = said;
+        Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
+        return Page();
+    }
+
+    private string Drawing(RunTold run) => NeedleDrawing.Length(Plan, run, run.Run == Plan.Time.Progress.RunsDone + 1
+        ? Plan.Time.Progress.Stitches : 0);
 
     /// <summary>Lengths are unpicked: they are counted as not done.</summary>
     public async Task<IActionResult> OnPostUnpick(int id, int lengths, CancellationToken cancel)
@@ -148,10 +194,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
         var done = Plan.Time.Progress.RunsDone;
         if (lengths < 1 || lengths > done)
         {
-            Look(null);
-            Said = done == 0 ? "No length is stitched yet, so there is nothing to unpick." : $"Say how many lengths: 1 to {done}.";
-            Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
-            return Page();
+            return Again(done == 0 ? "No length is stitched yet, so there is nothing to unpick." : $"Say how many lengths: 1 to {done}.");
         }
 
         return await Moved(done == lengths ? new Done(Marked: true) : new Done(true, done - lengths), $"{Say.Upper(Say.Count(lengths, "length"))} unpicked",
@@ -202,12 +245,12 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
     private void Look(int? step)
     {
         Shown = Math.Clamp(step ?? At, 0, Math.Max(0, Steps.Count - 1));
-        Tonight = NeedleSteps.Tonight(Steps, At, Workshop.MinutesPerEvening);
+        Portion = Portion.Of(Plan, Steps, At, Desk.EveningsOf(Workshop));
         var (drawn, bytes) = (new Dictionary<int, string>(), 0);
         foreach (var at in Enumerable.Range(Math.Min(At, Shown), Steps.Count - Math.Min(At, Shown))
             .Where(i => Steps[i].Length is not null).Take(DrawnAhead))
         {
-            var svg = NeedleDrawing.Length(Plan, Steps[at].Length!);
+            var svg = Drawing(Steps[at].Length!);
             bytes += svg.Length;
             if (bytes > MostDrawn)
             {

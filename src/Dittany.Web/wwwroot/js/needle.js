@@ -76,7 +76,8 @@
     const typed = step.querySelector('input[name="minutes"]').value.trim();
     const minutes = typed || (now() / 60000).toFixed(2);
     // A step that was only glanced at was not worked: it is done, and no time is kept for it.
-    queue.push({ step: step.dataset.id, once: mark(), minutes: !typed && now() < 3000 ? '' : minutes });
+    const more = (name) => step.querySelector(`input[name="${name}"]`)?.value.trim() ?? '';
+    queue.push({ step: step.dataset.id, once: mark(), minutes: !typed && now() < 3000 ? '' : minutes, left: more('left'), note: more('note') });
     keep(key, queue);
     sat += paused ? 0 : (performance.now() - since) / 60000;
     page.querySelector(`[data-map="${step.dataset.i}"]`)?.classList.add('worked');
@@ -107,6 +108,8 @@
   }, true);
   page.addEventListener('click', (event) => {
     if (event.target.closest('.length-tap, img.length-drawn')) { goOn(); }
+    // A picture that is clicked by a key was tapped nowhere: the number beside it says the place.
+    if (event.target.matches('.needle-tap') && event.detail === 0) { event.preventDefault(); document.getElementById('at-stitch')?.focus(); }
     const begin = event.target.closest('.wait-begin');
     if (begin) {
       const end = Date.now() + (Number(begin.closest('[data-wait]').dataset.wait) * 60000);
