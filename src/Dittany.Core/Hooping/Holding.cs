@@ -72,6 +72,13 @@ public static class Holding
         (School.InHand, new Choice("in-hand", "In the hand")),
     ];
 
+    /// <summary>So little less across is offered as a way to save a placing, mm, for up to so many units (from memory).</summary>
+    private const double MostSavedMm = 5;
+
+    private const int MostTried = 40;
+
+    private const int MostSaved = 6;
+
     /// <summary>Up to so many placings nobody minds the moving (from memory).</summary>
     private const int MostEasily = 3;
 
@@ -158,7 +165,7 @@ public static class Holding
                 ? [$"{TextOf(IdOf(q.Habit))}, as is your habit, it cannot be held: {Say.Lower(whyNot)}"]
                 : null,
         };
-        var decisions = new List<Decision> { decision, SizeDecision(q, own, taken) };
+        var decisions = new List<Decision> { decision, SizeDecision(q, own, taken, cloth) };
         if (school != School.InHand)
         {
             decisions.Add(Deciding.ByHabit(habit => Tension(q, habit), q.TensionHabit, q.HersTension, [Tight, Slack]));
@@ -175,7 +182,19 @@ public static class Holding
         }
 
         var through = q.Cloth.Lined && (q.HersLayers ?? q.LayersHabit) == "through-both" ? 2 : 1;
-        return new Held(school, taken.Size?.Cover?.Placings ?? [], taken.Size?.Cover?.LowerBound ?? 0, through, decisions, cautions)
+        var (placings, pressed) = Raised.Order(taken.Size?.Cover?.Placings ?? [], taken.Size?.Cover?.Units ?? q.Units);
+        if (pressed.Count > 0)
+        {
+            cautions.Add(new Caution("hoop.size", CautionKind.Item, Severity.Caution, $"The ring of placing {Say.List(pressed.Select(p =>
+                p.ToString(CultureInfo.InvariantCulture)).ToArray())} comes to lie on knots that are stitched by then: leave those knots to the very end, or lay soft cloth between."));
+        }
+        else if (!placings.Select(p => p.CentreMm).SequenceEqual(taken.Size?.Cover?.Placings.Select(p => p.CentreMm) ?? []))
+        {
+            var at = decisions.FindIndex(d => d.Id == "hoop.size");
+            decisions[at] = decisions[at] with { Because = [.. decisions[at].Because, "The placings follow each other so that no ring ever lies on finished knots."] };
+        }
+
+        return new Held(school, placings, taken.Size?.Cover?.LowerBound ?? 0, through, decisions, cautions)
         {
             Units = taken.Size?.Cover?.Units ?? q.Units,
             Nudge = q.HersSizeMm is null && ((school == School.InHand && q.HersSchool is null && q.Habit != School.InHand)
@@ -212,7 +231,7 @@ public static class Holding
     {
         /// <summary>So many moves that the hoop is in the way: fewer than three letters a placing (from memory).</summary>
         private bool Tedious => Cover is { } c && c.Placings.Count > MostEasily
-            && c.Placings.Sum(p => p.Units.Count) < 3 * c.Placings.Count;
+            && c.Placings.Sum(p => p.Units.Sum(u => c.Units[u].Of?.Letters.Count ?? 1)) < 3 * c.Placings.Count;
 
         public Told? Against =>
             Harm is not null ? Harm
@@ -290,16 +309,16 @@ public static class Holding
         var units = Hooping.Apart(q.Units, round, hoopMm);
         var along = units.Count > q.Units.Count;
         var whole = along ? null : q.Whole;
-        var bound = Hooping.LowerBound(units, round, hoopMm, q.Budget, whole);
-        if (Hooping.Place(units, round, hoopMm, Hooping.Clampable(ringable, hoopMm), q.Budget, whole) is { } on)
+        if (Hooping.Fewest(units, round, hoopMm, Hooping.Clampable(ringable, hoopMm), q.Budget, whole) is { Placings: { } on } clamped)
         {
-            return new Cover(on, bound, false, units, along);
+            return new Cover(on, clamped.Bound, false, units, along);
         }
 
-        return Hooping.Place(units, round, hoopMm, null, q.Budget, whole) is { } off ? new Cover(off, bound, true, units, along) : null;
+        return Hooping.Fewest(units, round, hoopMm, null, q.Budget, whole) is { Placings: { } off } loose
+            ? new Cover(off, loose.Bound, true, units, along) : null;
     }
 
-    private static Decision SizeDecision(HoldingQuestion q, Way own, Way taken)
+    private static Decision SizeDecision(HoldingQuestion q, Way own, Way taken, Lazy<Region> cloth)
     {
         if (taken.Size is not { Cover: { } cover } size)
         {
@@ -320,8 +339,17 @@ public static class Holding
                     + $"{Say.Count(cover.Placings.Count, "placing")} will do."),
             q.OwnRingMm is not null && size.HoopMm == q.OwnRingMm ? "The picture is worked in the very ring that it hangs in."
                 : cover.Placings.Count == cover.LowerBound ? "Fewer cannot be."
+                : cover.Placings.Count == cover.LowerBound + 1 ? "That is at most one too many."
                 : $"Fewer than {Say.Count(cover.LowerBound, "placing")} cannot be.",
         };
+        if (cover is { Along: false, Placings.Count: > 1 and <= MostSaved and var many, Units.Count: <= MostTried }
+            && Hooping.Saves(cover.Units, school == School.Hoop, size.HoopMm, cover.OffCloth ? null
+                : Hooping.Clampable(cloth.Value, size.HoopMm), many,
+                MostSavedMm, q.Budget) is { } saves)
+        {
+            because.Add($"It would be one placing fewer if what lies in a ring were {Say.Length(saves)} less across: a little smaller, or set closer.");
+        }
+
         if (q.Opening is { } opening && size.Harm is null)
         {
             because.Add($"It goes in by {opening.Name}, {Say.Length(opening.FlatWidthMm)} wide laid flat: try the ring before the first "

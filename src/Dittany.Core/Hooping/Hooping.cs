@@ -8,7 +8,11 @@ namespace Dittany.Core.Hooping;
 /// Stitches that are worked in one placing: <paramref name="Count"/> of one part from <paramref name="First"/> on, or a
 /// letter whole where no part is named. Letters and parts are counted as the plan works them.
 /// </summary>
-public sealed record HoopStretch(int Letter, int? Part, int First, int Count);
+public sealed record HoopStretch(int Letter, int? Part, int First, int Count)
+{
+    /// <summary>All letters it is, where it is several that are never parted, such as the parts of a plant.</summary>
+    public IReadOnlyList<int> Letters { get; init; } = [Letter];
+}
 
 public enum School
 {
@@ -24,6 +28,9 @@ public enum School
 /// </summary>
 public sealed record Unit(string Name, IReadOnlyList<Pt> Points, double HalfMm, HoopStretch? Of = null)
 {
+    /// <summary>Whether it has knots or the like, that a ring must not lie on.</summary>
+    public bool Raised { get; init; }
+
     /// <summary>What it comes apart into at its joints, where no ring at hand takes it whole; none where it must not.</summary>
     public IReadOnlyList<Unit> Stretches { get; init; } = [];
 
@@ -77,7 +84,7 @@ public static class Hooping
     {
         if (whole is not null && CentreOf(whole, round, hoopMm, centres) is { } middle)
         {
-            return [new HoopPlacing(1, round, hoopMm, Reach(round, hoopMm), Usable(round, hoopMm, middle.OnGrid()), middle.OnGrid(),
+            return [new HoopPlacing(1, round, hoopMm, ReachMm(round, hoopMm), Usable(round, hoopMm, middle.OnGrid()), middle.OnGrid(),
                 Enumerable.Range(0, units.Count).ToArray())];
         }
 
@@ -124,11 +131,51 @@ public static class Hooping
 
             left.RemoveAll(taken.Contains);
             var centre = CentreOf(hull, half, round, hoopMm, centres)!.Value.OnGrid();
-            placings.Add(new HoopPlacing(placings.Count + 1, round, hoopMm, Reach(round, hoopMm), Usable(round, hoopMm, centre), centre,
+            placings.Add(new HoopPlacing(placings.Count + 1, round, hoopMm, ReachMm(round, hoopMm), Usable(round, hoopMm, centre), centre,
                 taken.Order().ToArray()));
         }
 
         return placings;
+    }
+
+    /// <summary>
+    /// The fewest placings: as <see cref="Place"/> finds them, or fewer by search where there may be, with the bound that is proven then.
+    /// </summary>
+    public static (IReadOnlyList<HoopPlacing>? Placings, int Bound) Fewest(IReadOnlyList<Unit> units, bool round, double hoopMm,
+        Region? centres,
+        Budget? budget = null, Unit? whole = null)
+    {
+        var bound = LowerBound(units, round, hoopMm, budget, whole);
+        if (Place(units, round, hoopMm, centres, budget, whole) is not { } found)
+        {
+            return (null, bound);
+        }
+
+        if (found.Count <= Math.Max(1, bound))
+        {
+            return (found, bound);
+        }
+
+        var (groups, proven) = Covering.Least(units, round, hoopMm, centres, found.Count, bound, budget);
+        return (groups is null ? found : groups.Select((g, i) => Placing(i + 1, units, g, round, hoopMm, centres)).ToArray(), proven);
+    }
+
+    /// <summary>
+    /// By how many millimetres all of it would have to be less across inside the ring for one placing fewer to do, up to
+    /// <paramref name="mostMm"/>; null where that would not be enough.
+    /// </summary>
+    public static double? Saves(IReadOnlyList<Unit> units, bool round, double hoopMm, Region? centres, int placings, double mostMm,
+        Budget? budget = null)
+    {
+        bool Enough(double mm) => Covering.Least(units, round, hoopMm, centres, placings, 1, budget, mm / 2).Groups is not null;
+        return !Enough(mostMm) ? null : Enumerable.Range(1, (int)mostMm).Select(mm => (double)mm).First(mm => mm >= mostMm || Enough(mm));
+    }
+
+    private static HoopPlacing Placing(int order, IReadOnlyList<Unit> units, IReadOnlyList<int> group, bool round, double hoopMm,
+        Region? centres)
+    {
+        var centre = CentreFor([.. group.Select(i => units[i])], round, hoopMm, centres)!.Value.OnGrid();
+        return new HoopPlacing(order, round, hoopMm, ReachMm(round, hoopMm), Usable(round, hoopMm, centre), centre, group);
     }
 
     /// <summary>All units as one, by which it is soon seen whether one placing takes them; null where there are none.</summary>
@@ -163,7 +210,7 @@ public static class Hooping
     internal static Pt? CentreOf(IReadOnlyList<Pt> points, double halfMm, bool round, double hoopMm, Region? centres, Pt? between = null)
     {
         // Half a hundredth of a millimetre is kept back for rounding the centre.
-        var reach = Reach(round, hoopMm) - halfMm - 0.005;
+        var reach = ReachMm(round, hoopMm) - halfMm - 0.005;
         var middle = between ?? (round ? Circle.Round(points).Centre : Middle(points));
         var least = Farthest(points, middle, round);
         if (least > reach || centres is { IsEmpty: true })
@@ -246,7 +293,7 @@ public static class Hooping
             return 0;
         }
 
-        var reach = Reach(round, hoopMm);
+        var reach = ReachMm(round, hoopMm);
         var one = round ? Math.PI * reach * reach : 4 * reach * reach;
         var widest = Widest(round, hoopMm);
         var stitched = units.Sum(u => Region.AreaOf(u.Hull));
@@ -270,7 +317,7 @@ public static class Hooping
     }
 
     /// <summary>From corner to corner of what can be used: two places further apart never lie in one placing.</summary>
-    private static double Widest(bool round, double hoopMm) => 2 * Reach(round, hoopMm) * (round ? 1 : Math.Sqrt(2));
+    private static double Widest(bool round, double hoopMm) => 2 * ReachMm(round, hoopMm) * (round ? 1 : Math.Sqrt(2));
 
     /// <summary>
     /// Whether two outlines have corners further apart than one placing reaches: quickly told, before a circle is looked for.
@@ -318,10 +365,11 @@ public static class Hooping
     public static IReadOnlyList<Unit> Apart(IReadOnlyList<Unit> units, bool round, double hoopMm)
     {
         bool Whole(Unit u) => CentreOf(u, round, hoopMm, null) is not null;
-        return units.All(Whole) ? units : [.. units.SelectMany(u => Whole(u) || u.Stretches.Count == 0 ? [u] : u.Stretches)];
+        IEnumerable<Unit> Parted(Unit u) => Whole(u) || u.Stretches.Count == 0 ? [u] : u.Stretches.SelectMany(Parted);
+        return units.All(Whole) ? units : [.. units.SelectMany(Parted)];
     }
 
-    private static double Reach(bool round, double hoopMm) => round ? Hoops.UsableRadiusMm(hoopMm) : Hoops.UsableHalfSideMm(hoopMm);
+    internal static double ReachMm(bool round, double hoopMm) => round ? Hoops.UsableRadiusMm(hoopMm) : Hoops.UsableHalfSideMm(hoopMm);
 
     private static Pt Middle(IReadOnlyList<Pt> points) =>
         new((points.Min(p => p.X) + points.Max(p => p.X)) / 2, (points.Min(p => p.Y) + points.Max(p => p.Y)) / 2);
@@ -333,7 +381,7 @@ public static class Hooping
 
     private static Pt[] Usable(bool round, double hoopMm, Pt centre)
     {
-        var reach = Reach(round, hoopMm);
+        var reach = ReachMm(round, hoopMm);
         return round
             ? Round(reach, centre)
             : [(centre + new Pt(-reach, -reach)).OnGrid(), (centre + new Pt(reach, -reach)).OnGrid(),

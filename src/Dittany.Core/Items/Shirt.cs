@@ -79,6 +79,7 @@ public static class Shirt
                 Over: [[new(-neck, -75), new(-neck * 0.2, 4), new(-neck * 0.9, 42), new(-neck * 1.25, -58)],
                     [new(neck, -75), new(neck * 0.2, 4), new(neck * 0.9, 42), new(neck * 1.25, -58)],
                     [new(px, py), new(px + pw, py), new(px + pw, py + ph - 12), new(px + (pw / 2), py + ph), new(px, py + ph - 12)]]),
+            Back(w, l, neck, outline),
             new Drawn(
                 new Face("cuff", "cuff, laid open", "top left corner of the cuff"),
                 [new(8, 0), new(CuffW - 8, 0), new(CuffW, 8), new(CuffW, CuffH), new(0, CuffH), new(0, 8)],
@@ -104,6 +105,33 @@ public static class Shirt
                 []),
             Folded.Collar("collar", 118, neck + 8, 62, "the shirt"),
         ];
+    }
+
+    /// <summary>The back below its yoke: one cloth from side to side, for large work.</summary>
+    private static Drawn Back(double w, double l, double neck, IReadOnlyList<Pt> outline)
+    {
+        var yoke = 0.13 * l;
+        return new Drawn(
+            new Face("back", "back", "centre back at the collar seam"),
+            outline,
+            [
+                new Zone(
+                    "back", "back below the yoke", Rectangle(-0.38 * w, yoke, 0.76 * w, 0.68 * l), 6, "It ends at the yoke and before the sides, where it is seen no more.",
+                    Top(60, "the yoke seam", new Pt(0, yoke + 60), "High on the back it is seen above a chair.", "yoke-line"),
+                    Caps(18, 45, 0.7, 0.6 * w, "A back bends towards the arms.")),
+            ],
+            [
+                Seam("yoke-seam", "topstitched yoke seam", [new(-0.46 * w, yoke), new(0.46 * w, yoke)], ObstacleKind.TopstitchedHem, 6),
+                Hem("hem", "rolled hem", -0.3 * w, 0.3 * w, 0.97 * l, -8),
+            ],
+            [
+                MiddleFold("back-fold", "the middle fold of the back", 0, l,
+                    "Button the shirt, fold it in half lengthwise, shoulder on shoulder and side on side, and crease the back: that is the middle fold of the back."),
+                Level("yoke-line", "the yoke seam", 0.46 * w, yoke, Found.Seam),
+                Level("collar-seam", "the collar seam in the middle", neck, 0, Found.Seam),
+            ],
+            [Sleeve(w), Mirrored(Sleeve(w)), Rectangle(-neck, -92, 2 * neck, 30)],
+            new Opening("the open front", 2 * w));
     }
 
     /// <summary>A long sleeve hanging beside the body; nothing is worked on it here.</summary>

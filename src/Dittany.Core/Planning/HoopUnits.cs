@@ -29,7 +29,11 @@ internal sealed class HoopUnits
                 var of = held.Units[index].Of!;
                 if (of.Part is not { } part)
                 {
-                    _letters[of.Letter] = placing.Order;
+                    foreach (var letter in of.Letters)
+                    {
+                        _letters[letter] = placing.Order;
+                    }
+
                     continue;
                 }
 
@@ -39,13 +43,31 @@ internal sealed class HoopUnits
         }
     }
 
-    /// <summary>One letter, or one copy of a motif, as a unit.</summary>
-    public static Unit Of(WorkedLetter letter, int index)
+    /// <summary>From so many knots on a ring does harm to them (from memory): the dot of an i bears it.</summary>
+    private const int KnotsThatStandUp = 3;
+
+    /// <summary>
+    /// Letters one by one, and the copies of a motif whole: a plant comes apart into its parts only where no ring takes it.
+    /// </summary>
+    public static IReadOnlyList<Unit> Of(IReadOnlyList<WorkedLetter> letters) => Enumerable.Range(0, letters.Count)
+        .GroupBy(i => (letters[i].Element.Id, Copy: letters[i].Element.IsMotif ? letters[i].Parts[0].Copy : -1 - i))
+        .Select(g => g.ToArray()).Select(g => (g, Units: g.Select(i => Of(letters[i], i)).ToArray()))
+            .Select(u => u.Units.Length == 1 ? u.Units[0]
+            : new Unit(u.Units[0].Name, u.Units.SelectMany(p => p.Points).ToArray(), u.Units.Max(p => p.HalfMm),
+                new HoopStretch(u.g[0], null, 0, 0) { Letters = u.g })
+            {
+                Raised = u.Units.Any(p => p.Raised),
+                Stretches = u.Units,
+            }).ToArray();
+
+    /// <summary>One letter, or one part of a motif, as a unit.</summary>
+    private static Unit Of(WorkedLetter letter, int index)
     {
         var name = letter.Parts[0].Letter;
         var half = letter.Parts.Max(p => p.LineWidthMm) / 2;
         return new Unit(name, Points(letter.Parts.SelectMany(p => p.Stitches)), half, new HoopStretch(index, null, 0, 0))
         {
+            Raised = letter.Parts.Sum(p => p.Stitches.Count(s => s.Shape == StitchShape.Knot)) >= KnotsThatStandUp,
             Stretches = letter.Parts.SelectMany((part, n) => Apart(part).Select(s =>
                 new Unit(name, Points(part.Stitches.Slice(s.First, s.Count)), half,
                     new HoopStretch(index, n, s.First, s.Count)))).ToArray(),

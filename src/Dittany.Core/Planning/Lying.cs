@@ -27,6 +27,7 @@ internal sealed class Lying
     private readonly (int Layer, int Words, int Index)[] _ranks;
     private readonly HashSet<(int Under, int Over)> _covered = [];
     private readonly HashSet<int> _hidden = [];
+    private readonly Dictionary<(int Index, bool Stated), IReadOnlyList<Region>> _hides = [];
 
     public static IReadOnlyList<Choice> Orders { get; } =
         [new(UnderFirst, "What lies under first, tucked under what lies over it"),
@@ -56,15 +57,7 @@ internal sealed class Lying
                 continue;
             }
 
-            var stated = upper.Layer is not null || under.Layer is not null;
-            var hides = upper.Parts.Where(p => p.Filling is not null).Select(p =>
-                new Area([.. p.Filling!.RingsMm.Select(Stroke.Ring)]).Covers()).ToList();
-            if (stated && !IsFrame(upper))
-            {
-                hides.AddRange((upper.Design?.Shapes ?? []).Select(s => s.Area).OfType<Area>().Select(a => a.Covers()));
-            }
-
-            foreach (var region in hides.Where(r => under.Parts.Any(p => p.LineMm.Any(r.Holds) || Meets(p, r))))
+            foreach (var region in Hides(i, stated: upper.Layer is not null || under.Layer is not null).Where(r => Reaches(r, under)))
             {
                 over = over.With(region);
                 _covered.Add((index, i));
@@ -74,6 +67,39 @@ internal sealed class Lying
         return over;
     }
 
+    /// <summary>What of an element hides what lies under it: its fills, and where a layer was given its areas.</summary>
+    private IReadOnlyList<Region> Hides(int index, bool stated)
+    {
+        if (_hides.TryGetValue((index, stated), out var known))
+        {
+            return known;
+        }
+
+        var upper = _elements[index];
+        var hides = upper.Parts.Where(p => p.Filling is not null)
+            .Select(p => new Area([.. p.Filling!.RingsMm.Select(Stroke.Ring)]).Covers()).ToList();
+        if (stated && !IsFrame(upper))
+        {
+            hides.AddRange((upper.Design?.Shapes ?? []).Select(s => s.Area).OfType<Area>().Select(a => a.Covers()));
+        }
+
+        return _hides[(index, stated)] = hides;
+    }
+
+    /// <summary>Whether a region reaches what is stitched of an element: boxes are looked at first, for most lie apart.</summary>
+    private static bool Reaches(Region region, PlannedElement under)
+    {
+        if (region.IsEmpty)
+        {
+            return false;
+        }
+
+        var (least, most) = region.Box;
+        return under.Parts.Any(p => p.LineMm.Any(q => q.X >= least.X && q.X <= most.X && q.Y >= least.Y && q.Y <= most.Y && region.Holds(q))
+            || (p.LineMm.Count > 1 && p.LineMm.Min(q => q.X) <= most.X && p.LineMm.Max(q => q.X) >= least.X
+                && p.LineMm.Min(q => q.Y) <= most.Y
+                && p.LineMm.Max(q => q.Y) >= least.Y && Meets(p, region)));
+    }
 
     private static bool IsFrame(PlannedElement element) => MotifLibrary.Find(element.Motif ?? string.Empty)?.Shelf == MotifShelf.Frames;
 
@@ -81,6 +107,18 @@ internal sealed class Lying
         Polyline.Between([.. r, r[0]], part.LineMm) <= 0);
 
     private static bool Meet(Box a, Box b) => a.X < b.X + b.Width && b.X < a.X + a.Width && a.Y < b.Y + b.Height && b.Y < a.Y + a.Height;
+
+    /// <summary>
+    /// Whether it matters which of two elements is worked first: one hides of the other, words are stitched on top of a motif, or a layer
+    /// was given and they meet.
+    /// </summary>
+    public bool Matters(string one, string other) => Matters(At(one), At(other));
+
+    private int At(string id) => Enumerable.Range(0, _elements.Count).First(i => _elements[i].Id == id);
+
+    private bool Matters(int one, int other) => _covered.Contains((one, other)) || _covered.Contains((other, one))
+        || (Meet(_elements[one].BoxMm, _elements[other].BoxMm) && (_elements[one].IsMotif != _elements[other].IsMotif
+            || _elements[one].Layer is not null || _elements[other].Layer is not null));
 
     /// <summary>Tells that an element is hidden wholly.</summary>
     public void Hides(int under) => _hidden.Add(under);

@@ -101,7 +101,7 @@ public static class Planner
         // Route and threads, and with the real thread ends the effort.
         var routed = Working.RouteOf(
             letters, called, held, cutting, ground, thickness, marksCloth && transfer.Marker.GoesBy == GoesBy.Brushing, workshop,
-                overrules.For("order.parts"), needle);
+                overrules.For("order.parts"), needle, lying);
         elements = ColourTurns.On(Working.AsWorked(elements, routed), routed.Rows, cutting.CutMm);
         ColourTurns.Tell(elements, needle);
         var threads = Working.ThreadsOf(elements, routed.Rows, cutting, cloth, thickness, workshop, overrules, needle);

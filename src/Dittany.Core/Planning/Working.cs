@@ -30,7 +30,7 @@ internal static class Working
     public static Held Hold(IReadOnlyList<WorkedLetter> letters, Called called, WordingGround ground, Workshop workshop,
         Overrules overrules)
     {
-        var units = letters.Select(HoopUnits.Of).ToArray();
+        var units = HoopUnits.Of(letters);
         var keepOff = ground.Drawn.Obstacles.Where(o => ground.Zone.Ignores?.Contains(o.Id, StringComparer.Ordinal) != true).Select(o =>
             (o.Ring, By: Clearances.Of(o.Kind).RingMm)).Where(o => o.By is not null).Select(o =>
             new RingFree(o.Ring, o.By!.Value)).ToArray();
@@ -106,19 +106,18 @@ internal static class Working
     /// <summary>The route with its decision; <paramref name="wipes"/> says that the line on the cloth can be wiped by the hand.</summary>
     public static Routed RouteOf(
         IReadOnlyList<WorkedLetter> letters, Called called, Held held, Cutting cutting, WordingGround ground, double thicknessMm,
-            bool wipes, Workshop workshop, string? hers, List<Decision> decisions)
+            bool wipes, Workshop workshop, string? hers, List<Decision> decisions, Lying lying)
     {
         var left = workshop.Habit("hand") == "left";
         var own = left && wipes && called.AreWords ? "last-letter-first" : "writing-order";
         var backwards = (hers ?? own) == "last-letter-first";
         var (first, round) = (workshop.Habit("motif-first"), workshop.Habit("motif-rounds"));
-        var order = MotifOrder.Of(letters, first, round, ground.TuckMm == 0);
-        if (backwards)
-        {
-            order = order.Reverse().ToArray();
-        }
-
         var hoopOf = new HoopUnits(held);
+        var setUps = MotifOrder.Of(letters, first, round, ground.TuckMm == 0, i =>
+            hoopOf.Stretches(i, 0, letters[i].Parts[0].Stitches.Count)[0].Hoop,
+            lying.Matters, ground.Budget);
+        var order = backwards ? setUps.Letters.Reverse().ToArray() : setUps.Letters;
+
         var shows = letters.Count > 0 && letters.Any(l =>
             ColourDifference.Lightness(Colour.Parse(l.Parts[0].Colour), ground.Cloth.Colour) >= Legibility.VanishesBelowL);
         var rule = FloatRules.For(new FloatFacts(ground.Cloth, ground.Worn, ground.Form.Use, ground.Form.Name, shows,
@@ -141,7 +140,7 @@ internal static class Working
             because.Add("Every letter is worked in the strokes of a hand that writes it.");
         }
 
-        because.AddRange(MotifOrder.Because(letters, first, round));
+        because.AddRange(MotifOrder.Because(letters, first, round, setUps, held.Placings.Count));
         because.Add($"{Say.Upper(Say.Count(routed.Rows.Count(r => r.Cut), "thread"))}, begun "
             + $"{Say.Count(routed.Rows.Count(r => r.FloatKind == FloatKind.NewThread), "time")}: the needleful goes on from part to part "
             + $"of its colour until it is used up, and where the way on would be too long it ends and begins again with the rest.");

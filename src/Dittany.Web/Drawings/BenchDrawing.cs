@@ -82,7 +82,8 @@ public static class BenchDrawing
     {
         using var svg = new Svg();
         var (view, px) = (look.View, look.View.Px);
-        var middle = plan.Elements[0].CentreMm.X;
+        // Turned over about the middle of what is looked at, it stays in the frame.
+        var middle = view.X + (view.Width / 2);
         svg.Open(
             "svg",
             ("class", plan.Item.Cloth.Dark ? "drawing on-dark" : "drawing"), ("role", parts?.Any(p => p.LinesMm.Count > 0 && p.Wished is { DirectionLines.Count: > 0 }) == true ? "group" : "img"),

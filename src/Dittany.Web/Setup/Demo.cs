@@ -1,5 +1,6 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
+using Dittany.Core.Materials;
 using Dittany.Core.Motifs;
 using Dittany.Core.Planning;
 using Dittany.Core.Time;
@@ -75,7 +76,25 @@ public static class Demo
             ], Overrules: new Dictionary<string, string>(StringComparer.Ordinal) { ["stitch.letters"] = "varied" }), "New piece"),
         (new Job("tote", [new WordingAsked("name", "BREAD & BOOKS", "sturdy-serif", Rows: 2, CapHeightMm: 42) { Craft = "paint" }], today,
             "Bag for the reading circle, sprayed", today.AddDays(126)), "New piece"),
+        (Field(today) with { Done = new Done(true, 40) }, "On the hoop"),
     ];
+
+    /// <summary>A field of thirteen plants over a shirt's back, in eighteen colours, heights uneven as they grow.</summary>
+    private static Job Field(DateOnly today)
+    {
+        (string Motif, double HighMm, string? Petal)[] plants =
+        [
+            ("ox-eye-stalk", 96, null), ("cornflower-stalk", 84, null), ("lavender", 70, "lavender"), ("buttercup-stalk", 88, null),
+            ("poppy", 60, null), ("umbel-stalk", 100, null), ("flower-stem", 80, "rose"), ("ox-eye-stalk", 90, "blush"), ("bell-spike", 74, "lilac"),
+            ("cornflower-stalk", 92, "sea"), ("buttercup-stalk", 78, "orange"), ("lavender", 66, "mulberry"), ("umbel-stalk", 104, "berry"),
+        ];
+        return new Job("shirt", [], today, "A field of flowers over a shirt’s back", today.AddDays(140), Zone: "back",
+            Motifs: [.. plants.Select((p, i) => new MotifAsked($"plant-{i + 1}", p.Motif, HeightMm: p.HighMm,
+                CentreMm: new Pt(-156 + (i * 26), 360 - (p.HighMm / 2)))
+            {
+                ByPart = p.Petal is { } colour ? [new PartAsked(p.Motif == "umbel-stalk" ? "blossom" : "petal", Colour: Palette.HexOf(colour))] : [],
+            })]);
+    }
 
     /// <summary>
     /// Own forms of the demonstration: one measured by hand with a button in the way, one traced from a photograph of the made-up camera.
@@ -187,7 +206,11 @@ public static class Demo
             Own: bag), "New piece");
         foreach (var (job, what) in Drawn(today))
         {
-            await store.Create(job, what);
+            var id = await store.Create(job with { Done = null }, what);
+            if (job.Done is { } done)
+            {
+                await store.Change(id, 1, new Change("done", Changes.WriteDone(done), what), Workshop.Default);
+            }
         }
     }
 

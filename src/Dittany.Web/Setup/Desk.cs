@@ -137,6 +137,18 @@ public sealed class Desk(PieceStore pieces, Plans plans, LetterShelf letters, To
     }
 
     /// <summary>
+    /// What would let in something that is ruled out, as far as it is there soon; null while it is being tried out. Many plans are made for
+    /// it, so they are made beside the request.
+    /// </summary>
+    public async Task<IReadOnlyList<LetIn>?> SoonLetsIn(Planned of, string decision, string choice, CancellationToken cancel)
+    {
+        var looking = plans.Tell($"let-in/{decision}/{choice}/{PlanJson.InputHash(of.Job, of.Workshop)}", stop =>
+            WhyNot.Of(of.Job, of.Workshop, decision, choice, letters.Now, (job, with) => plans.Glance(job, with, stop)));
+        await Soon([looking], cancel);
+        return looking.IsCompletedSuccessfully ? looking.Result : null;
+    }
+
+    /// <summary>
     /// Which pieces come out otherwise with another workshop, and what moves in each. Pieces begun keep what they were begun with.
     /// </summary>
     public async Task<Effects> Effects(Workshop before, Workshop after, CancellationToken cancel)

@@ -105,7 +105,7 @@ public class HoopingTests
     private static Unit UnitAt(double x, double y) =>
         new("o", [new Pt(x, y), new Pt(x + 12, y), new Pt(x + 12, y + 15), new Pt(x, y + 15)], 0.4);
 
-    private static IEnumerable<List<List<int>>> Divisions(int items, int groups)
+    internal static IEnumerable<List<List<int>>> Divisions(int items, int groups)
     {
         if (items == 0)
         {

@@ -1,0 +1,141 @@
+using System.Globalization;
+using Dittany.Core.Measures;
+using Dittany.Core.Planning;
+using Dittany.Core.Telling;
+using Dittany.Store;
+using Dittany.Web.Setup;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace Dittany.Web.Pages.Compare;
+
+/// <summary>
+/// A piece as it is planned beside the same piece with one thing chosen otherwise, and of something ruled out what would let it in. Looking
+/// changes nothing.
+/// </summary>
+public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LetterShelf letters, Desk desk) : PageModel
+{
+    /// <summary>The decision that is looked at, and what would be chosen instead.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Decision { get; set; }
+
+    [BindProperty(SupportsGet = true)]
+    public string? Choice { get; set; }
+
+    public Piece Piece { get; private set; } = null!;
+
+    public Planned One { get; private set; } = null!;
+
+    /// <summary>The plan of the other way; null where it cannot be planned.</summary>
+    public Planned? Other { get; private set; }
+
+    public Decision Slip { get; private set; } = null!;
+
+    public Told ChoiceTold { get; private set; } = string.Empty;
+
+    /// <summary>Why what would be chosen is ruled out; null where it is not.</summary>
+    public RuledOut? RuledOut { get; private set; }
+
+    /// <summary>What would let it in; null while it is being tried out.</summary>
+    public IReadOnlyList<LetIn>? LetsIn { get; private set; } = [];
+
+    public IReadOnlyList<Compared> Lines { get; private set; } = [];
+
+    public IReadOnlyList<MovedOn> Moves { get; private set; } = [];
+
+    public Units Units { get; private set; }
+
+    public string? Fault { get; private set; }
+
+    public string Station => Slip.Station.ToString().ToLowerInvariant();
+
+    public string Address => string.Create(CultureInfo.InvariantCulture,
+        $"/compare/{Piece.Id}?Decision={Uri.EscapeDataString(Decision!)}&Choice={Uri.EscapeDataString(Choice!)}");
+
+    /// <summary>The plans that are shown, each with what it is called.</summary>
+    public IEnumerable<(string Side, Plan Plan, Told Name)> Sides => Other is null ? [("one", One.Plan, Slip.Choice)]
+        : [("one", One.Plan, Slip.Choice), ("other", Other.Plan, ChoiceTold)];
+
+    private Change Overrule => new($"overrules/{Decision}", Choice, ChoiceTold.ToString());
+
+    public async Task<IActionResult> OnGet(int id, CancellationToken cancel) => await Load(id, cancel) ? Page() : NotFound();
+
+    /// <summary>Takes the other way.</summary>
+    public async Task<IActionResult> OnPostTake(int id, int from, CancellationToken cancel) =>
+        await Load(id, cancel) ? await Changed(from, Overrule, cancel) : NotFound();
+
+    /// <summary>One of the facts that would let it in is so.</summary>
+    public async Task<IActionResult> OnPostFact(int id, int from, string member, string value, CancellationToken cancel) =>
+        await Load(id, cancel) ? await Changed(from, new Change(member, value, $"So that {Say.Lower(ChoiceTold)} is let in"), cancel) : NotFound();
+
+    private async Task<IActionResult> Changed(int from, Change change, CancellationToken cancel)
+    {
+        var changed = await pieces.Change(Piece.Id, from, change, await workshops.Current(cancel), cancel: cancel);
+        if (changed?.Piece is not null)
+        {
+            return Redirect(string.Create(CultureInfo.InvariantCulture, $"/bench/{Piece.Id}?Station={Station}"));
+        }
+
+        Fault = changed?.Faults is { Count: > 0 } faults ? $"{faults[0].Detail} {faults[0].Try}" : "The piece was changed somewhere else in the meantime: look again.";
+        Response.StatusCode = StatusCodes.Status409Conflict;
+        return Page();
+    }
+
+    private async Task<bool> Load(int id, CancellationToken cancel)
+    {
+        if (await pieces.Find(id, cancel) is not { } piece || Decision is null || Choice is null)
+        {
+            return false;
+        }
+
+        var workshop = await workshops.Current(cancel);
+        (Piece, Units) = (piece, workshop.Units);
+        try
+        {
+            One = await desk.Plan(piece, workshop, cancel);
+        }
+        catch (TooMuchException)
+        {
+            return false;
+        }
+
+        if (One.Plan.Decision(Decision) is not { } slip)
+        {
+            return false;
+        }
+
+        (Slip, RuledOut) = (slip, slip.RuledOut.FirstOrDefault(r => r.ChoiceId == Choice));
+        if ((RuledOut?.Text ?? slip.Alternatives.FirstOrDefault(a => a.ChoiceId == Choice)?.Text) is not { } told)
+        {
+            return false;
+        }
+
+        ChoiceTold = told;
+        await LayBeside(workshop, cancel);
+        LetsIn = RuledOut is null ? [] : await desk.SoonLetsIn(One, Decision, Choice, cancel);
+        return true;
+    }
+
+    private async Task LayBeside(Workshop workshop, CancellationToken cancel)
+    {
+        var (job, fault) = Changes.Apply(Piece.Job with { Today = desk.Today }, Overrule);
+        if ((fault ?? (JobCheck.Faults(job!, Piece.In(workshop), letters.Now) is [var first, ..] ? first : null)) is { } wrong)
+        {
+            Fault = $"{wrong.Detail} {wrong.Try}";
+            return;
+        }
+
+        try
+        {
+            Other = await desk.Plan(Piece, workshop, cancel, job);
+        }
+        catch (TooMuchException e)
+        {
+            Fault = $"{e.Fault.Detail} {e.Fault.Try}";
+            return;
+        }
+
+        Lines = Comparing.Of(One.Plan, Other.Plan, workshop.HourlyRate);
+        Moves = Moved.Between(One.Plan, Other.Plan, workshop.Units);
+    }
+}

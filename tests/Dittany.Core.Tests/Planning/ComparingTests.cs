@@ -1,0 +1,86 @@
+using Dittany.Core.Items;
+using Dittany.Core.Planning;
+using Dittany.Core.Words;
+
+namespace Dittany.Core.Tests.Planning;
+
+/// <summary>Two plans beside each other, and what would let in what is ruled out.</summary>
+public class ComparingTests
+{
+    private static readonly Workshop Here = Workshop.Default;
+
+    private static Job With(Job job, string decision, string choice) => Changes.Apply(job, new Change($"overrules/{decision}", choice, "on")).Job!;
+
+    /// <summary>
+    /// A plan beside itself differs in nothing; beside a slower one it is better by its minutes, and the other way round.
+    /// </summary>
+    [Fact]
+    public void A_plan_is_laid_beside_another()
+    {
+        var job = Jobs.Towel();
+        var one = Jobs.Make(job, Here);
+        Assert.All(Comparing.Of(one, one, 12), l => Assert.Equal((l.What, l.One.ToString(), 0), (l.What, l.Other.ToString(), l.Better)));
+
+        var other = Jobs.Make(With(job, "hoop.school", "in-hand"), Here);
+        var lines = Comparing.Of(one, other, 12);
+        Assert.Equal(lines.Select(l => l.What).Distinct(StringComparer.Ordinal).Count(), lines.Count);
+        var back = Comparing.Of(other, one, 12);
+        Assert.All(lines.Zip(back), pair => Assert.Equal((pair.First.Better, pair.First.One.ToString()),
+            (-pair.Second.Better, pair.Second.Other.ToString())));
+        var work = lines.Single(l => l.What == "Work");
+        Assert.Equal(Math.Abs(one.Time.HandsOnMinutes - other.Time.HandsOnMinutes) < 2 ? 0
+            : one.Time.HandsOnMinutes.CompareTo(other.Time.HandsOnMinutes), work.Better);
+        Assert.Equal("in the hand", lines.Single(l => l.What == "Placings of the ring").Other.ToString());
+        Assert.Contains(lines, l => l.What == "Worth of the hours");
+        Assert.DoesNotContain(Comparing.Of(one, other), l => l.What == "Worth of the hours");
+    }
+
+    /// <summary>A caution that the one way alone has counts against it.</summary>
+    [Fact]
+    public void What_harms_counts_against_it()
+    {
+        var job = new Job("tea-towel", [new WordingAsked("name", "Ida")], Jobs.Monday, Fabric: new StatedFabric("velvet"));
+        var risks = Comparing.Of(Jobs.Make(With(job, "hoop.school", "hoop"), Here), Jobs.Make(With(job, "hoop.school", "in-hand"), Here)).Single(l => l.What == "To be heeded here alone");
+        Assert.Equal(1, risks.Better);
+        Assert.Contains("crushes velvet", risks.One.ToString(), StringComparison.Ordinal);
+    }
+
+    /// <summary>
+    /// Every fact that is told, made so and planned anew, lets in what was ruled out; a fact that is so already is never told, and the
+    /// nearest come first: what can be had before another cloth.
+    /// </summary>
+    [Theory]
+    [InlineData("tea-towel", null)]
+    [InlineData("backpack", null)]
+    [InlineData("tote", "velvet")]
+    [InlineData("baby-bodysuit", null)]
+    public void What_would_let_it_in_really_does(string form, string? cloth)
+    {
+        var job = new Job(form, [new WordingAsked("name", "Ida")], Jobs.Monday, Fabric: cloth is null ? null : new StatedFabric(cloth));
+        var plan = Jobs.Make(job, Here);
+        var told = 0;
+        foreach (var decision in plan.Decisions.Where(d => d.Id is "transfer.method" or "transfer.marker" or "hoop.school"))
+        {
+            foreach (var no in decision.RuledOut.Take(1))
+            {
+                var lets = WhyNot.Of(job, Here, decision.Id, no.ChoiceId, Library.Ours, (j, w) => Jobs.Make(j, w));
+                Assert.InRange(lets.Count, 0, WhyNot.Told);
+                foreach (var let in lets)
+                {
+                    told++;
+                    var with = let.OfWorkshop ? WorkshopChanges.Apply(Here, let.Member, let.Value).Workshop! : Here;
+                    var then = let.OfWorkshop ? job : Changes.Apply(job, new Change(let.Member, let.Value, "so")).Job!;
+                    var now = Jobs.Make(then, with).Decision(decision.Id)!;
+                    Assert.DoesNotContain(now.RuledOut, r => r.ChoiceId == no.ChoiceId);
+                    Assert.True(now.ChoiceId == no.ChoiceId || now.Alternatives.Any(a => a.ChoiceId == no.ChoiceId), $"{decision.Id} {no.ChoiceId} by {let.Text}");
+                    Assert.NotEqual(let.Value, Changes.Read(job, let.Member));
+                }
+
+                var cloths = lets.Select(l => l.Member == "fabric.kind").ToArray();
+                Assert.Equal(cloths.Order(), cloths);
+            }
+        }
+
+        Assert.True(told > 0 || form == "tea-towel", "Nothing was let in at all.");
+    }
+}
