@@ -42,7 +42,8 @@ public static class Comparing
 
         var uses = one.Work.Concat(other.Work).SelectMany(o => o.Uses ?? []).Where(u => u.Unit is not ("mm" or "skeins")).Select(u => (u.What, u.Unit)).Distinct().ToArray();
         lines.AddRange(uses.Select(u => Less($"{Say.Upper(u.What)}", p => p.Work.SelectMany(o => o.Uses ?? []).Where(x => x.What == u.What && x.Unit == u.Unit)
-            .Sum(x => x.Amount), n => n <= 0 ? "none" : $"{Say.Number(n, u.Unit == "m²" ? 2 : 0)} {(u.Unit == "pieces" ? string.Empty : u.Unit)}".TrimEnd(), 1e-6)));
+            .Sum(x => x.Amount), n => n <= 0 ? "none" : u.Unit == "sheets" ? Say.Count((int)n, "sheet")
+                : $"{Say.Number(n, u.Unit == "m²" ? 2 : 0)} {(u.Unit == "pieces" ? string.Empty : u.Unit)}".TrimEnd(), 1e-6)));
         lines.Add(Risks(one, other));
         lines.Add(new Compared("Marks", Undone(one), Undone(other), Stays(one).CompareTo(Stays(other))));
         lines.Add(Less("Does it read", p => p.Elements.Sum(e => e.Concerns.Count), n => n == 0 ? "nothing speaks against it" : Say.Count((int)n, "concern"), 0.5));

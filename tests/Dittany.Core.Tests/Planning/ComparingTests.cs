@@ -50,10 +50,8 @@ public class ComparingTests
     /// nearest come first: what can be had before another cloth.
     /// </summary>
     [Theory]
-    [InlineData("tea-towel", null)]
     [InlineData("backpack", null)]
     [InlineData("tote", "velvet")]
-    [InlineData("baby-bodysuit", null)]
     public void What_would_let_it_in_really_does(string form, string? cloth)
     {
         var job = new Job(form, [new WordingAsked("name", "Ida")], Jobs.Monday, Fabric: cloth is null ? null : new StatedFabric(cloth));
@@ -81,6 +79,6 @@ public class ComparingTests
             }
         }
 
-        Assert.True(told > 0 || form == "tea-towel", "Nothing was let in at all.");
+        Assert.True(told > 0, "Nothing was let in at all.");
     }
 }
