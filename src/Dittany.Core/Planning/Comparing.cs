@@ -36,8 +36,7 @@ public static class Comparing
         {
             lines.Add(Less("Placings of the ring", p => p.Hooping.Hoops.Count, n => n == 0 ? "in the hand" : Say.Count((int)n, "placing"), 0.5));
             lines.Add(Less("Threads begun", p => p.Threads.Sum(t => t.Runs), n => Say.Count((int)n, "time"), 0.5));
-            lines.Add(Less("Thread", p => p.Threads.Sum(t => t.LengthMm), mm => (Told)$"{Say.Length(Math.Round(mm / 100) * 100)} in {{0}}", 50) is var thread
-                ? thread with { One = Thread(one), Other = Thread(other) } : thread);
+            lines.Add(Less("Thread", p => p.Threads.Sum(t => t.LengthMm), _ => string.Empty, 50) with { One = Thread(one), Other = Thread(other) });
         }
 
         var uses = one.Work.Concat(other.Work).SelectMany(o => o.Uses ?? []).Where(u => u.Unit is not ("mm" or "skeins")).Select(u => (u.What, u.Unit)).Distinct().ToArray();

@@ -48,8 +48,7 @@ internal static class MotifOrder
         if (round == "plant-by-plant" || letters.All(l => !l.Element.IsMotif))
         {
             var plants = elements.SelectMany(e => Enumerable.Range(0, letters.Count).Where(i => letters[i].Element.Id == e) is var of
-                && letters[of.First()].Element.IsMotif ? of.OrderBy(i => Main(i).Copy).ThenBy(Layer).ThenBy(i => Main(i).Copy)
-                    .ThenBy(Rank).ThenBy(i => i) : of);
+                && letters[of.First()].Element.IsMotif ? of.OrderBy(i => Main(i).Copy).ThenBy(Layer).ThenBy(Rank).ThenBy(i => i) : of);
             return new WorkOrder([.. plants], 0, 0);
         }
 

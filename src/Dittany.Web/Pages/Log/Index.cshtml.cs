@@ -112,6 +112,10 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
         return Redirect(Address);
     }
 
+    /// <summary>What an entry holds: minutes, or how long stitches came out.</summary>
+    private static string Took(LogRow row, double minutes, double? mm) => row.Kind == LearningFromLog.StitchLength && mm is { } length
+        ? Say.Length(length).ToString() : Say.Minutes(minutes);
+
     private IActionResult Refused(string field, string text, string? minutes, string? note)
     {
         Fault = (field, text, minutes ?? string.Empty, note ?? string.Empty);
@@ -141,7 +145,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
             }
         }
 
-        var rows = (await log.All(id, cancel)).Where(r => r.Minutes > 0).ToArray();
+        var rows = (await log.All(id, cancel)).Where(r => r.Minutes > 0 || r.Kind == LearningFromLog.StitchLength).ToArray();
         var names = new Dictionary<int, string>();
         foreach (var of in rows.Select(r => r.PieceId).Distinct())
         {
@@ -150,8 +154,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
 
         Entries = rows.OrderByDescending(r => r.Id).Select(r => new EntryTold(r.Id, r.PieceId, names[r.PieceId],
             Steps.FirstOrDefault(s => s.Id == r.Step)?.Title ?? (r.Step.StartsWith("length-", StringComparison.Ordinal) ? $"Length {r.Step[7..]}" : LearningTelling.Called(r.Kind)),
-            Say.Minutes(r.PlannedMinutes), Say.Minutes(r.Minutes), r.Note, r.At)).ToArray();
-        ByKind = rows.GroupBy(r => r.Kind, StringComparer.Ordinal)
+            Took(r, r.PlannedMinutes, r.PlannedMm), Took(r, r.Minutes, r.RealMm), r.Note, r.At)).ToArray();
+        ByKind = rows.Where(r => r.Minutes > 0).GroupBy(r => r.Kind, StringComparer.Ordinal)
             .Select(g => (g.Key, g.Sum(r => r.PlannedMinutes), g.Sum(r => r.Minutes))).ToArray();
         var learnt = LearningFromLog.Of(await log.ToLearnFrom(cancel));
         Learnt = learnt.Select(l => (l.Kind, LearningTelling.Tell(l, n => names.GetValueOrDefault(n, $"piece {n}")))).ToArray();
