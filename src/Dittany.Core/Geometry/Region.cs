@@ -243,6 +243,23 @@ public sealed class Region
         return new Pt(near.X, near.Y);
     }
 
+    /// <summary>
+    /// The middle of the largest ellipse that fits in, so many times as wide as high, to half a millimetre; null where it is empty.
+    /// </summary>
+    public Pt? Roomiest(double wide)
+    {
+        if (IsEmpty)
+        {
+            return null;
+        }
+
+        var narrow = NetTopologySuite.Geometries.Utilities.AffineTransformation.ScaleInstance(1 / wide, 1).Transform(_area);
+        var middle = NetTopologySuite.Algorithm.Construct.MaximumInscribedCircle.GetCenter(narrow, RoomMm);
+        return new Pt(middle.X * wide, middle.Y);
+    }
+
+    private const double RoomMm = 0.5;
+
     /// <summary>Corners of the convex hull of some points; fewer than three points are their own hull.</summary>
     public static IReadOnlyList<Pt> HullOf(IReadOnlyList<Pt> points)
     {

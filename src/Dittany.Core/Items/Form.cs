@@ -19,6 +19,8 @@ public enum ObstacleKind
     Print,
     Drawcord,
     RawEdge,
+    Stitched,
+    Knotted,
 }
 
 /// <summary>

@@ -110,8 +110,11 @@ public static class Say
 
     /// <summary>Whether a thing is called by whose it is.</summary>
     private static bool Owned(string thing) => thing.Split(' ') is [var first, _, ..]
-        && (first.ToLowerInvariant() is "my" or "our" or "her" or "his" || first.EndsWith("’s", StringComparison.Ordinal)
+        && !Worn.Contains(first.Replace('’', '\''), StringComparer.Ordinal) && (first.ToLowerInvariant() is "my" or "our" or "her" or "his" || first.EndsWith("’s", StringComparison.Ordinal)
         || first.EndsWith("'s", StringComparison.Ordinal));
+
+    /// <summary>Said of whom a thing is made for, and not of whose it is: a child's T-shirt.</summary>
+    private static readonly string[] Worn = ["child's", "baby's", "man's", "woman's", "men's", "women's"];
 
     /// <summary>Joins what is told as in speech.</summary>
     public static Told List(IReadOnlyList<Told> told)

@@ -36,9 +36,9 @@ public static class Conflicts
 {
     public static IReadOnlyList<Harm> Harms { get; } =
     [
-        new("marks that water takes out", o => o.Kind == OpKind.Mark, o => o.Id == "rinse", Doing.Heat, false,
+        new("marks that water takes out", OnCloth, o => o.Id == "rinse", Doing.Heat, false,
             "heat sets a mark that only water takes out", "common practice"),
-        new("marks that heat takes out", o => o.Kind == OpKind.Mark, o => o.Kind == OpKind.Stitch, Doing.Heat, false,
+        new("marks that heat takes out", OnCloth, o => o.Kind == OpKind.Stitch, Doing.Heat, false,
             "heat takes the marks away before they are stitched", "common practice",
             o => o.Id == "iron-out"),
         new("wet paint", o => o.Kind == OpKind.Paint, o => o.Kind == OpKind.Dry && o.Id.Contains('/', StringComparison.Ordinal),
@@ -54,6 +54,10 @@ public static class Conflicts
         new("beads", o => o.Id.EndsWith("/beads", StringComparison.Ordinal), _ => false, Doing.Heat | Doing.Needle, false,
             "an iron melts beads, and a ring breaks them", "common practice") { ForGood = true },
     ];
+
+    /// <summary>Marks drawn on the cloth itself: what is drawn on paper comes onto it with an iron, and lasts it.</summary>
+    private static bool OnCloth(Operation o) => o.Kind == OpKind.Mark && !o.Id.StartsWith("pencil", StringComparison.Ordinal)
+        && !o.Id.StartsWith("iron-on", StringComparison.Ordinal);
 
     public static Doing DoneBy(Operation operation)
     {
@@ -80,20 +84,23 @@ public static class Conflicts
 
     /// <summary>
     /// One order of several chains, each kept in its own: the first, by the order of the chains, in which nothing is harmed; joined
-    /// one after the other where there is none, or none is found in <paramref name="most"/> steps.
+    /// one after the other where there is none, or none is found in <paramref name="most"/> steps. What comes <paramref name="last"/>,
+    /// after all of them, is known and not ordered.
     /// </summary>
-    public static IReadOnlyList<Operation> Order(IReadOnlyList<IReadOnlyList<Operation>> chains, int most = 20_000)
+    public static IReadOnlyList<Operation> Order(IReadOnlyList<IReadOnlyList<Operation>> chains, IReadOnlyList<Operation>? last = null,
+        int most = 20_000)
     {
-        var all = chains.SelectMany(c => c).ToArray();
-        var order = new List<Operation>(all.Length);
+        var joined = chains.SelectMany(c => c).ToArray();
+        Operation[] all = [.. joined, .. last ?? []];
+        var order = new List<Operation>(joined.Length);
         var at = new int[chains.Count];
         var dead = new HashSet<string>(StringComparer.Ordinal);
         var steps = 0;
-        return Goes() ? order : all;
+        return Goes() ? order : joined;
 
         bool Goes()
         {
-            if (order.Count == all.Length)
+            if (order.Count == joined.Length)
             {
                 return true;
             }

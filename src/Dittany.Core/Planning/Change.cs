@@ -54,12 +54,17 @@ public static class Changes
 
     /// <summary>Members that can be changed, overrules apart.</summary>
     public static IReadOnlyList<string> Members { get; } =
-        ["title", "dueOn", "motifs", "size", "wearer", "zone", "fabric.kind", "fabric.colour", "done", .. ElementChanges.Members,
+        ["title", "dueOn", "motifs", "standing", "places", "size", "wearer", "zone", "fabric.kind", "fabric.colour", "done", .. ElementChanges.Members,
             .. Facts.Keys];
 
     /// <summary>The value of a member as a change would write it; null where the job leaves it to the plan.</summary>
     public static string? Read(Job job, string member)
     {
+        if (AtPlace(member) is var (key, inner))
+        {
+            return Places.Find(job, key) is { } place ? Read(place.Job, inner) : null;
+        }
+
         if (ElementChanges.Of(member) is { } ofElement)
         {
             return ofElement.Read(job);
@@ -73,6 +78,8 @@ public static class Changes
             "wearer" => job.Wearer,
             "size" => job.Size,
             "zone" => job.Zone,
+            "places" => string.Join(' ', Places.Of(job).Select(p => p.Key)),
+            "standing" => string.Join('|', job.Standing.Select(s => string.Join(' ', s))),
             "fabric.kind" => job.Fabric?.Kind,
             "fabric.colour" => job.Fabric?.Colour,
             "done" => job.Done is { } done ? WriteDone(done) : null,
@@ -100,6 +107,26 @@ public static class Changes
                 Without(j, s.Decision)), null);
         }
 
+        if (AtPlace(change.Member) is var (key, inner))
+        {
+            if (Places.Find(job, key) is not { } place)
+            {
+                return (null, new JobFault("#/elements", $"There is nothing at '{key}' any more.", "Look at the piece as it is now."));
+            }
+
+            var (there, wrong) = Apply(place.Job, change with { Member = inner });
+            if (there is null)
+            {
+                return (null, wrong);
+            }
+
+            var whole = Places.Put(job, place, there);
+            return Places.Of(whole).Count < Places.Of(job).Count && whole.Elements.Count + whole.MotifsAsked.Count
+                == job.Elements.Count + job.MotifsAsked.Count
+                ? (null, new JobFault("#/zone", "Something of this piece lies there already.", "Take another part of it, or put this with what lies there."))
+                : (whole, null);
+        }
+
         var changed = Set(job, change.Member, change.Value, out var fault);
         if (fault is not null || changed is null)
         {
@@ -121,6 +148,10 @@ public static class Changes
 
         return (changed, null);
     }
+
+    /// <summary>A member of one place, <c>@sleeve/text</c>, as the key of the place and the member there; null for any other.</summary>
+    private static (string Key, string Member)? AtPlace(string member) => member.StartsWith(Places.Mark)
+        && member.IndexOf('/', StringComparison.Ordinal) is > 0 and var at ? (member[1..at], member[(at + 1)..]) : null;
 
     private static Job? Set(Job job, string member, string? value, out JobFault? fault)
     {
@@ -155,6 +186,12 @@ public static class Changes
                 return job with { Size = value };
             case "zone":
                 return job with { Zone = value };
+            case "places":
+                fault = Places.Keep(job, (value ?? string.Empty).Split(' ')) is { } left ? null
+                    : new JobFault("#/elements", "Nothing would be left to make.", "Keep one place, or put the piece away.");
+                return fault is null ? Places.Keep(job, value!.Split(' ')) : null;
+            case "standing":
+                return value is null ? job : Places.Stand(job);
             case "fabric.kind":
                 return job with { Fabric = (job.Fabric ?? new StatedFabric()) with { Kind = value } };
             case "fabric.colour":

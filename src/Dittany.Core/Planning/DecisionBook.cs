@@ -34,7 +34,7 @@ public sealed record DecisionRow(string Id, Station At, Func<string, Library, (s
 public static class DecisionBook
 {
     /// <summary>A decision as it is named to a maker where nothing else is known of it: hoop size.</summary>
-    public static string Spoken(string id) => id.Split(':')[0].Replace('.', ' ').Replace('-', ' ');
+    public static string Spoken(string id) => id.Split(':', '@')[0].Replace('.', ' ').Replace('-', ' ');
 
     public static IReadOnlyList<DecisionRow> All { get; } =
     [
@@ -112,6 +112,7 @@ public static class DecisionBook
         new("item.cloth-cut", Station.Item),
         new("item.small-parts", Station.Item),
         new("space.fold", Station.Space),
+        new("order.places", Station.Order),
         new("time.ready", Station.Time),
         new("time.price", Station.Time),
     ];
@@ -121,9 +122,10 @@ public static class DecisionBook
         r.Id).Order(StringComparer.Ordinal).ToArray();
 
     /// <summary>
-    /// The row of a decision; of one of a further element or thread (<c>words.size:second</c>) that of its kind. Null where there is none.
+    /// The row of a decision; of one of a further element, thread or place (<c>words.size:second@sleeve</c>) that of its kind. Null where
+    /// there is none.
     /// </summary>
-    public static DecisionRow? Find(string id) => Rows.GetValueOrDefault(id.Split(':', 2)[0]);
+    public static DecisionRow? Find(string id) => Rows.GetValueOrDefault(id.Split(':', '@')[0]);
 
     /// <summary>What is wrong with an overrule, or null.</summary>
     public static (string Detail, string Try)? Check(string decision, string value, Library library) =>

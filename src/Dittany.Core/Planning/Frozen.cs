@@ -14,8 +14,11 @@ public static class Frozen
     /// <summary>
     /// Whether plans must be looked at at all: something is stitched before and after. Taking lengths back is never wrong.
     /// </summary>
-    public static bool Matters(Job before, Job after) => before.Done is { } was && after.Done is { } now
-        && (was.Runs > 0 || was.Stitches > 0) && (now.Runs > 0 || now.Stitches > 0);
+    public static bool Matters(Job before, Job after) => Stands(before, after) || (before.Done is { } was && after.Done is { } now
+        && (was.Runs > 0 || was.Stitches > 0) && (now.Runs > 0 || now.Stitches > 0));
+
+    /// <summary>Whether something of the piece stands since long, in both.</summary>
+    private static bool Stands(Job before, Job after) => before.Standing.Count > 0 && after.Standing.Count > 0;
 
     /// <summary>
     /// What is wrong with changing <paramref name="before"/> into <paramref name="after"/>, each given with its plan, or null.
@@ -27,10 +30,22 @@ public static class Frozen
             return null;
         }
 
-        var (earlier, later) = (before.Done!, after.Done!);
+        if (Stands(before, after) && was.Places.Where(p => p.Stands)
+            .Any(p => now.Places.FirstOrDefault(n => n.Key == p.Key) is not { } there
+            || !Alike(All(p.Plan), All(there.Plan))))
+        {
+            return new JobFault("#/standing", "What stands on the piece since long is in the cloth, and this would move it.",
+                "Leave it as it is, and add what is new.");
+        }
+
+        if (before.Done is not { } earlier || after.Done is not { } later)
+        {
+            return null;
+        }
+
         var done = (earlier.Runs, earlier.Stitches).CompareTo((later.Runs, later.Stitches)) <= 0 ? earlier : later;
         var (then, here) = (Stitched(was, done), Stitched(now, done));
-        return then.Count == here.Count && then.Zip(here).All(pair => Same(pair.First, pair.Second))
+        return Alike(then, here)
             ? null
             : new JobFault("#/done",
                 done.Runs == 0 ? "What is begun of the first length is in the cloth already, and this would move it."
@@ -50,6 +65,12 @@ public static class Frozen
         .Select(r => (r.Part.Colour, r.Part.Stitches[r.Stitch]))
         .ToList();
     }
+
+    private static bool Alike(List<(string, Stitch)> one, List<(string, Stitch)> other) => one.Count == other.Count
+        && one.Zip(other).All(pair => Same(pair.First, pair.Second));
+
+    private static List<(string Colour, Stitch Stitch)> All(Plan plan) => plan.Elements.SelectMany(e => e.Parts)
+        .SelectMany(p => p.Stitches.Select(s => (p.Colour, s))).ToList();
 
     private static bool Same((string Colour, Stitch Stitch) a, (string Colour, Stitch Stitch) b) =>
         a.Colour == b.Colour && a.Stitch.Shape == b.Stitch.Shape && a.Stitch.FromMm.To(b.Stitch.FromMm) <= SameMm

@@ -44,7 +44,7 @@ internal sealed class HoopUnits
     }
 
     /// <summary>From so many knots on a ring does harm to them (from memory): the dot of an i bears it.</summary>
-    private const int KnotsThatStandUp = 3;
+    internal const int KnotsThatStandUp = 3;
 
     /// <summary>
     /// Letters one by one, and the copies of a motif whole: a plant comes apart into its parts only where no ring takes it.

@@ -50,6 +50,9 @@ public sealed record WordingAsked(
 
     /// <summary>What it is made in: an id of <see cref="Crafts.AllCrafts"/>; null leaves it to the plan, which takes thread.</summary>
     public string? Craft { get; init; }
+
+    /// <summary>The zone it lies in, where that is not the usual one of the job.</summary>
+    public string? Zone { get; init; }
 }
 
 /// <summary>
@@ -121,6 +124,9 @@ public sealed record MotifAsked(
 
     /// <summary>What it is made in: an id of <see cref="Crafts.AllCrafts"/>; null leaves it to the plan, which takes thread.</summary>
     public string? Craft { get; init; }
+
+    /// <summary>The zone it lies in, where that is not the usual one of the job.</summary>
+    public string? Zone { get; init; }
 }
 
 /// <summary>A drawing of her own: its name and its parts, in any unit, y down.</summary>
@@ -186,6 +192,12 @@ public sealed record Job(
 {
     /// <summary>How loose cloth is to be made up; null leaves it to the form.</summary>
     public MakeUp? MakeUp { get; init; }
+
+    /// <summary>
+    /// Elements that are stitched and finished since long, by their ids, in the batches they came in: what is added later moves nothing of
+    /// them and is work of its own.
+    /// </summary>
+    public IReadOnlyList<IReadOnlyList<string>> Standing { get; init; } = [];
 
     /// <summary>Measures of the item: her own, or what follows from a bowl or an opening.</summary>
     public IReadOnlyDictionary<string, double>? Measures => MakeUp?.Measured ?? MeasuredMm;

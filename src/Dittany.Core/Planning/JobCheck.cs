@@ -97,7 +97,20 @@ public static class JobCheck
             CheckRange("#/done/stitches", done.Stitches, 0, MostRuns, "stitches", faults);
         }
 
-        CheckOverrules(job, library, faults);
+        if (faults.Count == 0)
+        {
+            PlacesCheck.Check(job, library, faults);
+        }
+        else
+        {
+            // Places are not told apart yet: what is marked with one waits for the rest to make sense.
+            CheckOverrules(job, job with
+            {
+                Overrules = job.Overrules?.Where(o => !o.Key.Contains(Places.Mark, StringComparison.Ordinal)).ToDictionary(o => o.Key, o =>
+                    o.Value, StringComparer.Ordinal),
+            }, string.Empty, library, faults);
+        }
+
         WorkshopCheck.Check(workshop, faults);
         return faults;
     }
@@ -501,13 +514,17 @@ public static class JobCheck
         }
     }
 
-    private static void CheckOverrules(Job job, Library library, List<JobFault> faults)
+    /// <summary>
+    /// Overrules of a job, or of one place of <paramref name="whole"/>: their ids there end with <paramref name="marked"/>.
+    /// </summary>
+    internal static void CheckOverrules(Job whole, Job job, string marked, Library library, List<JobFault> faults)
     {
-        foreach (var (id, value) in job.Overrules ?? new Dictionary<string, string>(StringComparer.Ordinal))
+        foreach (var (plain, value) in job.Overrules ?? new Dictionary<string, string>(StringComparer.Ordinal))
         {
+            var id = marked.Length == 0 || Places.Shared(plain) ? plain : $"{plain}{marked}";
             var pointer = $"#/overrules/{id.Replace("~", "~0", StringComparison.Ordinal).Replace("/", "~1", StringComparison.Ordinal)}";
-            var (decision, suffix) = id.Split(':', 2) is [var head, var tail] ? (head, tail) : (id, null);
-            if (DecisionBook.Pointer(job, decision, suffix) is { } member)
+            var (decision, suffix) = plain.Split(':', 2) is [var head, var tail] ? (head, tail) : (plain, null);
+            if (DecisionBook.Pointer(job, decision, suffix) is { } stated && PlacesCheck.InWhole(whole, job, stated) is var member)
             {
                 faults.Add(new(pointer, $"'{id}' is settled twice: here and by {member}.", "Keep one of the two."));
             }

@@ -74,7 +74,7 @@ public static class NeedleSteps
             var (operation, phase) = phased[i];
             if (operation.Kind == OpKind.Stitch && plan.Route.Count > 0)
             {
-                steps.AddRange(Lengths(plan));
+                steps.AddRange(Lengths(plan, plan.Places.FirstOrDefault(p => PlacesWork.IdAt("stitch", p.Key, p.Main) == operation.Id)));
                 continue;
             }
 
@@ -116,8 +116,8 @@ public static class NeedleSteps
             var step = steps[i];
             var done = progress.Stage == Stage.Finished || step.Phase < phase
                 || (step.Length is { } length ? length.Run <= progress.RunsDone
-                    : logged.Contains(step.Id) || (step.Phase == Phase.Stitching && progress.Stitched
-                        && steps.Skip(i).Any(s => s.Length is not null)));
+                    : logged.Contains(step.Id) || (step.Phase == Phase.Stitching
+                        && Begun(steps.Skip(i).FirstOrDefault(s => s.Length is not null))));
             if (!done)
             {
                 return i;
@@ -125,6 +125,10 @@ public static class NeedleSteps
         }
 
         return steps.Count;
+
+        // What comes before a length at the hoop is done where that length is begun.
+        bool Begun(NeedleStep? next) => next is { Length: { } length }
+            && (length.Run <= progress.RunsDone || (length.Run == progress.RunsDone + 1 && progress.Stitches > 0));
     }
 
     /// <summary>
@@ -185,12 +189,15 @@ public static class NeedleSteps
             ? Say.Upper(only.Step)
         : Titles.FirstOrDefault(t => t.Kind == operation.Kind).Called ?? Say.Upper(operation.Id.Replace('-', ' '));
 
-    private static IEnumerable<NeedleStep> Lengths(Plan plan)
+    /// <summary>The lengths of a place, or of the whole where there is only one.</summary>
+    private static IEnumerable<NeedleStep> Lengths(Plan plan, PlannedPlace? place)
     {
         var runs = RunTelling.Of(plan);
         var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
-        var hoops = plan.Hooping.Hoops.Count;
-        foreach (var run in runs)
+        var (here, before) = (place?.Plan ?? plan, place?.HoopsBefore ?? 0);
+        var hoops = here.Hooping.Hoops.Count;
+        var mine = here.Elements.Select(e => e.Id).ToHashSet(StringComparer.Ordinal);
+        foreach (var run in runs.Where(r => mine.Contains(plan.Route[r.FirstRow].Element)))
         {
             var rows = plan.Route.Skip(run.FirstRow).Take(run.LastRow - run.FirstRow + 1).ToArray();
             var need = plan.Threads.FirstOrDefault(t => t.Thread == parts[rows[0].Element][rows[0].Part].Thread);
@@ -210,10 +217,10 @@ public static class NeedleSteps
 
             if (hoops > 1 && (run.FirstRow == 0 || plan.Route[run.FirstRow - 1].Hoop != run.Hoop))
             {
-                told.Add($"Move the ring to placing {run.Hoop} of {hoops}.");
+                told.Add($"Move the ring to placing {run.Hoop - before} of {hoops}.");
             }
 
-            told.Add(run.Fresh && plan.Decision("thread.start") is { } start ? (Told)$"Begin: {Say.Lower(start.Choice)}."
+            told.Add(run.Fresh && here.Decision("thread.start") is { } start ? (Told)$"Begin: {Say.Lower(start.Choice)}."
                 : "Begin under what is stitched already: slide under three or four stitches behind.");
             var begun = run.Run == plan.Time.Progress.RunsDone + 1 ? Math.Min(plan.Time.Progress.Stitches, run.Stitches - 1) : 0;
             told.Add(begun > 0 ? $"Stitch {run.Letters}: {Say.Count(begun, "stitch", "stitches")} of {run.Stitches} are done, go on at the next."
@@ -226,7 +233,7 @@ public static class NeedleSteps
                     : (Told)$"About {Say.Length(Math.Round(left / 10) * 10)} are left on the needle.");
             }
 
-            if ((after is null || after.Cut) && plan.Decision("thread.finish") is { } finish)
+            if ((after is null || after.Cut) && here.Decision("thread.finish") is { } finish)
             {
                 told.Add($"End: {Say.Lower(finish.Choice)}.");
             }

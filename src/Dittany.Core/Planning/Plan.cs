@@ -140,6 +140,12 @@ public sealed record PlannedElement(
 /// <summary>How the cloth is held.</summary>
 public sealed record PlannedHooping(School School, IReadOnlyList<HoopPlacing> Hoops, int LowerBound);
 
+/// <summary>
+/// One place of a piece that has several: its key (see <see cref="Planning.Places"/>), what its zone is called, and its plan. Its first
+/// length of thread and its first placing are so many of the whole piece's; what <paramref name="Stands"/> is finished and no work.
+/// </summary>
+public sealed record PlannedPlace(string Key, string Zone, string Name, bool Stands, bool Main, Plan Plan, int RunsBefore, int HoopsBefore);
+
 /// <summary>One step of the transfer, with how long to wait after it.</summary>
 public sealed record TransferStep(Told Do, double WaitMinutes);
 
@@ -164,6 +170,25 @@ public sealed record Plan(
 {
     /// <summary>What other crafts make of it, in the order it is made.</summary>
     public IReadOnlyList<Crafts.CraftPart> CraftParts { get; init; } = [];
+
+    /// <summary>
+    /// The places of the piece, each with a plan of its own in the frame of its own face; none where all lies at one place. The plan itself
+    /// then holds what they come to together: elements, threads, route, work and time of all, each choice marked with its place, while
+    /// space and transfer are those of the main place.
+    /// </summary>
+    public IReadOnlyList<PlannedPlace> Places { get; init; } = [];
+
+    /// <summary>The plan of one place; of the main one where there is no such place, and the plan itself where there is only one.</summary>
+    public Plan At(string? place) => (Places.FirstOrDefault(p => p.Key == place) ?? Places.FirstOrDefault(p => p.Main))?.Plan ?? this;
+
+    /// <summary>The place an operation of the whole is done at; null for what is done for all, and where there is only one.</summary>
+    public PlannedPlace? PlaceOf(Operation operation) => Places.Count == 0 || PlacesWork.IsForAll(operation) ? null
+        : operation.Id.Split('@', 2) is [_, var key] ? Places.FirstOrDefault(p => p.Key == key)
+        : operation.Id.Split('/', 2) is [var element, _] ? Places.FirstOrDefault(p => p.Plan.Elements.Any(e => e.Id == element))
+        : Places.FirstOrDefault(p => p.Main);
+
+    /// <summary>The plan an element is drawn in.</summary>
+    public Plan Of(string element) => Places.FirstOrDefault(p => p.Plan.Elements.Any(e => e.Id == element))?.Plan ?? this;
 
     /// <summary>What of its minutes was learnt from her log.</summary>
     public LearntPace Learnt { get; init; } = LearntPace.None;

@@ -44,8 +44,8 @@ public static class Planner
 
         try
         {
-            return Offering.Tried(Make(job, workshop, library, new Budget(most, stop)), job,
-                other => Make(other, workshop, library, new Budget(most, stop)));
+            return Places.Of(job) is { Count: > 1 } several ? JoinedPlaces.Make(job, several, workshop, One)
+                : One(Places.Of(job)[0].Job, []);
         }
         catch (OverBudgetException)
         {
@@ -53,15 +53,20 @@ public static class Planner
                 "This is more than one plan can reckon: too many parts, copies or bends for one piece.",
                 "Take fewer copies, draw it more simply, make it smaller, or divide it between two pieces."));
         }
+
+        // Each place has its own budget: three small ones are no more than one.
+        Plan One(Job place, IReadOnlyList<StitchedThere> there) => Offering.Tried(
+            Make(place, workshop, library, new Budget(most, stop), there), place,
+            other => Make(other, workshop, library, new Budget(most, stop), there));
     }
 
-    private static Plan Make(Job job, Workshop workshop, Library library, Budget budget)
+    private static Plan Make(Job job, Workshop workshop, Library library, Budget budget, IReadOnlyList<StitchedThere> there)
     {
         var overrules = new Overrules(job.Overrules ?? new Dictionary<string, string>(StringComparer.Ordinal));
         var (decisions, cautions) = (new List<Decision>(), new List<Caution>());
 
         // Item and space.
-        var (ground, size, washesFirst, cut, lies) = GroundOf(job, workshop, library, budget, overrules, decisions, cautions);
+        var (ground, size, washesFirst, cut, lies) = GroundOf(job, workshop, library, budget, overrules, decisions, cautions, there);
         var (form, drawn, zone, cloth, worn) = (ground.Form, ground.Drawn, ground.Zone, ground.Cloth, ground.Worn);
 
         // Words and stitches.
@@ -154,7 +159,7 @@ public static class Planner
             : CraftPlanning.WithoutThread(d), workshop)).ToList();
         return new Plan(
             job.Today,
-            job.Title ?? $"{(elements[0].IsMotif ? Say.Upper(elements[0].Text) : elements[0].Text.ReplaceLineEndings(" "))}, on {Say.A(form.Name)}",
+            job.Title ?? $"{Named(elements[0])}, on {Say.A(form.Name)}",
             new PlannedItem(form.Id, form.Name, size.Id, size.Name, worn.Wearer, drawn.Outline, cloth),
             SpaceOf(ground, elements),
             elements,
@@ -179,7 +184,8 @@ public static class Planner
     }
 
     private static (WordingGround Ground, FormSize Size, bool WashesFirst, FormSize Cut, string Lies) GroundOf(Job job, Workshop workshop,
-        Library library, Budget budget, Overrules overrules, List<Decision> decisions, List<Caution> cautions)
+        Library library, Budget budget, Overrules overrules, List<Decision> decisions, List<Caution> cautions,
+        IReadOnlyList<StitchedThere> there)
     {
         var form = GroundDecisions.Sewn(job.FormUsed!, overrules, decisions);
         var size = GroundDecisions.Size(form, job, overrules, decisions);
@@ -187,7 +193,7 @@ public static class Planner
         var tried = workshop.Trials.TryGetValue(fabric.Cloth.Kind.Id, out var share);
         var cloth = tried ? fabric.Cloth with { StaysOpen = share, Tried = true } : fabric.Cloth;
         var zoneWished = job.Zone ?? overrules.For("space.zone");
-        var drawn = Creasing.On(cloth, form.At(size, zoneWished));
+        var drawn = StitchedThere.On(Creasing.On(cloth, form.At(size, zoneWished)), there);
         var zone = GroundDecisions.Zone(form, drawn, zoneWished, decisions);
         if (drawn.Face.Fold is not null)
         {
@@ -264,8 +270,12 @@ public static class Planner
         }
     }
 
+    /// <summary>What an element is called at the head of a plan.</summary>
+    internal static string Named(PlannedElement element) =>
+        element.IsMotif ? Say.Upper(element.Text) : element.Text.ReplaceLineEndings(" ");
+
     /// <summary>Whether making up is part of the plan: a wish for none leaves it to her.</summary>
-    private static bool MakesUp(Job job) => job.MakeUp?.As != MakeUp.None;
+    internal static bool MakesUp(Job job) => job.MakeUp?.As != MakeUp.None;
 
     private static Called CalledBy(IReadOnlyList<PlannedElement> elements) =>
         elements.All(e => !e.IsMotif) ? Called.Words
@@ -372,7 +382,7 @@ public static class Planner
 
     private static IEnumerable<Caution> At(Station station, IEnumerable<Caution> cautions) => cautions.Select(c => c with { At = station });
 
-    private static Decision Price(double rate, double minutes)
+    internal static Decision Price(double rate, double minutes)
     {
         var price = Math.Round(rate * minutes / 60, 2, MidpointRounding.AwayFromZero);
         return Deciding.Make(

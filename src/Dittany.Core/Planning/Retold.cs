@@ -45,6 +45,7 @@ public static class Retold
             }).ToArray(),
             SetAside = [.. plan.Idle, .. plan.NotFollowed.Select(t => t.In(units))],
             Cautions = plan.Cautions.Select(c => c with { Text = Shown(c.Text) }).ToArray(),
+            Places = plan.Places.Select(p => p with { Plan = In(p.Plan, units) }).ToArray(),
         };
     }
 }

@@ -28,6 +28,10 @@ public static class Clearances
         new(ObstacleKind.Print, 5, null, Memory),
         new(ObstacleKind.Drawcord, 10, 5, Memory),
         new(ObstacleKind.RawEdge, 10, null, Memory),
+
+        // What is stitched there already: a ring may lie on flat stitches for an evening, and crushes knots.
+        new(ObstacleKind.Stitched, 4, null, Memory),
+        new(ObstacleKind.Knotted, 4, 5, Memory),
     ];
 
     /// <summary>Stitch to obstacle, mm.</summary>

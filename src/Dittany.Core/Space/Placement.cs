@@ -20,7 +20,11 @@ public sealed record Within(Pt MiddleMm, string Text, Told Because)
 public static class Placement
 {
     private static readonly Choice Optical = new(OpticalPlace.ChoiceId, OpticalPlace.Text);
+    private static readonly Choice Beside = new("beside", "In the free room beside what is stitched");
     private static readonly Choice AsGiven = new("as-given", "Where you put it");
+
+    /// <summary>Words are so many times as wide as high where nothing else is known of them (from memory).</summary>
+    private const double WordsWide = 3;
 
     /// <summary>The choices an overrule may name: the usual places of all zones, and the optical centre.</summary>
     public static IReadOnlyList<Choice> Choices { get; } = Catalogue.Forms
@@ -28,6 +32,7 @@ public static class Placement
         .SelectMany(d => d.Zones)
         .Select(z => new Choice(z.Usual.ChoiceId, z.Usual.Text))
         .Append(Optical)
+        .Append(Beside)
         .Append(new Choice(Within.ChoiceId, "In the middle of what goes round"))
         .DistinctBy(c => c.ChoiceId, StringComparer.Ordinal)
         .ToArray();
@@ -47,10 +52,13 @@ public static class Placement
             new Pt((least.X + greatest.X) / 2, least.Y + (slice * (part + 0.5)) - (slice * OpticalPlace.Rise)), Stands.OnMiddle,
                 Optical.ChoiceId);
         called ??= Called.Words;
-        var own = within is null ? Usual(zone, optical, slice, part, parts)
-            : new Place(within.MiddleMm + new Pt(0, (part - ((parts - 1) / 2.0)) * slice), Stands.OnMiddle, Within.ChoiceId);
+        var usual = within is null ? Usual(zone, optical, slice, part, parts) : null;
+        var free = usual is not null && Taken(item, usual.AnchorMm)
+            ? field.Roomiest(called.AreWords ? WordsWide : 1) : null;
+        var own = free is { } room ? new Place(room + new Pt(0, (part - ((parts - 1) / 2.0)) * slice / 2), Stands.OnMiddle, Beside.ChoiceId)
+            : usual ?? new Place(within!.MiddleMm + new Pt(0, (part - ((parts - 1) / 2.0)) * slice), Stands.OnMiddle, Within.ChoiceId);
         var inTheMiddle = !called.AreWords && own.Stands != Stands.OnMiddle;
-        var ownChoice = within is not null ? new Choice(Within.ChoiceId, within.Text)
+        var ownChoice = free is not null ? Beside : within is not null ? new Choice(Within.ChoiceId, within.Text)
             : new Choice(zone.Usual.ChoiceId, inTheMiddle ? "In the middle of the room there is"
             : Told(item, zone, own, part, parts));
         var known = hers is null || hers == ownChoice.ChoiceId || hers == Optical.ChoiceId;
@@ -61,6 +69,7 @@ public static class Placement
             "as-given" => [$"You put the middle of {called.All} {Across(item, place.AnchorMm.X)} and {Down(item, zone, place.AnchorMm)}."],
             OpticalPlace.ChoiceId => [OpticalPlace.Because],
             Within.ChoiceId => [within!.Because],
+            "beside" => [$"Its usual place is taken by what is stitched there; {Across(item, place.AnchorMm.X)} and {Down(item, zone, place.AnchorMm)} there is most room."],
             _ when inTheMiddle =>
                 [$"{called.Upper} {called.Do("want")} as much room above as below, and {called.Do("stand")} "
                     + $"{Across(item, place.AnchorMm.X)}.", .. parts == 1 ? Array.Empty<Told>() : [Sharing]],
@@ -76,6 +85,14 @@ public static class Placement
             decisionId, Station.Space, "Where it goes", ownChoice, centreMm is not null || hers is not null ? chosen : null, because,
                 ["Another zone, or a nudge on the bench."], [ownChoice, Optical]));
     }
+
+    /// <summary>Whether something is stitched at a place already, or so near that nothing has room beside it.</summary>
+    private static bool Taken(Drawn item, Pt at) => item.Obstacles.Any(o => o.Kind is ObstacleKind.Stitched or ObstacleKind.Knotted
+        && at.X > o.Ring.Min(p => p.X) - NearMm && at.X < o.Ring.Max(p => p.X) + NearMm
+        && at.Y > o.Ring.Min(p => p.Y) - NearMm && at.Y < o.Ring.Max(p => p.Y) + NearMm);
+
+    /// <summary>Nearer than this to what is stitched no words stand well (from memory).</summary>
+    private const double NearMm = 20;
 
     private static Measures.Told Sharing => "What is put here shares the room, one below the other.";
 

@@ -55,6 +55,23 @@ public static class ThreadRoom
         };
     }
 
+    /// <summary>
+    /// What is needed of each thread where several places need it: lengths add up, and skeins follow from what is cut off.
+    /// </summary>
+    public static IReadOnlyList<ThreadNeed> Together(IEnumerable<ThreadNeed> needs) => needs.GroupBy(n => (n.Thread, n.Needle)).Select(g =>
+        g.Count() == 1 ? g.First() : g.First() with
+        {
+            LengthMm = Math.Round(g.Sum(n => n.LengthMm), 1),
+            FrontMm = Math.Round(g.Sum(n => n.FrontMm), 3),
+            BackMm = Math.Round(g.Sum(n => n.BackMm), 3),
+            Runs = g.Sum(n => n.Runs),
+            FreshRuns = g.Sum(n => n.FreshRuns),
+            Cuts = g.Sum(n => n.Cuts),
+            CutMm = g.Max(n => n.CutMm),
+            OffMm = g.Sum(n => n.OffMm),
+            Skeins = Skeins(g.Sum(n => n.OffMm) / g.Key.Thread.Kind.PutUp.LengthMm),
+        }).ToArray();
+
     /// <summary>So many are bought where this share of one is cut off: one more where the last would be nearly emptied.</summary>
     public static int Skeins(double share)
     {

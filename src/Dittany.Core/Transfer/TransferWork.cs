@@ -146,7 +146,7 @@ public static class TransferWork
             case "hot-iron":
                 return
                 [
-                    Mark("drawing on the print", trace,
+                    Pencilled("drawing on the print", trace,
                         "Cut away what must not print. Go over the mirrored print with a transfer pencil, on the printed side. Test a "
                             + "corner of it on a scrap."),
                     Ironed("Pin it face down on the face of the cloth. Dry iron, cotton setting, no steam: press, do not slide; lift a "
@@ -193,6 +193,9 @@ public static class TransferWork
 
         static Operation Mark(string step, double minutes, params Told[] steps) =>
             new("mark", OpKind.Mark, Station.Transfer, Place.Table, [new(step, minutes)], steps);
+
+        // On paper yet: it comes onto the cloth with the iron.
+        static Operation Pencilled(string step, double minutes, params Told[] steps) => Mark(step, minutes, steps) with { Id = "pencil" };
 
         static Operation Ironed(string step) => new("iron-on", OpKind.Mark, Station.Transfer, Place.Iron, [new("ironing on", IronOn)],
             [step], new Wait(WaitKind.Cooling, IronedCoolMinutes));

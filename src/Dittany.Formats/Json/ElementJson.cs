@@ -15,7 +15,7 @@ internal static class ElementJson
         "middle", "drawing"];
 
     private static readonly string[] OfBoth = ["id", "kind", "widthMm", "stitch", "strands", "colour", "arrangement", "centreMm", "motif",
-        "turnDegrees", "parts", "layer", "craft", "secondColour", "thread"];
+        "turnDegrees", "parts", "layer", "craft", "secondColour", "thread", "zone"];
 
     private static readonly Dictionary<string, FigureKind> Kinds = new(StringComparer.Ordinal)
     {
@@ -72,6 +72,7 @@ internal static class ElementJson
             w.WriteString("id", e.Id);
             w.WriteString("kind", "text");
             w.WriteString("text", e.Text);
+            JobJson.Text(w, "zone", e.Zone);
             JobJson.Text(w, "alphabet", e.Alphabet);
             JobJson.Text(w, "stitch", e.Stitch);
             JobJson.Number(w, "strands", e.Strands);
@@ -102,6 +103,7 @@ internal static class ElementJson
             w.WriteString("id", m.Id);
             w.WriteString("kind", "motif");
             w.WriteString("motif", m.Motif);
+            JobJson.Text(w, "zone", m.Zone);
             JobJson.Number(w, "widthMm", m.WidthMm);
             JobJson.Number(w, "heightMm", m.HeightMm);
             JobJson.Text(w, "arrangement", m.Arrangement);
@@ -157,6 +159,7 @@ internal static class ElementJson
             Letters = ByLetter(members, at, faults),
             Layer = faults.Whole(members, "layer", at),
             Craft = faults.Text(members, "craft", at),
+            Zone = faults.Text(members, "zone", at),
             SecondColour = faults.Text(members, "secondColour", at)?.ToLowerInvariant(),
             Thread = faults.Text(members, "thread", at),
         };
@@ -188,6 +191,7 @@ internal static class ElementJson
             ByPart = many ? PartAskedJson.Read(members, at, faults) ?? [] : [],
             Layer = faults.Whole(members, "layer", at),
             Craft = faults.Text(members, "craft", at),
+            Zone = faults.Text(members, "zone", at),
             SecondColour = faults.Text(members, "secondColour", at)?.ToLowerInvariant(),
             Thread = faults.Text(members, "thread", at),
         };

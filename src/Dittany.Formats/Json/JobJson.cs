@@ -130,6 +130,7 @@ public static class JobJson
         }
 
         ElementJson.Write(w, job);
+        WriteStanding(w, job);
         if (job.Overrules is { Count: > 0 } overrules)
         {
             w.WriteStartObject("overrules");
@@ -161,7 +162,7 @@ public static class JobJson
     private static ReadJob Read(JsonElement root, DateOnly today, Workshop workshop, Library library, JsonFaults faults)
     {
         var top = faults.Members(root, "#", "schema", "title", "dueOn", "today", "item", "zone", "elements", "overrules", "done", "stash",
-            "workshop", "habits", "makeUp");
+            "workshop", "habits", "makeUp", "standing");
         if (faults.Text(top, "schema", "#") is { } schema && schema != Schema)
         {
             faults.Add("#/schema", $"'{schema}' is another schema.", $"Use {Schema}.");
@@ -208,6 +209,7 @@ public static class JobJson
             motifs.Count == 0 ? null : motifs)
         {
             MakeUp = top.TryGetValue("makeUp", out var up) ? MakeUpOf(up, faults) : null,
+            Standing = StandingOf(top, faults),
         };
         var shop = WorkshopJson.Read(top, workshop, faults);
         var seen = faults.Faults.Select(x => x.Pointer).ToHashSet(StringComparer.Ordinal);
@@ -221,6 +223,47 @@ public static class JobJson
             && !(unread && x.Pointer == "#/item/form") && !(ownUnread && x.Pointer.StartsWith("#/item", StringComparison.Ordinal))
             && !(seen.Any(s => s.StartsWith("#/elements", StringComparison.Ordinal)) && x.Pointer == "#/elements")));
         return faults.Faults.Count == 0 ? new ReadJob(job, shop, []) : new ReadJob(null, null, faults.Faults);
+    }
+
+    private static void WriteStanding(Utf8JsonWriter w, Job job)
+    {
+        if (job.Standing.Count == 0)
+        {
+            return;
+        }
+
+        w.WriteStartArray("standing");
+        foreach (var batch in job.Standing)
+        {
+            w.WriteStartArray();
+            foreach (var id in batch)
+            {
+                w.WriteStringValue(id);
+            }
+
+            w.WriteEndArray();
+        }
+
+        w.WriteEndArray();
+    }
+
+    private static IReadOnlyList<string>[] StandingOf(Dictionary<string, JsonElement> top, JsonFaults faults)
+    {
+        var batches = faults.Items(top, "standing", "#") ?? [];
+        var read = new List<IReadOnlyList<string>>();
+        for (var i = 0; i < batches.Count; i++)
+        {
+            var at = $"#/standing/{i.ToString(CultureInfo.InvariantCulture)}";
+            if (batches[i].ValueKind != JsonValueKind.Array || batches[i].EnumerateArray().Any(e => e.ValueKind != JsonValueKind.String))
+            {
+                faults.Add(at, "This is no list of elements.", "Write the ids of elements that stand already, such as [\"name\"].");
+                continue;
+            }
+
+            read.Add(batches[i].EnumerateArray().Select(e => Value(e, at, faults) ?? string.Empty).ToArray());
+        }
+
+        return read.ToArray();
     }
 
     /// <summary>A pointer to an element of the job as one to the same element where it stood in the document.</summary>

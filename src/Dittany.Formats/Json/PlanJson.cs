@@ -73,6 +73,7 @@ public static class PlanJson
         w.WriteEndArray();
         WriteTransfer(w, plan);
         WriteHooping(w, plan);
+        WritePlaces(w, plan, moves);
         WriteThreads(w, plan);
         WriteRoute(w, plan);
         WriteWork(w, plan);
@@ -204,6 +205,47 @@ public static class PlanJson
 
         w.WriteEndArray();
         w.WriteEndObject();
+    }
+
+    /// <summary>Each place of a piece that has several; no member where there is only one.</summary>
+    private static void WritePlaces(Utf8JsonWriter w, Plan plan, bool moves)
+    {
+        if (plan.Places.Count == 0)
+        {
+            return;
+        }
+
+        w.WriteStartArray("places");
+        foreach (var place in plan.Places)
+        {
+            w.WriteStartObject();
+            w.WriteString("key", place.Key);
+            w.WriteString("name", place.Name);
+            Texts(w, "elements", place.Plan.Elements.Select(e => (Told)e.Id));
+            WriteSpace(w, place.Plan);
+            w.WriteBoolean("stands", place.Stands);
+            if (place.Stands)
+            {
+                w.WriteStartArray("standing");
+                foreach (var element in place.Plan.Elements)
+                {
+                    PlannedElementJson.Write(w, element, moves);
+                }
+
+                w.WriteEndArray();
+            }
+            else
+            {
+                WriteTransfer(w, place.Plan);
+                WriteHooping(w, place.Plan);
+                w.WriteNumber("runsBefore", place.RunsBefore);
+                w.WriteNumber("hoopsBefore", place.HoopsBefore);
+            }
+
+            w.WriteEndObject();
+        }
+
+        w.WriteEndArray();
     }
 
     private static void WriteHooping(Utf8JsonWriter w, Plan plan)

@@ -70,6 +70,7 @@ public static class SchemaJson
                 ["maxItems"] = JobCheck.MostElements,
                 ["items"] = new JsonObject { ["oneOf"] = new JsonArray(WordsSchema(), MotifSchema()) },
             },
+            ["standing"] = List(List(Text())),
             ["overrules"] = new JsonObject
             {
                 ["type"] = "object",
@@ -124,6 +125,7 @@ public static class SchemaJson
         ("motifCount", Whole(1, 80)),
         ("craft", Enum(AllCrafts.Ids)),
         ("layer", Whole(-99, 99)),
+        ("zone", Text()),
         ("parts", ByPartSchema()),
         ("letters", List(Closed(["index"], ("index", Whole(0, JobCheck.MostLetters)),
             ("stitch", Enum(Book.Lines.Select(s => s.Id).Concat(Book.Fills.Select(s => s.Info.Id)))),
@@ -162,6 +164,7 @@ public static class SchemaJson
         ("middle", Flag()),
         ("craft", Enum(AllCrafts.Ids)),
         ("layer", Whole(-99, 99)),
+        ("zone", Text()),
         ("drawing", Closed(["name", "parts"], ("name", Text()),
             ("parts", List(Closed(["path"], ("role", Text()), ("kind", Enum(["line", "shape", "dot"])), ("path", Text()),
                 ("layer", Whole(-99, 99))))))));
@@ -252,6 +255,8 @@ public static class SchemaJson
             ["hooping"] = Open(("school", Enum(Names.Schools.Keys)),
                 ("hoops", List(Open(("order", Plain()), ("shape", Enum(["round", "square"])), ("hoopMm", Plain()),
                 ("usableRadiusMm", Plain()), ("usableMm", List(Point())), ("centreMm", Point())))), ("lowerBound", Plain())),
+            ["places"] = List(Open(("key", Text()), ("name", Text()), ("elements", List(Text())),
+                ("space", new JsonObject { ["type"] = "object" }), ("stands", Flag()))),
             ["threads"] = List(Open(("colour", Colour()), ("thread", ThreadOf()), ("strands", Plain()), ("lengthMm", Plain()),
                 ("frontMm", Plain()), ("backMm", Plain()), ("runs", Plain()), ("freshRuns", Plain()), ("cuts", Plain()),
                 ("cutMm", Plain()), ("skeins", Plain()), ("putUp", Text()), ("needle", Text()))),

@@ -45,7 +45,15 @@ public static class PieceSheets
     /// The leaves of one sheet. The plan's sentences are printed as they are: tell them in her units before. <paramref name="note"/> names
     /// the sheet; it may be empty.
     /// </summary>
-    public static IReadOnlyList<Leaf> Of(string kind, Plan plan, Paper paper, string note) => kind switch
+    public static IReadOnlyList<Leaf> Of(string kind, Plan plan, Paper paper, string note) => plan.Places.Count == 0
+        || !ByPlace.Contains(kind, StringComparer.Ordinal) ? One(kind, plan, paper, note)
+        : plan.Places.Where(p => !p.Stands && Kinds.First(k => k.Id == kind).Fits(p.Plan)).SelectMany(p => One(kind, p.Plan, paper, note))
+            .ToArray();
+
+    /// <summary>Sheets that are laid on the item, or tell where: of a piece with several places there is one of each.</summary>
+    private static readonly string[] ByPlace = ["template", "stencil", "pieces", "cut-out", "shapes", "placement", "layers"];
+
+    private static IReadOnlyList<Leaf> One(string kind, Plan plan, Paper paper, string note) => kind switch
     {
         "template" => [.. TemplateLeaves.Of(TemplateSheet.Of(plan, paper), note.Length == 0 ? null : note),
             .. PlacementCard.Of(plan, paper, note)],

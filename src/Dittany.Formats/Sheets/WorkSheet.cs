@@ -27,13 +27,24 @@ internal static class WorkSheet
             flow.Fact(motifs.Length == 1 ? "Motif" : "Motifs", Say.Upper(Say.List(motifs)));
         }
 
-        flow.Fact("Item", $"{Say.Upper(plan.Item.FormName)}, {plan.Item.SizeName}; {plan.Item.Cloth.Kind.Name}; {plan.Space.ZoneName}");
+        var places = plan.Places.Where(p => !p.Stands).ToArray();
+        flow.Fact("Item", $"{Say.Upper(plan.Item.FormName)}, {plan.Item.SizeName}; {plan.Item.Cloth.Kind.Name}; "
+            + (places.Length == 0 ? plan.Space.ZoneName : Say.List(places.Select(p => p.Name).ToArray())));
         foreach (var id in new[] { "words.size", "motif.size", "stitch.outline", "transfer.method", "transfer.marker",
-            "transfer.stabiliser", "hoop.size", "hoop.tension", "thread.start", "thread.finish", "time.ready" })
+            "transfer.stabiliser", "hoop.size", "hoop.tension", "thread.start", "thread.finish", "order.places", "time.ready" })
         {
-            if (plan.Decision(id) is { } decision)
+            // What all places share is said once; where they differ each says its own.
+            var told = plan.Decisions.Where(d => d.Id.Split(Places.Mark)[0] == id).ToArray();
+            if (Array.TrueForAll(told, d => d.Choice == told[0].Choice))
             {
-                flow.Fact(decision.Subject, decision.Choice);
+                told = told.Take(1).ToArray();
+            }
+
+            foreach (var decision in told)
+            {
+                var of = told.Length > 1 && !decision.Id.Contains(Places.Mark, StringComparison.Ordinal)
+                    ? $"{Say.Upper(places.First(p => p.Main).Name)}: " : string.Empty;
+                flow.Fact(of.Length > 0 ? $"{of}{Say.Lower(decision.Subject)}" : decision.Subject, decision.Choice);
             }
         }
 
@@ -51,35 +62,16 @@ internal static class WorkSheet
                 + $"work{(timed.WaitMinutes > 0 ? $", and {Say.Minutes(timed.WaitMinutes)} of waiting" : string.Empty)}");
 
         Beforehand(flow, plan);
-        flow.Heading("Mark it", 5.5);
-        Cautions(flow, plan, Station.Item, Station.Words, Station.Transfer);
-        flow.Text("Find the place: see the placement card.", box: true);
-        foreach (var step in plan.TransferSteps)
+        if (places.Length == 0)
         {
-            flow.Text($"{step.Do}{(step.WaitMinutes > 0 ? $" Wait {Say.Minutes(step.WaitMinutes)}." : string.Empty)}", box: true);
+            Mark(flow, plan);
+            flow.Heading("Stitch it", 5.5);
+            Cautions(flow, plan, Station.Hoop, Station.Thread, Station.Stitches);
+            Lengths(flow, plan, null);
         }
-
-        flow.Heading("Stitch it", 5.5);
-        Cautions(flow, plan, Station.Hoop, Station.Thread, Station.Stitches);
-        var hoop = 0;
-        var hooped = plan.Work.FirstOrDefault(o => o.Kind == OpKind.Hoop)?.Steps ?? [];
-        var thread = string.Empty;
-        foreach (var run in RunTelling.Of(plan))
+        else
         {
-            if (run.Hoop != hoop && run.Hoop <= hooped.Count)
-            {
-                hoop = run.Hoop;
-                flow.Text(hooped[hoop - 1], box: true);
-            }
-
-            if (run.Thread != thread)
-            {
-                thread = run.Thread;
-                flow.Text($"{thread}:");
-            }
-
-            flow.Text($"{run.Text} · {run.Stitch}. "
-                + $"{(run.Cut ? "A new thread" : "What is left on the needle")}{(run.Fresh ? $", {Say.Lower(plan.Decision("thread.start")!.Choice)}" : string.Empty)}. {Say.Upper(Say.Minutes(run.MinutesSoFar))} by its end.", box: true);
+            PlaceByPlace(flow, plan);
         }
 
         flow.Heading("Finish it", 5.5);
@@ -97,6 +89,89 @@ internal static class WorkSheet
 
         flow.Text("The makers' instructions, local rules and licensed practice come before anything said here.");
         return flow.Done();
+    }
+
+    private static void Mark(Flow flow, Plan plan)
+    {
+        flow.Heading("Mark it", 5.5);
+        Cautions(flow, plan, Station.Item, Station.Words, Station.Transfer);
+        flow.Text("Find the place: see the placement card.", box: true);
+        foreach (var step in plan.TransferSteps)
+        {
+            flow.Text($"{step.Do}{(step.WaitMinutes > 0 ? $" Wait {Say.Minutes(step.WaitMinutes)}." : string.Empty)}", box: true);
+        }
+    }
+
+    /// <summary>The work of several places, operation by operation in the order that harms none of them.</summary>
+    private static void PlaceByPlace(Flow flow, Plan plan)
+    {
+        Cautions(flow, plan, Station.Item);
+        var (at, seen) = (string.Empty, new HashSet<string>(StringComparer.Ordinal));
+        foreach (var operation in plan.Work)
+        {
+            if (plan.PlaceOf(operation) is not { } place)
+            {
+                continue;
+            }
+
+            var stitches = operation.Kind is OpKind.Hoop or OpKind.Stitch;
+            var heading = $"{Say.Upper(place.Name)}: {(stitches ? "stitch it" : "mark it")}";
+            if (heading != at)
+            {
+                at = heading;
+                flow.Heading(at, 5.5);
+                if (seen.Add(at))
+                {
+                    Cautions(flow, place.Plan, stitches ? [Station.Hoop, Station.Thread, Station.Stitches]
+                        : [Station.Words, Station.Transfer]);
+                    if (!stitches)
+                    {
+                        flow.Text("Find the place: see the placement card.", box: true);
+                    }
+                }
+            }
+
+            if (operation.Kind == OpKind.Stitch)
+            {
+                Lengths(flow, plan, place);
+            }
+            else if (operation.Kind != OpKind.Hoop)
+            {
+                // Under its own heading a step does not say its place again.
+                foreach (var step in place.Plan.Work.FirstOrDefault(o => o.Id == operation.Id.Split(Places.Mark)[0])?.Steps
+                    ?? operation.Steps)
+                {
+                    flow.Text(step, box: true);
+                }
+            }
+        }
+    }
+
+    /// <summary>Length by length, with the ring where it is moved and the thread where it changes.</summary>
+    private static void Lengths(Flow flow, Plan whole, PlannedPlace? place)
+    {
+        var (plan, hoop) = (place?.Plan ?? whole, 0);
+        var hooped = plan.Work.FirstOrDefault(o => o.Kind == OpKind.Hoop)?.Steps ?? [];
+        var thread = string.Empty;
+        foreach (var run in RunTelling.Of(whole).Where(r => place is null
+            || plan.Elements.Any(e => e.Id == whole.Route[r.FirstRow].Element)))
+        {
+            var at = run.Hoop - (place?.HoopsBefore ?? 0);
+            if (at != hoop && at > 0 && at <= hooped.Count)
+            {
+                hoop = at;
+                flow.Text(hooped[hoop - 1], box: true);
+            }
+
+            if (run.Thread != thread)
+            {
+                thread = run.Thread;
+                flow.Text($"{thread}:");
+            }
+
+            flow.Text($"{run.Text} · {run.Stitch}. "
+                + $"{(run.Cut ? "A new thread" : "What is left on the needle")}{(run.Fresh ? $", {Say.Lower(plan.Decision("thread.start")!.Choice)}" : string.Empty)}. {Say.Upper(Say.Minutes(run.MinutesSoFar))} by its end.", box: true);
+        }
     }
 
     /// <summary>What comes before anything else: the first wash.</summary>

@@ -26,17 +26,17 @@ public static class ApiDoor
             WithJob(context, today, plans, shelf, (job, workshop, plan) =>
             new PlanResult(job, workshop, plan, Moves(context))));
         api.MapPost("/template.pdf", (HttpContext context, Today today, Plans plans, LetterShelf shelf) =>
-            WithJob(context, today, plans, shelf, (_, workshop, plan) =>
-            Results.Bytes(LeafPdf.Write(TemplateLeaves.Of(SheetOf(plan, workshop))), "application/pdf")));
+            WithJob(context, today, plans, shelf, AtPlace(context, (workshop, plan) =>
+            Results.Bytes(LeafPdf.Write(TemplateLeaves.Of(SheetOf(plan, workshop))), "application/pdf"))));
         api.MapPost("/template.svg", (HttpContext context, Today today, Plans plans, LetterShelf shelf) =>
-            WithJob(context, today, plans, shelf, (_, workshop, plan) =>
-            Results.Text(TemplateSvg.Write(SheetOf(plan, workshop)), "image/svg+xml", Encoding.UTF8)));
+            WithJob(context, today, plans, shelf, AtPlace(context, (workshop, plan) =>
+            Results.Text(TemplateSvg.Write(SheetOf(plan, workshop)), "image/svg+xml", Encoding.UTF8))));
         api.MapPost("/stencil.pdf", (HttpContext context, Today today, Plans plans, LetterShelf shelf) =>
-            WithJob(context, today, plans, shelf, (_, workshop, plan) => Stencils(plan, workshop) is { Count: > 0 } sheets
-                ? Results.Bytes(LeafPdf.Write(sheets.SelectMany(s => TemplateLeaves.Of(s)).ToArray()), "application/pdf") : NoStencil()));
+            WithJob(context, today, plans, shelf, AtPlace(context, (workshop, plan) => Stencils(plan, workshop) is { Count: > 0 } sheets
+                ? Results.Bytes(LeafPdf.Write(sheets.SelectMany(s => TemplateLeaves.Of(s)).ToArray()), "application/pdf") : NoStencil())));
         api.MapPost("/stencil.svg", (HttpContext context, Today today, Plans plans, LetterShelf shelf, int? colour) =>
-            WithJob(context, today, plans, shelf, (_, workshop, plan) => Stencils(plan, workshop)
-                .ElementAtOrDefault((colour ?? 1) - 1) is { } sheet ? Results.Text(TemplateSvg.Write(sheet), "image/svg+xml", Encoding.UTF8) : NoStencil()));
+            WithJob(context, today, plans, shelf, AtPlace(context, (workshop, plan) => Stencils(plan, workshop)
+                .ElementAtOrDefault((colour ?? 1) - 1) is { } sheet ? Results.Text(TemplateSvg.Write(sheet), "image/svg+xml", Encoding.UTF8) : NoStencil())));
         api.MapGet("/pieces/{id:int}/plan", StoredPlan);
         app.MapGet("/pieces/{id:int}.json", StoredJob);
 
@@ -119,6 +119,27 @@ public static class ApiDoor
         api.MapGet("/schemas/form", () => Results.Text(SchemaJson.Form().ToJsonString(), "application/schema+json", Encoding.UTF8));
         api.MapGet("/schemas/plan", () => Results.Text(SchemaJson.Plan().ToJsonString(), "application/schema+json", Encoding.UTF8));
     }
+
+    /// <summary>
+    /// What is printed is of one place, in the frame of its face: of several the query names one, <c>?place=sleeve</c>, or it is told
+    /// which there are.
+    /// </summary>
+    private static Func<Job, Workshop, Plan, IResult> AtPlace(HttpContext context, Func<Workshop, Plan, IResult> answer) =>
+        (_, workshop, plan) =>
+        {
+            var asked = context.Request.Query["place"].ToString() is { Length: > 0 } named ? named : null;
+            var live = plan.Places.Where(p => !p.Stands).ToArray();
+            string Ways() => string.Join(" or ", live.Select(p => $"?place={p.Key}"));
+            return asked is not null && Array.TrueForAll(live, p => p.Key != asked)
+                    ? Problems.Of(StatusCodes.Status422UnprocessableEntity, $"Nothing of this job lies at '{asked}'.",
+                        [new JobFault("#/elements", live.Length == 0 ? "All of this job lies at one place." : $"Nothing of this job lies at '{asked}'.",
+                            live.Length == 0 ? "Leave the place out." : $"Add {Ways()} to the address.")])
+                : asked is null && live.Length > 1
+                    ? Problems.Of(StatusCodes.Status422UnprocessableEntity, "One sheet is of one place.",
+                        [new JobFault("#/elements", $"This job has {live.Length} places: {Core.Measures.Say.List(live.Select(p => $"{p.Name}, on the {p.Plan.Space.Face.Name}").ToArray())}. "
+                            + "No sheet can be laid on all of them at once.", $"Add {Ways()} to the address.")])
+                : answer(workshop, plan.At(asked));
+        };
 
     internal static TemplateSheet SheetOf(Plan plan, Workshop workshop) => TemplateSheet.Of(plan, Papers.Find(workshop.Paper)!);
 

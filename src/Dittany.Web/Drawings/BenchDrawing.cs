@@ -72,7 +72,11 @@ public static class BenchDrawing
     /// How a drawing is looked at: which part, in which units, how many stitches are worked on the face that works the piece, how many
     /// lengths are in the cloth.
     /// </summary>
-    public sealed record Look(View View, Units Units, int At, int Done);
+    public sealed record Look(View View, Units Units, int At, int Done)
+    {
+        /// <summary>What lies at other places of the piece on the same face: seen, and not touched.</summary>
+        public IReadOnlyList<PlannedElement> Beside { get; init; } = [];
+    }
 
     /// <summary>
     /// The drawing as SVG text. All faces are in it; the page shows one. What turns over for the back of the work hangs in a group about
@@ -97,6 +101,7 @@ public static class BenchDrawing
         ItemDrawing.Draw(svg, ItemDrawing.Of(plan), "bench", px, look.Units);
         Print(svg, plan);
         LaidFlat(svg, plan, px);
+        Beside(svg, look.Beside, px);
         Field(svg, plan, view, look.Units);
         SnapLines(svg, plan, px);
         svg.Open("g", ("class", "face-hoops"));
@@ -161,6 +166,16 @@ public static class BenchDrawing
         svg.Close();
     }
 
+    /// <summary>Threads of other places, as they are seen from here.</summary>
+    private static void Beside(Svg svg, IReadOnlyList<PlannedElement> elements, double px)
+    {
+        foreach (var part in elements.SelectMany(e => e.Parts).GroupBy(p => (p.Colour, p.LineWidthMm)))
+        {
+            svg.Empty("path", ("class", "beside"), ("d", string.Concat(part.SelectMany(p => p.Stitches).Select(s => Svg.Path([s.FromMm, s.ToMm])))),
+                ("fill", "none"), ("stroke", part.Key.Colour), ("stroke-width", Math.Max(part.Key.LineWidthMm, px)), ("stroke-linecap", "round"));
+        }
+    }
+
     /// <summary>What an eye a metre away makes of a point: the blur of the face that shows the piece from there.</summary>
     private static void Spread(Svg svg) =>
         svg.Open("filter", ("id", "spread"), ("x", "-5%"), ("y", "-5%"), ("width", "110%"), ("height", "110%"))
@@ -191,6 +206,8 @@ public static class BenchDrawing
     /// <summary>A small picture of a piece, for lists: the words with enough of the item round them to know it by.</summary>
     public static string Small(Plan plan, string id)
     {
+        // Of several places the main one stands for the piece.
+        plan = plan.At(null);
         var (left, top, w, h) = Around(plan);
         var box = WordsOf(plan);
         var side = Math.Max(box.Width * 1.25, Math.Min(w, h) * 0.8);

@@ -158,6 +158,9 @@ internal static class ItemDrawing
         var thin = Math.Max(0.4, 0.9 * px);
         switch (obstacle.Kind)
         {
+            case ObstacleKind.Stitched or ObstacleKind.Knotted:
+                svg.Empty("path", ("d", Svg.Ring(obstacle.Ring)), ("fill", lighter), ("opacity", 0.12));
+                return;
             case ObstacleKind.Print when obstacle.Id.StartsWith("band", StringComparison.Ordinal):
                 Band(svg, obstacle, look.Structure == Structure.Terry ? edge : "#7d9a86");
                 return;

@@ -36,7 +36,7 @@ public static class NeedleDrawing
     /// </summary>
     public static string Whole(Plan plan)
     {
-        var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
+        var parts = Here(plan).ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
         var (x, y, px, wide, high) = TapFrame(plan);
         using var svg = new Svg();
         svg.Open("svg", ("xmlns", "http://www.w3.org/2000/svg"), ("viewBox", $"{Svg.N(x)} {Svg.N(y)} {Svg.N(wide * px)} {Svg.N(high * px)}"),
@@ -46,7 +46,7 @@ public static class NeedleDrawing
             ? plan.Route.Count(r => r.Run <= progress.RunsDone) + progress.Stitches : 0;
         foreach (var (rows, opacity) in new[] { (plan.Route.Skip(done), 0.35), (plan.Route.Take(done), 1.0) })
         {
-            foreach (var part in rows.GroupBy(r => (r.Element, r.Part)))
+            foreach (var part in rows.Where(r => parts.ContainsKey(r.Element)).GroupBy(r => (r.Element, r.Part)))
             {
                 var of = parts[part.Key.Element][part.Key.Part];
                 Thread(svg, part.Select(r => of.Stitches[r.Stitch]), of, px, opacity);
@@ -73,15 +73,29 @@ public static class NeedleDrawing
     {
         var (x, y, px, _, _) = TapFrame(plan);
         var at = new Pt(x + (atX * px), y + (atY * px));
-        var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
-        var (row, off) = plan.Route.Select((r, i) => (i, parts[r.Element][r.Part].Stitches[r.Stitch] is var s
+        var parts = Here(plan).ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
+        var (row, off) = plan.Route.Select((r, i) => (r, i)).Where(t => parts.ContainsKey(t.r.Element))
+            .Select(t => (t.i, parts[t.r.Element][t.r.Part].Stitches[t.r.Stitch] is var s
             ? Polyline.ToSegment(at, s.FromMm, s.ToMm) : 0)).MinBy(r => r.Item2);
         return off <= TapPx * px ? row : null;
     }
 
+    /// <summary>What lies at the place where the needle goes on; all of it where there is only one place.</summary>
+    private static IReadOnlyList<PlannedElement> Here(Plan plan)
+    {
+        if (plan.Places.Count == 0 || plan.Route.Count == 0)
+        {
+            return plan.Elements;
+        }
+
+        var next = plan.Time.Progress.Stage > Core.Time.Stage.OnTheHoop ? null
+            : plan.Route.FirstOrDefault(r => r.Run > plan.Time.Progress.RunsDone);
+        return plan.Of((next ?? plan.Route[^1]).Element).Elements;
+    }
+
     private static (double X, double Y, double Px, double Wide, double High) TapFrame(Plan plan)
     {
-        var boxes = plan.Elements.Where(e => e.Sewn).Select(e => e.BoxMm).ToArray();
+        var boxes = Here(plan).Where(e => e.Sewn).Select(e => e.BoxMm).ToArray();
         var (x, y) = (boxes.Min(b => b.X) - RimMm, boxes.Min(b => b.Y) - RimMm);
         var (w, h) = (boxes.Max(b => b.X + b.Width) + RimMm - x, boxes.Max(b => b.Y + b.Height) + RimMm - y);
         var px = Math.Max(w / TapWidePx, h / TapHighPx);
@@ -91,7 +105,8 @@ public static class NeedleDrawing
     /// <summary>One length, of which so many stitches are <paramref name="begun"/> already.</summary>
     public static string Length(Plan plan, RunTold run, int begun = 0)
     {
-        var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
+        var here = plan.Of(plan.Route[run.FirstRow].Element).Elements;
+        var parts = here.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
         var rows = plan.Route.Skip(run.FirstRow).Take(run.LastRow - run.FirstRow + 1).ToArray();
         var stitches = rows.Select(r => parts[r.Element][r.Part].Stitches[r.Stitch]).ToArray();
         var places = stitches.SelectMany(s => new[] { s.FromMm, s.ToMm }).ToArray();
@@ -109,14 +124,14 @@ public static class NeedleDrawing
 
         // Lines still to come, then what is stitched, then this length.
         var ink = dark ? "#f4f1e6" : "#23628f";
-        foreach (var part in plan.Elements.SelectMany(e => e.Parts).Where(p => p.LineMm.Count > 1 && p.LineMm.Any(q =>
+        foreach (var part in here.SelectMany(e => e.Parts).Where(p => p.LineMm.Count > 1 && p.LineMm.Any(q =>
             q.X > x && q.X < x + w && q.Y > y && q.Y < y + h)))
         {
             svg.Empty("path", ("d", Svg.Steps(Polyline.Simplified(part.Closed ? [.. part.LineMm, part.LineMm[0]] : part.LineMm, 0.1), px)),
                 ("fill", "none"), ("stroke", ink), ("stroke-opacity", 0.5), ("stroke-width", 1.4 * px));
         }
 
-        foreach (var part in plan.Route.Take(run.FirstRow).GroupBy(r => (r.Element, r.Part)))
+        foreach (var part in plan.Route.Take(run.FirstRow).Where(r => parts.ContainsKey(r.Element)).GroupBy(r => (r.Element, r.Part)))
         {
             var of = parts[part.Key.Element][part.Key.Part];
             Thread(svg, part.Select(r => of.Stitches[r.Stitch]).Where(s => Within(s.FromMm) || Within(s.ToMm)), of, px, 0.45);

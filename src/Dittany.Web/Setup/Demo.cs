@@ -77,6 +77,7 @@ public static class Demo
         (new Job("tote", [new WordingAsked("name", "BREAD & BOOKS", "sturdy-serif", Rows: 2, CapHeightMm: 42) { Craft = "paint" }], today,
             "Bag for the reading circle, sprayed", today.AddDays(126)), "New piece"),
         (Field(today) with { Done = new Done(true, 40) }, "On the hoop"),
+        (Growing(today), "Something more on it"),
     ];
 
     /// <summary>A field of thirteen plants over a shirt's back, in eighteen colours, heights uneven as they grow.</summary>
@@ -213,6 +214,19 @@ public static class Demo
             }
         }
     }
+
+    /// <summary>
+    /// A dress that grows: flowers at its hem from last year, a name on the bodice and a leaf on the sleeve for this one.
+    /// </summary>
+    private static Job Growing(DateOnly today) => new("dress", [new WordingAsked("name", "Linnea") { Zone = "bodice" }], today,
+        "Linnea’s dress, a year on", today.AddDays(50), Motifs:
+        [
+            new MotifAsked("hem", "daisy", Arrangement: "row", Count: 5, HeightMm: 34),
+            new MotifAsked("leaf", "leaf-sprig", HeightMm: 30) { Zone = "sleeve" },
+        ])
+    {
+        Standing = [["hem"]],
+    };
 
     private static Job Piece(
         string form, DateOnly today, string words, string title, DateOnly due, string? colour = null, string? kind = null,

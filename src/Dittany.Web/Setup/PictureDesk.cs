@@ -11,7 +11,7 @@ public sealed class PictureDesk : IDisposable
 {
     private static readonly TimeSpan Patience = TimeSpan.FromSeconds(1);
 
-    private readonly Places _one = new(1, Patience);
+    private readonly Turns _one = new(1, Patience);
 
     /// <summary>
     /// Takes in a picture that was sent: the picture, or what is wrong and what would do. Null stands for none that was chosen.

@@ -45,9 +45,9 @@ public sealed class Plans(LetterShelf shelf) : IDisposable
 
     private readonly MemoryCache _kept = new(new MemoryCacheOptions { SizeLimit = MostKept });
     private readonly MemoryCache _beyond = new(new MemoryCacheOptions { SizeLimit = MostBeyond });
-    private readonly Places _small = new(Math.Max(2, Environment.ProcessorCount), Patience);
-    private readonly Places _large = new(1, PatienceForLarge);
-    private readonly Places _beside = new(1, Beside);
+    private readonly Turns _small = new(Math.Max(2, Environment.ProcessorCount), Patience);
+    private readonly Turns _large = new(1, PatienceForLarge);
+    private readonly Turns _beside = new(1, Beside);
     private readonly MemoryCache _told = new(new MemoryCacheOptions { SizeLimit = MostTold });
     private readonly ConcurrentDictionary<string, Task<Plan>> _making = new(StringComparer.Ordinal);
     private readonly ConcurrentDictionary<string, Task> _telling = new(StringComparer.Ordinal);
@@ -177,7 +177,7 @@ public sealed class Plans(LetterShelf shelf) : IDisposable
         _closing.Dispose();
     }
 
-    private Places PlaceFor(Job job) => JobCheck.StitchesOf(job) > LargeStitches ? _large : _small;
+    private Turns PlaceFor(Job job) => JobCheck.StitchesOf(job) > LargeStitches ? _large : _small;
 
     /// <summary>A plan that was made lately; null where none was. What turned out to be too much for one throws at once.</summary>
     private Plan? Known(string key) =>

@@ -34,7 +34,7 @@ public sealed class PlansTests
     [Fact]
     public async Task Who_waits_in_vain_is_told_so()
     {
-        using var places = new Places(1, TimeSpan.FromMilliseconds(20));
+        using var places = new Turns(1, TimeSpan.FromMilliseconds(20));
         using (await places.Take(default))
         {
             await Assert.ThrowsAsync<BusyException>(() => places.Take(default));

@@ -27,7 +27,8 @@ public sealed record StationView(Station Station, string Name, string Told, Stat
 }
 
 /// <summary>How the bench is looked at: what stays the same over a change.</summary>
-public sealed record BenchLook(string? View = null, string? Face = null, string? Station = null, int? At = null, bool Narrow = false);
+public sealed record BenchLook(string? View = null, string? Face = null, string? Station = null, int? At = null, bool Narrow = false,
+    string? Place = null);
 
 /// <summary>Everything the bench shows of a piece: its plan, told from the decision records, and how it is looked at.</summary>
 public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, ProofRow? Proof, bool Printed, BenchLook Look,
@@ -62,6 +63,35 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
     public Piece Piece => Planned.Piece;
 
     public Plan Plan => Planned.Plan;
+
+    /// <summary>
+    /// The plan of the whole piece; that which is shown is of one place of it, with what its job says of that place, where it has several.
+    /// </summary>
+    public Plan Whole { get; init; } = Planned.Plan;
+
+    /// <summary>The job of the whole piece.</summary>
+    public Job WholeJob { get; init; } = Planned.Piece.Job;
+
+    /// <summary>The place that is shown, or null where there is only one.</summary>
+    public PlannedPlace? Place => Whole.Places.FirstOrDefault(p => p.Key == Look.Place) ?? Whole.Places.FirstOrDefault(p => p.Main);
+
+    /// <summary>What stands since long at the place that is shown is looked at and not changed.</summary>
+    public bool Stands => Place is { Stands: true };
+
+    /// <summary>Other zones of the item, where something more could go; all of them once the piece is rinsed.</summary>
+    public IReadOnlyList<(string Id, string Name)> Elsewhere => Piece.Job.FormUsed is { } form
+        ? form.Zones.Where(z => GrowsAnew || Whole.Places.Where(p => !p.Stands).All(p => p.Zone != z.Id)
+            && (Whole.Places.Count > 0 || z.Id != Plan.Space.Zone)).ToArray() : [];
+
+    /// <summary>Whether what is added now is work of its own, because all there is so far is stitched and rinsed.</summary>
+    public bool GrowsAnew => Whole.Time.Progress.Stage is Stage.Drying or Stage.ToFinish or Stage.Finished;
+
+    /// <summary>What is wrong at a place, so that it is seen from another.</summary>
+    public static bool HasTrouble(PlannedPlace place) => !place.Stands && (place.Plan.Elements.Any(e => e.Concerns.Count > 0)
+        || place.Plan.Cautions.Any(c => c.Severity == Severity.Stop));
+
+    /// <summary>The places to be kept where the one that is shown is taken away.</summary>
+    public string Others => string.Join(' ', Whole.Places.Where(p => p.Key != Place?.Key).Select(p => p.Key));
 
     public Units Units => Planned.Workshop.Units;
 
@@ -103,7 +133,11 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
         : StitchTelling.Tell(Plan, At - 1).In(Units);
 
     public string Drawing => BenchDrawing.Draw(Plan, new BenchDrawing.Look(View, Units, At, Plan.Time.Progress.Stage == Stage.OnTheHoop
-        ? Plan.Time.Progress.RunsDone : 0), Parts);
+        ? Plan.Time.Progress.RunsDone : 0)
+    {
+        Beside = Whole.Places.Where(p => p.Key != Place?.Key && p.Plan.Space.Face.Id == Plan.Space.Face.Id)
+            .SelectMany(p => p.Plan.Elements).ToArray(),
+    }, Parts);
 
     public PlannedElement Words => Plan.Elements[0];
 
@@ -180,15 +214,15 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
         get
         {
             var due = Piece.Job.DueOn is { } day ? $"for {Say.Day(day)} · " : string.Empty;
-            var ready = Plan.Decision("time.ready")!.Choice;
-            var progress = Plan.Time.Progress;
+            var ready = Whole.Decision("time.ready")!.Choice;
+            var progress = Whole.Time.Progress;
             return progress.Stage is Stage.Planned or Stage.Finished
-                ? $"{due}{Say.Lower(ready)} · {Say.Minutes(Plan.Time.LowMinutes)} to {Say.Minutes(Plan.Time.HighMinutes)} of work"
+                ? $"{due}{Say.Lower(ready)} · {Say.Minutes(Whole.Time.LowMinutes)} to {Say.Minutes(Whole.Time.HighMinutes)} of work"
                 : $"{due}{Say.Lower(ready)} · {progress.Told}";
         }
     }
 
-    public bool Late => Plan.Decision("time.ready")!.ChoiceId == "late";
+    public bool Late => Whole.Decision("time.ready")!.ChoiceId == "late";
 
     public IReadOnlyList<Decision> SlipsOf(Station station) => Plan.Decisions.Where(d => d.Station == station).ToArray();
 
@@ -207,7 +241,7 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
         Core.Space.Clearances.Tell(o).In(Units)).Distinct().ToArray();
 
     /// <summary>The next step of the work itself, or none where it is finished.</summary>
-    public StepOn? StepOn => StepOn.After(Plan, Today);
+    public StepOn? StepOn => StepOn.After(Whole, Today);
 
     /// <summary>The member a remedy changes, and to what.</summary>
     public static (string Member, string Value) Remedy(Remedy remedy) => remedy switch

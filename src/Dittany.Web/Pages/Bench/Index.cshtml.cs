@@ -43,6 +43,10 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     [BindProperty(SupportsGet = true)]
     public int? At { get; set; }
 
+    /// <summary>The place that is shown of a piece with several.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Place { get; set; }
+
     public async Task<IActionResult> OnGet(int id, CancellationToken cancel)
     {
         var (piece, bad) = await pieces.Look(id, cancel);
@@ -71,8 +75,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
             clean = Math.Round(mm, 1).ToString("R", CultureInfo.InvariantCulture);
         }
 
-        var changed = await pieces.Change(id, from, new Change(member ?? string.Empty, clean, $"Changed {member}"), workshop,
-            cancel: cancel);
+        var changed = await pieces.Change(id, from, new Change(Places.Member(Place, member ?? string.Empty), clean, $"Changed {member}"),
+            workshop, cancel: cancel);
         var at = member?.StartsWith("overrules/", StringComparison.Ordinal) == true
             ? $"slip-{member["overrules/".Length..].Replace('.', '-')}" : null;
         return await Answer(id, changed, workshop, typed, cancel, at);
@@ -100,7 +104,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         }
 
         // Lines are drawn on the plan as it stands, and kept in the frame of the motif.
-        var plan = lines.Count > 0 && await pieces.Find(id, cancel) is { } piece ? (await desk.Plan(piece, workshop, cancel)).Plan : null;
+        var plan = lines.Count > 0 && await pieces.Find(id, cancel) is { } piece
+            ? (await desk.Plan(piece, workshop, cancel)).Plan.At(Place) : null;
         var changed = await pieces.Change(id, from, new Change("parts", null, $"Changed the {role?.Replace('-', ' ')}", job =>
         {
             var wished = PartTelling.Wished(job, element ?? string.Empty, asked);
@@ -134,7 +139,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         for (var tries = 0; tries < MostTries; tries++)
         {
             var (head, workshop) = (await workshops.Head(cancel), await workshops.Current(cancel));
-            if (Trial.Of((await desk.Plan(piece, workshop, cancel)).Plan) is not { } trial)
+            if (Trial.Of((await desk.Plan(piece, workshop, cancel)).Plan.At(Place)) is not { } trial)
             {
                 break;
             }
@@ -147,7 +152,46 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
             }
         }
 
-        return RedirectToPage(null, null, new { id, view = View, face = Face, station = Station }, "will-it-read");
+        return RedirectToPage(null, null, new { id, view = View, face = Face, station = Station, place = Place }, "will-it-read");
+    }
+
+    /// <summary>
+    /// Puts words or a motif at another place of the piece; once all there is so far is rinsed, what is added is work of its own and that
+    /// stands.
+    /// </summary>
+    public async Task<IActionResult> OnPostAdd(int id, int from, string? zone, string? words, string? motif, CancellationToken cancel)
+    {
+        var workshop = await workshops.Current(cancel);
+        var said = Given(words)?.ReplaceLineEndings("\n");
+        var figure = Given(motif) is { } named ? Dittany.Core.Motifs.MotifLibrary.Find(named) : null;
+        if (Given(zone) is not { } to || (said is null && figure is null))
+        {
+            var (now, bad) = await pieces.Look(id, cancel);
+            return now is null && bad is null ? NotFound() : await Show(now, bad, workshop, StatusCodes.Status422UnprocessableEntity,
+                view => view with
+                {
+                    Faults = [new JobFault("#/elements", "Nothing is said that could go there.", "Write words, or choose a motif.")],
+                    Typed = words,
+                },
+                cancel);
+        }
+
+        if (await pieces.Find(id, cancel) is not { } piece)
+        {
+            return NotFound();
+        }
+
+        var anew = (await desk.Plan(piece, workshop, cancel)).Plan.Time.Progress.Stage is Stage.Drying or Stage.ToFinish or Stage.Finished;
+        var changed = await pieces.Change(id, from, new Change("places", null, $"Added at the {Places.NameOf(piece.Job, to)}", job =>
+            Places.Add(anew ? Places.Stand(job) : job, to, said, figure is null ? null : new MotifAsked(string.Empty, figure.Id))),
+                workshop,
+            cancel: cancel);
+        if (changed?.Piece is not null)
+        {
+            (Place, Station) = (to, "words");
+        }
+
+        return await Answer(id, changed, workshop, words, cancel);
     }
 
     /// <summary>Puts an element in front of the others or behind them.</summary>
@@ -193,9 +237,9 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
 
         async Task<Change> Higher(Piece piece, CancellationToken stop)
         {
-            var first = (await desk.Plan(piece, workshop, stop)).Plan.Elements[0];
+            var first = (await desk.Plan(piece, workshop, stop)).Plan.At(Place).Elements[0];
             var cap = Math.Round(first.CapHeightMm + (double.IsFinite(by) ? by : 0), 1);
-            return new Change(first.IsMotif ? "heightMm" : "capHeightMm", cap.ToString("R", CultureInfo.InvariantCulture),
+            return new Change(Places.Member(Place, first.IsMotif ? "heightMm" : "capHeightMm"), cap.ToString("R", CultureInfo.InvariantCulture),
                 "Changed the height");
         }
     }
@@ -223,9 +267,9 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
 
         async Task<Change> Elsewhere(Piece piece, CancellationToken stop)
         {
-            var plan = (await desk.Plan(piece, workshop, stop)).Plan;
+            var plan = (await desk.Plan(piece, workshop, stop)).Plan.At(Place);
             var at = to(plan, plan.Elements[0].CentreMm);
-            return new Change("centreMm", string.Create(CultureInfo.InvariantCulture,
+            return new Change(Places.Member(Place, "centreMm"), string.Create(CultureInfo.InvariantCulture,
                 $"{Rounding.ToGrid(at.X):R},{Rounding.ToGrid(at.Y):R}"), "Moved the words");
         }
     }
@@ -245,7 +289,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         if (status == StatusCodes.Status200OK && !Scripted)
         {
             // Without scripts the page comes back at the slip that was changed.
-            return RedirectToPage(null, null, new { id, view = View, face = Face, station = Station }, at);
+            return RedirectToPage(null, null, new { id, view = View, face = Face, station = Station, place = Place }, at);
         }
 
         return await Show(piece, bad, workshop, status, view => view
@@ -282,8 +326,27 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         var hash = Formats.Json.PlanJson.SheetHash(planned.Job, planned.Workshop);
         var printed = (await sheets.All(piece.Id, cancel)).Any(p => p.InputHash == hash && !p.Void
             && p.Kind == Next.SheetFor(planned.Plan));
-        return new BenchView(planned, moved, proof, printed, new BenchLook(View, Face, Station, At, Request.Cookies["narrow"] == "1"),
-            desk.Today, [], null, null);
+        var look = new BenchLook(View, Face, Station, At, Request.Cookies["narrow"] == "1", Place);
+
+        // A piece with several places is looked at one place at a time: its bench is that of the job there.
+        var whole = planned;
+        if (planned.Plan.Places is { Count: > 0 } places)
+        {
+            var shown = places.FirstOrDefault(p => p.Key == Place) ?? places.First(p => p.Main);
+            planned = planned with
+            {
+                Piece = piece with { Job = Places.Find(piece.Job, shown.Key)!.Job },
+                Plan = shown.Plan,
+                InMm = planned.InMm.At(shown.Key),
+            };
+            look = look with { Place = shown.Key };
+        }
+
+        return new BenchView(planned, moved, proof, printed, look, desk.Today, [], null, null)
+        {
+            Whole = whole.Plan,
+            WholeJob = whole.Piece.Job,
+        };
     }
 
     /// <summary>The plan as it was before the last change; null where there was none to be had.</summary>

@@ -22,6 +22,10 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
     [BindProperty(SupportsGet = true)]
     public string? Choice { get; set; }
 
+    /// <summary>The place of the piece it is looked at, where it has several.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Place { get; set; }
+
     public Piece Piece { get; private set; } = null!;
 
     public Planned One { get; private set; } = null!;
@@ -50,13 +54,16 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
     public string Station => Slip.Station.ToString().ToLowerInvariant();
 
     public string Address => string.Create(CultureInfo.InvariantCulture,
-        $"/compare/{Piece.Id}?Decision={Uri.EscapeDataString(Decision!)}&Choice={Uri.EscapeDataString(Choice!)}");
+        $"/compare/{Piece.Id}?Decision={Uri.EscapeDataString(Decision!)}&Choice={Uri.EscapeDataString(Choice!)}{InPlace}");
+
+    /// <summary>The place, as the end of an address that goes on with it.</summary>
+    public string InPlace => Place is null ? string.Empty : $"&Place={Uri.EscapeDataString(Place)}";
 
     /// <summary>The plans that are shown, each with what it is called.</summary>
-    public IEnumerable<(string Side, Plan Plan, Told Name)> Sides => Other is null ? [("one", One.Plan, Slip.Choice)]
-        : [("one", One.Plan, Slip.Choice), ("other", Other.Plan, ChoiceTold)];
+    public IEnumerable<(string Side, Plan Plan, Told Name)> Sides => Other is null ? [("one", One.Plan.At(Place), Slip.Choice)]
+        : [("one", One.Plan.At(Place), Slip.Choice), ("other", Other.Plan.At(Place), ChoiceTold)];
 
-    private Change Overrule => new($"overrules/{Decision}", Choice, ChoiceTold.ToString());
+    private Change Overrule => new(Places.Member(Place, $"overrules/{Decision}"), Choice, ChoiceTold.ToString());
 
     public async Task<IActionResult> OnGet(int id, CancellationToken cancel) => await Load(id, cancel) ? Page() : NotFound();
 
@@ -66,14 +73,14 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
 
     /// <summary>One of the facts that would let it in is so.</summary>
     public async Task<IActionResult> OnPostFact(int id, int from, string member, string value, CancellationToken cancel) =>
-        await Load(id, cancel) ? await Changed(from, new Change(member, value, $"So that {Say.Lower(ChoiceTold)} is let in"), cancel) : NotFound();
+        await Load(id, cancel) ? await Changed(from, new Change(Places.Member(Place, member), value, $"So that {Say.Lower(ChoiceTold)} is let in"), cancel) : NotFound();
 
     private async Task<IActionResult> Changed(int from, Change change, CancellationToken cancel)
     {
         var changed = await pieces.Change(Piece.Id, from, change, await workshops.Current(cancel), cancel: cancel);
         if (changed?.Piece is not null)
         {
-            return Redirect(string.Create(CultureInfo.InvariantCulture, $"/bench/{Piece.Id}?Station={Station}"));
+            return Redirect(string.Create(CultureInfo.InvariantCulture, $"/bench/{Piece.Id}?Station={Station}{InPlace}"));
         }
 
         Fault = changed?.Faults is { Count: > 0 } faults ? $"{faults[0].Detail} {faults[0].Try}" : "The piece was changed somewhere else in the meantime: look again.";
@@ -99,7 +106,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
             return false;
         }
 
-        if (One.Plan.Decision(Decision) is not { } slip)
+        if (One.Plan.At(Place).Decision(Decision) is not { } slip)
         {
             return false;
         }
@@ -112,9 +119,13 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
 
         ChoiceTold = told;
         await LayBeside(workshop, cancel);
-        LetsIn = RuledOut is null ? [] : await desk.SoonLetsIn(One, Decision, Choice, cancel);
+        LetsIn = RuledOut is null ? [] : await desk.SoonLetsIn(Here(One), Decision, Choice, cancel);
         return true;
     }
+
+    /// <summary>The piece as it is at the place that is looked at.</summary>
+    private Planned Here(Planned whole) => Place is not null && Places.Find(whole.Job, Place) is { } place && whole.Plan.Places.Count > 0
+        ? whole with { Job = place.Job, Plan = whole.Plan.At(Place), InMm = whole.InMm.At(Place) } : whole;
 
     private async Task LayBeside(Workshop workshop, CancellationToken cancel)
     {
@@ -135,7 +146,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
             return;
         }
 
-        Lines = Comparing.Of(One.Plan, Other.Plan, workshop.HourlyRate);
-        Moves = Moved.Between(One.Plan, Other.Plan, workshop.Units);
+        Lines = Comparing.Of(One.Plan.At(Place), Other.Plan.At(Place), workshop.HourlyRate);
+        Moves = Moved.Between(One.Plan.At(Place), Other.Plan.At(Place), workshop.Units);
     }
 }

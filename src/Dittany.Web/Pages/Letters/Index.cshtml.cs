@@ -39,6 +39,10 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
     [BindProperty(SupportsGet = true)]
     public string? Text { get; set; }
 
+    /// <summary>The place of the piece it is for, where it has several.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Place { get; set; }
+
     public Piece? For { get; private set; }
 
     public string Words { get; private set; } = string.Empty;
@@ -59,7 +63,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
             return NotFound();
         }
 
-        var changed = await pieces.Change(For.Id, For.Head, new Change("alphabet", alphabet, "Changed the hand"),
+        var changed = await pieces.Change(For.Id, For.Head, new Change(Places.Member(Place, "alphabet"), alphabet, "Changed the hand"),
             await workshops.Current(cancel), cancel: cancel);
         if (changed?.Faults is { Count: > 0 } faults)
         {
@@ -68,7 +72,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
             return Page();
         }
 
-        return Redirect($"/bench/{For.Id.ToString(CultureInfo.InvariantCulture)}?Station=words");
+        return Redirect($"/bench/{For.Id.ToString(CultureInfo.InvariantCulture)}?Station=words{(Place is null ? null : $"&Place={Uri.EscapeDataString(Place)}")}");
     }
 
     /// <summary>Brings a font of her own.</summary>
@@ -96,6 +100,11 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
         if (Piece is { } id && (For = await pieces.Find(id, cancel)) is null)
         {
             return false;
+        }
+
+        if (For is not null && Place is not null && Places.Find(For.Job, Place) is { } place)
+        {
+            For = For with { Job = place.Job };
         }
 
         Words = !string.IsNullOrWhiteSpace(Text) ? Text.Trim() : For is { Job.Elements.Count: > 0 }

@@ -46,7 +46,13 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
     [BindProperty(SupportsGet = true)]
     public int? Count { get; set; }
 
+    /// <summary>The place of the piece it is for, where it has several.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Place { get; set; }
+
     public Piece? For { get; private set; }
+
+    private JobPlace? At => For is not null && Place is not null ? Places.Find(For.Job, Place) : null;
 
     public Motif? Shown { get; private set; }
 
@@ -80,13 +86,14 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
         }
 
         var own = Shown.Shelf == MotifShelf.Own ? new OwnDrawing(Shown.Name, Shown.Build(0)) : null;
-        if (with is not null && own is null && For.Job.Elements.Count > 0)
+        if (with is not null && own is null && (At?.Job ?? For.Job).Elements.Count > 0)
         {
-            return await Changed(new Change("motif", Shown.Id, $"The {Shown.Name} with the words", job => job
+            var words = (At?.Job ?? For.Job).Elements[0].Id;
+            return await Changed(new Change(Places.Member(At?.Key, "motif"), Shown.Id, $"The {Shown.Name} with the words", job => job
                 with
             {
-                Elements = [job.Elements[0] with { Motif = Shown.Id, MotifPlace = with, MotifCount = Parts },
-                .. job.Elements.Skip(1)]
+                Elements = job.Elements.Select(e => e.Id == words ? e with { Motif = Shown.Id, MotifPlace = with, MotifCount = Parts } : e)
+                    .ToArray()
             }), cancel);
         }
 
@@ -95,7 +102,10 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
         var asked = new MotifAsked(
             id, own is null ? Shown.Id : "own", HeightMm: asTraced && own is not null && Arrangement is null or "one"
                 ? Math.Round(own.Figure.Height, 1) : null, Arrangement: Arrangement is null or "one" ? null : Arrangement, Count: Count,
-                Parts: Parts, LeanDegrees: Lean, Mirrored: Mirrored ? true : null, WobblePercent: Wobble, Seed: Seed, Drawing: own);
+                Parts: Parts, LeanDegrees: Lean, Mirrored: Mirrored ? true : null, WobblePercent: Wobble, Seed: Seed, Drawing: own)
+        {
+            Zone = At is { } at && at.Zone != Places.UsualZone(For.Job) ? at.Zone : null,
+        };
         return await Changed(new Change("motifs", id, $"The {Shown.Name}", job => job with { Motifs = [.. job.MotifsAsked, asked] }),
             cancel);
     }
@@ -142,7 +152,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
             return Page();
         }
 
-        return Redirect($"/bench/{For.Id.ToString(CultureInfo.InvariantCulture)}?Station=words");
+        return Redirect($"/bench/{For.Id.ToString(CultureInfo.InvariantCulture)}?Station=words{(Place is null ? null : $"&Place={Uri.EscapeDataString(Place)}")}");
     }
 
     private async Task<bool> Load(CancellationToken cancel)

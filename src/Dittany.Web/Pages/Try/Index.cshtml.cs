@@ -29,6 +29,12 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
     [BindProperty(SupportsGet = true)]
     public string? B { get; set; }
 
+    /// <summary>The place of the piece whose words are tried, where it has several.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Place { get; set; }
+
+    private JobPlace? _place;
+
     public Piece Piece { get; private set; } = null!;
 
     public Plan Plan { get; private set; } = null!;
@@ -60,8 +66,11 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
 
     public string Address => $"/try/{Id}";
 
+    /// <summary>The place, as the end of an address that goes on with it.</summary>
+    public string InPlace => _place is null ? string.Empty : $"&Place={Uri.EscapeDataString(_place.Key)}";
+
     /// <summary>The address with one more chosen to be compared.</summary>
-    public string With(Tried tried) => A is null || A == tried.Make.Id ? $"{Address}?A={tried.Make.Id}" : $"{Address}?A={A}&B={tried.Make.Id}";
+    public string With(Tried tried) => A is null || A == tried.Make.Id ? $"{Address}?A={tried.Make.Id}{InPlace}" : $"{Address}?A={A}&B={tried.Make.Id}{InPlace}";
 
     public string Thread(Tried tried) => Tape.Length(Math.Round(tried.ThreadMm / 10) * 10, Units);
 
@@ -109,7 +118,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
             return NotFound();
         }
 
-        var change = new Change("stitch", taken.Id, taken.Name, job => TryOut.Taken(job, taken.Stitch, taken.Size));
+        var change = new Change("stitch", taken.Id, taken.Name, job => _place is null ? TryOut.Taken(job, taken.Stitch, taken.Size)
+            : Places.Put(job, _place, TryOut.Taken(_place.Job, taken.Stitch, taken.Size)));
         var changed = await pieces.Change(Piece.Id, Piece.Head, change, await workshops.Current(cancel), cancel: cancel);
         if (changed?.Faults is { Count: > 0 } faults)
         {
@@ -119,7 +129,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
             return Page();
         }
 
-        return Redirect($"/bench/{Id}?Station=stitches");
+        return Redirect($"/bench/{Id}?Station=stitches{InPlace}");
     }
 
     private async Task<bool> Load(int id, CancellationToken cancel)
@@ -129,6 +139,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
             return false;
         }
 
+        _place = Place is null || Places.Of(piece.Job).Count == 1 ? null : Places.Find(piece.Job, Place);
+        piece = _place is null ? piece : piece with { Job = _place.Job };
         Piece = piece;
         var workshop = await workshops.Current(cancel);
         Units = workshop.Units;

@@ -309,7 +309,7 @@
     clearTimeout(looking);
     looking = setTimeout(() => {
       const middle = [box.x + box.width / 2, box.y + box.height / 2, box.width].map((n) => n.toFixed(2)).join('_');
-      window.htmx.ajax('GET', `/bench/${bench().dataset.piece}?View=at_${middle}`, swap);
+      window.htmx.ajax('GET', `/bench/${bench().dataset.piece}?View=at_${middle}${bench().dataset.place ? `&Place=${encodeURIComponent(bench().dataset.place)}` : ''}`, swap);
     }, by === 1 ? 0 : 180);
   }
   document.addEventListener('wheel', (event) => {

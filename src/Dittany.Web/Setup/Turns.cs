@@ -6,7 +6,7 @@ namespace Dittany.Web.Setup;
 /// A few places at which something heavy is done: what finds none waits its turn, and gives up with a sentence after a while. Whoever
 /// leaves frees his place or his turn at once. Safe to be shared between threads.
 /// </summary>
-public sealed class Places(int places, TimeSpan patience) : IDisposable
+public sealed class Turns(int places, TimeSpan patience) : IDisposable
 {
     private readonly SemaphoreSlim _free = new(places);
 

@@ -1,0 +1,95 @@
+using System.Globalization;
+using Dittany.Core.Measures;
+using Dittany.Core.Words;
+
+namespace Dittany.Core.Planning;
+
+/// <summary>Finds what makes no sense in how a job is spread over places.</summary>
+internal static class PlacesCheck
+{
+    /// <summary>A piece has no more places than this: more than any garment has zones.</summary>
+    public const int MostPlaces = 24;
+
+    /// <summary>Zones that there are not, choices for places that there are not, and what stands without being there.</summary>
+    public static void Check(Job job, Library library, List<JobFault> faults)
+    {
+        var form = job.FormUsed!;
+        var zones = job.Elements.Select(e => e.Zone).Concat(job.MotifsAsked.Select(m => m.Zone)).ToArray();
+        for (var i = 0; i < zones.Length; i++)
+        {
+            if (zones[i] is { } zone && form.Zones.All(z => z.Id != zone))
+            {
+                faults.Add(new($"#/elements/{i.ToString(CultureInfo.InvariantCulture)}/zone",
+                    $"{Say.Upper(Say.A(form.Name))} has no zone '{zone}'.", $"Use {JobCheck.Either(form.Zones.Select(z => z.Id))}, or leave it out."));
+            }
+        }
+
+        CheckStanding(job, faults);
+        if (faults.Count > 0)
+        {
+            return;
+        }
+
+        var places = Places.Of(job);
+        if (places.Count > MostPlaces)
+        {
+            faults.Add(new("#/elements", $"There are {places.Count} places, and {MostPlaces} is the most on one piece.",
+                "Put fewer on one piece."));
+        }
+
+        foreach (var id in (job.Overrules ?? new Dictionary<string, string>(StringComparer.Ordinal)).Keys.Where(id =>
+            id.Split(Places.Mark) is [var plain, var key] && (places.All(p => p.Key != key) || Places.Shared(plain))))
+        {
+            faults.Add(new($"#/overrules/{id.Replace("~", "~0", StringComparison.Ordinal).Replace("/", "~1", StringComparison.Ordinal)}",
+                Places.Shared(id) ? $"'{id.Split(Places.Mark)[0]}' belongs to the whole piece, not to one place."
+                    : $"Nothing of this piece lies at '{id.Split(Places.Mark)[1]}'.",
+                Places.Shared(id) ? "Write it without a place." : $"Use {JobCheck.Either(places.Select(p => p.Key))}, or write it without a place for {places.First(p => p.Main).Key}."));
+        }
+
+        foreach (var place in places)
+        {
+            JobCheck.CheckOverrules(job, place.Main ? place.Job : place.Job with
+            {
+                Overrules = place.Job.Overrules?.Where(o => !Places.Shared(o.Key))
+                    .ToDictionary(o => o.Key, o => o.Value, StringComparer.Ordinal),
+            }, place.Main ? string.Empty : $"{Places.Mark}{place.Key}", library, faults);
+        }
+    }
+
+    /// <summary>A pointer into a place's job as one into the whole job.</summary>
+    public static string InWhole(Job whole, Job place, string pointer)
+    {
+        if (pointer.Split('/') is not ["#", "elements", var number, .. var rest]
+            || !int.TryParse(number, NumberStyles.None, CultureInfo.InvariantCulture, out var n))
+        {
+            return pointer;
+        }
+
+        var id = n < place.Elements.Count ? place.Elements[n].Id : place.MotifsAsked[n - place.Elements.Count].Id;
+        var at = whole.Elements.Select(e => e.Id).Concat(whole.MotifsAsked.Select(m => m.Id)).ToList().IndexOf(id);
+        return $"#/elements/{at.ToString(CultureInfo.InvariantCulture)}/{string.Join('/', rest)}";
+    }
+
+    private static void CheckStanding(Job job, List<JobFault> faults)
+    {
+        var ids = job.Elements.Select(e => e.Id).Concat(job.MotifsAsked.Select(m => m.Id)).ToHashSet(StringComparer.Ordinal);
+        var seen = new HashSet<string>(StringComparer.Ordinal);
+        for (var i = 0; i < job.Standing.Count; i++)
+        {
+            foreach (var id in job.Standing[i])
+            {
+                if (!ids.Contains(id) || !seen.Add(id))
+                {
+                    faults.Add(new($"#/standing/{i.ToString(CultureInfo.InvariantCulture)}",
+                        ids.Contains(id) ? $"'{id}' stands there twice over." : $"There is no element '{id}' that could stand there.",
+                        "Name elements of this job, each once."));
+                }
+            }
+        }
+
+        if (faults.Count == 0 && seen.Count == ids.Count && seen.Count > 0)
+        {
+            faults.Add(new("#/standing", "All of it stands there already, and nothing is left to plan.", "Leave out what is still to be made, or add something."));
+        }
+    }
+}
