@@ -162,7 +162,14 @@ public static partial class Asking
         var sized = item.Groups["before"].Success ? item.Groups["before"] : item.Groups["size"];
         var size = SizeOf(form, sized.Value, lined);
         var rest = left ?? string.Empty;
-        var zone = part is null ? ZoneIn(form, ref rest) : ZoneOf(form, part);
+        var last = part is null ? null : ZoneOf(form, part);
+        var places = SaidPlaces.Of(words ?? string.Empty, said => ZoneOf(form, said), last);
+        if (places is not null && last is not null && places[^1].Zone != last && places[0].What.Length > 0)
+        {
+            places = null;
+        }
+
+        var zone = places is not null ? places[0].Zone : part is null ? ZoneIn(form, ref rest) : last;
         if (part is not null && zone is null)
         {
             beside.Ask($"{Say.Upper(Say.A(form.Name))} has no “{part.Trim()}”: take one of its parts on the bench.");
@@ -170,9 +177,13 @@ public static partial class Asking
 
         var odd = string.Join(' ', new[] { adjectives, sized.Success && size is null ? sized.Value : string.Empty, rest }.Where(w =>
             w.Length > 0));
-        return new Understood(NullIfEmpty(words), form.Id, size, colour, cloth == form.UsualCloth ? null : cloth, due,
+        return new Understood(NullIfEmpty(places is null ? words : places[0].What), form.Id, size, colour, cloth == form.UsualCloth ? null : cloth, due,
             NullIfEmpty(odd))
-        { Zone = zone };
+        {
+            Zone = zone,
+            Elsewhere = (places ?? []).Skip(1).Select(p => (p.Zone, Said: SaidMotifs.Told(Understood.Nothing with { Words = p.What, Form = form.Id })))
+                .Select(p => new SaidAt(p.Zone, p.Said.Words, p.Said.Motif, p.Said.MotifCount, p.Said.Arrangement)).ToArray(),
+        };
     }
 
     /// <summary>Where no item was found: what looks like one is asked about, and not lettered where it is only a slip of the pen.</summary>

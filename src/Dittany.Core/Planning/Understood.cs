@@ -16,6 +16,9 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
 {
     public string? Zone { get; init; }
 
+    /// <summary>What is said to go to other places of the item besides.</summary>
+    public IReadOnlyList<SaidAt> Elsewhere { get; init; } = [];
+
     public string? Stitch { get; init; }
 
     /// <summary>A thread colour of ours, in hexadecimal.</summary>
@@ -93,6 +96,11 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
             ? one with { Arrangement = Arrangement ?? "row", Count = count == 0 ? null : count } : one;
     }
 
+    /// <summary>A job with what was said to go to other places of it.</summary>
+    public Job WithElsewhere(Job job) => Elsewhere.Aggregate(job, (j, more) => Places.Add(j, more.Zone ?? Places.UsualZone(j), more.Words,
+        more.Motif is { } motif ? new MotifAsked(string.Empty, motif, Arrangement: more.MotifCount is null ? more.Arrangement : more.Arrangement ?? "row",
+            Count: more.MotifCount) : null));
+
     /// <summary>
     /// What a piece for somebody is called by what is put on it; null where it is for nobody, and then it is called by its item.
     /// </summary>
@@ -104,6 +112,8 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
     public IReadOnlyList<string> Besides(Form? form, Units units) => ((string?[])
     [
         Zone is { } zone && form?.Id == Form ? form?.Zones.FirstOrDefault(z => z.Id == zone).Name : null,
+        .. form?.Id == Form ? Elsewhere.Select(e => $"{e.Words ?? Say.A(MotifLibrary.Find(e.Motif!)!.Name)} "
+            + $"on the {form?.Zones.FirstOrDefault(z => z.Id == e.Zone).Name ?? form?.Zones[0].Name}") : [],
         Stitch is { } stitch ? Book.Find(stitch)!.Name : null,
         Fill is { } fill ? $"filled with {Book.Fill(fill)!.Info.Name}" : null,
         Crafts.AllCrafts.Find(Craft) is { } craft ? craft.Name.ToLowerInvariant() : null,

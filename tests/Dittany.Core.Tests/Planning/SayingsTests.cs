@@ -38,6 +38,7 @@ public class SayingsTests
             ("day", heard.DueOn?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)),
                 ("thread", heard.Thread is { } hex ? Palette.NameOf(hex) : null), ("motif", heard.Motif),
             ("count", heard.MotifCount?.ToString(CultureInfo.InvariantCulture)), ("way", heard.Arrangement),
+            ("also", heard.Elsewhere.Count == 0 ? null : string.Join("; ", heard.Elsewhere.Select(e => $"{e.Words ?? e.Motif} at {e.Zone}"))),
                 ("wide", heard.WidthMm?.ToString(CultureInfo.InvariantCulture)),
                 ("high", heard.CapHeightMm?.ToString(CultureInfo.InvariantCulture)),
             ("kind", heard.ThreadKindId), ("for", heard.For), ("fill", heard.Fill), ("craft", heard.Craft), ("sewn", heard.Unsewn ? "no" : null), ("odd", heard.NotUnderstood),

@@ -256,6 +256,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
         {
             MakeUp = Form == heard.Form && measured is null ? heard.MakeUp : null,
         };
+        job = Form is { Length: > 0 } && Form == heard.Form && form is not null ? heard.WithElsewhere(job) : job;
         faults.AddRange(JobCheck.Faults(job, workshop, shelf.Now).Where(f => Form is { Length: > 0 }
             || !f.Pointer.StartsWith("#/item", StringComparison.Ordinal)));
         return (job, faults);
