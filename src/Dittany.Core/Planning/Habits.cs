@@ -14,6 +14,9 @@ public sealed record Habit(string Id, string Name, string Changes, string ToldAt
 /// <summary>The habits of the rooms that stand. Practitioners differ on each; every one changes the plan.</summary>
 public static class Habits
 {
+    /// <summary>The habit of how many needles are kept threaded.</summary>
+    public const string NeedlesThreaded = "needles-threaded";
+
     public static IReadOnlyList<Habit> All { get; } =
     [
         new("size", "How large words are made", "the height of the capitals", "words.size",
@@ -57,6 +60,8 @@ public static class Habits
             "greens-first"),
         new("motif-rounds", "Motifs that are repeated", "how often the needle is threaded anew", "order.parts", MotifOrder.Rounds,
             "colour-by-colour"),
+        new(NeedlesThreaded, "Needles kept threaded", "how often a needle is threaded anew, and how much thread is cut", "order.parts",
+            [new("1", "One"), new("3", "Three, parked beside it"), new("6", "Six"), new("12", "A dozen")], "1"),
         new("evenness", "How even drawings are", "whether petals and copies are all alike", "motif.arrangement",
             [new("exact", "Exact, each like the other"), new("natural", "Natural, no two quite alike")], "exact"),
         new("lying", "What lies over what", "which comes first, and whether it is tucked under", "order.layers", Lying.Orders,

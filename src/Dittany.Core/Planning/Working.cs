@@ -130,6 +130,7 @@ internal static class Working
         var routed = Routing.Order(pieces.ToArray(), new RouteRules(rule.StraightUpToMm, rule.LetterEndsThread, cutting.RunMm,
             cutting.FreshRunMm, thicknessMm, cutting.TakenUp, cutting.EndsMm)
         {
+            Needles = int.Parse(workshop.Habit(Habits.NeedlesThreaded), CultureInfo.InvariantCulture),
             Shorter = letters.SelectMany(l => l.Parts).Select(p => p.Thread).Distinct().Where(t => cutting.For(t.Kind) != cutting)
                 .ToDictionary(t => t.Id, t => (cutting.For(t.Kind).RunMm, cutting.For(t.Kind).FreshRunMm), StringComparer.Ordinal),
         }, ground.Budget);
@@ -144,6 +145,7 @@ internal static class Working
         because.Add($"{Say.Upper(Say.Count(routed.Rows.Count(r => r.Cut), "thread"))}, begun "
             + $"{Say.Count(routed.Rows.Count(r => r.FloatKind == FloatKind.NewThread), "time")}: the needleful goes on from part to part "
             + $"of its colour until it is used up, and where the way on would be too long it ends and begins again with the rest.");
+        NeedlesTold(because, routed, pieces.Select(p => p.Thread).Distinct(StringComparer.Ordinal).Count(), workshop);
         because.AddRange(rule.Because);
         if (straight.Length > 0)
         {
@@ -170,6 +172,25 @@ internal static class Working
         Choice Order(string id) => new(id, called.AreWords
             ? id == "last-letter-first" ? "The last letter first" : "Letter by letter, as they are written"
             : id == "last-letter-first" ? "The last part first" : "Part by part, what lies under before what lies over it");
+    }
+
+    /// <summary>With more threads than this one needle alone is a patience of its own (from memory).</summary>
+    private const int ManyThreads = 8;
+
+    /// <summary>What is told of needles that are kept threaded, or would be better kept so.</summary>
+    private static void NeedlesTold(List<Told> because, Routed routed, int threads, Workshop workshop)
+    {
+        var needles = int.Parse(workshop.Habit(Habits.NeedlesThreaded), CultureInfo.InvariantCulture);
+        if (needles == 1 && threads > ManyThreads)
+        {
+            because.Add($"{Say.Upper(Say.Count(threads, "thread"))} and one needle: with several kept threaded and parked beside it (a habit), less is threaded and cut.");
+        }
+        else if (needles > 1 && threads > 1)
+        {
+            because.Add(routed.TakenUp > 0
+                ? (Told)$"Up to {needles} needles stay threaded: {Say.Count(routed.TakenUp, "time")} a parked one is taken up again instead of being threaded anew."
+                : $"Up to {needles} needles stay threaded; none is wanted again with enough left on it.");
+        }
     }
 
     /// <summary>Stretches of a part, parted once more where a thread begins anew within it.</summary>

@@ -44,6 +44,9 @@ public sealed record RouteRules(double StraightUpToMm, bool LetterEndsThread, do
     public IReadOnlyDictionary<string, (double RunMm, double FreshRunMm)> Shorter { get; init; } =
         new Dictionary<string, (double, double)>(StringComparer.Ordinal);
 
+    /// <summary>How many needles are kept threaded.</summary>
+    public int Needles { get; init; } = 1;
+
     /// <summary>What a run of a thread can stitch, mm.</summary>
     public (double RunMm, double FreshRunMm) RunOf(string thread) => Shorter.TryGetValue(thread, out var own) ? own : (RunMm, FreshRunMm);
 }
@@ -51,6 +54,9 @@ public sealed record RouteRules(double StraightUpToMm, bool LetterEndsThread, do
 /// <summary>The route, and for each line the way it is worked, in working order of lines.</summary>
 public sealed record Routed(IReadOnlyList<RouteRow> Rows, IReadOnlyList<(Piece Piece, Way Way)> Ways)
 {
+    /// <summary>How often a needle is taken up again that was parked with its thread.</summary>
+    public int TakenUp { get; init; }
+
     /// <summary>Lines that are not worked from their written beginning to their end.</summary>
     public int Turned => Ways.Count(w => w.Way.Rank > 0);
 }
@@ -104,6 +110,8 @@ public static class Routing
         var rows = new List<RouteRow>();
         var worked = new Worked();
         var (run, used, ending) = (0, 0.0, WorthGoingOn);
+        var parked = new ParkedNeedles(inOrder.Select(p => p.Thread).ToArray(), rules.Needles);
+        var takenUp = 0;
         var between = inOrder.Select((_, n) => n == 0 ? (Kind: FloatKind.NewThread, BackMm: 0.0, StraightMm: 0.0)
             : crossings.Between(n, ways[n - 1], ways[n])).ToArray();
         var needs = inOrder.Zip(ways, (p, way) => Enumerable.Range(0, way.Order.Count).Sum(i => Cost(way.Of(p, i), Inner(p, way, i))))
@@ -114,6 +122,12 @@ public static class Routing
             var (piece, way) = (inOrder[n], ways[n]);
             var (kind, back, straight) = between[n];
             var need = needs[n];
+            var threaded = n == 0 || inOrder[n - 1].Thread != piece.Thread;
+            if (parked.TakeUp(n, used) is { } was && Lasts(n, was))
+            {
+                (used, threaded) = (was, false);
+            }
+
             var (runMm, freshRunMm) = rules.RunOf(piece.Thread);
             if (kind == FloatKind.NewThread)
             {
@@ -139,8 +153,9 @@ public static class Routing
                     fresh = !worked.Holds(stitch.FromMm);
                     var away = fresh ? runMm - freshRunMm : 0;
                     var left = runMm - used - rules.EndsMm - away;
-                    cut = usedUp || n == 0 || inOrder[n - 1].Thread != piece.Thread
+                    cut = usedUp || threaded
                         || (left < need && left < WorthBeginningWith * runMm);
+                    takenUp += !cut && i == 0 && n > 0 && inOrder[n - 1].Thread != piece.Thread ? 1 : 0;
                     (run, used, stitchBack, shown) = (run + 1, cut ? away : used + rules.EndsMm + away, 0, 0);
                 }
 
@@ -153,7 +168,16 @@ public static class Routing
             }
         }
 
-        return new Routed(rows, inOrder.Zip(ways).ToArray());
+        return new Routed(rows, inOrder.Zip(ways).ToArray()) { TakenUp = takenUp };
+
+        // A parked needle is worth taking up where its thread lasts for all that is stitched in one go: else another end is to be fastened.
+        bool Lasts(int n, double was)
+        {
+            var (runMm, freshRunMm) = rules.RunOf(inOrder[n].Thread);
+            var need = Enumerable.Range(n, inOrder.Length - n).TakeWhile(i => i == n || between[i].Kind != FloatKind.NewThread)
+                .Sum(i => needs[i] + (between[i].BackMm * rules.TakeUp));
+            return runMm - was - rules.EndsMm - (runMm - freshRunMm) >= need;
+        }
 
         double Cost(Stitch stitch, double backMm) => Use(stitch, backMm, rules.ThicknessMm) * rules.TakeUp;
     }

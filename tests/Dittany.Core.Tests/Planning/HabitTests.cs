@@ -37,6 +37,8 @@ public class HabitTests
         ["evenness"] = Flowers,
         ["motif-first"] = Flowers,
         ["motif-rounds"] = Flowers,
+        ["needles-threaded"] = new("tea-towel", [], Jobs.Monday, Motifs: [new MotifAsked("row", "flower-stem", HeightMm: 60, Arrangement: "row", Count: 2),
+            new MotifAsked("bee", "striped-bee", HeightMm: 40), new MotifAsked("bird", "songbird", HeightMm: 60)]),
         ["cut-length"] = Jobs.Towel(with: w => w with { Strands = 2 }),
     };
 
