@@ -57,6 +57,9 @@ public static class Changes
         ["title", "dueOn", "motifs", "standing", "places", "size", "wearer", "zone", "fabric.kind", "fabric.colour", "done", .. ElementChanges.Members,
             .. Facts.Keys];
 
+    /// <summary>A member of one element as a change names it: plain where the element is the first of its job.</summary>
+    public static string MemberOf(Job job, string element, string member) => ElementFocus.Member(job, element, member);
+
     /// <summary>The value of a member as a change would write it; null where the job leaves it to the plan.</summary>
     public static string? Read(Job job, string member)
     {
@@ -68,6 +71,11 @@ public static class Changes
         if (ElementChanges.Of(member) is { } ofElement)
         {
             return ofElement.Read(job);
+        }
+
+        if (ElementFocus.Read(member) is var (id, of))
+        {
+            return ElementFocus.On(job, id) is { } alone ? Read(alone, of) : null;
         }
 
         return member switch
@@ -125,6 +133,17 @@ public static class Changes
                 == job.Elements.Count + job.MotifsAsked.Count
                 ? (null, new JobFault("#/zone", "Something of this piece lies there already.", "Take another part of it, or put this with what lies there."))
                 : (whole, null);
+        }
+
+        if (ElementFocus.Read(change.Member) is var (id, of))
+        {
+            if (ElementFocus.On(job, id) is not { } alone)
+            {
+                return (null, new JobFault("#/elements", $"There is no element '{id}' any more.", "Look at the piece as it is now."));
+            }
+
+            var (one, wrong) = Apply(alone, change with { Member = of });
+            return one is null ? (null, wrong) : (ElementFocus.Back(job, id, one), null);
         }
 
         var changed = Set(job, change.Member, change.Value, out var fault);

@@ -120,6 +120,9 @@ internal sealed class Lying
         || (Meet(_elements[one].BoxMm, _elements[other].BoxMm) && (_elements[one].IsMotif != _elements[other].IsMotif
             || _elements[one].Layer is not null || _elements[other].Layer is not null));
 
+    /// <summary>Whether what lies under loses something to what lies over it.</summary>
+    public bool Covered(int under, int over) => _covered.Contains((under, over));
+
     /// <summary>Tells that an element is hidden wholly.</summary>
     public void Hides(int under) => _hidden.Add(under);
 

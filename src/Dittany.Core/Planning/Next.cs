@@ -78,6 +78,7 @@ public static class Next
     public static Station StationOf(Concern concern) => concern.What switch
     {
         "does-not-show" => Station.Thread,
+        "runs-into" => Station.Space,
         "turning" or "dropped" => Station.Stitches,
         _ => Station.Words,
     };

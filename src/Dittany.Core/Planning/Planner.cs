@@ -251,7 +251,7 @@ public static class Planner
             decisions.Add(told);
         }
 
-        return (planned.Select(p => p.Element).ToArray(), lying, planned.Select(p => p.Made).OfType<Crafts.Crafted>().ToArray());
+        return (Colliding.Told(planned.Select(p => p.Element).ToArray(), job, ground.Field, lying), lying, planned.Select(p => p.Made).OfType<Crafts.Crafted>().ToArray());
 
         PlannedInCraft At(int index, Region over)
         {

@@ -78,8 +78,12 @@ public sealed record Caution(string Id, CautionKind Kind, Severity Severity, Tol
 /// One change that would cure a concern. Exactly one member is set, a colour with what it is called; taking it makes the concern go away.
 /// </summary>
 public sealed record Remedy(double? CapHeightMm = null, int? Strands = null, string? Colour = null, string? Stitch = null,
-    int? Rows = null, string? Alphabet = null, double? HeightMm = null, double? RadiusMm = null, string? ColourName = null)
+    int? Rows = null, string? Alphabet = null, double? HeightMm = null, double? RadiusMm = null, string? ColourName = null,
+    Geometry.Pt? CentreMm = null)
 {
+    /// <summary>How far a new place of the middle is from where it is, mm.</summary>
+    public Geometry.Pt ByMm { get; init; }
+
     /// <summary>The remedy as a maker would say it.</summary>
     public Told Text => this switch
     {
@@ -87,6 +91,8 @@ public sealed record Remedy(double? CapHeightMm = null, int? Strands = null, str
         { HeightMm: { } high } => (Told)$"make it {Say.Length(high)} high",
         { Alphabet: { } hand } => $"write it in the {hand.Replace('-', ' ')}",
         { RadiusMm: { } radius } => (Told)$"take a radius of {Say.Length(radius)}",
+        { CentreMm: not null, ByMm: { X: 0 } by } => (Told)$"move it {Say.Length(Math.Round(Math.Abs(by.Y), 1))} {(by.Y < 0 ? "up" : "down")}",
+        { CentreMm: not null } => (Told)$"move it {Say.Length(Math.Round(Math.Abs(ByMm.X), 1))} to the {(ByMm.X < 0 ? "left" : "right")}",
         { Strands: 1 } => "take a single strand",
         { Strands: { } strands } => $"take {strands} strands",
         { Stitch: { } stitch } => $"stitch it in {stitch.Replace('-', ' ')}",

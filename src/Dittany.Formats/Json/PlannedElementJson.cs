@@ -108,6 +108,11 @@ internal static class PlannedElementJson
             JobJson.Text(w, "alphabet", remedy.Alphabet);
             JobJson.Number(w, "heightMm", remedy.HeightMm);
             JobJson.Number(w, "radiusMm", remedy.RadiusMm);
+            if (remedy.CentreMm is { } centre)
+            {
+                PlanJson.Point(w, "centreMm", centre);
+            }
+
             w.WriteEndObject();
         }
 

@@ -238,7 +238,7 @@ public static class SchemaJson
                 ("fit", Open(("largestCapHeightMm", Plain()), ("overflowsMm", Plain()))),
                 ("legibility", Open(("reads", Flag()))),
                 ("concerns", List(Open(("what", Enum(["overflows", "closes-up", "touches", "too-heavy", "turning", "does-not-show",
-                    "dropped", "web", "opening", "nothing-to-tint", "nothing-to-cut", "piece-too-small"])), ("remedies", List(new JsonObject { ["type"] = "object" }))))),
+                    "dropped", "web", "opening", "runs-into", "nothing-to-tint", "nothing-to-cut", "piece-too-small"])), ("remedies", List(new JsonObject { ["type"] = "object" }))))),
                 ("parts", List(OpenBut(["lineMm", "tones", "moves"],
                     ("role", Text()), ("shape", Text()), ("stitch", Text()), ("strands", Plain()), ("colour", Colour()), ("tones", List(Colour())),
                         ("lineWidthMm", Plain()), ("lineMm", List(Point())), ("closed", Flag()),

@@ -226,8 +226,11 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
 
     public IReadOnlyList<Decision> SlipsOf(Station station) => Plan.Decisions.Where(d => d.Station == station).ToArray();
 
-    public IReadOnlyList<Concern> ConcernsOf(Station station) =>
-        Plan.Elements.SelectMany(e => e.Concerns).Where(c => Core.Planning.Next.StationOf(c) == station).ToArray();
+    public IReadOnlyList<Concern> ConcernsOf(Station station) => ConcernedAt(station).Select(c => c.Concern).ToArray();
+
+    /// <summary>Concerns at a station, each with the element it befell.</summary>
+    public IReadOnlyList<(PlannedElement Element, Concern Concern)> ConcernedAt(Station station) => Plan.Elements.SelectMany(e =>
+        e.Concerns.Select(c => (e, c))).Where(c => Core.Planning.Next.StationOf(c.c) == station).ToArray();
 
     /// <summary>Cautions that must be seen at a station; those of no station stand at the first.</summary>
     public IReadOnlyList<Caution> LoudOf(Station station) =>
@@ -243,9 +246,13 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
     /// <summary>The next step of the work itself, or none where it is finished.</summary>
     public StepOn? StepOn => StepOn.After(Whole, Today);
 
-    /// <summary>The member a remedy changes, and to what.</summary>
-    public static (string Member, string Value) Remedy(Remedy remedy) => remedy switch
+    /// <summary>The member of an element that a remedy changes, and to what.</summary>
+    public (string Member, string Value) Remedy(PlannedElement of, Remedy remedy) => RemedyIn(remedy) is var (member, value)
+        ? (Changes.MemberOf(Piece.Job, of.Id, member), value) : default;
+
+    private static (string Member, string Value) RemedyIn(Remedy remedy) => remedy switch
     {
+        { CentreMm: { } centre } => ("centreMm", string.Create(CultureInfo.InvariantCulture, $"{centre.X:R},{centre.Y:R}")),
         { CapHeightMm: { } cap } => ("capHeightMm", cap.ToString("R", CultureInfo.InvariantCulture)),
         { Strands: { } strands } => ("strands", strands.ToString(CultureInfo.InvariantCulture)),
         { Stitch: { } stitch } => ("stitch", stitch),

@@ -1,0 +1,74 @@
+using Dittany.Core.Geometry;
+using Dittany.Core.Items;
+using Dittany.Core.Planning;
+
+namespace Dittany.Core.Tests.Planning;
+
+/// <summary>Elements that run into each other are told of, with a place beside; each remedy does what it says, to the element it is for.</summary>
+public class CollidingTests
+{
+    private static readonly Pt Point = new(190, 210);
+
+    private static Job Heap => new("tote", [new WordingAsked("ida", "Ida", CentreMm: Point, CapHeightMm: 20),
+        new WordingAsked("max", "Max", CentreMm: Point, CapHeightMm: 20)], Jobs.Monday,
+        Motifs: [new MotifAsked("flower", "daisy", HeightMm: 40, CentreMm: Point)]);
+
+    /// <summary>Three elements on one point: two of them are told of, and moved as is offered none runs into another.</summary>
+    [Fact]
+    public void All_on_one_point_is_told_and_cured()
+    {
+        var job = Heap;
+        var plan = Jobs.Plan(job);
+        Assert.Equal(["max", "flower"], plan.Elements.Where(e => e.Concerns.Any(c => c.What == "runs-into")).Select(e => e.Id));
+        foreach (var id in new[] { "max", "flower" })
+        {
+            var element = Jobs.Plan(job).Elements.Single(e => e.Id == id);
+            var concern = element.Concerns.Single(c => c.What == "runs-into");
+            Assert.NotEmpty(concern.Remedies);
+            foreach (var remedy in concern.Remedies)
+            {
+                var at = remedy.CentreMm!.Value;
+                var (changed, fault) = Changes.Apply(job, new Change(Changes.MemberOf(job, id, "centreMm"),
+                    FormattableString.Invariant($"{at.X},{at.Y}"), "moved"));
+                Assert.Null(fault);
+                Assert.DoesNotContain(Jobs.Plan(changed!).Elements.Single(e => e.Id == id).Concerns, c => c.What == "runs-into");
+            }
+
+            var first = concern.Remedies[0].CentreMm!.Value;
+            job = Changes.Apply(job, new Change(Changes.MemberOf(job, id, "centreMm"), FormattableString.Invariant($"{first.X},{first.Y}"), "moved")).Job!;
+        }
+
+        Assert.DoesNotContain(Jobs.Plan(job).Elements.SelectMany(e => e.Concerns), c => c.What == "runs-into");
+    }
+
+    /// <summary>What lies so on purpose is left alone: a layer given, words in a ring, words on a filled motif.</summary>
+    [Fact]
+    public void What_is_meant_is_not_told()
+    {
+        Job[] meant =
+        [
+            Heap with { Elements = [Heap.Elements[0]], Motifs = [Heap.MotifsAsked[0] with { Layer = -1 }] },
+            Heap with { Elements = [Heap.Elements[0]], Motifs = [new MotifAsked("ring", "daisy", Arrangement: "ring", Count: 9, HeightMm: 180, CentreMm: Point)] },
+            new("tote", [new WordingAsked("a", "Ida"), new WordingAsked("b", "Max")], Jobs.Monday),
+        ];
+        Assert.All(meant, job => Assert.DoesNotContain(Jobs.Plan(job).Elements.SelectMany(e => e.Concerns), c => c.What == "runs-into"));
+    }
+
+    /// <summary>A change of one element leaves the others alone, its choices too.</summary>
+    [Fact]
+    public void A_further_element_is_changed_alone()
+    {
+        var job = Heap with { Overrules = new Dictionary<string, string>(StringComparer.Ordinal) { ["words.size:max"] = "9", ["hoop.school"] = "in-hand" },
+            Elements = [Heap.Elements[0], Heap.Elements[1] with { CapHeightMm = null }] };
+        var member = Changes.MemberOf(job, "max", "capHeightMm");
+        Assert.Equal("capHeightMm", Changes.MemberOf(job, "ida", "capHeightMm"));
+        var (changed, fault) = Changes.Apply(job, new Change(member, "14", "higher"));
+        Assert.Null(fault);
+        Assert.Equal((20.0, 14.0), (changed!.Elements[0].CapHeightMm, changed.Elements[1].CapHeightMm));
+        Assert.Equal("14", Changes.Read(changed, member));
+        Assert.DoesNotContain("words.size:max", changed.Overrules!.Keys);
+        Assert.Equal("in-hand", changed.Overrules["hoop.school"]);
+        Assert.NotNull(Changes.Apply(job, new Change("elements/nobody/colour", "#ffffff", "white")).Fault);
+        Assert.Equal("26", Changes.Read(Changes.Apply(job, new Change("elements/flower/heightMm", "26", "lower")).Job!, "elements/flower/heightMm"));
+    }
+}
