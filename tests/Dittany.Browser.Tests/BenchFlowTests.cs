@@ -127,6 +127,34 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         App.Until(() => browser.FindElements(By.CssSelector(".st.yet")).Count > 0, "the piece is worked up to the end of the first length");
     }
 
+    /// <summary>
+    /// With Shift one paper shape of a row is pushed: that flower goes where it is let go, and the others are spaced anew.
+    /// </summary>
+    [Fact]
+    public void A_paper_shape_is_pushed()
+    {
+        using var browser = app.Browser();
+        browser.Navigate().GoToUrl(new Uri($"{app.Url}/new?said={Uri.EscapeDataString("a row of five daisies on a tea towel")}"));
+        App.Click(browser, By.Id("plan"));
+        App.Until(() => browser.FindElements(By.CssSelector("#drawing .paper")).Count == 5, "there is a paper shape of each");
+        double[] Middles() => ((IEnumerable<object>)browser.ExecuteScript(
+            "return [...document.querySelectorAll('#drawing .paper')].map((p) => { const b = p.getBBox(); return b.x + b.width / 2; })")!)
+            .Select(m => Convert.ToDouble(m, System.Globalization.CultureInfo.InvariantCulture)).ToArray();
+        var was = Middles();
+        var at = (IDictionary<string, object>)browser.ExecuteScript(
+            "const b = document.querySelectorAll('#drawing .paper')[1].getBoundingClientRect(); return { x: b.x + b.width / 2, y: b.y + b.height / 2 }")!;
+        var by = (int)PixelsOf(browser, 5);
+        new OpenQA.Selenium.Interactions.Actions(browser).MoveToLocation(Convert.ToInt32(at["x"], System.Globalization.CultureInfo.InvariantCulture),
+                Convert.ToInt32(at["y"], System.Globalization.CultureInfo.InvariantCulture))
+            .KeyDown(Keys.Shift).ClickAndHold().MoveByOffset(by / 2, 0).MoveByOffset(by - (by / 2), 0).Release().KeyUp(Keys.Shift)
+                .Perform();
+        App.Until(() => Math.Abs(Middles()[1] - was[1]) > 3, "the second went along");
+        var now = Middles();
+        Assert.InRange((now[3] - now[2]) - (now[4] - now[3]), -0.1, 0.1);
+        Assert.True(now[2] - now[1] < was[2] - was[1]);
+        NoComplaints(browser);
+    }
+
     /// <summary>Dragged near the fold and let go, the words lie on it: a towel 500 mm wide has it at 250.</summary>
     [Fact]
     public void Words_are_dragged_and_pulled_onto_the_fold()

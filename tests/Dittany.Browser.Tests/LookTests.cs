@@ -34,6 +34,7 @@ public sealed class LookTests(App app) : IClassFixture<App>
         ("/bench/18?Station=words", "#will-it-read"),
         ("/bench/19?Face=metre&Station=words", "#bench"),
         ("/bench/20?Station=words", "#slip-hands"),
+        ("/bench/25?Station=space&Place=sleeve", "#slip-elsewhere"),
         ("/letters?Piece=18", ".specimen"),
         ("/stitches/heights", ".heights img"),
         ("/needle/11", ".needle-step:not([hidden])"),

@@ -22,6 +22,8 @@ internal static class Colliding
     /// <summary>Elements, each with a concern where it runs into one before it.</summary>
     public static IReadOnlyList<PlannedElement> Told(IReadOnlyList<PlannedElement> elements, Job job, Region field, Lying lying)
     {
+        elements = elements.Select(e => job.MotifsAsked.FirstOrDefault(m => m.Id == e.Id)?.Loosely is { Pushed.Count: > 0 } ? Copies(e)
+            : e).ToArray();
         if (elements.Count < 2)
         {
             return elements;
@@ -45,6 +47,28 @@ internal static class Colliding
         }).ToArray();
     }
 
+    /// <summary>A motif, with a concern where copies of it that were pushed run into each other.</summary>
+    private static PlannedElement Copies(PlannedElement element)
+    {
+        var copies = element.Parts.Where(p => p.Copy >= 0).GroupBy(p => p.Copy).OrderBy(g => g.Key).Select(g =>
+            (Copy: g.Key, Parts: g.ToArray(), Box: PlannedBox.Of(g.ToArray()))).ToArray();
+        foreach (var (one, i) in copies.Select((c, i) => (c, i)))
+        {
+            foreach (var other in copies.Skip(i + 1).Where(o => Meet(one.Box, o.Box)
+                && RunInto(element with { Parts = one.Parts }, element with
+                { Parts = o.Parts })))
+            {
+                return element with
+                {
+                    Concerns = [.. element.Concerns, new Concern("runs-into", null, null,
+                        $"{Say.Upper(element.One)} {one.Copy + 1} and {element.One} {other.Copy + 1} run into each other: push one of them away.", [])],
+                };
+            }
+        }
+
+        return element;
+    }
+
     private static Concern Of(PlannedElement element, PlannedElement other, IReadOnlyList<PlannedElement> all, Region field)
     {
         var mine = element.BoxMm;
@@ -57,7 +81,8 @@ internal static class Colliding
             && all.All(e => e == element || !Meet(Moved(mine, w), e.BoxMm))).Take(2).ToArray();
         return new Concern("runs-into", null, null,
             (Told)$"{Named(element).Upper()} {(element.IsMotif || !other.IsMotif ? "runs" : "run")} into {Named(other)}: their threads cross{(free.Length == 0 ? ", and there is no room beside it" : string.Empty)}.",
-            free.Select(w => new Remedy(CentreMm: new Pt(Rounding.ToGrid(element.CentreMm.X + w.X), Rounding.ToGrid(element.CentreMm.Y + w.Y)))
+            free.Select(w => new Remedy(CentreMm: new Pt(Rounding.ToGrid(element.CentreMm.X + w.X),
+                Rounding.ToGrid(element.CentreMm.Y + w.Y)))
             {
                 ByMm = w,
             }).ToArray());
@@ -75,9 +100,11 @@ internal static class Colliding
 
     private static bool InField(Box box, Region field) => new[]
     {
-        new Pt(box.X, box.Y), new Pt(box.X + box.Width, box.Y), new Pt(box.X, box.Y + box.Height), new Pt(box.X + box.Width, box.Y + box.Height),
+        new Pt(box.X, box.Y), new Pt(box.X + box.Width, box.Y), new Pt(box.X, box.Y + box.Height),
+            new Pt(box.X + box.Width, box.Y + box.Height),
     }.All(field.Holds);
 
-    private static bool Meet(Box a, Box b) => a.X < b.X + b.Width + ApartMm && b.X < a.X + a.Width + ApartMm && a.Y < b.Y + b.Height + ApartMm
+    private static bool Meet(Box a, Box b) => a.X < b.X + b.Width + ApartMm && b.X < a.X + a.Width + ApartMm && a.Y < b.Y + b.Height
+        + ApartMm
         && b.Y < a.Y + a.Height + ApartMm;
 }

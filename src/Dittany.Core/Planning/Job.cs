@@ -116,6 +116,9 @@ public sealed record MotifAsked(
     /// <summary>What is wished for parts of it, the later before the earlier.</summary>
     public IReadOnlyList<PartAsked> ByPart { get; init; } = [];
 
+    /// <summary>How its copies are set out by eye; null keeps them in step.</summary>
+    public Motifs.Loosely? Loosely { get; init; }
+
     /// <summary>The colour of the thread that goes round or through a line which is stitched already; null is that of the line.</summary>
     public string? SecondColour { get; init; }
 

@@ -61,9 +61,36 @@ internal static class MotifCheck
         JobCheck.CheckRange($"{at}/seed", motif.Seed, 0, 1_000_000, "", faults);
         JobCheck.CheckColour($"{at}/colour", motif.Colour, true, faults);
         JobCheck.CheckCentre(motif.CentreMm, at, faults);
+        CheckLoosely(motif, at, faults);
         CheckByPart(motif.ByPart, at, motif: true, motif.Thread, faults);
         CheckLayer(motif.Layer, at, faults);
         CheckCraft(motif.Craft, at, faults);
+    }
+
+    /// <summary>What is set out by eye: within what a hand would do, and of copies that there are.</summary>
+    private static void CheckLoosely(MotifAsked motif, string at, List<JobFault> faults)
+    {
+        if (motif.Loosely is not { } how)
+        {
+            return;
+        }
+
+        JobCheck.CheckRange($"{at}/loosely/swayPercent", how.SwayPercent, 0, Loosely.MostSway, "%", faults);
+        JobCheck.CheckRange($"{at}/loosely/unevenPercent", how.UnevenPercent, 0, Loosely.MostUneven, "%", faults);
+        JobCheck.CheckRange($"{at}/loosely/gapAfter", how.GapAfter, 1, Arranging.MostCopies, "motifs", faults);
+        JobCheck.CheckRange($"{at}/loosely/gapPercent", how.GapPercent, 0, Loosely.MostGap, "%", faults);
+        for (var i = 0; i < how.Pushed.Count; i++)
+        {
+            var here = $"{at}/loosely/pushed/{i.ToString(System.Globalization.CultureInfo.InvariantCulture)}";
+            JobCheck.CheckRange($"{here}/copy", how.Pushed[i].Copy, 0, Arranging.MostCopies, "", faults);
+            JobCheck.CheckRange($"{here}/by/0", how.Pushed[i].By.X, -Loosely.MostPushed, Loosely.MostPushed, "motifs", faults);
+            JobCheck.CheckRange($"{here}/by/1", how.Pushed[i].By.Y, -Loosely.MostPushed, Loosely.MostPushed, "motifs", faults);
+        }
+
+        if (how.Pushed.Count > Arranging.MostCopies)
+        {
+            faults.Add(new($"{at}/loosely/pushed", $"{how.Pushed.Count} motifs are pushed, and {Arranging.MostCopies} is the most there are.", "Leave some out."));
+        }
     }
 
     /// <summary>How many layers there may be to each side of the usual one.</summary>

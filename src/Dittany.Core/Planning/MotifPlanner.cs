@@ -145,6 +145,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             asked.Arrangement ?? "one", asked.Drawing is null ? asked.Motif : "own", Design: design)
         {
             One = OneOf(asked),
+            CopyMm = whole.Height > 0 ? high / whole.Height : high,
             Layer = asked.Layer,
             Beaded = beaded,
         }, decisions);
@@ -200,6 +201,11 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var count = arrangement == "pair" ? 2 : Math.Clamp(asked.Count ?? usual, Arranging.LeastCount(arrangement), Arranging.MostCopies);
         var whole = Arranging.Lay(one, new Repeat(arrangement, count, asked.Middle ?? false, aspect, asked.Seed ?? 0));
         whole = DrawnDirections.Laid(whole, one, asked.ByPart);
+        if (asked.Loosely is { } loosely)
+        {
+            whole = Loosening.Of(whole, loosely, arrangement, asked.Seed ?? 0).Centred();
+        }
+
         var natural = workshop.Habit("evenness") == "natural" && asked.WobblePercent is null;
         if (natural)
         {
@@ -213,6 +219,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
                 ? $"One {name}, "
                     + $"{Say.Count(one.Parts.Count, "part")}{(motif?.Counted is { } c ? $", with {shape.Count ?? c.Usual} {c.What}" : string.Empty)}." : $"{count} {Say.Many(name)}: {ArrangementTold(arrangement)}.",
             .. arrangement == "ring" ? RingTold(one, count, asked.Middle ?? false) : [],
+            .. asked.Loosely is { } how && arrangement != "one" ? LooselyTold(how, name, arrangement) : [],
             .. natural ? [(Told)"By your habit no part is quite like the other, as a hand draws them."] : Array.Empty<Told>(),
             $"Its parts are {Say.List(one.Parts.Select(p => p.Role.Replace('-', ' ')).Distinct(StringComparer.Ordinal).ToArray())}, each stitched as what "
                 + $"it is.",
@@ -222,6 +229,36 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
                 : ArrangementChoice(arrangement), because, ["More or fewer of them, or room of another shape."],
             Arranging.Ids.Select(ArrangementChoice).ToArray()));
         return (NameOf(asked), turned, Math.Max(1, whole.Height));
+    }
+
+    /// <summary>How copies are set out by eye, in words.</summary>
+    private static IEnumerable<Told> LooselyTold(Loosely how, string name, string arrangement)
+    {
+        if (how.SwayPercent > 0 && arrangement == "row")
+        {
+            yield return $"The line sways by {Say.Number(how.SwayPercent, 0)} % of {Say.A(name)}.";
+        }
+
+        if (how.UnevenPercent > 0)
+        {
+            yield return $"Their heights are uneven, the lowest {Say.Number(how.UnevenPercent, 0)} % less than the highest.";
+        }
+
+        if (!how.Alike)
+        {
+            yield return "No two stand alike: each leans a little otherwise, and some look the other way.";
+        }
+
+        if (how.GapAfter is { } after && arrangement == "row")
+        {
+            yield return $"The line is interrupted after {Say.Count(after, "motif")} by {Say.Number(how.GapPercent, 0)} % of one.";
+        }
+
+        if (how.Pushed.Count > 0)
+        {
+            yield return $"{Say.Upper(Say.Count(how.Pushed.Count, "motif"))} {(how.Pushed.Count == 1 ? "was" : "were")} pushed by hand"
+                + $"{(arrangement == "row" ? ", and the others are spaced anew between them" : string.Empty)}.";
+        }
     }
 
     /// <summary>One motif as it is drawn before it is repeated, and by what.</summary>

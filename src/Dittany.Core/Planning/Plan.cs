@@ -133,6 +133,9 @@ public sealed record PlannedElement(
     /// <summary>The shapes of it that are sewn with beads while the rest is stitched, each with the colour of its beads.</summary>
     public IReadOnlyDictionary<string, string> Beaded { get; init; } = new Dictionary<string, string>();
 
+    /// <summary>The larger side of one motif as it is planned, mm, before any of its copies is set out otherwise.</summary>
+    public double CopyMm { get; init; }
+
     /// <summary>What one of it is called where it is a motif that stands there several times; else its text.</summary>
     public string One { get; init; } = Text;
 }

@@ -12,7 +12,7 @@ internal static class ElementJson
         "motifCount", "letters"];
 
     private static readonly string[] OfMotifs = ["heightMm", "count", "partCount", "leanDegrees", "mirrored", "wobblePercent", "seed",
-        "middle", "drawing"];
+        "middle", "drawing", "loosely"];
 
     private static readonly string[] OfBoth = ["id", "kind", "widthMm", "stitch", "strands", "colour", "arrangement", "centreMm", "motif",
         "turnDegrees", "parts", "layer", "craft", "secondColour", "thread", "zone"];
@@ -122,6 +122,7 @@ internal static class ElementJson
             JobJson.Number(w, "wobblePercent", m.WobblePercent);
             JobJson.Number(w, "seed", m.Seed);
             JobJson.Flag(w, "middle", m.Middle);
+            LooselyJson.Write(w, m.Loosely);
             JobJson.Number(w, "layer", m.Layer);
             JobJson.Text(w, "craft", m.Craft);
             if (m.Drawing is { } own)
@@ -188,6 +189,7 @@ internal static class ElementJson
             faults.Flag(members, "middle", at),
             drawing)
         {
+            Loosely = LooselyJson.Read(members, at, faults),
             ByPart = many ? PartAskedJson.Read(members, at, faults) ?? [] : [],
             Layer = faults.Whole(members, "layer", at),
             Craft = faults.Text(members, "craft", at),

@@ -110,6 +110,7 @@ public static class BenchDrawing
         var grab = WordsOf(plan);
         svg.Empty("rect", ("class", "grab"), ("x", grab.X - (6 * px)), ("y", grab.Y - (6 * px)), ("width", grab.Width + (12 * px)),
             ("height", grab.Height + (12 * px)), ("fill", "#ffffff"), ("fill-opacity", 0));
+        PaperShapesOf(svg, plan, px);
         svg.Open("g", ("class", "face-stitched"));
         CraftDrawing.Draw(svg, plan, px);
         foreach (var element in plan.AsTheyLie)
@@ -164,6 +165,24 @@ public static class BenchDrawing
         }
 
         svg.Close();
+    }
+
+    /// <summary>
+    /// Paper shapes of what lies here, one of each wording and of each copy of a motif: unseen until one is pushed about.
+    /// </summary>
+    private static void PaperShapesOf(Svg svg, Plan plan, double px)
+    {
+        foreach (var element in plan.Elements.Where(e => e.Parts.Count > 0))
+        {
+            var copies = element.Parts.GroupBy(p => element.IsMotif ? p.Copy : 0).Where(g => g.Key >= 0).ToArray();
+            foreach (var copy in copies)
+            {
+                var hull = Region.HullOf(copy.SelectMany(p => p.LineMm).ToArray());
+                svg.Empty("path", ("class", "paper"), ("data-element", element.Id), ("data-copy", copies.Length > 1 ? copy.Key : -1),
+                    ("data-x", element.CentreMm.X), ("data-y", element.CentreMm.Y), ("d", hull.Count > 2 ? Svg.Ring(hull) : Svg.Path(hull)),
+                    ("stroke-width", 2 * px));
+            }
+        }
     }
 
     /// <summary>Threads of other places, as they are seen from here.</summary>

@@ -221,7 +221,7 @@ public static class Demo
     private static Job Growing(DateOnly today) => new("dress", [new WordingAsked("name", "Linnea") { Zone = "bodice" }], today,
         "Linnea’s dress, a year on", today.AddDays(50), Motifs:
         [
-            new MotifAsked("hem", "daisy", Arrangement: "row", Count: 5, HeightMm: 34),
+            new MotifAsked("hem", "flower-stem", Arrangement: "row", Count: 7, HeightMm: 62, Seed: 4) { Loosely = new Loosely(12, 25) },
             new MotifAsked("leaf", "leaf-sprig", HeightMm: 30) { Zone = "sleeve" },
         ])
     {

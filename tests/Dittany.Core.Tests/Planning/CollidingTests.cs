@@ -4,7 +4,9 @@ using Dittany.Core.Planning;
 
 namespace Dittany.Core.Tests.Planning;
 
-/// <summary>Elements that run into each other are told of, with a place beside; each remedy does what it says, to the element it is for.</summary>
+/// <summary>
+/// Elements that run into each other are told of, with a place beside; each remedy does what it says, to the element it is for.
+/// </summary>
 public class CollidingTests
 {
     private static readonly Pt Point = new(190, 210);
@@ -58,8 +60,11 @@ public class CollidingTests
     [Fact]
     public void A_further_element_is_changed_alone()
     {
-        var job = Heap with { Overrules = new Dictionary<string, string>(StringComparer.Ordinal) { ["words.size:max"] = "9", ["hoop.school"] = "in-hand" },
-            Elements = [Heap.Elements[0], Heap.Elements[1] with { CapHeightMm = null }] };
+        var job = Heap with
+        {
+            Overrules = new Dictionary<string, string>(StringComparer.Ordinal) { ["words.size:max"] = "9", ["hoop.school"] = "in-hand" },
+            Elements = [Heap.Elements[0], Heap.Elements[1] with { CapHeightMm = null }]
+        };
         var member = Changes.MemberOf(job, "max", "capHeightMm");
         Assert.Equal("capHeightMm", Changes.MemberOf(job, "ida", "capHeightMm"));
         var (changed, fault) = Changes.Apply(job, new Change(member, "14", "higher"));

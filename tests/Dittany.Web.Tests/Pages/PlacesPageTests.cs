@@ -30,9 +30,9 @@ public sealed class PlacesPageTests : IDisposable
         return (await scope.ServiceProvider.GetRequiredService<PieceStore>().Find(int.Parse(id, CultureInfo.InvariantCulture)))!.Job;
     }
 
-    private async Task<string> Made()
+    private async Task<string> Made(string form = "t-shirt-child")
     {
-        var made = await PostForm(_browser, "/new", "/new", ("Words", "Mia"), ("Form", "t-shirt-child"));
+        var made = await PostForm(_browser, "/new", "/new", ("Words", "Mia"), ("Form", form));
         return made.Headers.Location!.ToString().Split('/')[^1];
     }
 
@@ -49,7 +49,7 @@ public sealed class PlacesPageTests : IDisposable
     public async Task A_place_is_added_changed_and_taken_away()
     {
         var id = await Made();
-        Assert.Null((await Read($"/bench/{id}")).QuerySelector("nav.places"));
+        Assert.Null((await Read($"/bench/{id}")).QuerySelector("nav.at-places"));
         var nothing = await Post(id, "Add", ("zone", "sleeve"), ("words", " "));
         Assert.Equal(HttpStatusCode.UnprocessableEntity, nothing.StatusCode);
         Assert.Contains("Write words, or choose a motif", await nothing.Content.ReadAsStringAsync(), StringComparison.Ordinal);
@@ -57,7 +57,7 @@ public sealed class PlacesPageTests : IDisposable
         Assert.Contains("place=sleeve", added.Headers.Location!.ToString(), StringComparison.Ordinal);
 
         var sleeve = await Read($"/bench/{id}?Place=sleeve&Station=space");
-        var tabs = sleeve.QuerySelectorAll("nav.places a");
+        var tabs = sleeve.QuerySelectorAll("nav.at-places a");
         Assert.Equal(2, tabs.Length);
         Assert.Contains("Sleeve", tabs.Single(a => a.GetAttribute("aria-current") == "page").TextContent, StringComparison.Ordinal);
         Assert.Contains("sleeve", string.Join(' ', sleeve.QuerySelectorAll("#station-space .steps li").Select(l => l.TextContent)), StringComparison.Ordinal);
@@ -126,7 +126,7 @@ public sealed class PlacesPageTests : IDisposable
         Assert.Null(job.Done);
         Assert.Contains(job.Elements, e => e.Text == "Ida");
         var grown = await Read($"/bench/{id}?Place=left-chest.1");
-        Assert.Contains("stands already", grown.QuerySelector("nav.places")!.TextContent, StringComparison.Ordinal);
+        Assert.Contains("stands already", grown.QuerySelector("nav.at-places")!.TextContent, StringComparison.Ordinal);
         var moved = await Post(id, "Change", ("Place", "left-chest.1"), ("member", "text"), ("value", "Maya"));
         Assert.Equal(HttpStatusCode.UnprocessableEntity, moved.StatusCode);
         Assert.Contains("stands on the piece since long", await moved.Content.ReadAsStringAsync(), StringComparison.Ordinal);
@@ -170,5 +170,51 @@ public sealed class PlacesPageTests : IDisposable
         var wrong = await _browser.PostAsJsonAsync("/api/plan", body);
         Assert.Equal(HttpStatusCode.BadRequest, wrong.StatusCode);
         Assert.Contains("#/elements/1/zone", await wrong.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+    }
+
+    /// <summary>
+    /// Repeated motifs are set out by eye and pushed one by one; put back they stand evenly, and in step again nothing is left of it.
+    /// </summary>
+    [Fact]
+    public async Task Copies_are_set_out_by_eye()
+    {
+        var id = await Made();
+        await Post(id, "Add", ("zone", "back"), ("motif", "daisy"));
+        await Post(id, "Change", ("Place", "back"), ("member", "arrangement"), ("value", "row"));
+        var bench = await Read($"/bench/{id}?Place=back&Station=space");
+        Assert.Equal(3, bench.QuerySelectorAll("#push-0 option").Length);
+        Assert.Equal(3, bench.QuerySelectorAll("#drawing .paper").Length);
+        await Post(id, "SetOut", ("Place", "back"), ("element", "motif-1"), ("sway", "18"), ("uneven", "25"), ("alike", "false"), ("gapAfter", "1"), ("gap", "200"));
+        await Post(id, "Push", ("Place", "back"), ("element", "motif-1"), ("copy", "1"), ("dx", "3"), ("dy", "-2"));
+        var how = (await Job(id)).MotifsAsked[0].Loosely!;
+        Assert.Equal((18.0, 25.0, false, 1, 200.0), (how.SwayPercent, how.UnevenPercent, how.Alike, how.GapAfter, how.GapPercent));
+        Assert.Equal(1, Assert.Single(how.Pushed).Copy);
+        Assert.Contains("pushed", (await Read($"/bench/{id}?Place=back&Station=space")).QuerySelector("#push-0")!.TextContent, StringComparison.Ordinal);
+        await Post(id, "SetOut", ("Place", "back"), ("element", "motif-1"), ("how", "even"));
+        Assert.Empty((await Job(id)).MotifsAsked[0].Loosely!.Pushed);
+        await Post(id, "SetOut", ("Place", "back"), ("element", "motif-1"), ("how", "in-step"));
+        Assert.Null((await Job(id)).MotifsAsked[0].Loosely);
+    }
+
+    /// <summary>One of several elements is put elsewhere by itself, and a remedy goes to the element it is for.</summary>
+    [Fact]
+    public async Task A_further_element_is_moved_and_cured_by_itself()
+    {
+        var id = await Made("tea-towel");
+        await PostForm(_browser, $"/motifs?Piece={id}&Motif=daisy", $"/motifs?handler=Put&Piece={id}&Motif=daisy");
+        await Post(id, "Change", ("member", "capHeightMm"), ("value", "16"));
+        await Post(id, "Change", ("member", "elements/motif-1/heightMm"), ("value", "24"));
+        await Post(id, "Put", ("element", "motif-1"), ("x", "250"), ("y", "600"), ("within", "0"));
+        await Post(id, "Put", ("element", "name"), ("x", "250"), ("y", "600"), ("within", "0"));
+        var job = await Job(id);
+        Assert.Equal(job.Elements[0].CentreMm, job.MotifsAsked[0].CentreMm);
+        var bench = await Read($"/bench/{id}?Station=space");
+        var cure = bench.QuerySelectorAll("#station-space .slip.warn button").First(b => b.TextContent.StartsWith("move it", StringComparison.Ordinal));
+        var member = Uri.UnescapeDataString(cure.GetAttribute("formaction")!.Split("member=")[1]);
+        Assert.Equal("elements/motif-1/centreMm", member);
+        await Post(id, "Change", ("member", member), ("value", cure.GetAttribute("value")!));
+        Assert.Equal(job.Elements[0].CentreMm, (await Job(id)).Elements[0].CentreMm);
+        Assert.NotEqual(job.MotifsAsked[0].CentreMm, (await Job(id)).MotifsAsked[0].CentreMm);
+        Assert.DoesNotContain("into", (await Read($"/bench/{id}?Station=space")).QuerySelector("#station-space")!.TextContent, StringComparison.Ordinal);
     }
 }

@@ -158,6 +158,9 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
     public string PartPlaces => string.Join('\n', PartTelling.Places(Plan, Parts).Select(p =>
         string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{p.Row} {p.Part}")));
 
+    /// <summary>Motifs that stand several times, to be set out by eye.</summary>
+    public IReadOnlyList<SetOutTold> SetOut { get; } = SettingOut.Of(Planned.Plan, Planned.Piece.Job);
+
     /// <summary>Facts of the cloth, each with what it steers.</summary>
     public IReadOnlyList<FactTold> Facts => FactTelling.Of(Plan, Piece.Job).Select(f => f with { Now = f.Now.In(Units) }).ToArray();
 

@@ -217,8 +217,43 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     /// <summary>
     /// Puts the middle of the words to a place, pulled onto the item's own lines that are nearer than <paramref name="within"/> mm.
     /// </summary>
-    public Task<IActionResult> OnPostPut(int id, int from, double x, double y, double within, CancellationToken cancel) =>
-        Move(id, from, (plan, centre) => Snaps.Apply(plan.Space.Snaps, new Pt(x, y), Math.Clamp(within, 0, MostPullMm)), cancel);
+    public Task<IActionResult> OnPostPut(int id, int from, double x, double y, double within, string? element, CancellationToken cancel) =>
+        Move(id, from, (plan, centre) => Snaps.Apply(plan.Space.Snaps, new Pt(x, y), Math.Clamp(within, 0, MostPullMm)), cancel, element);
+
+    /// <summary>Pushes one copy of a repeated motif by so many mm.</summary>
+    public async Task<IActionResult> OnPostPush(int id, int from, string? element, int copy, double dx, double dy, CancellationToken cancel)
+    {
+        var workshop = await workshops.Current(cancel);
+        if (await pieces.Find(id, cancel) is not { } piece)
+        {
+            return NotFound();
+        }
+
+        var plan = (await desk.Plan(piece, workshop, cancel)).Plan.At(Place);
+        var by = double.IsFinite(dx) && double.IsFinite(dy) ? new Pt(dx, dy) : default;
+        var changed = await pieces.Change(id, from, new Change("loosely", null, "Pushed one of them", job =>
+            SettingOut.Push(job, plan, element ?? string.Empty, copy, by)), workshop, cancel: cancel);
+        return await Answer(id, changed, workshop, null, cancel, "slip-set-out");
+    }
+
+    /// <summary>How copies of a motif are set out: by eye, or all in step.</summary>
+    public async Task<IActionResult> OnPostSetOut(int id, int from, string? element, string? how, double sway, double uneven, bool alike,
+        int? gapAfter,
+        double gap, CancellationToken cancel)
+    {
+        var workshop = await workshops.Current(cancel);
+        var changed = await pieces.Change(id, from, new Change("loosely", null, "Set out by eye", job => how switch
+        {
+            "in-step" => SettingOut.With(job, element ?? string.Empty, null),
+            "even" => SettingOut.Even(job, element ?? string.Empty),
+            _ => SettingOut.With(job, element ?? string.Empty, new Core.Motifs.Loosely(sway, uneven, alike, gapAfter, gapAfter is null
+                ? new Core.Motifs.Loosely().GapPercent : gap)
+            {
+                Pushed = job.MotifsAsked.FirstOrDefault(m => m.Id == element)?.Loosely?.Pushed ?? [],
+            }),
+        }), workshop, cancel: cancel);
+        return await Answer(id, changed, workshop, null, cancel, "slip-set-out");
+    }
 
     /// <summary>Lays the words on one of the item's own lines.</summary>
     public Task<IActionResult> OnPostSnap(int id, int from, string line, CancellationToken cancel) => Move(
@@ -259,7 +294,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     public async Task<IActionResult> OnPostBack(int id, CancellationToken cancel) => await pieces.PutAway(id, false, cancel)
         ? RedirectToPage(new { id }) : NotFound();
 
-    private async Task<IActionResult> Move(int id, int? from, Func<Plan, Pt, Pt> to, CancellationToken cancel)
+    private async Task<IActionResult> Move(int id, int? from, Func<Plan, Pt, Pt> to, CancellationToken cancel, string? element = null)
     {
         var workshop = await workshops.Current(cancel);
         var changed = await pieces.Change(id, from is 0 ? null : from, Elsewhere, workshop, nudge: true, cancel: cancel);
@@ -268,8 +303,10 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         async Task<Change> Elsewhere(Piece piece, CancellationToken stop)
         {
             var plan = (await desk.Plan(piece, workshop, stop)).Plan.At(Place);
-            var at = to(plan, plan.Elements[0].CentreMm);
-            return new Change(Places.Member(Place, "centreMm"), string.Create(CultureInfo.InvariantCulture,
+            var moved = plan.Elements.FirstOrDefault(e => e.Id == element) ?? plan.Elements[0];
+            var at = to(plan, moved.CentreMm);
+            var here = Place is not null && Places.Find(piece.Job, Place) is { } place ? place.Job : piece.Job;
+            return new Change(Places.Member(Place, Changes.MemberOf(here, moved.Id, "centreMm")), string.Create(CultureInfo.InvariantCulture,
                 $"{Rounding.ToGrid(at.X):R},{Rounding.ToGrid(at.Y):R}"), "Moved the words");
         }
     }

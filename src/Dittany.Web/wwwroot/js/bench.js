@@ -243,7 +243,11 @@
     const words = frame().dataset.face !== 'back' && event.target.closest('.words');
     if (!words && event.pointerType === 'touch') { return; }
     const box = svg.viewBox.baseVal;
-    drag = { svg, words, per: scale(svg), x: event.clientX, y: event.clientY, box: { x: box.x, y: box.y }, dx: 0, dy: 0, moved: false };
+    // One of several goes by itself: with Shift one copy of a motif, else the whole of what is under the pointer.
+    const paper = words && document.elementsFromPoint(event.clientX, event.clientY).find((e) => e.matches('#drawing .paper'));
+    const push = paper && event.shiftKey && paper.dataset.copy !== '-1';
+    const several = paper && new Set([...svg.querySelectorAll('.paper')].map((p) => p.dataset.element)).size > 1;
+    drag = { svg, words, paper: push || several ? paper : null, push, per: scale(svg), x: event.clientX, y: event.clientY, box: { x: box.x, y: box.y }, dx: 0, dy: 0, moved: false };
     if (words) { svg.setPointerCapture(event.pointerId); }
   });
   // A finger on the words moves them and not the page.
@@ -269,7 +273,8 @@
     }
 
     drag.svg.classList.add('moving');
-    const from = { x: Number(drag.words.dataset.x), y: Number(drag.words.dataset.y) };
+    if (drag.push) { carry(drag, drag.dx, drag.dy); return; }
+    const from = { x: Number((drag.paper ?? drag.words).dataset.x), y: Number((drag.paper ?? drag.words).dataset.y) };
     const by = { x: drag.dx, y: drag.dy };
     drag.svg.querySelectorAll('.snap').forEach((snap) => {
       const axis = snap.dataset.axis;
@@ -278,7 +283,13 @@
       snap.classList.toggle('near', near);
       if (near) { by[axis] = at - from[axis]; }
     });
-    shift(by.x, by.y);
+    if (drag.paper) { carry(drag, by.x, by.y); } else { shift(by.x, by.y); }
+  });
+  /** The paper shapes that are pushed go with the pointer; the stitches follow when they are let go. */
+  const carry = ({ svg, paper, push }, dx, dy) => svg.querySelectorAll('.paper').forEach((p) => {
+    const taken = push ? p === paper : p.dataset.element === paper.dataset.element;
+    p.classList.toggle('pushed', taken && (dx !== 0 || dy !== 0));
+    if (taken) { p.setAttribute('transform', `translate(${dx} ${dy})`); }
   });
   const drop = (event) => {
     if (sketching?.line) { sketchEnd(); return; }
@@ -288,8 +299,12 @@
     if (was.dot) { if (was.moved) { formOf(was.dot).requestSubmit(); } return; }
     was.svg.classList.remove('moving');
     if (!was.moved) { if (event.type === 'pointerup') { openPart(event); } return; }
-    if (event.type === 'pointercancel') { shift(0, 0); return; }
-    if (was.words) {
+    if (event.type === 'pointercancel') { shift(0, 0); if (was.paper) { carry(was, 0, 0); } return; }
+    if (was.push) {
+      send('Push', { element: was.paper.dataset.element, copy: was.paper.dataset.copy, dx: was.dx, dy: was.dy });
+    } else if (was.paper) {
+      send('Put', { element: was.paper.dataset.element, x: Number(was.paper.dataset.x) + was.dx, y: Number(was.paper.dataset.y) + was.dy, within: Pull * was.per });
+    } else if (was.words) {
       send('Put', { x: Number(was.words.dataset.x) + was.dx, y: Number(was.words.dataset.y) + was.dy, within: Pull * was.per });
     } else {
       look(was.svg, 1);
