@@ -60,7 +60,7 @@ public sealed record Design(IReadOnlyList<Shape> Shapes)
 
     private static IEnumerable<Shape> Under(Shape shape, Area area, IReadOnlyList<Region> over, double tuckMm)
     {
-        var hides = over.Where(o => o.Within(area.Covers()).AreaMm2 > NothingMm).ToArray();
+        var hides = over.Where(o => o.BoxMeets(area.Covers()) && o.Within(area.Covers()).AreaMm2 > NothingMm).ToArray();
         if (hides.Length == 0)
         {
             return [shape];

@@ -19,7 +19,8 @@ public readonly record struct Circle(Pt Centre, double RadiusMm)
         }
 
         var around = new NetTopologySuite.Algorithm.MinimumBoundingCircle(
-            Region.Factory.CreateMultiPointFromCoords(points.Select(p => new NetTopologySuite.Geometries.Coordinate(p.X, p.Y)).ToArray()));
+            Region.Factory.CreateMultiPointFromCoords(OuterPoints.Of(points)
+                .Select(p => new NetTopologySuite.Geometries.Coordinate(p.X, p.Y)).ToArray()));
         var centre = around.GetCentre() is { } c ? new Pt(c.X, c.Y) : points[0];
 
         // The last digit of the library's own radius may leave the points on its rim outside.

@@ -186,6 +186,9 @@ public sealed class Region
 
     public Region Within(Region other) => new(Overlaid(_area, other._area, (a, b) => a.Intersection(b)));
 
+    /// <summary>Whether the boxes round both meet: what lies further apart has nothing in common.</summary>
+    public bool BoxMeets(Region other) => _area.EnvelopeInternal.Intersects(other._area.EnvelopeInternal);
+
     /// <summary>Whether it is one piece without a hole or a bay: then a line lies in it as soon as both its ends do.</summary>
     public bool IsConvex => _convex ??= Rings is [var ring] && Bends(ring) is (true, false) or (false, true);
 
@@ -263,7 +266,7 @@ public sealed class Region
     /// <summary>Corners of the convex hull of some points; fewer than three points are their own hull.</summary>
     public static IReadOnlyList<Pt> HullOf(IReadOnlyList<Pt> points)
     {
-        var hull = Factory.CreateMultiPointFromCoords(points.Select(p => new Coordinate(p.X, p.Y)).ToArray()).ConvexHull();
+        var hull = Factory.CreateMultiPointFromCoords(OuterPoints.Of(points).Select(p => new Coordinate(p.X, p.Y)).ToArray()).ConvexHull();
         return hull.Coordinates.Select(c => new Pt(c.X, c.Y)).Distinct().ToArray();
     }
 

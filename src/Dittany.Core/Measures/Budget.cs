@@ -9,7 +9,7 @@ public sealed class OverBudgetException() : Exception("This asks for more reckon
 /// <summary>
 /// How much one plan may reckon, counted in steps: about one look at one piece of a line. Rooms spend it where their work grows with what
 /// is drawn, and ask there too whether the plan is still wanted. Only what does not hang on what happens to be kept from earlier plans is
-/// counted. Not to be shared between plans or threads.
+/// counted. Of one plan; its elements may spend from several threads at once.
 /// </summary>
 public sealed class Budget(long most, CancellationToken stop = default)
 {
@@ -23,9 +23,10 @@ public sealed class Budget(long most, CancellationToken stop = default)
     private const long Breath = 20_000;
 
     private long _unasked;
+    private long _left = most;
 
     /// <summary>Steps left.</summary>
-    public long Left { get; private set; } = most;
+    public long Left => Interlocked.Read(ref _left);
 
     /// <summary>A budget for what is asked outside a plan: never used up, never stopped.</summary>
     public static Budget Unbounded => new(long.MaxValue);
@@ -36,16 +37,15 @@ public sealed class Budget(long most, CancellationToken stop = default)
     /// </summary>
     public void Spend(long steps)
     {
-        Left -= steps;
-        _unasked += steps;
-        if (_unasked < Breath && Left >= 0)
+        var left = Interlocked.Add(ref _left, -steps);
+        if (Interlocked.Add(ref _unasked, steps) < Breath && left >= 0)
         {
             return;
         }
 
-        _unasked = 0;
+        Interlocked.Exchange(ref _unasked, 0);
         stop.ThrowIfCancellationRequested();
-        if (Left < 0)
+        if (left < 0)
         {
             throw new OverBudgetException();
         }

@@ -229,7 +229,7 @@ public static class Planner
         var many = job.Elements.Count + job.MotifsAsked.Count - rounds.Planned.Count;
         var slots = Enumerable.Range(0, job.MotifsAsked.Count).Select(i =>
             job.Elements.Count + Enumerable.Range(0, i).Count(k => !rounds.Planned.ContainsKey(k))).ToArray();
-        var planned = Enumerable.Range(0, job.Elements.Count + job.MotifsAsked.Count).Select(i => At(i, Region.Empty)).ToArray();
+        var planned = Each(job.Elements.Count + job.MotifsAsked.Count, i => At(i, Region.Empty));
 
         // What lies under others is planned once more without what they hide.
         var lying = Lying.Of(planned.Select(p => p.Element).ToArray(), lies);
@@ -251,7 +251,8 @@ public static class Planner
             decisions.Add(told);
         }
 
-        return (Colliding.Told(planned.Select(p => p.Element).ToArray(), job, ground.Field, lying), lying, planned.Select(p => p.Made).OfType<Crafts.Crafted>().ToArray());
+        return (Colliding.Told(planned.Select(p => p.Element).ToArray(), job, ground.Field, lying), lying,
+            planned.Select(p => p.Made).OfType<Crafts.Crafted>().ToArray());
 
         PlannedInCraft At(int index, Region over)
         {
@@ -268,6 +269,36 @@ public static class Planner
                 : new MotifPlanner(inside, workshop, overrules).Plan(job.MotifsAsked[motif], index, slots[motif], many);
             return crafts.Made(element, its, decision, asked);
         }
+    }
+
+    /// <summary>From so many elements on they are planned on all cores: each goes by its job alone.</summary>
+    private const int ManyElements = 4;
+
+    private static PlannedInCraft[] Each(int count, Func<int, PlannedInCraft> plan)
+    {
+        var planned = new PlannedInCraft[count];
+        if (count < ManyElements)
+        {
+            for (var i = 0; i < count; i++)
+            {
+                planned[i] = plan(i);
+            }
+
+            return planned;
+        }
+
+        try
+        {
+            Parallel.For(0, count, i => planned[i] = plan(i));
+        }
+        catch (AggregateException e)
+        {
+            // What one of them ends with is what the plan ends with; that it is no longer wanted comes before all else.
+            System.Runtime.ExceptionServices.ExceptionDispatchInfo.Throw(
+                e.InnerExceptions.FirstOrDefault(x => x is OperationCanceledException) ?? e.InnerExceptions[0]);
+        }
+
+        return planned;
     }
 
     /// <summary>What an element is called at the head of a plan.</summary>

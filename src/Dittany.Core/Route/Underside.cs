@@ -35,11 +35,50 @@ internal sealed class Underside
     /// Stitches worked before line <paramref name="n"/> that may lie on a way of at most <paramref name="mostMm"/> from a hole to one of
     /// <paramref name="targets"/>: the nearest to the straight ways, in their order of work.
     /// </summary>
-    public IReadOnlyList<Stitch> Near(int n, Pt from, IReadOnlyList<Pt> targets, double mostMm) =>
-        _stitches.Within(from, mostMm)
-            .Where(s => s.Piece < n)
-            .Select(s => (Way: from.To(s.Stitch.FromMm) + targets.Min(t => t.To(s.Stitch.FromMm)), Worked: s))
-            .Where(s => s.Way <= mostMm)
+    public IReadOnlyList<Stitch> Near(int n, Pt from, IReadOnlyList<Pt> targets, double mostMm)
+    {
+        // A way over a stitch is no shorter than it is far: where enough of them lie within the circle, none nearer is outside.
+        for (var within = Math.Min(mostMm, FirstLookMm + targets.Max(from.To)); ; within = Math.Min(mostMm, 2 * within))
+        {
+            var near = Within(n, from, targets, within);
+            if (near.Count >= MostLookedThrough || within >= mostMm)
+            {
+                return Taken(near);
+            }
+        }
+    }
+
+    /// <summary>Round a way it is looked so far at first, mm.</summary>
+    private const double FirstLookMm = 10;
+
+    private List<(double Way, (int Piece, int Place, Stitch Stitch) Worked)> Within(int n, Pt from, IReadOnlyList<Pt> targets,
+        double mostMm)
+    {
+        var near = new List<(double Way, (int Piece, int Place, Stitch Stitch) Worked)>();
+        foreach (var s in _stitches.Within(from, mostMm))
+        {
+            if (s.Piece >= n)
+            {
+                continue;
+            }
+
+            var on = double.PositiveInfinity;
+            for (var i = 0; i < targets.Count; i++)
+            {
+                on = Math.Min(on, targets[i].To(s.Stitch.FromMm));
+            }
+
+            var way = from.To(s.Stitch.FromMm) + on;
+            if (way <= mostMm)
+            {
+                near.Add((way, s));
+            }
+        }
+
+        return near;
+    }
+
+    private static Stitch[] Taken(List<(double Way, (int Piece, int Place, Stitch Stitch) Worked)> near) => near
             .OrderBy(s => s.Way)
             .ThenBy(s => (s.Worked.Piece, s.Worked.Place))
             .Take(MostLookedThrough)

@@ -6,10 +6,11 @@ namespace Dittany.Core.Telling;
 /// </summary>
 public sealed class Overrules(IReadOnlyDictionary<string, string> choices)
 {
-    private readonly HashSet<string> _heard = new(StringComparer.Ordinal);
+    // Elements of a plan ask from several threads at once.
+    private readonly System.Collections.Concurrent.ConcurrentDictionary<string, bool> _heard = new(StringComparer.Ordinal);
 
     /// <summary>Ids whose decision did not come up in this plan, in ordinal order.</summary>
-    public IReadOnlyList<string> SetAside => choices.Keys.Where(k => !_heard.Contains(k)).Order(StringComparer.Ordinal).ToArray();
+    public IReadOnlyList<string> SetAside => choices.Keys.Where(k => !_heard.ContainsKey(k)).Order(StringComparer.Ordinal).ToArray();
 
     /// <summary>Her choice for a decision, or null, without it being followed by that.</summary>
     public string? Stated(string decisionId) => choices.GetValueOrDefault(decisionId);
@@ -22,7 +23,7 @@ public sealed class Overrules(IReadOnlyDictionary<string, string> choices)
             return null;
         }
 
-        _heard.Add(decisionId);
+        _heard[decisionId] = true;
         return choice;
     }
 }

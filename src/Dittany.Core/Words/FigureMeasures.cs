@@ -1,5 +1,7 @@
-using System.Runtime.CompilerServices;
+using System.Runtime.InteropServices;
+using System.Security.Cryptography;
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 
 namespace Dittany.Core.Words;
 
@@ -9,10 +11,34 @@ namespace Dittany.Core.Words;
 /// </summary>
 public sealed record FigureMeasures(double Narrowest, double TightestRadius)
 {
-    private static readonly ConditionalWeakTable<IReadOnlyList<FigurePart>, FigureMeasures> Kept = [];
+    /// <summary>Drawings whose measures are kept: a field of flowers has many of a few.</summary>
+    private const int Most = 400;
 
-    /// <summary>Measures of parts; kept while the parts are. Infinite where there is nothing to shut and no bend.</summary>
-    public static FigureMeasures Of(IReadOnlyList<FigurePart> parts) => Kept.GetValue(parts, Fresh);
+    private static readonly Kept<string, FigureMeasures> Measured = new(Most);
+
+    /// <summary>
+    /// Measures of parts; kept by what is drawn, whichever drawing it is of. Infinite where there is nothing to shut and no bend.
+    /// </summary>
+    public static FigureMeasures Of(IReadOnlyList<FigurePart> parts) => Measured.Of(Named(parts), _ => Fresh(parts));
+
+    /// <summary>Names a drawing by its lines: SHA-256 over their points, kinds and copies.</summary>
+    private static string Named(IReadOnlyList<FigurePart> parts)
+    {
+        using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
+        foreach (var part in parts)
+        {
+            ReadOnlySpan<int> about = [part.Copy, (int)part.Kind, part.Stroke.Closed ? 1 : 0, part.Stroke.Curves.Count];
+            hash.AppendData(MemoryMarshal.AsBytes(about));
+            foreach (var curve in part.Stroke.Curves)
+            {
+                ReadOnlySpan<double> points = [curve.P0.X, curve.P0.Y, curve.P1.X, curve.P1.Y, curve.P2.X, curve.P2.Y, curve.P3.X,
+                    curve.P3.Y];
+                hash.AppendData(MemoryMarshal.AsBytes(points));
+            }
+        }
+
+        return Convert.ToHexString(hash.GetHashAndReset());
+    }
 
     private static FigureMeasures Fresh(IReadOnlyList<FigurePart> parts)
     {

@@ -14,6 +14,9 @@ public static class Coverage
 
     private const double FarthestMm = 0.5;
 
+    /// <summary>What lies on an edge lies in it, mm.</summary>
+    private const double WithinMm = 1e-7;
+
     /// <summary>The share of the area, 0 to 1, that lies under a thread of these stitches.</summary>
     public static double Of(Region area, Sewn sewn)
     {
@@ -31,12 +34,17 @@ public static class Coverage
             }
         }
 
+        // Column by column the edges are crossed in order: between two of them lies the area.
         var (inside, covered) = (0, 0);
+        var crossed = new List<double>();
         for (var i = 0; i < wide; i++)
         {
-            for (var k = 0; k < high; k++)
+            Crossed(area.Rings, Math.Clamp(least.X + (i * step), least.X + WithinMm, most.X - WithinMm), crossed);
+            for (var c = 0; c + 1 < crossed.Count; c += 2)
             {
-                if (area.Holds(least + new Pt(i * step, k * step)))
+                var from = Math.Max(0, (int)Math.Ceiling((crossed[c] - least.Y - WithinMm) / step));
+                var to = Math.Min(high - 1, (int)Math.Floor((crossed[c + 1] - least.Y + WithinMm) / step));
+                for (var k = from; k <= to; k++)
                 {
                     inside++;
                     covered += under[i, k] ? 1 : 0;
@@ -61,5 +69,27 @@ public static class Coverage
         }
 
         int Column(double at, double from, int count) => Math.Clamp((int)Math.Floor((at - from) / step), 0, count - 1);
+    }
+
+    /// <summary>Heights at which a line straight down crosses the edges of rings, in order.</summary>
+    private static void Crossed(IReadOnlyList<IReadOnlyList<Pt>> rings, double x, List<double> crossed)
+    {
+        crossed.Clear();
+        foreach (var ring in rings)
+        {
+            var a = ring[^1];
+            for (var i = 0; i < ring.Count; i++)
+            {
+                var b = ring[i];
+                if (a.X > x != b.X > x)
+                {
+                    crossed.Add(a.Y + ((b.Y - a.Y) * (x - a.X) / (b.X - a.X)));
+                }
+
+                a = b;
+            }
+        }
+
+        crossed.Sort();
     }
 }
