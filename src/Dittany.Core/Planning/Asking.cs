@@ -177,11 +177,13 @@ public static partial class Asking
 
         var odd = string.Join(' ', new[] { adjectives, sized.Success && size is null ? sized.Value : string.Empty, rest }.Where(w =>
             w.Length > 0));
-        return new Understood(NullIfEmpty(places is null ? words : places[0].What), form.Id, size, colour, cloth == form.UsualCloth ? null : cloth, due,
+        return new Understood(NullIfEmpty(places is null ? words : places[0].What), form.Id, size, colour,
+            cloth == form.UsualCloth ? null : cloth, due,
             NullIfEmpty(odd))
         {
             Zone = zone,
-            Elsewhere = (places ?? []).Skip(1).Select(p => (p.Zone, Said: SaidMotifs.Told(Understood.Nothing with { Words = p.What, Form = form.Id })))
+            Elsewhere = (places ?? []).Skip(1).Select(p =>
+                (p.Zone, Said: SaidMotifs.Told(Understood.Nothing with { Words = p.What, Form = form.Id })))
                 .Select(p => new SaidAt(p.Zone, p.Said.Words, p.Said.Motif, p.Said.MotifCount, p.Said.Arrangement)).ToArray(),
         };
     }

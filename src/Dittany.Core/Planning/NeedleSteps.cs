@@ -212,7 +212,8 @@ public static class NeedleSteps
             }
             else if (run.Run > 1)
             {
-                told.Add(parts[rows[0].Element][rows[0].Part].Thread == parts[plan.Route[run.FirstRow - 1].Element][plan.Route[run.FirstRow - 1].Part].Thread
+                var former = plan.Route[run.FirstRow - 1];
+                told.Add(parts[rows[0].Element][rows[0].Part].Thread == parts[former.Element][former.Part].Thread
                     ? "Go on with what is on the needle." : (Told)$"Take up the needle with {run.Colour} again, parked with what is left on it.");
             }
 

@@ -55,7 +55,8 @@ public class ParkedNeedlesTests
         Assert.True(cuts[0] > cuts[1] && cuts[1] >= cuts[2], string.Join(' ', cuts));
         Assert.True(plans[0].Time.HandsOnMinutes > plans[2].Time.HandsOnMinutes);
         Assert.True(plans[0].Threads.Sum(t => t.OffMm) > plans[2].Threads.Sum(t => t.OffMm));
-        Assert.All(plans, p => Assert.Equal(plans[0].Route.Select(r => (r.Element, r.Part, r.Stitch)), p.Route.Select(r => (r.Element, r.Part, r.Stitch))));
+        Assert.All(plans, p => Assert.Equal(plans[0].Route.Select(r => (r.Element, r.Part, r.Stitch)),
+            p.Route.Select(r => (r.Element, r.Part, r.Stitch))));
         Assert.All(plans, p => Assert.Equal(p.Threads.Sum(t => t.Cuts), p.Route.Count(r => r.Cut)));
         var field = Jobs.Plan(FieldOfFlowersTests.Make());
         Assert.Contains(field.Decision("order.parts")!.Because, b => b.Contains("threads and one needle", StringComparison.Ordinal));
