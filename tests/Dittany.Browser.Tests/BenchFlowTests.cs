@@ -128,6 +128,33 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
     }
 
     /// <summary>
+    /// A large piece has one face at a time; the one that works it is painted, up to the stitch the slider is at, and nearer too.
+    /// </summary>
+    [Fact]
+    public void A_large_piece_is_painted()
+    {
+        using var browser = app.Browser();
+        browser.Navigate().GoToUrl(new Uri($"{app.Url}/new?said={Uri.EscapeDataString("a field of 60 sunflowers on a tablecloth")}"));
+        App.Click(browser, By.Id("plan"));
+        App.Until(() => browser.FindElements(By.CssSelector("#bench[data-large=true]")).Count > 0, "it is a large piece");
+        Assert.Empty(browser.FindElements(By.CssSelector("#drawing .st")));
+        App.Click(browser, By.CssSelector(".face-link[data-face=order]"));
+        string Painted() => (string?)browser.ExecuteScript("return document.querySelector('.bench-frame.painted')?.dataset.painted ?? ''") ?? string.Empty;
+        var all = browser.FindElement(By.Id("order-at")).GetAttribute("max")!;
+        App.Until(() => Painted() == all, "all of it is painted");
+        long Ink() => Convert.ToInt64(browser.ExecuteScript(
+            "const c = document.getElementById('worked'); const o = document.createElement('canvas'); o.width = c.width; o.height = c.height; const b = o.getContext('2d', { willReadFrequently: true }); b.drawImage(c, 0, 0); const d = b.getImageData(0, 0, c.width, c.height).data; let n = 0; for (let i = 3; i < d.length; i += 4) { n += d[i] > 200 ? 1 : 0; } return n"),
+            System.Globalization.CultureInfo.InvariantCulture);
+        var whole = Ink();
+        Assert.True(whole > 500);
+        browser.ExecuteScript("const s = document.getElementById('order-at'); s.value = 100; s.dispatchEvent(new Event('input', { bubbles: true }))");
+        App.Until(() => Painted() == "100", "it is painted up to the hundredth");
+        Assert.True(Ink() < whole / 4);
+        Assert.StartsWith("Stitch 100", browser.FindElement(By.Id("readout")).Text, StringComparison.Ordinal);
+        NoComplaints(browser);
+    }
+
+    /// <summary>
     /// With Shift one paper shape of a row is pushed: that flower goes where it is let go, and the others are spaced anew.
     /// </summary>
     [Fact]

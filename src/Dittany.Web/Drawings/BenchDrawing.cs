@@ -76,6 +76,11 @@ public static class BenchDrawing
     {
         /// <summary>What lies at other places of the piece on the same face: seen, and not touched.</summary>
         public IReadOnlyList<PlannedElement> Beside { get; init; } = [];
+
+        /// <summary>The one face that is drawn of a large plan; null draws all of them, and the page shows one.</summary>
+        public string? Only { get; init; }
+
+        internal bool Has(params string[] faces) => Only is null || faces.Contains(Only, StringComparer.Ordinal);
     }
 
     /// <summary>
@@ -105,7 +110,11 @@ public static class BenchDrawing
         Field(svg, plan, view, look.Units);
         SnapLines(svg, plan, px);
         svg.Open("g", ("class", "face-hoops"));
-        FaceDrawing.Hoops(svg, plan, px);
+        if (look.Has("hoops"))
+        {
+            FaceDrawing.Hoops(svg, plan, px);
+        }
+
         svg.Close().Open("g", ("class", "words"), ("data-x", plan.Elements[0].CentreMm.X), ("data-y", plan.Elements[0].CentreMm.Y));
         var grab = WordsOf(plan);
         svg.Empty("rect", ("class", "grab"), ("x", grab.X - (6 * px)), ("y", grab.Y - (6 * px)), ("width", grab.Width + (12 * px)),
@@ -113,7 +122,7 @@ public static class BenchDrawing
         PaperShapesOf(svg, plan, px);
         svg.Open("g", ("class", "face-stitched"));
         CraftDrawing.Draw(svg, plan, px);
-        foreach (var element in plan.AsTheyLie)
+        foreach (var element in look.Has("stitched", "hoops", "metre") ? plan.AsTheyLie : [])
         {
             ThreadDrawing.Stitched(svg, element, px, "thread");
         }
@@ -121,15 +130,28 @@ public static class BenchDrawing
         svg.Close().Open("g", ("class", "face-marks"));
         TackLine(svg, plan, px);
         CraftDrawing.Marks(svg, plan, px);
-        foreach (var element in plan.Elements)
+        foreach (var element in look.Has("marks") ? plan.Elements : [])
         {
             ThreadDrawing.Marks(svg, plan, element, px);
         }
 
         svg.Close().Open("g", ("class", "face-order"));
-        FaceDrawing.Stitches(svg, plan, look.At, look.Done, px);
+        if (look.Only is null)
+        {
+            FaceDrawing.Stitches(svg, plan, look.At, px);
+        }
+        else if (look.Has("order"))
+        {
+            FaceDrawing.WorkedUpTo(svg, plan, look.At, px);
+        }
+
+        FaceDrawing.SoFar(svg, plan, look.Done, px);
         svg.Close().Close().Open("g", ("class", "face-back"));
-        FaceDrawing.Back(svg, plan, px);
+        if (look.Has("back"))
+        {
+            FaceDrawing.Back(svg, plan, px);
+        }
+
         svg.Close();
         Lines(svg, parts ?? [], px);
         svg.Close().Close().Close();

@@ -143,7 +143,7 @@ internal static class FaceDrawing
     /// Every stitch by itself, numbered in working order; what each tells stands beside the drawing. The first <paramref name="at"/> of
     /// them are worked. <paramref name="done"/> lengths are in the cloth already.
     /// </summary>
-    public static void Stitches(Svg svg, Plan plan, int at, int done, double px)
+    public static void Stitches(Svg svg, Plan plan, int at, double px)
     {
         var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
         foreach (var (group, index) in plan.Route.Select((row, i) => (row, i)).GroupBy(r =>
@@ -166,7 +166,71 @@ internal static class FaceDrawing
 
             svg.Close();
         }
+    }
 
+    /// <summary>
+    /// The stitches worked up to one in full and the others faint, a path for each colour: where there are too many to be drawn one by one.
+    /// With scripts they are painted over in working order, from <see cref="Lines"/>.
+    /// </summary>
+    public static void WorkedUpTo(Svg svg, Plan plan, int at, double px)
+    {
+        var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
+        foreach (var group in plan.Route.Select((row, i) => (row, i))
+            .GroupBy(r => (Yet: r.i >= at, Colour: ToneOf(parts[r.row.Element][r.row.Part],
+            r.row.Stitch), parts[r.row.Element][r.row.Part].Thread.Size.WidthMm)))
+        {
+            svg.Empty("path", ("class", "static"), ("d", string.Concat(group.Select(r => StitchLine(parts, r.row, group.Key.WidthMm, px)))),
+                ("stroke", group.Key.Colour), ("stroke-width", group.Key.WidthMm), ("stroke-linecap", "round"), ("fill", "none"),
+                ("stroke-opacity", group.Key.Yet ? 0.16 : 1));
+        }
+    }
+
+    private static string StitchLine(Dictionary<string, IReadOnlyList<Part>> parts, RouteRow row, double width, double px)
+    {
+        var stitch = parts[row.Element][row.Part].Stitches[row.Stitch];
+        var line = ThreadDrawing.Lies(stitch, width);
+        return stitch.Shape == StitchShape.Knot || line.All(p => p == line[0]) ? $"{Svg.Path([stitch.FromMm])}h0.01" : Svg.Steps(line, px);
+    }
+
+    /// <summary>
+    /// All stitches in working order as a canvas paints them: a line for each, its colour and width in mm where they change, then its
+    /// places
+    /// in hundredths of a millimetre, each counted from the one before it.
+    /// </summary>
+    public static string Lines(Plan plan)
+    {
+        var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
+        var text = new System.Text.StringBuilder();
+        var (thread, x, y) = ((string.Empty, 0.0), 0, 0);
+        foreach (var row in plan.Route)
+        {
+            var part = parts[row.Element][row.Part];
+            var stitch = part.Stitches[row.Stitch];
+            var knot = stitch.Shape == StitchShape.Knot;
+            var now = (ToneOf(part, row.Stitch), knot ? part.LineWidthMm : part.Thread.Size.WidthMm);
+            if (now != thread)
+            {
+                thread = now;
+                text.Append(System.Globalization.CultureInfo.InvariantCulture, $"{now.Item1} {Svg.N(now.Item2)} ");
+            }
+
+            foreach (var p in knot ? [stitch.FromMm] : ThreadDrawing.Lies(stitch, part.Thread.Size.WidthMm))
+            {
+                var (px, py) = ((int)Math.Round(p.X * 100), (int)Math.Round(p.Y * 100));
+                text.Append(System.Globalization.CultureInfo.InvariantCulture, $"{px - x} {py - y} ");
+                (x, y) = (px, py);
+            }
+
+            text[^1] = '\n';
+        }
+
+        return text.ToString();
+    }
+
+    /// <summary>A needle where the lengths that are done end.</summary>
+    public static void SoFar(Svg svg, Plan plan, int done, double px)
+    {
+        var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
         if (done > 0)
         {
             var last = plan.Route.Where(r => r.Run <= done).Select(r => parts[r.Element][r.Part].Stitches[r.Stitch].DownMm).LastOrDefault();

@@ -28,7 +28,7 @@ public sealed record StationView(Station Station, string Name, string Told, Stat
 
 /// <summary>How the bench is looked at: what stays the same over a change.</summary>
 public sealed record BenchLook(string? View = null, string? Face = null, string? Station = null, int? At = null, bool Narrow = false,
-    string? Place = null);
+    string? Place = null, int? Part = null);
 
 /// <summary>Everything the bench shows of a piece: its plan, told from the decision records, and how it is looked at.</summary>
 public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, ProofRow? Proof, bool Printed, BenchLook Look,
@@ -121,6 +121,15 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
 
     public IReadOnlyList<RunTold> Runs { get; } = RunTelling.Of(Planned.Plan);
 
+    /// <summary>From so many stitches on only one face is in the page, and the one that works the piece is painted.</summary>
+    private const int LargeFrom = 4000;
+
+    /// <summary>Whether faces are drawn one at a time.</summary>
+    public bool Large => Plan.Route.Count > LargeFrom;
+
+    /// <summary>Stitches as a canvas paints them; empty where they are drawn one by one.</summary>
+    public string Lines => Large && Face == "order" ? FaceDrawing.Lines(Plan) : string.Empty;
+
     /// <summary>More stitches than this have no word each in the page, so that it stays small.</summary>
     private const int MostTold = 3000;
 
@@ -135,6 +144,7 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
     public string Drawing => BenchDrawing.Draw(Plan, new BenchDrawing.Look(View, Units, At, Plan.Time.Progress.Stage == Stage.OnTheHoop
         ? Plan.Time.Progress.RunsDone : 0)
     {
+        Only = Large ? Face : null,
         Beside = Whole.Places.Where(p => p.Key != Place?.Key && p.Plan.Space.Face.Id == Plan.Space.Face.Id)
             .SelectMany(p => p.Plan.Elements).ToArray(),
     }, Parts);
@@ -153,6 +163,16 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
 
     /// <summary>A list of more letters than this helps nobody to find one.</summary>
     private const int MostLetters = 60;
+
+    /// <summary>So many parts have their forms in the page; of more only the one that is asked for.</summary>
+    private const int MostForms = 60;
+
+    /// <summary>The part whose form is open.</summary>
+    public int? PartOpen => Look.Part;
+
+    /// <summary>Whether the form of a part is in the page.</summary>
+    public bool HasForm(PartTold part, int number) => Parts.Count <= MostForms || number == PartOpen
+        || (LinesTyped is { } typed && typed.Element == part.Element && typed.Role == part.Role);
 
     /// <summary>Which part a stitch belongs to: the row it begins at and its part, a line each.</summary>
     public string PartPlaces => string.Join('\n', PartTelling.Places(Plan, Parts).Select(p =>

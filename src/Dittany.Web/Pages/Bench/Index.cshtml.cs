@@ -47,6 +47,10 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     [BindProperty(SupportsGet = true)]
     public string? Place { get; set; }
 
+    /// <summary>The part whose form is wanted, where there are too many for all of them.</summary>
+    [BindProperty(SupportsGet = true)]
+    public int? Part { get; set; }
+
     public async Task<IActionResult> OnGet(int id, CancellationToken cancel)
     {
         var (piece, bad) = await pieces.Look(id, cancel);
@@ -363,7 +367,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         var hash = Formats.Json.PlanJson.SheetHash(planned.Job, planned.Workshop);
         var printed = (await sheets.All(piece.Id, cancel)).Any(p => p.InputHash == hash && !p.Void
             && p.Kind == Next.SheetFor(planned.Plan));
-        var look = new BenchLook(View, Face, Station, At, Request.Cookies["narrow"] == "1", Place);
+        var look = new BenchLook(View, Face, Station, At, Request.Cookies["narrow"] == "1", Place, Part);
 
         // A piece with several places is looked at one place at a time: its bench is that of the job there.
         var whole = planned;

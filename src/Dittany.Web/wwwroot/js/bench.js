@@ -17,6 +17,11 @@
         this.$event.preventDefault();
         if (link.dataset.face) {
           this.face = link.dataset.face;
+          if (bench().dataset.large) {
+            // A large piece has one face at a time: the next one is fetched.
+            this.$nextTick(() => window.htmx.ajax('GET', link.getAttribute('href'), swap));
+            return;
+          }
           if (this.face === 'order') { work(Number(document.getElementById('order-at').value)); } else { say(link.dataset.told); }
         }
         if (link.dataset.station) {
@@ -25,7 +30,14 @@
           slips.scrollTop = 0;
           if (window.innerWidth <= 1000) { document.getElementById(`station-${this.station}`)?.scrollIntoView(); }
         }
-        if (link.dataset.at) { this.face = 'order'; work(Number(link.dataset.at)); }
+        if (link.dataset.at) {
+          this.face = 'order';
+          if (bench().dataset.large && !document.getElementById('worked')) {
+            this.$nextTick(() => window.htmx.ajax('GET', link.getAttribute('href'), swap));
+            return;
+          }
+          work(Number(link.dataset.at));
+        }
         this.$nextTick(() => { mark(); below(); });
       },
     }));
@@ -95,6 +107,7 @@
     const at = places.split('\n').map((line) => line.split(' ').map(Number)).findLast(([row]) => row <= Number(stitch.dataset.i));
     const part = at && document.getElementById(`part-${at[1]}`);
     if (!part) { return; }
+    if (part.matches('.part-closed')) { window.location.assign(part.querySelector('a').getAttribute('href')); return; }
     document.querySelector('.thread a[data-station="stitches"]').click();
     part.open = true;
     part.scrollIntoView({ block: 'start' });
@@ -171,6 +184,11 @@
     if (!slider) { return; }
     const n = Math.max(0, Math.min(Number(slider.max), at));
     slider.value = String(n);
+    if (document.getElementById('worked')) {
+      paint(n);
+      say(n > 0 ? telling(n - 1) : 'Nothing is stitched yet.');
+      return;
+    }
     let last = null;
     document.querySelectorAll('.st').forEach((stitch) => {
       const i = Number(stitch.dataset.i);
@@ -189,6 +207,75 @@
     if (frame().dataset.face !== 'order') { document.querySelector('.face-link[data-face="order"]').click(); }
     work(Number(document.getElementById('order-at').value) + by);
   });
+
+  // Too many stitches for an element each are painted, in working order: what is worked in full, what is to come faintly, the last one marked.
+  let lines = null;
+  function painted() {
+    const text = document.getElementById('stitch-lines');
+    if (!text) { return null; }
+    if (lines?.of === text) { return lines; }
+    let [x, y, colour, width] = [0, 0, '', 1];
+    const all = text.textContent.split('\n').filter(Boolean).map((row) => {
+      const words = row.split(' ');
+      if (words[0].startsWith('#')) { colour = words.shift(); width = Number(words.shift()); }
+      const places = [];
+      for (let i = 0; i < words.length; i += 2) { x += Number(words[i]); y += Number(words[i + 1]); places.push(x / 100, y / 100); }
+      return { colour, width, places };
+    });
+    lines = { of: text, all };
+    return lines;
+  }
+  function paint(n) {
+    const canvas = document.getElementById('worked');
+    const svg = drawing();
+    const known = painted();
+    if (!canvas || !svg || !known) { return; }
+    const at = svg.getBoundingClientRect();
+    const by = window.devicePixelRatio || 1;
+    if (canvas.width !== Math.round(at.width * by) || canvas.height !== Math.round(at.height * by)) {
+      canvas.width = Math.round(at.width * by);
+      canvas.height = Math.round(at.height * by);
+      canvas.style.width = `${at.width}px`;
+      canvas.style.height = `${at.height}px`;
+    }
+    const board = canvas.getContext('2d');
+    const box = svg.viewBox.baseVal;
+    const per = by / scale(svg);
+    board.setTransform(1, 0, 0, 1, 0, 0);
+    board.clearRect(0, 0, canvas.width, canvas.height);
+    board.setTransform(per, 0, 0, per, -box.x * per, -box.y * per);
+    board.lineCap = board.lineJoin = 'round';
+    const run = (from, to, faint, bright) => {
+      // Stitches of one thread that follow each other are one path; what lies outside the view is not painted.
+      board.globalAlpha = faint ? 0.16 : 1;
+      let last = null;
+      for (let i = from; i < to; i++) {
+        const { colour, width, places } = known.all[i];
+        let seen = false;
+        for (let k = 0; k < places.length && !seen; k += 2) { seen = places[k] > box.x - 5 && places[k] < box.x + box.width + 5 && places[k + 1] > box.y - 5 && places[k + 1] < box.y + box.height + 5; }
+        if (!seen) { continue; }
+        if (last !== colour + width) {
+          if (last !== null) { board.stroke(); }
+          last = colour + width;
+          board.beginPath();
+          board.strokeStyle = bright ?? colour;
+          board.lineWidth = Math.max(width, 0.7 / per);
+        }
+        board.moveTo(places[0], places[1]);
+        if (places.length === 2) { board.lineTo(places[0] + 0.01, places[1]); }
+        for (let k = 2; k < places.length; k += 2) { board.lineTo(places[k], places[k + 1]); }
+      }
+      if (last !== null) { board.stroke(); }
+    };
+    run(n, known.all.length, true);
+    run(0, n, false);
+    if (n > 0) { run(n - 1, n, false, '#e6bd4f'); }
+    frame().classList.add('painted');
+    frame().dataset.painted = String(n);
+  }
+  const paintNow = () => { const slider = document.getElementById('order-at'); if (slider && document.getElementById('worked')) { paint(Number(slider.value)); } else { frame()?.classList.remove('painted'); } };
+  document.addEventListener('DOMContentLoaded', paintNow);
+  window.addEventListener('resize', paintNow);
 
   // Nudges of the keys are gathered for a moment and sent as one.
   const gathered = { dx: 0, dy: 0, timer: 0 };
@@ -269,6 +356,7 @@
     if (!drag.words) {
       drag.svg.viewBox.baseVal.x = drag.box.x - drag.dx;
       drag.svg.viewBox.baseVal.y = drag.box.y - drag.dy;
+      paintNow();
       return;
     }
 
@@ -321,6 +409,7 @@
     box.y += box.height * (1 - by) / 2;
     box.width *= by;
     box.height *= by;
+    paintNow();
     clearTimeout(looking);
     looking = setTimeout(() => {
       const middle = [box.x + box.width / 2, box.y + box.height / 2, box.width].map((n) => n.toFixed(2)).join('_');
@@ -362,7 +451,7 @@
     bench().replaceWith(fresh.content);
     if (kept.open.size > 0) { document.querySelectorAll('.bench details').forEach((d) => { d.open = kept.open.has(nameOf(d)); }); }
     if (kept.focus) { document.getElementById(kept.focus)?.focus({ preventScroll: true }); }
-    if (kept.at !== null) { work(kept.at); }
+    if (kept.at !== null) { work(kept.at); } else { paintNow(); }
     mark();
     if (kept.top > 0) { document.querySelector('.slips').scrollTop = kept.top; }
     requestAnimationFrame(below);
