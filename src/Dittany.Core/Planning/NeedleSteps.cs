@@ -226,6 +226,7 @@ public static class NeedleSteps
                 : "Begin under what is stitched already: slide under three or four stitches behind.");
             var begun = run.Run == plan.Time.Progress.RunsDone + 1 ? Math.Min(plan.Time.Progress.Stitches, run.Stitches - 1) : 0;
             told.Add(begun > 0 ? $"Stitch {run.Letters}: {Say.Count(begun, "stitch", "stitches")} of {run.Stitches} are done, go on at the next."
+                : run.Like is { } like ? $"Stitch as in length {like}, now {run.Letters}: {Say.Count(run.Stitches, "stitch", "stitches")}."
                 : $"Stitch {run.Letters}: {Say.Count(run.Stitches, "stitch", "stitches")}.");
             var used = last.AtMm + parts[last.Element][last.Part].Stitches[last.Stitch].ThreadMm;
             var left = need is null ? 0 : need.WorkedMm - used;
@@ -243,7 +244,7 @@ public static class NeedleSteps
             yield return new NeedleStep($"length-{run.Run.ToString(CultureInfo.InvariantCulture)}", NeedleStep.Stitching, Phase.Stitching,
                 $"Length {run.Run} of {runs.Count}: {run.Letters}", told,
                 Minutes.Rounded(run.Minutes * (run.Stitches - begun) / run.Stitches), null,
-                Changes.WriteDone(new Done(true, run.Run)), run, HintsFor(rows.Select(r => (r.Element, r.Part)).Distinct()
+                Changes.WriteDone(new Done(true, run.Run)), run, run.Like is not null ? [] : HintsFor(rows.Select(r => (r.Element, r.Part)).Distinct()
                     .Select(w => parts[w.Element][w.Part])))
             {
                 Whole = after is null || (after.Element, after.Part) != (last.Element, last.Part),

@@ -17,8 +17,12 @@ public sealed record RunTold(
     /// <summary>How many times as long as others its stitches take her, by what was learnt of each stitch.</summary>
     public double StitchPace { get; init; } = 1;
 
+    /// <summary>The earlier length it repeats on another plant of its kind, stitch by stitch; null where there is none.</summary>
+    public int? Like { get; init; }
+
     /// <summary>Said in a line.</summary>
-    public string Text => $"Length {Run}: {Letters} · {Say.Count(Stitches, "stitch", "stitches")} · {Say.Minutes(Math.Max(1, Minutes))}";
+    public string Text => Like is { } like ? $"Length {Run}: as length {like}, now {Letters} · {Say.Count(Stitches, "stitch", "stitches")} · {Say.Minutes(Math.Max(1, Minutes))}"
+        : $"Length {Run}: {Letters} · {Say.Count(Stitches, "stitch", "stitches")} · {Say.Minutes(Math.Max(1, Minutes))}";
 
     /// <summary>The thread it is of, with its needle.</summary>
     public string Thread => $"{Say.Upper(Colour)}, {Size.Said}, {Needle}";
@@ -41,7 +45,8 @@ public static class RunTelling
         var eachEnd = runs.Length == 0 ? 0 : Minutes(plan, "threads begun and ended") / runs.Length;
         var told = new List<RunTold>();
         var soFar = 0.0;
-        var motifs = plan.Elements.Where(e => e.IsMotif).ToDictionary(e => e.Id, e => e.One, StringComparer.Ordinal);
+        var motifs = NamesOf(plan.Elements.Where(e => e.IsMotif).ToArray());
+        var alike = new RunsAlike(plan);
         if (motifs.Values.Distinct(StringComparer.Ordinal).Count() < 2)
         {
             motifs.Clear();
@@ -62,12 +67,18 @@ public static class RunTelling
                     Math.Round(soFar, 1), Palette.NameOf(first.Colour), first.Thread.Size,
                 Say.List(stitches), needle is null ? string.Empty : Needles.Find(needle)!.Name, rows[0].row.Fresh, rows[0].row.Cut)
             {
+                Like = alike.Like(rows.Select(r => r.row).ToArray()),
                 StitchPace = rows.Sum(r => usual[r.i]) is var plain and > 0 ? rows.Sum(r => seconds[r.i]) / plain : 1,
             });
         }
 
         return told;
     }
+
+    /// <summary>What each motif is called among the others: the fox; of several daisies, daisy 2.</summary>
+    private static Dictionary<string, string> NamesOf(PlannedElement[] motifs) => motifs.GroupBy(e => e.One, StringComparer.Ordinal)
+        .SelectMany(g => g.Select((e, i) => (e.Id, Name: g.Count() == 1 ? Say.The(e.One) : $"{e.One} {i + 1}")))
+        .ToDictionary(n => n.Id, n => n.Name, StringComparer.Ordinal);
 
     /// <summary>
     /// Parts of a drawing by what they are, counted through each element: the third petal is 3. One that has no like has no number.
@@ -113,7 +124,7 @@ public static class RunTelling
             }
 
             var what = Say.List(told.Skip(from).Take(to - from).Select(t => t.What).ToArray());
-            whose.Add(motifs.TryGetValue(told[from].Element, out var motif) ? $"{what} of the {motif}" : what);
+            whose.Add(motifs.TryGetValue(told[from].Element, out var motif) ? $"{what} of {motif}" : what);
             from = to;
         }
 

@@ -169,7 +169,7 @@ internal static class WorkSheet
                 flow.Text($"{thread}:");
             }
 
-            flow.Text($"{run.Text} · {run.Stitch}. "
+            flow.Text($"{run.Text}{(run.Like is null ? $" · {run.Stitch}" : null)}. "
                 + $"{(run.Cut ? "A new thread" : "What is left on the needle")}{(run.Fresh ? $", {Say.Lower(plan.Decision("thread.start")!.Choice)}" : string.Empty)}. {Say.Upper(Say.Minutes(run.MinutesSoFar))} by its end.", box: true);
         }
     }
