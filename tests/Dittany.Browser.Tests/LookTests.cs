@@ -58,6 +58,7 @@ public sealed class LookTests(App app) : IClassFixture<App>
         ("/cupboard/form/t-shirt-adult", "#scale"),
         ("/cupboard/form/backpack?TrueSize=true", "#scale"),
         ("/cupboard/measure?Shape=trapezoid", "#measured"),
+        ("/cupboard/print/1", "#take-in"),
         ("/cupboard/photograph", "#take-in"),
         ("/cupboard/photograph/1", "#trace"),
         ("/cupboard/own/own-ida-s-pinafore", ".handle"),

@@ -19,7 +19,11 @@ public sealed record StatedFabric(
     bool? Prewashed = null,
     bool? Coated = null,
     int? WashC = null,
-    string? Fibre = null);
+    string? Fibre = null)
+{
+    /// <summary>The very cloth, photographed; null where it was not.</summary>
+    public ClothPrint? Print { get; init; }
+}
 
 /// <summary>The cloth settled, with its decision and what seems odd about the facts stated.</summary>
 public sealed record SettledFabric(Cloth Cloth, IReadOnlyList<Decision> Decisions, IReadOnlyList<Caution> Cautions);
@@ -56,7 +60,10 @@ public static class Fabric
             stated.Prewashed ?? false,
             stated.Coated,
             stated.WashC,
-            stated.Fibre);
+            stated.Fibre)
+        {
+            Print = stated.Print,
+        };
 
         var because = new List<Told>
         {

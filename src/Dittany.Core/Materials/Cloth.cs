@@ -86,6 +86,9 @@ public sealed record Cloth(
     /// <summary>How much of the usual opening of a letter must stay on such cloth in her hand: 1 until she has tried it.</summary>
     public double StaysOpen { get; init; } = 1;
 
+    /// <summary>The very cloth, photographed; null where it was not.</summary>
+    public ClothPrint? Print { get; init; }
+
     /// <summary>Whether she has tried letters on such cloth.</summary>
     public bool Tried { get; init; }
 

@@ -40,6 +40,10 @@ public static class ColourDifference
     /// <summary>Difference in lightness alone, 0 to 100: what decides whether words read.</summary>
     public static double Lightness(Colour one, Colour two) => Math.Abs(one.ToLab().L - two.ToLab().L);
 
+    /// <summary>How far a thread is from a cloth in lightness: from all of its print, where that was photographed.</summary>
+    public static double Lightness(Colour thread, Cloth cloth) => cloth.Print is { } print ? print.Apart(thread.ToLab().L)
+        : Lightness(thread, cloth.Colour);
+
     private static double Chroma(double a, double b) => Math.Sqrt((a * a) + (b * b));
 
     private static double Seventh(double c)

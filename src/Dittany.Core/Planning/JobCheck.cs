@@ -183,6 +183,15 @@ public static class JobCheck
             CheckRange("#/item/fabric/stretchPercent", fabric.StretchPercent, 0, 200, "%", faults);
             CheckRange("#/item/fabric/thicknessMm", fabric.ThicknessMm, 0.05, 20, "mm", faults);
             CheckRange("#/item/fabric/washC", fabric.WashC, 20, 95, "°C", faults);
+            if (fabric.Print is { } print)
+            {
+                CheckRange("#/item/fabric/print/wideMm", print.WideMm, ClothPrint.LeastMm, ClothPrint.MostMm, "mm", faults);
+                CheckRange("#/item/fabric/print/highMm", print.HighMm, 1, ClothPrint.MostMm * 4, "mm", faults);
+                CheckRange("#/item/fabric/print/darkL", print.DarkL, 0, print.LightL, "of lightness", faults);
+                CheckRange("#/item/fabric/print/lightL", print.LightL, print.DarkL, 100, "of lightness", faults);
+                CheckText("#/item/fabric/print/picture", print.Picture, 64, faults);
+            }
+
             if (fabric.Fibre is { } fibre)
             {
                 CheckText("#/item/fabric/fibre", fibre, 60, faults);

@@ -80,7 +80,7 @@ internal sealed record MotifColours(string Main, string? Green, bool OutlinedVei
     private const double FilledFrom = 9;
 
     private static bool Shows(ThreadColour colour, Cloth cloth, bool filled) =>
-        ColourDifference.Lightness(Colour.Parse(colour.Hex), cloth.Colour) >= Legibility.VanishesBelowL
+        ColourDifference.Lightness(Colour.Parse(colour.Hex), cloth) >= Legibility.VanishesBelowL
         || (filled && ColourDifference.Ciede2000(Colour.Parse(colour.Hex).ToLab(), cloth.Colour.ToLab()) >= FilledFrom);
 
     /// <summary>The colour of a role.</summary>

@@ -347,7 +347,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         var (own, reading) = Legibility.Colours(cloth);
         var hers = (asked.Colour ?? overrules.For(id))?.ToLowerInvariant();
         var hex = hers is null ? own.Hex : Palette.HexOf(hers);
-        var lightness = ColourDifference.Lightness(Colour.Parse(hex), cloth.Colour);
+        var lightness = ColourDifference.Lightness(Colour.Parse(hex), cloth);
         var apart = ColourDifference.Ciede2000(Colour.Parse(hex).ToLab(), cloth.Colour.ToLab());
         decisions.Add(Deciding.Make(
             id,
@@ -360,7 +360,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
                     (Told)$"It is {Legibility.Against(Colour.Parse(hex), cloth)}: words in it read at a glance."
                     : lightness >= Legibility.VanishesBelowL ?
                         (Told)$"It is {Legibility.Against(Colour.Parse(hex), cloth)}: tone on tone, to be found from near by."
-                    : (Told)$"It is {Legibility.Against(Colour.Parse(hex), cloth)}: from a step away the words vanish.",
+                    : (Told)$"It is {Legibility.Against(Colour.Parse(hex), cloth)}: {(cloth.Print is null ? "from a step away the words vanish" : "there the words are lost")}.",
             ],
             ["Another colour of cloth."],
             reading.Select(c => new Choice(c.Hex, Say.Upper(c.Name))).ToArray()) with

@@ -149,15 +149,16 @@ public static class Legibility
     /// </summary>
     public static (ThreadColour Own, IReadOnlyList<ThreadColour> Reading) Colours(Cloth cloth)
     {
-        double Apart(ThreadColour c) => ColourDifference.Lightness(Colour.Parse(c.Hex), cloth.Colour);
+        double Apart(ThreadColour c) => ColourDifference.Lightness(Colour.Parse(c.Hex), cloth);
         var reading = Palette.Colours.Where(c => Apart(c) >= ReadsFromL).ToArray();
-        return (reading.Length > 0 ? reading[0] : Palette.Colours.OrderByDescending(Apart).First(), reading);
+        return (reading.Length > 0 ? reading[0] : Palette.Colours.OrderByDescending(Apart)
+            .ThenByDescending(c => ColourDifference.Lightness(Colour.Parse(c.Hex), cloth.Colour)).First(), reading);
     }
 
     /// <summary>Whether a thread of this colour shows on the cloth; null when it reads well. Tone on tone reads, and is no fault.</summary>
     public static Concern? Showing(Colour thread, Cloth cloth, string called = "The thread")
     {
-        var lightness = ColourDifference.Lightness(thread, cloth.Colour);
+        var lightness = ColourDifference.Lightness(thread, cloth);
         if (lightness >= VanishesBelowL)
         {
             return null;
@@ -167,7 +168,8 @@ public static class Legibility
             "does-not-show",
             null,
             null,
-            $"{called} is {Against(thread, cloth)}: from a step away what is stitched vanishes.",
+            cloth.Print is null ? $"{called} is {Against(thread, cloth)}: from a step away what is stitched vanishes."
+                : $"{called} is {Against(thread, cloth)}: there it is lost. Where no thread stands out from all of it, set it on a plain patch.",
             Colours(cloth).Reading
                 .Take(3)
                 .Select(c => new Remedy(Colour: c.Hex, ColourName: c.Name))
@@ -186,9 +188,14 @@ public static class Legibility
     internal static string Against(Colour thread, Cloth cloth)
     {
         var (own, under) = (thread.ToLab().L, cloth.Colour.ToLab().L);
-        var by = Math.Abs(own - under);
+        if (cloth.Print is { } print && print.Apart(own) <= 0)
+        {
+            return "as light as parts of your print";
+        }
+
+        var by = cloth.Print?.Apart(own) ?? Math.Abs(own - under);
         var how = by >= FarL ? "far " : by >= ReadsFromL ? string.Empty : by >= VanishesBelowL ? "a little " : "hardly ";
-        return $"{how}{(own > under ? "lighter" : "darker")} than the cloth";
+        return $"{how}{(own > under ? "lighter" : "darker")} than {(cloth.Print is null ? "the cloth" : "all of your print")}";
     }
 
     /// <summary>So many strands and what they do: a single strand lies, three strands lie.</summary>

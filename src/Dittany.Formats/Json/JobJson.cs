@@ -103,6 +103,7 @@ public static class JobJson
             Flag(w, "coated", fabric.Coated);
             Number(w, "washC", fabric.WashC);
             Text(w, "fibre", fabric.Fibre);
+            Write(w, fabric.Print);
             w.WriteEndObject();
         }
 
@@ -225,6 +226,20 @@ public static class JobJson
         return faults.Faults.Count == 0 ? new ReadJob(job, shop, []) : new ReadJob(null, null, faults.Faults);
     }
 
+    private static void Write(Utf8JsonWriter w, Core.Materials.ClothPrint? photographed)
+    {
+        if (photographed is { } print)
+        {
+            w.WriteStartObject("print");
+            w.WriteString("picture", print.Picture);
+            w.WriteNumber("wideMm", print.WideMm);
+            w.WriteNumber("highMm", print.HighMm);
+            w.WriteNumber("darkL", print.DarkL);
+            w.WriteNumber("lightL", print.LightL);
+            w.WriteEndObject();
+        }
+    }
+
     private static void WriteStanding(Utf8JsonWriter w, Job job)
     {
         if (job.Standing.Count == 0)
@@ -343,7 +358,7 @@ public static class JobJson
     {
         const string At = "#/item/fabric";
         var members = faults.Members(element, At, "kind", "colour", "stretchPercent", "opacity", "thicknessMm", "pile", "maxIron",
-            "washable", "busy", "lined", "prewashed", "coated", "washC", "fibre");
+            "washable", "busy", "lined", "prewashed", "coated", "washC", "fibre", "print");
         return new StatedFabric(
             faults.Text(members, "kind", At),
             faults.Text(members, "colour", At),
@@ -358,7 +373,28 @@ public static class JobJson
             faults.Flag(members, "prewashed", At),
             faults.Flag(members, "coated", At),
             faults.Whole(members, "washC", At),
-            faults.Text(members, "fibre", At));
+            faults.Text(members, "fibre", At))
+        {
+            Print = members.TryGetValue("print", out var print) ? PrintOf(print, faults) : null,
+        };
+    }
+
+    private static Core.Materials.ClothPrint PrintOf(JsonElement element, JsonFaults faults)
+    {
+        const string At = "#/item/fabric/print";
+        var members = faults.Members(element, At, "picture", "wideMm", "highMm", "darkL", "lightL");
+        double Number(string name)
+        {
+            if (!members.ContainsKey(name) && element.ValueKind == JsonValueKind.Object)
+            {
+                faults.Add($"{At}/{name}", $"'{name}' is missing.", "Give the picture, its size on the cloth and its lightness, or leave the print out.");
+            }
+
+            return faults.Number(members, name, At) ?? 0;
+        }
+
+        return new Core.Materials.ClothPrint(faults.Text(members, "picture", At, required: true) ?? string.Empty, Number("wideMm"), Number("highMm"),
+            Number("darkL"), Number("lightL"));
     }
 
     private static string? Value(JsonElement value, string pointer, JsonFaults faults)

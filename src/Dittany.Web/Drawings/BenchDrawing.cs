@@ -229,6 +229,16 @@ public static class BenchDrawing
     /// </summary>
     private static void Print(Svg svg, Plan plan)
     {
+        if (plan.Item.Cloth.Print is { } own)
+        {
+            svg.Open("g", ("class", "own-print")).Open("pattern", ("id", "own-print"), ("width", own.WideMm), ("height", own.HighMm),
+                ("patternUnits", "userSpaceOnUse"), ("x", plan.Item.OutlineMm.Min(p => p.X)), ("y", plan.Item.OutlineMm.Min(p => p.Y)))
+                .Empty("image", ("href", $"/pictures/{own.Picture}"), ("width", own.WideMm), ("height", own.HighMm), ("preserveAspectRatio", "none"))
+                .Close();
+            svg.Empty("path", ("d", Svg.Ring(plan.Item.OutlineMm)), ("fill", "url(#own-print)")).Close();
+            return;
+        }
+
         if (!plan.Item.Cloth.Busy)
         {
             return;
