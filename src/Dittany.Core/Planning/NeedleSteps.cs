@@ -244,7 +244,8 @@ public static class NeedleSteps
             yield return new NeedleStep($"length-{run.Run.ToString(CultureInfo.InvariantCulture)}", NeedleStep.Stitching, Phase.Stitching,
                 $"Length {run.Run} of {runs.Count}: {run.Letters}", told,
                 Minutes.Rounded(run.Minutes * (run.Stitches - begun) / run.Stitches), null,
-                Changes.WriteDone(new Done(true, run.Run)), run, run.Like is not null ? [] : HintsFor(rows.Select(r => (r.Element, r.Part)).Distinct()
+                Changes.WriteDone(new Done(true, run.Run)), run,
+                run.Like is not null ? [] : HintsFor(rows.Select(r => (r.Element, r.Part)).Distinct()
                     .Select(w => parts[w.Element][w.Part])))
             {
                 Whole = after is null || (after.Element, after.Part) != (last.Element, last.Part),

@@ -20,13 +20,17 @@ internal sealed class RunsAlike
             for (var i = 0; i < element.Parts.Count; i++)
             {
                 var part = element.Parts[i];
-                var number = seen[(part.Copy, part.Role)] = seen.GetValueOrDefault((part.Copy, part.Role)) + 1;
-                _parts[(element.Id, i)] = (element.Motif!, $"{part.Role} {number} {part.Stitch} {thread[i]} {part.Stitches.Count}", $"{element.Id} {part.Copy}");
+                var number = seen.GetValueOrDefault((part.Copy, part.Role)) + 1;
+                seen[(part.Copy, part.Role)] = number;
+                _parts[(element.Id, i)] = (element.Motif!,
+                    $"{part.Role} {number} {part.Stitch} {thread[i]} {part.Stitches.Count}", $"{element.Id} {part.Copy}");
             }
         }
     }
 
-    /// <summary>The number of an earlier length that this one repeats on another plant, or null; lengths are asked for in their order.</summary>
+    /// <summary>
+    /// The number of an earlier length that this one repeats on another plant, or null; lengths are asked for in their order.
+    /// </summary>
     public int? Like(IReadOnlyList<RouteRow> rows)
     {
         var plants = new List<string>();

@@ -10,7 +10,11 @@ namespace Dittany.Core.Planning;
 /// One fact that would have to be otherwise for something ruled out to be let in: said, and as a change of the piece where it is one, else
 /// of the workshop.
 /// </summary>
-public sealed record LetIn(Told Text, string Member, string Value, bool OfWorkshop);
+public sealed record LetIn(Told Text, string Member, string Value, bool OfWorkshop)
+{
+    /// <summary>What must be so as well, where no single fact would do.</summary>
+    public LetIn? And { get; init; }
+}
 
 /// <summary>
 /// From something ruled out the least change of facts that would let it in: what would have to be at hand, then how large it is, then what
@@ -40,7 +44,7 @@ public static class WhyNot
     private static readonly double[] Sizes = [1.25, 0.8, 1.6, 0.6];
 
     /// <summary>
-    /// The nearest facts, at most <see cref="Told"/>; none where no single one would do. <paramref name="make"/> plans a job that has no
+    /// The nearest facts, at most <see cref="Told"/>; where no single one would do, the first two together that would. <paramref name="make"/> plans a job that has no
     /// fault, or gives null where that is too much.
     /// </summary>
     public static IReadOnlyList<LetIn> Of(Job job, Workshop workshop, string decision, string choice, Words.Library library, Func<Job,
@@ -60,7 +64,42 @@ public static class WhyNot
             }
         }
 
-        return found;
+        return found.Count > 0 ? found : Pairs(job, workshop, decision, choice, library, make).Take(1).ToArray();
+    }
+
+    /// <summary>So many pairs are tried: a few seconds beside the request.</summary>
+    private const int MostPairs = 300;
+
+    /// <summary>Two facts together, the nearest first: both things to have, then what is true of cloth and use; no other cloth.</summary>
+    private static IEnumerable<LetIn> Pairs(Job job, Workshop workshop, string decision, string choice, Words.Library library,
+        Func<Job, Workshop, Plan?> make)
+    {
+        bool Near(LetIn let) => let.Member is not "fabric.kind" and not "capHeightMm" and not "hoopsMm";
+        var singles = Changed(job, workshop).Where(c => Near(c.Let)).ToArray();
+        var tried = 0;
+        for (var both = 1; both < 2 * singles.Length; both++)
+        {
+            for (var i = Math.Max(0, both - singles.Length + 1); i < (both + 1) / 2; i++)
+            {
+                var (one, other) = (singles[i], singles[both - i].Let);
+                if (one.Let.Member == other.Member && !other.OfWorkshop)
+                {
+                    continue;
+                }
+
+                if (++tried > MostPairs)
+                {
+                    yield break;
+                }
+
+                var second = Changed(one.Job, one.Workshop).FirstOrDefault(c => c.Let.Text == other.Text);
+                if (second.Job is not null && JobCheck.Faults(second.Job, second.Workshop, library).Count == 0
+                    && make(second.Job, second.Workshop) is { } plan && In(plan, decision, choice))
+                {
+                    yield return one.Let with { And = other };
+                }
+            }
+        }
     }
 
     /// <summary>Whether a plan takes a choice or offers it.</summary>

@@ -68,6 +68,7 @@ public class ComparingTests
                     told++;
                     var with = let.OfWorkshop ? WorkshopChanges.Apply(Here, let.Member, let.Value).Workshop! : Here;
                     var then = let.OfWorkshop ? job : Changes.Apply(job, new Change(let.Member, let.Value, "so")).Job!;
+                    then = let.And is { } and ? Changes.Apply(then, new Change(and.Member, and.Value, "so")).Job! : then;
                     var now = Jobs.Make(then, with).Decision(decision.Id)!;
                     Assert.DoesNotContain(now.RuledOut, r => r.ChoiceId == no.ChoiceId);
                     Assert.True(now.ChoiceId == no.ChoiceId || now.Alternatives.Any(a => a.ChoiceId == no.ChoiceId), $"{decision.Id} {no.ChoiceId} by {let.Text}");
@@ -80,5 +81,23 @@ public class ComparingTests
         }
 
         Assert.True(told > 0, "Nothing was let in at all.");
+    }
+
+    /// <summary>
+    /// Where no single fact would do, two are told that together do: both made so it is let in, and neither does it alone.
+    /// </summary>
+    [Theory]
+    [InlineData("backpack", null, "tacked-from-back")]
+    [InlineData("scarf", "velvet", "light-trace")]
+    public void Two_facts_together_let_it_in(string form, string? cloth, string method)
+    {
+        var job = new Job(form, [new WordingAsked("name", "Ida")], Jobs.Monday, Fabric: cloth is null ? null : new StatedFabric(cloth));
+        var one = Assert.Single(WhyNot.Of(job, Here, "transfer.method", method, Library.Ours, (j, w) => Jobs.Make(j, w)));
+        var other = one.And!;
+        Job With(Job j, LetIn let) => Changes.Apply(j, new Change(let.Member, let.Value, "so")).Job!;
+        bool In(Job j) => Jobs.Make(j, Here).Decision("transfer.method") is { } now && now.RuledOut.All(r => r.ChoiceId != method);
+        Assert.True(In(With(With(job, one), other)));
+        Assert.False(In(With(job, one)));
+        Assert.False(In(With(job, other)));
     }
 }

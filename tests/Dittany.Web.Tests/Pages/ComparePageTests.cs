@@ -73,4 +73,27 @@ public sealed class ComparePageTests : IDisposable
         var bench = await Read($"/bench/{id}?Station=hoop");
         Assert.DoesNotContain(bench.QuerySelectorAll("#slip-hoop-school details li"), li => li.TextContent.Contains("A ring cracks a coating", StringComparison.Ordinal));
     }
+
+    /// <summary>Where two facts together let it in, both are said with one button, and are one change.</summary>
+    [Fact]
+    public async Task Two_facts_are_taken_together()
+    {
+        var id = await Made("backpack");
+        var address = $"/compare/{id}?Decision=transfer.method&Choice=tacked-from-back";
+        var page = await Read(address);
+        for (var tries = 0; tries < 60 && page.QuerySelector("#lets-in [role=status]") is not null; tries++)
+        {
+            page = await Read(address);
+        }
+
+        var form = page.QuerySelector("#lets-in form.in-line")!;
+        Assert.Contains(", and ", form.ParentElement!.TextContent, StringComparison.Ordinal);
+        var fields = form.QuerySelectorAll("input, button").Where(f => f.GetAttribute("name") is "member" or "value" or "andMember" or "andValue")
+            .Select(f => (f.GetAttribute("name")!, f.GetAttribute("value")!)).ToArray();
+        Assert.Equal(4, fields.Length);
+        var taken = await PostForm(_browser, address, $"{address}&handler=Fact", [("from", "1"), .. fields]);
+        Assert.Equal(HttpStatusCode.Redirect, taken.StatusCode);
+        var fabric = (await Job(id)).Fabric!;
+        Assert.Equal((false, false), (fabric.Lined, fabric.Coated));
+    }
 }

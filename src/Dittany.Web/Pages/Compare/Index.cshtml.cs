@@ -72,8 +72,23 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
         await Load(id, cancel) ? await Changed(from, Overrule, cancel) : NotFound();
 
     /// <summary>One of the facts that would let it in is so.</summary>
-    public async Task<IActionResult> OnPostFact(int id, int from, string member, string value, CancellationToken cancel) =>
-        await Load(id, cancel) ? await Changed(from, new Change(Places.Member(Place, member), value, $"So that {Say.Lower(ChoiceTold)} is let in"), cancel) : NotFound();
+    public async Task<IActionResult> OnPostFact(int id, int from, string member, string value, string? andMember, string? andValue,
+        CancellationToken cancel)
+    {
+        if (!await Load(id, cancel))
+        {
+            return NotFound();
+        }
+
+        var what = $"So that {Say.Lower(ChoiceTold)} is let in";
+        var (one, other) = (new Change(Places.Member(Place, member), value, what), andMember is null ? null
+            : new Change(Places.Member(Place, andMember), andValue, what));
+
+        // Two facts are one change: both are so, or neither.
+        return await Changed(from, other is null ? one
+            : new Change(one.Member, one.Value, what, job => Changes.Apply(job, one).Job is { } half
+            && Changes.Apply(half, other).Job is { } both ? both : job), cancel);
+    }
 
     private async Task<IActionResult> Changed(int from, Change change, CancellationToken cancel)
     {
