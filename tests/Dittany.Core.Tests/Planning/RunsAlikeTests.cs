@@ -1,4 +1,5 @@
 using Dittany.Core.Planning;
+using Dittany.Core.Route;
 
 namespace Dittany.Core.Tests.Planning;
 
@@ -31,8 +32,10 @@ public class RunsAlikeTests
             Assert.Equal(first.Stitches, run.Stitches);
             Assert.Equal((first.Colour, first.Size, first.Stitch), (run.Colour, run.Size, run.Stitch));
             var pairs = plan.Route.Skip(run.FirstRow).Take(run.Stitches).Zip(plan.Route.Skip(first.FirstRow).Take(run.Stitches)).ToArray();
-            Assert.All(pairs, p => Assert.Equal((parts[p.First.Element][p.First.Part].Role, p.First.Stitch), (parts[p.Second.Element][p.Second.Part].Role, p.Second.Stitch)));
-            Assert.DoesNotContain(pairs, p => (p.First.Element, parts[p.First.Element][p.First.Part].Copy) == (p.Second.Element, parts[p.Second.Element][p.Second.Part].Copy));
+            (string, int) Done(RouteRow row) => (parts[row.Element][row.Part].Role, row.Stitch);
+            (string, int) Plant(RouteRow row) => (row.Element, parts[row.Element][row.Part].Copy);
+            Assert.All(pairs, p => Assert.Equal(Done(p.First), Done(p.Second)));
+            Assert.DoesNotContain(pairs, p => Plant(p.First) == Plant(p.Second));
             Assert.Contains($"as length {run.Like}", run.Text, StringComparison.Ordinal);
         }
 
