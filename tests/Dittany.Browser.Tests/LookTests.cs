@@ -143,7 +143,7 @@ public sealed class LookTests(App app) : IClassFixture<App>
         ("bench", "/bench/10"),
         ("bench-hoops", "/bench/24?Face=hoops&View=whole&Station=hoop"),
         ("bench-order", "/bench/24?Face=order&Station=order"),
-        ("bench-places", "/bench/25?View=whole&Station=space&Place=sleeve"),
+        ("bench-places", "/bench/25?View=whole&Station=order&Place=bodice"),
         ("stitch", "/stitches/stem?Piece=1"),
         ("try-out", "/try/1?A=split-2&B=chain-1"),
         ("cupboard", "/cupboard"),
