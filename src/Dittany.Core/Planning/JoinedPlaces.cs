@@ -103,7 +103,7 @@ internal static class JoinedPlaces
         }
 
         var ordered = decisions.OrderBy(d => d.Station).ToArray();
-        var title = job.Title ?? $"{Say.List(live.Select(p => Planner.Named(p.Plan.Elements[0])).Distinct(StringComparer.Ordinal).ToArray())}, on {Say.A(form.Name)}";
+        var title = job.Title ?? $"{Said(live)}, on {Say.A(form.Name)}";
         Decision[] ofAll = [.. ordered.Where(d => d.Id == "order.places" || d.Station == Station.Time)];
         return main with
         {
@@ -138,6 +138,10 @@ internal static class JoinedPlaces
             }).ToArray(),
         };
     }
+
+    /// <summary>What lies at all places, in a row: Mia and a daisy.</summary>
+    private static string Said(PlannedPlace[] live) => Say.List(live.Select(p => p.Plan.Elements[0]).Select((e, i) => i > 0 && e.IsMotif
+        ? Say.A(e.Text) : Planner.Named(e)).Distinct(StringComparer.Ordinal).ToArray());
 
     /// <summary>Where a place other than the usual one lies is no choice against the plan.</summary>
     private static Decision AsPlaced(Decision decision, PlannedPlace place, Job job) => decision.Id != "space.zone"

@@ -71,6 +71,7 @@ public class PlacesTests
     public void Each_place_is_its_own_and_all_are_one_work()
     {
         var plan = Jobs.Plan(Shirt);
+        Assert.Equal("Mia, Mum and a daisy, on a child's T-shirt", plan.Title);
         Assert.Equal(3, plan.Places.Count);
         Assert.Equal(plan.Places.Select(p => p.Plan.Space.Zone), plan.Places.Select(p => p.Zone));
         Assert.Equal("sleeve", plan.At("sleeve").Space.Face.Id);
