@@ -32,7 +32,9 @@ public static class Loosening
     /// <summary>A copy is turned by no more than this to either side, so that it still stands (from memory).</summary>
     private const double MostLeanDegrees = 7;
 
-    /// <summary>In a row heads lean by no more than this share of a motif's width: two that lean to each other keep some air.</summary>
+    /// <summary>
+    /// In a row heads lean by no more than this share of a motif’s width: two that lean to each other keep some air (from memory).
+    /// </summary>
     private const double LeansInto = 0.09;
 
     /// <summary>Copies of a swaying line, from crest to crest (from memory).</summary>

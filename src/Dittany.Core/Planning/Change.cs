@@ -54,7 +54,7 @@ public static class Changes
 
     /// <summary>Members that can be changed, overrules apart.</summary>
     public static IReadOnlyList<string> Members { get; } =
-        ["title", "dueOn", "motifs", "standing", "places", "size", "wearer", "zone", "fabric.kind", "fabric.colour", "done", .. ElementChanges.Members,
+        ["title", "dueOn", "motifs", "places", "size", "wearer", "zone", "fabric.kind", "fabric.colour", "done", .. ElementChanges.Members,
             .. Facts.Keys];
 
     /// <summary>A member of one element as a change names it: plain where the element is the first of its job.</summary>
@@ -87,7 +87,6 @@ public static class Changes
             "size" => job.Size,
             "zone" => job.Zone,
             "places" => string.Join(' ', Places.Of(job).Select(p => p.Key)),
-            "standing" => string.Join('|', job.Standing.Select(s => string.Join(' ', s))),
             "fabric.kind" => job.Fabric?.Kind,
             "fabric.colour" => job.Fabric?.Colour,
             "done" => job.Done is { } done ? WriteDone(done) : null,
@@ -206,11 +205,9 @@ public static class Changes
             case "zone":
                 return job with { Zone = value };
             case "places":
-                fault = Places.Keep(job, (value ?? string.Empty).Split(' ')) is { } left ? null
-                    : new JobFault("#/elements", "Nothing would be left to make.", "Keep one place, or put the piece away.");
-                return fault is null ? Places.Keep(job, value!.Split(' ')) : null;
-            case "standing":
-                return value is null ? job : Places.Stand(job);
+                var left = Places.Keep(job, (value ?? string.Empty).Split(' '));
+                fault = left is null ? new JobFault("#/elements", "Nothing would be left to make.", "Keep one place, or put the piece away.") : null;
+                return left;
             case "fabric.kind":
                 return job with { Fabric = (job.Fabric ?? new StatedFabric()) with { Kind = value } };
             case "fabric.colour":

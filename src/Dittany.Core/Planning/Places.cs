@@ -73,7 +73,7 @@ public static class Places
         || p.Job.MotifsAsked.Any(m => m.Id == element))?.Key;
 
     /// <summary>Members that belong to the piece as a whole, whatever place is looked at.</summary>
-    private static readonly string[] OfTheWhole = ["title", "dueOn", "done", "standing", "places"];
+    private static readonly string[] OfTheWhole = ["title", "dueOn", "done", "places"];
 
     /// <summary>A member as a change names it, of a place of a piece with several; as it is where <paramref name="key"/> is null.</summary>
     public static string Member(string? key, string member) => string.IsNullOrEmpty(key) || member.StartsWith(Mark)
