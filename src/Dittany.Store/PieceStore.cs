@@ -61,12 +61,37 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, LetterShelf shel
     public static readonly TimeSpan NudgesGather = TimeSpan.FromMilliseconds(250);
 
     /// <summary>
-    /// How long a change waits for those of the same piece before it: then it is refused with a sentence, and nothing is stored.
+    /// So many changes of one piece may wait for those before them; one more is refused with a sentence, and nothing is stored.
     /// </summary>
-    private static readonly TimeSpan TurnPatience = TimeSpan.FromSeconds(1.5);
+    private const int MostWaiting = 60;
 
     /// <summary>One program has the folder, so this is where changes of one piece wait for each other.</summary>
-    private static readonly ConcurrentDictionary<(string Store, int Piece), SemaphoreSlim> Turns = new();
+    private static readonly ConcurrentDictionary<(string Store, int Piece), Waiting> Turns = new();
+
+    private sealed class Waiting
+    {
+        private int _count;
+
+        public SemaphoreSlim Free { get; } = new(1);
+
+        public async Task<IDisposable> Take(CancellationToken cancel)
+        {
+            try
+            {
+                if (Interlocked.Increment(ref _count) > MostWaiting)
+                {
+                    throw new BusyException();
+                }
+
+                await Free.WaitAsync(cancel);
+                return new TurnTaken(Free);
+            }
+            finally
+            {
+                Interlocked.Decrement(ref _count);
+            }
+        }
+    }
 
     /// <summary>
     /// Stores a new piece with its first revision; returns its number. The same <paramref name="once"/> again is the same piece, and
@@ -224,6 +249,11 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, LetterShelf shel
             return new Changed(piece);
         }
 
+        if (await Unplanned(changed!, working, cancel) is { } unplanned)
+        {
+            return new Changed(Faults: [unplanned]);
+        }
+
         // From here on the work is done as the workshop works now.
         var begins = job.Done is not { Begun: true } && changed!.Done is { Begun: true };
         var plan = begins ? Encoding.UTF8.GetString(PlanJson.Write(job, workshop, await Plan(job, workshop, cancel))) : null;
@@ -306,6 +336,20 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, LetterShelf shel
         Frozen.Matters(before, after) ? Frozen.Fault(before, await Plan(before, workshop, cancel), after,
             await Plan(after, workshop, cancel)) : null;
 
+    /// <summary>Why a changed job is not stored: no plan comes of it; null where one does.</summary>
+    private async Task<JobFault?> Unplanned(Job changed, Workshop workshop, CancellationToken cancel)
+    {
+        try
+        {
+            await Plan(changed, workshop, cancel);
+            return null;
+        }
+        catch (UnplannedException e)
+        {
+            return e.Fault with { Detail = $"{e.Fault.Detail} Nothing was changed." };
+        }
+    }
+
     private Task<Plan> Plan(Job job, Workshop workshop, CancellationToken cancel) =>
         planning is null ? Task.FromResult(Planner.Make(job, workshop, shelf.Now, cancel)) : planning(job, workshop, cancel);
 
@@ -328,11 +372,8 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, LetterShelf shel
                 row.PutAway));
     }
 
-    private async Task<IDisposable> Turn(int id, CancellationToken cancel)
-    {
-        var turn = Turns.GetOrAdd((db.Database.GetConnectionString() ?? string.Empty, id), _ => new SemaphoreSlim(1));
-        return await turn.WaitAsync(TurnPatience, cancel) ? new TurnTaken(turn) : throw new BusyException();
-    }
+    private Task<IDisposable> Turn(int id, CancellationToken cancel) =>
+        Turns.GetOrAdd((db.Database.GetConnectionString() ?? string.Empty, id), _ => new Waiting()).Take(cancel);
 
     private sealed class TurnTaken(SemaphoreSlim turn) : IDisposable
     {

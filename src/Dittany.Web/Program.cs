@@ -68,7 +68,12 @@ using (folder)
     services.AddSingleton<PictureDesk>();
     services.AddSingleton<Straightening>();
     services.AddSingleton<Plans>();
-    services.AddScoped<PieceStore.Planning>(provider => provider.GetRequiredService<Plans>().Make);
+    services.AddScoped<PieceStore.Planning>(provider =>
+    {
+        // As the page will ask for it that shows what came of a change: made once for both.
+        var (plans, today) = (provider.GetRequiredService<Plans>(), provider.GetRequiredService<Today>());
+        return (job, workshop, stop) => plans.Make(job with { Today = today.Date }, workshop, stop);
+    });
     services.AddScoped<Desk>();
     if (WarmUp.Wanted)
     {
@@ -77,7 +82,7 @@ using (folder)
 
     services.AddSingleton(new FolderPrinter(Path.Combine(folder.Path, "printed")));
     services.AddSingleton<IPrinter>(provider => provider.GetRequiredService<FolderPrinter>());
-    services.AddRazorPages();
+    services.AddRazorPages().AddMvcOptions(options => options.Filters.Add<TroubledPieces>());
     services.AddAntiforgery(options => options.Cookie.SameSite = SameSiteMode.Strict);
     services.AddDataProtection().SetApplicationName("Dittany").PersistKeysToFileSystem(new DirectoryInfo(folder.KeysPath));
     services.Configure<HostFilteringOptions>(options => options.AllowedHosts = Safety.Hosts.ToArray());

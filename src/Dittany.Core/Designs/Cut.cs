@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 
 namespace Dittany.Core.Designs;
 
@@ -11,6 +12,9 @@ internal static class Cut
     /// </summary>
     private const int Looks = 100;
 
+    /// <summary>Steps that one look at one place takes (measured).</summary>
+    private const int LookSteps = 6;
+
     /// <summary>Halvings of the place where a line goes under: a millionth of the curve.</summary>
     private const int Halvings = 20;
 
@@ -18,13 +22,19 @@ internal static class Cut
     /// The pieces of a line that nothing hides, in its own order; the line itself where nothing hides any of it. A closed line that is cut
     /// begins where it comes out.
     /// </summary>
-    public static IReadOnlyList<Stroke> Outside(Stroke line, Func<Pt, bool> hidden)
+    public static IReadOnlyList<Stroke> Outside(Stroke line, IReadOnlyList<Region> over)
     {
         var pieces = new List<List<Curve>>();
         var (open, any) = (false, false);
         foreach (var curve in line.Curves)
         {
-            foreach (var (from, to) in Shown(curve, hidden))
+            // What lies far from a curve hides nothing of it: its corners hold it.
+            Pt[] corners = [curve.P0, curve.P1, curve.P2, curve.P3];
+            Budget.Current.Spend(LookSteps + over.Count);
+            var near = over.Where(o => o.Near(corners, 0)).ToArray();
+            Budget.Current.Spend((long)LookSteps * Looks * near.Length);
+            var shown = near.Length == 0 ? [(0, 1)] : Shown(curve, p => near.Any(o => o.Holds(p)));
+            foreach (var (from, to) in shown)
             {
                 var piece = Between(curve, from, to);
                 any |= from > 0 || to < 1;
@@ -40,7 +50,7 @@ internal static class Cut
                 open = to == 1;
             }
 
-            if (Shown(curve, hidden).Count == 0)
+            if (shown.Count == 0)
             {
                 (open, any) = (false, true);
             }

@@ -67,14 +67,14 @@ public sealed record Design(IReadOnlyList<Shape> Shapes)
         }
 
         // What lies over it as one: between two that touch nothing of it shows either.
-        var left = area.Covers().Without(hides.Aggregate((a, b) => a.With(b)).Offset(-tuckMm));
+        var left = area.Covers().Without(Region.All(hides).Offset(-tuckMm));
         return left.AreaMm2 <= NothingMm || area.Covers().Without(hides).AreaMm2 <= NothingMm ? []
             : [shape with { Area = area.CutTo(left) }];
     }
 
     private static IEnumerable<Shape> Behind(Shape shape, Stroke line, IReadOnlyList<Region> over)
     {
-        var pieces = Cut.Outside(line, p => over.Any(o => o.Holds(p)));
+        var pieces = Cut.Outside(line, over);
         if (pieces.Count == 1 && ReferenceEquals(pieces[0], line))
         {
             return [shape];

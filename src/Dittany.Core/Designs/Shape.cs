@@ -17,6 +17,9 @@ public sealed record Area(IReadOnlyList<Stroke> Edges)
     /// <summary>Of what it was cut from: the place of its edge farthest from the foot; null where it is whole.</summary>
     public Pt? TipMm { get; init; }
 
+    /// <summary>What it covers where its one edge crosses itself and was put in order already; null leaves it to be found out.</summary>
+    internal Func<Region?>? InOrder { get; init; }
+
     /// <summary>What is left of it where it was cut, mm.</summary>
     public Area CutTo(Region left)
     {
@@ -36,6 +39,11 @@ public sealed record Area(IReadOnlyList<Stroke> Edges)
 
     private Region Covered()
     {
+        if (InOrder?.Invoke() is { } ordered)
+        {
+            return ordered;
+        }
+
         // Even-odd: what two edges both go round is a hole.
         var covered = Region.Empty;
         foreach (var ring in Edges.Select(e => e.Flatten(FlatMm)).Select(Open).Where(r =>

@@ -25,10 +25,42 @@ public sealed record FigurePart(string Role, FigureKind Kind, Stroke Stroke, int
     /// <summary>The middle of the stroke's box: where a dot stands.</summary>
     public Pt Middle => Pt.Lerp(Stroke.Start, Stroke.End, 0.5);
 
+    /// <summary>
+    /// What a closed shape that crosses itself covers, put in order; null for every other part. Repaired once where it was drawn, and then
+    /// moved along with it: a repair is dear, and is bounded by what a drawing may have (OwnFigure).
+    /// </summary>
+    public Region? Crossed => _crossed.Value;
+
+    private Lazy<Region?> _crossed = new(() => Kind == FigureKind.Shape && Stroke.Closed ? Measures.Budget.Uncounted(() => Repaired(Stroke)) : null,
+        LazyThreadSafetyMode.PublicationOnly);
+
+    /// <summary>
+    /// What a shape covers, close enough to see what lies on what; empty for lines and dots, and for a shape that is open, which is
+    /// stitched as a line.
+    /// </summary>
+    public Region Covers() => _covers ??= Kind != FigureKind.Shape || !Stroke.Closed ? Region.Empty : Crossed ?? Region.Sound(Line);
+
+    private Region? _covers;
+
     public FigurePart Map(Func<Pt, Pt> map) => new(Role, Kind, Stroke.Map(map), Copy, Layer)
     {
         Flow = Flow?.Map(map),
+        _crossed = Kind == FigureKind.Shape && Stroke.Closed
+            ? new Lazy<Region?>(() => Crossed is { } crossed ? crossed.Mapped(map) ?? Measures.Budget.Uncounted(() => Repaired(Stroke.Map(map)))
+                : null, LazyThreadSafetyMode.PublicationOnly)
+            : _crossed,
     };
+
+    /// <summary>Looked at roughly first: few shapes cross themselves.</summary>
+    private static Region? Repaired(Stroke stroke)
+    {
+        var span = Figure.SpanOf(stroke);
+        return Region.CrossingOf(Open(stroke.Flatten(Figure.FlattenShare * span))) is null ? null
+            : Region.Crossing(Open(stroke.Flatten(Figure.FineShare * span)));
+    }
+
+    private static IReadOnlyList<Pt> Open(IReadOnlyList<Pt> ring) => ring.Count > 1 && ring[0].To(ring[^1]) < 1e-9
+        ? ring.Take(ring.Count - 1).ToArray() : ring;
 
     /// <summary>A point, as a part.</summary>
     public static FigurePart Dot(string role, Pt at, double size = 1e-3) =>
@@ -40,6 +72,9 @@ public sealed record Figure(IReadOnlyList<FigurePart> Parts)
 {
     /// <summary>Flattened strokes stay this close to the curve, as a share of their own span.</summary>
     internal const double FlattenShare = 3e-3;
+
+    /// <summary>The same for what is stitched by it.</summary>
+    internal const double FineShare = 2e-4;
 
     public static Figure Empty { get; } = new(Array.Empty<FigurePart>());
 

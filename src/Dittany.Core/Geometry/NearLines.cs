@@ -77,9 +77,37 @@ public sealed class NearLines
         return false;
     }
 
-    private IList<(int Line, int From, int To)> Around(Pt p, double mm)
+    /// <summary>
+    /// Whether another line comes nearer to any of these than <paramref name="mmOf"/> says of that one (by its number), or crosses it;
+    /// <paramref name="mostMm"/> is the most it says of any. A line of one point is that point.
+    /// </summary>
+    public bool Meets(IReadOnlyList<Pt> other, double mostMm, Func<int, double> mmOf)
     {
-        var runs = _tree.Query(new Envelope(p.X - mm, p.X + mm, p.Y - mm, p.Y + mm));
+        for (var i = Math.Min(1, other.Count - 1); i < other.Count; i++)
+        {
+            var (a, b) = (other[Math.Max(0, i - 1)], other[i]);
+            var box = new Envelope(a.X, b.X, a.Y, b.Y);
+            box.ExpandBy(mostMm);
+            foreach (var (line, from, to) in In(box))
+            {
+                for (var k = Math.Min(to, from + 1); k <= to; k++)
+                {
+                    if (Polyline.Apart(a, b, _lines[line][Math.Max(from, k - 1)], _lines[line][k]) < mmOf(line))
+                    {
+                        return true;
+                    }
+                }
+            }
+        }
+
+        return false;
+    }
+
+    private IList<(int Line, int From, int To)> Around(Pt p, double mm) => In(new Envelope(p.X - mm, p.X + mm, p.Y - mm, p.Y + mm));
+
+    private IList<(int Line, int From, int To)> In(Envelope box)
+    {
+        var runs = _tree.Query(box);
         _budget?.Spend(RunSteps * (1 + runs.Count));
         return runs;
     }

@@ -67,9 +67,17 @@ public static class Polyline
         return best;
     }
 
+    /// <summary>Nearest distance between two segments, either of which may be a point; 0 where they cross.</summary>
+    public static double Apart(Pt a, Pt b, Pt c, Pt d) => Cross(a, b, c, d) ? 0 : Math.Min(
+        Math.Min(ToSegment(a, c, d), ToSegment(b, c, d)), Math.Min(ToSegment(c, a, b), ToSegment(d, a, b)));
+
+    /// <summary>Pairs of pieces held against each other are so many to a step (measured).</summary>
+    private const int PairsToAStep = 16;
+
     /// <summary>Nearest distance between two lines; 0 where they cross.</summary>
     public static double Between(IReadOnlyList<Pt> a, IReadOnlyList<Pt> b)
     {
+        Measures.Budget.Current.Spend(1 + ((long)a.Count * b.Count / PairsToAStep));
         var best = double.PositiveInfinity;
         for (var i = 1; i < a.Count; i++)
         {
@@ -85,14 +93,11 @@ public static class Polyline
                     continue;
                 }
 
-                if (Cross(a[i - 1], a[i], b[j - 1], b[j]))
+                best = Math.Min(best, Apart(a[i - 1], a[i], b[j - 1], b[j]));
+                if (best == 0)
                 {
                     return 0;
                 }
-
-                best = Math.Min(best, Math.Min(
-                    Math.Min(ToSegment(a[i - 1], b[j - 1], b[j]), ToSegment(a[i], b[j - 1], b[j])),
-                    Math.Min(ToSegment(b[j - 1], a[i - 1], a[i]), ToSegment(b[j], a[i - 1], a[i]))));
             }
         }
 

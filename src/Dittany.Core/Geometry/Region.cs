@@ -5,7 +5,8 @@ namespace Dittany.Core.Geometry;
 
 /// <summary>
 /// An area of cloth: rings under the even-odd rule, points not repeated at the end, in millimetres. It may have holes and several pieces,
-/// or be empty. Offsetting and overlay are done by the geometry library.
+/// or be empty. Offsetting and overlay are done by the geometry library, which cannot be stopped: each call is spent from the current
+/// <see cref="Measures.Budget"/> before it is made (<see cref="RegionCost"/>).
 /// </summary>
 public sealed class Region
 {
@@ -28,7 +29,11 @@ public sealed class Region
         _area = area;
         Rings = ReadRings(area);
         _locator = area.IsEmpty ? null : new NetTopologySuite.Algorithm.Locate.IndexedPointInAreaLocator(area);
+        Cost = RegionCost.Of(Rings);
     }
+
+    /// <summary>How dear it is to reckon with.</summary>
+    private RegionCost Cost { get; }
 
     public static Region Empty { get; } = new(Factory.CreatePolygon());
 
@@ -56,31 +61,72 @@ public sealed class Region
         new(Factory.CreateMultiPolygon(rings.Select(r => Factory.CreatePolygon(Close(r))).ToArray()));
 
     /// <summary>The area of a ring that may cross itself, put in order where it does.</summary>
-    public static Region Sound(IReadOnlyList<Pt> ring)
+    public static Region Sound(IReadOnlyList<Pt> ring) => Crossing(ring) ?? Of(ring);
+
+    /// <summary>
+    /// The area of a ring that crosses itself, put in order; null for one that does not. The repair is the dearest there is: it takes
+    /// steps by the crossings, which are counted first.
+    /// </summary>
+    public static Region? Crossing(IReadOnlyList<Pt> ring)
     {
+        RegionCost.Of([ring]).Check();
         var polygon = Factory.CreatePolygon(Close(ring));
-        return new(polygon.IsValid ? polygon : NetTopologySuite.Geometries.Utilities.GeometryFixer.Fix(polygon));
+        if (polygon.IsValid)
+        {
+            return null;
+        }
+
+        RegionCost.Of([ring]).Repair(SelfCrossings.Count(ring, true, RegionCost.MostCounted));
+        return new(NetTopologySuite.Geometries.Utilities.GeometryFixer.Fix(polygon));
+    }
+
+    /// <summary>The same area elsewhere, turned, or larger; null where a map that is no such thing spoils it.</summary>
+    public Region? Mapped(Func<Pt, Pt> map)
+    {
+        Cost.Check();
+        LinearRing Ring(LineString ring) => Factory.CreateLinearRing(ring.Coordinates.Select(c => map(new Pt(c.X, c.Y))).Select(p =>
+            new Coordinate(p.X, p.Y)).ToArray());
+        var mapped = Factory.BuildGeometry(Enumerable.Range(0, _area.NumGeometries).Select(_area.GetGeometryN).OfType<Polygon>()
+            .Where(p => !p.IsEmpty).Select(p => Factory.CreatePolygon(Ring(p.ExteriorRing), p.InteriorRings.Select(Ring).ToArray())).ToArray());
+        return mapped.IsValid ? new(mapped) : null;
     }
 
     /// <summary>A ring with points left out that stand less than this from the line without them.</summary>
-    public static Region Roughly(IReadOnlyList<Pt> ring, double withinMm) =>
-        new(NetTopologySuite.Simplify.TopologyPreservingSimplifier.Simplify(Factory.CreatePolygon(Close(ring)), withinMm));
+    public static Region Roughly(IReadOnlyList<Pt> ring, double withinMm)
+    {
+        RegionCost.Of([ring]).Simplify();
+        return new(NetTopologySuite.Simplify.TopologyPreservingSimplifier.Simplify(Factory.CreatePolygon(Close(ring)), withinMm));
+    }
+
+    /// <summary>The same area with points left out that stand less than this from its edges without them; it keeps its rings.</summary>
+    public Region Coarser(double withinMm)
+    {
+        Cost.Simplify();
+        return new(NetTopologySuite.Simplify.TopologyPreservingSimplifier.Simplify(_area, withinMm));
+    }
 
     /// <summary>
     /// Everything within a distance of some lines; a line of one point is that point. A ring is given with its first point repeated, or it
     /// is open.
     /// </summary>
-    public static Region Along(IReadOnlyList<IReadOnlyList<Pt>> lines, double withinMm) =>
-        new(NetTopologySuite.Operation.Union.UnaryUnionOp.Union(lines.Where(l => l.Count > 0)
+    public static Region Along(IReadOnlyList<IReadOnlyList<Pt>> lines, double withinMm)
+    {
+        RegionCost.Of(lines).Widen();
+        return new(NetTopologySuite.Operation.Union.UnaryUnionOp.Union(lines.Where(l => l.Count > 0)
         .Select(l => (l.Count == 1 ? (NetTopologySuite.Geometries.Geometry)Factory.CreatePoint(new Coordinate(l[0].X, l[0].Y))
             : Factory.CreateLineString(l.Select(p => new Coordinate(p.X, p.Y)).ToArray())).Buffer(withinMm,
             new BufferParameters(CoarseSegments)))
         .ToArray()) ?? Factory.CreatePolygon());
+    }
 
     /// <summary>A region with its holes filled, piece by piece.</summary>
-    public Region Filled() => new(NetTopologySuite.Operation.Union.UnaryUnionOp.Union(
+    public Region Filled()
+    {
+        Cost.Union();
+        return new(NetTopologySuite.Operation.Union.UnaryUnionOp.Union(
         Enumerable.Range(0, _area.NumGeometries).Select(i => _area.GetGeometryN(i)).OfType<Polygon>().Where(p => !p.IsEmpty)
         .Select(p => (NetTopologySuite.Geometries.Geometry)Factory.CreatePolygon(p.Shell)).ToArray()) ?? Factory.CreatePolygon());
+    }
 
     /// <summary>An area turned over from left to right about the middle of its box.</summary>
     public static Region Mirrored(Region area)
@@ -98,11 +144,16 @@ public sealed class Region
         .Where(p => !p.IsEmpty).Select(p => new Region(p)).ToArray();
 
     /// <summary>How far apart two areas lie, mm; 0 where they touch.</summary>
-    public double To(Region other) => _area.Distance(other._area);
+    public double To(Region other)
+    {
+        Cost.Distance(other.Cost);
+        return _area.Distance(other._area);
+    }
 
     /// <summary>The places of both at which they come nearest to each other. Both must hold something.</summary>
     public (Pt Here, Pt There) NearestTo(Region other)
     {
+        Cost.Distance(other.Cost);
         var near = NetTopologySuite.Operation.Distance.DistanceOp.NearestPoints(_area, other._area);
         return (new Pt(near[0].X, near[0].Y), new Pt(near[1].X, near[1].Y));
     }
@@ -114,6 +165,10 @@ public sealed class Region
             : new Pt(from.Y - to.Y, to.X - from.X) * (widthMm / 2 / from.To(to));
         return Of([from + aside, to + aside, to - aside, from - aside]);
     }
+
+    /// <summary>Areas that lie apart from each other as one, without any overlay.</summary>
+    public static Region Together(IEnumerable<Region> apart) => new(Factory.CreateMultiPolygon(apart.SelectMany(r =>
+        Enumerable.Range(0, r._area.NumGeometries).Select(r._area.GetGeometryN).OfType<Polygon>()).ToArray()));
 
     public static Region Rectangle(double x, double y, double width, double height) =>
         Of([new Pt(x, y), new Pt(x + width, y), new Pt(x + width, y + height), new Pt(x, y + height)]);
@@ -130,6 +185,7 @@ public sealed class Region
 
     private NetTopologySuite.Geometries.Geometry Parallel(double byMm, int segments)
     {
+        Cost.Offset();
         var parallel = _area.Buffer(byMm, new BufferParameters(segments));
         if (byMm >= 0 || parallel.IsEmpty)
         {
@@ -145,16 +201,24 @@ public sealed class Region
         return left.Length == pieces.Length ? parallel : Factory.BuildGeometry(left);
     }
 
-    public Region Without(Region other) => new(Overlaid(_area, other._area, (a, b) => a.Difference(b)));
+    public Region Without(Region other)
+    {
+        Cost.Overlay(other.Cost);
+        return new(Overlaid(_area, other._area, (a, b) => a.Difference(b)));
+    }
 
     /// <summary>This region less all the others, in one overlay.</summary>
-    public Region Without(IReadOnlyCollection<Region> others) => others.Count switch
+    public Region Without(IReadOnlyCollection<Region> others)
     {
-        0 => this,
-        1 => Without(others.First()),
-        _ => new(Overlaid(_area, Factory.CreateGeometryCollection(others.Select(o => o._area).ToArray()), (a, b) =>
-            a.Difference(NetTopologySuite.Operation.Union.UnaryUnionOp.Union(b)))),
-    };
+        if (others.Count < 2)
+        {
+            return others.Count == 0 ? this : Without(others.First());
+        }
+
+        Cost.Overlay(others.Select(o => o.Cost).Aggregate((a, b) => a + b));
+        return new(Overlaid(_area, Factory.CreateGeometryCollection(others.Select(o => o._area).ToArray()), (a, b) =>
+            a.Difference(NetTopologySuite.Operation.Union.UnaryUnionOp.Union(b))));
+    }
 
     /// <summary>
     /// An overlay that never gives up: areas that cross themselves, or lie on each other to the last digit, are put in order first where
@@ -182,9 +246,36 @@ public sealed class Region
     private static readonly PrecisionModel Millionths = new(1e6);
 
     /// <summary>This region and another together.</summary>
-    public Region With(Region other) => new(Overlaid(_area, other._area, (a, b) => a.Union(b)));
+    public Region With(Region other)
+    {
+        if (IsEmpty || other.IsEmpty)
+        {
+            return IsEmpty ? other : this;
+        }
 
-    public Region Within(Region other) => new(Overlaid(_area, other._area, (a, b) => a.Intersection(b)));
+        Cost.Overlay(other.Cost);
+        return new(Overlaid(_area, other._area, (a, b) => a.Union(b)));
+    }
+
+    /// <summary>Many regions as one, in one overlay that joins what lies near each other first; empty for none.</summary>
+    public static Region All(IEnumerable<Region> regions)
+    {
+        var some = regions.Where(r => !r.IsEmpty).ToArray();
+        if (some.Length < 2)
+        {
+            return some.Length == 0 ? Empty : some[0];
+        }
+
+        some.Select(r => r.Cost).Aggregate((a, b) => a + b).Union();
+        return new(Overlaid(Factory.CreateGeometryCollection(some.Select(r => r._area).ToArray()), Factory.CreatePolygon(),
+            (a, _) => NetTopologySuite.Operation.Union.UnaryUnionOp.Union(a)));
+    }
+
+    public Region Within(Region other)
+    {
+        Cost.Overlay(other.Cost);
+        return new(Overlaid(_area, other._area, (a, b) => a.Intersection(b)));
+    }
 
     /// <summary>Whether the boxes round both meet: what lies further apart has nothing in common.</summary>
     public bool BoxMeets(Region other) => _area.EnvelopeInternal.Intersects(other._area.EnvelopeInternal);
@@ -232,7 +323,13 @@ public sealed class Region
 
     /// <summary>How far a point lies outside: 0 inside, infinity for an empty region.</summary>
     public double OutsideBy(Pt p) =>
-        IsEmpty ? double.PositiveInfinity : Holds(p) ? 0 : Rings.Min(ring => ToRing(p, ring));
+        IsEmpty ? double.PositiveInfinity : Holds(p) ? 0 : Away(p);
+
+    private double Away(Pt p)
+    {
+        Cost.Look();
+        return Rings.Min(ring => ToRing(p, ring));
+    }
 
     /// <summary>The nearest point inside; the point itself when it already is.</summary>
     public Pt Nearest(Pt p)
@@ -242,6 +339,7 @@ public sealed class Region
             return p;
         }
 
+        Cost.Look();
         var near = NetTopologySuite.Operation.Distance.DistanceOp.NearestPoints(_area, Factory.CreatePoint(new Coordinate(p.X, p.Y)))[0];
         return new Pt(near.X, near.Y);
     }
@@ -256,6 +354,7 @@ public sealed class Region
             return null;
         }
 
+        Cost.Roomiest();
         var narrow = NetTopologySuite.Geometries.Utilities.AffineTransformation.ScaleInstance(1 / wide, 1).Transform(_area);
         var middle = NetTopologySuite.Algorithm.Construct.MaximumInscribedCircle.GetCenter(narrow, RoomMm);
         return new Pt(middle.X * wide, middle.Y);
@@ -277,6 +376,7 @@ public sealed class Region
     /// <summary>Where a ring crosses or touches itself; null for a simple one.</summary>
     public static Pt? CrossingOf(IReadOnlyList<Pt> ring)
     {
+        RegionCost.Of([ring]).Check();
         var check = new NetTopologySuite.Operation.Valid.IsValidOp(Factory.CreatePolygon(Close(ring)));
         return check.IsValid ? null : check.ValidationError.Coordinate is { } at ? new Pt(at.X, at.Y) : ring[0];
     }

@@ -117,7 +117,7 @@ public static class Holding
         var because = new List<Told>();
 
         // What would be taken had she said nothing, and what is taken.
-        var cloth = new Lazy<Region>(() => Hooping.Ringable(q.Outline, Near(q)));
+        var cloth = new Judged(q);
         var own = Held(q, cloth, wanted, null);
         var taken = q.HersSchool is null && q.HersSizeMm is null ? own
             : Held(q, cloth, q.HersSchool is null ? wanted : SchoolOf(q.HersSchool), q.HersSizeMm);
@@ -202,13 +202,13 @@ public static class Holding
         };
     }
 
-    private static Nudge? NudgeTo(HoldingQuestion q, Lazy<Region> cloth, School school)
+    private static Nudge? NudgeTo(HoldingQuestion q, Judged cloth, School school)
     {
         var round = school == School.Hoop;
         return Rules.Any(r => r.ChoiceId == IdOf(school) && r.Verdict == Verdict.RulesOut && r.When(q.Cloth)) ? null
-            : Nudging.Look((round ? q.HoopsMm : [Hoops.UsualFrameMm]).Order().Select(mm => Judge(q, cloth.Value, round, mm))
+            : Nudging.Look((round ? q.HoopsMm : [Hoops.UsualFrameMm]).Order().Select(mm => cloth.Of(round, mm))
                 .Where(s => s.Harm is null && s.Cover is { OffCloth: true } c && c.Placings.Count <= MostEasily)
-                .Select(s => (s.HoopMm, s.Cover!, Hooping.Clampable(cloth.Value, s.HoopMm))).ToArray(), round, q.Budget);
+                .Select(s => (s.HoopMm, s.Cover!, Hooping.Clampable(cloth.Ringable, s.HoopMm))).ToArray(), round, q.Budget);
     }
 
     /// <summary>What a ring round the work could touch at all: seams far from it need no overlay.</summary>
@@ -249,7 +249,7 @@ public static class Holding
     /// Fewest placings, then the smallest hoop, each ring on cloth that can be clamped. On flat cloth scrap may be tacked to the edge when
     /// no ring finds room; a made-up tube has no edge for that. Where none will do it is worked in the hand, with the reason.
     /// </summary>
-    private static Way Held(HoldingQuestion q, Lazy<Region> cloth, School school, double? hersMm)
+    private static Way Held(HoldingQuestion q, Judged cloth, School school, double? hersMm)
     {
         if (school == School.InHand || q.Units.Count == 0)
         {
@@ -257,16 +257,15 @@ public static class Holding
         }
 
         var round = school == School.Hoop;
-        var ringable = cloth.Value;
         if (round && hersMm is null && q.OwnRingMm is { } ring && OwnRing(q, ring) is { } inIt)
         {
             return new Way(school, inIt, [inIt], []);
         }
 
-        var sizes = (round ? q.HoopsMm : [Hoops.UsualFrameMm]).Order().Select(mm => Judge(q, ringable, round, mm)).ToArray();
+        var sizes = (round ? q.HoopsMm : [Hoops.UsualFrameMm]).Order().Select(mm => cloth.Of(round, mm)).ToArray();
         if (hersMm is { } hers)
         {
-            var size = Judge(q, ringable, round, hers);
+            var size = cloth.Of(round, hers);
             return size.Cover is null
                 ? new Way(School.InHand, null, sizes,
                     [$"No {q.Called.One} may be cut by the ring, and {Say.Length(hers)} is too small for the largest: so it is worked in "
@@ -286,6 +285,25 @@ public static class Holding
             ? "There is no hoop at hand: so it is worked in the hand."
             : (Told)($"{(sizes.Length == 1 ? "The one at hand will not do" : "None of the hoops at hand will do")}: "
                 + $"{Say.List(sizes.Select(s => s.Against!.Lower().WithoutStop()).Distinct().ToArray())}. So it is worked in the hand.")]);
+    }
+
+    /// <summary>The cloth a ring may lie on, and each size judged on it once, however often it is asked.</summary>
+    private sealed class Judged(HoldingQuestion q)
+    {
+        private readonly Dictionary<(bool Round, double Mm), Sized> _sizes = [];
+        private Region? _ringable;
+
+        public Region Ringable => _ringable ??= Hooping.Ringable(q.Outline, Near(q));
+
+        public Sized Of(bool round, double mm)
+        {
+            if (!_sizes.TryGetValue((round, mm), out var size))
+            {
+                _sizes[(round, mm)] = size = Judge(q, Ringable, round, mm);
+            }
+
+            return size;
+        }
     }
 
     private static Sized Judge(HoldingQuestion q, Region ringable, bool round, double mm)
@@ -318,7 +336,7 @@ public static class Holding
             ? new Cover(off, loose.Bound, true, units, along) : null;
     }
 
-    private static Decision SizeDecision(HoldingQuestion q, Way own, Way taken, Lazy<Region> cloth)
+    private static Decision SizeDecision(HoldingQuestion q, Way own, Way taken, Judged cloth)
     {
         if (taken.Size is not { Cover: { } cover } size)
         {
@@ -344,7 +362,7 @@ public static class Holding
         };
         if (cover is { Along: false, Placings.Count: > 1 and <= MostSaved and var many, Units.Count: <= MostTried }
             && Hooping.Saves(cover.Units, school == School.Hoop, size.HoopMm, cover.OffCloth ? null
-                : Hooping.Clampable(cloth.Value, size.HoopMm), many,
+                : Hooping.Clampable(cloth.Ringable, size.HoopMm), many,
                 MostSavedMm, q.Budget) is { } saves)
         {
             because.Add($"It would be one placing fewer if what lies in a ring were {Say.Length(saves)} less across: a little smaller, or set closer.");

@@ -61,8 +61,18 @@ public static class Hooping
     /// <summary>A ring is laid by hand: seams need be no truer than this for it.</summary>
     private const double RoughMm = 0.25;
 
+    /// <summary>So much is kept back for rounding the centre, mm.</summary>
+    private const double RoundingMm = 0.005;
+
     /// <summary>Steps that looking for one centre takes.</summary>
     private const long Tried = 400;
+
+    /// <summary>Steps that the smallest circle takes (measured), by itself and a corner; thirds of an edge that are looked at.</summary>
+    private const int CentreSteps = 600;
+
+    private const int CornerSteps = 25;
+
+    private const int EdgeTries = 32;
 
     /// <summary>Corners told of a round usable area: the polygon lies inside the circle.</summary>
     private const int CircleCorners = 48;
@@ -95,7 +105,7 @@ public static class Hooping
             var seed = left[0];
             var hull = units[seed].Hull;
             var half = units[seed].HalfMm;
-            if (CentreOf(hull, half, round, hoopMm, centres) is null)
+            if (CentreOf(hull, half, round, hoopMm, centres) is not { } stands)
             {
                 return null;
             }
@@ -118,11 +128,19 @@ public static class Hooping
                     continue;
                 }
 
-                // Only the outline of what is taken decides, so it alone is carried along.
+                // Where the ring stands already it may take this one too; only where it does not is another place looked for. Only the
+                // outline of what is taken decides, so it alone is carried along.
                 budget?.Spend(Tried);
-                var widened = Region.HullOf([.. hull, .. units[next].Hull]);
                 var thickest = Math.Max(half, units[next].HalfMm);
-                if (CentreOf(widened, thickest, round, hoopMm, centres) is not null)
+                var reach = ReachMm(round, hoopMm) - thickest - RoundingMm;
+                var here = Farthest(units[next].Hull, stands, round) <= reach && Farthest(hull, stands, round) <= reach;
+                var widened = Region.HullOf([.. hull, .. units[next].Hull]);
+                if (!here && CentreOf(widened, thickest, round, hoopMm, centres) is { } moved)
+                {
+                    (here, stands) = (true, moved);
+                }
+
+                if (here)
                 {
                     (hull, half) = (widened, thickest);
                     taken.Add(next);
@@ -209,8 +227,9 @@ public static class Hooping
     /// </summary>
     internal static Pt? CentreOf(IReadOnlyList<Pt> points, double halfMm, bool round, double hoopMm, Region? centres, Pt? between = null)
     {
-        // Half a hundredth of a millimetre is kept back for rounding the centre.
-        var reach = ReachMm(round, hoopMm) - halfMm - 0.005;
+        Budget.Current.Spend(CentreSteps + (CornerSteps * points.Count));
+
+        var reach = ReachMm(round, hoopMm) - halfMm - RoundingMm;
         var middle = between ?? (round ? Circle.Round(points).Centre : Middle(points));
         var least = Farthest(points, middle, round);
         if (least > reach || centres is { IsEmpty: true })
@@ -239,6 +258,7 @@ public static class Hooping
                     continue;
                 }
 
+                Budget.Current.Spend(2L * EdgeTries * points.Count);
                 var at = OnEdge(points, a, b, round);
                 var far = Farthest(points, at, round);
                 if (far < best.Far)
@@ -255,7 +275,7 @@ public static class Hooping
     private static Pt OnEdge(IReadOnlyList<Pt> points, Pt a, Pt b, bool round)
     {
         var (low, high) = (0.0, 1.0);
-        for (var i = 0; i < 32; i++)
+        for (var i = 0; i < EdgeTries; i++)
         {
             var (one, two) = (low + ((high - low) / 3), high - ((high - low) / 3));
             if (Farthest(points, Pt.Lerp(a, b, one), round) <= Farthest(points, Pt.Lerp(a, b, two), round))
@@ -325,6 +345,7 @@ public static class Hooping
     private static bool TooFar(IReadOnlyList<Pt> one, IReadOnlyList<Pt> other, double widestMm)
     {
         var most = widestMm * widestMm;
+        Budget.Current.Spend(1 + ((long)one.Count * other.Count / 8));
         foreach (var p in one)
         {
             foreach (var q in other)

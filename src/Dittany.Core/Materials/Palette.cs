@@ -55,6 +55,11 @@ public static class Palette
     /// <summary>A colour by its id here, or as it is written.</summary>
     public static string HexOf(string colour) => Colours.FirstOrDefault(c => c.Id == colour)?.Hex ?? colour;
 
+    /// <summary>What a program calls a colour: the name of one of ours with hyphens, else its code without the sign before it.</summary>
+    public static string IdOf(string hex) =>
+        (Colours.FirstOrDefault(c => string.Equals(c.Hex, hex, StringComparison.OrdinalIgnoreCase))?.Name ?? hex.TrimStart('#').ToLowerInvariant())
+            .Replace(' ', '-');
+
     /// <summary>
     /// The name of a colour: ours where it is one of ours; else by the one of ours that the eye takes it for first (CIEDE2000).
     /// </summary>

@@ -22,9 +22,9 @@ public sealed record Thread(ThreadSize Size, string Colour)
 
     /// <summary>
     /// What a program calls it: <c>leaf-green-3</c>, <c>1a2b3c-3</c> for a colour that is none of ours, <c>leaf-green-pearl-8</c> for
-    /// another kind than stranded cotton, with how many of it where that is more than one or strands part.
+    /// another kind than stranded cotton, with how many of it where that is more than one or strands part. Two colours never share it.
     /// </summary>
-    public string Id => string.Create(CultureInfo.InvariantCulture, $"{Name.TrimStart('#').Replace(' ', '-')}{Kinded}");
+    public string Id => string.Create(CultureInfo.InvariantCulture, $"{Palette.IdOf(Colour)}{Kinded}");
 
     private string Kinded => Kind.Id == ThreadKinds.Cotton.Id ? $"-{Ply}" : Ply > 1 || Kind.Parts ? $"-{Kind.Id}-{Ply}" : $"-{Kind.Id}";
 }

@@ -8,34 +8,149 @@ public sealed class OverBudgetException() : Exception("This asks for more reckon
 
 /// <summary>
 /// How much one plan may reckon, counted in steps: about one look at one piece of a line. Rooms spend it where their work grows with what
-/// is drawn, and ask there too whether the plan is still wanted. Only what does not hang on what happens to be kept from earlier plans is
-/// counted. Of one plan; its elements may spend from several threads at once.
+/// is drawn, the geometry spends it by the points it is given, and all ask there too whether the plan is still wanted. Only what does not
+/// hang on what happens to be kept from earlier plans is counted. Of one plan with everything that is tried out for it; its elements may
+/// spend from several threads at once.
 /// </summary>
-public sealed class Budget(long most, CancellationToken stop = default)
+public sealed class Budget
 {
     /// <summary>
-    /// Steps of one plan: one to two seconds. Measured: 280 daisies in 40 000 stitches take as many, and so do seven hundred bends of a
-    /// scribble in 30 000; a long saying in a script a third, a name of ten letters a hundredth.
+    /// Steps of one plan: under two seconds of one core, whichever room spends them (docs/measured.md has the dearest of ten thousand odd
+    /// jobs). A name of ten letters takes a hundredth.
     /// </summary>
     public const long OfAPlan = 45_000_000;
 
     /// <summary>Steps of which the plan is asked for anew whether it is still wanted: some thousandths of a second.</summary>
     private const long Breath = 20_000;
 
+    /// <summary>What is tried out takes this share of what is left at the most: no remedy is worth the plan.</summary>
+    private const double TryShare = 0.25;
+
+    /// <summary>What of the trouble with things tried out is kept: the first tell what the others do.</summary>
+    private const int MostTroubles = 20;
+
+    private static readonly AsyncLocal<Budget?> Ambient = new();
+    private static readonly Budget Outside = new(long.MaxValue / 2);
+
+    private readonly Budget? _whole;
+    private readonly CancellationToken _stop;
+    private readonly List<string> _troubles = [];
     private long _unasked;
-    private long _left = most;
+    private long _left;
+
+    /// <summary>A budget of so many steps; <paramref name="stop"/> ends the plan soon after it is called.</summary>
+    public Budget(long most, CancellationToken stop = default)
+    {
+        (_left, _stop) = (most, stop);
+    }
+
+    private Budget(long most, Budget whole)
+    {
+        (_left, _whole, _stop) = (most, whole, whole._stop);
+    }
 
     /// <summary>Steps left.</summary>
     public long Left => Interlocked.Read(ref _left);
 
     /// <summary>A budget for what is asked outside a plan: never used up, never stopped.</summary>
-    public static Budget Unbounded => new(long.MaxValue);
+    public static Budget Unbounded => new(long.MaxValue / 2);
 
     /// <summary>
-    /// Takes steps off. Throws <see cref="OverBudgetException"/> where none are left, and <see cref="OperationCanceledException"/> where
-    /// the plan is no longer wanted.
+    /// The budget of the plan that is being made here; outside a plan one that is never used up. Geometry is asked from everywhere: it
+    /// finds its budget so, and no call can forget to hand it on.
+    /// </summary>
+    public static Budget Current => Ambient.Value ?? Outside;
+
+    /// <summary>What was tried out and failed for a reason that is nobody's wish: a fault of ours, for the log.</summary>
+    public IReadOnlyList<string> Troubles
+    {
+        get
+        {
+            lock (_troubles)
+            {
+                return _troubles.ToArray();
+            }
+        }
+    }
+
+    /// <summary>Whether what is being made is no longer wanted.</summary>
+    public bool Stopped => _stop.IsCancellationRequested;
+
+    /// <summary>Makes something with this budget as the current one.</summary>
+    public T Within<T>(Func<T> what)
+    {
+        var before = Ambient.Value;
+        Ambient.Value = this;
+        try
+        {
+            return what();
+        }
+        finally
+        {
+            Ambient.Value = before;
+        }
+    }
+
+    /// <summary>
+    /// Makes what is kept for other plans too: nothing of it is counted, for whether it is there already is chance. It must be bounded by
+    /// itself.
+    /// </summary>
+    public static T Uncounted<T>(Func<T> what) => new Budget(long.MaxValue / 2, Current._stop).Within(what);
+
+    /// <summary>
+    /// Whether something works, tried out inside the current budget. What asks for too much, or fails in whatever way, does not work; the
+    /// failure is kept for the log. Throws <see cref="OperationCanceledException"/> where the plan is no longer wanted.
+    /// </summary>
+    public static bool Works(Func<bool> what) => Tried(what, false);
+
+    /// <summary>The same for what comes to something; <paramref name="otherwise"/> where it does not.</summary>
+    public static T Tried<T>(Func<T> what, T otherwise)
+    {
+        var whole = Current;
+        var share = new Budget((long)(TryShare * Math.Max(0, whole.Left)), whole);
+        try
+        {
+            return share.Within(what);
+        }
+        catch (OverBudgetException)
+        {
+            return otherwise;
+        }
+        catch (Exception e) when (e is not (OperationCanceledException or OutOfMemoryException))
+        {
+            whole.Note(e);
+            return otherwise;
+        }
+    }
+
+    /// <summary>
+    /// Takes steps off, of what is tried out here too. Throws <see cref="OverBudgetException"/> where none are left, and
+    /// <see cref="OperationCanceledException"/> where the plan is no longer wanted.
     /// </summary>
     public void Spend(long steps)
+    {
+        // What is tried out within this budget spends from its own share, which spends from this.
+        var from = Ambient.Value is { } inner && inner.PartOf(this) ? inner : this;
+        for (var budget = from; budget is not null; budget = budget._whole)
+        {
+            budget.Take(steps);
+        }
+    }
+
+    private bool PartOf(Budget whole)
+    {
+        for (var budget = this; budget is not null; budget = budget._whole)
+        {
+            if (ReferenceEquals(budget, whole))
+            {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private void Take(long steps)
     {
         var left = Interlocked.Add(ref _left, -steps);
         if (Interlocked.Add(ref _unasked, steps) < Breath && left >= 0)
@@ -44,10 +159,24 @@ public sealed class Budget(long most, CancellationToken stop = default)
         }
 
         Interlocked.Exchange(ref _unasked, 0);
-        stop.ThrowIfCancellationRequested();
+        _stop.ThrowIfCancellationRequested();
         if (left < 0)
         {
             throw new OverBudgetException();
+        }
+    }
+
+    private void Note(Exception e)
+    {
+        for (var budget = this; budget is not null; budget = budget._whole)
+        {
+            lock (budget._troubles)
+            {
+                if (budget._troubles.Count < MostTroubles)
+                {
+                    budget._troubles.Add($"{e.GetType().Name}: {e.Message} {e.StackTrace}");
+                }
+            }
         }
     }
 }

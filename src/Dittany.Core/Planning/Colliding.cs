@@ -90,8 +90,13 @@ internal static class Colliding
 
     private static Told Named(PlannedElement element) => element.IsMotif ? Say.The(element.Text) : $"“{element.Text.ReplaceLineEndings(" ")}”";
 
-    private static bool RunInto(PlannedElement one, PlannedElement other) => one.Parts.Any(p => other.Parts.Any(q =>
-        Polyline.Between(Line(p), Line(q)) < ((p.LineWidthMm + q.LineWidthMm) / 2) + ApartMm));
+    private static bool RunInto(PlannedElement one, PlannedElement other)
+    {
+        var there = new NearLines(other.Parts.Select(Line).ToArray(), Budget.Current);
+        var widest = other.Parts.Select(q => q.LineWidthMm).DefaultIfEmpty(0).Max();
+        return one.Parts.Any(p => there.Meets(Line(p), ((p.LineWidthMm + widest) / 2) + ApartMm, q =>
+            ((p.LineWidthMm + other.Parts[q].LineWidthMm) / 2) + ApartMm));
+    }
 
     private static IReadOnlyList<Pt> Line(Part part) => part.LineMm.Count == 1 ? [part.LineMm[0], part.LineMm[0]]
         : part.Closed ? [.. part.LineMm, part.LineMm[0]] : part.LineMm;

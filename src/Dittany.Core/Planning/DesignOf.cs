@@ -43,7 +43,7 @@ internal static class DesignOf
             return part.Kind switch
             {
                 FigureKind.Dot => shape with { Point = part.Middle },
-                FigureKind.Shape when part.Stroke.Closed => shape with { Area = new Area([part.Stroke]) },
+                FigureKind.Shape when part.Stroke.Closed => shape with { Area = new Area([part.Stroke]) { InOrder = () => part.Crossed } },
                 _ => shape with { Line = part.Stroke },
             };
         }).ToArray());

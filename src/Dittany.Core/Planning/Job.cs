@@ -133,7 +133,13 @@ public sealed record MotifAsked(
 }
 
 /// <summary>A drawing of her own: its name and its parts, in any unit, y down.</summary>
-public sealed record OwnDrawing(string Name, Figure Figure);
+public sealed record OwnDrawing(string Name, Figure Figure)
+{
+    /// <summary>What of it matters at the size of stitches: this is what is planned.</summary>
+    public Motifs.OwnFigure Drawn => _drawn.Value;
+
+    private readonly Lazy<Motifs.OwnFigure> _drawn = new(() => Motifs.OwnFigure.Of(Figure));
+}
 
 /// <summary>
 /// How it is wished to be made up: <paramref name="As"/> is an id of <see cref="Known"/>; a bowl by its inner width, a frame by its

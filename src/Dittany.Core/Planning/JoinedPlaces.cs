@@ -29,7 +29,7 @@ internal static class JoinedPlaces
             there.AddRange(StitchedThere.By(plan));
         }
 
-        TooMuchException.ThrowIfOver(planned.Sum(p => p.Plan.Elements.Sum(e => e.Parts.Sum(q => (long)q.Stitches.Count))));
+        UnplannedException.ThrowIfOver(planned.Sum(p => p.Plan.Elements.Sum(e => e.Parts.Sum(q => (long)q.Stitches.Count))));
         var live = planned.Where(p => !p.Place.Stands).ToArray();
         var work = PlacesWork.Of(live.Select(p => (p.Place.Key, Name(job, p.Place), p.Plan)).ToArray());
         var inTurn = work.Stitched.Select(k => Array.Find(live, p => p.Place.Key == k)).Where(p => p.Plan is not null)

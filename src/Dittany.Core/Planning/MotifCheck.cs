@@ -32,7 +32,11 @@ internal static class MotifCheck
                     : $"The drawing has {own.Figure.Parts.Count} parts, and {MotifLimits.MostParts} is the most.",
                     "Give between 1 and 2000 lines, shapes and dots."));
             }
-            else if (Math.Max(own.Figure.Width, own.Figure.Height) < 1e-6)
+            else if (own.Drawn.Against() is { } much)
+            {
+                faults.Add(new($"{at}/drawing/parts", much.Detail, much.Try));
+            }
+            else if (Math.Max(own.Figure.Width, own.Figure.Height) < 1e-6 || own.Drawn.Figure.Parts.Count == 0)
             {
                 faults.Add(new($"{at}/drawing/parts", "The drawing has no size: all of it lies in one point.",
                     "Draw something that is wider or higher than a point."));
@@ -232,7 +236,7 @@ internal static class MotifCheck
     /// </summary>
     public static double StitchesOf(MotifAsked motif)
     {
-        var one = (motif.Drawing?.Figure ?? MotifLibrary.Find(motif.Motif)!.Draw(
+        var one = (motif.Drawing?.Drawn.Figure ?? MotifLibrary.Find(motif.Motif)!.Draw(
             new MotifShape(motif.Parts, (motif.LeanDegrees ?? 0) * Math.PI / 180, motif.Mirrored ?? false, 0, 0))).Centred();
         var (wide, high) = (Math.Max(one.Width, 1e-9), Math.Max(one.Height, 1e-9));
         var arrangement = motif.Arrangement ?? "one";

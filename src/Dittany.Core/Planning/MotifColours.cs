@@ -70,10 +70,17 @@ internal sealed record MotifColours(string Main, string? Green, bool OutlinedVei
     private static HashSet<string> Inside(IReadOnlyList<FigurePart> parts)
     {
         var one = parts.Where(p => p.Copy <= 0).ToArray();
-        var areas = one.Where(p => p.Kind == FigureKind.Shape).Select(p => (p.Layer, Region: Region.Sound(p.Line))).ToArray();
+        var areas = one.Where(p => p.Kind == FigureKind.Shape).Select(p => (p.Layer, Region: p.Covers())).ToArray();
         return one.GroupBy(p => p.Role, StringComparer.Ordinal).Where(role => role.All(p =>
-            areas.Where(a => a.Layer < p.Layer).ToArray() is { Length: > 0 } under
+            areas.Where(a => a.Layer < p.Layer).ToArray() is { Length: > 0 } under && Looked(areas.Length + ((long)under.Length * p.Line.Count))
             && p.Line.All(at => under.Any(a => a.Region.Holds(at))))).Select(role => role.Key).ToHashSet(StringComparer.Ordinal);
+    }
+
+    /// <summary>Spends what it takes to hold so many places against an area each.</summary>
+    private static bool Looked(long places)
+    {
+        Budget.Current.Spend(5 * places);
+        return true;
     }
 
     /// <summary>What is filled shows by its hue and sheen too, from this difference on, CIEDE2000 (from memory).</summary>

@@ -124,10 +124,14 @@ internal static class MotifOrder
                 return stretch.SelectMany(n => of[n]);
             }
 
-            var plants = stretch.SelectMany(n => of[n]).GroupBy(i => (letters[i].Element.Id, Main(i).Copy)).Select(g =>
-                (Of: g.OrderBy(Rank).ThenBy(i => i).ToArray(),
-                    At: Circle.Round([.. g.SelectMany(i => letters[i].Parts).SelectMany(p => p.LineMm).DefaultIfEmpty()]).Centre))
-                        .ToArray();
+            var each = stretch.SelectMany(n => of[n]).GroupBy(i => (letters[i].Element.Id, Main(i).Copy)).ToArray();
+            if (each.Length == 1)
+            {
+                return each[0].OrderBy(Rank).ThenBy(i => i);
+            }
+
+            var plants = each.Select(g => (Of: g.OrderBy(Rank).ThenBy(i => i).ToArray(),
+                At: Circle.Round([.. g.SelectMany(i => letters[i].Parts).SelectMany(p => p.LineMm).DefaultIfEmpty()]).Centre)).ToArray();
             return ShortWay.Through([.. plants.Select(p => p.At)], from).SelectMany(p => plants[p].Of);
         }
     }

@@ -86,7 +86,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         decisions.Add(ThreadChoice.Unfollowed(Deciding.Make(
             Id("stitch.outline"), Station.Stitches, "Which stitch for its lines", new Choice(usual.Id, Say.Upper(usual.Name)),
             thread.Stitch is null ? null : new Choice(stitch.Id, Say.Upper(stitch.Name)),
-            [thread.Laid ? Recommender.BecauseStitch(pair, high, facts, _ => null)! : ground.Tinted ? "Round what is tinted goes a fine line of small running stitches." : usual == split ? "On a knit split stitch gives with the cloth." : "Backstitch keeps outlines crisp.",
+            [thread.Laid ? Recommender.BecauseLaid(stitch, facts) : ground.Tinted ? "Round what is tinted goes a fine line of small running stitches." : usual == split ? "On a knit split stitch gives with the cloth." : "Backstitch keeps outlines crisp.",
                 .. DrawingStitching.Roles.Where(r => unit.Parts.Any(p => Roles.Kind(p.Role) == r.Role)).Select(r => r.Because)],
             ["A knit, or a stitch of your own."], Book.Lines.Where(s => ThreadRules.Against(thread.Kind, s) is null).Select(s =>
                 new Choice(s.Id, Say.Upper(s.Name))).ToArray()), thread.StitchUnfollowed));
@@ -266,7 +266,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     {
         var shape = new MotifShape(asked.Parts, (asked.LeanDegrees ?? 0) * Math.PI / 180, asked.Mirrored ?? false,
             (asked.WobblePercent ?? 0) / 100, asked.Seed ?? 0);
-        return (asked.Drawing is { } own ? new Motif("own", own.Name, MotifShelf.Own, _ => own.Figure).Draw(shape)
+        return (asked.Drawing is { } own ? new Motif("own", own.Name, MotifShelf.Own, _ => own.Drawn.Figure).Draw(shape)
             : MotifLibrary.Find(asked.Motif)!.Draw(shape), shape);
     }
 
@@ -356,7 +356,8 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             [largest > 0 ? (Told)$"The largest that fits here is {Say.AtMost(largest)} high."
                 : "No size fits at this place.", asked.Arrangement == "border" ? "A border runs along the edge of the room there is."
                 : round ? "It leaves room for what stands in its middle."
-                : "Half of the room's smaller side is usual, so that cloth shows all round it."],
+                : "Half of the room's smaller side is usual, so that cloth shows all round it.",
+                .. asked.Drawing?.Drawn.LeftOut(high * Math.Max(1, unit.Width / Math.Max(1e-9, unit.Height))) is { } leftOut ? [leftOut] : Array.Empty<Told>()],
             ["Another place, or a size of your own."], new[] { high - 5, high + 5, Math.Floor(largest) }.Where(v => v >= 5
                 && v <= 600).Distinct().Select(Choice).ToArray());
     }

@@ -1,5 +1,6 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
+using Dittany.Core.Measures;
 using Dittany.Core.Telling;
 
 namespace Dittany.Core.Planning;
@@ -21,7 +22,7 @@ public sealed class Neighbours
     public static Neighbours Of(IReadOnlyList<FigurePart> parts)
     {
         var one = parts.Where(p => p.Copy <= 0).Select(p => (p.Role, p.Line, Box: BoxOf(p.Line),
-            Area: p.Kind == FigureKind.Shape ? Region.Sound(p.Line) : Region.Empty)).ToArray();
+            Area: p.Covers())).ToArray();
         var found = new Neighbours();
         if (one.Length == 0)
         {
@@ -35,8 +36,9 @@ public sealed class Neighbours
             for (var k = i + 1; k < one.Length; k++)
             {
                 var (a, b) = (one[i], one[k]);
+                Budget.Current.Spend(PairSteps);
                 if (a.Role != b.Role && !found._pairs.Contains((a.Role, b.Role)) && Overlap(a.Box, b.Box, near)
-                    && (a.Line.Any(p => b.Area.Holds(p)) || b.Line.Any(p => a.Area.Holds(p)) || a.Line.Any(p =>
+                    && Looked(a.Line, b.Line) && (a.Line.Any(p => b.Area.Holds(p)) || b.Line.Any(p => a.Area.Holds(p)) || a.Line.Any(p =>
                         Polyline.ToLine(p, b.Line) <= near)))
                 {
                     found._pairs.Add((a.Role, b.Role));
@@ -46,6 +48,15 @@ public sealed class Neighbours
         }
 
         return found;
+    }
+
+    private const int PairSteps = 1;
+
+    /// <summary>Spends what it takes to hold two lines against each other, each place against each edge.</summary>
+    private static bool Looked(IReadOnlyList<Pt> a, IReadOnlyList<Pt> b)
+    {
+        Budget.Current.Spend((2L * (a.Count + b.Count)) + ((long)a.Count * b.Count / 2));
+        return true;
     }
 
     public bool Touch(string one, string other) => _pairs.Contains((one, other));

@@ -34,16 +34,12 @@ internal static class Offering
             return false;
         }
 
-        try
+        return Budget.Works(() =>
         {
             var then = make(changed);
             return then.Decisions.First(d => d.Id == decision.Id) is { Offers: null } now
                 && now.ChoiceId != "in-hand" && Concerns(then) <= Concerns(plan);
-        }
-        catch (Exception e) when (e is OverBudgetException or TooMuchException)
-        {
-            return false;
-        }
+        });
 
         static int Concerns(Plan p) => p.Elements.Sum(e => e.Concerns.Count);
     }

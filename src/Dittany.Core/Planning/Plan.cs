@@ -193,6 +193,14 @@ public sealed record Plan(
     /// <summary>The plan an element is drawn in.</summary>
     public Plan Of(string element) => Places.FirstOrDefault(p => p.Plan.Elements.Any(e => e.Id == element))?.Plan ?? this;
 
+    /// <summary>
+    /// What was tried out for it and failed by a fault of ours, for the log: such a way or remedy is not offered. Never told to her.
+    /// </summary>
+    public IReadOnlyList<string> Troubles { get; init; } = [];
+
+    /// <summary>Steps of reckoning it took with all that was tried out for it, of <see cref="Measures.Budget.OfAPlan"/>; for the log.</summary>
+    public long Steps { get; init; }
+
     /// <summary>What of its minutes was learnt from her log.</summary>
     public LearntPace Learnt { get; init; } = LearntPace.None;
 

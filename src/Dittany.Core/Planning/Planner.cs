@@ -26,7 +26,7 @@ public static class Planner
 {
     /// <summary>
     /// Makes the plan of a job that <see cref="JobCheck"/> found no fault with; a faulty one throws <see cref="ArgumentException"/>. What
-    /// does not fit or does not read is a concern in the plan, never an error. Throws <see cref="TooMuchException"/> where it would be more
+    /// does not fit or does not read is a concern in the plan, never an error. Throws <see cref="UnplannedException"/> where it would be more
     /// than one plan holds, or takes more steps of reckoning than <see cref="Budget.OfAPlan"/>, and
     /// <see cref="OperationCanceledException"/> soon after <paramref name="stop"/> is called.
     /// </summary>
@@ -42,22 +42,23 @@ public static class Planner
             throw new ArgumentException($"{faults[0].Pointer}: {faults[0].Detail}", nameof(job));
         }
 
+        // One budget for all places and everything that is tried out for them.
+        var budget = new Budget(most, stop);
         try
         {
-            return Places.Of(job) is { Count: > 1 } several ? JoinedPlaces.Make(job, several, workshop, One)
-                : One(Places.Of(job)[0].Job, []);
+            var plan = budget.Within(() => Places.Of(job) is { Count: > 1 } several ? JoinedPlaces.Make(job, several, workshop, One)
+                : One(Places.Of(job)[0].Job, []));
+            return plan with { Troubles = budget.Troubles, Steps = most - budget.Left };
         }
         catch (OverBudgetException)
         {
-            throw new TooMuchException(new JobFault("#/elements",
+            throw new UnplannedException(new JobFault("#/elements",
                 "This is more than one plan can reckon: too many parts, copies or bends for one piece.",
                 "Take fewer copies, draw it more simply, make it smaller, or divide it between two pieces."));
         }
 
-        // Each place has its own budget: three small ones are no more than one.
         Plan One(Job place, IReadOnlyList<StitchedThere> there) => Offering.Tried(
-            Make(place, workshop, library, new Budget(most, stop), there), place,
-            other => Make(other, workshop, library, new Budget(most, stop), there));
+            Make(place, workshop, library, budget, there), place, other => Make(other, workshop, library, budget, there));
     }
 
     private static Plan Make(Job job, Workshop workshop, Library library, Budget budget, IReadOnlyList<StitchedThere> there)
@@ -76,7 +77,7 @@ public static class Planner
 
         // What is settled of hoop, transfer, thread and marks is told only where there is something to stitch.
         var (needle, warned) = sewn ? (decisions, cautions) : (new List<Decision>(), new List<Caution>());
-        TooMuchException.ThrowIfOver(elements.Sum(e => e.Parts.Sum(p => (long)p.Stitches.Count)));
+        UnplannedException.ThrowIfOver(elements.Sum(e => e.Parts.Sum(p => (long)p.Stitches.Count)));
 
         // Hooping, and what the thread is cut to.
         var called = CalledBy(elements);

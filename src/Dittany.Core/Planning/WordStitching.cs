@@ -184,7 +184,7 @@ internal sealed class WordStitching(WordingGround ground, StitchFacts facts, Roo
         return remedies;
 
         // On these rows first, then as the whole job would have it.
-        bool Cured(Func<LetteringQuestion, LetteringQuestion> change)
+        bool Cured(Func<LetteringQuestion, LetteringQuestion> change) => Budget.Works(() =>
         {
             var changed = change(q);
             var (pair, cap, setting) = changed.CapMm is { } stated && Lettering.At(changed, stated).Pair is var there
@@ -198,7 +198,7 @@ internal sealed class WordStitching(WordingGround ground, StitchFacts facts, Roo
             var whole = asJob(change);
             return (whole.Pair == pair && whole.CapMm == cap && ReferenceEquals(whole.Setting, setting))
                 || Stitches(whole.Pair, whole.CapMm, whole.Setting);
-        }
+        });
 
         // As it then stands: joins are drawn anew where letters stand wider or nearer. A letter of the same name is stitched the same way
         // wherever it stands.

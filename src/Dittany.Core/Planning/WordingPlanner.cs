@@ -146,8 +146,8 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             .Where(a => a != alphabet && ((a.Kind == AlphabetKind.Stroke && !Alphabets.IsOwn(a)) || a.Id == alphabet.Id
                 + Alphabets.LineSuffix) && Rows.Letters(asked.Text.ReplaceLineEndings(" ")).All(l => Rows.IsSpace(l) || a.Has(l)))
             .OrderBy(a => a.Kind == AlphabetKind.CentreLine ? 0 : 1)
-            .Where(a => In(a) is var other && other.Faults.All(f => f.What != fault.What || f.Letter != fault.Letter)
-                && other.OverflowMm == 0)
+            .Where(a => Budget.Works(() => In(a) is var other && other.Faults.All(f => f.What != fault.What || f.Letter != fault.Letter)
+                && other.OverflowMm == 0))
             .Take(1).Select(a => new Remedy(Alphabet: a.Id));
 
         LetteringAnswer In(IAlphabet other)
@@ -386,14 +386,16 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         }
 
         var remedies = new List<Remedy>();
-        var fits = Lettering.Settle(q with { CapMm = null, Wish = SizeWish.Largest });
-        if (fits is { OverflowMm: 0, LargestCapMm: >= Lettering.LeastCapMm } && asJob(x => x with { CapMm = fits.CapMm }).OverflowMm == 0)
+        var fits = Budget.Tried<double?>(() => Lettering.Settle(q with { CapMm = null, Wish = SizeWish.Largest }) is
+            { OverflowMm: 0, LargestCapMm: >= Lettering.LeastCapMm } settled
+            && asJob(x => x with { CapMm = settled.CapMm }).OverflowMm == 0 ? settled.CapMm : null, null);
+        if (fits is { } fitting)
         {
-            remedies.Add(new Remedy(CapHeightMm: fits.CapMm));
+            remedies.Add(new Remedy(CapHeightMm: fitting));
         }
 
-        if (ways.Skip(1).Where(w => w.Rows.Count > rows.Count).Select(w =>
-            (w.Rows, Answer: Lettering.Settle(w.Question))).FirstOrDefault(w => w.Answer.OverflowMm == 0) is { Rows: { } enough })
+        if (ways.Skip(1).Where(w => w.Rows.Count > rows.Count).FirstOrDefault(w =>
+            Budget.Works(() => Lettering.Settle(w.Question).OverflowMm == 0)) is { Rows: { } enough })
         {
             remedies.Add(new Remedy(Rows: enough.Count));
         }

@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 using Dittany.Core.Stitches.Needle;
 
 namespace Dittany.Core.Route;
@@ -12,17 +13,30 @@ internal sealed class Underside
     /// <summary>More stitches than this are not looked through for one way: the nearest to it are.</summary>
     private const int MostLookedThrough = 240;
 
-    private readonly Squares<(int Piece, int Place, Stitch Stitch)> _stitches = new(20);
+    /// <summary>Steps that one stitch takes that is looked at (measured).</summary>
+    private const int LookSteps = 2;
+
+    private readonly Squares<int> _places = new(SideMm);
+    private readonly List<(int Piece, int Place)> _worked = [];
+    private readonly List<Pt> _at = [];
+    private readonly IReadOnlyList<Piece> _pieces;
+
+    /// <summary>Side of the squares stitches are found by, mm: a needleful of them.</summary>
+    private const double SideMm = 8;
 
     public Underside(IReadOnlyList<Piece> pieces)
     {
+        _pieces = pieces;
         for (var n = 0; n < pieces.Count; n++)
         {
             for (var i = 0; i < pieces[n].Stitches.Count; i++)
             {
-                if (Hides(pieces[n].Stitches[i]))
+                var stitch = pieces[n].Stitches[i];
+                if (Hides(stitch))
                 {
-                    _stitches.Add(pieces[n].Stitches[i].FromMm, (n, i, pieces[n].Stitches[i]));
+                    _places.Add(stitch.FromMm, _worked.Count);
+                    _worked.Add((n, i));
+                    _at.Add(stitch.FromMm);
                 }
             }
         }
@@ -43,21 +57,23 @@ internal sealed class Underside
             var near = Within(n, from, targets, within);
             if (near.Count >= MostLookedThrough || within >= mostMm)
             {
-                return Taken(near);
+                return near.OrderBy(s => s.Way).ThenBy(s => s.Id).Take(MostLookedThrough).Select(s => s.Id).Order()
+                    .Select(id => _pieces[_worked[id].Piece].Stitches[_worked[id].Place]).ToArray();
             }
         }
     }
 
     /// <summary>Round a way it is looked so far at first, mm.</summary>
-    private const double FirstLookMm = 10;
+    private const double FirstLookMm = 3;
 
-    private List<(double Way, (int Piece, int Place, Stitch Stitch) Worked)> Within(int n, Pt from, IReadOnlyList<Pt> targets,
-        double mostMm)
+    /// <summary>Stitches by how long a way over them is; they are numbered in their order of work.</summary>
+    private List<(double Way, int Id)> Within(int n, Pt from, IReadOnlyList<Pt> targets, double mostMm)
     {
-        var near = new List<(double Way, (int Piece, int Place, Stitch Stitch) Worked)>();
-        foreach (var s in _stitches.Within(from, mostMm))
+        var (near, looked) = (new List<(double Way, int Id)>(), 0L);
+        foreach (var id in _places.Within(from, mostMm))
         {
-            if (s.Piece >= n)
+            looked++;
+            if (_worked[id].Piece >= n)
             {
                 continue;
             }
@@ -65,26 +81,19 @@ internal sealed class Underside
             var on = double.PositiveInfinity;
             for (var i = 0; i < targets.Count; i++)
             {
-                on = Math.Min(on, targets[i].To(s.Stitch.FromMm));
+                on = Math.Min(on, targets[i].To(_at[id]));
             }
 
-            var way = from.To(s.Stitch.FromMm) + on;
+            var way = from.To(_at[id]) + on;
             if (way <= mostMm)
             {
-                near.Add((way, s));
+                near.Add((way, id));
             }
         }
 
+        Budget.Current.Spend(LookSteps * (looked + (near.Count * (long)targets.Count)));
         return near;
     }
-
-    private static Stitch[] Taken(List<(double Way, (int Piece, int Place, Stitch Stitch) Worked)> near) => near
-            .OrderBy(s => s.Way)
-            .ThenBy(s => (s.Worked.Piece, s.Worked.Place))
-            .Take(MostLookedThrough)
-            .OrderBy(s => (s.Worked.Piece, s.Worked.Place))
-            .Select(s => s.Worked.Stitch)
-            .ToArray();
 }
 
 /// <summary>What is in the cloth by now, and whether a thread that begins at a hole can be skimmed under it.</summary>

@@ -134,8 +134,7 @@ public static class Recommender
     {
         if (facts.Laid && pair.Stitch == Book.Laid)
         {
-            return $"{Say.Upper(facts.Thread.Name)} is too thick to be drawn through this cloth: it is laid along the line and tied down with one "
-                + "strand of cotton.";
+            return BecauseLaid(pair.Stitch, facts);
         }
 
         if (pair.Stitch.Id == facts.LetterSchool)
@@ -155,6 +154,13 @@ public static class Recommender
             : against(first) is { } reason ? (Told)$"{row.Because} But here: {reason} So it is {pair.Stitch.Name}."
             : null;
     }
+
+    /// <summary>Why a thread that is too thick for its cloth is laid on it, or what stitching with it all the same means.</summary>
+    public static Told BecauseLaid(IStitch stitch, StitchFacts facts) => stitch == Book.Laid
+        ? $"{Say.Upper(facts.Thread.Name)} is too thick to be drawn through this cloth: it is laid along the line and tied down with one "
+            + "strand of cotton."
+        : $"{Say.Upper(facts.Thread.Name)} is thick for this cloth: drawn through it in {stitch.Name} it opens large holes. Laid along the line and "
+            + "tied down it would spare the cloth.";
 
     /// <summary>Why this many strands, in words.</summary>
     public static Told BecauseStrands(Pair pair, double capMm, StitchFacts facts)

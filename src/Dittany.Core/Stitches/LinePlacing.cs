@@ -82,8 +82,15 @@ public static class LinePlacing
             line.RemoveAt(line.Count - 1);
         }
 
+        var holes = HolesOf(track, stretches, stops, closed);
+        if (holes.Sum(h => h.AtMm.Count - 1) < 1)
+        {
+            // A needle that comes up and never goes down stitches nothing, whatever the stitch.
+            return null;
+        }
+
         var sewing = new Sewn.Sewing(spec.Pair.Size);
-        stitch.Sew(sewing, HolesOf(track, stretches, stops, closed), spec);
+        stitch.Sew(sewing, holes, spec);
         var stitches = sewing.Done();
         budget?.Spend(StitchSteps * stitches.Count);
         var beyond = stretches.Max(s => s.BeyondMm);

@@ -8,14 +8,15 @@ public static class LeastHeight
     /// steps, then by halving back. A few tries do, where every millimetre would be a hundred; it is the least wherever what is cured stays
     /// cured higher up.
     /// </summary>
-    public static double? Cured(double capMm, Func<double, bool> cured)
+    public static double? Cured(double capMm, Func<double, bool> curedAt)
     {
+        bool Cures(double mm) => Measures.Budget.Works(() => curedAt(mm));
         var most = Math.Floor(Math.Min(Fit.MostCapMm, (capMm * 4) + 10));
         var (bad, step) = (Math.Floor(capMm), 1.0);
         while (bad < most)
         {
             var tried = Math.Min(most, bad + step);
-            if (!cured(tried))
+            if (!Cures(tried))
             {
                 (bad, step) = (tried, step * 2);
                 continue;
@@ -25,7 +26,7 @@ public static class LeastHeight
             while (good - bad > 1)
             {
                 var middle = Math.Floor((good + bad) / 2);
-                if (cured(middle))
+                if (Cures(middle))
                 {
                     good = middle;
                 }

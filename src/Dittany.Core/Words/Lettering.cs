@@ -245,7 +245,8 @@ public static class Lettering
 
         return remedies;
 
-        bool Gone(Func<LetteringQuestion, LetteringQuestion> change) => Lacks(Changed(change(q))) && Lacks(asJob(change).Faults);
+        bool Gone(Func<LetteringQuestion, LetteringQuestion> change) =>
+            Budget.Works(() => Lacks(Changed(change(q))) && Lacks(asJob(change).Faults));
 
         bool Lacks(IReadOnlyList<Fault> faults) =>
             faults.All(f => !string.Equals(f.What, fault.What, StringComparison.Ordinal)

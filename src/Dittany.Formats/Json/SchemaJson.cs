@@ -76,7 +76,7 @@ public static class SchemaJson
             ["overrules"] = new JsonObject
             {
                 ["type"] = "object",
-                ["propertyNames"] = new JsonObject { ["pattern"] = $"^({string.Join('|', DecisionBook.Ids.Select(id => id.Replace(".", "\\.", StringComparison.Ordinal)))})(:.+)?$" },
+                ["propertyNames"] = new JsonObject { ["pattern"] = $"^({string.Join('|', DecisionBook.Ids.Select(id => id.Replace(".", "\\.", StringComparison.Ordinal)))})(:[^@]+)?(@.+)?$" },
                 ["additionalProperties"] = new JsonObject { ["type"] = new JsonArray("string", "number") },
             },
             ["done"] = Closed([], ("marked", Flag()), ("runs",
@@ -237,20 +237,7 @@ public static class SchemaJson
                 ("fabric", new JsonObject { ["type"] = "object" })),
             ["space"] = Open(("face", Text()), ("zone", Text()), ("zoneMm", List(Point())), ("fieldMm", List(List(Point()))),
                 ("obstaclesMm", List(List(Point()))), ("findIt", List(Text()))),
-            ["elements"] = List(Open(
-                ("id", Text()), ("kind", Text()), ("alphabet", Text()), ("capHeightMm", Plain()), ("lineWidthMm", Plain()),
-                ("boxMm", Open(("x", Plain()), ("y", Plain()), ("width", Plain()), ("height", Plain()))),
-                ("fit", Open(("largestCapHeightMm", Plain()), ("overflowsMm", Plain()))),
-                ("legibility", Open(("reads", Flag()))),
-                ("concerns", List(Open(("what", Enum(["overflows", "closes-up", "touches", "too-heavy", "turning", "does-not-show",
-                    "dropped", "web", "opening", "runs-into", "nothing-to-tint", "nothing-to-cut", "piece-too-small"])), ("remedies", List(new JsonObject { ["type"] = "object" }))))),
-                ("parts", List(OpenBut(["lineMm", "tones", "moves"],
-                    ("role", Text()), ("shape", Text()), ("stitch", Text()), ("strands", Plain()), ("colour", Colour()), ("tones", List(Colour())),
-                        ("lineWidthMm", Plain()), ("lineMm", List(Point())), ("closed", Flag()),
-                    ("stitches", List(Open(("fromMm", Point()), ("toMm", Point()),
-                        ("kind", Enum(["straight", "loop", "knot", "bead", "whip", "tie"]))))),
-                    ("moves", List(List(Open(("move", Enum(PlannedElementJson.MoveNames.Values)), ("atMm", Point()))))))))))
-            ,
+            ["elements"] = List(new JsonObject { ["oneOf"] = new JsonArray(PlannedWords(), PlannedMotif()) }),
             ["transfer"] = Open(
                 ("method", Enum(Methods.All.Select(m => m.Id))), ("marker", Enum(Inks.All.Select(i => i.Id))), ("stabiliser", Text()),
                 ("printMirrored", new JsonObject { ["type"] = new JsonArray("boolean", "null") }), ("sheets", Plain()),
@@ -298,6 +285,32 @@ public static class SchemaJson
         },
     };
 
+    private static JsonObject PlannedWords() => OpenBut(["layer", "craft"],
+        [.. PlannedMembers("text"), ("rows", List(Text())), ("alphabet", Text()), ("capHeightMm", Plain()),
+            ("fit", Open(("largestCapHeightMm", Plain()), ("overflowsMm", Plain())))]);
+
+    private static JsonObject PlannedMotif() => OpenBut(["layer", "craft"],
+        [.. PlannedMembers("motif"), ("motif", Text()), ("heightMm", Plain()),
+            ("fit", Open(("largestHeightMm", Plain()), ("overflowsMm", Plain())))]);
+
+    /// <summary>What words and motifs of a plan have alike.</summary>
+    private static (string Name, JsonObject Schema)[] PlannedMembers(string kind) =>
+    [
+        ("id", Text()), ("kind", new JsonObject { ["const"] = kind }), ("text", Text()), ("arrangement", Text()), ("layer", Whole(-99, 99)),
+        ("craft", Enum(AllCrafts.Ids)), ("centreMm", Point()), ("lineWidthMm", Plain()),
+        ("boxMm", Open(("x", Plain()), ("y", Plain()), ("width", Plain()), ("height", Plain()))),
+        ("legibility", OpenBut(["letters"], ("reads", Flag()),
+            ("letters", List(OpenBut(["openMm"], ("letter", Text()), ("openMm", Plain()), ("wantedMm", Plain()), ("reads", Flag())))))),
+        ("concerns", List(OpenBut(["letter", "byMm"], ("what", Enum(["overflows", "closes-up", "touches", "too-heavy", "turning", "does-not-show",
+            "dropped", "web", "opening", "runs-into", "nothing-to-tint", "nothing-to-cut", "piece-too-small"])), ("letter", Text()), ("byMm", Plain()),
+            ("text", Text()), ("remedies", List(new JsonObject { ["type"] = "object" }))))),
+        ("parts", List(OpenBut(["lineMm", "shapeMm", "areaMm2", "coverage", "tones", "moves"], ("id", Text()), ("role", Text()), ("shape", Text()),
+            ("stitch", Text()), ("strands", Plain()), ("colour", Colour()), ("thread", ThreadOf()), ("tones", List(Colour())), ("lineWidthMm", Plain()),
+            ("lineMm", List(Point())), ("shapeMm", List(List(Point()))), ("areaMm2", Plain()), ("coverage", Plain()), ("closed", Flag()),
+            ("stitches", List(Open(("fromMm", Point()), ("toMm", Point()), ("kind", Enum(["straight", "loop", "knot", "bead", "whip", "tie"]))))),
+            ("moves", List(List(Open(("move", Enum(PlannedElementJson.MoveNames.Values)), ("atMm", Point())))))))),
+    ];
+
     private static JsonObject Closed(string[] required, params (string Name, JsonObject Schema)[] members)
     {
         var schema = Object(required, members);
@@ -305,11 +318,11 @@ public static class SchemaJson
         return schema;
     }
 
-    /// <summary>An object of which every member named is always there.</summary>
     /// <summary>An object of which some members are only there where there is something to say.</summary>
     private static JsonObject OpenBut(string[] sometimes, params (string Name, JsonObject Schema)[] members) =>
         Object(members.Select(m => m.Name).Except(sometimes, StringComparer.Ordinal), members);
 
+    /// <summary>An object of which every member named is always there.</summary>
     private static JsonObject Open(params (string Name, JsonObject Schema)[] members) => Object(members.Select(m => m.Name), members);
 
     private static JsonObject Object(IEnumerable<string> required, (string Name, JsonObject Schema)[] members) => new()

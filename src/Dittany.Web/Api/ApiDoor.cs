@@ -39,6 +39,7 @@ public static class ApiDoor
                 .ElementAtOrDefault((colour ?? 1) - 1) is { } sheet ? Results.Text(TemplateSvg.Write(sheet), "image/svg+xml", Encoding.UTF8) : NoStencil())));
         api.MapGet("/pieces/{id:int}/plan", StoredPlan);
         app.MapGet("/pieces/{id:int}.json", StoredJob);
+        app.MapGet("/pieces/{id:int}/report.txt", Report);
 
         api.MapGet("/forms", () => List(Catalogue.Forms.Select(f => new JsonObject
         {
@@ -158,6 +159,35 @@ public static class ApiDoor
             ? Results.File(Encoding.UTF8.GetBytes(json), "application/json",
                 string.Create(CultureInfo.InvariantCulture, $"piece-{id}.json"))
             : Results.NotFound();
+    }
+
+    /// <summary>What went wrong with a piece, to be passed on: the rules' version, what is told, where it happened, and the job itself.</summary>
+    private static async Task<IResult> Report(int id, PieceStore pieces, WorkshopStore workshops, Today today, Plans plans, HttpContext context,
+        CancellationToken cancel)
+    {
+        context.Response.Headers.CacheControl = "no-store";
+        if (await pieces.JsonOf(id, cancel) is not { } json)
+        {
+            return Results.NotFound();
+        }
+
+        var (piece, bad) = await pieces.Look(id, cancel);
+        var told = bad is not null ? $"{bad.Fault.Pointer}: {bad.Fault.Detail}" : "A plan comes of it.";
+        try
+        {
+            if (piece is not null)
+            {
+                await plans.Make(piece.Job with { Today = today.Date }, piece.In(await workshops.Current(cancel)), cancel);
+            }
+        }
+        catch (UnplannedException e)
+        {
+            var cause = e.GetBaseException();
+            told = e.Ours ? $"{e.Fault.Detail}\n{cause.GetType().Name}: {cause.Message}\n{cause.StackTrace}" : $"{e.Fault.Pointer}: {e.Fault.Detail}";
+        }
+
+        return Results.File(Encoding.UTF8.GetBytes($"Dittany, rules {Plan.Rules}\n\n{told}\n\nThe job as it is stored, with its words:\n{json}\n"), "text/plain; charset=utf-8",
+            string.Create(CultureInfo.InvariantCulture, $"piece-{id}-report.txt"));
     }
 
     private static async Task<IResult> StoredPlan(int id, PieceStore pieces, WorkshopStore workshops, Today today, Plans plans,

@@ -19,7 +19,9 @@ public static class Problems
 
         return (error switch
         {
-            TooMuchException much => Of(StatusCodes.Status400BadRequest, "The job is more than one plan holds.", [much.Fault]),
+            UnplannedException { Ours: true } unplanned => Of(StatusCodes.Status422UnprocessableEntity, "No plan comes of this job.",
+                [unplanned.Fault]),
+            UnplannedException much => Of(StatusCodes.Status400BadRequest, "The job is more than one plan holds.", [much.Fault]),
             BusyException busy => Of(StatusCodes.Status503ServiceUnavailable, busy.Message, []),
             BadHttpRequestException bad => Of(bad.StatusCode, "The request could not be taken as it was sent.", []),
             _ => Of(StatusCodes.Status500InternalServerError, "Something went wrong here; nothing was stored.", []),
@@ -28,7 +30,7 @@ public static class Problems
 
     /// <summary>What is told to whoever asked and is no failure of the program: it does not go into the log as one.</summary>
     public static bool Foreseen(ExceptionHandlerSuppressDiagnosticsContext context) =>
-        context.Exception is TooMuchException or BusyException or BadHttpRequestException or OperationCanceledException;
+        context.Exception is UnplannedException or BusyException or BadHttpRequestException or OperationCanceledException;
 
     /// <summary>After so many seconds it is worth asking again.</summary>
     public const string RetrySeconds = "2";
@@ -37,7 +39,7 @@ public static class Problems
     public static int StatusOf(Exception? error) => error switch
     {
         BusyException => StatusCodes.Status503ServiceUnavailable,
-        TooMuchException => StatusCodes.Status422UnprocessableEntity,
+        UnplannedException => StatusCodes.Status422UnprocessableEntity,
         BadHttpRequestException bad => bad.StatusCode,
         Microsoft.AspNetCore.Antiforgery.AntiforgeryValidationException => StatusCodes.Status400BadRequest,
         _ => StatusCodes.Status500InternalServerError,

@@ -109,7 +109,7 @@ public static class LetterDrawing
         {
             var filled = motif?.Rich == true && part.Kind == FigureKind.Shape;
             var colour = Worn(motif, part.Role, filled || (motif?.Rich == true && drawn.Parts.Any(p =>
-                p.Kind == FigureKind.Shape && p.Layer < part.Layer && Region.Sound(p.Line).Holds(part.Middle))));
+                p.Kind == FigureKind.Shape && p.Layer < part.Layer && p.Covers().Holds(part.Middle))));
             if (part.Kind == FigureKind.Dot)
             {
                 svg.Empty("circle", ("cx", part.Middle.X), ("cy", part.Middle.Y), ("r", small ? 2.4 : 3.4), ("fill", colour),

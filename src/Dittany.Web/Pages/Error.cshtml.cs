@@ -37,8 +37,8 @@ public sealed class ErrorModel : PageModel
                 (Heading, Told) = ("A moment, please.",
                     "So much is being planned at once that this had to wait too long. Nothing was changed: go back and try it once more.");
                 return;
-            case TooMuchException much:
-                (Heading, Told) = ("This is more than one plan holds.", $"{much.Fault.Detail} {much.Fault.Try} Nothing was changed.");
+            case UnplannedException much:
+                (Heading, Told) = (much.Ours ? "No plan comes of this." : "This is more than one plan holds.", $"{much.Fault.Detail} {much.Fault.Try} Nothing was changed.");
                 return;
         }
 

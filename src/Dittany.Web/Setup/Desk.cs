@@ -33,13 +33,13 @@ public sealed record Laying(IReadOnlyList<(Planned Piece, Laid Laid)> Pieces, IR
 /// <summary>
 /// Plans of stored pieces on today's date, each with the workshop it was begun with, and all of them laid over the evenings there are.
 /// </summary>
-public sealed class Desk(PieceStore pieces, Plans plans, LetterShelf letters, Today today)
+public sealed class Desk(PieceStore pieces, Plans plans, LetterShelf letters, Today today, ILogger<Desk> log)
 {
     /// <summary>
     /// How long a page waits, all its lists together, for plans that are not there yet: then it is shown without them, and they are made
     /// beside it.
     /// </summary>
-    private static readonly TimeSpan ListPatience = TimeSpan.FromSeconds(2.5);
+    private static readonly TimeSpan ListPatience = TimeSpan.FromSeconds(0.8);
 
     /// <summary>Since when this page has waited.</summary>
     private long? _since;
@@ -47,7 +47,7 @@ public sealed class Desk(PieceStore pieces, Plans plans, LetterShelf letters, To
     public DateOnly Today => today.Date;
 
     /// <summary>
-    /// The plan of a piece as it stands; <paramref name="job"/> is another state of its job. Throws <see cref="TooMuchException"/> where it
+    /// The plan of a piece as it stands; <paramref name="job"/> is another state of its job. Throws <see cref="UnplannedException"/> where it
     /// is more than one plan holds.
     /// </summary>
     public async Task<Planned> Plan(Piece piece, Workshop now, CancellationToken cancel, Job? job = null)
@@ -99,7 +99,14 @@ public sealed class Desk(PieceStore pieces, Plans plans, LetterShelf letters, To
         {
             if (plan.IsCompletedSuccessfully)
             {
-                done.Add(new Planned(piece, job, with, Retold.In(await plan, workshop.Units), await plan));
+                if (Told(piece, job, with, await plan, workshop) is { } planned)
+                {
+                    done.Add(planned);
+                }
+                else
+                {
+                    bad.Add(Unplanned(piece, UnplannedException.By(new InvalidOperationException("It cannot be told."))));
+                }
             }
             else if (plan.Exception?.InnerException is { } e and not (BusyException or OperationCanceledException))
             {
@@ -112,6 +119,22 @@ public sealed class Desk(PieceStore pieces, Plans plans, LetterShelf letters, To
         }
 
         return (done, bad, slow);
+    }
+
+    /// <summary>A plan in the maker's units; null where it is there and cannot be told: that is the trouble of this piece alone.</summary>
+    private Planned? Told(Piece piece, Job job, Workshop with, Plan plan, Workshop now)
+    {
+        try
+        {
+            var planned = new Planned(piece, job, with, Retold.In(plan, now.Units), plan);
+            _ = Open(planned).Demand;
+            return planned;
+        }
+        catch (Exception e) when (e is not (OperationCanceledException or OutOfMemoryException))
+        {
+            log.LogError("The plan of piece {Piece} cannot be told: {Kind} {Where}", piece.Id, e.GetType().Name, e.StackTrace);
+            return null;
+        }
     }
 
     /// <summary>
@@ -187,8 +210,7 @@ public sealed class Desk(PieceStore pieces, Plans plans, LetterShelf letters, To
     /// <summary>A piece that can be read and of which no plan comes.</summary>
     public static BadPiece Unplanned(Piece piece, Exception why) => new(
         piece.Id, piece.Head, NameOf(piece.Job), piece.CanUndo, piece.CanRedo,
-        why is TooMuchException much ? much.Fault : new JobFault("#", "No plan can be made of it as it stands.",
-            "Go one step back, or take it out as it is and make it anew."), piece.PutAway);
+        (why as UnplannedException ?? UnplannedException.By(why)).Fault, piece.PutAway);
 
     private (Job Job, Workshop Workshop) Asked(Piece piece, Workshop now, Job? job) =>
         ((job ?? piece.Job) with { Today = today.Date }, piece.In(now));

@@ -66,7 +66,7 @@ public static class DrawnPictures
         MotifLibrary.Find(id) ?? (id.StartsWith("own-", StringComparison.Ordinal)
             && int.TryParse(id[4..], NumberStyles.None, CultureInfo.InvariantCulture, out var own)
             && await letters.Drawing(own, cancel) is { } kept
-            ? new Motif(id, kept.Drawing.Name, MotifShelf.Own, _ => kept.Drawing.Figure)
+            ? new Motif(id, kept.Drawing.Name, MotifShelf.Own, _ => kept.Drawing.Drawn.Figure)
             : null);
 
     /// <summary>The words an alphabet can show: hers as far as it has their letters, or a usual specimen, or its first letters.</summary>
@@ -114,7 +114,7 @@ public static class DrawnPictures
             var plan = await plans.Make(job, workshop, cancel);
             return LetterDrawing.Stitched(plan.Elements[0], plan.Item.Cloth);
         }
-        catch (Exception e) when (e is TooMuchException or BusyException)
+        catch (Exception e) when (e is UnplannedException or BusyException)
         {
             return null;
         }

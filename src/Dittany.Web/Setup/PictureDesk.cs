@@ -5,13 +5,14 @@ namespace Dittany.Web.Setup;
 
 /// <summary>
 /// Where pictures are unpacked: one at a time for the whole program, for one of 60 million px is a quarter of a gigabyte while it is read.
-/// Who waits too long is told so; who leaves gives up his turn. Safe to be shared between threads.
+/// One more than may wait is told so; who leaves gives up his turn. Safe to be shared between threads.
 /// </summary>
 public sealed class PictureDesk : IDisposable
 {
-    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(1);
+    /// <summary>Pictures that may wait: each takes up to three seconds.</summary>
+    private const int MostWaiting = 4;
 
-    private readonly Turns _one = new(1, Patience);
+    private readonly Turns _one = new(1, MostWaiting);
 
     /// <summary>
     /// Takes in a picture that was sent: the picture, or what is wrong and what would do. Null stands for none that was chosen.
@@ -39,7 +40,7 @@ public sealed class PictureDesk : IDisposable
     /// <summary>Does something beside the requests, for which nobody stands and waits, when its turn comes.</summary>
     public async Task<T> Beside<T>(Func<T> what, CancellationToken cancel)
     {
-        using var turn = await _one.Take(Timeout.InfiniteTimeSpan, cancel);
+        using var turn = await _one.TakeBeside(cancel);
         return what();
     }
 

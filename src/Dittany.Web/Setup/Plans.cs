@@ -7,10 +7,11 @@ using Microsoft.Extensions.Caching.Memory;
 namespace Dittany.Web.Setup;
 
 /// <summary>
-/// All plans are made here, for pages and door alike: a few at once, each stopped when nobody wants it any more, and kept by the hash of
-/// its input so that looking again costs nothing. Safe to be shared between threads.
+/// All plans are made here, for pages and door alike: a few at once, each once for all who ask for the same, stopped when nobody wants it
+/// any more, and kept by the hash of its input so that looking again costs nothing. A plan that fails by a fault of ours is logged, once,
+/// and is from then on a job of which no plan comes. Safe to be shared between threads.
 /// </summary>
-public sealed class Plans(LetterShelf shelf) : IDisposable
+public sealed class Plans : IDisposable
 {
     /// <summary>
     /// What is kept, in stitches: about 120 MB. All pieces of a full list twice over, for a habit is tried on them beside what stands.
@@ -26,14 +27,11 @@ public sealed class Plans(LetterShelf shelf) : IDisposable
     /// </summary>
     private const double LargeStitches = 4_000;
 
-    /// <summary>How long one waits for a place; together with the longest plan it is what anybody ever waits.</summary>
-    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(2);
+    /// <summary>So many different plans may wait for a place: at some hundredths of a second each they are made within seconds.</summary>
+    private const int MostWaiting = 150;
 
-    /// <summary>How long one waits for the place of the large ones, which may take longer themselves.</summary>
-    private static readonly TimeSpan PatienceForLarge = TimeSpan.FromSeconds(0.6);
-
-    /// <summary>What is made for a list has all the time there is: nobody waits for it.</summary>
-    private static readonly TimeSpan Beside = TimeSpan.FromMinutes(10);
+    /// <summary>So many large ones, which take up to two seconds each.</summary>
+    private const int MostLargeWaiting = 12;
 
     /// <summary>
     /// So many inputs are remembered to be more than one plan holds: finding it out again would take as long as any plan.
@@ -43,30 +41,60 @@ public sealed class Plans(LetterShelf shelf) : IDisposable
     /// <summary>So many things told of many plans are kept: a few late pieces, as the list changes.</summary>
     private const long MostTold = 200;
 
+    /// <summary>A plan that takes longer is told in the log, without its words.</summary>
+    private static readonly TimeSpan SlowFrom = TimeSpan.FromSeconds(2);
+
     private readonly MemoryCache _kept = new(new MemoryCacheOptions { SizeLimit = MostKept });
     private readonly MemoryCache _beyond = new(new MemoryCacheOptions { SizeLimit = MostBeyond });
-    private readonly Turns _small = new(Math.Max(2, Environment.ProcessorCount), Patience);
-    private readonly Turns _large = new(1, PatienceForLarge);
-    private readonly Turns _beside = new(1, Beside);
+    private readonly Turns _small = new(Math.Max(2, Environment.ProcessorCount), MostWaiting);
+    private readonly Turns _large = new(1, MostLargeWaiting);
+    private readonly Turns _beside = new(1, 0);
     private readonly MemoryCache _told = new(new MemoryCacheOptions { SizeLimit = MostTold });
-    private readonly ConcurrentDictionary<string, Task<Plan>> _making = new(StringComparer.Ordinal);
+    private readonly ConcurrentDictionary<string, Making> _making = new(StringComparer.Ordinal);
     private readonly ConcurrentDictionary<string, Task> _telling = new(StringComparer.Ordinal);
     private readonly CancellationTokenSource _closing = new();
+    private readonly ILogger<Plans> _log;
+    private readonly Func<Job, Workshop, CancellationToken, Plan> _make;
+
+    public Plans(LetterShelf shelf, ILogger<Plans>? log = null)
+        : this(log, (job, workshop, stop) => Planner.Make(job, workshop, shelf.Now, stop), (job, workshop, stop) =>
+            Planner.Make(job, workshop, shelf.Now, GlanceSteps, stop))
+    {
+    }
+
+    /// <summary>The same with another way of making plans, for tests of what happens when it fails.</summary>
+    public Plans(ILogger<Plans>? log, Func<Job, Workshop, CancellationToken, Plan> make, Func<Job, Workshop, CancellationToken, Plan> glance)
+    {
+        (_log, _make, _glance) = (log ?? Microsoft.Extensions.Logging.Abstractions.NullLogger<Plans>.Instance, make, glance);
+    }
+
+    private readonly Func<Job, Workshop, CancellationToken, Plan> _glance;
+
+    /// <summary>How many plans are being made or wait for it.</summary>
+    public int InTheMaking => _making.Count;
 
     /// <summary>
-    /// The plan of a job without faults. Throws <see cref="TooMuchException"/>, <see cref="BusyException"/>, and
-    /// <see cref="OperationCanceledException"/> soon after <paramref name="stop"/>.
+    /// The plan of a job without faults; many who ask for the same wait for one. Throws <see cref="UnplannedException"/>,
+    /// <see cref="BusyException"/>, and <see cref="OperationCanceledException"/> soon after <paramref name="stop"/>.
     /// </summary>
     public async Task<Plan> Make(Job job, Workshop workshop, CancellationToken stop)
     {
+        stop.ThrowIfCancellationRequested();
         var key = PlanJson.InputHash(job, workshop);
         if (Known(key) is { } known)
         {
             return known;
         }
 
-        using var place = await PlaceFor(job).Take(stop);
-        return Reckoned(key, job, workshop, stop);
+        var making = Joined(key, job, workshop, true);
+        try
+        {
+            return await making.Plan.WaitAsync(stop);
+        }
+        finally
+        {
+            making.Leave();
+        }
     }
 
     /// <summary>Reckons something else that is as heavy as plans, at the same places.</summary>
@@ -90,23 +118,81 @@ public sealed class Plans(LetterShelf shelf) : IDisposable
                 return Task.FromResult(known);
             }
         }
-        catch (TooMuchException e)
+        catch (UnplannedException e)
         {
             return Task.FromException<Plan>(e);
         }
 
-        return _making.GetOrAdd(key, _ => Task.Run(async () =>
+        // Never left again: it is wanted until it is there.
+        return Joined(key, job, workshop, false).Plan;
+    }
+
+    /// <summary>The making of a plan, begun where nobody has yet, with one more who wants it.</summary>
+    private Making Joined(string key, Job job, Workshop workshop, bool himself)
+    {
+        while (true)
         {
+            var mine = new Making(_closing.Token);
+            var making = _making.GetOrAdd(key, mine);
+            if (!making.Join(himself))
+            {
+                // Given up, or just over: out of the way with it.
+                _making.TryRemove(new KeyValuePair<string, Making>(key, making));
+                mine.Dispose();
+                continue;
+            }
+
+            if (ReferenceEquals(making, mine))
+            {
+                _ = Task.Run(() => mine.Run(m => Made(key, m, job, workshop)), CancellationToken.None);
+            }
+            else
+            {
+                mine.Dispose();
+            }
+
+            return making;
+        }
+    }
+
+    private async Task<Plan> Made(string key, Making making, Job job, Workshop workshop)
+    {
+        try
+        {
+            using var place = await PlaceOf(making, job);
+            return Known(key) ?? Reckoned(key, job, workshop, making.Stop);
+        }
+        finally
+        {
+            _making.TryRemove(new KeyValuePair<string, Making>(key, making));
+            making.Dispose();
+        }
+    }
+
+    /// <summary>A place to make it at: behind all others until somebody waits for it himself.</summary>
+    private async Task<IDisposable> PlaceOf(Making making, Job job)
+    {
+        if (!making.Hurried.IsCompleted)
+        {
+            using var overtaken = CancellationTokenSource.CreateLinkedTokenSource(making.Stop);
+            var beside = _beside.TakeBeside(overtaken.Token);
+            if (await Task.WhenAny(beside, making.Hurried) == beside)
+            {
+                return await beside;
+            }
+
+            await overtaken.CancelAsync();
             try
             {
-                using var turn = await _beside.Take(_closing.Token);
-                return Reckoned(key, job, workshop, _closing.Token);
+                return await beside;
             }
-            finally
+            catch (OperationCanceledException) when (!making.Stop.IsCancellationRequested)
             {
-                _making.TryRemove(key, out Task<Plan>? _);
+                // Out of that queue, into the other.
             }
-        }));
+        }
+
+        return await PlaceFor(job).Take(making.Stop);
     }
 
     /// <summary>
@@ -125,7 +211,7 @@ public sealed class Plans(LetterShelf shelf) : IDisposable
         {
             try
             {
-                using var turn = await _beside.Take(_closing.Token);
+                using var turn = await _beside.TakeBeside(_closing.Token);
                 return _told.Set(key, what(_closing.Token), new MemoryCacheEntryOptions { Size = 1 });
             }
             finally
@@ -150,11 +236,18 @@ public sealed class Plans(LetterShelf shelf) : IDisposable
         try
         {
             // Not kept: so many are tried that those of the list would be lost.
-            return Known(key) ?? Planner.Make(job, workshop, shelf.Now, GlanceSteps, stop);
+            return Known(key) ?? _glance(job, workshop, stop);
         }
-        catch (TooMuchException e)
+        catch (UnplannedException e)
         {
-            Beyond(key + Glanced, e.Fault);
+            Beyond(key + Glanced, e);
+            return null;
+        }
+        catch (Exception e) when (e is not (OperationCanceledException or OutOfMemoryException))
+        {
+            // What is only tried out and fails is no way.
+            _log.LogError("No plan came on {Form} when it was tried out ({Key}): {Kind} {Where}", job.Form, key, e.GetType().Name, e.StackTrace);
+            Beyond(key + Glanced, UnplannedException.By(e));
             return null;
         }
     }
@@ -181,23 +274,43 @@ public sealed class Plans(LetterShelf shelf) : IDisposable
 
     /// <summary>A plan that was made lately; null where none was. What turned out to be too much for one throws at once.</summary>
     private Plan? Known(string key) =>
-        _kept.TryGetValue(key, out Plan? known) ? known : _beyond.TryGetValue(key, out JobFault? fault)
-            ? throw new TooMuchException(fault!) : null;
+        _kept.TryGetValue(key, out Plan? known) ? known : _beyond.TryGetValue(key, out UnplannedException? why) && why is not null
+            ? throw new UnplannedException(why.Fault, why.InnerException) : null;
 
     private Plan Reckoned(string key, Job job, Workshop workshop, CancellationToken stop)
     {
+        var since = TimeProvider.System.GetTimestamp();
         try
         {
-            return Keep(key, Planner.Make(job, workshop, shelf.Now, stop));
+            var plan = Keep(key, _make(job, workshop, stop));
+            foreach (var trouble in plan.Troubles)
+            {
+                _log.LogWarning("A way that was tried for a plan on {Form} failed ({Key}): {Trouble}", job.Form, key, trouble);
+            }
+
+            if (TimeProvider.System.GetElapsedTime(since) is var took && took > SlowFrom)
+            {
+                _log.LogWarning("A plan on {Form} took {Seconds} s and {Steps} steps ({Key}).", job.Form, Math.Round(took.TotalSeconds, 1), plan.Steps, key);
+            }
+
+            return plan;
         }
-        catch (TooMuchException e)
+        catch (UnplannedException e)
         {
-            Beyond(key, e.Fault);
+            Beyond(key, e);
             throw;
+        }
+        catch (Exception e) when (e is not (OperationCanceledException or OutOfMemoryException))
+        {
+            // The words of the piece may stand in the message, so the log has its kind and where it happened.
+            _log.LogError("No plan came on {Form} ({Key}): {Kind} {Where}", job.Form, key, e.GetType().Name, e.StackTrace);
+            var unplanned = UnplannedException.By(e);
+            Beyond(key, unplanned);
+            throw unplanned;
         }
     }
 
-    private void Beyond(string key, JobFault fault) => _beyond.Set(key, fault, new MemoryCacheEntryOptions { Size = 1 });
+    private void Beyond(string key, UnplannedException why) => _beyond.Set(key, why, new MemoryCacheEntryOptions { Size = 1 });
 
     private Plan Keep(string key, Plan plan)
     {

@@ -69,7 +69,7 @@ public sealed class BoundsTests
         {
             return Jobs.Make(job, Workshop.Default, most).Route.Count > 0;
         }
-        catch (TooMuchException)
+        catch (UnplannedException)
         {
             return false;
         }
@@ -78,7 +78,7 @@ public sealed class BoundsTests
     [Fact]
     public void A_plan_over_its_budget_ends_as_a_sentence()
     {
-        var fault = Assert.Throws<TooMuchException>(() => Jobs.Make(Drawn(Scribble(300)), Workshop.Default, 100_000)).Fault;
+        var fault = Assert.Throws<UnplannedException>(() => Jobs.Make(Drawn(Scribble(300)), Workshop.Default, 100_000)).Fault;
         Assert.Equal("#/elements", fault.Pointer);
         Assert.Contains("more than one plan can reckon", fault.Detail, StringComparison.Ordinal);
         Assert.NotEmpty(fault.Try);

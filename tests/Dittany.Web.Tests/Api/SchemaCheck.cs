@@ -1,74 +1,32 @@
 using System.Text.Json;
-using System.Text.RegularExpressions;
+using System.Text.Json.Nodes;
+using Json.Schema;
 
 namespace Dittany.Web.Tests.Api;
 
-/// <summary>Checks a document against the parts of JSON Schema that ours use.</summary>
+/// <summary>Checks documents against our published schemas by a validator of JSON Schema 2020-12 that is not ours.</summary>
 internal static class SchemaCheck
 {
-    public static void Holds(JsonElement schema, JsonElement value, string at)
+    private static readonly EvaluationOptions Options = new() { OutputFormat = OutputFormat.List, RequireFormatValidation = true };
+
+    /// <summary>A published schema, to be asked over and over.</summary>
+    public static JsonSchema Of(JsonObject schema) => JsonSchema.FromText(schema.ToJsonString());
+
+    /// <summary>Where a document breaks a schema and how, the deepest places first; none where it holds.</summary>
+    public static IReadOnlyList<string> Faults(JsonSchema schema, JsonElement value)
     {
-        if (schema.TryGetProperty("const", out var only))
-        {
-            Assert.Equal(only.GetString(), value.GetString());
-        }
-
-        if (schema.TryGetProperty("enum", out var choices))
-        {
-            Assert.True(choices.EnumerateArray().Any(c => c.GetString() == value.GetString()), $"{at}: {value}");
-        }
-
-        if (schema.TryGetProperty("pattern", out var pattern))
-        {
-            Assert.Matches(new Regex(pattern.GetString()!, RegexOptions.None, TimeSpan.FromSeconds(1)), value.GetString());
-        }
-
-        if (schema.TryGetProperty("type", out var type))
-        {
-            var allowed = type.ValueKind == JsonValueKind.Array ? type.EnumerateArray().Select(t => t.GetString()).ToArray()
-                : [type.GetString()];
-            Assert.True(allowed.Contains(TypeOf(value)) || (allowed.Contains("integer") && TypeOf(value) == "number"),
-                $"{at} is {TypeOf(value)}, wanted {string.Join('/', allowed)}");
-        }
-
-        if (schema.TryGetProperty("required", out var required))
-        {
-            Assert.All(required.EnumerateArray(), name => Assert.True(value.TryGetProperty(name.GetString()!, out _),
-                $"{at} lacks {name}"));
-        }
-
-        if (schema.TryGetProperty("properties", out var properties) && value.ValueKind == JsonValueKind.Object)
-        {
-            foreach (var member in value.EnumerateObject())
-            {
-                if (properties.TryGetProperty(member.Name, out var inner))
-                {
-                    Holds(inner, member.Value, $"{at}/{member.Name}");
-                }
-                else
-                {
-                    Assert.False(schema.TryGetProperty("additionalProperties", out var more) && more.ValueKind == JsonValueKind.False,
-                        $"{at}/{member.Name} is not in the schema");
-                }
-            }
-        }
-
-        if (schema.TryGetProperty("items", out var items) && value.ValueKind == JsonValueKind.Array)
-        {
-            foreach (var item in value.EnumerateArray())
-            {
-                Holds(items, item, $"{at}/…");
-            }
-        }
+        var result = schema.Evaluate(value, Options);
+        return result.IsValid ? [] : (result.Details ?? []).Where(d => !d.IsValid && d.Errors is { Count: > 0 })
+            .OrderByDescending(d => d.InstanceLocation.ToString().Length)
+            .Select(d => $"{d.InstanceLocation}: {string.Join("; ", (d.Errors ?? new Dictionary<string, string>()).Values)}").DefaultIfEmpty("#: it does not hold").ToArray();
     }
 
-    private static string TypeOf(JsonElement value) => value.ValueKind switch
+    public static IReadOnlyList<string> Faults(JsonObject schema, JsonElement value) => Faults(Of(schema), value);
+
+    /// <summary>Fails with what is broken where a document does not hold.</summary>
+    public static void Holds(JsonElement schema, JsonElement value, string at)
     {
-        JsonValueKind.Object => "object",
-        JsonValueKind.Array => "array",
-        JsonValueKind.String => "string",
-        JsonValueKind.Number => "number",
-        JsonValueKind.Null => "null",
-        _ => "boolean",
-    };
+        var faults = Faults(JsonSchema.FromText(schema.GetRawText()), value);
+        Assert.True(faults.Count == 0, $"{at}: {string.Join('\n', faults.Take(5))}");
+    }
 }

@@ -1,6 +1,7 @@
 using Dittany.Core.Planning;
 using Dittany.Store;
 using Dittany.Web.Setup;
+using Microsoft.Extensions.Logging;
 
 namespace Dittany.Web.Tests.Setup;
 
@@ -34,7 +35,7 @@ public sealed class PlansTests
     [Fact]
     public async Task Who_waits_in_vain_is_told_so()
     {
-        using var places = new Turns(1, TimeSpan.FromMilliseconds(20));
+        using var places = new Turns(1, 0);
         using (await places.Take(default))
         {
             await Assert.ThrowsAsync<BusyException>(() => places.Take(default));
@@ -49,6 +50,111 @@ public sealed class PlansTests
         taken.Dispose();
         using var first = await places.Take(default);
         await Assert.ThrowsAsync<BusyException>(() => places.Take(default));
+    }
+
+    /// <summary>Who may wait does, first come first served, and one more than may is told so: whatever the clock says.</summary>
+    [Fact]
+    public async Task So_many_may_wait_and_no_more()
+    {
+        using var places = new Turns(1, 2);
+        var first = await places.Take(default);
+        var (second, third) = (places.Take(default), places.Take(default));
+        await Assert.ThrowsAsync<BusyException>(() => places.Take(default));
+        var beside = places.TakeBeside(default);
+        first.Dispose();
+        (await second).Dispose();
+        Assert.False(beside.IsCompletedSuccessfully);
+        (await third).Dispose();
+        (await beside).Dispose();
+        using var again = await places.Take(default);
+    }
+
+    /// <summary>Many who ask for the same wait for one plan, and one of them leaving takes it from nobody.</summary>
+    [Fact]
+    public async Task Equal_requests_are_one_plan()
+    {
+        var (made, go) = (0, new TaskCompletionSource());
+        using var plans = Making((job, workshop, stop) =>
+        {
+            Interlocked.Increment(ref made);
+            go.Task.Wait(stop);
+            return Planner.Make(job, workshop, Core.Words.Library.Ours, stop);
+        });
+        using var left = new CancellationTokenSource();
+        var gone = plans.Make(Towel("Ida"), Workshop.Default, left.Token);
+        var all = Enumerable.Range(0, 300).Select(_ => plans.Make(Towel("Ida"), Workshop.Default, default)).ToArray();
+        await left.CancelAsync();
+        await Assert.ThrowsAnyAsync<OperationCanceledException>(() => gone);
+        go.SetResult();
+        var plan = await all[0];
+        Assert.All(await Task.WhenAll(all), p => Assert.Same(plan, p));
+        Assert.Equal(1, made);
+        Assert.Equal(0, plans.InTheMaking);
+    }
+
+    /// <summary>A plan of a list that somebody asks for himself comes before the others of the list.</summary>
+    [Fact]
+    public async Task Who_waits_himself_comes_before_a_list()
+    {
+        var go = new TaskCompletionSource();
+        var order = new System.Collections.Concurrent.ConcurrentQueue<string>();
+        using var plans = Making((job, workshop, stop) =>
+        {
+            order.Enqueue(job.Elements[0].Text);
+            if (job.Elements[0].Text == "first")
+            {
+                go.Task.Wait(stop);
+            }
+
+            return Planner.Make(job, workshop, Core.Words.Library.Ours, stop);
+        });
+        var list = new[] { "first", "second", "third" }.Select(w => plans.Begin(Towel(w), Workshop.Default)).ToArray();
+        var third = await plans.Make(Towel("third"), Workshop.Default, default);
+        go.SetResult();
+        Assert.Same(third, await list[2]);
+        await Task.WhenAll(list);
+        Assert.Equal("second", order.Last());
+        Assert.Equal(3, order.Count);
+    }
+
+    /// <summary>A fault of ours is a job of which no plan comes: told as that, once in the log, without the words of the piece.</summary>
+    [Fact]
+    public async Task A_plan_that_fails_is_told_and_logged_once()
+    {
+        var (times, log) = (0, new Logged());
+        using var plans = Making((job, _, _) =>
+        {
+            times++;
+            throw new KeyNotFoundException($"'{job.Elements[0].Text}' is not there");
+        }, log);
+        for (var i = 0; i < 3; i++)
+        {
+            var unplanned = await Assert.ThrowsAsync<UnplannedException>(() => plans.Make(Towel("Ida"), Workshop.Default, default));
+            Assert.True(unplanned.Ours);
+            Assert.Contains("cannot be planned", unplanned.Fault.Detail, StringComparison.Ordinal);
+            Assert.IsType<KeyNotFoundException>(unplanned.GetBaseException());
+        }
+
+        Assert.True(plans.Begin(Towel("Ida"), Workshop.Default).IsFaulted);
+        Assert.Null(plans.Glance(Towel("Ida"), Workshop.Default, default));
+        Assert.Equal(1, times);
+        Assert.DoesNotContain(log.Lines, l => l.Contains("Ida", StringComparison.Ordinal));
+        Assert.Equal(1, log.Lines.Count(l => l.Contains("KeyNotFoundException", StringComparison.Ordinal)));
+    }
+
+    private static Plans Making(Func<Job, Workshop, CancellationToken, Plan> make, Logged? log = null) => new(log, make, make);
+
+    private sealed class Logged : ILogger<Plans>
+    {
+        public System.Collections.Concurrent.ConcurrentQueue<string> Lines { get; } = [];
+
+        public IDisposable? BeginScope<TState>(TState state)
+            where TState : notnull => null;
+
+        public bool IsEnabled(LogLevel logLevel) => true;
+
+        public void Log<TState>(LogLevel logLevel, EventId eventId, TState state, Exception? exception,
+            Func<TState, Exception?, string> formatter) => Lines.Enqueue(formatter(state, exception));
     }
 
     [Fact]
@@ -66,10 +172,10 @@ public sealed class PlansTests
     public async Task What_is_too_much_is_known_the_next_time()
     {
         using var plans = new Plans(new LetterShelf());
-        await Assert.ThrowsAsync<TooMuchException>(() => plans.Make(Wild.Scribble(Monday), Workshop.Default, default));
+        await Assert.ThrowsAsync<UnplannedException>(() => plans.Make(Wild.Scribble(Monday), Workshop.Default, default));
         var again = plans.Begin(Wild.Scribble(Monday), Workshop.Default);
         Assert.True(again.IsFaulted);
-        await Assert.ThrowsAsync<TooMuchException>(() => again);
+        await Assert.ThrowsAsync<UnplannedException>(() => again);
     }
 
     /// <summary>What is told of many plans is reckoned once for all who ask, and kept; what fails is tried anew.</summary>

@@ -128,18 +128,18 @@ public sealed class SprayPaint : ICraft
     private static IReadOnlyList<Layer> Layers(IReadOnlyList<CraftPiece> pieces) => pieces.GroupBy(p => p.Colour, StringComparer.Ordinal)
         .OrderByDescending(g => Colour.Parse(g.Key).ToLab().L).ThenBy(g => g.Key, StringComparer.Ordinal).Select(colour =>
         {
-            var areas = colour.Where(p => !p.Line).Select(p => p.Area).Aggregate(Region.Empty, (a, b) => a.With(b));
-            var open = areas;
-            foreach (var line in colour.Where(p => p.Line))
-            {
-                open = line.Area.Within(areas).AreaMm2 > 0.7 * line.Area.AreaMm2
-                    ? open.Without(line.Area.OffsetCoarsely(-Math.Max(0, (WidthOf(line.Area) - Stencil.LeastWebMm) / 2)))
-                    : open.With(line.Area);
-            }
+            var areas = Region.All(colour.Where(p => !p.Line).Select(p => p.Area));
+            bool Lost(Region line) => areas.BoxMeets(line) && line.Within(areas).AreaMm2 > LostOnShare * line.AreaMm2;
+            var lines = colour.Where(p => p.Line).ToLookup(p => Lost(p.Area), p => p.Area);
+            var open = Region.All([areas.Without(lines[true].Select(l => l.OffsetCoarsely(-Math.Max(0, (WidthOf(l) - Stencil.LeastWebMm) / 2)))
+                .ToArray()), .. lines[false]]);
 
-            (open, var lost) = Stencil.HeldApart(open);
+            (open, var lost) = Stencil.HeldApart(open.Coarser(Stencil.KnifeMm));
             return new Layer(colour.Key, colour.Select(p => p.Role).Distinct(StringComparer.Ordinal).ToArray(), Stencil.Of(open), lost);
         }).Where(l => !l.Stencil.Cut.IsEmpty).ToArray();
+
+    /// <summary>A line of which more than this share lies on an area of its own colour would be lost in it (from memory).</summary>
+    private const double LostOnShare = 0.7;
 
     /// <summary>How wide a long thin area is on average, mm.</summary>
     private static double WidthOf(Region line) => 2 * line.AreaMm2 / Math.Max(1e-9, line.AroundMm);
@@ -157,7 +157,7 @@ public sealed class SprayPaint : ICraft
             return [];
         }
 
-        var all = layers.Select(l => l.Stencil.Cut).Aggregate((a, b) => a.With(b));
+        var all = Region.All(layers.Select(l => l.Stencil.Cut));
         var (least, most) = all.Box;
         var (wide, high) = (most.X - least.X + (2 * FilmRoundMm), most.Y - least.Y + (2 * FilmRoundMm));
         var film = new Use("sticky film", Math.Round(layers.Count * wide * high / 1e6, 4), "m²");

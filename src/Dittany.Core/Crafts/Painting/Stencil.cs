@@ -14,6 +14,9 @@ public sealed record Stencil(Region Openings, IReadOnlyList<Region> Bridges, Reg
     /// <summary>An opening narrower than this lets hardly any paint through, and cannot be cut cleanly, mm (from memory).</summary>
     public const double LeastOpeningMm = 1.2;
 
+    /// <summary>A knife follows a line no closer than this, mm (from memory).</summary>
+    public const double KnifeMm = 0.03;
+
     /// <summary>Bridges reach so far into the film on both sides, mm, so that they hang together with it for certain.</summary>
     private const double GripMm = 0.3;
 
@@ -51,7 +54,8 @@ public sealed record Stencil(Region Openings, IReadOnlyList<Region> Bridges, Reg
         var bridges = new List<Region>();
         foreach (var island in islands)
         {
-            var rest = pieces.Where(p => !ReferenceEquals(p, island)).Aggregate((a, b) => a.With(b));
+            // They lie apart from each other, so together they need no overlay.
+            var rest = Region.Together(pieces.Where(p => !ReferenceEquals(p, island)));
             var (here, there) = island.NearestTo(rest);
             bridges.Add(Bridge(here, there, webMm));
             var (low, high) = island.Box;
@@ -63,7 +67,7 @@ public sealed record Stencil(Region Openings, IReadOnlyList<Region> Bridges, Reg
         }
 
         // Islands that hold on to each other and to nothing else.
-        for (var joined = film.With(All(bridges)); ; joined = film.With(All(bridges)))
+        for (var joined = film.With(Region.All(bridges)); ; joined = film.With(Region.All(bridges)))
         {
             var parts = joined.Pieces();
             if (parts.Count <= 1)
@@ -72,13 +76,12 @@ public sealed record Stencil(Region Openings, IReadOnlyList<Region> Bridges, Reg
             }
 
             var outer = parts.First(p => p.Holds(corner));
-            var adrift = parts.Where(p => !ReferenceEquals(p, outer)).MinBy(p => p.To(outer))!;
-            var (here, there) = adrift.NearestTo(outer);
+            var (here, there) = parts.Where(p => !ReferenceEquals(p, outer)).Select(p => p.NearestTo(outer)).MinBy(b => b.Here.To(b.There));
             bridges.Add(Bridge(here, there, webMm));
         }
 
         var standing = bridges.Select(b => b.Within(openings)).Where(b => !b.IsEmpty).ToArray();
-        return new Stencil(openings, standing, bridges.Count == 0 ? openings : openings.Without(All(bridges)), islands.Length);
+        return new Stencil(openings, standing, bridges.Count == 0 ? openings : openings.Without(Region.All(bridges)), islands.Length);
     }
 
     /// <summary>
@@ -96,8 +99,8 @@ public sealed record Stencil(Region Openings, IReadOnlyList<Region> Bridges, Reg
                 break;
             }
 
-            var half = (webMm - (Narrowest(film, webMm) ?? webMm)) / 2;
-            kept = kept.Without(All(narrow.Select(n => n.OffsetCoarsely(half + 0.05))));
+            var half = (webMm - Narrowest(film, narrow, webMm)) / 2;
+            kept = kept.Without(Region.All(narrow.Select(n => n.OffsetCoarsely(half + 0.05))));
         }
 
         return (kept, openings.AreaMm2 - kept.AreaMm2);
@@ -123,18 +126,26 @@ public sealed record Stencil(Region Openings, IReadOnlyList<Region> Bridges, Reg
     /// <summary>How wide the narrowest part of an opening is, mm; null where none is narrower than what is asked for.</summary>
     public double? NarrowestOpeningMm(double askedMm = LeastOpeningMm) => Narrowest(Openings, askedMm);
 
+    /// <summary>What is looked at round a narrow spot, in widths.</summary>
+    private const double RoundWidths = 2.5;
+
     /// <summary>
     /// The width up to which something of an area is lost when it is eroded by half of it and grown again; null where nothing is lost at
     /// the width asked for. Points of corners are no parts of their own.
     /// </summary>
-    private static double? Narrowest(Region area, double askedMm)
-    {
-        bool Lost(double width) => Narrow(area, width).Count > 0;
+    private static double? Narrowest(Region area, double askedMm) =>
+        Narrow(area, askedMm) is { Count: > 0 } spots ? Narrowest(area, spots, askedMm) : null;
 
-        if (!Lost(askedMm))
-        {
-            return null;
-        }
+    /// <summary>
+    /// The same where it is known which spots are too narrow: only round them there is anything narrower, so nothing else is looked at.
+    /// </summary>
+    private static double Narrowest(Region area, IReadOnlyList<Region> spots, double askedMm)
+    {
+        var round = area.Within(Region.All(spots.Select(s => s.OffsetCoarsely(RoundWidths * askedMm))));
+        var there = Region.All(spots.Select(s => s.OffsetCoarsely(askedMm / 2)));
+
+        // Where the view is cut off an edge may seem narrow that is none: it lies away from the spots.
+        bool Lost(double width) => Narrow(round, width).Any(p => p.BoxMeets(there) && p.Within(there).AreaMm2 > p.AreaMm2 / 2);
 
         var (low, high) = (0.0, askedMm);
         for (var i = 0; i < 6; i++)
@@ -146,8 +157,6 @@ public sealed record Stencil(Region Openings, IReadOnlyList<Region> Bridges, Reg
         return Math.Round(high, 2);
     }
 
-    private static Region All(IEnumerable<Region> strips) => strips.Aggregate(Region.Empty, (a, b) => a.With(b));
-
     private static Region Bridge(Pt here, Pt there, double webMm)
     {
         var way = here.To(there) < 1e-9 ? new Pt(1, 0) : (there - here) * (1 / here.To(there));
@@ -156,10 +165,10 @@ public sealed record Stencil(Region Openings, IReadOnlyList<Region> Bridges, Reg
 
     private static (Pt Here, Pt There)? Second(Region island, Region rest, Pt middle, Pt first)
     {
-        var ring = island.Rings.MaxBy(Polyline.Length)!;
+        var ring = island.Rings.OrderByDescending(Polyline.Length).First();
         var length = Polyline.Length([.. ring, ring[0]]);
         var places = Enumerable.Range(0, Tried).Select(i => Polyline.At([.. ring, ring[0]], length * i / Tried)).Where(p =>
             Pt.Dot(p - middle, first) < OtherSide * (p - middle).Length * first.Length);
-        return places.Select(p => (Here: p, There: rest.Nearest(p))).Select(b => ((Pt, Pt)?)b).MinBy(b => b!.Value.Item1.To(b.Value.Item2));
+        return places.Select(p => (Here: p, There: rest.Nearest(p))).OrderBy(b => b.Here.To(b.There)).Select(b => ((Pt, Pt)?)b).FirstOrDefault();
     }
 }

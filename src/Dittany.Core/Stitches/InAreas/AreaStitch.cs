@@ -49,7 +49,7 @@ public abstract class AreaStitch : IStitch
         var sewing = new Sewn.Sewing(by.Spec.Pair.Size);
         Sew(sewing, ground, by);
         var sewn = sewing.Done();
-        by.Budget?.Spend(40L * sewn.Count);
+        by.Budget?.Spend(240L * sewn.Count);
         var breaks = sewing.Breaks;
         return sewn.Count == 0 ? null : new Placed(ground.Covers.Rings[0], true, sewn, 0, this, WidthMm(by))
         {

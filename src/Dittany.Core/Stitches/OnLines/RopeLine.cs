@@ -58,7 +58,7 @@ public sealed class RopeLine : LineStitch, IStitch
         {
             var down = i + Slant - 1;
             sewing.Stitch(new Move(MoveKind.UpAt, left[i - 1]), new Move(MoveKind.HoldAt, left[i]), new Move(MoveKind.DownAt,
-                right[down < right.Count ? down : way.Closed ? down - right.Count + 1 : right.Count - 1]));
+                right[down < right.Count ? down : way.Closed ? ((down - 1) % (right.Count - 1)) + 1 : right.Count - 1]));
         }
     }
 }

@@ -14,7 +14,8 @@ namespace Dittany.Web.Pages.Bench;
 /// <summary>
 /// The bench of one piece. Every change is a revision; the answer is the bench again, as a part for htmx or by redirect without scripts.
 /// </summary>
-public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, SheetStore sheets, Desk desk, LetterShelf shelf) : PageModel
+public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, SheetStore sheets, Desk desk, LetterShelf shelf,
+    ILogger<IndexModel> log) : PageModel
 {
     /// <summary>The furthest a drop may be pulled onto a line, mm, whatever the nearness of the drawing says.</summary>
     private const double MostPullMm = 20;
@@ -349,9 +350,16 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
             Bench = piece is null ? null : with(await ViewOf(piece, workshop, cancel));
             Bad = bad;
         }
-        catch (TooMuchException e)
+        catch (UnplannedException e) when (piece is not null)
         {
-            Bad = Desk.Unplanned(piece!, e);
+            Bad = Desk.Unplanned(piece, e);
+        }
+        catch (Exception e) when (piece is not null && e is not ObjectDisposedException and (InvalidOperationException or ArgumentException or NullReferenceException
+            or KeyNotFoundException or IndexOutOfRangeException or FormatException or ArithmeticException))
+        {
+            // A plan that cannot be told is trouble of this piece, and has the same ways out.
+            log.LogError("The bench of piece {Piece} cannot be told: {Kind} {Where}", piece.Id, e.GetType().Name, e.StackTrace);
+            Bad = Desk.Unplanned(piece, e);
         }
 
         Response.StatusCode = status;
@@ -398,7 +406,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
             return JobCheck.Faults(piece.Before!, piece.In(workshop), shelf.Now).Count == 0
                 ? (await desk.Plan(piece, workshop, cancel, piece.Before)).Plan : null;
         }
-        catch (TooMuchException)
+        catch (UnplannedException)
         {
             return null;
         }

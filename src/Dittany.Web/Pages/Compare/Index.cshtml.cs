@@ -116,7 +116,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
         {
             One = await desk.Plan(piece, workshop, cancel);
         }
-        catch (TooMuchException)
+        catch (UnplannedException)
         {
             return false;
         }
@@ -155,7 +155,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
         {
             Other = await desk.Plan(Piece, workshop, cancel, job);
         }
-        catch (TooMuchException e)
+        catch (UnplannedException e)
         {
             Fault = $"{e.Fault.Detail} {e.Fault.Try}";
             return;

@@ -139,7 +139,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
                 var plan = (await desk.Plan(Piece, workshop, cancel)).Plan;
                 (PieceName, Steps, _plan) = (plan.Title, NeedleSteps.Of(plan, desk.Today), plan);
             }
-            catch (TooMuchException)
+            catch (UnplannedException)
             {
                 PieceName = Desk.NameOf(Piece.Job);
             }

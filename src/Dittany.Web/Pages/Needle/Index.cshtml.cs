@@ -275,7 +275,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
         {
             Plan = (await desk.Plan(piece, Workshop, cancel)).Plan;
         }
-        catch (TooMuchException)
+        catch (UnplannedException)
         {
             return false;
         }

@@ -172,7 +172,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
             // Planned before it is stored: what is more than a plan holds is told here, and the bench is there at once.
             await desk.Plan(job, workshop, cancel);
         }
-        catch (TooMuchException e)
+        catch (UnplannedException e)
         {
             Faults = [e.Fault];
             Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
@@ -286,7 +286,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
         {
             plan = await desk.Plan(job, workshop, cancel);
         }
-        catch (TooMuchException e)
+        catch (UnplannedException e)
         {
             Faults = [e.Fault];
             return;

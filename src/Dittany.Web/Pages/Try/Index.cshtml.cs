@@ -160,7 +160,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
         {
             return await desk.Plan(piece, workshop, cancel);
         }
-        catch (TooMuchException)
+        catch (UnplannedException)
         {
             return null;
         }
@@ -186,7 +186,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
             var plan = await Task.Run(() => plans.Make(job, workshop, cancel), cancel);
             return TryOut.Of(make, Retold.In(plan, Units));
         }
-        catch (TooMuchException)
+        catch (UnplannedException)
         {
             return null;
         }
