@@ -108,6 +108,12 @@ public sealed class DataFolder : IDisposable
     {
         try
         {
+            if (OfLater(db) is { } later)
+            {
+                throw new DataFolderException($"'{DatabasePath}' was written by a later Dittany ({later}): start that one, or name another folder in "
+                    + "DITTANY_DATA. Nothing was touched.");
+            }
+
             ClearBeginnings();
             var pending = db.Database.GetPendingMigrations().ToArray();
             if (pending.Length > 0 && db.Database.GetAppliedMigrations().Any())
@@ -140,6 +146,42 @@ public sealed class DataFolder : IDisposable
     }
 
     public void Dispose() => _lock.Dispose();
+
+    /// <summary>
+    /// A migration in the database that this program does not know: one a later program made. Null where there is none, and where there is
+    /// no database yet. Only looks.
+    /// </summary>
+    private string? OfLater(DittanyDb db)
+    {
+        if (!File.Exists(DatabasePath) || new FileInfo(DatabasePath).Length == 0)
+        {
+            return null;
+        }
+
+        using var connection = new SqliteConnection(new SqliteConnectionStringBuilder(ConnectionString) { Pooling = false,
+            Mode = SqliteOpenMode.ReadOnly }
+            .ToString());
+        connection.Open();
+        using var command = connection.CreateCommand();
+        command.CommandText = "SELECT COUNT(*) FROM sqlite_master WHERE name = '__EFMigrationsHistory'";
+        if (Convert.ToInt64(command.ExecuteScalar(), System.Globalization.CultureInfo.InvariantCulture) == 0)
+        {
+            return null;
+        }
+
+        var known = db.Database.GetMigrations().ToHashSet(StringComparer.Ordinal);
+        command.CommandText = "SELECT MigrationId FROM __EFMigrationsHistory ORDER BY MigrationId";
+        using var reader = command.ExecuteReader();
+        while (reader.Read())
+        {
+            if (!known.Contains(reader.GetString(0)))
+            {
+                return reader.GetString(0);
+            }
+        }
+
+        return null;
+    }
 
     /// <summary>
     /// What a killed start leaves: a database of no bytes, which is none yet, and the row by which a migration keeps others out, which

@@ -37,7 +37,7 @@ public sealed class LogStore(DittanyDb db, TimeProvider time)
             RealMm = entry.Measured?.RealMm,
             PictureId = picture,
             LeftMm = leftMm,
-            Note = note,
+            Note = Written(note),
             Once = once,
             For = instead,
             TakenBack = takenBack,
@@ -49,6 +49,9 @@ public sealed class LogStore(DittanyDb db, TimeProvider time)
         db.ChangeTracker.Clear();
         return row;
     }
+
+    /// <summary>A note without what cannot be written: a character of no bytes would end it in the database.</summary>
+    private static string Written(string note) => string.Concat(note.Where(c => c == '\n' || !char.IsControl(c)));
 
     /// <summary>Keeps a picture of a piece as it is on this day, with a word to it; one that is there already is kept once.</summary>
     public Task<LogRow> AddPicture(int piece, string picture, string note, CancellationToken cancel = default) =>

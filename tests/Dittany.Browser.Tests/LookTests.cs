@@ -89,8 +89,8 @@ public sealed class LookTests(App app) : IClassFixture<App>
             browser.ExecuteScript(LeaveOutLines);
             browser.ExecuteScript(Axe);
             var found = browser.ExecuteAsyncScript(
-                "const done = arguments[arguments.length - 1]; axe.run({ resultTypes: ['violations'] }).then(r => done(r.violations.map(v => v.id + ': ' + v.nodes.map(n "
-                    + "=> n.target).slice(0, 3).join(' | '))));");
+                "const done = arguments[arguments.length - 1]; axe.run({ resultTypes: ['violations'], rules: { 'target-size': { enabled: true } } }).then(r => done(r.violations.map(v => v.id + ': ' + v.nodes.map(n "
+                    + "=> n.target).slice(0, 60).join(' | '))));");
             all.AddRange(((IReadOnlyCollection<object>)found!).Select(f => $"{path} {f}"));
         }
 

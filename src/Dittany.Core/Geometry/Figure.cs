@@ -31,7 +31,8 @@ public sealed record FigurePart(string Role, FigureKind Kind, Stroke Stroke, int
     /// </summary>
     public Region? Crossed => _crossed.Value;
 
-    private Lazy<Region?> _crossed = new(() => Kind == FigureKind.Shape && Stroke.Closed ? Measures.Budget.Uncounted(() => Repaired(Stroke)) : null,
+    private Lazy<Region?> _crossed = new(() => Kind == FigureKind.Shape && Stroke.Closed ? Measures.Budget.Uncounted(() =>
+        Repaired(Stroke)) : null,
         LazyThreadSafetyMode.PublicationOnly);
 
     /// <summary>
@@ -46,7 +47,8 @@ public sealed record FigurePart(string Role, FigureKind Kind, Stroke Stroke, int
     {
         Flow = Flow?.Map(map),
         _crossed = Kind == FigureKind.Shape && Stroke.Closed
-            ? new Lazy<Region?>(() => Crossed is { } crossed ? crossed.Mapped(map) ?? Measures.Budget.Uncounted(() => Repaired(Stroke.Map(map)))
+            ? new Lazy<Region?>(() => Crossed is { } crossed ? crossed.Mapped(map) ?? Measures.Budget.Uncounted(() =>
+                Repaired(Stroke.Map(map)))
                 : null, LazyThreadSafetyMode.PublicationOnly)
             : _crossed,
     };

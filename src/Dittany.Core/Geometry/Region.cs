@@ -87,7 +87,8 @@ public sealed class Region
         LinearRing Ring(LineString ring) => Factory.CreateLinearRing(ring.Coordinates.Select(c => map(new Pt(c.X, c.Y))).Select(p =>
             new Coordinate(p.X, p.Y)).ToArray());
         var mapped = Factory.BuildGeometry(Enumerable.Range(0, _area.NumGeometries).Select(_area.GetGeometryN).OfType<Polygon>()
-            .Where(p => !p.IsEmpty).Select(p => Factory.CreatePolygon(Ring(p.ExteriorRing), p.InteriorRings.Select(Ring).ToArray())).ToArray());
+            .Where(p => !p.IsEmpty).Select(p => Factory.CreatePolygon(Ring(p.ExteriorRing), p.InteriorRings.Select(Ring).ToArray()))
+                .ToArray());
         return mapped.IsValid ? new(mapped) : null;
     }
 

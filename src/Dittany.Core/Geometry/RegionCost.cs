@@ -4,7 +4,8 @@ namespace Dittany.Core.Geometry;
 
 /// <summary>
 /// How dear an area, or some lines, are to the geometry library: by their points, and by pairs of sharp turns of one ring
-/// (<paramref name="Sharp"/>), for where an edge is jagged its offsets and overlays cross in many places. Spends the steps of a call from the current <see cref="Budget"/> before the call is made, for
+/// (<paramref name="Sharp"/>), for where an edge is jagged its offsets and overlays cross in many places. Spends the steps of a call from
+/// the current <see cref="Budget"/> before the call is made, for
 /// the library cannot be stopped while it works. Measured on two cores, one step being about a thirtieth of a microsecond; the figures are
 /// in docs/measured.md.
 /// </summary>

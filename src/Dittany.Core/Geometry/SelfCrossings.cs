@@ -6,7 +6,9 @@ namespace Dittany.Core.Geometry;
 /// <summary>How often a line crosses itself, counted no further than matters.</summary>
 public static class SelfCrossings
 {
-    /// <summary>Pairs of pieces that are looked at: some tenths of a second. A line whose pieces lie so much over each other counts as tangled.</summary>
+    /// <summary>
+    /// Pairs of pieces that are looked at: some tenths of a second. A line whose pieces lie so much over each other counts as tangled.
+    /// </summary>
     private const int MostLooked = 3_000_000;
 
     /// <summary>

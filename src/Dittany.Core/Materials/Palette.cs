@@ -57,7 +57,8 @@ public static class Palette
 
     /// <summary>What a program calls a colour: the name of one of ours with hyphens, else its code without the sign before it.</summary>
     public static string IdOf(string hex) =>
-        (Colours.FirstOrDefault(c => string.Equals(c.Hex, hex, StringComparison.OrdinalIgnoreCase))?.Name ?? hex.TrimStart('#').ToLowerInvariant())
+        (Colours.FirstOrDefault(c => string.Equals(c.Hex, hex, StringComparison.OrdinalIgnoreCase))?.Name ?? hex.TrimStart('#')
+            .ToLowerInvariant())
             .Replace(' ', '-');
 
     /// <summary>

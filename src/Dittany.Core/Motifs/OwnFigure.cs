@@ -11,7 +11,8 @@ namespace Dittany.Core.Motifs;
 public sealed record OwnFigure(Figure Figure, int Bends, int BendsKept, int WithoutLength)
 {
     /// <summary>
-    /// Pieces of a line that are shorter become one where together they stay within half of it of a straight one, as a share of the drawing's
+    /// Pieces of a line that are shorter become one where together they stay within half of it of a straight one, as a share of the
+    /// drawing's
     /// larger side: a tenth of a millimetre on a drawing of 200 mm, a quarter of the thinnest thread (from memory).
     /// </summary>
     public const double FinestShare = 1 / 2000.0;
@@ -48,7 +49,8 @@ public sealed record OwnFigure(Figure Figure, int Bends, int BendsKept, int With
                 kept++;
                 var point = Figure.SpanOf(part.Stroke) <= DotShare * size;
                 same &= point;
-                parts.Add(!point ? FigurePart.Dot(part.Role, part.Middle, NoLengthShare * size) with { Copy = part.Copy, Layer = part.Layer }
+                parts.Add(!point ? FigurePart.Dot(part.Role, part.Middle, NoLengthShare * size) with { Copy = part.Copy,
+                    Layer = part.Layer }
                     : part);
                 continue;
             }
@@ -71,7 +73,9 @@ public sealed record OwnFigure(Figure Figure, int Bends, int BendsKept, int With
             kept, without);
     }
 
-    /// <summary>What was left out, in words; null where nothing was. <paramref name="highMm"/> is how high its larger side is stitched.</summary>
+    /// <summary>
+    /// What was left out, in words; null where nothing was. <paramref name="highMm"/> is how high its larger side is stitched.
+    /// </summary>
     public Told? LeftOut(double highMm) => (Bends - BendsKept - WithoutLength, WithoutLength) switch
     {
         (<= 0, 0) => null,

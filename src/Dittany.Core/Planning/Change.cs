@@ -220,7 +220,8 @@ public static class Changes
 
                 if (ReadDone(value) is { } done)
                 {
-                    return job with { Done = done };
+                    // The day of its first wash stays known whatever is done afterwards.
+                    return job with { Done = done with { WashedOn = done.WashedOn ?? job.Done?.WashedOn } };
                 }
 
                 fault = new JobFault("#/done", $"'{value}' does not say how far it is.",

@@ -72,7 +72,8 @@ internal sealed record MotifColours(string Main, string? Green, bool OutlinedVei
         var one = parts.Where(p => p.Copy <= 0).ToArray();
         var areas = one.Where(p => p.Kind == FigureKind.Shape).Select(p => (p.Layer, Region: p.Covers())).ToArray();
         return one.GroupBy(p => p.Role, StringComparer.Ordinal).Where(role => role.All(p =>
-            areas.Where(a => a.Layer < p.Layer).ToArray() is { Length: > 0 } under && Looked(areas.Length + ((long)under.Length * p.Line.Count))
+            areas.Where(a => a.Layer < p.Layer).ToArray() is { Length: > 0 } under
+                && Looked(areas.Length + ((long)under.Length * p.Line.Count))
             && p.Line.All(at => under.Any(a => a.Region.Holds(at))))).Select(role => role.Key).ToHashSet(StringComparer.Ordinal);
     }
 

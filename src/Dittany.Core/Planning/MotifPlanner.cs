@@ -357,7 +357,8 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
                 : "No size fits at this place.", asked.Arrangement == "border" ? "A border runs along the edge of the room there is."
                 : round ? "It leaves room for what stands in its middle."
                 : "Half of the room's smaller side is usual, so that cloth shows all round it.",
-                .. asked.Drawing?.Drawn.LeftOut(high * Math.Max(1, unit.Width / Math.Max(1e-9, unit.Height))) is { } leftOut ? [leftOut] : Array.Empty<Told>()],
+                .. asked.Drawing?.Drawn.LeftOut(high * Math.Max(1, unit.Width / Math.Max(1e-9, unit.Height))) is { } leftOut ? [leftOut]
+                    : Array.Empty<Told>()],
             ["Another place, or a size of your own."], new[] { high - 5, high + 5, Math.Floor(largest) }.Where(v => v >= 5
                 && v <= 600).Distinct().Select(Choice).ToArray());
     }

@@ -198,7 +198,9 @@ public sealed record Plan(
     /// </summary>
     public IReadOnlyList<string> Troubles { get; init; } = [];
 
-    /// <summary>Steps of reckoning it took with all that was tried out for it, of <see cref="Measures.Budget.OfAPlan"/>; for the log.</summary>
+    /// <summary>
+    /// Steps of reckoning it took with all that was tried out for it, of <see cref="Measures.Budget.OfAPlan"/>; for the log.
+    /// </summary>
     public long Steps { get; init; }
 
     /// <summary>What of its minutes was learnt from her log.</summary>

@@ -26,7 +26,8 @@ public static class Planner
 {
     /// <summary>
     /// Makes the plan of a job that <see cref="JobCheck"/> found no fault with; a faulty one throws <see cref="ArgumentException"/>. What
-    /// does not fit or does not read is a concern in the plan, never an error. Throws <see cref="UnplannedException"/> where it would be more
+    /// does not fit or does not read is a concern in the plan, never an error. Throws <see cref="UnplannedException"/> where it would be
+    /// more
     /// than one plan holds, or takes more steps of reckoning than <see cref="Budget.OfAPlan"/>, and
     /// <see cref="OperationCanceledException"/> soon after <paramref name="stop"/> is called.
     /// </summary>

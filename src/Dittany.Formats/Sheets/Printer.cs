@@ -29,14 +29,27 @@ public sealed class FolderPrinter(string folder) : IPrinter
             out var scale) && scale is > 0.5 and < 2 ? scale : 1;
         set
         {
-            Directory.CreateDirectory(folder);
+            Private(folder);
             File.WriteAllText(ErrorFile, value.ToString("R", System.Globalization.CultureInfo.InvariantCulture));
+        }
+    }
+
+    /// <summary>What is printed holds people's words: the folder is the owner's alone.</summary>
+    private static void Private(string folder)
+    {
+        if (OperatingSystem.IsWindows())
+        {
+            Directory.CreateDirectory(folder);
+        }
+        else
+        {
+            Directory.CreateDirectory(folder, UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute);
         }
     }
 
     public async Task<string> Print(PrintJob job, CancellationToken cancel = default)
     {
-        Directory.CreateDirectory(folder);
+        Private(folder);
         var safe = string.Concat(job.Name.Select(c => char.IsAsciiLetterOrDigit(c) || c == '-' ? c : '-'));
         var path = Path.Combine(folder, $"{safe}.pdf");
         await File.WriteAllBytesAsync(path, LeafPdf.Write(job.Leaves, job.Enlarged * Scale), cancel);

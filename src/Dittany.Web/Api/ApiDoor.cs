@@ -161,8 +161,11 @@ public static class ApiDoor
             : Results.NotFound();
     }
 
-    /// <summary>What went wrong with a piece, to be passed on: the rules' version, what is told, where it happened, and the job itself.</summary>
-    private static async Task<IResult> Report(int id, PieceStore pieces, WorkshopStore workshops, Today today, Plans plans, HttpContext context,
+    /// <summary>
+    /// What went wrong with a piece, to be passed on: the rules' version, what is told, where it happened, and the job itself.
+    /// </summary>
+    private static async Task<IResult> Report(int id, PieceStore pieces, WorkshopStore workshops, Today today, Plans plans,
+        HttpContext context,
         CancellationToken cancel)
     {
         context.Response.Headers.CacheControl = "no-store";
@@ -223,14 +226,14 @@ public static class ApiDoor
         {
             if (context.Request.ContentLength > Safety.MostBody)
             {
-                return TooLarge();
+                return TooLarge(context.Request.ContentLength);
             }
 
             await context.Request.Body.CopyToAsync(body, context.RequestAborted);
         }
         catch (BadHttpRequestException e) when (e.StatusCode == StatusCodes.Status413PayloadTooLarge)
         {
-            return TooLarge();
+            return TooLarge(context.Request.ContentLength);
         }
         catch (IOException) when (!context.RequestAborted.IsCancellationRequested)
         {
@@ -239,7 +242,7 @@ public static class ApiDoor
 
         if (body.Length > Safety.MostBody)
         {
-            return TooLarge();
+            return TooLarge(body.Length);
         }
 
         var read = JobJson.Read(body.ToArray(), today.Date, Workshop.Default, shelf.Now);
@@ -251,7 +254,9 @@ public static class ApiDoor
         return answer(read.Job, read.Workshop!, await plans.Make(read.Job, read.Workshop!, context.RequestAborted));
     }
 
-    private static IResult TooLarge() => Problems.Of(StatusCodes.Status413PayloadTooLarge, "The body is larger than 1 MB.", []);
+    private static IResult TooLarge(long? bytes) => Problems.Of(StatusCodes.Status413PayloadTooLarge,
+        Limits.Told("The body", bytes, Safety.MostBody), [new JobFault("#", Limits.Told("The body", bytes, Safety.MostBody),
+            "Draw it with fewer points, or leave parts out.")]);
 
     private static IResult List(IEnumerable<JsonObject> rows) =>
         Results.Text(new JsonArray(rows.Select(r => (JsonNode)r).ToArray()).ToJsonString(), "application/json", Encoding.UTF8);

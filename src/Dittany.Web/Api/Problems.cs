@@ -23,6 +23,7 @@ public static class Problems
                 [unplanned.Fault]),
             UnplannedException much => Of(StatusCodes.Status400BadRequest, "The job is more than one plan holds.", [much.Fault]),
             BusyException busy => Of(StatusCodes.Status503ServiceUnavailable, busy.Message, []),
+            var full when Limits.DiskFull(full) => Of(StatusCodes.Status507InsufficientStorage, "The disk is full; nothing was stored.", []),
             BadHttpRequestException bad => Of(bad.StatusCode, "The request could not be taken as it was sent.", []),
             _ => Of(StatusCodes.Status500InternalServerError, "Something went wrong here; nothing was stored.", []),
         }).ExecuteAsync(context);
@@ -38,6 +39,7 @@ public static class Problems
     /// <summary>The status of what went wrong, for pages and door alike.</summary>
     public static int StatusOf(Exception? error) => error switch
     {
+        var full when Limits.DiskFull(full) => StatusCodes.Status507InsufficientStorage,
         BusyException => StatusCodes.Status503ServiceUnavailable,
         UnplannedException => StatusCodes.Status422UnprocessableEntity,
         BadHttpRequestException bad => bad.StatusCode,

@@ -21,6 +21,10 @@ public sealed class ErrorModel : PageModel
 
     public void OnPost(int? code) => Tell(code);
 
+    /// <summary>Where the request was going before it came here.</summary>
+    private Endpoint? Before => HttpContext.Features.Get<IExceptionHandlerPathFeature>()?.Endpoint
+        ?? HttpContext.Features.Get<IStatusCodeReExecuteFeature>()?.Endpoint;
+
     private void Tell(int? code)
     {
         var error = HttpContext.Features.Get<IExceptionHandlerPathFeature>()?.Error;
@@ -28,6 +32,12 @@ public sealed class ErrorModel : PageModel
         {
             Response.StatusCode = Problems.StatusOf(error);
             code = Response.StatusCode;
+        }
+
+        if (Limits.DiskFull(error))
+        {
+            (Heading, Told) = ("The disk is full.", "Nothing was changed. Make room on the disk where Dittany keeps its data, then do it once more.");
+            return;
         }
 
         switch (error)
@@ -51,7 +61,7 @@ public sealed class ErrorModel : PageModel
             StatusCodes.Status405MethodNotAllowed => ("It is not asked like this.",
                 "Go back and use the page’s own buttons; nothing was changed."),
             StatusCodes.Status413PayloadTooLarge => ("That is too large to be taken.",
-                "Nothing was changed. Send something smaller: the page says what is the most."),
+                $"{Limits.Told("What was sent", HttpContext.Request.ContentLength, Limits.MostAt(Before))} Nothing was changed."),
             _ => (Heading, Told),
         };
     }

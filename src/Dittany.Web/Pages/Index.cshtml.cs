@@ -71,20 +71,19 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
                 : "The workshop was changed in the meantime: look again.", cancel);
         }
 
-        var from = late.Piece.Head;
-        foreach (var (member, value) in way.Changes)
+        // All of the way or nothing of it: one change, undone as one.
+        var whole = true;
+        Job Taken(Job job)
         {
-            var changed = await pieces.Change(piece, from, new Change(member, value, way.Text), workshop, cancel: cancel);
-            if (changed?.Piece is not { } now)
-            {
-                return await Again(changed?.Faults is { Count: > 0 } faults ? faults[0].Detail
-                    : "The piece was changed in the meantime: look again.", cancel);
-            }
-
-            from = now.Head;
+            var taken = way.Changes.Aggregate((Job?)job, (j, c) => j is null ? null : Changes.Apply(j, new Change(c.Member, c.Value,
+                way.Text)).Job);
+            whole = taken is not null;
+            return taken ?? job;
         }
 
-        return RedirectToPage();
+        var made = await pieces.Change(piece, late.Piece.Head, new Change("way", null, way.Text, Taken), workshop, cancel: cancel);
+        return made?.Piece is not null && whole ? RedirectToPage() : await Again(made?.Faults is { Count: > 0 } faults ? faults[0].Detail
+            : "The piece was changed in the meantime: look again.", cancel);
     }
 
     /// <summary>Says that the next step of a piece is done.</summary>

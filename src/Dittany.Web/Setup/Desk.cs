@@ -47,7 +47,8 @@ public sealed class Desk(PieceStore pieces, Plans plans, LetterShelf letters, To
     public DateOnly Today => today.Date;
 
     /// <summary>
-    /// The plan of a piece as it stands; <paramref name="job"/> is another state of its job. Throws <see cref="UnplannedException"/> where it
+    /// The plan of a piece as it stands; <paramref name="job"/> is another state of its job. Throws <see cref="UnplannedException"/> where
+    /// it
     /// is more than one plan holds.
     /// </summary>
     public async Task<Planned> Plan(Piece piece, Workshop now, CancellationToken cancel, Job? job = null)

@@ -63,7 +63,8 @@ public sealed class Plans : IDisposable
     }
 
     /// <summary>The same with another way of making plans, for tests of what happens when it fails.</summary>
-    public Plans(ILogger<Plans>? log, Func<Job, Workshop, CancellationToken, Plan> make, Func<Job, Workshop, CancellationToken, Plan> glance)
+    public Plans(ILogger<Plans>? log, Func<Job, Workshop, CancellationToken, Plan> make, Func<Job, Workshop, CancellationToken,
+        Plan> glance)
     {
         (_log, _make, _glance) = (log ?? Microsoft.Extensions.Logging.Abstractions.NullLogger<Plans>.Instance, make, glance);
     }

@@ -7,7 +7,8 @@ namespace Dittany.Core.Tests.Measures;
 public sealed class BudgetTests
 {
     private static Region Star(int points, double at) => Region.Of(Enumerable.Range(0, points).Select(i =>
-        new Pt(at + ((i % 2 == 0 ? 30 : 12) * Math.Cos(2 * Math.PI * i / points)), (i % 2 == 0 ? 30 : 12) * Math.Sin(2 * Math.PI * i / points))).ToArray());
+        new Pt(at + ((i % 2 == 0 ? 30 : 12) * Math.Cos(2 * Math.PI * i / points)), (i % 2 == 0 ? 30
+            : 12) * Math.Sin(2 * Math.PI * i / points))).ToArray());
 
     [Fact]
     public void Every_call_of_the_geometry_is_spent_before_it_is_made()
@@ -15,7 +16,8 @@ public sealed class BudgetTests
         Func<Region, Region, object?>[] calls =
         [
             (a, _) => a.Offset(1), (a, _) => a.OffsetCoarsely(-1), (a, b) => a.With(b), (a, b) => a.Without(b), (a, b) => a.Within(b),
-            (a, b) => a.Without([b, b]), (a, b) => Region.All([a, b]), (a, b) => a.To(b), (a, b) => a.NearestTo(b), (a, _) => a.Coarser(0.1),
+            (a, b) => a.Without([b, b]), (a, b) => Region.All([a, b]), (a, b) => a.To(b), (a, b) => a.NearestTo(b), (a, _) =>
+                a.Coarser(0.1),
             (a, _) => a.Filled(), (a, _) => a.Roomiest(2), (a, _) => Region.Along(a.Rings, 1), (a, _) => Region.Sound(a.Rings[0]),
             (a, _) => Region.Roughly(a.Rings[0], 0.1), (a, _) => Region.CrossingOf(a.Rings[0]), (a, _) => a.OutsideBy(new Pt(500, 500)),
             (a, _) => a.Nearest(new Pt(500, 500)), (a, b) => Polyline.Between(a.Rings[0], b.Rings[0]), (a, _) => a.Mapped(p => p * 2),
@@ -38,7 +40,8 @@ public sealed class BudgetTests
             return (long.MaxValue / 2) - budget.Left;
         }
 
-        var smooth = Region.Of(Enumerable.Range(0, 400).Select(i => new Pt(30 * Math.Cos(Math.PI * i / 200), 30 * Math.Sin(Math.PI * i / 200)))
+        var smooth = Region.Of(Enumerable.Range(0, 400).Select(i => new Pt(30 * Math.Cos(Math.PI * i / 200),
+            30 * Math.Sin(Math.PI * i / 200)))
             .ToArray());
         Assert.True(Cost(Star(400, 0)) > 5 * Cost(smooth));
         Assert.InRange(Cost(smooth), 400, 400 * 200);

@@ -16,7 +16,8 @@ public sealed class OwnFigureTests
     private static Stroke Scribble(int bends, bool closed, int seed = 3)
     {
         var random = new Random(seed);
-        return Lines(closed, Enumerable.Range(0, bends).Select(_ => new Pt(random.NextDouble() * 100, random.NextDouble() * 100)).ToArray());
+        return Lines(closed, Enumerable.Range(0, bends).Select(_ => new Pt(random.NextDouble() * 100, random.NextDouble() * 100))
+            .ToArray());
     }
 
     private static IReadOnlyList<JobFault> Faults(Figure figure) => Jobs.Faults(new Job("tote", [], Jobs.Monday, Motifs:

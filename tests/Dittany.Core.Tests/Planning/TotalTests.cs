@@ -15,7 +15,8 @@ namespace Dittany.Core.Tests.Planning;
 public sealed class TotalTests
 {
     /// <summary>
-    /// One of each kind of motif: a line, an outline, shapes over each other with a line and a point on them; as plain as can be, so that thousands
+    /// One of each kind of motif: a line, an outline, shapes over each other with a line and a point on them; as plain as can be, so that
+    /// thousands
     /// of them are soon made. Every rule of cloth, thread and stitch is asked all the same.
     /// </summary>
     private static readonly (string Kind, Figure Figure)[] Kinds =

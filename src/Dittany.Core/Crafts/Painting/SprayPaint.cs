@@ -131,7 +131,8 @@ public sealed class SprayPaint : ICraft
             var areas = Region.All(colour.Where(p => !p.Line).Select(p => p.Area));
             bool Lost(Region line) => areas.BoxMeets(line) && line.Within(areas).AreaMm2 > LostOnShare * line.AreaMm2;
             var lines = colour.Where(p => p.Line).ToLookup(p => Lost(p.Area), p => p.Area);
-            var open = Region.All([areas.Without(lines[true].Select(l => l.OffsetCoarsely(-Math.Max(0, (WidthOf(l) - Stencil.LeastWebMm) / 2)))
+            var open = Region.All([areas.Without(lines[true].Select(l => l.OffsetCoarsely(-Math.Max(0,
+                (WidthOf(l) - Stencil.LeastWebMm) / 2)))
                 .ToArray()), .. lines[false]]);
 
             (open, var lost) = Stencil.HeldApart(open.Coarser(Stencil.KnifeMm));

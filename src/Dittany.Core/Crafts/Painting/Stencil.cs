@@ -169,6 +169,7 @@ public sealed record Stencil(Region Openings, IReadOnlyList<Region> Bridges, Reg
         var length = Polyline.Length([.. ring, ring[0]]);
         var places = Enumerable.Range(0, Tried).Select(i => Polyline.At([.. ring, ring[0]], length * i / Tried)).Where(p =>
             Pt.Dot(p - middle, first) < OtherSide * (p - middle).Length * first.Length);
-        return places.Select(p => (Here: p, There: rest.Nearest(p))).OrderBy(b => b.Here.To(b.There)).Select(b => ((Pt, Pt)?)b).FirstOrDefault();
+        return places.Select(p => (Here: p, There: rest.Nearest(p))).OrderBy(b => b.Here.To(b.There)).Select(b => ((Pt, Pt)?)b)
+            .FirstOrDefault();
     }
 }

@@ -354,7 +354,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         {
             Bad = Desk.Unplanned(piece, e);
         }
-        catch (Exception e) when (piece is not null && e is not ObjectDisposedException and (InvalidOperationException or ArgumentException or NullReferenceException
+        catch (Exception e) when (piece is not null
+            && e is not ObjectDisposedException and (InvalidOperationException or ArgumentException or NullReferenceException
             or KeyNotFoundException or IndexOutOfRangeException or FormatException or ArithmeticException))
         {
             // A plan that cannot be told is trouble of this piece, and has the same ways out.

@@ -69,6 +69,11 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
             return Refused("step", "There is no such step in the plan now.", minutes, note);
         }
 
+        if (Unwritable(note) is { } unwritable)
+        {
+            return Refused("note", unwritable, minutes, note);
+        }
+
         var planned = former?.PlannedMinutes ?? at!.UsualMinutes;
         var took = double.TryParse(Digits.Plain(minutes ?? string.Empty), NumberStyles.Float, CultureInfo.InvariantCulture, out var m) ? m
             : double.NaN;
@@ -101,6 +106,11 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
             return NotFound();
         }
 
+        if (Unwritable(note) is { } unwritable)
+        {
+            return Refused("note", unwritable, null, note);
+        }
+
         var (taken, detail, instead) = await pictures.Take(picture, cancel);
         if (taken is null)
         {
@@ -115,6 +125,20 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
     /// <summary>What an entry holds: minutes, or how long stitches came out.</summary>
     private static string Took(LogRow row, double minutes, double? mm) => row.Kind == LearningFromLog.StitchLength && mm is { } length
         ? Say.Length(length).ToString() : Say.Minutes(minutes);
+
+    /// <summary>A character of a note that cannot be written, told; null where there is none.</summary>
+    private static string? Unwritable(string? note)
+    {
+        foreach (var c in note ?? string.Empty)
+        {
+            if (char.IsControl(c) && c is not ('\n' or '\r' or '\t'))
+            {
+                return $"The note holds a character that cannot be written (U+{(int)c:X4}): type it anew.";
+            }
+        }
+
+        return null;
+    }
 
     private IActionResult Refused(string field, string text, string? minutes, string? note)
     {

@@ -63,9 +63,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
     /// <summary>Whether a step is in the page.</summary>
     public bool Here(int step) => step == Shown || (step >= At - 1 && step < At + Ahead);
 
-    public async Task<IActionResult> OnGet(int id, int? step, string? said, CancellationToken cancel)
+    public async Task<IActionResult> OnGet(int id, int? step, CancellationToken cancel)
     {
-        Said = said;
         if (!await Load(id, cancel))
         {
             return (await pieces.Look(id, cancel)).Bad is null ? NotFound()
@@ -183,8 +182,10 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
     private string Drawing(RunTold run) => NeedleDrawing.Length(Plan, run, run.Run == Plan.Time.Progress.RunsDone + 1
         ? Plan.Time.Progress.Stitches : 0);
 
-    /// <summary>Lengths are unpicked: they are counted as not done.</summary>
-    public async Task<IActionResult> OnPostUnpick(int id, int lengths, CancellationToken cancel)
+    /// <summary>
+    /// Lengths are unpicked: they are counted as not done. Of so many as were <paramref name="seen"/> to be done: sent twice it is once.
+    /// </summary>
+    public async Task<IActionResult> OnPostUnpick(int id, int lengths, int? seen, CancellationToken cancel)
     {
         if (!await Load(id, cancel))
         {
@@ -195,6 +196,17 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
         if (lengths < 1 || lengths > done)
         {
             return Again(done == 0 ? "No length is stitched yet, so there is nothing to unpick." : $"Say how many lengths: 1 to {done}.");
+        }
+
+        if ((seen ?? done) - lengths >= done)
+        {
+            // They are out already.
+            return Answer(false, StatusCodes.Status200OK, null);
+        }
+
+        if (seen is { } then && then != done)
+        {
+            return Again($"{Say.Upper(Say.Count(done, "length"))} {(done == 1 ? "is" : "are")} stitched by now, and it was {then}: say once more how many are unpicked.");
         }
 
         return await Moved(done == lengths ? new Done(Marked: true) : new Done(true, done - lengths), $"{Say.Upper(Say.Count(lengths, "length"))} unpicked",

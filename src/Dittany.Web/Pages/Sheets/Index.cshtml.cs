@@ -44,7 +44,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     /// <summary>What is wrong, at which field, and what was typed there.</summary>
     public (string Field, string Text, string Typed)? Fault { get; private set; }
 
-    public string? Said { get; private set; }
+    [TempData]
+    public string? Said { get; set; }
 
     /// <summary>The words as they are proofed: every wording of the piece.</summary>
     public static string WordsOf(Plan plan) => string.Join("\n\n", plan.Elements.Where(e => !e.IsMotif).Select(e => e.Text));
@@ -52,9 +53,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     /// <summary>Whether a sheet was printed of the plan as it stands now.</summary>
     public bool IsOfNow(PrintedRow row) => row.InputHash == PlanJson.SheetHash(Planned.Job, Planned.Workshop);
 
-    public async Task<IActionResult> OnGet(int id, string? kind, string? said, CancellationToken cancel)
+    public async Task<IActionResult> OnGet(int id, string? kind, CancellationToken cancel)
     {
-        Said = said;
         if (await Load(id, kind, cancel))
         {
             return Page();
@@ -129,12 +129,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         try
         {
             var path = await printer.Print(new PrintJob($"sheet-{row.Id}-{Kind.Id}", leaves, row.Enlarged), cancel);
-            return RedirectToPage(new
-            {
-                id,
-                kind = Kind.Id,
-                said = $"Sheet {row.Id} went to the {printer.Name.ToLowerInvariant()}: {Path.GetFileName(path)}."
-            });
+            Said = $"Sheet {row.Id} went to the {printer.Name.ToLowerInvariant()}: {Path.GetFileName(path)}.";
+            return RedirectToPage(new { id, kind = Kind.Id });
         }
         catch (IOException e)
         {
@@ -158,9 +154,13 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
                     + $"write something like 99.5 mm or 3 15/16 in.", measured ?? string.Empty);
         }
 
-        return await sheets.Measure(id, sheet, mm, cancel) is { } told
-            ? RedirectToPage(new { id, kind = Kind.Id, said = $"Sheet {sheet}: {told.Line.Text}" })
-            : NotFound();
+        if (await sheets.Measure(id, sheet, mm, cancel) is not { } told)
+        {
+            return NotFound();
+        }
+
+        Said = $"Sheet {sheet}: {told.Line.Text}";
+        return RedirectToPage(new { id, kind = Kind.Id });
     }
 
     /// <summary>Forgets a printer's correction.</summary>
