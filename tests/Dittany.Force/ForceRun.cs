@@ -20,7 +20,7 @@ public static class ForceRun
     private const int Workers = 4;
 
     internal static readonly IReadOnlyList<IAttack> Attacks = [new JobsAttack(), new PagesAttack(), new PagesAttack(), new FilesAttack(),
-        new TabsAttack(), new LeavingAttack()];
+        new TabsAttack(), new LeavingAttack(), new EqualAttack()];
 
     public static async Task<Round> Run(TimeSpan time, int kills, int seed, TimeSpan? hang = null)
     {

@@ -70,12 +70,16 @@ public static class Kills
         using (var client = Sending.ClientOf(program.Url))
         {
             var made = await tally.Send(client, Sending.Post("/new",
-                [("__RequestVerificationToken", await Sending.Token(client, "/new")), ("Words", "Mimi"), ("Form", "tea-towel")]), "saving",
+                [("__RequestVerificationToken", await Sending.Token(client, "/new")), ("Words", "Mimi"), ("Form", "t-shirt-child")]), "saving",
                 seed);
             bench = made!.Value.Location!.ToString();
+
+            // With a second place, so that what is saved is planned in both.
+            await tally.Send(client, Sending.Post($"{bench}?handler=Add",
+                [("__RequestVerificationToken", await Sending.Token(client, bench)), ("from", "1"), ("zone", "sleeve"), ("words", "Bo")]), "saving", seed);
         }
 
-        var (head, all) = (1, 0);
+        var (head, all) = (2, 0);
         for (var i = 0; i < kills; i++)
         {
             using var client = Sending.ClientOf(program.Url);

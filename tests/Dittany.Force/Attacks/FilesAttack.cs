@@ -113,7 +113,7 @@ public sealed class FilesAttack : IAttack
                     + $"{N()}{string.Concat(Enumerable.Range(0, random.Next(1, 60)).Select(_ => $"C{N()} {N()} {N()} {N()} {N()} {N()}"))}' fill='none' stroke='#000'/>",
                 3 => $"<path d='{Hostile.Any(random).Replace("'", string.Empty, StringComparison.Ordinal)}'/>",
                 4 => $"<use href='#{Hostile.Pick(random, "a", "b")}'/><g id='a'><use href='#a'/></g>",
-                5 => $"<polygon points='{string.Join(' ', Enumerable.Range(0, random.Next(1, 50)).Select(_ => $"{N()},{N()}"))}'/>",
+                5 => $"<polygon points='{string.Join(' ', Enumerable.Range(0, random.Next(1, Hostile.Pick(random, 50, 50, 1500))).Select(_ => $"{N()},{N()}"))}'/>",
                 6 => string.Concat(Enumerable.Repeat("<g>", random.Next(1, 200))),
                 7 => $"<ellipse cx='{N()}' cy='{N()}' rx='{Hostile.Number(random)}' ry='{N()}'/>",
                 _ => $"<line x1='{N()}' y1='{N()}' x2='{N()}' y2='{N()}'/>",

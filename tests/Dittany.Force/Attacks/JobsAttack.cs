@@ -1,7 +1,9 @@
 using System.Globalization;
 using System.Text;
 using System.Text.Json.Nodes;
+using Dittany.Core.Crafts;
 using Dittany.Core.Items;
+using Dittany.Core.Materials;
 using Dittany.Core.Motifs;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Words;
@@ -30,8 +32,13 @@ public sealed class JobsAttack : IAttack
     private static JsonObject Usual(Random random, int wild)
     {
         var form = Hostile.Pick(random, Catalogue.Forms);
-        return Of(random, wild, form.Id, new JsonArray(Enumerable.Range(0, random.Next(1, 4)).Select(i =>
-            (JsonNode)Element(random, wild, i)).ToArray()));
+        var elements = Enumerable.Range(0, random.Next(1, 4)).Select(i => Element(random, wild, i)).ToArray();
+        foreach (var element in elements.Where(_ => random.Next(6) == 0))
+        {
+            element["zone"] = Hostile.Pick(random, form.Zones).Id;
+        }
+
+        return Of(random, wild, form.Id, new JsonArray(elements.Select(e => (JsonNode)e).ToArray()));
     }
 
     private static T Or<T>(Random random, int wild, T sound, T hostile) => random.Next(100) < wild ? hostile : sound;
@@ -44,7 +51,7 @@ public sealed class JobsAttack : IAttack
             item["fabric"] = new JsonObject
             {
                 ["kind"] = Or(random, wild,
-                Hostile.Pick(random, "linen", "baby-interlock", "velvet", "terry"), "moonstuff"),
+                Hostile.Pick(random, Cloths.All).Id, "moonstuff"),
                 ["colour"] = Or(random, wild, "#27303a", "red")
             };
         }
@@ -100,6 +107,11 @@ public sealed class JobsAttack : IAttack
             Maybe("count", Or(random, wild, random.Next(2, 12), random.Next(-1, 62)));
             Maybe("heightMm", Or<JsonNode>(random, wild, random.Next(10, 200), Number(random)));
             Maybe("wobblePercent", random.Next(0, 8));
+            Maybe("parts", new JsonArray(new JsonObject
+            {
+                ["role"] = Hostile.Pick(random, "petal", "leaf", "centre", "stem", "outline"),
+                ["stitch"] = Hostile.Pick(random, Book.Fills.Select(f => f.Info.Id).Concat(Book.Lines.Select(s => s.Id)).ToArray()),
+            }));
         }
         else
         {
@@ -108,13 +120,15 @@ public sealed class JobsAttack : IAttack
                 "Little\nPebble"), Hostile.Words(random));
             Maybe("alphabet", Hostile.Pick(random, Dittany.Formats.Alphabets.ShippedAlphabets.Library.Alphabets.Select(a =>
                 a.Id).ToArray()));
-            Maybe("capHeightMm", Or<JsonNode>(random, wild, random.Next(4, 60), Number(random)));
+            Maybe("capHeightMm", Or<JsonNode>(random, wild, random.Next(2, Hostile.Pick(random, 7, 60)), Number(random)));
             Maybe("arrangement", Hostile.Pick(random, "straight", "arc", "ring", "slope", "corner", "monogram", "edge"), wildOnly: true);
             Maybe("rows", random.Next(0, 8), wildOnly: true);
             Maybe("radiusMm", Number(random), wildOnly: true);
         }
 
         Maybe("stitch", Hostile.Pick(random, Book.Lines.Select(s => s.Id).ToArray()));
+        Maybe("thread", Hostile.Pick(random, ThreadKinds.All).Id);
+        Maybe("craft", Hostile.Pick(random, AllCrafts.Ids), wildOnly: true);
         Maybe("strands", Or(random, wild, random.Next(1, 7), 0));
         Maybe("colour", Or(random, wild, "#4f7358", "#zz"));
         Maybe("centreMm", new JsonArray(Or<JsonNode>(random, wild, random.Next(0, 400), Number(random)),
@@ -133,8 +147,21 @@ public sealed class JobsAttack : IAttack
     /// <summary>Near the limits: many letters, many copies, scribbles and thickets of her own.</summary>
     private static JsonObject Large(Random random, int wild)
     {
-        JsonObject element = random.Next(4) switch
+        JsonObject element = random.Next(6) switch
         {
+            4 => new()
+            {
+                ["kind"] = "motif",
+                ["motif"] = "own",
+                ["heightMm"] = random.Next(10, 300),
+                ["drawing"] = Scribble(random, random.Next(20, 1200), Hostile.Pick(random, "shape", "line"), random.Next(2) == 0 ? " Z" : string.Empty)
+            },
+            5 => new()
+            {
+                ["kind"] = "text",
+                ["text"] = string.Join(' ', Enumerable.Repeat(Hostile.Pick(random, "Bread", "Ogg", "salt and"), random.Next(1, 22))),
+                ["craft"] = Hostile.Pick(random, AllCrafts.Ids)
+            },
             0 => new()
             {
                 ["kind"] = "text",
@@ -170,7 +197,7 @@ public sealed class JobsAttack : IAttack
         return Of(random, wild, Hostile.Pick(random, "scarf", "tote", "tablecloth", "backpack"), [element]);
     }
 
-    private static JsonObject Scribble(Random random, int curves)
+    private static JsonObject Scribble(Random random, int curves, string kind = "line", string end = "")
     {
         var path = new StringBuilder("M 0 0");
         for (var i = 0; i < curves; i++)
@@ -183,7 +210,7 @@ public sealed class JobsAttack : IAttack
         {
             ["name"] = "scribble",
             ["parts"] = new JsonArray(
-            new JsonObject { ["role"] = "stem", ["kind"] = "line", ["path"] = path.ToString() })
+            new JsonObject { ["role"] = "stem", ["kind"] = kind, ["path"] = path.ToString() + end })
         };
     }
 
