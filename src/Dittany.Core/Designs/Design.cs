@@ -1,3 +1,4 @@
+using Dittany.Core.Measures;
 using Dittany.Core.Geometry;
 
 namespace Dittany.Core.Designs;
@@ -30,7 +31,7 @@ public sealed record Design(IReadOnlyList<Shape> Shapes)
         var seen = new List<Shape>();
         foreach (var shape in Shapes)
         {
-            var over = above.Where(s => s.Layer > shape.Layer).Select(s => s.Area!.Covers()).ToArray();
+            var over = above.Where(s => s.Layer > shape.Layer).Select(s => s.Area.Sure().Covers()).ToArray();
             if (over.Length == 0)
             {
                 seen.Add(shape);

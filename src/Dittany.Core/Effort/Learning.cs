@@ -103,7 +103,7 @@ public static class Learning
         (double Ratio, int Pieces)> Apart(IEnumerable<(string? Name, Observed Of)> logged, double usual)
     {
         var named = logged.Where(l => l is { Name: not null, Of: { PlannedMinutes: > 0, RealMinutes: > 0 } })
-            .GroupBy(l => l.Name!, StringComparer.Ordinal).ToArray();
+            .GroupBy(l => l.Name.Sure(), StringComparer.Ordinal).ToArray();
         if (named.Length < 2)
         {
             return new Dictionary<string, (double, int)>(StringComparer.Ordinal);

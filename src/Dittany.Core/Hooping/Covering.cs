@@ -26,7 +26,8 @@ internal static class Covering
     private const double HairMm = 1e-6;
 
     /// <summary>
-    /// Groups of units of which each goes into one placing, fewer than <paramref name="fewerThan"/>; null where there are none. The bound is
+    /// Groups of units of which each goes into one placing, fewer than <paramref name="fewerThan"/>; null where there are none. The bound
+    /// is
     /// proven: no cover has fewer, <paramref name="atLeast"/> being known before. <paramref name="widerMm"/> widens the reach.
     /// </summary>
     public static (IReadOnlyList<IReadOnlyList<int>>? Groups, int Bound) Least(IReadOnlyList<Unit> units, bool round, double hoopMm,
@@ -71,7 +72,7 @@ internal static class Covering
         for (var i = 0; i < units.Count; i++)
         {
             var at = Enumerable.Range(0, sets.Count).Where(s => (sets[s] >> i & 1) == 1)
-                .MinBy(s => middles[s]!.Value.To(units[i].Around.Centre));
+                .MinBy(s => middles[s].Sure().To(units[i].Around.Centre));
             (groups[at] ??= []).Add(i);
         }
 

@@ -141,11 +141,11 @@ public static class Holding
         because.Add(school switch
         {
             School.Hoop =>
-                $"A hoop stiffens the cloth and keeps the stitches even; {Say.Count(taken.Size!.Cover!.Placings.Count, "placing")} will "
+                $"A hoop stiffens the cloth and keeps the stitches even; {Say.Count(taken.Size.Sure().Cover.Sure().Placings.Count, "placing")} will "
                     + $"do.",
             School.Frame =>
                 $"A snap frame does not bunch the cloth and lets the tension be changed; "
-                    + $"{Say.Count(taken.Size!.Cover!.Placings.Count, "placing")} will do.",
+                    + $"{Say.Count(taken.Size.Sure().Cover.Sure().Placings.Count, "placing")} will do.",
             _ => "In the hand the cloth is free: draw the thread gently, and lay the work flat after every few stitches.",
         });
         because.AddRange(taken.WhyNot);
@@ -208,7 +208,7 @@ public static class Holding
         return Rules.Any(r => r.ChoiceId == IdOf(school) && r.Verdict == Verdict.RulesOut && r.When(q.Cloth)) ? null
             : Nudging.Look((round ? q.HoopsMm : [Hoops.UsualFrameMm]).Order().Select(mm => cloth.Of(round, mm))
                 .Where(s => s.Harm is null && s.Cover is { OffCloth: true } c && c.Placings.Count <= MostEasily)
-                .Select(s => (s.HoopMm, s.Cover!, Hooping.Clampable(cloth.Ringable, s.HoopMm))).ToArray(), round, q.Budget);
+                .Select(s => (s.HoopMm, s.Cover.Sure(), Hooping.Clampable(cloth.Ringable, s.HoopMm))).ToArray(), round, q.Budget);
     }
 
     /// <summary>What a ring round the work could touch at all: seams far from it need no overlay.</summary>
@@ -273,9 +273,10 @@ public static class Holding
                 : new Way(school, size, sizes, []);
         }
 
-        var usable = sizes.Where(s => s.Usable).OrderBy(s => s.Cover!.Along).ThenBy(s => s.Cover!.Placings.Count).ThenBy(s => s.HoopMm)
+        var usable = sizes.Where(s => s.Usable).OrderBy(s => s.Cover.Sure().Along).ThenBy(s => s.Cover.Sure().Placings.Count).ThenBy(s =>
+            s.HoopMm)
             .ToArray();
-        var best = Array.Find(usable, s => !s.Cover!.OffCloth) ?? (q.Opening is null ? usable.FirstOrDefault() : null);
+        var best = Array.Find(usable, s => !s.Cover.Sure().OffCloth) ?? (q.Opening is null ? usable.FirstOrDefault() : null);
         if (best is not null)
         {
             return new Way(school, best, sizes, []);
@@ -284,7 +285,7 @@ public static class Holding
         return new Way(School.InHand, null, sizes, [sizes.Length == 0
             ? "There is no hoop at hand: so it is worked in the hand."
             : (Told)($"{(sizes.Length == 1 ? "The one at hand will not do" : "None of the hoops at hand will do")}: "
-                + $"{Say.List(sizes.Select(s => s.Against!.Lower().WithoutStop()).Distinct().ToArray())}. So it is worked in the hand.")]);
+                + $"{Say.List(sizes.Select(s => s.Against.Sure().Lower().WithoutStop()).Distinct().ToArray())}. So it is worked in the hand.")]);
     }
 
     /// <summary>The cloth a ring may lie on, and each size judged on it once, however often it is asked.</summary>
@@ -344,7 +345,7 @@ public static class Holding
                 "hoop.size", Station.Hoop, "Which hoop", new Choice("none", "No hoop"), null, ["It is worked in the hand."],
                     ["Holding it in a hoop or a frame."], null,
                 taken.All.Where(s => s.Against is not null).Select(s =>
-                    new RuledOut(Name(School.Hoop, s.HoopMm).ChoiceId, Name(School.Hoop, s.HoopMm).Text, [s.Against!])).ToArray());
+                    new RuledOut(Name(School.Hoop, s.HoopMm).ChoiceId, Name(School.Hoop, s.HoopMm).Text, [s.Against.Sure()])).ToArray());
         }
 
         var (school, usable) = (taken.School, cover.Placings[0].UsableRadiusMm);
@@ -392,7 +393,7 @@ public static class Holding
             [$"{(q.Called.AreWords ? "Larger or smaller lettering" : "A larger or smaller size")}, or another hoop in your stash."],
             taken.All.Where(s => s.Against is null).Select(s => Name(school, s.HoopMm)).ToArray(),
             taken.All.Where(s => s.Against is not null).Select(s =>
-                new RuledOut(Name(school, s.HoopMm).ChoiceId, Name(school, s.HoopMm).Text, [s.Against!])).ToArray());
+                new RuledOut(Name(school, s.HoopMm).ChoiceId, Name(school, s.HoopMm).Text, [s.Against.Sure()])).ToArray());
     }
 
     private static Choice Tight => new("drum-tight", "Tight as a drum");

@@ -148,7 +148,7 @@ public static class Hooping
             }
 
             left.RemoveAll(taken.Contains);
-            var centre = CentreOf(hull, half, round, hoopMm, centres)!.Value.OnGrid();
+            var centre = CentreOf(hull, half, round, hoopMm, centres).Sure().OnGrid();
             placings.Add(new HoopPlacing(placings.Count + 1, round, hoopMm, ReachMm(round, hoopMm), Usable(round, hoopMm, centre), centre,
                 taken.Order().ToArray()));
         }
@@ -192,7 +192,7 @@ public static class Hooping
     private static HoopPlacing Placing(int order, IReadOnlyList<Unit> units, IReadOnlyList<int> group, bool round, double hoopMm,
         Region? centres)
     {
-        var centre = CentreFor([.. group.Select(i => units[i])], round, hoopMm, centres)!.Value.OnGrid();
+        var centre = CentreFor([.. group.Select(i => units[i])], round, hoopMm, centres).Sure().OnGrid();
         return new HoopPlacing(order, round, hoopMm, ReachMm(round, hoopMm), Usable(round, hoopMm, centre), centre, group);
     }
 

@@ -1,3 +1,4 @@
+using Dittany.Core.Measures;
 using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
 
@@ -30,7 +31,7 @@ internal static class Raised
         int[] best = [.. Enumerable.Range(0, placings.Count)];
         if (placings.Count <= MostOrdered)
         {
-            best = Orders(best.Length).MinBy(o => Pressed(o, under).Count())!;
+            best = Orders(best.Length).MinBy(o => Pressed(o, under).Count()).Sure();
         }
 
         return ([.. best.Select((at, i) => placings[at] with { Order = i + 1 })], [.. Pressed(best, under).Select(i => i + 1)]);

@@ -34,8 +34,8 @@ public static class Fabric
     /// <summary>Settles every fact. <paramref name="hers"/> is her overrule of <c>fabric.kind</c>, a known kind, or null.</summary>
     public static SettledFabric Settle(Form form, FormSize size, StatedFabric stated, string? hers)
     {
-        var usual = Cloths.Find(stated.Kind ?? form.UsualCloth)!;
-        var kind = Cloths.Find(hers ?? usual.Id)!;
+        var usual = Cloths.Find(stated.Kind ?? form.UsualCloth).Sure();
+        var kind = Cloths.Find(hers ?? usual.Id).Sure();
         var colour = Colour.Parse(stated.Colour ?? form.UsualColour);
         var light = stated.Opacity is { } opacity ? Cloths.LightOf(opacity) : Cloths.LightThrough(kind, colour);
         var lined = stated.Lined ?? size.Lined;

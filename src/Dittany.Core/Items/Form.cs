@@ -242,7 +242,7 @@ public sealed record Form(
         var near = Sizes.FirstOrDefault(s => s.Id == sizeId)
             ?? Sizes.OrderBy(s => Math.Abs((w ?? s.WidthMm) - s.WidthMm) + Math.Abs((h ?? s.HeightMm) - s.HeightMm)).ThenBy(s =>
                 s.Id != UsualSize).First();
-        var (wide, high) = (w ?? near.WidthMm * h!.Value / near.HeightMm, h ?? near.HeightMm * w!.Value / near.WidthMm);
+        var (wide, high) = (w ?? near.WidthMm * h.Sure() / near.HeightMm, h ?? near.HeightMm * w.Sure() / near.WidthMm);
         return near with
         {
             WidthMm = wide,

@@ -34,19 +34,19 @@ internal static class OwnFaces
             && Unchanged(l.Ring, Out(o.RingMm))) is { } l
             ? l with { Name = o.Name }
             : new Obstacle(o.Id, o.Name, o.Kind, Out(o.RingMm))).ToArray();
-        var landmarks = same ? like!.Landmarks : Landmarks(item, outline, obstacles);
+        var landmarks = same ? like.Sure().Landmarks : Landmarks(item, outline, obstacles);
         return new Drawn(
-            new Face(own.Id, own.Name, same ? like!.Face.Datum : "where it was measured from",
-                Fold(own.Folded, outline, same ? like!.Face.Fold : null)),
+            new Face(own.Id, own.Name, same ? like.Sure().Face.Datum : "where it was measured from",
+                Fold(own.Folded, outline, same ? like.Sure().Face.Fold : null)),
             outline,
             own.Zones.Select(z => ZoneOf(z, Out(z.RingMm), like?.Zones.FirstOrDefault(l => l.Id == z.Id), landmarks)).ToArray(),
             obstacles,
             landmarks,
-            same ? like!.Behind : [],
+            same ? like.Sure().Behind : [],
             own.OpeningMm is not { } opening ? null : like?.Opening is { } o && Math.Abs(o.FlatWidthMm - (opening * sx)) <= UnchangedMm ? o
                 : new Opening("its opening", opening * sx),
             like?.HoopLimit,
-            same ? like!.Over : null,
+            same ? like.Sure().Over : null,
             own.Picture is { } p ? p with { XMm = p.XMm * sx, YMm = p.YMm * sy, WidthMm = p.WidthMm * sx, HeightMm = p.HeightMm * sy }
                 : null)
         {

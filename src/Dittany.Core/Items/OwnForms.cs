@@ -145,13 +145,14 @@ public static class OwnForms
             : $"traced from a "
                 + $"photograph{(first.WithinMm is { } within ? (Told)$", lengths within {Say.Length(Math.Round(within, 1))}" : string.Empty)}";
         var like = own.Like is { } l ? Catalogue.Find(l.Form) : null;
-        var faces = like is null ? [] : like.Build((like.Sizes.FirstOrDefault(s => s.Id == own.Like!.Size) ?? like.Sizes[0])
+        var faces = like is null ? [] : like.Build((like.Sizes.FirstOrDefault(s => s.Id == own.Like.Sure().Size) ?? like.Sizes[0])
             with
-        { WidthMm = own.Like!.WidthMm, HeightMm = own.Like.HeightMm });
+        { WidthMm = own.Like.Sure().WidthMm, HeightMm = own.Like.HeightMm });
         Drawn? LikeOf(OwnFace face) => faces.FirstOrDefault(d => d.Face.Id == face.Id);
 
         // Governing measures of a copy are what they were as long as its first side is: a star measures more than the box round it.
-        var (w, h) = LikeOf(first) is { } was && OwnFaces.Unchanged(first.OutlineMm, was.Outline) ? (own.Like!.WidthMm, own.Like.HeightMm)
+        var (w, h) = LikeOf(first) is { } was && OwnFaces.Unchanged(first.OutlineMm, was.Outline) ? (own.Like.Sure().WidthMm,
+            own.Like.HeightMm)
             : (first.WidthMm, first.HeightMm);
         return new Form(
             own.Id, own.Name, Shelf.Own, own.Cloth, own.Colour, own.Wearer, own.Use

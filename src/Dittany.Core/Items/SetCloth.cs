@@ -1,3 +1,5 @@
+using Dittany.Core.Measures;
+
 namespace Dittany.Core.Items;
 
 /// <summary>
@@ -33,7 +35,7 @@ public sealed record SetCloth(int Rows, int InRow, bool Staggered, double WidthM
             }
         }
 
-        return best!;
+        return best.Sure();
     }
 
     private static (double Wide, double High, int Rows) Laid(int count, int inRow, double wide, double high, bool staggered)

@@ -83,8 +83,8 @@ public static class Tote
                     "centre-fold" => l with { Folding = new Folding(
                         "Fold the bag in half lengthwise, side seam on side seam and strap on strap, and crease: that is the centre fold.",
                         "left-seam", "right-seam") },
-                    "left-quarter" => l with { Folding = l.Folding! with { OneId = "left-seam" } },
-                    _ => l with { Folding = l.Folding! with { OtherId = "right-seam" } },
+                    "left-quarter" => l with { Folding = l.Folding.Sure() with { OneId = "left-seam" } },
+                    _ => l with { Folding = l.Folding.Sure() with { OtherId = "right-seam" } },
                 }),
                 new Landmark("top-hem-stitching", "the stitching of the top hem", new Pt(0, HemMm), new Pt(w, HemMm), Found.Stitching),
             ],

@@ -1,3 +1,5 @@
+using Dittany.Core.Measures;
+
 namespace Dittany.Core.Materials;
 
 /// <summary>A needle by its usual name.</summary>
@@ -17,7 +19,7 @@ public static class Needles
     public static Needle? Find(string id) => All.FirstOrDefault(n => string.Equals(n.Id, id, StringComparison.Ordinal));
 
     /// <summary>The needle for a thread on cloth of middling weight.</summary>
-    public static Needle Usual(ThreadSize size) => Chenille(size) ? Find("chenille-22")! : Find($"crewel-{Row(size).Medium}")!;
+    public static Needle Usual(ThreadSize size) => Chenille(size) ? Find("chenille-22").Sure() : Find($"crewel-{Row(size).Medium}").Sure();
 
     /// <summary>
     /// What is folded, and what frays or is bulky at the eye, wants a long one and a sharp point (from memory): a thread that is twisted
@@ -52,10 +54,10 @@ public static class Needles
     {
         if (Chenille(size) || (size.InStrands >= 6 && string.Equals(cloth.Kind.Id, "canvas", StringComparison.Ordinal)))
         {
-            return Find("chenille-22")!;
+            return Find("chenille-22").Sure();
         }
 
         var row = Row(size);
-        return Find($"crewel-{cloth.Weight switch { ClothWeight.Fine => row.Fine, ClothWeight.Medium => row.Medium, _ => row.Heavy }}")!;
+        return Find($"crewel-{cloth.Weight switch { ClothWeight.Fine => row.Fine, ClothWeight.Medium => row.Medium, _ => row.Heavy }}").Sure();
     }
 }

@@ -1,3 +1,5 @@
+using Dittany.Core.Measures;
+
 namespace Dittany.Core.Materials;
 
 /// <summary>A thread colour of our own, under a plain name.</summary>
@@ -72,7 +74,7 @@ public static class Palette
         }
 
         var lab = Colour.Parse(hex).ToLab();
-        return $"a colour like {Colours.MinBy(c => ColourDifference.Ciede2000(lab, Colour.Parse(c.Hex).ToLab()))!.Name}";
+        return $"a colour like {Colours.MinBy(c => ColourDifference.Ciede2000(lab, Colour.Parse(c.Hex).ToLab())).Sure().Name}";
     }
 
     /// <summary>

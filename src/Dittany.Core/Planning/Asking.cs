@@ -87,7 +87,7 @@ public static partial class Asking
         var told = quoted is null ? SaidMotifs.Told(heard) : heard;
         if (beside.Fill is { } fill && told.Motif is null)
         {
-            beside.Ask($"{Say.Upper(StitchBook.Book.Fill(fill)!.Info.Name)} fills areas: letters of single strokes have none, so take letters "
+            beside.Ask($"{Say.Upper(StitchBook.Book.Fill(fill).Sure().Info.Name)} fills areas: letters of single strokes have none, so take letters "
                 + $"with weight, or they are written in what suits the height.");
         }
 
@@ -153,9 +153,9 @@ public static partial class Asking
     private static Understood Told(string? words, Match item, DateOnly? due, string? left, string? part, SaidBeside beside)
     {
         var form = Catalogue.Find(Called.First(c => string.Equals(c.Word, item.Groups["item"].Value,
-            StringComparison.OrdinalIgnoreCase)).Form)!;
+            StringComparison.OrdinalIgnoreCase)).Form).Sure();
         var adjectives = item.Groups["how"].Value.Trim().ToLowerInvariant();
-        var colour = Take(ref adjectives, ClothColours.Words) is { } said ? ClothColours.Find(said)!.Hex : null;
+        var colour = Take(ref adjectives, ClothColours.Words) is { } said ? ClothColours.Find(said).Sure().Hex : null;
         var cloth = Take(ref adjectives, Cloths.All.Select(c => c.Name).OrderByDescending(n => n.Length).ToArray()) is { } name
             ? Cloths.All.First(c => c.Name == name).Id : null;
         var lined = Take(ref adjectives, ["lined"]) is not null;

@@ -1,3 +1,4 @@
+using Dittany.Core.Measures;
 using System.Globalization;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
@@ -160,7 +161,7 @@ public static class Changes
             }
             else if (change.Value is not null && change.Member == OverrulePrefix + decision)
             {
-                changed = Set(changed, member, null, out _)!;
+                changed = Set(changed, member, null, out _).Sure();
             }
         }
 

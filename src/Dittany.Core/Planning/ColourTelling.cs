@@ -29,7 +29,7 @@ internal static class ColourTelling
         }
         else if (hers.Count > 0)
         {
-            more.Add((Told)$"You have no {ThreadKinds.Find(kind)!.Name} yet.");
+            more.Add((Told)$"You have no {ThreadKinds.Find(kind).Sure().Name} yet.");
         }
 
         if (worn.Wearer is "baby" or "child" && worn.Lasts != "day" && Loud(hex) && Softer(hex) is { } softer)

@@ -90,7 +90,7 @@ internal sealed class CraftPlanning(WordingGround ground, Overrules overrules, d
     /// <summary>What is stitched but for parts of it that are sewn with beads.</summary>
     private PlannedInCraft Beaded(PlannedElement element, IReadOnlyList<Decision> decisions, Decision told)
     {
-        var beads = AllCrafts.Find("beads")!;
+        var beads = AllCrafts.Find("beads").Sure();
         var question = Question(element, beads);
         var made = BeadedParts.Make(element, question with
         {
@@ -143,7 +143,7 @@ internal sealed class CraftPlanning(WordingGround ground, Overrules overrules, d
         var byRole = Colours(element, p => p.Role);
         var any = element.Parts.Select(p => p.Colour).FirstOrDefault() ?? Palette.Colours[0].Hex;
         var whole = (element.Design?.Shapes ?? []).Where(s => s.Area is not null)
-            .ToDictionary(s => s.Id, s => s.Area!, StringComparer.Ordinal);
+            .ToDictionary(s => s.Id, s => s.Area.Sure(), StringComparer.Ordinal);
         return Seen(element, craft.TuckMm).Select(shape =>
         {
             var wide = craft.LineMm(element.CapHeightMm, !element.IsMotif);
@@ -215,7 +215,7 @@ internal sealed class CraftPlanning(WordingGround ground, Overrules overrules, d
         [
             .. verdicts.Where(v => !v.Fits).Select(v => new RuledOut(v.Craft.Id, v.Craft.Name,
                 [.. v.Against.Select(r => (Told)$"{Say.Upper(r.Why(_facts))}.")])),
-            .. open.Where(v => v.Lacks is not null).Select(v => new RuledOut(v.Craft.Id, v.Craft.Name, [$"{Say.Upper(v.Lacks!)}."])),
+            .. open.Where(v => v.Lacks is not null).Select(v => new RuledOut(v.Craft.Id, v.Craft.Name, [$"{Say.Upper(v.Lacks.Sure())}."])),
         ];
         Told[] because =
         [
@@ -230,7 +230,7 @@ internal sealed class CraftPlanning(WordingGround ground, Overrules overrules, d
             ["Another cloth, another wearer, or how it is washed."], Choices, ruledOut) with
         {
             NotFollowed = refused.Count == 0 ? null
-                : refused.Select(r => (Told)$"{AllCrafts.Find(wished)!.Name}, your wish, is not followed: {r.Why(_facts)}. {r.Cure}").ToArray(),
+                : refused.Select(r => (Told)$"{AllCrafts.Find(wished).Sure().Name}, your wish, is not followed: {r.Why(_facts)}. {r.Cure}").ToArray(),
             UnfollowedWish = true,
             From = ["Amounts and minutes of crafts: from memory; how each is worked: common practice."],
         };

@@ -77,7 +77,7 @@ public static class DecisionBook
             OfBoth("craft", w => w.Craft is not null, m => m.Craft is not null)),
         new("stitch.outline", Station.Stitches, Any(OneOf(() => Book.Lines.Select(s => s.Id))),
             OfBoth("stitch", w => w.Stitch is not null, m => m.Stitch is not null)),
-        new("stitch.length", Station.Stitches, Any(OneOf(() => Habits.Find("stitch-length")!.Choices.Select(c => c.ChoiceId)))),
+        new("stitch.length", Station.Stitches, Any(OneOf(() => Habits.Find("stitch-length").Sure().Choices.Select(c => c.ChoiceId)))),
         new("stitch.dots", Station.Stitches, Any(OneOf(() => ["knot", "straight"]))),
         new("stitch.action", Station.Stitches, Any(OneOf(() => ["skim", "stab"]))),
         new("stitch.letters", Station.Stitches, Any(OneOf(() => LetterWays.Choices.Select(c => c.ChoiceId)))),

@@ -47,7 +47,7 @@ public static class DrawingStitching
             filling?.WayOf(s, PairFor(s.Role).Size) ?? new ShapeWay(null, null, null, null, null), StringComparer.Ordinal);
         // What is filled from a vein has one already.
         var veined = ways.Where(w => w.Value.Fill is Stitches.InAreas.VeinStitch).Select(w =>
-            drawing.Shapes.First(s => s.Id == w.Key).Area!.Covers()).ToArray();
+            drawing.Shapes.First(s => s.Id == w.Key).Area.Sure().Covers()).ToArray();
         ordered = ordered.Where(o => o.Shape.Role != "vein" || o.Shape.Line is null || !veined.Any(v =>
             v.Holds(Pt.Lerp(o.Stroke.Start, o.Stroke.End, 0.5)) && v.Holds(Pt.Lerp(o.Stroke.Start, o.Stroke.End, 0.1)))).ToArray();
         var specs = ordered.Select(o => specOf(PairOf(o.Shape, ways[o.Shape.Id]))).ToArray();
@@ -68,7 +68,7 @@ public static class DrawingStitching
         Pair PairFor(string role)
         {
             var row = RoleOf(role);
-            var stitch = byRole && (knit ? row.Knit : row.Woven) is { } id ? Book.Find(id)! : main.Stitch;
+            var stitch = byRole && (knit ? row.Knit : row.Woven) is { } id ? Book.Find(id).Sure() : main.Stitch;
             return new Pair(ThreadRules.Against(main.Size.Kind, stitch) is null ? stitch : main.Stitch, main.Size.Fewer(row.FewerStrands));
         }
 
@@ -88,7 +88,7 @@ public static class DrawingStitching
                     Stitches = picked,
                     Breaks = Enumerable.Range(1, picked.Count - 1).Where(i =>
                         picked[i - 1].DownMm.To(picked[i].FromMm) > Stitches.InAreas.AreaStitch.MostHopMm).ToArray(),
-                    Filling = whole.Filling! with
+                    Filling = whole.Filling.Sure() with
                     {
                         AreaMm2 = Math.Round(whole.Filling.AreaMm2 * p.Indices.Count / whole.Stitches.Count, 3),
                     },
@@ -101,7 +101,7 @@ public static class DrawingStitching
             {
                 var way = ways[shape.Id];
                 var size = way.Of(PairFor(shape.Role).Size);
-                if (way.Fill?.Sew(shape, filling!.By(size, way.Direction, budget)) is { } placed)
+                if (way.Fill?.Sew(shape, filling.Sure().By(size, way.Direction, budget)) is { } placed)
                 {
                     var whole = new Part(shape.Role, shape.Role, from + index, way.Fill.Info.Id,
                         new Thread(size, way.Colour ?? colourOf(shape.Role)), placed.WidthMm, placed.LineMm, true,
@@ -111,7 +111,8 @@ public static class DrawingStitching
                         Breaks = placed.Breaks,
                         Layer = shape.Layer,
                     };
-                    foreach (var part in way.Colours.Count > 1 ? Shaded(whole, placed, shape.Area!, way.Colours, filling!.Seed) : [whole])
+                    foreach (var part in way.Colours.Count > 1 ? Shaded(whole, placed, shape.Area.Sure(), way.Colours, filling.Sure().Seed)
+                        : [whole])
                     {
                         yield return (index, part);
                     }

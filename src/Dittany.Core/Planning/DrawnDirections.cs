@@ -1,3 +1,4 @@
+using Dittany.Core.Measures;
 using System.Globalization;
 using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
@@ -67,10 +68,11 @@ public static class DrawnDirections
         }
 
         var at = Polyline.At(lineMm, Polyline.Length(lineMm) / 2);
-        var nearest = design.Shapes.Where(s => s.Role == role && s.Area is not null).MinBy(s => s.Area!.Covers().OutsideBy(at));
+        var nearest = design.Shapes.Where(s => s.Role == role && s.Area is not null).MinBy(s => s.Area.Sure().Covers().OutsideBy(at));
         var number = nearest is null ? -1 : int.Parse(nearest.Id[(nearest.Id.LastIndexOf('-') + 1)..], CultureInfo.InvariantCulture);
         var from = Unit(MotifPlanner.OneDrawn(asked).One).Parts.Where(p => p.Role == role).ElementAtOrDefault(number);
-        return from is null || Mapping(nearest!.Area!.Edges[0], from.Stroke) is not { } map ? null : lineMm.Select(map).ToArray();
+        return from is null || Mapping(nearest.Sure().Area.Sure().Edges[0], from.Stroke) is not { } map ? null : lineMm.Select(map)
+            .ToArray();
     }
 
     private static Figure Unit(Figure one)

@@ -191,7 +191,7 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
 
         var hers = wished is null ? null : Known(wished);
         var byWish = wished is null && habit == None && _filled.Count > 0;
-        var own = byWish ? new Choice(None, "Part by part, as you wished") : areas ? Known(habit)! : new Choice(None, "Nothing to fill");
+        var own = byWish ? new Choice(None, "Part by part, as you wished") : areas ? Known(habit).Sure() : new Choice(None, "Nothing to fill");
         Told[] because = !areas ? [words ? "This hand is all lines: there is no shape to fill." : "It is all lines and points: there is no "
                 + "shape to fill."]
             : _filled.Count == 0 ? ["Its shapes are worked along their outlines, and nothing fills them."]
@@ -231,13 +231,13 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
             }
             else
             {
-                _because.Add($"The {Called(shape)} is worked along its edge: {advice.Against!.Lower()}");
+                _because.Add($"The {Called(shape)} is worked along its edge: {advice.Against.Sure().Lower()}");
             }
 
             return advice.Fill;
         }
 
-        var fill = Book.Fill(id)!;
+        var fill = Book.Fill(id).Sure();
         var fits = ThreadRules.Against(by.Spec.Pair.Size.Kind, fill) is { } cannot ? new Judgement(false, cannot.Because, cannot.Cure)
             : fill.Fills(area, by);
         if (!fits.Fits)
@@ -247,7 +247,7 @@ internal sealed class FillingRoom(string decisionId, string? wished, string habi
                 return null;
             }
 
-            _notFollowed.Add($"{Say.Upper(fill.Info.Name)} for the {Called(shape)}, your wish, is not followed: {Say.Lower(fits.Why!)} "
+            _notFollowed.Add($"{Say.Upper(fill.Info.Name)} for the {Called(shape)}, your wish, is not followed: {Say.Lower(fits.Why.Sure())} "
                 + $"{fits.Cure} So it is worked along its edge.");
             return null;
         }

@@ -14,8 +14,8 @@ internal static class GroundDecisions
         var hers = job.Size ?? overrules.For("item.size");
         if (form.Scaled(job.Measures, hers) is { } measured)
         {
-            var said = new[] { form.Width, form.Height }.Where(m => job.Measures!.ContainsKey(m.Id)).Select(m =>
-                (Told)$"{Say.Lower(m.Name)} {Say.Length(job.Measures![m.Id])}").ToArray();
+            var said = new[] { form.Width, form.Height }.Where(m => job.Measures.Sure().ContainsKey(m.Id)).Select(m =>
+                (Told)$"{Say.Lower(m.Name)} {Say.Length(job.Measures.Sure()[m.Id])}").ToArray();
             decisions.Add(Deciding.Make(
                 "item.size", Station.Item, "The size", new Choice(own.Id, own.Name), new Choice("measured", Say.Upper(measured.Name)),
                 [
@@ -75,7 +75,7 @@ internal static class GroundDecisions
     public static Decision Fold(Face face) => Deciding.Make(
         "space.fold", Station.Space, "Which side is seen", new Choice("as-worn", "Planned as it is worn, folded over"), null,
         [
-            face.Fold!.AsWorn,
+            face.Fold.Sure().AsWorn,
             face.Fold.Flat,
             MirrorProof.UpsideDown(MirrorProof.Folding) ? "Laid flat it stands upside down."
                 : "Turned over and folded down again it ends the right way up, and is not mirrored.",

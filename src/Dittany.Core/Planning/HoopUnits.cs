@@ -1,3 +1,4 @@
+using Dittany.Core.Measures;
 using Dittany.Core.Geometry;
 using Dittany.Core.Hooping;
 using Dittany.Core.Stitches;
@@ -26,7 +27,7 @@ internal sealed class HoopUnits
         {
             foreach (var index in placing.Units)
             {
-                var of = held.Units[index].Of!;
+                var of = held.Units[index].Of.Sure();
                 if (of.Part is not { } part)
                 {
                     foreach (var letter in of.Letters)

@@ -1,3 +1,4 @@
+using Dittany.Core.Measures;
 using Dittany.Core.Effort;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
@@ -244,7 +245,7 @@ public sealed record Workshop(
         new Dictionary<string, string>(StringComparer.Ordinal));
 
     /// <summary>Her choice for a habit, or the usual one.</summary>
-    public string Habit(string id) => Habits.TryGetValue(id, out var choice) ? choice : Planning.Habits.Find(id)!.Default;
+    public string Habit(string id) => Habits.TryGetValue(id, out var choice) ? choice : Planning.Habits.Find(id).Sure().Default;
 
     /// <summary>How wide threads of hers lie, mm, by the id of their kind, one of each: measured by her. None where she has not.</summary>
     public IReadOnlyDictionary<string, double> ThreadWidthsMm { get; init; } = new Dictionary<string, double>(StringComparer.Ordinal);

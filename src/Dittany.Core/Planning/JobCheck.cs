@@ -286,7 +286,7 @@ public static class JobCheck
             }
         }
 
-        if (sound && form.Shelf != Shelf.Own && form.Scaled(job.Measures, job.Size) is { } scaled && job.Measures!.Count == 2
+        if (sound && form.Shelf != Shelf.Own && form.Scaled(job.Measures, job.Size) is { } scaled && job.Measures.Sure().Count == 2
             && form.Sizes.Min(s => Math.Abs(Math.Log(scaled.WidthMm / scaled.HeightMm * s.HeightMm / s.WidthMm))) > Math.Log(
                 MostOutOfShape))
         {

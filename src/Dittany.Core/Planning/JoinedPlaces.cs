@@ -84,7 +84,7 @@ internal static class JoinedPlaces
         var main = places.First(p => p.Main).Plan;
         var threads = ThreadRoom.Together(live.SelectMany(p => p.Plan.Threads));
         var share = route.Count == 0 ? 0 : (double)Frozen.RowsDone(route, job.Done) / route.Count;
-        var form = job.FormUsed!;
+        var form = job.FormUsed.Sure();
         var timed = Timing.Settle(
             work.Work, Left.After(work.Work, job.Done, threads.Sum(t => t.Runs), share, job.Today),
             new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening), job.Today, job.DueOn,

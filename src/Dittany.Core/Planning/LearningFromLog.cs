@@ -101,14 +101,14 @@ public static class LearningFromLog
         {
             for (var a = 0; a < Aspects.Length; a++)
             {
-                apart[a] = Learning.Apart(of.Select(l => (Aspects[a].Name(l), Entry(l, Times(l, a)))), learned!.Factor);
+                apart[a] = Learning.Apart(of.Select(l => (Aspects[a].Name(l), Entry(l, Times(l, a)))), learned.Sure().Factor);
             }
 
             learned = Learning.Of(of.Select(l => Entry(l, Times(l, -1))));
         }
 
-        return new LearntKind(kind, learned!, [.. Aspects.SelectMany((a, i) =>
-            apart[i]!.Where(p => Math.Abs(p.Value.Ratio - 1) >= LeastTold)
+        return new LearntKind(kind, learned.Sure(), [.. Aspects.SelectMany((a, i) =>
+            apart[i].Sure().Where(p => Math.Abs(p.Value.Ratio - 1) >= LeastTold)
             .Select(p => new LearntApart(a.Aspect, p.Key, p.Value.Ratio, p.Value.Pieces)))]);
 
         double Times(Logged l, int without) => Aspects.Select((a, i) => i != without && a.Name(l) is { } name
@@ -119,7 +119,7 @@ public static class LearningFromLog
 
     private static LearntKind? OfMeasure(string measure, IReadOnlyList<Logged> log) =>
         Learning.Of(log.Where(l => l.Measured is not null && l.Kind == (measure == ThreadUse ? NeedleStep.Stitching : measure))
-            .Select(l => new Observed(l.Piece, l.Measured!.Value.PlannedMm, l.Measured.Value.RealMm))) is { } learned
+            .Select(l => new Observed(l.Piece, l.Measured.Sure().PlannedMm, l.Measured.Value.RealMm))) is { } learned
             ? new LearntKind(measure, learned, []) : null;
 
     /// <summary>The paces as a workshop keeps them.</summary>

@@ -33,7 +33,8 @@ public sealed record LearntPace(IReadOnlyDictionary<string, double> Kinds, IRead
 
         var stitches = LearningFromLog.Names(workshop.Paces, NeedleStep.Stitching, LearningFromLog.ByStitch)
             .ToDictionary(n => n.Name, n => n.Ratio, StringComparer.Ordinal);
-        var kinds = LearningFromLog.Kinds.Where(k => workshop.PaceOf(k) is not null).ToDictionary(k => k, k => workshop.PaceOf(k)!.Factor
+        var kinds = LearningFromLog.Kinds.Where(k => workshop.PaceOf(k) is not null).ToDictionary(k => k, k => workshop.PaceOf(k).Sure()
+            .Factor
             * Ratio(workshop, k, LearningFromLog.ByCloth, cloth.Kind.Id) * Ratio(workshop, k, LearningFromLog.ByItem, form.Id),
                 StringComparer.Ordinal);
         return new LearntPace(kinds, stitches, workshop.MeasuredTakeUp is null ? workshop.PaceOf(LearningFromLog.ThreadUse)?.Factor ?? 1
@@ -54,7 +55,7 @@ public sealed record LearntPace(IReadOnlyDictionary<string, double> Kinds, IRead
             .Append((Who: cloth.Kind.Name, Ratio: Ratio(workshop, NeedleStep.Stitching, LearningFromLog.ByCloth, cloth.Kind.Id), Than: "other cloth"))
             .Append((Who: Say.A(form.Name), Ratio: Ratio(workshop, NeedleStep.Stitching, LearningFromLog.ByItem, form.Id), Than: "other things"))
             .Where(m => m.Who is not null && Math.Abs(m.Ratio - 1) >= LearningFromLog.LeastTold)
-            .Select(m => $"{Say.Upper(m.Who!)} takes you {Say.Number(m.Ratio, 2)} times as long as {m.Than}.");
+            .Select(m => $"{Say.Upper(m.Who.Sure())} takes you {Say.Number(m.Ratio, 2)} times as long as {m.Than}.");
         return string.Join(' ', more.Prepend(Learning.Tell(learnt).ToString()));
     }
 

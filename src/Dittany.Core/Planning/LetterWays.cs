@@ -104,13 +104,13 @@ internal sealed class LetterWays
                         + $"hand is all lines. Take letters with weight.");
                 }
             }
-            else if (ThreadRules.Against(pair.Size.Kind, Book.Find(stitch)!) is { } cannot)
+            else if (ThreadRules.Against(pair.Size.Kind, Book.Find(stitch).Sure()) is { } cannot)
             {
                 _notFollowed.Add(ThreadChoice.Unworked(Named(stitch), group.Named, pair.Size.Kind, cannot));
             }
             else
             {
-                (pair, fill) = (pair with { Stitch = Book.Find(stitch)! }, new PartAsked("letter", Stitch: stitch));
+                (pair, fill) = (pair with { Stitch = Book.Find(stitch).Sure() }, new PartAsked("letter", Stitch: stitch));
             }
         }
 
@@ -136,7 +136,7 @@ internal sealed class LetterWays
         return way;
     }
 
-    private static string Named(string stitch) => (Book.Fill(stitch) ?? Book.Find(stitch))!.Name;
+    private static string Named(string stitch) => (Book.Fill(stitch) ?? Book.Find(stitch)).Sure().Name;
 
     private IReadOnlyList<Concern> Concerns(LetterGroup group, Pair pair)
     {

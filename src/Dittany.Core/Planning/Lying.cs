@@ -77,7 +77,7 @@ internal sealed class Lying
 
         var upper = _elements[index];
         var hides = upper.Parts.Where(p => p.Filling is not null)
-            .Select(p => new Area([.. p.Filling!.RingsMm.Select(Stroke.Ring)]).Covers()).ToList();
+            .Select(p => new Area([.. p.Filling.Sure().RingsMm.Select(Stroke.Ring)]).Covers()).ToList();
         if (stated && !IsFrame(upper))
         {
             hides.AddRange((upper.Design?.Shapes ?? []).Select(s => s.Area).OfType<Area>().Select(a => a.Covers()));

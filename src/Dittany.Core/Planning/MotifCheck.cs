@@ -1,3 +1,4 @@
+using Dittany.Core.Measures;
 using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
 using Dittany.Core.Motifs;
@@ -236,7 +237,7 @@ internal static class MotifCheck
     /// </summary>
     public static double StitchesOf(MotifAsked motif)
     {
-        var one = (motif.Drawing?.Drawn.Figure ?? MotifLibrary.Find(motif.Motif)!.Draw(
+        var one = (motif.Drawing?.Drawn.Figure ?? MotifLibrary.Find(motif.Motif).Sure().Draw(
             new MotifShape(motif.Parts, (motif.LeanDegrees ?? 0) * Math.PI / 180, motif.Mirrored ?? false, 0, 0))).Centred();
         var (wide, high) = (Math.Max(one.Width, 1e-9), Math.Max(one.Height, 1e-9));
         var arrangement = motif.Arrangement ?? "one";

@@ -32,14 +32,15 @@ internal sealed record MotifColours(string Main, string? Green, bool OutlinedVei
         var (worn, because) = (new Dictionary<string, string>(StringComparer.Ordinal), new List<Told>());
         foreach (var role in chosen || wears is null ? [] : parts.Select(p => p.Role).Distinct(StringComparer.Ordinal))
         {
-            if (wears!.GetValueOrDefault(role) is { } ids)
+            if (wears.Sure().GetValueOrDefault(role) is { } ids)
             {
                 var wished = ids.Split(' ').Select(Palette.Find).ToArray();
                 // What lies wholly on another part is seen against that, not against the cloth.
                 bool Seen(ThreadColour c) => (filled && inside.Contains(role)) || Shows(c, cloth, filled);
 
                 // By nature some neighbours are of one colour; what only stands in for another must not run into them.
-                string? Beside(ThreadColour c) => neighbours!.Beside(role).FirstOrDefault(n => wears!.GetValueOrDefault(n) != ids
+                string? Beside(ThreadColour c) => neighbours.Sure().Beside(role).FirstOrDefault(n => wears.Sure()
+                    .GetValueOrDefault(n) != ids
                     && worn.TryGetValue(n, out var there) && !Neighbours.Apart(c.Hex, there));
 
                 var lab = Colour.Parse(wished[0].Hex).ToLab();
@@ -51,10 +52,10 @@ internal sealed record MotifColours(string Main, string? Green, bool OutlinedVei
                 {
                     because.Add($"{Say.Upper(wished[0].Name)} for the {Roles.Called(role)} would be lost on this cloth.");
                 }
-                else if (wished.First(Seen) is { } passed && passed.Hex != settled!.Hex)
+                else if (wished.First(Seen) is { } passed && passed.Hex != settled.Sure().Hex)
                 {
                     because.Add($"{Say.Upper(settled.Name)} for the {Roles.Called(role)}, as {passed.Name} would run into the "
-                        + $"{Roles.Called(Beside(passed)!)} beside it.");
+                        + $"{Roles.Called(Beside(passed).Sure())} beside it.");
                 }
             }
         }

@@ -76,10 +76,10 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             asked.Stitch ?? overrules.For(Id("stitch.outline")), ground, workshop);
         decisions.Add(thread.Decision);
         var facts = workshop.StitchFacts(ground.Cloth) with { Thread = thread.Kind, Laid = thread.Laid };
-        var split = Book.Find("split")!;
-        var usual = thread.Laid ? Book.Laid : ground.Tinted ? Book.Find("running")! : facts.Knit && ThreadRules.Against(thread.Kind, split) is null ? split
+        var split = Book.Find("split").Sure();
+        var usual = thread.Laid ? Book.Laid : ground.Tinted ? Book.Find("running").Sure() : facts.Knit && ThreadRules.Against(thread.Kind, split) is null ? split
             : Book.Plainest;
-        var stitch = thread.Stitch is { } named ? Book.Find(named)! : usual;
+        var stitch = thread.Stitch is { } named ? Book.Find(named).Sure() : usual;
         var strandsStated = thread.Strands;
         var (high, pair, largest, free, freeHigh) = Sized(asked, Id, unit, anchor, stitch, thread.Kind, strandsStated, of, inCopies, round);
         decisions.Add(Size(Id("motif.size"), asked, unit, high, largest, freeHigh, overrules.For(Id("motif.size")) is not null, round));
@@ -105,7 +105,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var schools = workshop.StitchSchoolsWith(null, null);
         var design = DesignOf.Figure(asked.Id, placed.Parts);
         var areas = design.Shapes.Any(s => s.Area is not null);
-        var rich = asked.Drawing is null && MotifLibrary.Find(asked.Motif)!.Rich;
+        var rich = asked.Drawing is null && MotifLibrary.Find(asked.Motif).Sure().Rich;
         var filling = new FillingRoom(Id("stitch.fill"), areas ? overrules.For(Id("stitch.fill")) : null,
             ground.Unfilled ? FillingRoom.None : workshop.Habit("fill") switch
             {
@@ -114,7 +114,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             }, beads.Stitched(design),
             FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn),
             new FillFacts(facts.Knit, workshop.Skill == Effort.Skill.Learner, Hurried(design)), asked.Seed ?? 0,
-            n => StitchSpec.For(new Pair(Book.Plainest, n), schools), id => workshop.Thread(ThreadKinds.Find(id)!));
+            n => StitchSpec.For(new Pair(Book.Plainest, n), schools), id => workshop.Thread(ThreadKinds.Find(id).Sure()));
         var seen = design.Visible(ground.TuckMm).Beneath(ground.Over, ground.TuckMm);
         var beaded = seen.Shapes.Where(beads.Takes).ToDictionary(s => s.Id, s => beads.ColourOf(s) ?? colours(s.Role),
             StringComparer.Ordinal);
@@ -172,7 +172,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         return of == 1 ? new Pt(place.AnchorMm.X, (least.Y + greatest.Y) / 2) : place.AnchorMm;
     }
 
-    private static string OneOf(MotifAsked asked) => asked.Drawing?.Name ?? MotifLibrary.Find(asked.Motif)!.Name;
+    private static string OneOf(MotifAsked asked) => asked.Drawing?.Name ?? MotifLibrary.Find(asked.Motif).Sure().Name;
 
     /// <summary>What all of it is called: a daisy, a ring of daisies.</summary>
     private static string NameOf(MotifAsked asked) => asked.Arrangement switch
@@ -267,7 +267,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var shape = new MotifShape(asked.Parts, (asked.LeanDegrees ?? 0) * Math.PI / 180, asked.Mirrored ?? false,
             (asked.WobblePercent ?? 0) / 100, asked.Seed ?? 0);
         return (asked.Drawing is { } own ? new Motif("own", own.Name, MotifShelf.Own, _ => own.Drawn.Figure).Draw(shape)
-            : MotifLibrary.Find(asked.Motif)!.Draw(shape), shape);
+            : MotifLibrary.Find(asked.Motif).Sure().Draw(shape), shape);
     }
 
     internal static Choice ArrangementChoice(string id) =>
@@ -369,7 +369,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var hers = (asked.Colour ?? overrules.For(id))?.ToLowerInvariant();
         var hex = hers is null ? own.Hex : Palette.HexOf(hers);
         var colours = MotifColours.Of(unit.Parts, hex, hers is not null, ground.Cloth,
-            asked.Drawing is null ? MotifLibrary.Find(asked.Motif)!.Wears : null,
+            asked.Drawing is null ? MotifLibrary.Find(asked.Motif).Sure().Wears : null,
             filled);
         string Of(string role) => asked.ByPart.LastOrDefault(w => w.Role == role && w.Copy is null)?.Colour is { } wished
             ? Palette.HexOf(wished) : colours.For(role);
@@ -436,7 +436,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     /// Whether its areas are to be filled where no part says otherwise: by her wish, by habit, or because it is drawn so.
     /// </summary>
     private bool Fills(MotifAsked asked, string fillId) => asked.Craft is not (null or Crafts.AllCrafts.Stitch)
-        || (asked.Drawing is null && MotifLibrary.Find(asked.Motif)!.Rich
+        || (asked.Drawing is null && MotifLibrary.Find(asked.Motif).Sure().Rich
         && workshop.Habit("fill") != FillingRoom.None) || workshop.Habit("fill") == FillingRoom.ByPart
         || overrules.Stated(fillId) is not (null or FillingRoom.None);
 

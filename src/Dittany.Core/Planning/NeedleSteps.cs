@@ -251,7 +251,7 @@ public static class NeedleSteps
                 Whole = after is null || (after.Element, after.Part) != (last.Element, last.Part),
                 Learnt = plan.Learnt.Of(NeedleStep.Stitching) * run.StitchPace,
                 Stitch = rows.GroupBy(r => parts[r.Element][r.Part].Stitch, StringComparer.Ordinal)
-                    .MaxBy(g => g.Sum(r => parts[r.Element][r.Part].Stitches[r.Stitch].Seconds))!.Key,
+                    .MaxBy(g => g.Sum(r => parts[r.Element][r.Part].Stitches[r.Stitch].Seconds)).Sure().Key,
                 Thread = left > 0 ? (used, left) : null,
             };
         }
@@ -266,7 +266,7 @@ public static class NeedleSteps
         var found = new List<Told>();
         foreach (var group in parts.Where(p => p.LineMm.Count > 2 || p.Filling is not null).GroupBy(p => p.Stitch, StringComparer.Ordinal))
         {
-            var row = Hints.First(h => h.Is((Book.Fill(group.Key) ?? Book.Find(group.Key))!));
+            var row = Hints.First(h => h.Is((Book.Fill(group.Key) ?? Book.Find(group.Key)).Sure()));
             if (group.Any(p => p.Filling is null && Corners(p.LineMm)))
             {
                 found.Add(row.Corner);

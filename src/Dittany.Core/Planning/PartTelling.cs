@@ -74,7 +74,7 @@ public static class PartTelling
             var first = g.OrderBy(p => p.Role == "dot").ThenBy(p => p.Filling is null).First();
             var count = Words.Rows.Letters(first.Letter).Count;
             var indices = Enumerable.Range(g.Key, count).Where(i => i < places.Length).Select(i => places[i]).ToArray();
-            return new LetterTold(e.Id, indices, first.Letter, $"{(Book.Fill(first.Stitch) ?? Book.Find(first.Stitch))!.Name}, "
+            return new LetterTold(e.Id, indices, first.Letter, $"{(Book.Fill(first.Stitch) ?? Book.Find(first.Stitch)).Sure().Name}, "
                 + $"{first.Thread.Size.Said}, {Palette.NameOf(first.Colour)}",
                 asked.LastOrDefault(a => indices.Contains(a.Index)), e.Design?.Shapes.Any(s => s.Area is not null && s.Role == "letter") == true);
         });
@@ -156,8 +156,8 @@ public static class PartTelling
         var areas = (element.Design?.Shapes ?? []).Where(s => s.Area is not null).Select(s => s.Id).ToHashSet(StringComparer.Ordinal);
         var filled = parts.Where(p => p.Filling is not null).ToArray();
         var covered = filled.Length == 0 ? 0
-            : filled.Sum(p => p.Filling!.Coverage * p.Filling.AreaMm2) / filled.Sum(p => p.Filling!.AreaMm2);
-        var told = $"{Say.List(parts.Select(p => (p.Filling is null ? Book.Find(p.Stitch) : Book.Fill(p.Stitch))!.Name).Distinct(StringComparer.Ordinal).ToArray())}, "
+            : filled.Sum(p => p.Filling.Sure().Coverage * p.Filling.AreaMm2) / filled.Sum(p => p.Filling.Sure().AreaMm2);
+        var told = $"{Say.List(parts.Select(p => (p.Filling is null ? Book.Find(p.Stitch) : Book.Fill(p.Stitch)).Sure().Name).Distinct(StringComparer.Ordinal).ToArray())}, "
             + $"{Say.List(parts.Select(p => p.Thread.Size.Said).Distinct(StringComparer.Ordinal).ToArray())}, "
             + Say.List(parts.Select(p => Palette.NameOf(p.Colour)).Distinct(StringComparer.Ordinal).ToArray())
             + (filled.Length == 0 ? string.Empty : $"; {Say.Number(100 * covered, 0)} % under thread");
@@ -173,8 +173,8 @@ public static class PartTelling
             Copies = parts.Select(p => p.Copy).Distinct().Count(),
             LinesMm = DrawnDirections.Shown(element, role, wished?.Copy),
             TakesLines = element.IsMotif && area is not null,
-            MiddleMm = area is null ? null : Middle(area.Area!),
-            Degrees = filled.Select(p => p.Filling!.DirectionDegrees).FirstOrDefault(d => d is not null),
+            MiddleMm = area is null ? null : Middle(area.Area.Sure()),
+            Degrees = filled.Select(p => p.Filling.Sure().DirectionDegrees).FirstOrDefault(d => d is not null),
         };
     }
 }

@@ -1,3 +1,5 @@
+using Dittany.Core.Measures;
+
 namespace Dittany.Core.Planning;
 
 /// <summary>
@@ -115,7 +117,7 @@ public static class Places
         }
 
         // Where the main place is gone, the next one takes its part: its choices stand unmarked then.
-        var main = Array.Find(kept, p => !p.Stands)!;
+        var main = Array.Find(kept, p => !p.Stands).Sure();
         var was = all.First(p => p.Main);
         if (main.Key == was.Key)
         {
@@ -147,7 +149,7 @@ public static class Places
         // Another zone for a place other than the usual one is what its elements name, not a choice of the whole.
         var moved = usual ? null : changed.Overrules?.GetValueOrDefault(ZoneDecision);
         var zone = usual ? null : moved ?? changed.Zone ?? place.Zone;
-        var key = usual || zone == place.Zone || place.Stands ? place.Key : zone!;
+        var key = usual || zone == place.Zone || place.Stands ? place.Key : zone.Sure();
         bool Mine(string id) => place.Job.Elements.Any(e => e.Id == id) || place.Job.MotifsAsked.Any(m => m.Id == id);
         var words = changed.Elements.ToDictionary(e => e.Id, e => e with { Zone = zone }, StringComparer.Ordinal);
         var motifs = changed.MotifsAsked.ToDictionary(m => m.Id, m => m with { Zone = zone }, StringComparer.Ordinal);
@@ -186,7 +188,7 @@ public static class Places
         var kept = (job.Overrules ?? Nothing).Select(o => o.Key.Split(Mark) switch
         {
             [var id, var key] when Array.Exists(live, p => p.Key == key) => KeyValuePair.Create($"{id}{Mark}{key}.{batch}", o.Value),
-            [var id] when !Shared(id) && id != ZoneDecision => KeyValuePair.Create($"{id}{Mark}{Array.Find(live, p => p.Main)!.Key}.{batch}",
+            [var id] when !Shared(id) && id != ZoneDecision => KeyValuePair.Create($"{id}{Mark}{Array.Find(live, p => p.Main).Sure().Key}.{batch}",
                 o.Value),
             _ => o,
         });

@@ -13,7 +13,7 @@ internal static class PlacesCheck
     /// <summary>Zones that there are not, choices for places that there are not, and what stands without being there.</summary>
     public static void Check(Job job, Library library, List<JobFault> faults)
     {
-        var form = job.FormUsed!;
+        var form = job.FormUsed.Sure();
         var zones = job.Elements.Select(e => e.Zone).Concat(job.MotifsAsked.Select(m => m.Zone)).ToArray();
         for (var i = 0; i < zones.Length; i++)
         {

@@ -66,17 +66,18 @@ internal sealed record PlacesWork(IReadOnlyList<Operation> Work, IReadOnlyList<s
             return null;
         }
 
-        var steps = all.SelectMany(a => a.Of!.Steps.Select(s => (a.Name, Step: s))).GroupBy(s => s.Step.ToString(), StringComparer.Ordinal)
+        var steps = all.SelectMany(a => a.Of.Sure().Steps.Select(s => (a.Name, Step: s))).GroupBy(s => s.Step.ToString(),
+            StringComparer.Ordinal)
             .Select(g => g.Count() == places.Count || id is "press" or "dry" or "rinse" ? g.First().Step
                 : (Told)$"{Say.Upper(Say.List(g.Select(s => s.Name).ToArray()))}: {g.First().Step}").ToArray();
-        var minutes = all.SelectMany(a => a.Of!.By).GroupBy(b => b.Step, StringComparer.Ordinal)
+        var minutes = all.SelectMany(a => a.Of.Sure().By).GroupBy(b => b.Step, StringComparer.Ordinal)
             .Select(g => new StepMinutes(g.Key, byPlace ? g.Sum(b => b.Minutes) : g.Max(b => b.Minutes))).ToArray();
-        var longest = all.Select(a => a.Of!).OrderByDescending(o => o.Wait?.Minutes ?? 0).First();
+        var longest = all.Select(a => a.Of.Sure()).OrderByDescending(o => o.Wait?.Minutes ?? 0).First();
         return longest with
         {
             Steps = steps,
             By = minutes,
-            Uses = all.SelectMany(a => a.Of!.Uses ?? []).GroupBy(u => (u.What, u.Unit)).Select(g =>
+            Uses = all.SelectMany(a => a.Of.Sure().Uses ?? []).GroupBy(u => (u.What, u.Unit)).Select(g =>
                 new Use(g.Key.What, byPlace ? g.Sum(u => u.Amount) : g.Max(u => u.Amount), g.Key.Unit)).ToArray() is { Length: > 0 } u ? u
                     : null,
         };

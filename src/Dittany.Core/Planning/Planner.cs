@@ -189,7 +189,7 @@ public static class Planner
         Library library, Budget budget, Overrules overrules, List<Decision> decisions, List<Caution> cautions,
         IReadOnlyList<StitchedThere> there)
     {
-        var form = GroundDecisions.Sewn(job.FormUsed!, overrules, decisions);
+        var form = GroundDecisions.Sewn(job.FormUsed.Sure(), overrules, decisions);
         var size = GroundDecisions.Size(form, job, overrules, decisions);
         var fabric = Fabric.Settle(form, size, job.Fabric ?? new StatedFabric(), overrules.For("fabric.kind"));
         var tried = workshop.Trials.TryGetValue(fabric.Cloth.Kind.Id, out var share);

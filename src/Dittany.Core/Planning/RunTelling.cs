@@ -59,13 +59,14 @@ public static class RunTelling
             soFar += minutes;
             var first = parts[rows[0].row.Element][rows[0].row.Part];
             var worked = rows.Select(r => (r.row.Element, r.row.Part)).Distinct().ToArray();
-            var stitches = worked.Select(w => Book.Find(parts[w.Element][w.Part].Stitch)!.Name).Distinct(StringComparer.Ordinal).ToArray();
+            var stitches = worked.Select(w => Book.Find(parts[w.Element][w.Part].Stitch).Sure().Name).Distinct(StringComparer.Ordinal)
+                .ToArray();
             var needle = plan.Threads.FirstOrDefault(t => t.Thread == first.Thread)?.Needle;
             told.Add(new RunTold(
                 run.Key, rows[0].row.Hoop, What(worked, parts, numbers, words, motifs),
                     rows.Length, rows[0].i, rows[^1].i, Math.Round(minutes, 1),
                     Math.Round(soFar, 1), Palette.NameOf(first.Colour), first.Thread.Size,
-                Say.List(stitches), needle is null ? string.Empty : Needles.Find(needle)!.Name, rows[0].row.Fresh, rows[0].row.Cut)
+                Say.List(stitches), needle is null ? string.Empty : Needles.Find(needle).Sure().Name, rows[0].row.Fresh, rows[0].row.Cut)
             {
                 Like = alike.Like(rows.Select(r => r.row).ToArray()),
                 StitchPace = rows.Sum(r => usual[r.i]) is var plain and > 0 ? rows.Sum(r => seconds[r.i]) / plain : 1,

@@ -1,3 +1,4 @@
+using Dittany.Core.Measures;
 using Dittany.Core.Route;
 
 namespace Dittany.Core.Planning;
@@ -22,7 +23,7 @@ internal sealed class RunsAlike
                 var part = element.Parts[i];
                 var number = seen.GetValueOrDefault((part.Copy, part.Role)) + 1;
                 seen[(part.Copy, part.Role)] = number;
-                _parts[(element.Id, i)] = (element.Motif!,
+                _parts[(element.Id, i)] = (element.Motif.Sure(),
                     $"{part.Role} {number} {part.Stitch} {thread[i]} {part.Stitches.Count}", $"{element.Id} {part.Copy}");
             }
         }

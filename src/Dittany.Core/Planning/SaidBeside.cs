@@ -196,7 +196,7 @@ internal sealed partial class SaidBeside
 
             if (Craft is not null)
             {
-                Ask($"Two crafts were said: {Crafts.AllCrafts.Find(Craft)!.Name.ToLowerInvariant()} is taken.");
+                Ask($"Two crafts were said: {Crafts.AllCrafts.Find(Craft).Sure().Name.ToLowerInvariant()} is taken.");
                 return;
             }
 

@@ -1,3 +1,4 @@
+using Dittany.Core.Measures;
 using System.Globalization;
 using System.Text.RegularExpressions;
 using Dittany.Core.Motifs;
@@ -46,7 +47,7 @@ internal static partial class SaidMotifs
 
         // A pair of cherries is one motif that is called so.
         if (Arranged().Match(words) is { Success: true } many && Find(many.Groups["motif"].Value) is { } each
-            && !(Ways[many.Groups["way"].Value] == "pair" && MotifLibrary.Find(each)!.Name.EndsWith('s')))
+            && !(Ways[many.Groups["way"].Value] == "pair" && MotifLibrary.Find(each).Sure().Name.EndsWith('s')))
         {
             var (way, count) = (Ways[many.Groups["way"].Value], CountOf(many.Groups["count"].Value));
             return heard with

@@ -63,7 +63,7 @@ public static class SetRule
             throw new ArgumentException($"A set has 1 to {MostNames} names.", nameof(names));
         }
 
-        var form = like.FormUsed!;
+        var form = like.FormUsed.Sure();
         var size = form.Scaled(like.MeasuredMm, like.Size) ?? form.Sizes.First(s => s.Id == (like.Size ?? form.UsualSize));
         var drawn = form.At(size, like.Zone);
         var zone = drawn.Zones.FirstOrDefault(z => z.Id == like.Zone) ?? drawn.Zones[0];

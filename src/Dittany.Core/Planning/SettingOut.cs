@@ -1,3 +1,4 @@
+using Dittany.Core.Measures;
 using Dittany.Core.Geometry;
 using Dittany.Core.Motifs;
 
@@ -14,7 +15,7 @@ public static class SettingOut
     /// <summary>The motifs of a job that stand several times in its plan.</summary>
     public static IReadOnlyList<SetOutTold> Of(Plan plan, Job job) =>
         job.MotifsAsked.Select(m => (Asked: m, Planned: plan.Elements.FirstOrDefault(e =>
-        e.Id == m.Id))).Where(m => m.Planned is not null).Select(m => new SetOutTold(m.Asked.Id, m.Planned!.One,
+        e.Id == m.Id))).Where(m => m.Planned is not null).Select(m => new SetOutTold(m.Asked.Id, m.Planned.Sure().One,
             m.Planned.Parts.Where(p => p.Copy >= 0).Select(p => p.Copy).Distinct().Count(), m.Planned.Arrangement == "row", m.Asked.Loosely))
         .Where(m => m.Copies > 1).ToArray();
 

@@ -71,7 +71,7 @@ public static class StitchTelling
             return $"It helps to fill the {Designs.Roles.Called(part.Role)} with {fill.Info.Name}.";
         }
 
-        var kind = Book.Find(part.Stitch)!;
+        var kind = Book.Find(part.Stitch).Sure();
         if (kind.Says(stitch) is { } own)
         {
             return own;

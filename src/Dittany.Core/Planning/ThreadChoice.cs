@@ -59,7 +59,7 @@ internal sealed record ThreadChoice(ThreadKind Kind, string? Strands, string? St
         var line = stitch is null ? null : Book.Find(stitch);
         var cannot = line is null ? null : ThreadRules.Against(kind, line);
         return new ThreadChoice(kind, held, cannot is null ? stitch : null, decision, unheld, cannot is null ? []
-            : [Unworked(line!.Name, null, kind, cannot)])
+            : [Unworked(line.Sure().Name, null, kind, cannot)])
         {
             Laid = ThreadSuits.Laid(kind, on),
         };

@@ -50,7 +50,7 @@ public sealed record Trial(string Element, string Letter, double OpenMm, double 
 
         var kind = plan.Item.Cloth.Kind;
         var edge = plan.Elements.Where(e => e.Craft is null).SelectMany(e => (e.Letters ?? []).Where(l => l.OpenMm is not null).Select(l =>
-            new Trial(e.Id, l.Letter, l.OpenMm!.Value, l.WantedMm, kind.Id, kind.Name))).MinBy(t => t.OpenMm / t.WantedMm);
+            new Trial(e.Id, l.Letter, l.OpenMm.Sure(), l.WantedMm, kind.Id, kind.Name))).MinBy(t => t.OpenMm / t.WantedMm);
         return edge is not null && edge.OpenMm / edge.WantedMm is >= EdgeFrom and <= EdgeTo ? edge : null;
     }
 

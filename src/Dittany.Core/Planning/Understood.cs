@@ -106,20 +106,20 @@ public sealed record Understood(string? Words, string? Form, string? Size, strin
     /// </summary>
     public string? TitleOf(string? words, string? motif) =>
         For is not { } whom || (words ?? motif) is null ? null
-        : $"{(words is not null ? words.ReplaceLineEndings(" ") : Say.Upper(MotifLibrary.Find(motif!)?.Name ?? motif!))}, {whom}";
+        : $"{(words is not null ? words.ReplaceLineEndings(" ") : Say.Upper(MotifLibrary.Find(motif.Sure())?.Name ?? motif.Sure()))}, {whom}";
 
     /// <summary>What was said beside words, item and day, in words; empty where nothing was.</summary>
     public IReadOnlyList<string> Besides(Form? form, Units units) => ((string?[])
     [
         Zone is { } zone && form?.Id == Form ? form?.Zones.FirstOrDefault(z => z.Id == zone).Name : null,
-        .. form?.Id == Form ? Elsewhere.Select(e => $"{e.Words ?? Say.A(MotifLibrary.Find(e.Motif!)!.Name)} "
+        .. form?.Id == Form ? Elsewhere.Select(e => $"{e.Words ?? Say.A(MotifLibrary.Find(e.Motif.Sure()).Sure().Name)} "
             + $"on the {form?.Zones.FirstOrDefault(z => z.Id == e.Zone).Name ?? form?.Zones[0].Name}") : [],
-        Stitch is { } stitch ? Book.Find(stitch)!.Name : null,
-        Fill is { } fill ? $"filled with {Book.Fill(fill)!.Info.Name}" : null,
+        Stitch is { } stitch ? Book.Find(stitch).Sure().Name : null,
+        Fill is { } fill ? $"filled with {Book.Fill(fill).Sure().Info.Name}" : null,
         Crafts.AllCrafts.Find(Craft) is { } craft ? craft.Name.ToLowerInvariant() : null,
         .. Parts.Select(p => string.Join(", ", new[]
         {
-            $"{p.Role.Replace('-', ' ')} in {(p.Stitch is { } made ? made == BeadedParts.Stitch ? "beads" : (Book.Fill(made) ?? Book.Find(made))!.Name : Palette.NameOf(p.Colour!))}",
+            $"{p.Role.Replace('-', ' ')} in {(p.Stitch is { } made ? made == BeadedParts.Stitch ? "beads" : (Book.Fill(made) ?? Book.Find(made)).Sure().Name : Palette.NameOf(p.Colour.Sure()))}",
             p.Strands is { } n ? Say.Count(n, "strand") : null,
         }.OfType<string>())),
         Thread is { } thread ? $"in {Palette.NameOf(thread)}" : null,

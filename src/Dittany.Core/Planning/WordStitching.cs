@@ -55,7 +55,7 @@ internal sealed class WordStitching(WordingGround ground, StitchFacts facts, Roo
     private IEnumerable<Part> FilledLetter(Shape shape, ShapeWay way, Thread thread)
     {
         var used = new Thread(way.Of(thread.Size), thread.Colour);
-        return way.Fill!.Sew(shape, filling.By(used.Size, way.Direction, ground.Budget)) is not { } placed ? [] :
+        return way.Fill.Sure().Sew(shape, filling.By(used.Size, way.Direction, ground.Budget)) is not { } placed ? [] :
         [
             new Part("letter", shape.Letter, shape.LetterIndex, way.Fill.Info.Id, way.Colour is { } hers
                 ? used with { Colour = hers } : used, placed.WidthMm, placed.LineMm, true, placed.Stitches, Id: shape.Id,

@@ -33,7 +33,7 @@ internal static class WordingDecisions
         decisions.Add(Stitch(id("stitch.outline"), q, a, stated.Stitch, specFor(workshop.StitchSchoolsWith(stated.Length, stated.Dots))));
         decisions.Add(Deciding.ByHabit(
             school => Length(id("stitch.length"), a, specFor(workshop.StitchSchoolsWith(school, stated.Dots)), school, workshop),
-                workshop.Habit("stitch-length"), stated.Length, Habits.Find("stitch-length")!.Choices));
+                workshop.Habit("stitch-length"), stated.Length, Habits.Find("stitch-length").Sure().Choices));
         if (a.Setting.Letters.Any(l => l.Glyph.HasDot))
         {
             decisions.Add(Deciding.ByHabit(
@@ -118,7 +118,7 @@ internal static class WordingDecisions
             .Where(s => s != a.Pair.Stitch && s != own.Stitch)
             .Select(s => (Stitch: s, Fault: FaultOf(q, s, a.CapMm)))
             .Where(s => s.Fault is not null)
-            .Select(s => new RuledOut(s.Stitch.Id, Say.Upper(s.Stitch.Name), [s.Fault!]))
+            .Select(s => new RuledOut(s.Stitch.Id, Say.Upper(s.Stitch.Name), [s.Fault.Sure()]))
             .ToArray();
         return Deciding.Make(
             id, Station.Stitches, "Which stitch writes the lines", new Choice(own.Stitch.Id, Say.Upper(own.Stitch.Name)), hers is null
@@ -212,7 +212,7 @@ internal static class WordingDecisions
 
         return Deciding.Make(
             id, Station.Stitches, "How long the stitches are",
-                new Choice(school, Say.Upper(Habits.Find("stitch-length")!.Choices.First(c => c.ChoiceId == school).Text)), null, because,
+                new Choice(school, Say.Upper(Habits.Find("stitch-length").Sure().Choices.First(c => c.ChoiceId == school).Text)), null, because,
             ["Your habits of stitch length, or a baby's skin behind the work."]) with
         {
             NotFollowed = spec.Schools.LengthMm is { } wished && spec.WishedMm < wished - 0.01

@@ -79,7 +79,8 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         decisions[^1] = ColourTelling.Told(decisions[^1], thread.Kind.Id, ground.Worn, workshop.Threads);
         // A heart or a star takes the thread of the words; what is drawn to be filled has its own.
         var rich = arranged.Beside?.Rich == true;
-        var colours = MotifColours.Of(answer.Setting.Ornaments, colour, chosen, ground.Cloth, rich ? arranged.Beside!.Wears : null, rich);
+        var colours = MotifColours.Of(answer.Setting.Ornaments, colour, chosen, ground.Cloth, rich ? arranged.Beside.Sure().Wears : null,
+            rich);
         TellGreen(Id("thread.colour"), colours, decisions);
         var inOthers = new Dictionary<IAlphabet, LetteringAnswer>();
         var areas = alphabet.Kind == AlphabetKind.Weighted;
@@ -105,7 +106,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         var filled = filling.Told(areas, words: true);
         decisions.Add(beside is null || areas ? filled : filled with
         {
-            Choice = $"The {arranged.Beside!.Name} is filled, the letters are lines",
+            Choice = $"The {arranged.Beside.Sure().Name} is filled, the letters are lines",
             Because = beside.Told(true, words: false).Because,
         });
         decisions.Add(stitching.Told(Id("stitch.letters"), parts));
@@ -175,7 +176,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         Rows.Letters(asked.Text.ReplaceLineEndings(" ")).Any(l => alphabet.Find(l)?.HasDot == true) ? overrules.For(id("stitch.dots"))
             : null);
 
-    private ThreadKind KindOf(string id) => workshop.Thread(ThreadKinds.Find(id)!);
+    private ThreadKind KindOf(string id) => workshop.Thread(ThreadKinds.Find(id).Sure());
 
     private ThreadChoice ThreadOf(WordingAsked asked, Func<string, string> id) => ThreadChoice.Settle(id(ThreadChoice.Id), asked.Thread,
         overrules.For(id(ThreadChoice.Id)), asked.Strands?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(id("thread.strands")),
@@ -216,9 +217,9 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
     /// </summary>
     internal (LetteringQuestion Question, LetteringAnswer Answer) Letter(WordingAsked asked)
     {
-        var alphabet = asked.Alphabet is { } named ? ground.Library.Find(named)!
+        var alphabet = asked.Alphabet is { } named ? ground.Library.Find(named).Sure()
             : First(ground.Library.Everybodys.Where(a => Rows.Letters(asked.Text.ReplaceLineEndings(" ")).All(l => Rows.IsSpace(l)
-            || a.Has(l))))!;
+            || a.Has(l)))).Sure();
         var (place, _) = Placement.Settle("space.place", ground.Drawn, ground.Zone, ground.Field, asked.CentreMm, null, 0, 1, within: ground.Within);
         var arranged = WordsArranged.Settle(id => id, asked, ground, place, overrules);
         var thread = ThreadOf(asked, id => id);
@@ -245,7 +246,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         }
 
         // Round a ring and along an edge there is one row, unless she breaks it.
-        var tried = wanted is null && arranged.OneRow ? [Rows.Break(asked.Text, null)!] : Rows.Ways(asked.Text, wanted);
+        var tried = wanted is null && arranged.OneRow ? [Rows.Break(asked.Text, null).Sure()] : Rows.Ways(asked.Text, wanted);
         return tried.Select(rows => (rows, new LetteringQuestion(
             alphabet, Settings.Lay(alphabet, rows, place.Stands, arranged.Arrangement, arranged.Ornament), _field, slice, place.AnchorMm,
                 ground.Cloth, _facts, stated.CapMm,
@@ -298,7 +299,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         var letters = Rows.Letters(asked.Text.ReplaceLineEndings(" ")).Where(l => !Rows.IsSpace(l)).ToArray();
         var able = ground.Library.Everybodys.Where(a => letters.All(l => a.Has(l))).ToArray();
         var own = First(able) ?? ground.Library.Alphabets[0];
-        var taken = hers is null ? own : ground.Library.Find(hers)!;
+        var taken = hers is null ? own : ground.Library.Find(hers).Sure();
         decisions.Add(Deciding.Make(
             id,
             Station.Words,

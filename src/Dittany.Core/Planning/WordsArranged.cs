@@ -113,7 +113,7 @@ internal sealed record WordsArranged(Arrangement Arrangement, Ornament? Ornament
                 : [$"The {motif.Name} grows with the words and is fitted with them: it takes its size from the "
                     + $"capitals{(placed == "around" ? " and from how long the words are" : string.Empty)}."],
             ["A motif of its own can stand anywhere; one with the words keeps its place beside them."],
-            new[] { "heart", "star", "leaf-sprig", "daisy", "wreath", "round-frame" }.Select(m => MotifLibrary.Find(m)!).Select(m =>
+            new[] { "heart", "star", "leaf-sprig", "daisy", "wreath", "round-frame" }.Select(m => MotifLibrary.Find(m).Sure()).Select(m =>
                 new Choice(m.Id, Say.Upper(m.Name))).Prepend(none).ToArray()));
         if (motif is null)
         {
@@ -181,7 +181,7 @@ internal sealed record WordsArranged(Arrangement Arrangement, Ornament? Ornament
     {
         const double LeastMm = 40;
         const double Densely = 2;
-        var lines = ground.Drawn.Obstacles.Where(o => o.SeenAs is { Count: > 1 }).Select(o => (Name: $"the {o.Name}", Line: o.SeenAs!))
+        var lines = ground.Drawn.Obstacles.Where(o => o.SeenAs is { Count: > 1 }).Select(o => (Name: $"the {o.Name}", Line: o.SeenAs.Sure()))
             .Append(("the edge", [.. ground.Drawn.Outline, ground.Drawn.Outline[0]]))
             .Where(l => Polyline.Length(l.Item2) >= LeastMm)
             .Select(l => (Name: l.Item1, Line: l.Item2, By: Polyline.ToLine(place.AnchorMm, l.Item2)))

@@ -33,7 +33,7 @@ internal static class Working
         var units = HoopUnits.Of(letters);
         var keepOff = ground.Drawn.Obstacles.Where(o => ground.Zone.Ignores?.Contains(o.Id, StringComparer.Ordinal) != true).Select(o =>
             (o.Ring, By: Clearances.Of(o.Kind).RingMm)).Where(o => o.By is not null).Select(o =>
-            new RingFree(o.Ring, o.By!.Value)).ToArray();
+            new RingFree(o.Ring, o.By.Sure())).ToArray();
         var hersSchool = overrules.For("hoop.school");
         var hersSize = (hersSchool ?? workshop.Habit("hold")) != "in-hand" && overrules.For("hoop.size") is { } size
             ? double.Parse(size, CultureInfo.InvariantCulture) : (double?)null;
@@ -126,7 +126,7 @@ internal static class Working
         var pieces = order.SelectMany(i => letters[i].Parts.SelectMany((part, n) =>
             Split(hoopOf.Stretches(i, n, part.Stitches.Count), part.Breaks).Select(s =>
             new Piece(letters[i].Element.Id, letters[i].Indices[n], i, part.Thread.Id, s.Hoop, part.Stitches.Slice(s.First, s.Count),
-                Book.Find(part.Stitch)!.Reverses, s.First))));
+                Book.Find(part.Stitch).Sure().Reverses, s.First))));
         var routed = Routing.Order(pieces.ToArray(), new RouteRules(rule.StraightUpToMm, rule.LetterEndsThread, cutting.RunMm,
             cutting.FreshRunMm, thicknessMm, cutting.TakenUp, cutting.EndsMm)
         {
@@ -233,7 +233,7 @@ internal static class Working
             var named = $"{NeedleOf}:{group.Key.Id}";
             var id = group.Key == main ? NeedleOf : named;
             var hers = overrules.For(named) ?? (group.Key == main ? overrules.For(NeedleOf) : null);
-            var whipped = group.Any(r => Book.Find(byElement[r.Element].Parts[r.Part].Stitch)!.Blunt);
+            var whipped = group.Any(r => Book.Find(byElement[r.Element].Parts[r.Part].Stitch).Sure().Blunt);
             var (needle, decision) = ThreadRoom.Needle(id, threads.Length > 1 ? group.Key.Name : null, group.Key.Size, cloth,
                 workshop.Habit("needle"), whipped, hers);
             decisions.Add(decision);

@@ -88,7 +88,7 @@ public static class WorkshopChanges
                 return hoops.All(h => h is not null) ? (workshop with
                 {
                     HoopsMm = hoops.Select(h =>
-                    h!.Value).Distinct().Order().ToArray()
+                    h.Sure()).Distinct().Order().ToArray()
                 }, null)
                     : Fault("#/stash/hoopsMm", value, "a list of sizes", "nominal millimetres, such as 102 127");
             case ThreadWidths:

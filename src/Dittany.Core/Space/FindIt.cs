@@ -105,10 +105,10 @@ public static class FindIt
             select new FoundFrom(v, h, 2 * Math.Max(aside, up));
         return ways.First();
 
-        static double Doing(Landmark l, double off) => (l.Found == Found.Fold ? l.Folding!.Folds * FoldWork : 0)
+        static double Doing(Landmark l, double off) => (l.Found == Found.Fold ? l.Folding.Sure().Folds * FoldWork : 0)
             + (Math.Abs(off) < OnLineMm ? 0 : Math.Abs(off) <= ShortMm ? ShortWork : 1);
         static double Doubt(Landmark l, double off) => Math.Sqrt(
-            Square(Truth[l.Found] * Math.Sqrt(l.Found == Found.Fold ? l.Folding!.Folds : 1))
+            Square(Truth[l.Found] * Math.Sqrt(l.Found == Found.Fold ? l.Folding.Sure().Folds : 1))
                 + (Math.Abs(off) < OnLineMm ? 0 : Square(TapeMm) + Square(TapeShare * off)));
         static bool Spans(double a, double b, double at) => at >= Math.Min(a, b) - BeyondMm && at <= Math.Max(a, b) + BeyondMm;
         static double Square(double n) => n * n;
@@ -128,7 +128,7 @@ public static class FindIt
             foreach (var fold in new[] { from.Across, from.Level }.Where(l => l.Folding is not null
                 && steps.All(s => s.Moves.All(m => m.Way is not null || m.LandmarkId != l.Id))))
             {
-                steps.Add(new FindStep(fold.Folding!.How, [new FindFigure(fold.From, fold.To, string.Empty, Fold: true)],
+                steps.Add(new FindStep(fold.Folding.Sure().How, [new FindFigure(fold.From, fold.To, string.Empty, Fold: true)],
                     [new FindMove(fold.Id)]));
             }
 

@@ -56,7 +56,8 @@ public static class Placement
         var free = usual is not null && Taken(item, usual.AnchorMm)
             ? field.Roomiest(called.AreWords ? WordsWide : 1) : null;
         var own = free is { } room ? new Place(room + new Pt(0, (part - ((parts - 1) / 2.0)) * slice / 2), Stands.OnMiddle, Beside.ChoiceId)
-            : usual ?? new Place(within!.MiddleMm + new Pt(0, (part - ((parts - 1) / 2.0)) * slice), Stands.OnMiddle, Within.ChoiceId);
+            : usual ?? new Place(within.Sure().MiddleMm + new Pt(0, (part - ((parts - 1) / 2.0)) * slice), Stands.OnMiddle,
+                Within.ChoiceId);
         var inTheMiddle = !called.AreWords && own.Stands != Stands.OnMiddle;
         var ownChoice = free is not null ? Beside : within is not null ? new Choice(Within.ChoiceId, within.Text)
             : new Choice(zone.Usual.ChoiceId, inTheMiddle ? "In the middle of the room there is"
@@ -68,7 +69,7 @@ public static class Placement
         {
             "as-given" => [$"You put the middle of {called.All} {Across(item, place.AnchorMm.X)} and {Down(item, zone, place.AnchorMm)}."],
             OpticalPlace.ChoiceId => [OpticalPlace.Because],
-            Within.ChoiceId => [within!.Because],
+            Within.ChoiceId => [within.Sure().Because],
             "beside" => [$"Its usual place is taken by what is stitched there; {Across(item, place.AnchorMm.X)} and {Down(item, zone, place.AnchorMm)} there is most room."],
             _ when inTheMiddle =>
                 [$"{called.Upper} {called.Do("want")} as much room above as below, and {called.Do("stand")} "

@@ -1,3 +1,4 @@
+using Dittany.Core.Measures;
 using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
 using Dittany.Core.Stitches;
@@ -23,7 +24,7 @@ public static class Book
     public static IStitch Plainest { get; } = new Backstitch();
 
     /// <summary>What is laid on the cloth and tied down, where a thread cannot be drawn through it.</summary>
-    public static IStitch Laid => Find("couching")!;
+    public static IStitch Laid => Find("couching").Sure();
 
     /// <summary>Stitches that fill areas, by what they are good for: narrow shapes first, wide ones after.</summary>
     public static IReadOnlyList<AreaStitch> Fills { get; } =

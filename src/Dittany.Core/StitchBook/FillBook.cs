@@ -63,7 +63,7 @@ public static class FillBook
         var wished = open.Concat((row.Fills ?? []).Concat(Others).Select(id => facts.Learner
             && Easier.FirstOrDefault(e => e.Instead == id).Takes is { } easier ? easier : id)).Distinct(StringComparer.Ordinal);
         Told? against = null;
-        foreach (var fill in wished.Select(id => Book.Fill(id)!))
+        foreach (var fill in wished.Select(id => Book.Fill(id).Sure()))
         {
             if (facts.Knit && PuckersKnits.Contains(fill.Info.Id, StringComparer.Ordinal))
             {
@@ -78,7 +78,7 @@ public static class FillBook
                     open.Contains(fill.Info.Id, StringComparer.Ordinal) ? null : against);
             }
 
-            against ??= $"{Say.Upper(fill.Info.Name)} will not do for the {Roles.Called(role)}: {Say.Lower(fits.Why!)}";
+            against ??= $"{Say.Upper(fill.Info.Name)} will not do for the {Roles.Called(role)}: {Say.Lower(fits.Why.Sure())}";
         }
 
         return new FillAdvice(null, null, against);

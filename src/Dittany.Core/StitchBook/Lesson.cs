@@ -49,7 +49,7 @@ public sealed record Lesson(IStitch Stitch, bool LeftHanded, int Strands, IReadO
             }
 
             var by = new SewingBy(spec) { MostFreeMm = 20 };
-            if (stitch is AreaStitch fill && !fill.Fills(shape.Area!, by).Fits)
+            if (stitch is AreaStitch fill && !fill.Fills(shape.Area.Sure(), by).Fits)
             {
                 continue;
             }

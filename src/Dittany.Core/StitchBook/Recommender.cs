@@ -65,7 +65,7 @@ public static class Recommender
         var school = Book.Find(facts.LetterSchool);
         var first = school is null || !Sews(school) ? [] : Strands(Bundles(school, facts).Reverse()).Select(n => Of(school, n));
         var table = TableFor(facts).Reverse().SelectMany(row =>
-            row.Stitches.Select(id => Book.Find(id)!).Where(Sews).SelectMany(s => Strands(Within(s, row, facts)), Of));
+            row.Stitches.Select(id => Book.Find(id).Sure()).Where(Sews).SelectMany(s => Strands(Within(s, row, facts)), Of));
         var last = Strands(Bundles(Book.Plainest, facts).Reverse()).Select(n => Of(Book.Plainest, n));
         return first.Concat(table).Concat(last).Distinct().Take(MostPairs).ToArray();
     }
@@ -149,7 +149,7 @@ public static class Recommender
             return null;
         }
 
-        var first = Book.Find(row.Stitches[0])!;
+        var first = Book.Find(row.Stitches[0]).Sure();
         return first == pair.Stitch ? row.Because
             : against(first) is { } reason ? (Told)$"{row.Because} But here: {reason} So it is {pair.Stitch.Name}."
             : null;

@@ -28,7 +28,7 @@ public static class ThreadRules
 
     /// <summary>The threads that do not do a stitch, by name, with why; none where every thread does.</summary>
     public static IReadOnlyList<(IReadOnlyList<string> Threads, StitchAgainst Why)> NotIn(IStitch stitch) =>
-        ThreadKinds.All.Select(k => (Kind: k, Why: Against(k, stitch))).Where(k => k.Why is not null).GroupBy(k => k.Why!).Select(g =>
+        ThreadKinds.All.Select(k => (Kind: k, Why: Against(k, stitch))).Where(k => k.Why is not null).GroupBy(k => k.Why.Sure()).Select(g =>
             ((IReadOnlyList<string>)g.Select(k => k.Kind.Name).ToArray(), g.Key)).ToArray();
 
     /// <summary>Why this stitch is not worked in this thread, with what would do; null where it is.</summary>

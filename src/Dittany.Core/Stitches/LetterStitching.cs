@@ -92,7 +92,7 @@ public static class LetterStitching
         var across = Knots.AcrossMm(spec.Pair.Size, spec.Wraps);
         if (spec.Schools.Dots != DotSchool.Straight && !near.Nearer(middle, (across / 2) + (spec.LineWidthMm / 2), index))
         {
-            return Dots.Knot.Sew(new Shape(string.Empty, Point: middle), new SewingBy(spec))!;
+            return Dots.Knot.Sew(new Shape(string.Empty, Point: middle), new SewingBy(spec)).Sure();
         }
 
         return Tiny(middle, spec);
@@ -107,7 +107,7 @@ public static class LetterStitching
         var half = new Pt(Tolerance.DroppedBelowMm * 0.6, 0);
         var plain = spec.Pair.Stitch.Beside ? StitchSpec.For(new Pair(Speck, spec.Pair.Size), spec.Schools) : spec;
         return plain.Pair.Stitch.Sew(new Shape(string.Empty, Line: new Stroke([Curve.Line(middle - half, middle + half)], false)),
-            new SewingBy(plain))! with
+            new SewingBy(plain)).Sure() with
         { Dot = true };
     }
 

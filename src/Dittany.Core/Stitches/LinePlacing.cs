@@ -200,7 +200,7 @@ public static class LinePlacing
             }
         }
 
-        return best!;
+        return best.Sure();
     }
 
     /// <summary>

@@ -192,7 +192,7 @@ public static class CuttingRoom
             .Where(k => k.LongestMm < cutting.WorkingMm || k == only).Where(k => k.LongestMm is not null).ToArray();
         because.AddRange(q.Threads.Where(t => !t.ByStrands && t.Kind.Folded(t.Ply)).Select(t =>
             (Told)$"{Say.Upper(t.Said)}, is one length folded, so it is cut twice as long as it is worked."));
-        because.AddRange(shorter.Select(k => (Told)($"{Say.Upper(k.Name)} is worked no longer than {Say.Cm(k.LongestMm!.Value / 10)}: "
+        because.AddRange(shorter.Select(k => (Told)($"{Say.Upper(k.Name)} is worked no longer than {Say.Cm(k.LongestMm.Sure() / 10)}: "
             + $"{(k.Frays ? "it frays at the eye, and more with every stitch." : "drawn through cloth it wears thin.")}")));
         because.AddRange(q.Strands.Count == 0 ? [] : Stripping.Where(s => s.When(q)).Select(s => (Told)s.Do));
         var decision = Deciding.Make(
@@ -204,7 +204,7 @@ public static class CuttingRoom
             NotFollowed = folds && !doubled && q.Strands.Count > 0 ? [Unfolded(q.Strands)]
                 : q.HersCutMm is { } hers && shorter.Any(k => k.LongestMm < hers)
                     ? [.. shorter.Where(k => k.LongestMm < hers).Select(k => (Told)($"{Say.Cm(hers / 10)} of {k.Name}, your wish, are not followed: {(k.Frays ? "it frays at the eye" : "it wears thin")}, "
-                        + $"so it is worked {Say.Cm(k.LongestMm!.Value / 10)} long."))]
+                        + $"so it is worked {Say.Cm(k.LongestMm.Sure() / 10)} long."))]
                 : null,
             UnfollowedWish = q.HersCutMm is not null,
         };
@@ -263,9 +263,9 @@ public static class CuttingRoom
                 because,
             ["Your habit of beginning and ending threads, or skin behind the work."],
             all.Where(e => Against(e) is null).Select(e => new Choice(e.ChoiceId, e.Name)).ToArray(),
-            all.Where(e => Against(e) is not null).Select(e => new RuledOut(e.ChoiceId, e.Name, [Against(e)!])).ToArray()) with
+            all.Where(e => Against(e) is not null).Select(e => new RuledOut(e.ChoiceId, e.Name, [Against(e).Sure()])).ToArray()) with
         {
-            NotFollowed = hers is null && own != usual ? [$"{usual.Name}, your habit, is not followed: {Say.Lower(Against(usual)!)}"]
+            NotFollowed = hers is null && own != usual ? [$"{usual.Name}, your habit, is not followed: {Say.Lower(Against(usual).Sure())}"]
                     : null,
         });
     }

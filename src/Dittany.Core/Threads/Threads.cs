@@ -97,7 +97,7 @@ public static class ThreadRoom
             _ =>
             usual
         };
-        var taken = hers is null ? own : Needles.Find(hers)!;
+        var taken = hers is null ? own : Needles.Find(hers).Sure();
         var because = new List<Told>
         {
             $"Its eye takes {size.Said} and its shaft opens the cloth just enough{(size.ByStrands && size.Ply > 1 ? " for them" : string.Empty)}.",

@@ -49,7 +49,7 @@ public sealed record Progress(Stage Stage, int RunsDone, int Runs, double LeftMi
         Stage.Marked => $"the lines are on · {Say.Minutes(LeftMinutes)} left",
         Stage.OnTheHoop => $"on the hoop · length {RunsDone + 1} of {Runs} · {Say.Minutes(LeftMinutes)} left",
         Stage.Stitched => $"stitched · to be rinsed and finished, {Say.Minutes(LeftMinutes)}",
-        Stage.Drying => $"drying until {Say.Day(DryOn!.Value)}",
+        Stage.Drying => $"drying until {Say.Day(DryOn.Sure())}",
         Stage.ToFinish => $"dry · to be finished, {Say.Minutes(LeftMinutes)}",
         _ => "finished",
     };
@@ -82,17 +82,17 @@ public static class Left
     {
         var stage = StageOf(work, done, runs, today);
         var worked = stage is Stage.Drying or Stage.ToFinish or Stage.Finished or Stage.Stitched ? runs : stage == Stage.OnTheHoop
-            ? Math.Clamp(done!.Runs, 0, runs) : 0;
+            ? Math.Clamp(done.Sure().Runs, 0, runs) : 0;
         var left = Of(work, stage, stitchedShare).Sum(l => l.Minutes);
         var dry = stage switch
         {
-            Stage.Washed when DryAfter(work, done!.WashedOn!.Value, Phase.Washing) is var day && day > today => day,
-            Stage.Drying or Stage.ToFinish => DryAfter(work, done!.RinsedOn!.Value, Phase.Rinsing),
+            Stage.Washed when DryAfter(work, done.Sure().WashedOn.Sure(), Phase.Washing) is var day && day > today => day,
+            Stage.Drying or Stage.ToFinish => DryAfter(work, done.Sure().RinsedOn.Sure(), Phase.Rinsing),
             _ => (DateOnly?)null,
         };
         return new Progress(stage, worked, runs, Minutes.Rounded(left), dry, stitchedShare)
         {
-            Stitches = stage == Stage.OnTheHoop ? Math.Max(0, done!.Stitches) : 0,
+            Stitches = stage == Stage.OnTheHoop ? Math.Max(0, done.Sure().Stitches) : 0,
         };
     }
 

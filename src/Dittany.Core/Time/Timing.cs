@@ -60,7 +60,7 @@ public static class Timing
             start = Enumerable.Range(0, 366).Select(back => due.AddDays(-back))
                 .Where(day => Worked(day, evenings))
                 .Select(day => (DateOnly?)day)
-                .FirstOrDefault(day => !Diary.Alone(demand, evenings, day!.Value).Late);
+                .FirstOrDefault(day => !Diary.Alone(demand, evenings, day.Sure()).Late);
         }
 
         var cautions = new List<Caution>();

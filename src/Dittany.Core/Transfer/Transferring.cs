@@ -49,12 +49,12 @@ public static class TransferRoom
     {
         var facts = q.Facts;
         var judged = RuleTable.Judge(Methods.All.Select(m => m.Id).ToArray(), MethodRules.All, facts);
-        var own = Methods.Find(judged[0].ChoiceId)!;
-        var method = q.HersMethod is null ? own : Methods.Find(q.HersMethod)!;
+        var own = Methods.Find(judged[0].ChoiceId).Sure();
+        var method = q.HersMethod is null ? own : Methods.Find(q.HersMethod).Sure();
         var ranking = judged.Select(j => new Ranked(j.ChoiceId, j.ChoiceId == method.Id ? "chosen" : j.RuledOut ? "ruled-out" : "possible",
             j.Because)).ToArray();
         var ruledOut = judged.Where(j => j.RuledOut).Select(j =>
-            new RuledOut(j.ChoiceId, Methods.Find(j.ChoiceId)!.Name, j.Because)).ToArray();
+            new RuledOut(j.ChoiceId, Methods.Find(j.ChoiceId).Sure().Name, j.Because)).ToArray();
         var cautions = new List<Caution>();
         foreach (var harm in judged.Where(j => j.RuledOut && j.ChoiceId == method.Id))
         {
@@ -70,7 +70,7 @@ public static class TransferRoom
         }
 
         bool? mirrored = chain.Count == 0 ? null : MirrorProof.PrintMirrored(chain);
-        var sheets = chain.Count == 0 ? 0 : Sheet.Pages(q.WidthMm, q.HeightMm, Papers.Find(q.Paper)!);
+        var sheets = chain.Count == 0 ? 0 : Sheet.Pages(q.WidthMm, q.HeightMm, Papers.Find(q.Paper).Sure());
         var (stabiliser, stabiliserDecision) = StabiliserRules.Settle(facts, method, q.HersStabiliser, cautions);
         var tacked = method.Id is "film-traced" && !(facts.HoldFilmHabit == "hoop-alone" && facts.Hooped);
 
@@ -83,7 +83,7 @@ public static class TransferRoom
         });
         if (sheets > 0)
         {
-            because.Add($"The design takes {Say.Count(sheets, "sheet")} of {Papers.Find(q.Paper)!.Name}, with {Say.Length(CutMarginMm)} "
+            because.Add($"The design takes {Say.Count(sheets, "sheet")} of {Papers.Find(q.Paper).Sure().Name}, with {Say.Length(CutMarginMm)} "
                 + $"left round it.");
         }
 
@@ -101,7 +101,7 @@ public static class TransferRoom
             q.HersMethod is null ? null : new Choice(method.Id, method.Name),
             because,
             ["A lighter or darker cloth, a light box, or another printer."],
-            judged.Where(j => !j.RuledOut).Select(j => new Choice(j.ChoiceId, Methods.Find(j.ChoiceId)!.Name)).ToArray(),
+            judged.Where(j => !j.RuledOut).Select(j => new Choice(j.ChoiceId, Methods.Find(j.ChoiceId).Sure().Name)).ToArray(),
             ruledOut) with
         {
             NotFollowed = q.HersMethod is null && facts.DrawHabit == "freehand" && method.Id != "freehand"
@@ -123,8 +123,8 @@ public static class TransferRoom
         var preferred = facts.MarkerHabit == "permanent" && MarkerRules.OnCloth(method)
             ? method.Markers.OrderByDescending(id => id == "pigment-pen").ToArray() : method.Markers;
         var ownId = preferred.FirstOrDefault(id => reasons[id].Count == 0) ?? preferred[0];
-        var own = Inks.Find(ownId)!;
-        var ink = q.HersMarker is null ? own : Inks.Find(q.HersMarker)!;
+        var own = Inks.Find(ownId).Sure();
+        var ink = q.HersMarker is null ? own : Inks.Find(q.HersMarker).Sure();
         cautions.AddRange(reasons[ink.Id].Select(r => new Caution("transfer.marker", CautionKind.Item, q.HersMarker is null
             ? Severity.Caution : Severity.Stop, $"{Say.Upper(ink.Name)}: {r}")));
         if (method.Id == "stick-on-sheet" && ink.Id == "none")

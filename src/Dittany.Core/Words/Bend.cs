@@ -1,3 +1,4 @@
+using Dittany.Core.Measures;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
 
@@ -41,7 +42,7 @@ internal sealed class Bend
                 arrangement.Inside ? 1.6 + ((rows - 1) * Setting.RowPitch) : 0.5) : null;
             _radius = arrangement.RadiusMm is { } stated ? stated / capMm
                 : arrangement.Way == WordWay.Arc ? Math.Max(Arrangement.UsualArc, longest / Arrangement.MostArcRadians)
-                : Math.Max(Arrangement.LeastArc, LeastRadius!.Value);
+                : Math.Max(Arrangement.LeastArc, LeastRadius.Sure());
             if (arrangement.Way == WordWay.Ring)
             {
                 var round = 2 * Math.PI * (_radius + mid);
@@ -105,7 +106,7 @@ internal sealed class Bend
 
             case WordWay.Edge:
                 {
-                    var (at, way) = _path!.Follow(_path.Middle + along);
+                    var (at, way) = _path.Sure().Follow(_path.Middle + along);
                     var down = new Pt(-way.Y, way.X);
                     return new Frame(at + (down * b), way, down * -1);
                 }

@@ -113,12 +113,12 @@ public static partial class JoinedHand
                     continue;
                 }
 
-                var (glyph, form) = (Find(letter)!, FormOf(letter));
+                var (glyph, form) = (Find(letter).Sure(), FormOf(letter));
                 if (lastForm is { Lifts: false } && form is { Entry: not null })
                 {
                     var step = Step(lastForm, form) + wider;
                     at += step;
-                    var strokes = wider == 0 ? _joined.Of((last!, letter), _ => Joined(lastForm, form, glyph, step))
+                    var strokes = wider == 0 ? _joined.Of((last.Sure(), letter), _ => Joined(lastForm, form, glyph, step))
                         : Joined(lastForm, form, glyph, step);
                     letters.Add(new ShapedLetter(letter, glyph, at, double.PositiveInfinity, true, strokes));
                 }

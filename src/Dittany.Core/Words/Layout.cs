@@ -1,3 +1,4 @@
+using Dittany.Core.Measures;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
 
@@ -162,7 +163,7 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
 
         return new Laid(laid, widths, beside);
 
-        bool Hosts(int r, ShapedRow shaped) => ornament!.Place switch
+        bool Hosts(int r, ShapedRow shaped) => ornament.Sure().Place switch
         {
             OrnamentPlace.Before => r == 0,
             OrnamentPlace.After => r == rows.Count - 1,
@@ -188,7 +189,7 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
     /// </summary>
     private void Insert(List<(ShapedLetter? Letter, double From, double To)> items, ShapedRow shaped, double width)
     {
-        var at = ornament!.Place switch
+        var at = ornament.Sure().Place switch
         {
             OrnamentPlace.Before => items.Min(i => i.From) - OrnamentGap,
             OrnamentPlace.Between when shaped.Spaces.Count > 0 =>
@@ -254,7 +255,7 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
             var middle = at - (push / 2);
             if (item.Letter is null)
             {
-                parts.AddRange(laid.Beside!.Map(p => way.Stand(r, middle, p.X, 0.5 - p.Y)).Parts);
+                parts.AddRange(laid.Beside.Sure().Map(p => way.Stand(r, middle, p.X, 0.5 - p.Y)).Parts);
                 last = null;
                 continue;
             }
@@ -282,7 +283,7 @@ internal sealed class Layout(IAlphabet alphabet, IReadOnlyList<string> rows, Sta
                 && (arrangement.Way == WordWay.Monogram || (way.Bends && way.TurnsBetween(b.Middle, middle)));
             letters.Add(new SetLetter(
                 shaped.Letter, r, shaped.Glyph, Mapped(lines), () => strokes.Select(s => s.Map(Map)).ToArray(), () => turned
-                    ? Polyline.Between(before!.Value.Near.Value, near.Value) : shaped.Gap * Unit, shaped.Joins));
+                    ? Polyline.Between(before.Sure().Near.Value, near.Value) : shaped.Gap * Unit, shaped.Joins));
             last = (near, middle);
         }
     }

@@ -75,9 +75,9 @@ public sealed record LetteringQuestion(
     /// <summary>Whether it is a monogram: up to three letters, all capitals.</summary>
     public bool Monogram => Usual.MonogramMostMm is not null && Settings.Usual.CapitalsOnly && Settings.Usual.Letters.Count <= 3;
 
-    public double UsualLeastMm => Monogram ? Usual.MonogramLeastMm!.Value : Usual.LeastCapMm;
+    public double UsualLeastMm => Monogram ? Usual.MonogramLeastMm.Sure() : Usual.LeastCapMm;
 
-    public double UsualMostMm => Monogram ? Usual.MonogramMostMm!.Value : Usual.MostCapMm;
+    public double UsualMostMm => Monogram ? Usual.MonogramMostMm.Sure() : Usual.MostCapMm;
 }
 
 /// <summary>
@@ -372,7 +372,8 @@ public static class Lettering
         // at it.
         bool EndIn(double cap, int side)
         {
-            var end = q.AnchorMm + along!.Follow(along.Middle + (side * Math.Max(0, (q.Settings.Usual.Width / 2) - LastLetter) * cap)).At;
+            var end = q.AnchorMm + along.Sure().Follow(along.Middle + (side * Math.Max(0, (q.Settings.Usual.Width / 2) - LastLetter) * cap))
+                .At;
             var spare = EndSpare * cap;
             return end.X >= from.X - spare && end.X <= to.X + spare && end.Y >= from.Y - spare && end.Y <= to.Y + spare;
         }

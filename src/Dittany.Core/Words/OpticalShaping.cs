@@ -21,7 +21,7 @@ internal static class OpticalShaping
                 continue;
             }
 
-            var glyph = alphabet.Find(letter)!;
+            var glyph = alphabet.Find(letter).Sure();
             var gap = double.PositiveInfinity;
             if (last is not null)
             {

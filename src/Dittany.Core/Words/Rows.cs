@@ -1,3 +1,4 @@
+using Dittany.Core.Measures;
 using System.Globalization;
 using System.Text;
 
@@ -63,14 +64,14 @@ public static class Rows
     /// <summary>The ways to break a text that may be tried: as stated or forced, else one row up to a few.</summary>
     public static IReadOnlyList<IReadOnlyList<string>> Ways(string text, int? wanted)
     {
-        var own = Break(text, wanted)!;
+        var own = Break(text, wanted).Sure();
         if (wanted is not null || own.Count > 1)
         {
             return [own];
         }
 
         var words = Words(own[0]).Length;
-        return Enumerable.Range(1, Math.Min(words, MostTried)).Select(rows => Break(text, rows)!).ToArray();
+        return Enumerable.Range(1, Math.Min(words, MostTried)).Select(rows => Break(text, rows).Sure()).ToArray();
     }
 
     /// <summary>

@@ -1,3 +1,4 @@
+using Dittany.Core.Measures;
 using System.Globalization;
 using Dittany.Core.Geometry;
 
@@ -26,12 +27,12 @@ public static class StrokeReading
                     break;
                 case "L":
                     var to = new Pt(N(1), N(2));
-                    curves.Add(Curve.Line(at!.Value, to));
+                    curves.Add(Curve.Line(at.Sure(), to));
                     at = to;
                     i += 3;
                     break;
                 case "C":
-                    curves.Add(new Curve(at!.Value, new Pt(N(1), N(2)), new Pt(N(3), N(4)), new Pt(N(5), N(6))));
+                    curves.Add(new Curve(at.Sure(), new Pt(N(1), N(2)), new Pt(N(3), N(4)), new Pt(N(5), N(6))));
                     at = new Pt(N(5), N(6));
                     i += 7;
                     break;

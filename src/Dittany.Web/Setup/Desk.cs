@@ -190,10 +190,19 @@ public sealed class Desk(PieceStore pieces, Plans plans, LetterShelf letters, To
                 continue;
             }
 
-            var (then, here) = (Retold.In(await was, before.Units), Retold.In(await now, after.Units));
-            if (Moved.Between(then, here, after.Units) is { Count: > 0 } other)
+            try
             {
-                moved.Add(new Effect(piece.Id, here.Title, other));
+                var (then, here) = (Retold.In(await was, before.Units), Retold.In(await now, after.Units));
+                if (Moved.Between(then, here, after.Units) is { Count: > 0 } other)
+                {
+                    moved.Add(new Effect(piece.Id, here.Title, other));
+                }
+            }
+            catch (Exception e) when (e is not (OperationCanceledException or OutOfMemoryException))
+            {
+                // One piece that cannot be compared keeps nobody from seeing the others.
+                log.LogError("Piece {Piece} cannot be compared: {Kind} {Where}", piece.Id, e.GetType().Name, e.StackTrace);
+                pending.Add(NameOf(piece.Job));
             }
         }
 

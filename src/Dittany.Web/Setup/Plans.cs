@@ -31,7 +31,7 @@ public sealed class Plans : IDisposable
     private const int MostWaiting = 150;
 
     /// <summary>So many large ones, which take up to two seconds each.</summary>
-    private const int MostLargeWaiting = 12;
+    private const int MostLargeWaiting = 2;
 
     /// <summary>
     /// So many inputs are remembered to be more than one plan holds: finding it out again would take as long as any plan.

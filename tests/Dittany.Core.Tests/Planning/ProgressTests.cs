@@ -156,4 +156,18 @@ public class ProgressTests
             Assert.Equal(plan.Time.ReadyOn, MakeItFit.Lay([new OpenPiece(7, job, plan)], new Evenings(5, 60), Jobs.Monday)[0].ReadyOn);
         }
     }
+
+    /// <summary>The day of its first wash stays known whatever is done afterwards, and goes when all is taken back.</summary>
+    [Fact]
+    public void The_day_of_the_first_wash_stays_known()
+    {
+        var job = Jobs.Towel();
+        foreach (var done in new[] { "washed=2027-03-02", "marked", "runs=2", "rinsed=2027-03-09", "finished" })
+        {
+            job = Changes.Apply(job, new Change("done", done, done)).Job!;
+            Assert.Equal(new DateOnly(2027, 3, 2), job.Done!.WashedOn);
+        }
+
+        Assert.Null(Changes.Apply(job, new Change("done", null, "all taken back")).Job!.Done);
+    }
 }

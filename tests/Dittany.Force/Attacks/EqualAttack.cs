@@ -15,7 +15,7 @@ public sealed class EqualAttack : IAttack
     {
         var random = new Random(seed);
         var body = Encoding.UTF8.GetBytes(string.Create(CultureInfo.InvariantCulture,
-            $"{{\"item\":{{\"form\":\"tablecloth\"}},\"elements\":[{{\"kind\":\"motif\",\"motif\":\"daisy\",\"arrangement\":\"scatter\",\"count\":{random.Next(12, 30)},\"heightMm\":{random.Next(200, 600)}}}]}}"));
+            $"{{\"item\":{{\"form\":\"tablecloth\"}},\"elements\":[{{\"kind\":\"motif\",\"motif\":\"daisy\",\"arrangement\":\"scatter\",\"count\":{random.Next(8, 20)},\"heightMm\":{random.Next(150, 400)}}}]}}"));
         var answers = await Task.WhenAll(Enumerable.Range(0, Many).Select(_ => tally.Send(client, Sending.Json("/api/plan", body), Name, seed)));
         if (answers.Any(a => a is { Status: not HttpStatusCode.OK }) && answers.Any(a => a is { Status: HttpStatusCode.OK }))
         {

@@ -78,6 +78,56 @@ public sealed class BadPieceTests : IDisposable
         Assert.Contains("more than one plan can reckon", bench.QuerySelector(".trouble")!.TextContent, StringComparison.Ordinal);
         await Until(async () => (await Read("/")).QuerySelector(".bad") is not null);
         Assert.Equal(HttpStatusCode.BadRequest, (await _browser.GetAsync("/api/pieces/1/plan")).StatusCode);
+
+        // Its other pages lead to where it stands, and what went wrong can be taken along.
+        foreach (var page in new[] { "/needle/1", "/sheets/1", "/try/1", "/compare/1" })
+        {
+            var led = await _browser.GetAsync(page);
+            Assert.True(led.Headers.Location?.ToString() == "/bench/1", $"{page}: {led.StatusCode} {led.Headers.Location}");
+        }
+
+        Assert.Equal(HttpStatusCode.OK, (await _browser.GetAsync("/log/1")).StatusCode);
+        var report = await _browser.GetStringAsync(bench.QuerySelector("a[href$='report.txt']")!.GetAttribute("href"));
+        Assert.Contains("more than one plan can reckon", report, StringComparison.Ordinal);
+        Assert.Contains("\"form\":\"tablecloth\"", report, StringComparison.Ordinal);
+    }
+
+    /// <summary>A change of which no plan comes is told and not stored; the piece stands as it was.</summary>
+    [Fact]
+    public async Task A_change_that_cannot_be_planned_is_not_stored()
+    {
+        await using var scope = _site.Services.CreateAsyncScope();
+        var pieces = scope.ServiceProvider.GetRequiredService<PieceStore>();
+        var id = await pieces.Create(new Job("tea-towel", [new WordingAsked("name", "Ida")], new DateOnly(2027, 3, 1)), "New piece");
+        var changed = await pieces.Change(id, 1, new Change("motifs", null, "Put on a scribble", job => job with
+        {
+            Motifs = Wild.Scribble(job.Today).Motifs,
+        }), Workshop.Default);
+        var fault = Assert.Single(changed!.Faults!);
+        Assert.EndsWith("Nothing was changed.", fault.Detail, StringComparison.Ordinal);
+        Assert.Equal(1, (await pieces.Find(id))!.Head);
+        Assert.Null((await Read("/bench/1")).QuerySelector(".trouble"));
+    }
+
+    /// <summary>Whatever is larger than may be is told how large it is, and what is the most.</summary>
+    [Fact]
+    public async Task What_is_too_large_says_how_large()
+    {
+        var answer = await _browser.PostAsync("/api/plan", Site.Json(new string(' ', 3 << 20)));
+        Assert.Equal(HttpStatusCode.RequestEntityTooLarge, answer.StatusCode);
+        Assert.Equal("The body has 3 MB, and 1 MB is the most.", (await Site.Read(answer)).GetProperty("title").GetString());
+        Assert.Equal("What was sent has 7.3 MB, and 2 MB is the most.", Web.Setup.Limits.Told("What was sent", 7_600_000, 2 << 20));
+        Assert.Equal("It has more than 1 MB, which is the most.", Web.Setup.Limits.Told("It", null, 1 << 20));
+    }
+
+    [Fact]
+    public void A_full_disk_is_known_by_whatever_it_breaks()
+    {
+        Assert.True(Web.Setup.Limits.DiskFull(new DbUpdateException("no", new Microsoft.Data.Sqlite.SqliteException("full", 13))));
+        Assert.True(Web.Setup.Limits.DiskFull(new IOException("No space left on device", 28)));
+        Assert.False(Web.Setup.Limits.DiskFull(new IOException("gone", 2)));
+        Assert.False(Web.Setup.Limits.DiskFull(null));
+        Assert.Equal(507, Web.Api.Problems.StatusOf(new Microsoft.Data.Sqlite.SqliteException("full", 13)));
     }
 
     [Fact]

@@ -107,9 +107,18 @@ public sealed class NeedlePageTests : IDisposable
         await PostForm(_browser, page, $"{page}?handler=Here", ("run", "3"));
         Assert.Equal(2, (await Runs(id)).Runs);
         Assert.Equal(HttpStatusCode.UnprocessableEntity, (await PostForm(_browser, page, $"{page}?handler=Unpick", ("lengths", "5"))).StatusCode);
-        await PostForm(_browser, page, $"{page}?handler=Unpick", ("lengths", "1"));
+        await PostForm(_browser, page, $"{page}?handler=Unpick", ("lengths", "1"), ("seen", "2"));
         Assert.Equal(1, (await Runs(id)).Runs);
         Assert.Equal("length-2", Step(await Read(page)));
+
+        // Sent twice it is unpicked once; what was seen and is no longer so is asked about.
+        await PostForm(_browser, page, $"{page}?handler=Unpick", ("lengths", "1"), ("seen", "2"));
+        Assert.Equal(1, (await Runs(id)).Runs);
+        await PostForm(_browser, page, $"{page}?handler=Unpick", ("lengths", "3"), ("seen", "3"));
+        Assert.Equal(1, (await Runs(id)).Runs);
+
+        // What the address says is not what the page says.
+        Assert.DoesNotContain("Pay at the door", await _browser.GetStringAsync($"{page}?said=Pay%20at%20the%20door"), StringComparison.Ordinal);
 
         async Task<Done> Runs(string of)
         {

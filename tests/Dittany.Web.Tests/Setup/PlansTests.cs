@@ -108,10 +108,13 @@ public sealed class PlansTests
 
             return Planner.Make(job, workshop, Core.Words.Library.Ours, stop);
         });
-        var list = new[] { "first", "second", "third" }.Select(w => plans.Begin(Towel(w), Workshop.Default)).ToArray();
+        var first = plans.Begin(Towel("first"), Workshop.Default);
+        await Browsing.Until(() => Task.FromResult(order.Count == 1));
+        var list = new[] { "second", "third" }.Select(w => plans.Begin(Towel(w), Workshop.Default)).ToArray();
         var third = await plans.Make(Towel("third"), Workshop.Default, default);
         go.SetResult();
-        Assert.Same(third, await list[2]);
+        Assert.Same(third, await list[1]);
+        await first;
         await Task.WhenAll(list);
         Assert.Equal("second", order.Last());
         Assert.Equal(3, order.Count);

@@ -33,6 +33,26 @@ public sealed class StartTests
         Assert.Equal(0, Migrated());
     }
 
+    /// <summary>A database that a later program brought up to date is left just as it is, and that is said.</summary>
+    [Fact]
+    public void A_store_of_a_later_program_is_not_touched()
+    {
+        Migrated();
+        var file = Path.Combine(_path, "dittany.db");
+        using (var connection = new SqliteConnection($"Data Source={file};Pooling=False"))
+        {
+            connection.Open();
+            using var command = connection.CreateCommand();
+            command.CommandText = "INSERT INTO __EFMigrationsHistory VALUES ('20991231000000_Later', '99.0.0'); PRAGMA wal_checkpoint(TRUNCATE)";
+            command.ExecuteNonQuery();
+        }
+
+        var before = File.ReadAllBytes(file);
+        var told = Assert.Throws<DataFolderException>(() => Migrated()).Message;
+        Assert.Contains("later Dittany (20991231000000_Later)", told, StringComparison.Ordinal);
+        Assert.Equal(before, File.ReadAllBytes(file));
+    }
+
     [Theory]
     [InlineData("")]
     [InlineData("-wal")]

@@ -39,7 +39,7 @@ public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
     /// </summary>
     public async Task<IActionResult> OnGet(string? @try, string? kept, string? again, string? was, CancellationToken cancel)
     {
-        Kept = kept;
+        Kept = Habits.Find(kept ?? string.Empty) is { } settled ? $"{settled.Name}: kept." : null;
         if (again is not null && Habits.Find(again) is { } habit && habit.Choices.Any(c => c.ChoiceId == was))
         {
             var workshop = await workshops.Current(cancel);
