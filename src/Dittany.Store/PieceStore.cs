@@ -63,7 +63,7 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, LetterShelf shel
     /// <summary>
     /// So many changes of one piece may wait for those before them; one more is refused with a sentence, and nothing is stored.
     /// </summary>
-    private const int MostWaiting = 12;
+    private const int MostWaiting = 40;
 
     /// <summary>One program has the folder, so this is where changes of one piece wait for each other.</summary>
     private static readonly ConcurrentDictionary<(string Store, int Piece), Waiting> Turns = new();

@@ -80,7 +80,7 @@ public sealed class BadPieceTests : IDisposable
         Assert.Equal(HttpStatusCode.BadRequest, (await _browser.GetAsync("/api/pieces/1/plan")).StatusCode);
 
         // Its other pages lead to where it stands, and what went wrong can be taken along.
-        foreach (var page in new[] { "/needle/1", "/sheets/1", "/try/1", "/compare/1" })
+        foreach (var page in new[] { "/needle/1", "/sheets/1", "/try/1" })
         {
             var led = await _browser.GetAsync(page);
             Assert.True(led.Headers.Location?.ToString() == "/bench/1", $"{page}: {led.StatusCode} {led.Headers.Location}");

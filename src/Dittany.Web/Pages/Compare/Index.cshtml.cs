@@ -112,14 +112,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
 
         var workshop = await workshops.Current(cancel);
         (Piece, Units) = (piece, workshop.Units);
-        try
-        {
-            One = await desk.Plan(piece, workshop, cancel);
-        }
-        catch (UnplannedException)
-        {
-            return false;
-        }
+        One = await desk.Plan(piece, workshop, cancel);
 
         if (One.Plan.At(Place).Decision(Decision) is not { } slip)
         {

@@ -283,15 +283,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
         }
 
         (Piece, Workshop) = (piece, await workshops.Current(cancel));
-        try
-        {
-            Plan = (await desk.Plan(piece, Workshop, cancel)).Plan;
-        }
-        catch (UnplannedException)
-        {
-            return false;
-        }
-
+        Plan = (await desk.Plan(piece, Workshop, cancel)).Plan;
         Steps = NeedleSteps.Of(Plan, desk.Today);
         var logged = (await log.All(id, cancel)).Select(l => l.Step).ToHashSet(StringComparer.Ordinal);
         At = NeedleSteps.At(Steps, Plan.Time.Progress, logged);

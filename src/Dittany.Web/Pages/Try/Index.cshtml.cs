@@ -144,26 +144,11 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
         Piece = piece;
         var workshop = await workshops.Current(cancel);
         Units = workshop.Units;
-        if (await Planned(piece, workshop, cancel) is { } planned)
-        {
-            Plan = planned.Plan;
-            Makes = TryOut.Makes(planned.Job, planned.Plan);
-        }
-
+        var planned = await desk.Plan(piece, workshop, cancel);
+        Plan = planned.Plan;
+        Makes = TryOut.Makes(planned.Job, planned.Plan);
         From = Math.Clamp(From, 0, Math.Max(0, Makes.Count - 1));
         return true;
-    }
-
-    private async Task<Planned?> Planned(Piece piece, Workshop workshop, CancellationToken cancel)
-    {
-        try
-        {
-            return await desk.Plan(piece, workshop, cancel);
-        }
-        catch (UnplannedException)
-        {
-            return null;
-        }
     }
 
     private async Task<IReadOnlyList<Tried>> Make(IEnumerable<TryMake> makes, CancellationToken cancel)
