@@ -158,9 +158,8 @@ public sealed class DataFolder : IDisposable
             return null;
         }
 
-        using var connection = new SqliteConnection(new SqliteConnectionStringBuilder(ConnectionString) { Pooling = false,
-            Mode = SqliteOpenMode.ReadOnly }
-            .ToString());
+        var reading = new SqliteConnectionStringBuilder(ConnectionString) { Pooling = false, Mode = SqliteOpenMode.ReadOnly };
+        using var connection = new SqliteConnection(reading.ToString());
         connection.Open();
         using var command = connection.CreateCommand();
         command.CommandText = "SELECT COUNT(*) FROM sqlite_master WHERE name = '__EFMigrationsHistory'";

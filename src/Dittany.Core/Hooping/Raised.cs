@@ -1,6 +1,6 @@
-using Dittany.Core.Measures;
 using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
+using Dittany.Core.Measures;
 
 namespace Dittany.Core.Hooping;
 

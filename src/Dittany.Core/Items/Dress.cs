@@ -1,5 +1,5 @@
-using Dittany.Core.Measures;
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 using static Dittany.Core.Items.Parts;
 using static Dittany.Core.Items.Shapes;
 

@@ -49,22 +49,19 @@ public sealed record OwnFigure(Figure Figure, int Bends, int BendsKept, int With
                 kept++;
                 var point = Figure.SpanOf(part.Stroke) <= DotShare * size;
                 same &= point;
-                parts.Add(!point ? FigurePart.Dot(part.Role, part.Middle, NoLengthShare * size) with { Copy = part.Copy,
-                    Layer = part.Layer }
-                    : part);
-                continue;
+                var dot = FigurePart.Dot(part.Role, part.Middle, NoLengthShare * size);
+                parts.Add(point ? part : dot with { Copy = part.Copy, Layer = part.Layer });
             }
-
-            bends += part.Stroke.Curves.Count;
-            if (Polyline.Length(part.Line) <= NoLengthShare * size)
+            else if (Polyline.Length(part.Line) <= NoLengthShare * size)
             {
                 without++;
             }
             else
             {
                 var curves = Coarser(part.Stroke, FinestShare * size);
-                parts.Add(curves.Count == part.Stroke.Curves.Count ? part : new FigurePart(part.Role, part.Kind,
-                    new Stroke(curves, part.Stroke.Closed), part.Copy, part.Layer) { Flow = part.Flow });
+                var coarser = new FigurePart(part.Role, part.Kind, new Stroke(curves, part.Stroke.Closed), part.Copy, part.Layer);
+                parts.Add(curves.Count == part.Stroke.Curves.Count ? part : coarser with { Flow = part.Flow });
+                bends += part.Stroke.Curves.Count;
                 kept += curves.Count;
             }
         }
@@ -76,10 +73,10 @@ public sealed record OwnFigure(Figure Figure, int Bends, int BendsKept, int With
     /// <summary>
     /// What was left out, in words; null where nothing was. <paramref name="highMm"/> is how high its larger side is stitched.
     /// </summary>
-    public Told? LeftOut(double highMm) => (Bends - BendsKept - WithoutLength, WithoutLength) switch
+    public Told? LeftOut(double highMm) => (Bends - BendsKept, WithoutLength) switch
     {
-        (<= 0, 0) => null,
-        (<= 0, var none) => (Told)$"{Say.Upper(Say.Count(none, "part"))} of the drawing {(none == 1 ? "has" : "have")} no length: left out.",
+        (0, 0) => null,
+        (0, var none) => (Told)$"{Say.Upper(Say.Count(none, "part"))} of the drawing {(none == 1 ? "has" : "have")} no length: left out.",
         (var fine, _) => (Told)$"{Say.Count(fine, "bend")} of the drawing finer than {Say.Length(Math.Round(FinestShare * highMm, 2))} were drawn into "
             + $"their neighbours: a thread is wider.",
     };

@@ -1,8 +1,8 @@
-using Dittany.Core.Measures;
 using System.Globalization;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
+using Dittany.Core.Measures;
 
 namespace Dittany.Core.Planning;
 

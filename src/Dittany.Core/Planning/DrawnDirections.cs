@@ -1,7 +1,7 @@
-using Dittany.Core.Measures;
 using System.Globalization;
 using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 
 namespace Dittany.Core.Planning;
 

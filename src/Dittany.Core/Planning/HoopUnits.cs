@@ -1,6 +1,6 @@
-using Dittany.Core.Measures;
 using Dittany.Core.Geometry;
 using Dittany.Core.Hooping;
+using Dittany.Core.Measures;
 using Dittany.Core.Stitches;
 using Dittany.Core.Stitches.Needle;
 

@@ -1,8 +1,8 @@
-using Dittany.Core.Measures;
 using Dittany.Core.Effort;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
+using Dittany.Core.Measures;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
 using Dittany.Core.Threads;

@@ -1,6 +1,6 @@
-using Dittany.Core.Measures;
 using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
+using Dittany.Core.Measures;
 using Dittany.Core.Motifs;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Words;

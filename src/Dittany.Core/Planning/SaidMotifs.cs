@@ -1,6 +1,6 @@
-using Dittany.Core.Measures;
 using System.Globalization;
 using System.Text.RegularExpressions;
+using Dittany.Core.Measures;
 using Dittany.Core.Motifs;
 
 namespace Dittany.Core.Planning;

@@ -1,5 +1,5 @@
-using Dittany.Core.Measures;
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 using Dittany.Core.Motifs;
 
 namespace Dittany.Core.Planning;

@@ -387,9 +387,12 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         }
 
         var remedies = new List<Remedy>();
-        var fits = Budget.Tried<double?>(() => Lettering.Settle(q with { CapMm = null, Wish = SizeWish.Largest }) is
-            { OverflowMm: 0, LargestCapMm: >= Lettering.LeastCapMm } settled
-            && asJob(x => x with { CapMm = settled.CapMm }).OverflowMm == 0 ? settled.CapMm : null, null);
+        var fits = Budget.Tried<double?>(() =>
+        {
+            var largest = Lettering.Settle(q with { CapMm = null, Wish = SizeWish.Largest });
+            return largest.OverflowMm == 0 && largest.LargestCapMm >= Lettering.LeastCapMm
+                && asJob(x => x with { CapMm = largest.CapMm }).OverflowMm == 0 ? largest.CapMm : null;
+        }, null);
         if (fits is { } fitting)
         {
             remedies.Add(new Remedy(CapHeightMm: fitting));

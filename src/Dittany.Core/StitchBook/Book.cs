@@ -1,6 +1,6 @@
-using Dittany.Core.Measures;
 using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 using Dittany.Core.Stitches;
 using Dittany.Core.Stitches.AtPoints;
 using Dittany.Core.Stitches.InAreas;

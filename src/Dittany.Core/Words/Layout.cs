@@ -1,6 +1,6 @@
-using Dittany.Core.Measures;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
+using Dittany.Core.Measures;
 
 namespace Dittany.Core.Words;
 

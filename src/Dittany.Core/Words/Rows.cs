@@ -1,6 +1,6 @@
-using Dittany.Core.Measures;
 using System.Globalization;
 using System.Text;
+using Dittany.Core.Measures;
 
 namespace Dittany.Core.Words;
 

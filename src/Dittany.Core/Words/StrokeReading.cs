@@ -1,6 +1,6 @@
-using Dittany.Core.Measures;
 using System.Globalization;
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 
 namespace Dittany.Core.Words;
 

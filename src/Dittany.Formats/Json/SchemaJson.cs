@@ -1,7 +1,7 @@
 using System.Text.Json.Nodes;
 using Dittany.Core.Crafts;
-using Dittany.Core.Geometry;
 using Dittany.Core.Effort;
+using Dittany.Core.Geometry;
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
 using Dittany.Core.Motifs;

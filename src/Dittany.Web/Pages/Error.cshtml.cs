@@ -3,8 +3,8 @@ using Dittany.Store;
 using Dittany.Web.Api;
 using Dittany.Web.Setup;
 using Microsoft.AspNetCore.Diagnostics;
-using Microsoft.AspNetCore.Mvc.RazorPages;
 using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Dittany.Web.Pages;
 

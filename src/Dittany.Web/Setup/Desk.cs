@@ -1,8 +1,8 @@
-using Dittany.Formats.Json;
 using System.Globalization;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
 using Dittany.Core.Time;
+using Dittany.Formats.Json;
 using Dittany.Store;
 
 namespace Dittany.Web.Setup;

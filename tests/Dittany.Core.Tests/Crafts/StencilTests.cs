@@ -1,5 +1,5 @@
-using Dittany.Core.Geometry;
 using Dittany.Core.Crafts.Painting;
+using Dittany.Core.Geometry;
 using FsCheck.Fluent;
 
 namespace Dittany.Core.Tests.Crafts;

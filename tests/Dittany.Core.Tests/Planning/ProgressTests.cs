@@ -1,6 +1,6 @@
 using Dittany.Core.Planning;
-using Dittany.Core.Words;
 using Dittany.Core.Time;
+using Dittany.Core.Words;
 
 namespace Dittany.Core.Tests.Planning;
 
