@@ -12,15 +12,14 @@ public sealed record OwnFigure(Figure Figure, int Bends, int BendsKept, int With
 {
     /// <summary>
     /// Pieces of a line that are shorter become one where together they stay within half of it of a straight one, as a share of the
-    /// drawing's
-    /// larger side: a tenth of a millimetre on a drawing of 200 mm, a quarter of the thinnest thread (from memory).
+    /// drawing's larger side: a tenth of a millimetre on a drawing of 200 mm, a quarter of the thinnest thread (from memory).
     /// </summary>
     public const double FinestShare = 1 / 2000.0;
 
     /// <summary>Less than this share of the drawing has no length.</summary>
     private const double NoLengthShare = 1e-6;
 
-    /// <summary>A dot that is drawn larger than this share of the drawing stands for its middle alone.</summary>
+    /// <summary>A dot that is drawn larger than this share of the drawing stands for its middle alone (from memory).</summary>
     private const double DotShare = 0.03;
 
     /// <summary>Bends one line may have, and all of a drawing (from memory: a needle follows some hundred of them an evening).</summary>
@@ -30,7 +29,7 @@ public sealed record OwnFigure(Figure Figure, int Bends, int BendsKept, int With
 
     /// <summary>
     /// How often one shape may cross itself, and all shapes of a drawing together: the inside of what crosses itself more often is nobody's
-    /// guess, and finding it takes seconds. Lines may cross as they like.
+    /// guess (from memory), and finding it takes seconds (measured: docs/measured.md). Lines may cross as they like.
     /// </summary>
     public const int MostCrossings = 200;
 
