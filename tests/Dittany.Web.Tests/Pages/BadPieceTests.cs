@@ -38,7 +38,11 @@ public sealed class BadPieceTests : IDisposable
         var today = await Read("/");
         Assert.Contains("soft hyphen (U+00AD)", today.QuerySelector(".bad")!.TextContent, StringComparison.Ordinal);
         Assert.Equal("Zoë, on a tea towel", today.QuerySelector(".pieces strong")!.TextContent);
-        Assert.Equal("/bench/1", (await _browser.GetAsync("/sheets/1")).Headers.Location!.ToString());
+        foreach (var page in new[] { "/sheets/1", "/needle/1", "/try/1", "/log/1" })
+        {
+            Assert.Equal("/bench/1", (await _browser.GetAsync(page)).Headers.Location?.ToString());
+        }
+
         var door = await _browser.GetAsync("/api/pieces/1/plan");
         Assert.Equal(HttpStatusCode.UnprocessableEntity, door.StatusCode);
         Assert.True(door.Headers.CacheControl!.NoStore);
