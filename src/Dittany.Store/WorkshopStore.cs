@@ -56,7 +56,7 @@ public sealed class WorkshopStore(DittanyDb db, TimeProvider time)
         foreach (var (member, value) in changes)
         {
             var (was, stands) = (WorkshopChanges.Read(seen, member), WorkshopChanges.Read(now, member));
-            if (value == was || value == stands)
+            if (WorkshopChanges.Knows(member) && (value == was || value == stands))
             {
                 continue;
             }

@@ -54,6 +54,10 @@ public static class WorkshopChanges
         _ => string.Empty,
     };
 
+    /// <summary>Whether a workshop has a member of this name; a habit is one where the book of habits has it.</summary>
+    public static bool Knows(string member) => !member.StartsWith(HabitPrefix, StringComparison.Ordinal)
+        || Habits.Find(member[HabitPrefix.Length..]) is not null;
+
     /// <summary>
     /// The workshop with one member changed. A value that is not of its member's kind is a fault naming it; whether it makes sense is left
     /// to <see cref="JobCheck"/>.

@@ -70,6 +70,14 @@ public sealed class TodayPageTests : IDisposable
         Assert.Equal(HttpStatusCode.Conflict, stale.StatusCode);
     }
 
+    /// <summary>A habit that there is not is refused, whatever was chosen for it: nothing too.</summary>
+    [Theory]
+    [InlineData("mood", "")]
+    [InlineData("mood", "good")]
+    [InlineData("", "")]
+    public async Task A_habit_that_there_is_not_is_refused(string habit, string choice) => Assert.Equal(HttpStatusCode.UnprocessableEntity,
+        (await PostForm(_browser, "/habits", "/habits", ("from", "0"), ("habit", habit), ("choice", choice))).StatusCode);
+
     /// <summary>A habit kept is told with what it did to her pieces, and what another would do is told before.</summary>
     [Fact]
     public async Task A_habit_says_what_it_changes_before_and_after()
