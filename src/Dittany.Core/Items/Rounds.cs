@@ -55,7 +55,7 @@ public static class Rounds
         size => Shape("front", size, OrnamentOf(size), 7,
             $"{Say.Length(7)} are kept free to the cut edge, for the stitches that close it.",
             Caps(6, 12, 0.8, 0.7 * size.WidthMm, "The shape narrows."), []), LooseCloth.Felt,
-            ["ornament", "tree ornament", "felt heart", "decoration"]);
+            ["ornament", "tree ornament", "christmas ornament", "christmas decoration", "felt heart", "decoration"]);
 
     private static FormSize Round(string id, Told name, double across) => new(id, name, across, across, Common);
 

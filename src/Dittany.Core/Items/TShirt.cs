@@ -37,7 +37,7 @@ public static class TShirt
             ((c.Chest * 10) + EaseMm) / 2, c.Length, "EN 13402-3 by body height and chest; ease and length common practice")).ToArray(),
             "116",
         new Measure("chest", "Chest laid flat", "From underarm to underarm, lying flat and not stretched.", 200, 480),
-            ["children's t-shirt", "kid's t-shirt", "child's tee", "child's tshirt"]);
+            ["children's t-shirt", "kid's t-shirt", "child's tee", "child's tshirt", "childs t-shirt", "kids t-shirt", "childrens t-shirt", "children's tee", "kid's tee", "kids tee"]);
 
     public static Form Adult { get; } = Make(
         "t-shirt-adult", "T-shirt", "adult",

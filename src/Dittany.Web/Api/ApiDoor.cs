@@ -37,6 +37,7 @@ public static class ApiDoor
         api.MapPost("/stencil.svg", (HttpContext context, Today today, Plans plans, LetterShelf shelf, int? colour) =>
             WithJob(context, today, plans, shelf, AtPlace(context, (workshop, plan) => Stencils(plan, workshop)
                 .ElementAtOrDefault((colour ?? 1) - 1) is { } sheet ? Results.Text(TemplateSvg.Write(sheet), "image/svg+xml", Encoding.UTF8) : NoStencil())));
+        api.MapSaying();
         api.MapGet("/pieces/{id:int}/plan", StoredPlan);
         app.MapGet("/pieces/{id:int}.json", StoredJob);
         app.MapGet("/pieces/{id:int}/report.txt", Report);
@@ -216,36 +217,13 @@ public static class ApiDoor
     private static async Task<IResult> WithJob(HttpContext context, Today today, Plans plans, LetterShelf shelf, Func<Job, Workshop, Plan,
         IResult> answer)
     {
-        if (!context.Request.HasJsonContentType())
+        var (body, trouble) = await Body.Read(context);
+        if (body is null)
         {
-            return Problems.Of(StatusCodes.Status415UnsupportedMediaType, "Only application/json is taken.", []);
+            return trouble!;
         }
 
-        using var body = new MemoryStream();
-        try
-        {
-            if (context.Request.ContentLength > Safety.MostBody)
-            {
-                return TooLarge(context.Request.ContentLength);
-            }
-
-            await context.Request.Body.CopyToAsync(body, context.RequestAborted);
-        }
-        catch (BadHttpRequestException e) when (e.StatusCode == StatusCodes.Status413PayloadTooLarge)
-        {
-            return TooLarge(context.Request.ContentLength);
-        }
-        catch (IOException) when (!context.RequestAborted.IsCancellationRequested)
-        {
-            return Problems.Of(StatusCodes.Status400BadRequest, "The body breaks off, or is not divided as it says.", []);
-        }
-
-        if (body.Length > Safety.MostBody)
-        {
-            return TooLarge(body.Length);
-        }
-
-        var read = JobJson.Read(body.ToArray(), today.Date, Workshop.Default, shelf.Now);
+        var read = JobJson.Read(body, today.Date, Workshop.Default, shelf.Now);
         if (read.Job is null)
         {
             return Problems.Of(StatusCodes.Status400BadRequest, "The job makes no sense as it stands.", read.Faults);
@@ -253,10 +231,6 @@ public static class ApiDoor
 
         return answer(read.Job, read.Workshop!, await plans.Make(read.Job, read.Workshop!, context.RequestAborted));
     }
-
-    private static IResult TooLarge(long? bytes) => Problems.Of(StatusCodes.Status413PayloadTooLarge,
-        Limits.Told("The body", bytes, Safety.MostBody), [new JobFault("#", Limits.Told("The body", bytes, Safety.MostBody),
-            "Draw it with fewer points, or leave parts out.")]);
 
     private static IResult List(IEnumerable<JsonObject> rows) =>
         Results.Text(new JsonArray(rows.Select(r => (JsonNode)r).ToArray()).ToJsonString(), "application/json", Encoding.UTF8);

@@ -92,9 +92,8 @@ public class SetClothTests
     [InlineData("Oda on a napkin with a frayed edge", "napkin", "frayed", null, null)]
     public void Bowls_frames_and_frayed_edges_are_understood(string said, string form, string made, double? bowl, double? high)
     {
-        var heard = Asking.Of(said, Jobs.Monday);
+        var heard = Core.Sayings.SayingParser.Read(said, Jobs.Monday);
         Assert.Equal((form, made, bowl, high), (heard.Form, heard.MakeUp?.As, heard.MakeUp?.BowlMm, heard.MakeUp?.OpeningHighMm));
-        Assert.Null(heard.NotUnderstood);
-        Assert.Empty(heard.Questions);
+        Assert.Empty(heard.Asked);
     }
 }

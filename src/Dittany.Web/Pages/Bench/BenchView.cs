@@ -154,6 +154,15 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
     /// <summary>Lines as they were typed for a part, where they could not be read.</summary>
     public (string Element, string Role, string Text)? LinesTyped { get; init; }
 
+    /// <summary>What a change that was said has done, one sentence a thing; null where none was said.</summary>
+    public IReadOnlyList<string>? SaidDid { get; init; }
+
+    /// <summary>What of a change that was said has no meaning here.</summary>
+    public IReadOnlyList<string> SaidAsked { get; init; } = [];
+
+    /// <summary>The change as it was typed, where something of it is asked about.</summary>
+    public string? SaidTyped { get; init; }
+
     /// <summary>Parts of motifs, and of letters with areas, by what they are.</summary>
     public IReadOnlyList<PartTold> Parts { get; } = PartTelling.Of(Planned.Plan, Planned.Piece.Job);
 

@@ -284,6 +284,37 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         }
     }
 
+    /// <summary>
+    /// A change in her own words: what was understood is done as one step, and told; what was not is asked about, and nothing is changed by
+    /// it.
+    /// </summary>
+    public async Task<IActionResult> OnPostSay(int id, int from, string? said, CancellationToken cancel)
+    {
+        var workshop = await workshops.Current(cancel);
+        if (await pieces.Find(id, cancel) is not { } piece)
+        {
+            var (_, bad) = await pieces.Look(id, cancel);
+            return bad is null ? NotFound() : await Show(null, bad, workshop, StatusCodes.Status200OK, view => view, cancel);
+        }
+
+        var text = (said ?? string.Empty).Length > MostSaid ? said![..MostSaid] : said ?? string.Empty;
+        var heard = Core.Sayings.ChangeParser.Read(text, piece.Job, (await desk.Plan(piece, workshop, cancel)).Plan, desk.Today);
+        var asked = heard.Asked.Select(a => a.Asks).ToArray();
+        if (heard.Edit is null)
+        {
+            return await Show(piece, null, workshop, text.Length == 0 ? StatusCodes.Status200OK : StatusCodes.Status422UnprocessableEntity,
+                view => view with { SaidAsked = asked, SaidTyped = text }, cancel);
+        }
+
+        var changed = await pieces.Change(id, from, new Change("said", null, $"Said: {text}", heard.Edit), workshop, cancel: cancel);
+        return changed?.Piece is { } now
+            ? await Show(now, null, workshop, StatusCodes.Status200OK, view => view with { SaidDid = heard.Did, SaidAsked = asked,
+                SaidTyped = asked.Length > 0 ? text : null }, cancel)
+            : await Answer(id, changed, workshop, null, cancel);
+    }
+
+    private const int MostSaid = 400;
+
     /// <summary>One step back from the revision that was looked at; where the piece has moved on meanwhile nothing is taken back.</summary>
     public async Task<IActionResult> OnPostUndo(int id, int from, CancellationToken cancel) =>
         await Answer(id, await pieces.Undo(id, from, cancel), await workshops.Current(cancel), null, cancel);

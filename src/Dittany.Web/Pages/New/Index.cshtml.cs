@@ -1,7 +1,10 @@
+using System.Globalization;
+using System.Text.RegularExpressions;
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
+using Dittany.Core.Sayings;
 using Dittany.Core.Time;
 using Dittany.Store;
 using Dittany.Web.Drawings;
@@ -19,7 +22,8 @@ public sealed record Glimpse(string Picture, string Title, IReadOnlyList<string>
 /// against what was said. The hidden <c>Heard</c> members hold what an answer was filled with from the saying, so that it follows the
 /// saying until it is given by itself.
 /// </summary>
-public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, CupboardStore cupboard, Desk desk, LetterShelf shelf) : PageModel
+public sealed partial class IndexModel(PieceStore pieces, WorkshopStore workshops, CupboardStore cupboard, Desk desk, LetterShelf shelf)
+    : PageModel
 {
     [BindProperty]
     public string? Said { get; set; }
@@ -102,7 +106,28 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
     public Form? Picked => Offered.FirstOrDefault(f => f.Id == Form);
 
     /// <summary>What the saying was taken for; null where nothing was said.</summary>
-    public Understood? Heard { get; private set; }
+    public Heard? Heard { get; private set; }
+
+    /// <summary>What she settled of single words, one to a line.</summary>
+    [BindProperty]
+    public string? Pins { get; set; }
+
+    /// <summary>What has been asked of the saying that she has seen: it is asked once before a piece is made.</summary>
+    [BindProperty]
+    public string? Seen { get; set; }
+
+    /// <summary>Whether the hand that was said is another than the workshop’s; null where none was said.</summary>
+    public string? OtherHand { get; private set; }
+
+    /// <summary>What is asked of the saying and not answered beside it.</summary>
+    public IReadOnlyList<Question> Asked => (Heard?.Asked ?? []).Where(a => a.From < (Said ?? string.Empty).Length || (a.From == a.To
+        && Heard!.Elements.Count == 0 && string.IsNullOrWhiteSpace(Words) && string.IsNullOrEmpty(Motif))).ToArray();
+
+    /// <summary>What stands for all that is asked, so that what she saw can be told from what is new.</summary>
+    public string AskedNow => string.Join('|', Asked.Select(a => a.Asks));
+
+    /// <summary>Whether the page is shown to tell what is asked before a piece is made.</summary>
+    public bool AsksFirst { get; private set; }
 
     public Glimpse? Glimpse { get; private set; }
 
@@ -145,6 +170,64 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
         return Partial("_Answers", this);
     }
 
+    /// <summary>What was said, word by word; for a page without scripts.</summary>
+    public async Task<IActionResult> OnPostHeard(CancellationToken cancel) => await Shown(cancel);
+
+    /// <summary>
+    /// An answer to a question: <c>from:to:said</c> puts other words in the place of those asked about.
+    /// </summary>
+    public async Task<IActionResult> OnPostAnswer(string answer, CancellationToken cancel)
+    {
+        var said = (Said ?? string.Empty).Normalize().ReplaceLineEndings("\n");
+        if ((answer ?? string.Empty).Split(':', 3) is [var from, var to, var words] && int.TryParse(from, NumberStyles.None,
+            CultureInfo.InvariantCulture, out var a)
+            && int.TryParse(to, NumberStyles.None, CultureInfo.InvariantCulture, out var b) && a <= b && b <= said.Length)
+        {
+            Said = Spaces().Replace($"{said[..a]}{words}{said[b..]}", " ").Replace(" ,", ",", StringComparison.Ordinal).Trim();
+        }
+
+        return await Shown(cancel);
+    }
+
+    /// <summary>What a word is: <c>label:nth:word</c>, kept for as long as the saying has it.</summary>
+    public async Task<IActionResult> OnPostPin(string pin, CancellationToken cancel)
+    {
+        if (Pin.Read(pin ?? string.Empty) is { } settled)
+        {
+            Pins = string.Join('\n', Settled().Where(p => p.Text != settled.Text || p.Nth != settled.Nth).Append(settled)
+                .TakeLast(MostPins));
+        }
+
+        return await Shown(cancel);
+    }
+
+    private const int MostPins = 40;
+
+    private Pin[] Settled() => (Pins ?? string.Empty).Split('\n', StringSplitOptions.RemoveEmptyEntries).Take(MostPins).Select(p =>
+        Pin.Read(p.Trim())).OfType<Pin>().ToArray();
+
+    private async Task<IActionResult> Shown(CancellationToken cancel)
+    {
+        await Offer(cancel);
+        Listen();
+        await Look(await workshops.Current(cancel), cancel);
+        return Request.Headers.ContainsKey("HX-Request") ? Partial("_Answers", this) : Page();
+    }
+
+    /// <summary>What else a word can be, as its button sends it.</summary>
+    public string PinOf(Span span, Label label)
+    {
+        var before = Heard!.Said[..span.From];
+        var nth = 0;
+        for (var at = before.IndexOf(span.Text, StringComparison.OrdinalIgnoreCase); at >= 0; at = before.IndexOf(span.Text, at + 1,
+            StringComparison.OrdinalIgnoreCase))
+        {
+            nth++;
+        }
+
+        return new Pin(span.Text, nth, label).ToString();
+    }
+
     /// <summary>A glimpse of the plan by the answers as they stand.</summary>
     public async Task<IActionResult> OnPostGlimpse(CancellationToken cancel)
     {
@@ -159,10 +242,19 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
         await Offer(cancel);
         Listen();
         var workshop = await workshops.Current(cancel);
-        var (job, faults) = Asked(workshop);
+        var (job, faults) = JobOf(workshop);
         if (faults.Count > 0)
         {
             Faults = faults;
+            Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
+            return Page();
+        }
+
+        if (Asked.Count > 0 && Seen?.ReplaceLineEndings("\n") != AskedNow)
+        {
+            // Nothing of a saying falls silently: what could not be placed is shown once before a piece is made without it.
+            AsksFirst = true;
+            await Look(workshop, cancel);
             Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
             return Page();
         }
@@ -191,12 +283,13 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
     /// <summary>Fills every answer that was not given by itself from what was said.</summary>
     private void Listen()
     {
-        Heard = string.IsNullOrWhiteSpace(Said) ? null : Asking.Of(Said, desk.Today);
+        Heard = string.IsNullOrWhiteSpace(Said) ? null : SayingParser.Read(Said.Length > MostSaid ? Said[..MostSaid] : Said, desk.Today,
+            string.IsNullOrEmpty(Form) || Form == HeardForm ? null : Form, Settled());
         (Words, HeardWords) = Filled(Words, HeardWords, Heard?.Words);
         (Motif, HeardMotif) = Filled(Motif, HeardMotif, Heard?.Motif);
         (Form, HeardForm) = Filled(Form, HeardForm, Heard?.Form);
-        (Colour, HeardColour) = Filled(Colour, HeardColour, Heard?.Colour);
-        (Day, HeardDay) = Filled(Day, HeardDay, Heard?.DueOn?.ToString("d MMMM yyyy", System.Globalization.CultureInfo.InvariantCulture));
+        (Colour, HeardColour) = Filled(Colour, HeardColour, Heard?.ClothColour);
+        (Day, HeardDay) = Filled(Day, HeardDay, Heard?.DueOn?.ToString("d MMMM yyyy", CultureInfo.InvariantCulture));
         if (Picked is { } form)
         {
             var (size, heard) = Filled(Sizes.GetValueOrDefault(form.Id) is { } picked && picked != form.UsualSize ? picked : null,
@@ -215,7 +308,10 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
                 ? (now ?? (was is null ? value : null), now) : (value, null);
     }
 
-    private (Job Job, IReadOnlyList<JobFault> Faults) Asked(Workshop workshop)
+    /// <summary>A saying is shorter than this; what comes behind is not read.</summary>
+    private const int MostSaid = 10_000;
+
+    private (Job Job, IReadOnlyList<JobFault> Faults) JobOf(Workshop workshop)
     {
         Units = workshop.Units;
         var faults = new List<JobFault>();
@@ -241,22 +337,12 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
         var motif = string.IsNullOrEmpty(Motif) ? null : Motif;
         var form = Picked;
         var size = form is null ? null : SizeOf(form);
-        var cloth = Form is not null && Form == Heard?.Form ? Heard?.Cloth : null;
-        var heard = Heard ?? Understood.Nothing;
-        var alone = words.Length == 0 && motif is not null;
-        var job = new Job(
-            Form ?? string.Empty, alone ? [] : [heard.Wording(words, motif)], desk.Today,
-            heard.TitleOf(words.Length > 0 ? words : null, motif), Due, size == form?.UsualSize ? null : size,
-            Zone: Form == heard.Form ? heard.Zone : null,
-            Fabric: string.IsNullOrEmpty(Colour) && cloth is null ? null
-                : new StatedFabric(cloth, string.IsNullOrEmpty(Colour) ? null : Colour),
-            MeasuredMm: measured, Own: _own.FirstOrDefault(k => k.Form.Id == Form)?.Form,
-            Motifs: alone ? [heard.MotifAlone(motif!)] : null,
-            Overrules: heard.OverrulesFor(form))
-        {
-            MakeUp = Form == heard.Form && measured is null ? heard.MakeUp : null,
-        };
-        job = Form is { Length: > 0 } && Form == heard.Form && form is not null ? heard.WithElsewhere(job) : job;
+        var heard = (Heard ?? Heard.Nothing).With(words.Length > 0 ? words : null, motif).On(string.IsNullOrEmpty(Form) ? null : Form);
+        OtherHand = heard.Hand is { } hand && hand != workshop.Habit("hand") ? hand : null;
+        heard = heard with { Size = size == form?.UsualSize ? null : size, DueOn = Due, ClothColour = string.IsNullOrEmpty(Colour) ? null
+            : Colour, MakeUp = measured is null ? heard.MakeUp : null };
+        var job = heard.Job(desk.Today, _own.FirstOrDefault(k => k.Form.Id == Form)?.Form) ?? new Job(Form ?? string.Empty, words.Length > 0 ? [new WordingAsked("name", words)] : [], desk.Today);
+        job = job with { MeasuredMm = measured };
         faults.AddRange(JobCheck.Faults(job, workshop, shelf.Now).Where(f => Form is { Length: > 0 }
             || !f.Pointer.StartsWith("#/item", StringComparison.Ordinal)));
         return (job, faults);
@@ -274,8 +360,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
 
     private async Task Look(Workshop workshop, CancellationToken cancel)
     {
-        var (job, faults) = Asked(workshop);
-        Faults = string.IsNullOrWhiteSpace(Words) || string.IsNullOrEmpty(Form) ? [] : faults;
+        var (job, faults) = JobOf(workshop);
+        Faults = (string.IsNullOrWhiteSpace(Words) && string.IsNullOrEmpty(Motif)) || string.IsNullOrEmpty(Form) ? [] : faults;
         if (faults.Count > 0)
         {
             return;
@@ -302,4 +388,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Cupbo
             ],
             plan.Elements.SelectMany(e => e.Concerns).Select(c => c.Text.ToString()).ToArray());
     }
+
+    [GeneratedRegex(@"[ \t]{2,}", RegexOptions.ExplicitCapture, 1000)]
+    private static partial Regex Spaces();
 }
