@@ -20,10 +20,14 @@ internal static class Division
         Small,
     }
 
-    private const int Flags = 8;
+    private const int Flags = 16;
     private const int HasWords = 1;
     private const int HasItem = 2;
     private const int HasStitched = 4;
+    private const int HasMotif = 8;
+
+    /// <summary>Asking begins with these, and goes on with them rarely.</summary>
+    private static readonly string[] Requests = ["put", "place", "stitch", "make", "do", "write", "sew", "embroider", "want", "need", "get", "give", "have", "like"];
 
     private static readonly int States = Enum.GetValues<Last>().Length * Flags;
 
@@ -104,13 +108,18 @@ internal static class Division
                     {
                         Phrase.Words => (Last.Wish, flags | HasWords | HasStitched, (flags & HasWords) != 0 && last != Last.Zone ? 0.4 : 0),
                         Phrase.Item => (phrase.Bits.Any(b => b.Meaning == Meaning.Zone) ? Last.Zone : Last.Item, flags | HasItem, ((flags & HasItem) != 0 ? SecondItem : 0) + (last == Last.Words && r.Key(at - 1).EndsWith("'s", StringComparison.Ordinal) && phrase.Bits[0].Meaning != Meaning.Small ? 0.9 : 0)),
-                        Phrase.Motif => (Last.Motif, flags | HasStitched, last == Last.Words ? Unlinked : 0.0),
+                        Phrase.Motif => (Last.Motif, flags | HasStitched | HasMotif, last == Last.Words ? Unlinked : 0.0),
+                        // Behind the item a bare colour or stitch is a wish.
+                        Phrase.Wish when (flags & HasItem) != 0 && phrase.Bits[0].Meaning != Meaning.Small && phrase.Cost > 1 =>
+                            (Last.Wish, flags, -0.5),
                         // Behind the item stands whom it is for; before it “Made for Emma” may be what is stitched.
                         Phrase.Whom => (Last.Wish, flags, (flags & HasItem) != 0 ? -0.35 : 0),
                         Phrase.Zone => (Last.Zone, flags, 0.0),
+                        Phrase.Link when phrase.To == at + 1 && phrase.Bits[0].Id.EndsWith("-it", StringComparison.Ordinal) && (flags & (HasMotif | HasWords)) != (HasMotif | HasWords) => (Last.Link, flags, 1.0),
                         Phrase.Link => (last is Last.Zone ? Last.Zone : Last.Link, flags,
                             last is Last.Words or Last.Motif or Last.Zone or Last.Item or Last.Wish or Last.Start ? 0 : 0.1),
                         Phrase.Small when last is Last.Words or Last.Motif && r.Is(at, Speaking) => (Last.Small, flags, 1.0),
+                        Phrase.Small when (flags & HasWords) != 0 && r.Is(at, Requests) => (Last.Small, flags, 0.8),
                         Phrase.Small or Phrase.Unplaced => (last is Last.Zone && r.Comma(at) ? Last.Zone : Last.Small, flags, 0.0),
                         _ => (Last.Wish, flags, 0.0),
                     };
@@ -146,7 +155,7 @@ internal static class Division
 
     private static int State(Last last, int flags) => ((int)last * Flags) + flags;
 
-    private static bool Joins(Reading r, int at) => (SmallWords.Joining.Contains(r.Key(at), StringComparer.Ordinal) && r.Tokens[at].Kind == TokenKind.Word && !r.Tokens[at].AllCapitals && r.Key(at) is not ("me" or "us" or "you" or "it" or "is" or "are" or "all" or "so" or "not" or "be" or "i" or "this" or "that"))
+    private static bool Joins(Reading r, int at) => (SmallWords.Joining.Contains(r.Key(at), StringComparer.Ordinal) && r.Tokens[at].Kind == TokenKind.Word && !r.Tokens[at].AllCapitals && r.Key(at) is not ("me" or "us" or "you" or "it" or "is" or "are" or "all" or "so" or "not" or "be" or "i" or "this" or "that" or "on"))
         || (r.Tokens[at].Kind == TokenKind.Mark && r.Tokens[at].Text is "&" or "+" or "," or ":" or ";" or "-" or "\n");
 
     /// <summary>The phrases from the start; tokens of one run of words become one phrase.</summary>

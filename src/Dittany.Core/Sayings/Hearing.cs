@@ -189,15 +189,19 @@ internal sealed class Hearing
     private void AskThing(Candidate words)
     {
         var text = words.Bits[0].Id;
-        var article = _r.Is(words.From, "a", "an") && words.To > words.From + 1 ? 1 : _r.Is(words.From - 1, "a", "an", "some") ? 0 : Numbers.Whole(_r.Tokens, words.From) is var (_, counted) && counted < words.To && _r.Tokens[words.From].Kind == TokenKind.Word ? counted - words.From : -1;
+        var article = _r.Tokens[words.From].Text is "a" or "an" && words.To > words.From + 1 ? 1 : words.From > 0 && _r.Tokens[words.From - 1].Text is "a" or "an" or "some" ? 0
+            : Numbers.Whole(_r.Tokens, words.From) is var (_, counted) && counted < words.To
+                && _r.Tokens[words.From].Kind == TokenKind.Word && !_r.Capital(words.From) ? counted - words.From
+            : _elements.Count > 1 && words.From > 0 && (_r.Is(words.From - 1, "with", "and", "plus") || _r.Comma(words.From - 1)) ? 0 : -1;
         if (_elements.Count > 1 && text.Contains(" on ", StringComparison.Ordinal) && _r.Tokens[words.From].Kind != TokenKind.Quoted)
         {
             Ask(words.Bits[0], $"“{text}” is taken for words to stitch. What goes on another piece is planned as a piece of its own.", [new Answer($"“{text}”", "words to stitch"), new Answer(string.Empty, "leave it out")]);
             return;
         }
 
-        if (article >= 0 && _r.Tokens[words.From].Kind == TokenKind.Word && Enumerable.Range(words.From + article,
-            words.To - words.From - article).All(k => !_r.Capital(k)) && !_r.Capital(words.From))
+        if (article >= 0 && _r.Tokens[words.From].Kind == TokenKind.Word && words.From + article < _r.Count
+            && !_r.Capital(words.From + article) && !_r.Capital(words.From)
+            && (_elements.Count == 1 || Enumerable.Range(words.From, words.To - words.From).All(k => !_r.Capital(k))))
         {
             Ask(words.Bits[0], $"There is no motif “{_r.Text(words.From + article, words.To)}”: it is taken for words. Take it out, or draw it and bring it in on the bench.", [new Answer($"“{text}”", "words to stitch"), new Answer(string.Empty, "leave it out")]);
         }
@@ -339,6 +343,13 @@ internal sealed class Hearing
         {
             Ask(day, $"Two days were said: {Say.Day(first)} is taken.", [new Answer(string.Empty, "leave it out")]);
             return;
+        }
+
+        if (!_afterItem && day.From > 0 && _elements.Count > 0 && char.IsDigit(_r.Text(day.From, day.To)[0]) && _r.Text(day.From, day.To)
+            .Contains(said.Year.ToString(CultureInfo.InvariantCulture), StringComparison.Ordinal))
+        {
+            var written = _r.Text(day.From, day.To);
+            Ask(day, $"Is {written} the day it is given, or is it stitched? It is taken for the day.", [new Answer($"for {written}", "the day it is given"), new Answer($"“{written}”", "words to stitch")]);
         }
 
         _due = said;
@@ -811,14 +822,36 @@ internal sealed class Hearing
                 continue;
             }
 
+            if (!bare && place == "around" && motif is { Arrangement: null } && motif.Count is > 1 or null && (motif.Several || motif.Count is > 1))
+            {
+                // Several round the words go round them in a ring.
+                _elements[a.IsText ? i : i - 1] = motif with { Arrangement = "ring" };
+                continue;
+            }
+
             if (!bare || (frame && place != "around"))
             {
+                if (link is not ("with" or "and" or "beside" or "in" or "around" or "around-first" or "ringed"))
+                {
+                    AskPlace(link, motif);
+                }
+
                 continue;
             }
 
             _elements[a.IsText ? i - 1 : i] = words with { Beside = motif.Motif, BesidePlace = place == "around" && frame ? null : place };
             _elements.RemoveAt(a.IsText ? i : i - 1);
             _links.RemoveAt(i);
+        }
+    }
+
+    /// <summary>Where a motif with wishes of its own stands to the words is not kept by a job: that is said.</summary>
+    private void AskPlace(string link, SaidElement motif)
+    {
+        var said = Enumerable.Range(0, _r.Count).FirstOrDefault(k => _r.Is(k, "above", "below", "under", "underneath", "beneath", "over", "before", "after", "between", "around", "round"), -1);
+        if (said >= 0)
+        {
+            Ask(said, said + 1, $"Where {motif.Called} stands to the words is left to the plan ({link.Split('-')[0]} was said): what has wishes of its own stands by itself, and is moved on the bench.", [new Answer(string.Empty, "leave it out")]);
         }
     }
 

@@ -170,7 +170,7 @@ internal static class MotifPhrases
                 .FirstOrDefault();
         if (found is not null && (!r.Named(p) || introduced))
         {
-            return (found.Bit, (found.Guessed ? 0.5 : 0.1) + (introduced ? 0 : 0.3));
+            return (found.Bit, (found.Guessed ? 0.5 : 0.1) + (introduced ? 0 : 0.15));
         }
 
         if (r.Is(p, "little", "pretty", "nice", "lovely", "sweet", "cute", "simple", "plain", "single") && r.Plain(p))

@@ -46,12 +46,21 @@ internal static class PartPhrases
         {
             var link = part.To;
             var tail = new List<Bit>();
-            if (!r.Is(link, "in", "of", "from", "with", "as", "using"))
+            if (r.Is(link, "filled", "worked", "made", "stitched", "sewn") && r.Is(link + 1, "in", "with", "of"))
+            {
+                tail.Add(r.Small(link, ++link));
+            }
+
+            // “Leaves fishbone” is said behind a comma.
+            if (r.Is(link, "in", "of", "from", "with", "as", "using"))
+            {
+                tail.Add(r.Small(link, ++link));
+            }
+            else if (!linked)
             {
                 continue;
             }
 
-            tail.Add(r.Small(link, ++link));
             foreach (var (to, wishes, cost) in Wishes(r, link, 0))
             {
                 yield return new Candidate(Phrase.Part, at, to, [.. bits, part.Bit, .. tail, .. wishes], (linked || p > at ? 0.25 : at == 0

@@ -7,7 +7,7 @@ internal static class SmallPhrases
     public const double Unplaced = 3.2;
 
     /// <summary>Words that asking begins with.</summary>
-    private static readonly string[] Opening = ["could", "can", "would", "will", "please", "i'd", "i'll", "we'd", "hi", "hello", "hey", "dear", "put", "place", "stitch", "make", "add", "do", "write", "sew", "embroider", "just", "maybe", "perhaps", "only", "need", "want", "let's", "lets", "personalise", "personalize", "decorate", "some", "something", "name", "word", "words", "initials", "initial", "letters", "text", "thinking", "a", "an", "the", "have", "get", "so", "ok", "okay", "monogram"];
+    private static readonly string[] Opening = ["could", "can", "would", "will", "please", "i'd", "i'll", "we'd", "hi", "hello", "hey", "dear", "put", "place", "stitch", "make", "add", "do", "write", "sew", "embroider", "just", "maybe", "perhaps", "only", "need", "want", "let's", "lets", "personalise", "personalize", "decorate", "some", "something", "name", "word", "words", "initials", "initial", "letters", "text", "thinking", "a", "an", "have", "get", "so", "ok", "okay", "monogram"];
 
     public static IEnumerable<Candidate> At(Reading r, int at)
     {
@@ -31,7 +31,7 @@ internal static class SmallPhrases
         {
             if (Follows(r, at, keys) && (r.Plain(at) || token.Kind == TokenKind.Mark) && relation != "and-a")
             {
-                yield return new Candidate(Phrase.Link, at, at + keys.Length, [new Bit(Meaning.Link, at, at + keys.Length, relation, relation)], relation is "and" or "with" ? 0.1 : 0.2);
+                yield return new Candidate(Phrase.Link, at, at + keys.Length, [new Bit(Meaning.Link, at, at + keys.Length, relation, relation)], relation is "and" or "with" ? 0.1 : Leads(r, at + keys.Length) ? 0.2 : 1);
             }
         }
 
@@ -58,6 +58,13 @@ internal static class SmallPhrases
 
         yield return new Candidate(Phrase.Unplaced, at, at + 1, [new Bit(Meaning.Unplaced, at, at + 1, "word", token.Text)], token.Kind == TokenKind.Mark ? 1.5 : Unplaced);
     }
+
+    /// <summary>Whether something that can be put on begins here.</summary>
+    private static bool Leads(Reading r, int at) => at < r.Count && (r.Tokens[at].Kind is TokenKind.Quoted or TokenKind.Number
+        || r.Capital(at)
+        || SmallWords.Articles.Contains(r.Key(at), StringComparer.Ordinal) || r.Hits(at, Meaning.Motif, Meaning.Colour).Any()
+            || Introduces(r, at) > 0
+        || (r.Tokens[at].Kind == TokenKind.Word && r.Hits(at).Count == 0 && !SmallWords.Asking.Contains(r.Key(at))));
 
     public static bool Opens(string key) => Opening.Contains(key, StringComparer.Ordinal);
 

@@ -25,7 +25,7 @@ internal static class Ties
         {
             var bit = phrase.Bits.FirstOrDefault(b =>
                 b.Meaning is not (Meaning.Small or Meaning.Unplaced or Meaning.Count or Meaning.ClothColour or Meaning.Cloth));
-            if (bit is null || r.Tokens[bit.From].Kind == TokenKind.Quoted || pinned.Holds(bit.From, bit.To) || !Doubtful(r, bit))
+            if (bit is null || r.Tokens[bit.From].Kind == TokenKind.Quoted || pinned.Holds(bit.From, bit.To) || !Doubtful(r, bit, phrase.Bits.Count == 1))
             {
                 continue;
             }
@@ -55,11 +55,11 @@ internal static class Ties
     }
 
     /// <summary>Only what has another meaning by itself is weighed: a name is no tie.</summary>
-    private static bool Doubtful(Reading r, Bit bit) => bit.Meaning switch
+    private static bool Doubtful(Reading r, Bit bit, bool bare) => bit.Meaning switch
     {
         Meaning.Words => bit.To - bit.From <= 2 && r.Hits(bit.From).Any(h => !h.Guessed && h.To <= bit.To),
-        Meaning.Whom => true,
-        Meaning.Motif => true,
+        Meaning.Whom => bit.From == 0,
+        Meaning.Motif => bare || r.Hits(bit.From).Any(h => !h.Guessed && h.To == bit.To && h.Entry.Meaning is not (Meaning.Motif or Meaning.Part)),
         _ => r.Hits(bit.From).Select(h => h.Entry.Meaning).Distinct().Skip(1).Any(),
     };
 

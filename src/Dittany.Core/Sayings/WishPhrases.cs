@@ -122,7 +122,7 @@ internal static class WishPhrases
             Bit[] whole = [.. bits, .. all.Length > 1 ? [] : Array.Empty<Bit>(), wish, .. tail];
             // “A leaf” is a thing, “in leaf” a colour.
             var thing = article && wishes.Count == 0 && !named && name ? 0.9 : 0;
-            price += thing;
+            price += thing + (name && !named && lead && r.Hits(to, Meaning.Motif).Any(h => !h.Guessed) && r.Plain(to) ? 0.5 : 0);
             var odd = lead && r.Is(at, "on", "at", "over", "through", "from") && wish.Meaning is Meaning.Colour or Meaning.Stitch or Meaning.Fill or Meaning.Thread ? 0.9 : 0;
             yield return new Candidate(Phrase.Wish, at, to, whole, price + odd + first + capital + (article && alone && !name
                 && wish.Meaning is not (Meaning.WordsWay or Meaning.MotifsWay or Meaning.Hold or Meaning.HoopSize) ? 0.8 : 0));
@@ -187,7 +187,7 @@ internal static class WishPhrases
             var doubt = hit.Entry.Meaning switch
             {
                 Meaning.MotifsWay when r.Hits(p, Meaning.Motif).Any() => 0.6,
-                Meaning.Hold when hit.Entry.Id == "hoop" && !led => 1.5,
+                Meaning.Hold when hit.Entry.Id == "hoop" && (!led || !r.Is(p - 1, "in", "a", "an", "the", "my", "using", "with") || r.Is(p - 2, "on", "onto")) => 1.5,
                 Meaning.Craft when hit.Entry.Id == "felt" && hit.To - p == 1 && r.Is(p, "felted") => 0,
                 Meaning.Colour when r.Hits(p, Meaning.Stitch, Meaning.Fill).Any(h => h.To > hit.To) => 0.6,
                 Meaning.Fill when r.Hits(p, Meaning.Stitch).Any(h => h.To == hit.To && h.Entry.Name.StartsWith(hit.Entry.Name,

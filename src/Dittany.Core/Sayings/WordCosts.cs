@@ -55,6 +55,7 @@ internal static class WordCosts
 
         var joining = SmallWords.Joining.Contains(token.Key, StringComparer.Ordinal);
         return first ? Leading.Contains(token.Key, StringComparer.Ordinal) ? Lead : joining ? Joining : meant || asking ? 2.3 : 1.5
-            : joining ? 0.45 : hits.Any(h => !h.Guessed && h.Entry.Meaning == Meaning.Form) ? 1.8 : meant ? 1.1 : asking ? 0.7 : 0.75;
+            : joining ? 0.45 : hits.Any(h => !h.Guessed && h.Entry.Meaning == Meaning.Form) ? 1.8 : hits.Any(h => !h.Guessed
+                && h.To == at + 1 && h.Entry.Meaning == Meaning.Colour) ? 1.4 : meant ? 1.1 : asking ? 0.7 : 0.75;
     }
 }

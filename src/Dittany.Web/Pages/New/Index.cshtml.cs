@@ -166,9 +166,24 @@ public sealed partial class IndexModel(PieceStore pieces, WorkshopStore workshop
     {
         await Offer(cancel);
         Listen();
-        await Look(await workshops.Current(cancel), cancel);
+        var workshop = await workshops.Current(cancel);
+        if (Request.Headers.ContainsKey("HX-Request"))
+        {
+            // Her words are told at once; the plan comes by itself.
+            (_, Faults) = JobOf(workshop);
+            Faults = [];
+            GlimpseSoon = true;
+        }
+        else
+        {
+            await Look(workshop, cancel);
+        }
+
         return Partial("_Answers", this);
     }
+
+    /// <summary>Whether the glimpse of the plan is fetched once the answers are there.</summary>
+    public bool GlimpseSoon { get; private set; }
 
     /// <summary>What was said, word by word; for a page without scripts.</summary>
     public async Task<IActionResult> OnPostHeard(CancellationToken cancel) => await Shown(cancel);
