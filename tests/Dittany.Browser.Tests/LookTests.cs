@@ -13,6 +13,7 @@ public sealed class LookTests(App app) : IClassFixture<App>
         ("/", "h1"),
         ("/new", "#words"),
         ("/new?said=Zo%C3%AB%20on%20a%20dark%20tote%20for%20Sunday", "#glimpse svg"),
+        ("/new?said=daisy%20on%20a%20sparkly%20tote", "#asked"),
         ("/habits?try=size", "#habits"),
         ("/workshop", "#keep"),
         ("/sheets/10", "#proofed"),
@@ -195,9 +196,9 @@ public sealed class LookTests(App app) : IClassFixture<App>
             browser.Navigate().GoToUrl(new Uri(app.Url + path));
             if (name == "new-piece")
             {
-                browser.FindElement(By.Id("said")).SendKeys("Oda & Bertil on a mustard tote for Sunday week");
+                browser.FindElement(By.Id("said")).SendKeys("Ida and two bees in rust on a sparkly linen tote for Sunday week");
                 App.Until(() => browser.FindElement(By.CssSelector("#glimpse svg")).Displayed
-                    && browser.FindElement(By.Id("glimpse")).Text.Contains("Oda & Bertil", StringComparison.Ordinal),
+                    && browser.FindElement(By.Id("glimpse")).Text.Contains("Ida and two bees", StringComparison.Ordinal),
                     "the plan shows itself");
             }
 

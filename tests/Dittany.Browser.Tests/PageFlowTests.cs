@@ -34,6 +34,28 @@ public sealed class PageFlowTests(OwnApp app) : IClassFixture<OwnApp>
         NoComplaints(browser);
     }
 
+    /// <summary>Each word carries its label while it is typed; with keys alone one is made something else, and stays so.</summary>
+    [Fact]
+    public void A_word_is_corrected_with_keys_alone_and_stays_so()
+    {
+        using var browser = app.Browser();
+        browser.Navigate().GoToUrl(new Uri($"{app.Url}/new"));
+        var said = browser.FindElement(By.Id("said"));
+        said.SendKeys("daisy on a tote");
+        App.Until(() => browser.FindElement(By.CssSelector(".span-motif .said-word")).Text == "daisy", "it is taken for the motif");
+        said.SendKeys(Keys.Tab);
+        Assert.Equal("summary", browser.SwitchTo().ActiveElement().TagName);
+        browser.SwitchTo().ActiveElement().SendKeys(Keys.Enter);
+        App.Until(() => browser.FindElement(By.CssSelector(".span-motif button[value^='words:']")).Displayed, "what else it could be is shown");
+        browser.FindElement(By.CssSelector(".span-motif button[value^='words:']")).SendKeys(Keys.Enter);
+        App.Until(() => browser.FindElements(By.CssSelector(".span-words .said-word")).Count == 1
+            && browser.FindElement(By.Id("words")).GetAttribute("value") == "daisy", "it is words now");
+        browser.FindElement(By.Id("said")).SendKeys(Keys.End + " for Friday");
+        App.Until(() => browser.FindElements(By.CssSelector(".span-day")).Count == 1 && browser.FindElements(By.CssSelector(".span-words")).Count == 1,
+            "it stays so while she types on");
+        NoComplaints(browser);
+    }
+
     [Fact]
     public void A_late_piece_is_made_to_fit_with_one_click_and_tonight_leads_to_the_bench()
     {

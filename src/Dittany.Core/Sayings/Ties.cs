@@ -25,7 +25,8 @@ internal static class Ties
         {
             var bit = phrase.Bits.FirstOrDefault(b =>
                 b.Meaning is not (Meaning.Small or Meaning.Unplaced or Meaning.Count or Meaning.ClothColour or Meaning.Cloth));
-            if (bit is null || r.Tokens[bit.From].Kind == TokenKind.Quoted || pinned.Holds(bit.From, bit.To) || !Doubtful(r, bit, phrase.Bits.Count == 1))
+            if (bit is null || r.Tokens[bit.From].Kind == TokenKind.Quoted || pinned.Holds(bit.From, bit.To) || !Doubtful(r, bit,
+                phrase.Bits.Count == 1))
             {
                 continue;
             }
@@ -59,7 +60,8 @@ internal static class Ties
     {
         Meaning.Words => bit.To - bit.From <= 2 && r.Hits(bit.From).Any(h => !h.Guessed && h.To <= bit.To),
         Meaning.Whom => bit.From == 0,
-        Meaning.Motif => bare || r.Hits(bit.From).Any(h => !h.Guessed && h.To == bit.To && h.Entry.Meaning is not (Meaning.Motif or Meaning.Part)),
+        Meaning.Motif => bare || r.Hits(bit.From).Any(h => !h.Guessed && h.To == bit.To
+            && h.Entry.Meaning is not (Meaning.Motif or Meaning.Part)),
         _ => r.Hits(bit.From).Select(h => h.Entry.Meaning).Distinct().Skip(1).Any(),
     };
 

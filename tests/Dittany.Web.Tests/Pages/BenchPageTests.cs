@@ -18,6 +18,25 @@ public sealed class BenchPageTests : IDisposable
 
     public void Dispose() => _site.Dispose();
 
+    /// <summary>A change in her own words is one step, told, and taken back; what has no meaning changes nothing and says so.</summary>
+    [Fact]
+    public async Task A_change_that_is_said_is_done_told_and_undone()
+    {
+        await Make("Mimi");
+        var answer = await PostForm(_browser, "/bench/1", "/bench/1?handler=Say", ("from", "1"), ("said", "in sparkly red, a bit bigger"));
+        Assert.Equal(HttpStatusCode.OK, answer.StatusCode);
+        var page = new HtmlParser().ParseDocument(await answer.Content.ReadAsStringAsync());
+        Assert.Contains("poppy red", page.QuerySelector("#said-did")!.TextContent, StringComparison.Ordinal);
+        Assert.Contains("sparkly", page.QuerySelector(".said-asked")!.TextContent, StringComparison.Ordinal);
+        async Task<string?> Colour() => (await Site.Read(await _browser.GetAsync("/pieces/1.json"))).GetProperty("elements")[0].TryGetProperty("colour", out var c) ? c.GetString() : null;
+        Assert.Equal("#c23b34", await Colour());
+        var none = await PostForm(_browser, "/bench/1", "/bench/1?handler=Say", ("from", "2"), ("said", "hocus pocus"));
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, none.StatusCode);
+        Assert.Equal("#c23b34", await Colour());
+        await PostForm(_browser, "/bench/1", "/bench/1?handler=Undo", ("from", "2"));
+        Assert.Null(await Colour());
+    }
+
     [Fact]
     public async Task Three_answers_give_a_bench()
     {

@@ -74,10 +74,20 @@
     }
   });
 
+  let word;
   // What is understood of a saying is not put over an answer she is giving by herself at this moment.
   document.addEventListener('htmx:beforeSwap', (event) => {
     const answers = event.detail.target;
-    if (answers.id === 'answers' && answers.contains(document.activeElement)) { event.detail.shouldSwap = false; }
+    const here = document.activeElement;
+    if (answers.id !== 'answers' || !answers.contains(here)) { return; }
+    if (!here.matches('#spans *, #asked *')) { event.detail.shouldSwap = false; return; }
+    word = [...document.querySelectorAll('#spans > li')].indexOf(here.closest('#spans > li'));
+  });
+  // A word that was made something else keeps the focus; an answered question gives it back to the saying.
+  document.addEventListener('htmx:afterSettle', () => {
+    if (word === undefined) { return; }
+    (document.querySelectorAll('#spans > li')[word]?.querySelector('summary') ?? document.getElementById('said'))?.focus();
+    word = undefined;
   });
 
   const offline = (gone) => { const told = document.getElementById('offline'); if (told) { told.hidden = !gone; } };
