@@ -62,7 +62,7 @@ public sealed class Served
         _program.OutputDataReceived += (_, _) => { };
         _program.BeginOutputReadLine();
         using var client = new HttpClient();
-        using var limit = new CancellationTokenSource(TimeSpan.FromSeconds(60));
+        using var limit = new CancellationTokenSource(TimeSpan.FromSeconds(180));
         using var beat = new PeriodicTimer(TimeSpan.FromMilliseconds(50));
         while (true)
         {

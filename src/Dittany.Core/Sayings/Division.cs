@@ -110,7 +110,8 @@ internal static class Division
                         Phrase.Item => (phrase.Bits.Any(b => b.Meaning == Meaning.Zone) ? Last.Zone : Last.Item, flags | HasItem, ((flags & HasItem) != 0 ? SecondItem : 0) + (last == Last.Words && r.Key(at - 1).EndsWith("'s", StringComparison.Ordinal) && phrase.Bits[0].Meaning != Meaning.Small ? 0.9 : 0)),
                         Phrase.Motif => (Last.Motif, flags | HasStitched | HasMotif, last == Last.Words ? Unlinked : 0.0),
                         // Behind the item a bare colour or stitch is a wish.
-                        Phrase.Wish when (flags & HasItem) != 0 && phrase.Bits[0].Meaning != Meaning.Small && phrase.Cost > 1 =>
+                        Phrase.Wish when (flags & HasItem) != 0 && phrase.Bits[0].Meaning != Meaning.Small && phrase.Cost > 1
+                            && !SmallWords.Articles.Contains(r.Key(at - 1), StringComparer.Ordinal) =>
                             (Last.Wish, flags, -0.5),
                         // Behind the item stands whom it is for; before it “Made for Emma” may be what is stitched.
                         Phrase.Whom => (Last.Wish, flags, (flags & HasItem) != 0 ? -0.35 : 0),

@@ -1,6 +1,3 @@
-using Dittany.Core.Items;
-using Dittany.Core.Measures;
-
 namespace Dittany.Core.Sayings;
 
 /// <summary>The item, with its colour, cloth and size: on her pale blue linen tea towel, a 10 inch quilt block, a shirt pocket.</summary>

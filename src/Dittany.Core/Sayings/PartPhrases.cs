@@ -36,7 +36,7 @@ internal static class PartPhrases
 
         // So many petals.
         if (Numbers.Whole(r.Tokens, p) is var (many, after) && many > 1 && r.Hits(after, Meaning.Part).FirstOrDefault(h => h.Entry.Many
-            && Had(r, h, at, false)) is { } counted && linked)
+            && Had(r, h, at, false)) is { } counted && Enumerable.Range(at, p - at).Any(k => r.Is(k, "with")))
         {
             yield return new Candidate(Phrase.Part, at, counted.To, [.. bits, new Bit(Meaning.PartCount, p, after,
                 many.ToString(System.Globalization.CultureInfo.InvariantCulture), r.Text(p, after)), counted.Bit], 0.3);

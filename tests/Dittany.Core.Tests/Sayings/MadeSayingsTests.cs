@@ -65,9 +65,10 @@ public class MadeSayingsTests
         string Line(string? text, string? motif, params object?[] rest) => string.Join('/', new[] { text, motif }.Concat(rest.Select(r =>
             Convert.ToString(r, CultureInfo.InvariantCulture))));
         var was = made.Elements.Select(e => Line(e.Text, e.Motif, e.Count, e.Way, e.Stitch, e.Fill, e.Strands, e.Colour, e.Thread, e.Style,
-            e.HighMm, e.WideMm, e.Rows, e.Craft, e.Zone)).Order(StringComparer.Ordinal);
+            e.HighMm, e.WideMm, e.Rows, e.Craft, e.Zone, e.Part)).Order(StringComparer.Ordinal);
         var now = elements.Select(e => Line(e.Text, e.Motif, e.Count, e.Arrangement, e.Stitch, e.Fill, e.Strands, e.Colour, e.Thread,
-            e.Style, e.HeightMm, e.WidthMm, e.Rows, e.Craft, e.Zone)).Order(StringComparer.Ordinal);
+            e.Style, e.HeightMm, e.WidthMm, e.Rows, e.Craft, e.Zone,
+            e.Parts.Count == 0 ? null : string.Join(", ", e.Parts.Select(p => $"{p.Role} {p.Stitch ?? p.Colour}")))).Order(StringComparer.Ordinal);
         return whole.FirstOrDefault(w => w.Made != w.Heard) is { Of: { } of, Made: var m, Heard: var h } ? $"{of}: {m} became {h}"
             : string.Join(" + ", was) is var a && string.Join(" + ", now) is var b && a != b ? $"{a} became {b}" : null;
     }

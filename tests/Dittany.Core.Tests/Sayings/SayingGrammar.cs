@@ -96,6 +96,19 @@ internal sealed class SayingGrammar(int seed)
 
     private static readonly (string Id, string Said)[] Ways = [("ring", "in a ring"), ("row", "in a row"), ("zigzag", "in a zigzag"), ("scatter", "scattered")];
 
+    /// <summary>Parts of some motifs, each with what it is wished to be.</summary>
+    private static readonly (string Motif, string Part, string Said)[] Parts =
+    [
+        ("daisy", "petal #c23b34", "with red petals"), ("daisy", "centre #dca32b", "with a yellow centre"), ("daisy", "centre bead", "with the centre in beads"), ("tulip", "leaf #a8cbb0", "with mint leaves"), ("tulip", "petal satin", ", petals in satin stitch"), ("poppy", "petal seed", ", petals in seed stitch"),
+        ("poppy", "leaf fishbone", "with fishbone leaves"), ("songbird", "wing #2f3f6b", "with an indigo wing"), ("fox-face", "ear #8f3a67", "with mulberry ears"), ("songbird", "body long-and-short", ", the body in long and short stitch"), ("leaf-sprig", "leaf #2f5241", "with dark green leaves"),
+    ];
+
+    /// <summary>Items as a hurried finger writes them.</summary>
+    private static readonly Dictionary<string, string> Slips = new(StringComparer.Ordinal)
+    {
+        ["bodysuit"] = "bodisuit", ["cushion cover"] = "cushon cover", ["napkin"] = "napkni", ["tea towel"] = "tea towle", ["pillowcase"] = "pilowcase", ["apron"] = "aprron", ["handkerchief"] = "hankerchief", ["stocking"] = "stockng", ["denim jacket"] = "denim jackt", ["scarf"] = "scraf",
+    };
+
     private static readonly string[] Numbers = ["two", "three", "four", "five", "six", "seven", "8", "12"];
 
     private static readonly int[] Counted = [2, 3, 4, 5, 6, 7, 8, 12];
@@ -137,8 +150,15 @@ internal sealed class SayingGrammar(int seed)
         }
 
         var zone = elements.Count == 1 && elements[0].Zone is { } named ? item.Zones.First(z => z.Id == named).Said : null;
+        // Now and then the day comes first.
+        var ahead = tails.Count == 1 && made.Day is not null && tails[0].StartsWith("by ", StringComparison.Ordinal) && Chance(0.4) ? $"{tails[0]}, " : string.Empty;
+        if (ahead.Length > 0)
+        {
+            tails.Clear();
+        }
+
         var tail = string.Concat(tails.Select(t => t.StartsWith(',') ? t : Chance(0.3) ? $", {t}" : $" {t}"));
-        var preamble = One(Preambles);
+        var preamble = ahead.Length > 0 ? ahead : One(Preambles);
         string whole;
         if (places)
         {
@@ -174,7 +194,8 @@ internal sealed class SayingGrammar(int seed)
         }
 
         var article = Chance(0.25) ? One((string[])["my", "her", "the", "his"]) : "aeiou".Contains((colour + item.Said)[0], StringComparison.Ordinal) ? "an" : "a";
-        return $"{article} {colour}{item.Said}{size}".TrimEnd(',');
+        var written = Chance(0.06) && Slips.TryGetValue(item.Said, out var slip) ? slip : item.Said;
+        return $"{article} {colour}{written}{size}".TrimEnd(',');
     }
 
     private (List<MadeElement>, string) Single((string Id, string Said)? zone)
@@ -184,6 +205,14 @@ internal sealed class SayingGrammar(int seed)
         if (element is null)
         {
             (element, said) = Motif(true);
+        }
+
+        if (element is { Text: null, Count: null } && Parts.Where(x => x.Motif == element.Motif).ToArray() is { Length: > 0 } parts
+            && Chance(0.5))
+        {
+            (_, element.Part, var part) = One(parts);
+            element.Zone = zone?.Id;
+            return ([element], part.StartsWith(',') ? $"{said}{part}," : $"{said} {part}");
         }
 
         element.Zone = zone?.Id;
