@@ -54,6 +54,14 @@ public static class Palette
     /// <summary>One of ours by its id; throws where there is none.</summary>
     public static ThreadColour Find(string id) => Colours.First(c => c.Id == id);
 
+    /// <summary>The thread of ours that is nearest to a colour by eye (CIEDE2000); itself where it is one.</summary>
+    public static ThreadColour Nearest(string hex)
+    {
+        var lab = Colour.Parse(hex).ToLab();
+        return Colours.FirstOrDefault(c => c.Hex == hex)
+            ?? Colours.OrderBy(c => ColourDifference.Ciede2000(Colour.Parse(c.Hex).ToLab(), lab)).First();
+    }
+
     /// <summary>A colour by its id here, or as it is written.</summary>
     public static string HexOf(string colour) => Colours.FirstOrDefault(c => c.Id == colour)?.Hex ?? colour;
 

@@ -117,16 +117,7 @@ internal sealed partial class ChangeReader
         _ => value.Name,
     };
 
-    private static string Nearest(Bit value)
-    {
-        if (Palette.Colours.Any(c => c.Hex == value.Id))
-        {
-            return value.Id;
-        }
-
-        var lab = Colour.Parse(value.Id).ToLab();
-        return (Palette.Colours.MinBy(c => ColourDifference.Ciede2000(Colour.Parse(c.Hex).ToLab(), lab)) ?? Palette.Colours[0]).Hex;
-    }
+    private static string Nearest(Bit value) => Palette.Nearest(value.Id).Hex;
 
     private static string? RoleOf(MotifAsked motif, string said) => MotifNames.Parts.FirstOrDefault(p => p.Motif == motif.Motif
         && p.Said == said).Role

@@ -11,6 +11,9 @@ namespace Dittany.Core.Sayings;
 /// <summary>What wishes are of, and how each is set: strands, colours, widths, heights.</summary>
 internal sealed partial class Hearing
 {
+    /// <summary>A motif is this large at the least, mm, as the check of a job holds it.</summary>
+    private const double LeastMotifMm = 2;
+
     /// <summary>A wish: of the whole piece, of what it belongs to, or, where nothing was said yet, of what comes.</summary>
     private void Wish(Bit bit)
     {
@@ -181,7 +184,7 @@ internal sealed partial class Hearing
             Meaning.PartCount => e with { PartCount = int.Parse(bit.Id, CultureInfo.InvariantCulture) },
             Meaning.Width => Wide(e, bit),
             Meaning.Height => High(e, bit),
-            Meaning.Length => e.IsText ? Either(e, bit) : bit.Mm is < 2 or > 1000 ? Refuse(e, bit, $"{Say.Upper(e.Called)} can be 2 to 1000 mm across.")
+            Meaning.Length => e.IsText ? Either(e, bit) : bit.Mm is < LeastMotifMm or > MotifPlanner.MostMm ? Refuse(e, bit, $"{Say.Upper(e.Called)} can be {Say.Number(LeastMotifMm)} to {Say.Number(MotifPlanner.MostMm)} mm across.")
                 : e with { WidthMm = bit.Mm, HeightMm = bit.Mm },
             _ => e,
         };
@@ -243,7 +246,7 @@ internal sealed partial class Hearing
 
     private SaidElement Wide(SaidElement e, Bit bit)
     {
-        var (least, most) = e.IsText ? (JobCheck.LeastWidthMm, JobCheck.MostWidthMm) : (2, 1000.0);
+        var (least, most) = e.IsText ? (JobCheck.LeastWidthMm, JobCheck.MostWidthMm) : (LeastMotifMm, MotifPlanner.MostMm);
         if (bit.Mm < least || bit.Mm > most)
         {
             return Refuse(e, bit, $"{Say.Upper(e.Called)} can be {Say.Number(least)} to {Say.Number(most)} mm wide.");
@@ -260,7 +263,7 @@ internal sealed partial class Hearing
 
     private SaidElement High(SaidElement e, Bit bit)
     {
-        var (least, most) = e.IsText ? (Lettering.LeastCapMm, Fit.MostCapMm) : (2, 1000.0);
+        var (least, most) = e.IsText ? (Lettering.LeastCapMm, Fit.MostCapMm) : (LeastMotifMm, MotifPlanner.MostMm);
         if (bit.Mm < least || bit.Mm > most)
         {
             return Refuse(e, bit, $"{Say.Upper(e.Called)} can be {Say.Number(least)} to {Say.Number(most)} mm high.");
@@ -290,8 +293,7 @@ internal sealed partial class Hearing
             return bit.Id;
         }
 
-        var lab = Colour.Parse(bit.Id).ToLab();
-        var near = Palette.Colours.MinBy(c => ColourDifference.Ciede2000(Colour.Parse(c.Hex).ToLab(), lab)) ?? Palette.Colours[0];
+        var near = Palette.Nearest(bit.Id);
         _means[bit.From] = $"{near.Name}, nearest to {bit.Name}";
         return near.Hex;
     }
