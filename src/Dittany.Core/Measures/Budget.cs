@@ -6,6 +6,9 @@ namespace Dittany.Core.Measures;
 /// </summary>
 public sealed class OverBudgetException() : Exception("This asks for more reckoning than one plan may take.");
 
+/// <summary>A plan that turned out to be dear was not let go on: too many others are. Nothing of it is made, and it may be asked for again.</summary>
+public sealed class NotLetOnException() : OperationCanceledException("Too many plans that take long are being made at once.");
+
 /// <summary>
 /// How much one plan may reckon, counted in steps: about one look at one piece of a line. Rooms spend it where their work grows with what
 /// is drawn, the geometry spends it by the points it is given, and all ask there too whether the plan is still wanted. Only what does not
@@ -19,6 +22,9 @@ public sealed class Budget
     /// jobs). A name of ten letters takes a hundredth.
     /// </summary>
     public const long OfAPlan = 45_000_000;
+
+    /// <summary>A plan of more steps is a dear one: a tenth of a second and more, where most take a third of that.</summary>
+    public const long DearSteps = 2_500_000;
 
     /// <summary>Steps of which the plan is asked for anew whether it is still wanted: some thousandths of a second.</summary>
     private const long Breath = 20_000;
@@ -35,18 +41,32 @@ public sealed class Budget
     private readonly Budget? _whole;
     private readonly CancellationToken _stop;
     private readonly List<string> _troubles = [];
+    private readonly long _most;
+    private readonly Func<bool>? _dear;
+    private readonly Lock _dearGate = new();
+    private bool? _letOn;
     private long _unasked;
     private long _left;
 
-    /// <summary>A budget of so many steps; <paramref name="stop"/> ends the plan soon after it is called.</summary>
-    public Budget(long most, CancellationToken stop = default)
+    /// <summary>
+    /// A budget of so many steps; <paramref name="stop"/> ends the plan soon after it is called. <paramref name="dear"/> is called once, as
+    /// soon as more than <see cref="DearSteps"/> are spent, and nothing more is reckoned until it returns: a plan that turns out to take
+    /// long can wait there for the others of its kind; where it returns false the plan ends with <see cref="NotLetOnException"/>.
+    /// </summary>
+    public Budget(long most, Func<bool>? dear, CancellationToken stop = default)
     {
-        (_left, _stop) = (most, stop);
+        (_most, _left, _stop, _dear) = (most, most, stop, dear);
+    }
+
+    /// <summary>A budget of so many steps that may take as long as it takes.</summary>
+    public Budget(long most, CancellationToken stop = default)
+        : this(most, null, stop)
+    {
     }
 
     private Budget(long most, Budget whole)
     {
-        (_left, _whole, _stop) = (most, whole, whole._stop);
+        (_most, _left, _whole, _stop) = (most, most, whole, whole._stop);
     }
 
     /// <summary>Steps left.</summary>
@@ -163,6 +183,24 @@ public sealed class Budget
         if (left < 0)
         {
             throw new OverBudgetException();
+        }
+
+        if (_dear is not null && _most - left > DearSteps)
+        {
+            TurnDear();
+        }
+    }
+
+    /// <summary>Elements may spend from several threads at once: all of them wait here until one has been through.</summary>
+    private void TurnDear()
+    {
+        lock (_dearGate)
+        {
+            _letOn ??= _dear?.Invoke() != false;
+            if (_letOn == false)
+            {
+                throw new NotLetOnException();
+            }
         }
     }
 

@@ -32,10 +32,17 @@ public static class Planner
     /// <see cref="OperationCanceledException"/> soon after <paramref name="stop"/> is called.
     /// </summary>
     public static Plan Make(Job job, Workshop workshop, Library library, CancellationToken stop = default) =>
-        Make(job, workshop, library, Budget.OfAPlan, stop);
+        Make(job, workshop, library, Budget.OfAPlan, null, stop);
 
     /// <summary>The same in no more than <paramref name="most"/> steps of reckoning.</summary>
-    public static Plan Make(Job job, Workshop workshop, Library library, long most, CancellationToken stop = default)
+    public static Plan Make(Job job, Workshop workshop, Library library, long most, CancellationToken stop = default) =>
+        Make(job, workshop, library, most, null, stop);
+
+    /// <summary>
+    /// The same in no more than <paramref name="most"/> steps of reckoning; <paramref name="dear"/> is called once where it turns out to
+    /// take long, and may wait, or answer that it may not go on (<see cref="Budget.DearSteps"/>).
+    /// </summary>
+    public static Plan Make(Job job, Workshop workshop, Library library, long most, Func<bool>? dear, CancellationToken stop = default)
     {
         var faults = JobCheck.Faults(job, workshop, library);
         if (faults.Count > 0)
@@ -44,7 +51,7 @@ public static class Planner
         }
 
         // One budget for all places and everything that is tried out for them.
-        var budget = new Budget(most, stop);
+        var budget = new Budget(most, dear, stop);
         try
         {
             var plan = budget.Within(() => Places.Of(job) is { Count: > 1 } several ? JoinedPlaces.Make(job, several, workshop, One)

@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using Dittany.Core.Measures;
 using Dittany.Core.Planning;
 using Dittany.Formats.Json;
 using Dittany.Store;
@@ -14,24 +15,24 @@ namespace Dittany.Web.Setup;
 public sealed class Plans : IDisposable
 {
     /// <summary>
-    /// What is kept, in stitches: about 120 MB. All pieces of a full list twice over, for a habit is tried on them beside what stands.
+    /// What is kept, in stitches: about 80 MB. All pieces of a full list twice over, for a habit is tried on them beside what stands.
     /// </summary>
-    private const long MostKept = 120_000;
+    private const long MostKept = 80_000;
 
     /// <summary>What a plan weighs beside its stitches: its decisions and drawings of the item.</summary>
     private const long OwnWeight = 400;
 
     /// <summary>
-    /// A job of more stitches than this is a large one: of them one is made at a time, so that what runs at once stays within the memory,
-    /// and no small one waits behind them all.
+    /// A job of more stitches than this is a large one, and waits among the dear ones from the beginning: of them one is made at a time, so
+    /// that what runs at once stays within the memory, and no small one waits behind them all.
     /// </summary>
     private const double LargeStitches = 4_000;
 
     /// <summary>So many different plans may wait for a place: at some hundredths of a second each they are made within seconds.</summary>
     private const int MostWaiting = 150;
 
-    /// <summary>So many large ones, which take up to two seconds each.</summary>
-    private const int MostLargeWaiting = 2;
+    /// <summary>So many dear ones, which take up to two seconds each.</summary>
+    private const int MostDearWaiting = 2;
 
     /// <summary>
     /// So many inputs are remembered to be more than one plan holds: finding it out again would take as long as any plan.
@@ -46,24 +47,27 @@ public sealed class Plans : IDisposable
 
     private readonly MemoryCache _kept = new(new MemoryCacheOptions { SizeLimit = MostKept });
     private readonly MemoryCache _beyond = new(new MemoryCacheOptions { SizeLimit = MostBeyond });
-    private readonly Turns _small = new(Math.Max(2, Environment.ProcessorCount), MostWaiting);
-    private readonly Turns _large = new(1, MostLargeWaiting);
+    private readonly Turns _places = new(Math.Max(2, Environment.ProcessorCount), MostWaiting);
+    private readonly Turns _dear = new(1, MostDearWaiting);
     private readonly Turns _beside = new(1, 0);
     private readonly MemoryCache _told = new(new MemoryCacheOptions { SizeLimit = MostTold });
     private readonly ConcurrentDictionary<string, Making> _making = new(StringComparer.Ordinal);
     private readonly ConcurrentDictionary<string, Task> _telling = new(StringComparer.Ordinal);
     private readonly CancellationTokenSource _closing = new();
     private readonly ILogger<Plans> _log;
-    private readonly Func<Job, Workshop, CancellationToken, Plan> _make;
+    private readonly Func<Job, Workshop, Func<bool>, CancellationToken, Plan> _make;
 
     public Plans(LetterShelf shelf, ILogger<Plans>? log = null)
-        : this(log, (job, workshop, stop) => Planner.Make(job, workshop, shelf.Now, stop), (job, workshop, stop) =>
-            Planner.Make(job, workshop, shelf.Now, GlanceSteps, stop))
+        : this(log, (job, workshop, dear, stop) => Planner.Make(job, workshop, shelf.Now, Budget.OfAPlan, dear, stop),
+            (job, workshop, stop) => Planner.Make(job, workshop, shelf.Now, GlanceSteps, stop))
     {
     }
 
-    /// <summary>The same with another way of making plans, for tests of what happens when it fails.</summary>
-    public Plans(ILogger<Plans>? log, Func<Job, Workshop, CancellationToken, Plan> make, Func<Job, Workshop, CancellationToken,
+    /// <summary>
+    /// The same with another way of making plans, for tests of what happens when it fails or takes long: it calls what it is given as soon
+    /// as it turns out to be dear.
+    /// </summary>
+    public Plans(ILogger<Plans>? log, Func<Job, Workshop, Func<bool>, CancellationToken, Plan> make, Func<Job, Workshop, CancellationToken,
         Plan> glance)
     {
         (_log, _make, _glance) = (log ?? Microsoft.Extensions.Logging.Abstractions.NullLogger<Plans>.Instance, make, glance);
@@ -101,7 +105,7 @@ public sealed class Plans : IDisposable
     /// <summary>Reckons something else that is as heavy as plans, at the same places.</summary>
     public async Task<T> Reckon<T>(Job like, Func<T> what, CancellationToken stop)
     {
-        using var place = await PlaceFor(like).Take(stop);
+        using var place = await PlaceFor(like, stop);
         return what();
     }
 
@@ -161,7 +165,7 @@ public sealed class Plans : IDisposable
         try
         {
             using var place = await PlaceOf(making, job);
-            return Known(key) ?? Reckoned(key, job, workshop, making.Stop);
+            return Known(key) ?? Reckoned(key, job, workshop, place, making.Stop);
         }
         finally
         {
@@ -171,7 +175,7 @@ public sealed class Plans : IDisposable
     }
 
     /// <summary>A place to make it at: behind all others until somebody waits for it himself.</summary>
-    private async Task<IDisposable> PlaceOf(Making making, Job job)
+    private async Task<PlanPlace> PlaceOf(Making making, Job job)
     {
         if (!making.Hurried.IsCompleted)
         {
@@ -179,13 +183,13 @@ public sealed class Plans : IDisposable
             var beside = _beside.TakeBeside(overtaken.Token);
             if (await Task.WhenAny(beside, making.Hurried) == beside)
             {
-                return await beside;
+                return new PlanPlace(_beside, _dear, await beside, null, true);
             }
 
             await overtaken.CancelAsync();
             try
             {
-                return await beside;
+                return new PlanPlace(_beside, _dear, await beside, null, true);
             }
             catch (OperationCanceledException) when (!making.Stop.IsCancellationRequested)
             {
@@ -193,7 +197,26 @@ public sealed class Plans : IDisposable
             }
         }
 
-        return await PlaceFor(job).Take(making.Stop);
+        return await PlaceFor(job, making.Stop);
+    }
+
+    private async Task<PlanPlace> PlaceFor(Job job, CancellationToken stop)
+    {
+        if (JobCheck.StitchesOf(job) <= LargeStitches)
+        {
+            return new PlanPlace(_places, _dear, await _places.Take(stop), null, false);
+        }
+
+        var turn = await _dear.Take(stop);
+        try
+        {
+            return new PlanPlace(_places, _dear, await _places.TakeBeside(stop), turn, false);
+        }
+        catch
+        {
+            turn.Dispose();
+            throw;
+        }
     }
 
     /// <summary>
@@ -265,25 +288,23 @@ public sealed class Plans : IDisposable
         _kept.Dispose();
         _beyond.Dispose();
         _told.Dispose();
-        _small.Dispose();
-        _large.Dispose();
+        _places.Dispose();
+        _dear.Dispose();
         _beside.Dispose();
         _closing.Dispose();
     }
-
-    private Turns PlaceFor(Job job) => JobCheck.StitchesOf(job) > LargeStitches ? _large : _small;
 
     /// <summary>A plan that was made lately; null where none was. What turned out to be too much for one throws at once.</summary>
     private Plan? Known(string key) =>
         _kept.TryGetValue(key, out Plan? known) ? known : _beyond.TryGetValue(key, out UnplannedException? why) && why is not null
             ? throw new UnplannedException(why.Fault, why.InnerException) : null;
 
-    private Plan Reckoned(string key, Job job, Workshop workshop, CancellationToken stop)
+    private Plan Reckoned(string key, Job job, Workshop workshop, PlanPlace place, CancellationToken stop)
     {
         var since = TimeProvider.System.GetTimestamp();
         try
         {
-            var plan = Keep(key, _make(job, workshop, stop));
+            var plan = Keep(key, _make(job, workshop, () => place.GiveWay(stop), stop));
             foreach (var trouble in plan.Troubles)
             {
                 _log.LogWarning("A way that was tried for a plan on {Form} failed ({Key}): {Trouble}", job.Form, key, trouble);
@@ -300,6 +321,10 @@ public sealed class Plans : IDisposable
         {
             Beyond(key, e);
             throw;
+        }
+        catch (NotLetOnException)
+        {
+            throw new BusyException();
         }
         catch (Exception e) when (e is not (OperationCanceledException or OutOfMemoryException))
         {

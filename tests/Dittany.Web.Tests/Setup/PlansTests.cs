@@ -145,7 +145,62 @@ public sealed class PlansTests
         Assert.Equal(1, log.Lines.Count(l => l.Contains("KeyNotFoundException", StringComparison.Ordinal)));
     }
 
-    private static Plans Making(Func<Job, Workshop, CancellationToken, Plan> make, Logged? log = null) => new(log, make, make);
+    /// <summary>
+    /// What turns out to be dear gives its place away and waits for its turn: a small one beside it never waits for it, and of the dear
+    /// ones no more wait than may.
+    /// </summary>
+    [Fact]
+    public async Task What_turns_out_to_be_dear_gives_way()
+    {
+        var (going, entered, go) = (0, 0, new TaskCompletionSource());
+        using var plans = new Plans(null, (job, workshop, dear, stop) =>
+        {
+            if (job.Elements[0].Text.StartsWith("dear", StringComparison.Ordinal))
+            {
+                Interlocked.Increment(ref entered);
+                if (!dear())
+                {
+                    throw new Core.Measures.NotLetOnException();
+                }
+
+                Interlocked.Increment(ref going);
+                go.Task.Wait(stop);
+                Interlocked.Decrement(ref going);
+            }
+
+            return Planner.Make(job, workshop, Core.Words.Library.Ours, stop);
+        }, (job, workshop, stop) => Planner.Make(job, workshop, Core.Words.Library.Ours, stop));
+        var dear = Enumerable.Range(0, 3).Select(i => plans.Make(Towel($"dear {i}"), Workshop.Default, default)).ToArray();
+        await Browsing.Until(() => Task.FromResult(entered == dear.Length && going == 1));
+        Assert.NotEmpty((await plans.Make(Towel("small"), Workshop.Default, default)).Route);
+        await Assert.ThrowsAsync<BusyException>(() => plans.Make(Towel("dear too"), Workshop.Default, default));
+        Assert.Equal(1, going);
+        go.SetResult();
+        Assert.All(await Task.WhenAll(dear), p => Assert.NotEmpty(p.Route));
+        Assert.NotEmpty((await plans.Make(Towel("dear too"), Workshop.Default, default)).Route);
+    }
+
+    /// <summary>A plan says once that it is dear, and ends where it is not let on; a name of a few letters never is.</summary>
+    [Fact]
+    public void A_plan_tells_that_it_is_dear()
+    {
+        var told = 0;
+        Plan Planned(Job job, bool goOn) => Planner.Make(job, Workshop.Default, new LetterShelf().Now, Core.Measures.Budget.OfAPlan,
+            () =>
+            {
+                told++;
+                return goOn;
+            });
+        Planned(Towel("Great-aunt Philomena"), false);
+        Assert.Equal(0, told);
+        Assert.Throws<Core.Measures.NotLetOnException>(() => Planned(Heavy(30), false));
+        Assert.Equal(1, told);
+        Assert.NotEmpty(Planned(Heavy(30), true).Route);
+        Assert.Equal(2, told);
+    }
+
+    private static Plans Making(Func<Job, Workshop, CancellationToken, Plan> make, Logged? log = null) =>
+        new(log, (job, workshop, _, stop) => make(job, workshop, stop), make);
 
     private sealed class Logged : ILogger<Plans>
     {
