@@ -1,5 +1,6 @@
 using System.Text;
 using Dittany.Core.Transfer;
+using Dittany.Formats.Sheets;
 using Microsoft.EntityFrameworkCore;
 
 namespace Dittany.Store;
@@ -79,7 +80,8 @@ public sealed class SheetStore(DittanyDb db, TimeProvider time)
     }
 
     /// <summary>
-    /// Takes what she measured of a sheet's check line, mm. Where it is not true the sheet is void, and so is every other sheet of that
+    /// Takes what she measured of a sheet's check line, mm. Where it is not true the sheet is void, and so is every other sheet to scale
+    /// of that
     /// printer printed with the same correction and never measured; the printer's error is remembered, so that the next sheet makes up for
     /// it. Null where there is no such sheet of this piece.
     /// </summary>
@@ -97,8 +99,8 @@ public sealed class SheetStore(DittanyDb db, TimeProvider time)
         row.Void = !line.True;
         if (row.Void)
         {
-            foreach (var other in db.Printed.Where(p => p.Printer == row.Printer && p.Kind == "template" && p.Enlarged == row.Enlarged
-                && p.MeasuredMm == null))
+            foreach (var other in db.Printed.Where(p => p.Printer == row.Printer && PieceSheets.ToScale.Contains(p.Kind)
+                && p.Enlarged == row.Enlarged && p.MeasuredMm == null))
             {
                 other.Void = true;
             }

@@ -1,12 +1,13 @@
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
 using Dittany.Core.Telling;
+using Dittany.Core.Transfer;
 
 namespace Dittany.Core.Cautions;
 
 /// <summary>What the rules across rooms look at.</summary>
 public sealed record CautionFacts(
-    Cloth Cloth, IReadOnlyList<string> ThreadColours, Ink Marker, bool MarksCloth, string MethodId, string Stabiliser, Worn Worn,
+    Cloth Cloth, IReadOnlyList<string> ThreadColours, Ink Marker, bool MarksCloth, string MethodId, StabiliserSet Stabiliser, Worn Worn,
         bool SeenOutdoors, IReadOnlyList<string> Texts, bool IronUsed, double StitchingHours, bool? WashedFirst = null,
         bool ReadyMade = true, bool BackSeen = false, bool Sewn = true);
 

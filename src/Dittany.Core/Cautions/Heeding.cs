@@ -16,21 +16,21 @@ public static class Heeding
         ["a-childs-full-name"] = o => o.Kind is OpKind.Print or OpKind.Mark,
         ["cannot-be-undone"] = o => o.Kind is OpKind.Print or OpKind.Mark,
         ["test-the-ink"] = o => o.Kind is OpKind.Mark,
-        ["a-scrap-first"] = o => o.Kind is OpKind.Mark or OpKind.Remove || o.Place is Place.Iron or Place.Sink,
+        ["a-scrap-first"] = o => o.Kind is OpKind.Mark or OpKind.Remove || o.Iron is not null || o.Water is not null,
         ["shrinking"] = o => o.Kind is OpKind.Wash,
         ["needles"] = o => o.Kind is OpKind.Stitch or OpKind.Sew,
         ["eyes-and-back"] = o => o.Kind is OpKind.Stitch,
         ["coating-leaks"] = o => o.Kind is OpKind.Stitch,
         ["small-parts"] = o => o.Kind is OpKind.Stitch,
         ["for-a-baby"] = o => o.Kind is OpKind.Stitch or OpKind.Sew,
-        ["bleeding"] = o => o.Place is Place.Sink,
-        ["dark-cloth-gives-off-colour"] = o => o.Place is Place.Sink,
-        ["no-iron-before-the-marks-are-out"] = o => o.Place is Place.Iron,
-        ["iron"] = o => o.Place is Place.Iron,
+        ["bleeding"] = o => o.Water is not null,
+        ["dark-cloth-gives-off-colour"] = o => o.Water is not null,
+        ["no-iron-before-the-marks-are-out"] = o => o.Iron is not null,
+        ["iron"] = o => o.Iron is not null,
         ["spray"] = o => o.Kind is OpKind.Paint,
         ["blade"] = o => o.Kind is OpKind.Cut,
         ["paint-stays"] = o => o.Kind is OpKind.Paint,
-        ["beads-are-small-parts"] = o => o.Id.EndsWith("/beads", StringComparison.Ordinal),
+        ["beads-are-small-parts"] = o => o.Leaves.Contains(Trace.Beads),
         ["barbed-needle"] = o => o.Kind is OpKind.Felt,
         ["tint-unfixed"] = o => o.Kind is OpKind.Tint,
         ["kept-for-long"] = o => o.Kind is OpKind.Press or OpKind.Sew,
@@ -52,7 +52,7 @@ public static class Heeding
     public static IReadOnlyList<Operation> Heed(IReadOnlyList<Operation> work, IReadOnlyList<Caution> cautions)
     {
         var heeded = cautions.SelectMany(c => At(work, c).Select(o => (Operation: o.Id, Caution: c.Id)))
-            .ToLookup(h => h.Operation, h => h.Caution, StringComparer.Ordinal);
+            .ToLookup(h => h.Operation, h => h.Caution);
         return work.Select(o => o with { Cautions = heeded[o.Id].Distinct(StringComparer.Ordinal).ToArray() }).ToArray();
     }
 

@@ -7,8 +7,10 @@ using Dittany.Core.Telling;
 
 namespace Dittany.Core.Crafts;
 
-/// <summary>What a craft is judged against: the cloth, the item, who has it, and whether it can lie flat on a table.</summary>
-public sealed record CraftGround(Cloth Cloth, Form Form, Worn Worn, bool Stuffed, bool TwoLayers);
+/// <summary>
+/// What a craft is judged against: the cloth, the item, who has it, whether it can lie flat on a table, and whether there is an iron.
+/// </summary>
+public sealed record CraftGround(Cloth Cloth, Form Form, Worn Worn, bool Stuffed, bool TwoLayers, bool Iron);
 
 /// <summary>
 /// Something to be made in one colour: an area in mm, with the shape of the design it comes from. Bottom first. <paramref name="Line"/>: it
@@ -58,7 +60,7 @@ public sealed record CraftPart(string Id, string Craft, string Element, string R
 /// <summary>What comes of a craft for one element: its operations in their order, and care for whoever gets the piece.</summary>
 public sealed record Crafted(
     IReadOnlyList<CraftPart> Parts, IReadOnlyList<Operation> Work, IReadOnlyList<Caution> Cautions, IReadOnlyList<Concern> Concerns,
-        IReadOnlyList<Told> Care, IReadOnlyList<Told> Because);
+        IReadOnlyList<CareLimit> Care, IReadOnlyList<Told> Because);
 
 /// <summary>Why a craft is not for something: when, why, and what would do. A published rule, common practice, or from memory.</summary>
 public sealed record CraftRule(string Name, Func<CraftGround, bool> When, Func<CraftGround, Told> Why, string Cure, string Source);

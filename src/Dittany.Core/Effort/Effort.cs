@@ -71,7 +71,8 @@ public static class EffortRoom
 
         work.Add(new(
             "stitch", OpKind.Stitch, Station.Stitches, Place.Needle,
-            [new("stitching", StitchingMinutes(seconds, pace)), new("threads begun and ended", threadMinutes)], [], Uses: threads));
+            [new("stitching", StitchingMinutes(seconds, pace)), new("threads begun and ended", threadMinutes)], [], Uses: threads)
+        { Clears = [Trace.MarkForHeat] });
         return new StitchingEffort(work);
     }
 }

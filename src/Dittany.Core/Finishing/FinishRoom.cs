@@ -8,7 +8,7 @@ namespace Dittany.Core.Finishing;
 /// <summary>How it is finished and looked after.</summary>
 public sealed record Finished(
     IReadOnlyList<Operation> Work,
-    IReadOnlyList<Told> Care,
+    Care Care,
     IReadOnlyList<Decision> Decisions,
     IReadOnlyList<Caution> Cautions);
 
@@ -47,21 +47,31 @@ public static class FinishRoom
                 "What marks or holds this work is washed out, and the cloth must not be washed."));
         }
 
-        var usual = q.Cloth.MaxIron == IronLimit.None || q.Cloth.Pile == Pile.Deep || !q.Iron || q.Stuffed ? "no-press" : q.PressHabit;
+        var care = Care.Of(CareRules.Of(q));
+        var bears = care.Iron == IronLimit.None && !q.Stuffed && q.MadeUpForGood ? Care.Of(CareRules.Of(q with { MadeUpForGood = false }))
+            : care;
+        var usual = bears.Iron == IronLimit.None || !q.Iron ? "no-press" : q.PressHabit;
         var press = q.HersPress ?? usual;
-        if (press != "no-press" && q.Cloth.MaxIron == IronLimit.None)
+        if (press != "no-press" && bears.Iron == IronLimit.None)
         {
-            cautions.Add(new Caution("finish.press", CautionKind.Item, Severity.Stop, "This cloth takes no iron at all."));
+            cautions.Add(new Caution("finish.press", CautionKind.Item, Severity.Stop,
+                q.Cloth.MaxIron == IronLimit.None ? "This cloth takes no iron at all."
+                    : q.Cloth.Pile == Pile.Deep ? "An iron flattens this pile for good." : "What is stuffed takes no iron."));
         }
 
-        return new Finished(WorkOf(q, press), Care(q), [Deciding.ByHabit(habit => HowRemoved(q, habit), q.FilmOutHabit, q.HersFilmOut,
+        if (press != "no-press" && bears.Iron != IronLimit.None && !q.Iron)
+        {
+            cautions.Add(new Caution("finish.press", CautionKind.Item, Severity.Stop, "It is to be pressed, and there is no iron."));
+        }
+
+        return new Finished(WorkOf(q, press, bears), care, [Deciding.ByHabit(habit => HowRemoved(q, habit), q.FilmOutHabit, q.HersFilmOut,
             q.Has("film-on-top") ? FilmOuts : []), Pressing(q, usual, press)], cautions);
     }
 
     /// <summary>
     /// What comes out dry, then with water; ends cut; dried; what is brushed, trimmed or ironed out; pressed, and covered behind.
     /// </summary>
-    private static List<Operation> WorkOf(FinishQuestion q, string press)
+    private static List<Operation> WorkOf(FinishQuestion q, string press, Care bears)
     {
         var work = new List<Operation>();
         var dry = RemovalRules.For(q, Removing.Dry);
@@ -75,7 +85,11 @@ public static class FinishRoom
         if (q.Wet || wet.Count > 0)
         {
             work.Add(Of("rinse", OpKind.Remove, Place.Sink, q.Wet ? [new("rinsing out", q.ByMachine ? MachineMinutes : RinseMinutes)] : [],
-                wet));
+                wet) with
+            {
+                Water = new Watering(RemovalRules.WarmestC(q), !q.Cloth.Coated),
+                Clears = [Trace.MarkForWater, Trace.Film],
+            });
         }
 
         work.Add(Of("ends", OpKind.Sew, Place.Needle, [],
@@ -92,30 +106,35 @@ public static class FinishRoom
         }
 
         Add("trim", Place.Table, RemovalRules.For(q, Removing.OnceDry));
-        Add("iron-out", Place.Iron, RemovalRules.For(q, Removing.WithHeat));
+        if (RemovalRules.For(q, Removing.WithHeat) is { Count: > 0 } ironed)
+        {
+            work.Add(Of("iron-out", OpKind.Remove, Place.Iron, [], ironed) with { Iron = new Ironing(bears.Iron), Clears = [Trace.MarkForHeat] });
+        }
+
         work.Add(Of(
             "press", OpKind.Press, press == "no-press" ? Place.Table : Place.Iron, press == "no-press" ? []
                 : [new("pressing", PressMinutes)],
             [
                 press switch
                 {
-                    "face-down-steam" when q.Cloth.MaxIron == IronLimit.OneDot || !q.Cloth.Kind.Soakable =>
-                        $"Press face down on a folded towel, {Setting(q.Cloth)}, without steam: "
-                            + $"{(q.Cloth.MaxIron == IronLimit.OneDot ? "an iron of one dot gives none" : "the cloth bears no more wet than it bears soaking")}.",
-                    "face-down-steam" =>
-                        $"Press face down on a folded towel, with steam, {Setting(q.Cloth)}: the stitches sink in and are not flattened.",
-                    "face-down-dry" => $"Press face down on a folded towel, no steam, {Setting(q.Cloth)}.",
+                    "face-down-steam" when WithoutSteam(q, bears) is { } why =>
+                        $"{Pressed(bears)}, without steam: {why}.",
+                    "face-down-steam" => $"{Pressed(bears)}, with steam: the stitches sink in and are not flattened.",
+                    "face-down-dry" => $"{Pressed(bears)}, no steam.",
                     _ when q.Stuffed => "Do not press: turn it in the light and smooth the stitches with a fingernail.",
                     _ => "Do not press; smooth it with a damp hand and let it hang.",
                 },
-                .. q.Hooped ? ["The ring of the hoop presses out now, and not before every mark and all film is gone."]
+                .. q.Hooped && press != "no-press" ? ["The ring of the hoop presses out now, and not before every mark and all film is gone."]
                     : Array.Empty<string>(),
-            ]));
+            ]) with
+        {
+            Iron = press == "no-press" ? null : new Ironing(bears.Iron, press == "face-down-steam" && WithoutSteam(q, bears) is null),
+        });
         if (q.OnSkin && !q.Stuffed)
         {
             work.Add(Of(
                 "cover", OpKind.Sew, Place.Needle, [new("covering the back", CoverMinutes)],
-                [q.Cloth.MaxIron is IronLimit.None or IronLimit.OneDot || !q.Iron
+                [!FusesCover(q, bears)
                     ? "Sew a soft cover over the back of the stitches, so that nothing rubs on the skin."
                     : (Told)($"Fuse a soft cover over the back of the stitches, {Say.Length(10)} wider all round, so that nothing rubs on "
                         + $"the skin.")]));
@@ -134,6 +153,18 @@ public static class FinishRoom
         static Operation Of(string id, OpKind kind, Place at, IReadOnlyList<StepMinutes> by, IReadOnlyList<Told> steps) =>
             new(id, kind, Station.Finish, at, by, steps);
     }
+
+    /// <summary>Whether a soft cover may be fused on: it takes two dots (ISO 3758).</summary>
+    private static bool FusesCover(FinishQuestion q, Care bears) => q.Iron && bears.Iron >= IronLimit.TwoDots;
+
+    private static string Pressed(Care bears) =>
+        $"Press face down on a folded towel{(bears.ThroughCloth ? " and through a cloth" : string.Empty)}, {Cloths.SettingOf(bears.Iron)}";
+
+    /// <summary>Why no steam comes to it; null where it may.</summary>
+    private static string? WithoutSteam(FinishQuestion q, Care bears) =>
+        !bears.Steam ? bears.IronWhy ?? "the thread does not bear it"
+        : bears.Iron == IronLimit.OneDot ? "an iron of one dot gives none"
+        : !q.Cloth.Kind.Soakable ? "the cloth bears no more wet than it bears soaking" : null;
 
     private static Decision HowRemoved(FinishQuestion q, string habit)
     {
@@ -169,46 +200,4 @@ public static class FinishRoom
         ],
         ["A cloth that bears less heat, or your habit of pressing."],
         Presses);
-
-    /// <summary>The care card follows the weakest of cloth, thread and backing.</summary>
-    private static List<Told> Care(FinishQuestion q)
-    {
-        var care = new List<Told>
-        {
-            !q.Cloth.Washable ? "Do not wash; have it cleaned."
-                : q.Washed == "never" ? "Not meant to be washed: brush the dust off, and take spots out with a damp cloth."
-                : !q.Cloth.Kind.Soakable ? "Wash by hand, cool and quick, without soaking."
-                : q.Threads.Any(t => t.Wool) ? "Wash by hand at up to 30 °C with a soap for wool, without rubbing, and dry it lying flat."
-                : q.Washed == "by-hand" || q.Threads.Any(t => t.Frays) ? "Wash by hand at up to 30 °C, and dry it lying flat."
-                : q.ThreadMayBleed ? "Wash at 30 °C with like colours the first three times."
-                : $"Wash at {Math.Min(40, q.Cloth.WashC)} °C, inside out or in a bag.",
-        };
-        if (q.MadeUpForGood && q.Washed == "never")
-        {
-            return care;
-        }
-
-        if (q.Cloth.Washable)
-        {
-            care.Add("No bleach, no tumble drying on hot.");
-        }
-
-        care.Add(q.Cloth.MaxIron == IronLimit.None || q.Cloth.Pile == Pile.Deep ? "Do not iron."
-            : q.Threads.Any(t => t.Frays) ? "Iron from behind and through a cloth, one dot (110 °C): metallic thread melts and dulls."
-            : $"Iron from behind, {Setting(q.Cloth)}.");
-        if (q.OnSkin)
-        {
-            care.Add("Look at the back now and then: a loose end is cut or sewn in before it is worn again.");
-        }
-
-        return care;
-    }
-
-    private static string Setting(Cloth cloth) => cloth.MaxIron switch
-    {
-        IronLimit.ThreeDots => "up to three dots (200 °C)",
-        IronLimit.TwoDots => "up to two dots (150 °C)",
-        IronLimit.OneDot => "one dot (110 °C)",
-        _ => "cold",
-    };
 }

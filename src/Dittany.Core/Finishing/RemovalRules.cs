@@ -1,5 +1,6 @@
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
+using Dittany.Core.Transfer;
 
 namespace Dittany.Core.Finishing;
 
@@ -8,17 +9,23 @@ namespace Dittany.Core.Finishing;
 /// <paramref name="MadeUpForGood"/>: it is framed, stuffed or stretched when it is done, and no iron comes to it again.
 /// </summary>
 public sealed record FinishQuestion(
-    Cloth Cloth, Ink Marker, string MethodId, string Stabiliser, bool Tacked, bool MarksCloth, bool Hooped, bool ThreadMayBleed,
+    Cloth Cloth, Ink Marker, string MethodId, StabiliserSet Stabiliser, bool Tacked, bool MarksCloth, bool Hooped, bool ThreadMayBleed,
         bool OnSkin, string Washed, bool Iron, string StartId, string FilmOutHabit, string? HersFilmOut,
     string TailHabit, string PressHabit, string? HersPress, bool Stuffed = false, bool MadeUpForGood = false)
 {
     /// <summary>Kinds of thread the piece is stitched in.</summary>
     public IReadOnlyCollection<ThreadKind> Threads { get; init; } = [];
 
+    /// <summary>What bears less on it than thread does: what other crafts leave there.</summary>
+    public IReadOnlyList<CareLimit> OfCrafts { get; init; } = [];
+
+    /// <summary>What cloth, use, thread and crafts bear.</summary>
+    public Care Bears => Care.Of(CareRules.Of(this));
+
     /// <summary>Whether film goes out in the machine.</summary>
     public bool ByMachine => Has("film-on-top") && (HersFilmOut ?? FilmOutHabit) == "machine";
 
-    public bool Has(string stabiliser) => Stabiliser.Split('+').Contains(stabiliser);
+    public bool Has(string stabiliser) => Stabiliser.Has(stabiliser);
 
     /// <summary>Whether anything is taken out with water.</summary>
     public bool Wet => Has("film-on-top") || Has("stick-on-sheet")
@@ -40,6 +47,17 @@ public enum Removing
 /// </summary>
 public static class RemovalRules
 {
+    /// <summary>A stick-on sheet lets go soonest in water of this, °C (from memory).</summary>
+    private const int SheetC = 40;
+
+    private const int WarmC = 30;
+
+    private const int ColdC = 20;
+
+    /// <summary>The warmest water anything is taken out with, °C.</summary>
+    public static int WarmestC(FinishQuestion q) => q.Has("stick-on-sheet") ? Math.Clamp(q.Bears.WashC, WarmC, SheetC)
+        : q.Has("film-on-top") ? WarmC : ColdC;
+
     private static readonly (string Name, Removing How, Func<FinishQuestion, bool> When, Told Do, string Source)[] Rules =
     [
         ("away-knots", Removing.Dry, q => q.StartId == "away-knot",
@@ -61,8 +79,10 @@ public static class RemovalRules
             "Water of 30 °C, 10 minutes, three changes, rubbing gently, until it is no longer slippery.", "from memory"),
         ("sheet on a coating", Removing.WithWater, q => q.Has("stick-on-sheet") && q.Cloth.Coated,
             "Sponge the sheet away with lukewarm water until nothing is slippery, and wipe it dry: it is not soaked.", "common practice"),
-        ("sheet", Removing.WithWater, q => q.Has("stick-on-sheet") && !q.Cloth.Coated,
+        ("sheet", Removing.WithWater, q => q.Has("stick-on-sheet") && !q.Cloth.Coated && q.Bears.WashC >= SheetC,
             "Water of 35 to 40 °C, soak 20 minutes and rub; do it twice, and again if it dries stiff.", "from memory"),
+        ("sheet on what bears less", Removing.WithWater, q => q.Has("stick-on-sheet") && !q.Cloth.Coated && q.Bears.WashC < SheetC,
+            "Water of 30 °C, soak 40 minutes and rub gently; do it three times, and again if it dries stiff.", "from memory"),
         ("backing trimmed", Removing.OnceDry, q => q.Has("cut-away-behind") || q.Has("fusible-knit-behind"),
             $"Trim the backing to {Say.Length(10)} round the stitches, corners rounded: mind the cloth.", "from memory"),
         ("chalk", Removing.OnceDry, q => q.MarksCloth && q.Marker.GoesBy == GoesBy.Brushing, "Brush the chalk out.", "common practice"),

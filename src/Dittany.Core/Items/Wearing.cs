@@ -37,7 +37,7 @@ public static class Wearing
     private static readonly (string Id, string Name, string Because)[] Known =
     [
         ("baby", "A baby, or a child under three", "Soft inside, no knots or long threads behind, nothing sewn on that could come off."),
-        ("child", "A child", "It is washed often and pulled about: ends are fastened firmly."),
+        ("child", "A child", "It is washed often and pulled about."),
         ("adult", "An adult", "It is worn and washed as usual."),
         ("nobody", "Nobody wears it", "It is used and looked at, not worn."),
     ];
@@ -105,8 +105,8 @@ public static class Wearing
                     [
                         washed == "never" ? washable ? "Nothing is washed out of it later: what holds dry will do."
                             : "The cloth is not washed." : washed == "by-hand" ? "By hand, thread and cloth last longest."
-                            : "Ends are woven in, and colours must be fast.",
-                        worn.Firm ? $"Ends must be firm: {worn.FirmBecause}." : "Ends need be no firmer than usual.",
+                            : "What is washed often must hold, and colours must be fast.",
+                        ((Told)(worn.Firm ? $"Ends must be firm: {worn.FirmBecause}." : "Ends need be no firmer than usual.")).OfThread(),
                     ],
                     ["How it will be used."], Washings),
                 Deciding.Make(
@@ -114,7 +114,7 @@ public static class Wearing
                         : Of(Lastings, lasts),
                     [lasts switch { "day" => "For one day the quickest honest way will do.", "keepsake" =>
                         "What is kept for good is finished for good: no glue, no knots that bulge.", _ =>
-                        "It is finished as things in use are: ends woven in, nothing that comes off." }],
+                        "It is finished as things in use are: with nothing that comes off." }],
                     ["How it will be used."], Lastings),
                 Deciding.Make(
                     "item.small-parts", Station.Item, "What may be sewn on", taken.Id == "baby"

@@ -191,6 +191,15 @@ public static class Cloths
         _ => 0
     };
 
+    /// <summary>The setting of an iron, as it goes on within a sentence.</summary>
+    public static string SettingOf(IronLimit limit) => limit switch
+    {
+        IronLimit.ThreeDots => "up to three dots (200 °C)",
+        IronLimit.TwoDots => "up to two dots (150 °C)",
+        IronLimit.OneDot => "one dot (110 °C)",
+        _ => "cold",
+    };
+
     /// <summary>The settings in words.</summary>
     public static string NameOf(IronLimit limit) => limit switch
     {

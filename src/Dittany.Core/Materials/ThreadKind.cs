@@ -24,6 +24,9 @@ public sealed record ThreadKind(string Id, string Name, double WidthMm, IReadOnl
     /// <summary>Whether it is wool, or has wool in it.</summary>
     public bool Wool { get; init; }
 
+    /// <summary>What it bears of water and heat.</summary>
+    public required CareLimit Care { get; init; }
+
     /// <summary>How it is handled, told where it is used.</summary>
     public string? Handling { get; init; }
 
@@ -41,47 +44,71 @@ public sealed record ThreadKind(string Id, string Name, double WidthMm, IReadOnl
 /// <summary>Every kind of thread there is to stitch with.</summary>
 public static class ThreadKinds
 {
+    /// <summary>Cotton bears what cloth of cotton does; the wash is where its dyes are still fast.</summary>
+    private static readonly CareLimit OfCotton = new("cotton thread", "ISO 3758", WashC: 60, Iron: IronLimit.ThreeDots);
+
+    private static readonly CareLimit OfWool = new("wool thread", "common practice", Cleaning.ByHand, 30, IronLimit.TwoDots, Flat: true,
+        NoRubbing: true, WoolSoap: true);
+
+    /// <summary>Half of it is acrylic, which softens and goes flat.</summary>
+    private static readonly CareLimit OfBlend = new("thread of wool and acrylic", "common practice", Cleaning.ByHand, 30, IronLimit.OneDot,
+        NoSteam: true, Flat: true, NoRubbing: true, WoolSoap: true, IronWhy: "the acrylic in the thread goes flat");
+
+    private static readonly CareLimit OfMetal = new("metallic thread", "common practice", Cleaning.ByHand, 30, IronLimit.OneDot, NoSteam: true,
+        ThroughCloth: true, Flat: true, IronWhy: "metallic thread melts and dulls");
+
+    /// <summary>It is spun of polyester.</summary>
+    private static readonly CareLimit OfPolyester = new("sewing thread", "from memory", WashC: 60, Iron: IronLimit.TwoDots);
+
+
     /// <summary>Stranded cotton: six strands that part.</summary>
     public static ThreadKind Cotton { get; } = new("cotton", "stranded cotton", 0.40, Bundle.Plies, 3, new PutUp("skein",
-        Bundle.SkeinMm, Bundle.StrandsOnSkein), Parts: true);
+        Bundle.SkeinMm, Bundle.StrandsOnSkein), Parts: true) { Care = OfCotton };
 
     public static IReadOnlyList<ThreadKind> All { get; } =
     [
         Cotton,
         new("variegated", "variegated cotton", 0.40, Bundle.Plies, 3, new PutUp("skein", Bundle.SkeinMm, Bundle.StrandsOnSkein), Parts: true)
         {
+            Care = OfCotton,
             Turns = true,
             Handling = "Keep the strands lying as they came and thread every length by the same end, or its colours jump.",
         },
         new("pearl-5", "pearl cotton 5", 0.85, [1], 1, new PutUp("skein", 25_000))
         {
+            Care = OfCotton,
             Handling = "Pearl cotton is one twisted cord and is not split: it is worked as it comes.",
         },
         new("pearl-8", "pearl cotton 8", 0.60, [1], 1, new PutUp("ball", 80_000))
         {
+            Care = OfCotton,
             Handling = "Pearl cotton is one twisted cord and is not split: it is worked as it comes.",
         },
         new("pearl-12", "pearl cotton 12", 0.47, [1], 1, new PutUp("ball", 120_000))
         {
+            Care = OfCotton,
             Handling = "Pearl cotton is one twisted cord and is not split: it is worked as it comes.",
         },
         new("wool", "crewel wool", 0.75, [1, 2], 1, new PutUp("skein", 27_000), LongestMm: 380)
         {
+            Care = OfWool,
             Wool = true,
             Handling = "Stroke it both ways: it lies smooth one way. Knot the end you pulled out and thread the end nearest the skein.",
         },
         new("wool-blend", "wool blend", 0.55, [1, 2], 2, new PutUp("skein", 30_000), LongestMm: 380)
         {
+            Care = OfBlend,
             Wool = true,
             Handling = "Stroke it both ways: it lies smooth one way. Knot the end you pulled out and thread the end nearest the skein.",
         },
         new("metallic", "metallic thread", 0.30, [1, 2], 2, new PutUp("reel", 20_000), LongestMm: 300)
         {
+            Care = OfMetal,
             Frays = true,
             Handling = "Push a pinched loop through the eye, not the raw end, which frays; doubled, the ends are knotted together.",
         },
-        new("sewing", "sewing thread", 0.20, [1, 2], 1, new PutUp("reel", 100_000)),
-        new("strong", "strong thread", 0.40, [1], 1, new PutUp("reel", 30_000)),
+        new("sewing", "sewing thread", 0.20, [1, 2], 1, new PutUp("reel", 100_000)) { Care = OfPolyester },
+        new("strong", "strong thread", 0.40, [1], 1, new PutUp("reel", 30_000)) { Care = OfPolyester },
     ];
 
     public static ThreadKind? Find(string? id) => All.FirstOrDefault(k => string.Equals(k.Id, id, StringComparison.Ordinal));

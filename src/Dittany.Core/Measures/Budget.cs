@@ -6,7 +6,9 @@ namespace Dittany.Core.Measures;
 /// </summary>
 public sealed class OverBudgetException() : Exception("This asks for more reckoning than one plan may take.");
 
-/// <summary>A plan that turned out to be dear was not let go on: too many others are. Nothing of it is made, and it may be asked for again.</summary>
+/// <summary>
+/// A plan that turned out to be dear was not let go on: too many others are. Nothing of it is made, and it may be asked for again.
+/// </summary>
 public sealed class NotLetOnException() : OperationCanceledException("Too many plans that take long are being made at once.");
 
 /// <summary>

@@ -72,6 +72,12 @@ public sealed class Told : IEquatable<Told>
 
     public static bool operator !=(Told? one, Told? other) => !(one == other);
 
+    /// <summary>Whether it is about thread and stitches: where nothing is stitched it is not told.</summary>
+    public bool AboutThread { get; private init; }
+
+    /// <summary>The same, known to be about thread and stitches.</summary>
+    public Told OfThread() => new(_parts) { AboutThread = true };
+
     public void AppendLiteral(string words) => _parts.Add(words);
 
     public void AppendFormatted(string? words) => _parts.Add(words ?? string.Empty);

@@ -30,12 +30,17 @@ public static class Beforehand
     public static bool Washes(Cloth cloth, Form form, Worn worn) => form.Loose is null ? Washes(cloth)
         : cloth.Washable && worn.Washed != "never" && cloth.ShrinkPercent >= WashedBeforeCutFromPercent;
 
-    /// <summary>The first wash, where the cloth still shrinks; nothing where it does not.</summary>
-    public static IReadOnlyList<Operation> Of(Cloth cloth, bool washes) => washes
+    /// <summary>
+    /// The first wash, where the cloth still shrinks; nothing where it does not. It is as warm as the piece may be washed for good, and no
+    /// warmer than the cloth bears.
+    /// </summary>
+    public static IReadOnlyList<Operation> Of(Cloth cloth, Care care, bool washes) => washes
         ? [new Operation(
             "wash", OpKind.Wash, Station.Item, Place.Sink, [new("washing beforehand", WashMinutes)],
-            [$"Wash it as it will be washed later, at up to {cloth.WashC} °C, without softener, dry it, and press it flat if the cloth "
+            [$"Wash it as it will be washed later, at up to {WarmC(cloth, care)} °C, without softener, dry it, and press it flat if the cloth "
                 + $"bears it."],
-            new Wait(WaitKind.Drying, DryHours(cloth) * 60))]
+            new Wait(WaitKind.Drying, DryHours(cloth) * 60)) { Water = new Watering(WarmC(cloth, care)) }]
         : [];
+
+    private static int WarmC(Cloth cloth, Care care) => care.Washed ? Math.Min(cloth.WashC, care.WashC) : cloth.WashC;
 }

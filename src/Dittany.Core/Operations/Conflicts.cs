@@ -17,12 +17,10 @@ public enum Doing
 }
 
 /// <summary>
-/// What is on the cloth from one operation until another, and must not meet heat, water or a needle meanwhile; why, as it goes on after
-/// “because”. <paramref name="ByPart"/>: it ends with an operation on the same element. <paramref name="Where"/>: only where the work has
-/// such an operation.
+/// What lies on the cloth from one operation until another, and must not meet heat, water or a needle meanwhile; why, as it goes on after
+/// “because”. <paramref name="ByElement"/>: it ends with an operation on the same element.
 /// </summary>
-public sealed record Harm(string Name, Func<Operation, bool> Lays, Func<Operation, bool> Clears, Doing By, bool ByPart, string Why,
-    string Source, Func<Operation, bool>? Where = null)
+public sealed record Harm(string Name, Trace Trace, Doing By, bool ByElement, string Why, string Source)
 {
     /// <summary>It stays as long as the piece does.</summary>
     public bool ForGood { get; init; }
@@ -36,38 +34,31 @@ public static class Conflicts
 {
     public static IReadOnlyList<Harm> Harms { get; } =
     [
-        new("marks that water takes out", OnCloth, o => o.Id == "rinse", Doing.Heat, false,
-            "heat sets a mark that only water takes out", "common practice"),
-        new("marks that heat takes out", OnCloth, o => o.Kind == OpKind.Stitch, Doing.Heat, false,
-            "heat takes the marks away before they are stitched", "common practice",
-            o => o.Id == "iron-out"),
-        new("wet paint", o => o.Kind == OpKind.Paint, o => o.Kind == OpKind.Dry && o.Id.Contains('/', StringComparison.Ordinal),
-            Doing.Heat | Doing.Water | Doing.Needle, true, "wet paint must lie still", "common practice"),
-        new("unset paint", o => o.Kind == OpKind.Paint, o => o.Id == "paint-set", Doing.Water, false,
-            "paint runs in water until it is set", "common practice"),
-        new("unfixed pencil", o => o.Kind == OpKind.Tint, o => o.Id.EndsWith("/paper-off", StringComparison.Ordinal),
-            Doing.Water | Doing.Needle, true, "unfixed pencil loses half its colour in water", "common practice"),
-        new("wool", o => o.Kind == OpKind.Felt, _ => false, Doing.Heat | Doing.Water, false,
-            "wool shrinks in water and is flattened by an iron", "common practice") { ForGood = true },
-        new("a ring on wool", o => o.Kind == OpKind.Felt, _ => false, Doing.Needle, false, "a ring crushes wool", "from memory")
+        new("marks that water takes out", Trace.MarkForWater, Doing.Heat, false, "heat sets a mark that only water takes out",
+            "common practice"),
+        new("marks that heat takes out", Trace.MarkForHeat, Doing.Heat, false, "heat takes the marks away before they are stitched",
+            "common practice"),
+        new("wet paint", Trace.WetPaint, Doing.Heat | Doing.Water | Doing.Needle, true, "wet paint must lie still", "common practice"),
+        new("unset paint", Trace.UnsetPaint, Doing.Water, false, "paint runs in water until it is set", "common practice"),
+        new("fresh paint", Trace.FreshPaint, Doing.Water, false, "fresh paint is not laid in water for a week", "from memory")
         { ForGood = true },
-        new("beads", o => o.Id.EndsWith("/beads", StringComparison.Ordinal), _ => false, Doing.Heat | Doing.Needle, false,
-            "an iron melts beads, and a ring breaks them", "common practice") { ForGood = true },
+        new("film", Trace.Film, Doing.Heat, false, "heat sets film and sheets that water takes out", "common practice"),
+        new("unfixed pencil", Trace.UnfixedPencil, Doing.Water | Doing.Needle, true, "unfixed pencil loses half its colour in water",
+            "common practice"),
+        new("wool", Trace.FeltedWool, Doing.Heat | Doing.Water, false, "wool shrinks in water and is flattened by an iron",
+            "common practice") { ForGood = true },
+        new("a ring on wool", Trace.FeltedWool, Doing.Needle, false, "a ring crushes wool", "from memory") { ForGood = true },
+        new("beads", Trace.Beads, Doing.Heat | Doing.Needle, false, "an iron melts beads, and a ring breaks them", "common practice")
+        { ForGood = true },
     ];
 
-    /// <summary>Marks drawn on the cloth itself: what is drawn on paper comes onto it with an iron, and lasts it.</summary>
-    private static bool OnCloth(Operation o) => o.Kind == OpKind.Mark && !o.Id.StartsWith("pencil", StringComparison.Ordinal)
-        && !o.Id.StartsWith("iron-on", StringComparison.Ordinal);
-
-    public static Doing DoneBy(Operation operation)
-    {
-        var heat = operation.Place == Place.Iron || operation.Kind == OpKind.Tint ? Doing.Heat : Doing.Nothing;
-        var water = operation.Place == Place.Sink ? Doing.Water : Doing.Nothing;
-        return heat | water | (operation.Kind is OpKind.Hoop or OpKind.Stitch ? Doing.Needle : Doing.Nothing);
-    }
+    public static Doing DoneBy(Operation operation) => (operation.Iron is null ? Doing.Nothing : Doing.Heat)
+        | (operation.Water is null ? Doing.Nothing : Doing.Water)
+        | (operation.Kind is OpKind.Hoop or OpKind.Stitch ? Doing.Needle : Doing.Nothing);
 
     /// <summary>Whether a harm could be done by some order of this work.</summary>
-    public static bool Threatens(Harm harm, IReadOnlyList<Operation> work) => work.Any(o => harm.Lays(o) && Until(harm, o, work) is not null
+    public static bool Threatens(Harm harm, IReadOnlyList<Operation> work) => work.Any(o => o.Leaves.Contains(harm.Trace) && Until(harm, o,
+        work) is not null
         && work.Any(by => by != o && (DoneBy(by) & harm.By) != Doing.Nothing));
 
     /// <summary>Every harm that is done in this order. What lies there only until it is cleared counts only where it will be.</summary>
@@ -105,7 +96,8 @@ public static class Conflicts
                 return true;
             }
 
-            var state = string.Join(',', at);
+            // What is done already does not say what still lies there: that hangs on its order.
+            var state = $"{string.Join(',', at)}|{string.Join(',', Lying(order, all))}";
             if (dead.Contains(state) || ++steps > most)
             {
                 return false;
@@ -134,6 +126,11 @@ public static class Conflicts
         }
     }
 
+    /// <summary>What lies on the cloth after an order, by the harms that wait for it.</summary>
+    private static IEnumerable<string> Lying(IReadOnlyList<Operation> order, IReadOnlyList<Operation> all) =>
+        Harms.SelectMany((harm, h) => Enumerable.Range(0, order.Count).Where(k => order[k].Leaves.Contains(harm.Trace)
+            && Until(harm, order[k], all) is { } until && !Cleared(order, k, order.Count, until)).Select(k => $"{h}:{order[k].Id}"));
+
     /// <summary>What the operation at a place of an order harms; <paramref name="all"/> tells what will be cleared one day.</summary>
     private static IEnumerable<Harm> At(IReadOnlyList<Operation> order, int at, IReadOnlyList<Operation> all)
     {
@@ -143,11 +140,11 @@ public static class Conflicts
             yield break;
         }
 
-        foreach (var harm in Harms.Where(h => (h.By & does) != Doing.Nothing && !h.Clears(order[at])))
+        foreach (var harm in Harms.Where(h => (h.By & does) != Doing.Nothing && !order[at].Clears.Contains(h.Trace)))
         {
             for (var k = 0; k < at; k++)
             {
-                if (harm.Lays(order[k]) && Until(harm, order[k], all) is { } until && !Cleared(order, k, at, until))
+                if (order[k].Leaves.Contains(harm.Trace) && Until(harm, order[k], all) is { } until && !Cleared(order, k, at, until))
                 {
                     yield return harm;
                     break;
@@ -156,11 +153,15 @@ public static class Conflicts
         }
     }
 
-    /// <summary>What ends it; null where nothing of this work ever would, though something could.</summary>
+    /// <summary>
+    /// What ends it; null where nothing of this work ever would, though something could. What is done at one place ends nothing at
+    /// another, and what is done for all ends it everywhere.
+    /// </summary>
     private static Func<Operation, bool>? Until(Harm harm, Operation laid, IReadOnlyList<Operation> all)
     {
-        bool ends(Operation o) => harm.Clears(o) && (!harm.ByPart || OfPart(o) == OfPart(laid));
-        return (all.Any(ends) || harm.ForGood) && (harm.Where is null || all.Any(harm.Where)) ? ends : null;
+        bool ends(Operation o) => o.Clears.Contains(harm.Trace) && (!harm.ByElement || o.Id.Element == laid.Id.Element)
+            && (o.Id.Place is null || laid.Id.Place is null || o.Id.Place == laid.Id.Place);
+        return all.Any(ends) || harm.ForGood ? ends : null;
     }
 
     private static bool Cleared(IReadOnlyList<Operation> order, int laid, int at, Func<Operation, bool> ends)
@@ -175,6 +176,4 @@ public static class Conflicts
 
         return false;
     }
-
-    private static string OfPart(Operation operation) => operation.Id.Split('/')[0];
 }

@@ -82,9 +82,21 @@ public sealed record Use(string What, double Amount, string Unit);
 /// <paramref name="Wait"/> follows its last step; <paramref name="Cautions"/> are the ids of what is to be heeded at it.
 /// </summary>
 public sealed record Operation(
-    string Id, OpKind Kind, Station At, Place Place, IReadOnlyList<StepMinutes> By, IReadOnlyList<Told> Steps, Wait? Wait = null,
-        IReadOnlyList<Use>? Uses = null, IReadOnlyList<string>? After = null, IReadOnlyList<string>? Cautions = null)
+    OpId Id, OpKind Kind, Station At, Place Place, IReadOnlyList<StepMinutes> By, IReadOnlyList<Told> Steps, Wait? Wait = null,
+        IReadOnlyList<Use>? Uses = null, IReadOnlyList<OpId>? After = null, IReadOnlyList<string>? Cautions = null)
 {
+    /// <summary>The iron that comes to it; null where none does.</summary>
+    public Ironing? Iron { get; init; }
+
+    /// <summary>The water it comes into; null where it stays dry.</summary>
+    public Watering? Water { get; init; }
+
+    /// <summary>What lies on the cloth from here on.</summary>
+    public IReadOnlyList<Trace> Leaves { get; init; } = [];
+
+    /// <summary>What is gone, or safe, from here on.</summary>
+    public IReadOnlyList<Trace> Clears { get; init; } = [];
+
     /// <summary>
     /// The shares of its likely minutes that four in five times it lies between, where they are learnt; null for the usual.
     /// </summary>

@@ -107,6 +107,12 @@ public static class Changes
     /// </summary>
     public static (Job? Job, JobFault? Fault) Apply(Job job, Change change)
     {
+        var (changed, fault) = Applied(job, change);
+        return (changed is null ? null : FirstElement.Kept(job, changed), fault);
+    }
+
+    private static (Job? Job, JobFault? Fault) Applied(Job job, Change change)
+    {
         if (change.Edit is { } edit)
         {
             // What it states itself lets go of an overrule of the same thing, as a stated member does.

@@ -29,7 +29,7 @@ internal sealed record CraftOrder(IReadOnlyList<Operation> Work, IReadOnlyList<D
         }
 
         var order = Conflicts.Order(chains.Select(c => c.Work).ToArray());
-        var places = order.Select((o, i) => (o, i)).ToDictionary(p => p.o.Id, p => p.i, StringComparer.Ordinal);
+        var places = order.Select((o, i) => (o, i)).ToDictionary(p => p.o.Id, p => p.i);
         var inTurn = chains.OrderBy(c => places[c.Work[^1].Id]).Select(c => c.Done).ToArray();
         var why = Conflicts.Harms.Where(h => Conflicts.Threatens(h, order)).Select(h => (Told)$"{Say.Upper(h.Why)}.").Take(4).ToArray();
         var choice = new Choice("found", $"First it is {string.Join(", then ", inTurn)}");
@@ -41,23 +41,7 @@ internal sealed record CraftOrder(IReadOnlyList<Operation> Work, IReadOnlyList<D
             { At = Station.Order }).DistinctBy(c => c.Text.ToString(), StringComparer.Ordinal).ToArray());
     }
 
-    /// <summary>
-    /// How all of it is looked after: the gentlest wash that any part asks for, and of two words on ironing the one that spares a craft.
-    /// </summary>
-    public static IReadOnlyList<Told> Care(IReadOnlyList<Crafted> crafts, IReadOnlyList<Told> finished)
-    {
-        var all = crafts.SelectMany(c => c.Care).Concat(finished).DistinctBy(c => c.ToString(), StringComparer.Ordinal).ToArray();
-        var washes = all.Where(c => Of(c, "Wash")).OrderBy(c => Gentle.FindIndex(g => c.ToString().Contains(g, StringComparison.OrdinalIgnoreCase))
-            is >= 0 and var at ? at : Gentle.Count).ToArray();
-        var irons = all.Where(c => Of(c, "Iron")).ToArray();
-        return all.Where(c => (!Of(c, "Wash") || c == washes[0]) && (!Of(c, "Iron") || c == irons[0])).ToArray();
-
-        static bool Of(Told care, string what) => care.ToString().StartsWith(what, StringComparison.Ordinal);
-    }
-
-    private static readonly List<string> Gentle = ["by hand", "gently", "30 °C"];
-
     /// <summary>What is done once for all elements comes where the last of them would do it.</summary>
     private static IReadOnlyList<Operation> Once(IEnumerable<Operation> work) =>
-        work.Reverse().DistinctBy(o => o.Id, StringComparer.Ordinal).Reverse().ToArray();
+        work.Reverse().DistinctBy(o => o.Id).Reverse().ToArray();
 }

@@ -28,7 +28,7 @@ internal sealed class CraftPlanning(WordingGround ground, Overrules overrules, d
 
     /// <summary>What crafts are judged against.</summary>
     public static CraftGround FactsOf(WordingGround ground) => new(ground.Cloth, ground.Form, ground.Worn, ground.Drawn.Stuffed,
-        ground.Form.Use.MadeUp && ground.Form.Loose is null);
+        ground.Form.Use.MadeUp && ground.Form.Loose is null, ground.HasIron);
 
     public static IReadOnlyList<Choice> Choices { get; } = [Thread, .. AllCrafts.List.Select(c => new Choice(c.Id, c.Name))];
 
@@ -123,12 +123,8 @@ internal sealed class CraftPlanning(WordingGround ground, Overrules overrules, d
     private string Worth(double minutes) => hourlyRate <= 0 ? string.Empty : $", worth {Say.Number(Math.Round(hourlyRate * minutes / 60, 2), 2)} of your hours";
 
     /// <summary>A decision without the reasons that are about thread: nothing of it is stitched.</summary>
-    public static Decision WithoutThread(Decision decision) => decision.Because.Where(b => !OfThread.Exists(w =>
-        b.ToString().Contains(w, StringComparison.OrdinalIgnoreCase))).ToArray() is { Length: > 0 } left
+    public static Decision WithoutThread(Decision decision) => decision.Because.Where(b => !b.AboutThread).ToArray() is { Length: > 0 } left
         && left.Length < decision.Because.Count ? decision with { Because = left } : decision;
-
-    /// <summary>Words by which a reason is known to be about thread.</summary>
-    private static readonly List<string> OfThread = ["stitch", "strand", "needle", "ends ", "backstitch", "back of the work"];
 
     private CraftQuestion Question(PlannedElement element, ICraft craft) => new(element.Id,
         element.IsMotif ? element.Text : $"“{element.Text.ReplaceLineEndings(" ")}”", element.IsMotif, element.CapHeightMm,

@@ -127,6 +127,10 @@ public static class DecisionBook
     /// </summary>
     public static DecisionRow? Find(string id) => Rows.GetValueOrDefault(id.Split(':', '@')[0]);
 
+    /// <summary>Whether each element has its own decision of that kind; <c>thread.colour</c> has, <c>hoop.size</c> has not.</summary>
+    public static bool IsOfElement(string id) => Find(id) is { } row && (row.Stated.Any(s => s.InWords is not null || s.InMotif is not null)
+        || row.Id is "stitch.length" or "stitch.dots" or "stitch.letters" or "stitch.fill");
+
     /// <summary>What is wrong with an overrule, or null.</summary>
     public static (string Detail, string Try)? Check(string decision, string value, Library library) =>
         Rows.GetValueOrDefault(decision)?.Check is { } check

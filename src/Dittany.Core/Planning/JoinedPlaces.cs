@@ -117,7 +117,7 @@ internal static class JoinedPlaces
             Route = route,
             Work = Heeding.Heed(work.Work, cautions),
             Time = timed,
-            Care = CraftOrder.Care([], live.SelectMany(p => p.Plan.Care).ToArray()),
+            Care = live.Select(p => p.Plan.Care).Aggregate((one, other) => one.And(other)),
             Proof = live.Where(p => p.Plan.Proof.Count > 0).SelectMany((p, i) => i == 0 ? p.Plan.Proof
                 : p.Plan.Proof.Prepend(new Words.ProofLetter("\n", $"{p.Name}: next wording"))).ToArray(),
             Decisions = ordered,
@@ -125,7 +125,7 @@ internal static class JoinedPlaces
             Cautions = cautions,
             CraftParts = live.SelectMany(p => p.Plan.CraftParts).ToArray(),
             SideViews = live.SelectMany(p => p.Plan.SideViews.Select(v =>
-                v with { Operation = PlacesWork.IdAt(v.Operation, p.Key, p.Main) }))
+                v with { Operation = PlacesWork.IdAt(v.Operation, p.Key, p.Main).ToString() }))
                 .DistinctBy(v => (v.Operation, v.Called)).ToArray(),
             Places = places.Select(p => p with
             {

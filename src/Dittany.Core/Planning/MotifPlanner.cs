@@ -221,8 +221,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
             .. arrangement == "ring" ? RingTold(one, count, asked.Middle ?? false) : [],
             .. asked.Loosely is { } how && arrangement != "one" ? LooselyTold(how, name, arrangement) : [],
             .. natural ? [(Told)"By your habit no part is quite like the other, as a hand draws them."] : Array.Empty<Told>(),
-            $"Its parts are {Say.List(one.Parts.Select(p => p.Role.Replace('-', ' ')).Distinct(StringComparer.Ordinal).ToArray())}, each stitched as what "
-                + $"it is.",
+            ((Told)$"Its parts are {Say.List(one.Parts.Select(p => p.Role.Replace('-', ' ')).Distinct(StringComparer.Ordinal).ToArray())}, each stitched as what it is.").OfThread(),
         ];
         decisions.Add(Deciding.Make(
             id("motif.arrangement"), Station.Words, "How the motif is laid out", ArrangementChoice("one"), arrangement == "one" ? null

@@ -79,7 +79,7 @@ public static class NeedleSteps
             }
 
             var last = i == phased.Count - 1 || phased[i + 1].Phase != phase;
-            steps.Add(new NeedleStep(operation.Id, KindOf(operation.Kind), phase, Title(operation), operation.Steps,
+            steps.Add(new NeedleStep(operation.Id.ToString(), KindOf(operation.Kind), phase, Title(operation), operation.Steps,
                 operation.LikelyMinutes, operation.Wait, !last ? null : DoneBy(phase, i == phased.Count - 1), null, [])
             {
                 Learnt = plan.Learnt.Of(KindOf(operation.Kind)),
@@ -184,10 +184,10 @@ public static class NeedleSteps
     private static readonly (OpKind Kind, string Called)[] Titles = [(OpKind.Remove, "Take off what was laid on"), (OpKind.Dry, "Hang it up to dry"),
         (OpKind.Press, "Press it"), (OpKind.Sew, "Sew it up"), (OpKind.Wash, "Wash it"), (OpKind.Cut, "Cut it"), (OpKind.Back, "Back it")];
 
-    private static string Title(Operation operation) => operation.Id == "ends" ? "Fasten and trim the ends"
-        : operation.By is [var only, ..] && !string.Equals(only.Step, operation.Id, StringComparison.OrdinalIgnoreCase)
+    private static string Title(Operation operation) => operation.Id.Name == "ends" ? "Fasten and trim the ends"
+        : operation.By is [var only, ..] && !string.Equals(only.Step, operation.Id.Name, StringComparison.OrdinalIgnoreCase)
             ? Say.Upper(only.Step)
-        : Titles.FirstOrDefault(t => t.Kind == operation.Kind).Called ?? Say.Upper(operation.Id.Replace('-', ' '));
+        : Titles.FirstOrDefault(t => t.Kind == operation.Kind).Called ?? Say.Upper(operation.Id.Name.Replace('-', ' '));
 
     /// <summary>The lengths of a place, or of the whole where there is only one.</summary>
     private static IEnumerable<NeedleStep> Lengths(Plan plan, PlannedPlace? place)

@@ -24,8 +24,7 @@ internal sealed record PlacesWork(IReadOnlyList<Operation> Work, IReadOnlyList<s
     /// </summary>
     public static PlacesWork Of(IReadOnlyList<(string Key, string Name, Plan Plan)> places)
     {
-        var first = places.SelectMany(p => p.Plan.Work.Where(o => o.At == Station.Item)).DistinctBy(o => o.Id, StringComparer.Ordinal)
-            .ToArray();
+        var first = places.SelectMany(p => p.Plan.Work.Where(o => o.At == Station.Item)).DistinctBy(o => o.Id).ToArray();
         var chains = places.Select((p, i) => Own(p.Plan).Select(o => o with
         {
             Id = IdAt(o.Id, p.Key, i == 0),
@@ -34,10 +33,10 @@ internal sealed record PlacesWork(IReadOnlyList<Operation> Work, IReadOnlyList<s
         var last = AtTheEnd.Select(e => Once(e.Id, e.ByPlace, places)).OfType<Operation>().ToArray();
         var order = Conflicts.Order(chains, last);
         var keys = chains.SelectMany((c, i) => c.Where(o => o.Kind == OpKind.Stitch).Select(o => (o.Id, places[i].Key)))
-            .ToDictionary(c => c.Id, c => c.Key, StringComparer.Ordinal);
+            .ToDictionary(c => c.Id, c => c.Key);
         Operation[] all = [.. order, .. last];
         var joined = chains.SelectMany(c => c).ToArray();
-        var crossed = !order.Select(o => o.Id).SequenceEqual(joined.Select(o => o.Id), StringComparer.Ordinal);
+        var crossed = !order.Select(o => o.Id).SequenceEqual(joined.Select(o => o.Id));
         return new PlacesWork(
             Operations.Work.Chain([.. first, .. all]),
             order.Where(o => keys.ContainsKey(o.Id)).Select(o => keys[o.Id]).ToArray(),
@@ -49,18 +48,21 @@ internal sealed record PlacesWork(IReadOnlyList<Operation> Work, IReadOnlyList<s
     }
 
     /// <summary>An operation's id at a place: that of an element, or of the main place, stays as it is.</summary>
-    public static string IdAt(string id, string key, bool main) => main || id.Contains('/', StringComparison.Ordinal)
-        || Array.Exists(AtTheEnd, e => e.Id == id) ? id : $"{id}{Places.Mark}{key}";
+    public static OpId IdAt(OpId id, string key, bool main) => main || id.Element is not null || Array.Exists(AtTheEnd, e =>
+        e.Id == id.Name)
+        ? id : id with { Place = key };
 
     /// <summary>Whether an operation is done once for all places.</summary>
-    public static bool IsForAll(Operation operation) => operation.At == Station.Item || Array.Exists(AtTheEnd, e => e.Id == operation.Id);
+    public static bool IsForAll(Operation operation) => operation.At == Station.Item || Array.Exists(AtTheEnd, e =>
+        e.Id == operation.Id.Name);
 
     private static IEnumerable<Operation> Own(Plan plan) => plan.Work.Where(o => !IsForAll(o));
 
     /// <summary>One operation for all places that have it: every step once, what not all want with the place it is for.</summary>
     private static Operation? Once(string id, bool byPlace, IReadOnlyList<(string Key, string Name, Plan Plan)> places)
     {
-        var all = places.Select(p => (p.Name, Of: p.Plan.Work.FirstOrDefault(o => o.Id == id))).Where(p => p.Of is not null).ToArray();
+        var all = places.Select(p => (p.Name, Of: p.Plan.Work.FirstOrDefault(o => o.Id.Name == id && o.Id.Element is null))).Where(p =>
+            p.Of is not null).ToArray();
         if (all.Length == 0)
         {
             return null;

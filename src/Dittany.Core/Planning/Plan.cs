@@ -165,7 +165,7 @@ public sealed record Plan(
     IReadOnlyList<RouteRow> Route,
     IReadOnlyList<Operation> Work,
     Timed Time,
-    IReadOnlyList<Told> Care,
+    Care Care,
     IReadOnlyList<ProofLetter> Proof,
     IReadOnlyList<Decision> Decisions,
     IReadOnlyList<string> SetAside,
@@ -186,8 +186,8 @@ public sealed record Plan(
 
     /// <summary>The place an operation of the whole is done at; null for what is done for all, and where there is only one.</summary>
     public PlannedPlace? PlaceOf(Operation operation) => Places.Count == 0 || PlacesWork.IsForAll(operation) ? null
-        : operation.Id.Split('@', 2) is [_, var key] ? Places.FirstOrDefault(p => p.Key == key)
-        : operation.Id.Split('/', 2) is [var element, _] ? Places.FirstOrDefault(p => p.Plan.Elements.Any(e => e.Id == element))
+        : operation.Id.Place is { } key ? Places.FirstOrDefault(p => p.Key == key)
+        : operation.Id.Element is { } element ? Places.FirstOrDefault(p => p.Plan.Elements.Any(e => e.Id == element))
         : Places.FirstOrDefault(p => p.Main);
 
     /// <summary>The plan an element is drawn in.</summary>
@@ -208,6 +208,9 @@ public sealed record Plan(
 
     /// <summary>How the layers lie at the operations that have more than one.</summary>
     public IReadOnlyList<SideView> SideViews { get; init; } = [];
+
+    /// <summary>How it is looked after, a sentence each.</summary>
+    public IReadOnlyList<Told> CareTold => Finishing.CareTelling.Tell(Care);
 
     /// <summary>Whether anything is worked with needle and thread.</summary>
     public bool Sewn => Elements.Any(e => e.Sewn);

@@ -107,7 +107,7 @@ public static class Planner
         var expected = Working.ExpectedRuns(letters, cutting, thickness);
         var hours = EffortRoom.Stitching(seconds, cutting.Minutes(expected, 1, expected), hooped, pace).Minutes / 60;
         var colours = elements.SelectMany(e => e.Parts).Select(p => p.Colour).Distinct(StringComparer.Ordinal).ToArray();
-        var transfer = TransferRoom.Settle(Transfer(elements, called, ground, held, hours, colours, workshop, overrules));
+        var transfer = TransferRoom.Settle(Transfer(elements, crafts, called, ground, held, hours, colours, workshop, overrules));
         needle.AddRange(transfer.Decisions);
         warned.AddRange(At(Station.Transfer, transfer.Cautions));
         var marksCloth = MarkerRules.OnCloth(transfer.Method);
@@ -124,7 +124,7 @@ public static class Planner
                 threads.Select(t => new Use($"{Palette.NameOf(t.Colour)}, {t.Thread.Size.Said}", t.LengthMm, "mm")).ToArray());
 
         // Finish and time.
-        var finished = FinishRoom.Settle(Finish(elements, transfer, held, cutting, colours, ground, workshop, overrules));
+        var finished = FinishRoom.Settle(Finish(elements, crafts, transfer, held, cutting, colours, ground, workshop, overrules));
         needle.AddRange(finished.Decisions);
         warned.AddRange(At(Station.Finish, finished.Cautions));
         if (!sewn)
@@ -136,12 +136,8 @@ public static class Planner
         var ordered = CraftOrder.Of(crafts, sewn ? [.. transfer.Work, .. effort.Work, .. finished.Work] : []);
         decisions.AddRange(ordered.Decisions);
         cautions.AddRange(ordered.Cautions);
-        if (job.MakeUp is { As: MakeUp.Frayed } && FrayedEdge.Against(cloth) is { } frays)
-        {
-            cautions.Add(new Caution("edge-does-not-fray", CautionKind.Item, Severity.Stop, $"{frays} Take woven cloth, or hem it.", Station.Item));
-        }
-
-        var work = LearningFromLog.AtPace(Work.Chain([.. Beforehand.Of(cloth, washesFirst), .. LooseWork.Before(form, cut),
+        cautions.AddRange(Fraying(job, cloth));
+        var work = LearningFromLog.AtPace(Work.Chain([.. Beforehand.Of(cloth, finished.Care, washesFirst), .. LooseWork.Before(form, cut),
             .. job.MakeUp is { As: MakeUp.Frayed } edge ? [FrayedEdge.Of(cloth, size, edge.FringeMm ?? FrayedEdge.UsualMm)]
                 : Array.Empty<Operation>(), .. ordered.Work,
             .. MakesUp(job) ? MakingUp.Of(form, size) : []]), workshop, learnt);
@@ -160,7 +156,7 @@ public static class Planner
         cautions.AddRange(CautionRoom.Of(new CautionFacts(
             cloth, colours, transfer.Marker, sewn && marksCloth, transfer.Method.Id, transfer.Stabiliser, worn, form.Use.SeenOutdoors
                 && !zone.Hidden, elements.Where(e => !e.IsMotif).Select(e => e.Text).ToArray(),
-            work.Any(o => o.Place == Operations.Place.Iron) || transfer.Method.Id is "hot-iron" or "coated-paper",
+            work.Any(o => o.Iron is not null),
                 effort.Minutes / 60, washesFirst, form.Loose is null, sewn && zone.BackSeen && !cloth.Lined, sewn)));
 
         var heeded = cautions.DistinctBy(c => c.Text).OrderByDescending(c => c.Severity).ToArray();
@@ -178,7 +174,7 @@ public static class Planner
             routed.Rows,
             Heeding.Heed(work, heeded),
             timed,
-            CraftOrder.Care(crafts, sewn ? finished.Care : []),
+            finished.Care,
             elements.Where(e => !e.IsMotif).SelectMany((e, i) => i == 0 ? Proof.Of(e.Text)
                 : Proof.Of(e.Text).Prepend(new ProofLetter("\n", "next wording"))).ToArray(),
             decisions.OrderBy(d => d.Station).ToArray(),
@@ -188,9 +184,13 @@ public static class Planner
             Learnt = learnt,
             CraftParts = crafts.SelectMany(c => c.Parts).ToArray(),
             SideViews = SideViews.Of(work, new SideFacts(form.Use.MadeUp && form.Loose is null && !drawn.Stuffed,
-                sewn ? transfer.Stabiliser.Split('+') : [], transfer.Method.Id, MakesUp(job) ? form.Loose : null)),
+                sewn ? transfer.Stabiliser.Ids : [], transfer.Method.Id, MakesUp(job) ? form.Loose : null)),
         };
     }
+
+    private static IEnumerable<Caution> Fraying(Job job, Cloth cloth) => job.MakeUp is { As: MakeUp.Frayed }
+        && FrayedEdge.Against(cloth) is { } frays
+        ? [new Caution("edge-does-not-fray", CautionKind.Item, Severity.Stop, $"{frays} Take woven cloth, or hem it.", Station.Item)] : [];
 
     private static (WordingGround Ground, FormSize Size, bool WashesFirst, FormSize Cut, string Lies) GroundOf(Job job, Workshop workshop,
         Library library, Budget budget, Overrules overrules, List<Decision> decisions, List<Caution> cautions,
@@ -223,6 +223,7 @@ public static class Planner
         var lies = overrules.For("order.layers") ?? workshop.Habit("lying");
         var ground = new WordingGround(form, drawn, zone, Field.Of(drawn, zone), cloth, worn, library, budget)
         {
+            HasIron = workshop.Equipment.Contains("iron", StringComparer.Ordinal),
             TuckMm = Lying.TuckMm(lies),
             MinutesLeft = job.DueOn is { } due
                 ? Math.Max(0, due.DayNumber - job.Today.DayNumber) / 7.0 * workshop.EveningsPerWeek * workshop.MinutesPerEvening : null,
@@ -339,7 +340,8 @@ public static class Planner
             workshop.TakeUp));
 
     private static TransferQuestion Transfer(
-        IReadOnlyList<PlannedElement> elements, Called called, WordingGround ground, Held held, double hours, IReadOnlyList<string> colours,
+        IReadOnlyList<PlannedElement> elements, IReadOnlyList<Crafts.Crafted> crafts, Called called, WordingGround ground, Held held,
+            double hours, IReadOnlyList<string> colours,
         Workshop workshop, Overrules overrules)
     {
         var box = Around(elements);
@@ -359,6 +361,7 @@ public static class Planner
         {
             Called = called,
             Stuffed = ground.Drawn.Stuffed,
+            Painted = crafts.Any(c => c.Work.Any(o => o.Leaves.Contains(Trace.FreshPaint))),
             Keepsake = ground.Worn.Lasts == "keepsake",
         };
         return new TransferQuestion(
@@ -373,7 +376,8 @@ public static class Planner
     }
 
     private static FinishQuestion Finish(
-        IReadOnlyList<PlannedElement> elements, Transferred transfer, Held held, Cutting cutting, IReadOnlyList<string> colours,
+        IReadOnlyList<PlannedElement> elements, IReadOnlyList<Crafts.Crafted> crafts, Transferred transfer, Held held, Cutting cutting,
+            IReadOnlyList<string> colours,
         WordingGround ground, Workshop workshop, Overrules overrules) => new(
         ground.Cloth,
         transfer.Marker,
@@ -388,13 +392,14 @@ public static class Planner
         workshop.Equipment.Contains("iron", StringComparer.Ordinal),
         cutting.Start.ChoiceId,
         workshop.Habit("film-out"),
-        transfer.Stabiliser.Split('+').Contains("film-on-top") ? overrules.For("finish.removal") : null,
+        transfer.Stabiliser.Has("film-on-top") ? overrules.For("finish.removal") : null,
         workshop.Habit("tail"),
         workshop.Habit("press"),
         overrules.For("finish.press"),
         ground.Drawn.Stuffed,
         ground.Form.Loose is not null)
         {
+            OfCrafts = crafts.SelectMany(c => c.Care).ToArray(),
             Threads = elements.SelectMany(e => e.Parts).Select(p => p.Thread.Kind).Distinct().ToArray(),
         };
 

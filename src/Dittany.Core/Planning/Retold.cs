@@ -32,7 +32,6 @@ public static class Retold
                 { Text = Shown(c.Text) }).ToArray()
             }).ToArray(),
             Work = plan.Work.Select(o => o with { Steps = All(o.Steps) }).ToArray(),
-            Care = All(plan.Care),
             Decisions = plan.Decisions.Select(d => d with
             {
                 Choice = Shown(d.Choice),

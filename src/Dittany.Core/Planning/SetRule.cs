@@ -70,7 +70,10 @@ public static class SetRule
         var fabric = Fabric.Settle(form, size, like.Fabric ?? new StatedFabric(), null);
         var worn = Wearing.Settle(form, like.UseStated, fabric.Cloth.Washable, zone.Hidden, _ => null);
         var ground = new WordingGround(form, drawn, zone, Field.Of(drawn, zone), fabric.Cloth, worn, library,
-            new Budget(Budget.OfAPlan, stop));
+            new Budget(Budget.OfAPlan, stop))
+        {
+            HasIron = workshop.Equipment.Contains("iron", StringComparer.Ordinal),
+        };
         var planner = new WordingPlanner(ground, workshop, new Overrules(new Dictionary<string, string>(StringComparer.Ordinal)));
         var asked = like.Elements[0];
         var alone = names.Select(n => (Name: n, Settled: planner.Letter(asked with { Text = n, CapHeightMm = null }))).ToArray();

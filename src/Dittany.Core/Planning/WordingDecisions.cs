@@ -74,8 +74,8 @@ internal static class WordingDecisions
             $"The words are {Say.Length(width)} wide, {Say.Number(share, 0)} % of the field's width.",
             a.LargestCapMm > 0 ? (Told)$"The largest that fits here is {Say.AtMost(a.LargestCapMm)}."
                 : "No size fits at this place.",
-            $"{Say.Upper(a.Pair.Stitch.Name)} with {Legibility.Strands(a.Pair.Size)} draws a line of {Say.Length(a.Pair.LineWidthMm)}, "
-                + $"so that capitals are {Say.Number(a.CapMm / a.Pair.LineWidthMm, 0)} times as high as their line is wide.",
+            ((Told)($"{Say.Upper(a.Pair.Stitch.Name)} with {Legibility.Strands(a.Pair.Size)} draws a line of {Say.Length(a.Pair.LineWidthMm)}, "
+                + $"so that capitals are {Say.Number(a.CapMm / a.Pair.LineWidthMm, 0)} times as high as their line is wide.")).OfThread(),
             $"Usual here are {Say.Length(q.UsualLeastMm)} to {Say.Length(q.UsualMostMm)}, at most "
                 + $"{Say.Length(Math.Round(q.Usual.MostWidthMm))} wide. {q.Usual.WidthReason}",
         };

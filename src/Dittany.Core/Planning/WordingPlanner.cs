@@ -17,6 +17,9 @@ namespace Dittany.Core.Planning;
 internal sealed record WordingGround(Form Form, Drawn Drawn, Zone Zone, Region Field, Cloth Cloth, Worn Worn, Library Library,
     Budget Budget)
 {
+    /// <summary>Whether there is an iron in the workshop.</summary>
+    public required bool HasIron { get; init; }
+
     /// <summary>What lies over it and hides it; empty where nothing does.</summary>
     public Region Over { get; init; } = Region.Empty;
 

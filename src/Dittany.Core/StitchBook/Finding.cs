@@ -29,9 +29,9 @@ public static partial class Finding
         ("areas?|fills?|fillings?|shapes?|surfaces?", w => w with { What = Makes.Area }),
         ("points?|dots?|knots?", w => w with { What = Makes.Point }),
         ("jersey|knits?|knitted|stretch(?:y|es)?|t-?shirts?|bodysuits?|fleece", w => w with { Knit = true }),
-        ("soft|flat|smooth", w => w with { Feel = StitchBook.Feel.Flat }),
-        ("raised|bold|thick|rounded", w => w with { Feel = StitchBook.Feel.Raised }),
-        ("open|light|lacy|airy", w => w with { Feel = StitchBook.Feel.Open }),
+        ("soft|flat|smooth", w => w with { Feel = Stitches.Feel.Flat }),
+        ("raised|bold|thick|rounded", w => w with { Feel = Stitches.Feel.Raised }),
+        ("open|light|lacy|airy", w => w with { Feel = Stitches.Feel.Open }),
         ("washed|washable|handled|hard-?wearing|wears? well", w => w with { Wears = true }),
         ("easy|simple|beginners?|first|quick to learn", w => w with { Learning = 1 }),
     ];
@@ -77,7 +77,7 @@ public static partial class Finding
         var words = (wanted.Words ?? string.Empty).ToLower(CultureInfo.InvariantCulture).Split(' ', StringSplitOptions.RemoveEmptyEntries);
         return Book.All.Where(stitch =>
         {
-            var trait = Traits.Of(stitch.Id);
+            var trait = stitch.Info.Trait;
             var told = $"{stitch.Id} {stitch.Name} {stitch.Info.GoodFor} {stitch.Info.FailsOn}".ToLowerInvariant();
             return (wanted.What is null || What(stitch) == wanted.What)
                 && (wanted.Feel is null || trait.Feel == wanted.Feel)

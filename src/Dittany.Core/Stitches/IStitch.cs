@@ -32,6 +32,9 @@ public sealed record StitchInfo(
     string FailsOn,
     string Source)
 {
+    /// <summary>How it feels, gives and wears, and how long a hand takes to learn it (from memory).</summary>
+    public required Trait Trait { get; init; }
+
     /// <summary>The source of most of what is known of stitches.</summary>
     internal const string Memory = "from memory";
 

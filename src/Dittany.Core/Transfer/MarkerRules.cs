@@ -18,7 +18,7 @@ public static class MarkerRules
         ("does not show on dark", (i, m, f) => OnCloth(m) && f.Cloth.Dark && !i.ShowsOnDark, (_, _, _) =>
             "Its line does not show on dark cloth.", "common practice"),
         ("water on what must not be wet", (i, m, f) => OnCloth(m) && i.GoesBy is GoesBy.ColdWater or GoesBy.AirOrWater && !f.Soakable,
-            (_, _, f) => $"It must be washed out, and {(f.Stuffed ? "what is stuffed" : f.Cloth.Kind.Name)} must not be soaked.",
+            (_, _, f) => $"It must be washed out, and {f.Dry} must not be soaked.",
             "common practice"),
         ("heat on what is stuffed", (i, m, f) => OnCloth(m) && i.GoesBy == GoesBy.Heat && f.Stuffed, (_, _, _) =>
             "It goes by the iron, and what is stuffed is not pressed.", "common practice"),

@@ -21,6 +21,9 @@ public sealed record TransferFacts(
     /// <summary>Whether it is stuffed already: nothing gets behind it, and it is neither soaked nor pressed.</summary>
     public bool Stuffed { get; init; }
 
+    /// <summary>Whether something is painted beside it, which is not wetted for days.</summary>
+    public bool Painted { get; init; }
+
     /// <summary>Whether it is kept for good.</summary>
     public bool Keepsake { get; init; }
 
@@ -40,7 +43,10 @@ public sealed record TransferFacts(
 
     public bool Printer => Has("ink-jet") || Has("laser");
 
-    public bool Soakable => Cloth.Washable && Cloth.Kind.Soakable && !Stuffed;
+    public bool Soakable => Cloth.Washable && Cloth.Kind.Soakable && !Stuffed && !Painted;
+
+    /// <summary>What must not be soaked, as it stands in a sentence.</summary>
+    public string Dry => Stuffed ? "what is stuffed" : Cloth.Washable && Cloth.Kind.Soakable ? "fresh paint" : Cloth.Kind.Name;
 }
 
 /// <summary>Named rules over facts that rank the methods and rule them out.</summary>
@@ -181,7 +187,7 @@ public static class MethodRules
         Out(id, "washed out, and the cloth must not be washed", f => !f.Cloth.Washable, f =>
             $"{what} is washed out, and this {f.Cloth.Kind.Name} must not be washed.", Practice),
         Out(id, "soaked out, and the cloth must not be soaked", f => f.Cloth.Washable && !f.Soakable, f =>
-            $"{what} is soaked out, and {(f.Stuffed ? "what is stuffed" : f.Cloth.Kind.Name)} must not be soaked.", Practice),
+            $"{what} is soaked out, and {f.Dry} must not be soaked.", Practice),
     ];
 
     private static Told NoLight(TransferFacts f) => f.Has("light-box")

@@ -26,7 +26,7 @@ public static class StabiliserRules
         ("film over pile", "film-on-top", true, (f, m) => f.Cloth.Pile != Pile.None && m.Stabiliser != "film-on-top"
             && m.Stabiliser != "stick-on-sheet" && f.Soakable,
             (_, _) => "Film on top keeps the stitches out of the pile; it is gone after the wash.", "common practice"),
-        ("support for a knit, fused", "fusible-knit-behind", false, (f, _) => f.Cloth.Kind.Knit
+        ("support for a knit, fused", "fusible-knit-behind", false, (f, _) => f.Cloth.Kind.Knit && f.Has("iron")
             && f.Cloth.MaxIron is IronLimit.TwoDots or IronLimit.ThreeDots,
             (f, _) => $"The cloth stretches {Say.Number(f.Cloth.StretchPercent)} % and needs support that stays: a soft knit, fused "
                 + $"before marking.", "common practice"),
@@ -34,6 +34,10 @@ public static class StabiliserRules
             && f.Cloth.MaxIron is IronLimit.None or IronLimit.OneDot,
             (f, _) => $"The cloth stretches {Say.Number(f.Cloth.StretchPercent)} % and needs support that stays; it bears no fusing, so a "
                 + $"soft cut-away is tacked on before marking.", "common practice"),
+        ("support for a knit where there is no iron", "cut-away-behind", false, (f, _) => f.Cloth.Kind.Knit && !f.Has("iron")
+            && f.Cloth.MaxIron is IronLimit.TwoDots or IronLimit.ThreeDots,
+            (f, _) => $"The cloth stretches {Say.Number(f.Cloth.StretchPercent)} % and needs support that stays; there is no iron to fuse "
+                + $"one on, so a soft cut-away is tacked on before marking.", "common practice"),
         ("support for woven cloth that gives", "cut-away-behind", false, (f, _) => !f.Cloth.Kind.Knit && f.Cloth.Stretchy,
             (f, _) => $"Woven or not, it gives {Say.Number(f.Cloth.StretchPercent)} %: a soft cut-away keeps the {f.Called.Parts} in "
                 + $"shape.", "from memory"),
@@ -49,10 +53,10 @@ public static class StabiliserRules
         ("fusing without heat", "fusible-knit-behind", f => f.Cloth.MaxIron is IronLimit.None or IronLimit.OneDot,
             "It is fused with an iron of two dots, and this cloth does not bear it.", "ISO 3758"),
         ("fusing without an iron", "fusible-knit-behind", f => !f.Has("iron"), "It is fused on, and there is no iron.", "common practice"),
-        ("film on what must not be soaked", "film-on-top", f => !f.Soakable, "Film is soaked out, and this cloth must not be soaked.",
+        ("film on what must not be soaked", "film-on-top", f => !f.Soakable, "Film is soaked out, and nothing may be soaked here.",
             "common practice"),
         ("sheet on what must not be soaked", "stick-on-sheet", f => !f.Soakable,
-            "The sheet is soaked out, and this cloth must not be soaked.", "common practice"),
+            "The sheet is soaked out, and nothing may be soaked here.", "common practice"),
         ("coated paper on pile", "coated-paper-behind", f => f.Cloth.Pile != Pile.None, "It does not stick to pile.", "from memory"),
         ("wadding in something worn", "wadding-behind", f => !f.MadeUp && f.Cloth.Kind.Knit,
             "Wadding is for framed work: here it would lump in the wash.", "common practice"),
@@ -63,7 +67,7 @@ public static class StabiliserRules
     public static bool IsKnown(string id) => id.Split('+') is var parts && parts.All(part => All.Any(s => s.ChoiceId == part))
         && parts.Distinct(StringComparer.Ordinal).Count() == parts.Length && (parts.Length == 1 || !parts.Contains("none"));
 
-    public static (string Id, Decision Decision) Settle(TransferFacts facts, Method method, string? hers, List<Caution> cautions)
+    public static (StabiliserSet Chosen, Decision Decision) Settle(TransferFacts facts, Method method, string? hers, List<Caution> cautions)
     {
         var parts = new List<string>();
         var because = new List<Told>();
@@ -85,28 +89,21 @@ public static class StabiliserRules
                 : "The cloth is firm and flat: it needs no other support.");
         }
 
-        var own = parts.Count == 0 ? "none" : string.Join('+', parts);
-        var taken = hers ?? own;
-        var chosen = taken.Split('+');
-        cautions.AddRange(Harming.Where(h => hers is not null && chosen.Contains(h.Id) && h.When(facts)).Select(h =>
+        var own = new StabiliserSet(parts);
+        var chosen = hers is null ? own : StabiliserSet.Parse(hers);
+        cautions.AddRange(Harming.Where(h => hers is not null && chosen.Has(h.Id) && h.When(facts)).Select(h =>
             new Caution("transfer.stabiliser", CautionKind.Item, Severity.Stop, h.Because)));
-        if (hers is not null && method.Stabiliser != "none" && !chosen.Contains(method.Stabiliser))
+        if (hers is not null && method.Stabiliser != "none" && !chosen.Has(method.Stabiliser))
         {
             cautions.Add(new Caution("transfer.stabiliser", CautionKind.Item, Severity.Stop,
                 $"{method.Name} needs {Say.Lower(Named(method.Stabiliser))}: without it there is no line to follow."));
         }
 
-        if (hers is null && chosen.Contains("fusible-knit-behind") && !facts.Has("iron"))
-        {
-            cautions.Add(new Caution("transfer.stabiliser", CautionKind.Item, Severity.Caution,
-                "The soft knit backing is fused on, and there is no iron: tack on a soft cut-away instead."));
-        }
-
-        var ruledOut = Harming.Where(h => h.When(facts) && !chosen.Contains(h.Id) && h.Id != own).GroupBy(h => h.Id)
+        var ruledOut = Harming.Where(h => h.When(facts) && !chosen.Has(h.Id) && h.Id != own.ToString()).GroupBy(h => h.Id)
             .Select(g => new RuledOut(g.Key, Named(g.Key), g.Select(h => h.Because).ToArray())).ToArray();
-        return (taken, Deciding.Make(
-            "transfer.stabiliser", Station.Transfer, "What supports the cloth", new Choice(own, Named(own)), hers is null ? null
-                : new Choice(taken, Named(taken)), because,
+        return (chosen, Deciding.Make(
+            "transfer.stabiliser", Station.Transfer, "What supports the cloth", new Choice(own.ToString(), Named(own.ToString())), hers is null ? null
+                : new Choice(hers, Named(hers)), because,
             ["Another method, or a cloth that stretches more or less."], All.ToArray(), ruledOut));
     }
 

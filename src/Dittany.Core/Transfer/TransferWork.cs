@@ -45,32 +45,32 @@ public static class TransferWork
 
     private const double SquareMmPerSquareM = 1e6;
 
-    public static IReadOnlyList<Operation> For(Method method, Ink marker, string stabiliser, bool? mirrored, int sheets, bool tacked,
+    public static IReadOnlyList<Operation> For(Method method, Ink marker, StabiliserSet stabiliser, bool? mirrored, int sheets, bool tacked,
         TransferSize size, Called called)
     {
         var work = new List<Operation>();
-        var behind = stabiliser.Split('+');
         var round = 2 * (size.WidthMm + size.HeightMm);
         var tack = round / 100 * TackPer100Mm;
         var trace = size.LineMm / 100 * (size.Dark && MarkerRules.OnCloth(method) ? TraceDarkPer100Mm : TracePer100Mm);
         Use area(string what) => new(what, Math.Round(size.WidthMm * size.HeightMm / SquareMmPerSquareM, 4), "m²");
         var tackingThread = new Use("tacking thread", Math.Round(2 * (round + TackingOverMm)), "mm");
-        if (behind.Contains("fusible-knit-behind"))
+        if (stabiliser.Has("fusible-knit-behind"))
         {
             work.Add(new(
                 "fuse", OpKind.Back, Station.Transfer, Place.Iron, [new("fusing the backing", Fuse)],
                 ["Fuse the soft knit backing behind, before any mark is made, and let it cool lying flat: heat after marking could set "
                     + "the line or take it out."],
-                new Wait(WaitKind.Cooling, FusedCoolMinutes), [area("fusible knit backing")]));
+                new Wait(WaitKind.Cooling, FusedCoolMinutes), [area("fusible knit backing")])
+            { Iron = new Ironing(IronLimit.TwoDots) });
         }
 
-        if (behind.Contains("cut-away-behind"))
+        if (stabiliser.Has("cut-away-behind"))
         {
             work.Add(Backed("cut-away", "Tack the soft cut-away behind, wider than the hoop, before any mark is made.",
                 "soft cut-away backing"));
         }
 
-        if (behind.Contains("tear-away-behind"))
+        if (stabiliser.Has("tear-away-behind"))
         {
             work.Add(Backed("tear-away", "Lay the tear-away behind, wider than the work, and tack it.", "tear-away backing"));
         }
@@ -89,8 +89,8 @@ public static class TransferWork
                 Uses: [new Use(method.Id == "stick-on-sheet" ? "stick-on sheet" : "paper", sheets, "sheets")]));
         }
 
-        work.AddRange(Marked(method, marker, tacked, trace, tack, size, called));
-        if (behind.Contains("film-on-top"))
+        work.AddRange(Marked(method, marker, tacked, trace, tack, size, called).Select(o => o.Id == "mark" ? o with { Leaves = Left(method, marker) } : o));
+        if (stabiliser.Has("film-on-top"))
         {
             if (method.Id is not "film-traced" and not "stick-on-sheet")
             {
@@ -103,6 +103,7 @@ public static class TransferWork
 
             work[^1] = work[^1] with
             {
+                Leaves = [.. work[^1].Leaves, Trace.Film],
                 Uses = [.. work[^1].Uses ?? [], area("water-soluble film"), .. tacked || method.Id != "film-traced"
                 ? [tackingThread] : Array.Empty<Use>()]
             };
@@ -114,6 +115,19 @@ public static class TransferWork
             new(id, OpKind.Back, Station.Transfer, Place.Table, [new("tacking the backing", tack)], [step],
                 Uses: [area(what), tackingThread]);
     }
+
+    /// <summary>What marking leaves on the cloth that water or heat takes out again.</summary>
+    private static Trace[] Left(Method method, Ink marker) =>
+    [
+        .. MarkerRules.OnCloth(method) ? marker.GoesBy switch
+        {
+            GoesBy.ColdWater or GoesBy.AirOrWater => [Trace.MarkForWater],
+            GoesBy.Heat => [Trace.MarkForHeat],
+            _ => Array.Empty<Trace>(),
+        } : [],
+        .. method.Id == "carbon" ? [Trace.MarkForWater] : Array.Empty<Trace>(),
+        .. method.Id is "stick-on-sheet" ? [Trace.Film] : Array.Empty<Trace>(),
+    ];
 
     private static Operation[] Marked(Method method, Ink marker, bool tacked, double trace, double tack, TransferSize size,
         Called called)
@@ -149,13 +163,13 @@ public static class TransferWork
                     Pencilled("drawing on the print", trace,
                         "Cut away what must not print. Go over the mirrored print with a transfer pencil, on the printed side. Test a "
                             + "corner of it on a scrap."),
-                    Ironed("Pin it face down on the face of the cloth. Dry iron, cotton setting, no steam: press, do not slide; lift a "
+                    Ironed(IronLimit.ThreeDots, "Pin it face down on the face of the cloth. Dry iron, cotton setting, no steam: press, do not slide; lift a "
                         + "corner to look before unpinning. Once off it is never laid back."),
                 ];
             case "coated-paper":
                 return
                 [
-                    Ironed("Iron the paper, coated side to the wrong side of the cloth, dry, until it holds; plastic-coated ironing paper "
+                    Ironed(IronLimit.TwoDots, "Iron the paper, coated side to the wrong side of the cloth, dry, until it holds; plastic-coated ironing paper "
                         + "only, waxed kitchen paper greases the cloth."),
                     Mark("tracing", trace,
                         $"Turn over onto the light and trace with {marker.Name} only now, for the iron would take a heat-erasable line; "
@@ -197,7 +211,7 @@ public static class TransferWork
         // On paper yet: it comes onto the cloth with the iron.
         static Operation Pencilled(string step, double minutes, params Told[] steps) => Mark(step, minutes, steps) with { Id = "pencil" };
 
-        static Operation Ironed(string step) => new("iron-on", OpKind.Mark, Station.Transfer, Place.Iron, [new("ironing on", IronOn)],
-            [step], new Wait(WaitKind.Cooling, IronedCoolMinutes));
+        static Operation Ironed(IronLimit atMost, string step) => new("iron-on", OpKind.Mark, Station.Transfer, Place.Iron,
+            [new("ironing on", IronOn)], [step], new Wait(WaitKind.Cooling, IronedCoolMinutes)) { Iron = new Ironing(atMost) };
     }
 }

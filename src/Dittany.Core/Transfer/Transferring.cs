@@ -15,7 +15,7 @@ public sealed record Ranked(string Method, string Verdict, IReadOnlyList<Told> B
 public sealed record Transferred(
     Method Method,
     Ink Marker,
-    string Stabiliser,
+    StabiliserSet Stabiliser,
     bool? PrintMirrored,
     IReadOnlyList<Handling> Chain,
     int Sheets,

@@ -62,7 +62,10 @@ public static class StrokeCover
     }
 
     /// <summary>The same in a sentence, beside the way the alphabet at hand writes.</summary>
-    public static Measures.Told Told(AlphabetKind kind, StrokeWidths widths, double capMm, double lineWidthMm, double openingMm)
+    public static Measures.Told Told(AlphabetKind kind, StrokeWidths widths, double capMm, double lineWidthMm, double openingMm) =>
+        Compared(kind, widths, capMm, lineWidthMm, openingMm).OfThread();
+
+    private static Measures.Told Compared(AlphabetKind kind, StrokeWidths widths, double capMm, double lineWidthMm, double openingMm)
     {
         Length Mm(double units) => Say.Length(Math.Round(units * capMm / Alphabets.CapUnits, 1));
         var strokes = $"At capitals of {Say.Length(capMm)} its strokes are {Mm(widths.Thin)} to {Mm(widths.Thick)} wide";

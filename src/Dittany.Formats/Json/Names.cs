@@ -8,6 +8,14 @@ namespace Dittany.Formats.Json;
 /// <summary>Names of choices as they stand in JSON.</summary>
 internal static class Names
 {
+    /// <summary>A member of an enumeration as JSON writes it: <c>mark-for-water</c>.</summary>
+    public static string Of<T>(T value)
+        where T : struct, Enum => System.Text.Json.JsonNamingPolicy.KebabCaseLower.ConvertName(value.ToString());
+
+    /// <summary>All members of an enumeration as JSON writes them.</summary>
+    public static IEnumerable<string> All<T>()
+        where T : struct, Enum => Enum.GetValues<T>().Select(Of);
+
     public static readonly Dictionary<string, Core.Measures.Units> Units = new(
         StringComparer.Ordinal)
     { ["centimetres"] = Core.Measures.Units.Centimetres, ["inches"] = Core.Measures.Units.Inches };

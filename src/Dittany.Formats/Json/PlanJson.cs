@@ -3,6 +3,7 @@ using System.Security.Cryptography;
 using System.Text;
 using System.Text.Json;
 using Dittany.Core.Geometry;
+using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Operations;
 using Dittany.Core.Planning;
@@ -79,7 +80,8 @@ public static class PlanJson
         WriteWork(w, plan);
         WriteTime(w, plan);
         Texts(w, "finish", plan.Finish);
-        Texts(w, "care", plan.Care);
+        Texts(w, "care", plan.CareTold);
+        WriteBears(w, plan.Care);
         w.WriteStartArray("proof");
         foreach (var letter in plan.Proof)
         {
@@ -171,7 +173,7 @@ public static class PlanJson
         w.WriteStartObject("transfer");
         w.WriteString("method", transfer.Method.Id);
         w.WriteString("marker", transfer.Marker.Id);
-        w.WriteString("stabiliser", transfer.Stabiliser);
+        w.WriteString("stabiliser", transfer.Stabiliser.ToString());
         if (transfer.PrintMirrored is { } mirrored)
         {
             w.WriteBoolean("printMirrored", mirrored);
@@ -332,7 +334,7 @@ public static class PlanJson
         foreach (var operation in plan.Work)
         {
             w.WriteStartObject();
-            w.WriteString("id", operation.Id);
+            w.WriteString("id", operation.Id.ToString());
             w.WriteString("kind", Lower(operation.Kind));
             w.WriteString("station", Lower(operation.At));
             w.WriteString("place", Lower(operation.Place));
@@ -361,8 +363,9 @@ public static class PlanJson
 
             w.WriteEndArray();
             Texts(w, "steps", operation.Steps);
-            Texts(w, "after", operation.After ?? []);
+            Texts(w, "after", (operation.After ?? []).Select(a => a.ToString()));
             Texts(w, "cautions", operation.Cautions ?? []);
+            WriteEffects(w, operation);
             w.WriteEndObject();
         }
 
@@ -559,6 +562,48 @@ public static class PlanJson
         }
 
         w.WriteEndArray();
+    }
+
+    /// <summary>What comes to the piece at an operation, and what it leaves there: only what there is.</summary>
+    private static void WriteEffects(Utf8JsonWriter w, Operation operation)
+    {
+        if (operation.Iron is { } iron)
+        {
+            w.WriteStartObject("iron");
+            w.WriteNumber("mostC", iron.MostC);
+            w.WriteBoolean("steam", iron.Steam);
+            w.WriteEndObject();
+        }
+
+        if (operation.Water is { } water)
+        {
+            w.WriteStartObject("water");
+            w.WriteNumber("mostC", water.MostC);
+            w.WriteBoolean("soaks", water.Soaks);
+            w.WriteEndObject();
+        }
+
+        if (operation.Leaves.Count > 0)
+        {
+            Texts(w, "leaves", operation.Leaves.Select(Names.Of));
+        }
+
+        if (operation.Clears.Count > 0)
+        {
+            Texts(w, "clears", operation.Clears.Select(Names.Of));
+        }
+    }
+
+    /// <summary>What the piece bears for good, as numbers.</summary>
+    private static void WriteBears(Utf8JsonWriter w, Care care)
+    {
+        w.WriteStartObject("bears");
+        w.WriteString("clean", Names.Of(care.Clean));
+        w.WriteNumber("washC", care.Washed ? care.WashC : 0);
+        w.WriteNumber("ironC", care.IronC);
+        w.WriteBoolean("steam", care.Steam && care.IronC > 0);
+        w.WriteNumber("firstWashAfterDays", care.FirstWashAfterDays);
+        w.WriteEndObject();
     }
 
     internal static void Texts(Utf8JsonWriter w, string name, IEnumerable<Told> told) => Texts(w, name, told.Select(t => t.ToString()));

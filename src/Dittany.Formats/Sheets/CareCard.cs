@@ -22,7 +22,7 @@ internal static class CareCard
         lines.AddRange(Typesetting.Wrap(string.Join(" ", plan.Elements.SelectMany(e => e.Rows)), 7, inside, heading: true).Select(l =>
             (l, 7.0, true, 8.5)));
         lines.Add(($"{(plan.Sewn ? "Stitched" : "Made")} by hand on {plan.Item.Cloth.Kind.Name}.", 3.6, false, 6));
-        foreach (var care in plan.Care)
+        foreach (var care in plan.CareTold)
         {
             lines.AddRange(Typesetting.Wrap(care, 3.8, inside).Select((l, i) => (l, 3.8, false, i == 0 ? 6.8 : 5.0)));
         }

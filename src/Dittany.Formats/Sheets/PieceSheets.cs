@@ -9,6 +9,9 @@ public sealed record SheetKind(string Id, string Name, string For)
 {
     /// <summary>Whether a plan has anything to print on it.</summary>
     public Func<Plan, bool> Fits { get; init; } = _ => true;
+
+    /// <summary>Whether lengths on it are those of the piece, and a check line tells whether the printer kept them.</summary>
+    public required bool ToScale { get; init; }
 }
 
 /// <summary>The sheets of a piece.</summary>
@@ -18,25 +21,28 @@ public static class PieceSheets
     [
         new("template", "Template",
             "The lines at 1:1, mirrored where the transfer asks for it, with a check line; the placement card goes with it.")
-        { Fits = p => p.Sewn || p.CraftParts.Any(c => c.Craft != "paint") },
+        { ToScale = true, Fits = p => p.Sewn || p.CraftParts.Any(c => c.Craft != "paint") },
         new("stencil", "Cutting sheet", "A stencil for each colour at 1:1, with the bridges that hold its islands, and a check line.")
-        { Fits = p => p.CraftParts.Any(c => c.Craft == "paint") },
+        { ToScale = true, Fits = p => p.CraftParts.Any(c => c.Craft == "paint") },
         new("pieces", "Pieces to cut", "Every piece that is sewn on at 1:1, mirrored for the web behind it, nested, with its number.")
-        { Fits = p => p.CraftParts.Any(c => c.Craft == "applique") },
+        { ToScale = true, Fits = p => p.CraftParts.Any(c => c.Craft == "applique") },
         new("cut-out", "Paper cut-out", "The design at 1:1 to cut out and lay on the item before anything is marked.")
-        { Fits = p => p.Sewn },
+        { ToScale = true, Fits = p => p.Sewn },
         new("shapes", "Paper shapes",
             "Rough paper shapes of every motif and wording, to push about on the item until they lie where you like them.")
-        { Fits = p => p.Sewn },
-        new("placement", "Placement card", "Where it goes on the real item: numbered folds and distances."),
-        new("work", "Work sheet", "The order of work with its lengths of thread, strands, needle, minutes and cautions."),
+        { ToScale = true, Fits = p => p.Sewn },
+        new("placement", "Placement card", "Where it goes on the real item: numbered folds and distances.") { ToScale = false },
+        new("work", "Work sheet", "The order of work with its lengths of thread, strands, needle, minutes and cautions.") { ToScale = false },
         new("layers", "Layer drawing",
             "Seen from the side: what lies over what when it is ironed, sprayed, felted or stitched, and which side looks up.")
-        { Fits = p => p.SideViews.Count > 0 },
-        new("care", "Care card", "For whoever gets it: how it is washed and ironed."),
+        { ToScale = false, Fits = p => p.SideViews.Count > 0 },
+        new("care", "Care card", "For whoever gets it: how it is washed and ironed.") { ToScale = false },
         new("tag", "Gift tag", "A small tag in the lines of the piece, to cut out and tie on.")
-        { Fits = p => p.Sewn },
+        { ToScale = false, Fits = p => p.Sewn },
     ];
+
+    /// <summary>Sheets on which lengths are those of the piece, by id: what one measures of its check line holds for all of them.</summary>
+    public static IReadOnlyList<string> ToScale { get; } = Kinds.Where(k => k.ToScale).Select(k => k.Id).ToArray();
 
     /// <summary>The sheets that a plan has something for, the first one to be printed first.</summary>
     public static IReadOnlyList<SheetKind> For(Plan plan) => Kinds.Where(k => k.Fits(plan)).ToArray();

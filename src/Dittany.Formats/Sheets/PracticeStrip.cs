@@ -30,7 +30,7 @@ public static class PracticeStrip
         var (left, wide) = (Core.Transfer.Sheet.MarginMm, paper.WidthMm - (2 * Core.Transfer.Sheet.MarginMm));
         var marks = new List<Mark> { new TextMark(new Pt(left, 20), $"To practise: {stitch.Name}", 7, Heading: true) };
         var y = 28.0;
-        foreach (var line in Typesetting.Wrap($"{Say.Count(lesson.Strands, "strand")}. {Traits.Tell(Traits.Of(stitch.Id))} It is good for {stitch.Info.GoodFor}.",
+        foreach (var line in Typesetting.Wrap($"{Say.Count(lesson.Strands, "strand")}. {Traits.Tell(stitch.Info.Trait)} It is good for {stitch.Info.GoodFor}.",
             LabelMm, wide))
         {
             marks.Add(new TextMark(new Pt(left, y), line, LabelMm));

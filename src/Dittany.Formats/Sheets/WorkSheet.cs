@@ -138,7 +138,7 @@ internal static class WorkSheet
             else if (operation.Kind != OpKind.Hoop)
             {
                 // Under its own heading a step does not say its place again.
-                foreach (var step in place.Plan.Work.FirstOrDefault(o => o.Id == operation.Id.Split(Places.Mark)[0])?.Steps
+                foreach (var step in place.Plan.Work.FirstOrDefault(o => o.Id == operation.Id with { Place = null })?.Steps
                     ?? operation.Steps)
                 {
                     flow.Text(step, box: true);

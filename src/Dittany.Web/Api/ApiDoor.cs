@@ -81,6 +81,8 @@ public static class ApiDoor
                 ["usual"] = c.Usual,
                 ["most"] = c.Most
             } : null,
+            ["roles"] = new JsonArray(m.Draw().Parts.Select(p => p.Role).Distinct(StringComparer.Ordinal)
+                .Select(r => (JsonNode)r).ToArray()),
         })));
         api.MapGet("/stitches", () => List(Book.All.Select(s => new JsonObject
         {

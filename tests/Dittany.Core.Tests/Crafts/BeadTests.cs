@@ -17,7 +17,7 @@ public class BeadTests
             Motifs: [new MotifAsked("m", motif, HeightMm: high) { Craft = craft }]), Workshop.Default);
 
     private static CraftGround Ground() => new(Motif("star", 60).Item.Cloth, Catalogue.Find("cushion-cover")!,
-        Wearing.Settle(Catalogue.Find("cushion-cover")!, new StatedUse(), true, false, _ => null), false, true);
+        Wearing.Settle(Catalogue.Find("cushion-cover")!, new StatedUse(), true, false, _ => null), false, true, true);
 
     /// <summary>No two beads lie on each other, and along a lone line they touch or nearly so: 1.0 to 1.3 of a bead apart.</summary>
     [Theory]
@@ -97,8 +97,8 @@ public class BeadTests
             Motifs: [new MotifAsked("m", "snowflake", HeightMm: 90, CentreMm: new Pt(0, 60)) { Craft = "beads" }]), Workshop.Default);
         Assert.Equal("m/beads", plan.Work[^1].Id);
         Assert.Contains(plan.Work, o => o.Id == "press");
-        Assert.Contains(plan.Care, c => c.ToString().Contains("never iron over the beads", StringComparison.Ordinal));
-        Assert.Single(plan.Care, c => c.ToString().StartsWith("Wash", StringComparison.Ordinal));
+        Assert.Contains(plan.CareTold, c => c.ToString().Contains("Never iron over the beads", StringComparison.Ordinal));
+        Assert.Single(plan.CareTold, c => c.ToString().StartsWith("Wash", StringComparison.Ordinal));
         Assert.Contains(plan.Cautions, c => c.Id == "beads-are-small-parts");
     }
 

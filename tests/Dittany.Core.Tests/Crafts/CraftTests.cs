@@ -49,7 +49,7 @@ public class CraftTests
         var (wide, high) = (plan.CraftParts.Max(p => p.ShapeMm.Box.Greatest.X) - x, plan.CraftParts.Max(p => p.ShapeMm.Box.Greatest.Y) - y);
         Assert.Equal(plan.CraftParts.Count * (wide + 40) * (high + 40) / 1e6, film.Amount, 3);
         Assert.Contains(plan.Cautions, c => c.Id == "spray" && c.Text.Contains("mask", StringComparison.Ordinal));
-        Assert.Contains(plan.Care, c => c.ToString().Contains("7 days", StringComparison.Ordinal));
+        Assert.Contains(plan.CareTold, c => c.ToString().Contains("7 days", StringComparison.Ordinal));
     }
 
     /// <summary>Nothing that is told of a painted or felted piece speaks of stitches, strands or needles for sewing.</summary>
@@ -61,7 +61,7 @@ public class CraftTests
         foreach (var plan in new[] { Motif(craft), Words("Home", craft) })
         {
             var told = plan.Decisions.Where(d => !d.Id.StartsWith("craft", StringComparison.Ordinal)).SelectMany(d => d.Because.Prepend(d.Choice))
-                .Concat(plan.Work.SelectMany(o => o.Steps)).Concat(plan.Care).Select(t => t.ToString())
+                .Concat(plan.Work.SelectMany(o => o.Steps)).Concat(plan.CareTold).Select(t => t.ToString())
                 .Concat(plan.Cautions.Select(c => (string)c.Text)).ToArray();
             Assert.DoesNotContain(told, t => t.Contains("stitch", StringComparison.OrdinalIgnoreCase)
                 || t.Contains("strand", StringComparison.OrdinalIgnoreCase) || t.Contains("hoop", StringComparison.OrdinalIgnoreCase));

@@ -59,7 +59,7 @@ public class UseTests
         string Care(StatedUse? use, string? cloth = null) =>
             Jobs.Plan(Jobs.On("tote", "M", w => w with { Colour = "#4f7358" })
             with
-            { Use = use, Fabric = cloth is null ? null : new StatedFabric(cloth) }).Care[0];
+            { Use = use, Fabric = cloth is null ? null : new StatedFabric(cloth) }).CareTold[0];
         Assert.Contains("40 °C", Care(null, "linen"), StringComparison.Ordinal);
         Assert.Contains("30 °C", Care(null, "satin"), StringComparison.Ordinal);
         Assert.Contains("by hand", Care(new StatedUse(Washed: "by-hand")), StringComparison.Ordinal);

@@ -78,7 +78,7 @@ public class LooseAndStuffedTests
     {
         var plan = Of(form);
         Assert.Equal(washed, plan.Decision("item.washing")!.ChoiceId);
-        Assert.Equal(washed != "never", plan.Care.Any(c => c.ToString().StartsWith("Iron", StringComparison.Ordinal)));
+        Assert.Equal(washed != "never", plan.CareTold.Any(c => c.ToString().StartsWith("Iron", StringComparison.Ordinal)));
     }
 
     /// <summary>

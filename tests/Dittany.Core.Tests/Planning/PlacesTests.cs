@@ -81,7 +81,7 @@ public class PlacesTests
         Assert.Single(plan.Work, o => o.Id == "rinse");
         Assert.Single(plan.Work, o => o.Kind == OpKind.Press);
         Assert.Equal(3, plan.Work.Count(o => o.Kind == OpKind.Stitch));
-        Assert.Equal(plan.Work.Count, plan.Work.Select(o => o.Id).Distinct(StringComparer.Ordinal).Count());
+        Assert.Equal(plan.Work.Count, plan.Work.Select(o => o.Id).Distinct().Count());
         Assert.Equal(plan.Work.Skip(1).Select((o, i) => plan.Work[i].Id), plan.Work.Skip(1).Select(o => o.After!.Single()));
         Assert.Empty(Conflicts.In(plan.Work));
         Assert.True(plan.Time.HandsOnMinutes < plan.Places.Sum(p => p.Plan.Time.HandsOnMinutes) - 10);
@@ -113,7 +113,7 @@ public class PlacesTests
         Assert.NotEqual("middle", Places.UsualZone(towel));
         var plan = Jobs.Plan(With(towel, ("transfer.method", "light-trace"), ("transfer.marker", "water-erasable"), ("transfer.method@middle", "hot-iron")));
         var at = plan.Work.Select((o, i) => (o, i)).Where(o => o.o.Kind == OpKind.Mark)
-            .ToDictionary(o => o.o.Id, o => o.i, StringComparer.Ordinal);
+            .ToDictionary(o => o.o.Id, o => o.i);
         Assert.True(at["iron-on@middle"] < at["mark"]);
         Assert.Empty(Conflicts.In(plan.Work));
         Assert.Contains(plan.Decision("order.places")!.Because, b => b.Contains("heat sets a mark", StringComparison.Ordinal));

@@ -10,7 +10,7 @@ public class RoomOrderTests
     [
         "Measures", "Geometry", "Telling", "Materials", "Designs", "Stitches", "StitchBook", "Items", "Space", "Words", "Motifs",
             "Hooping", "Route", "Threads", "Operations", "Effort",
-        "Transfer", "Crafts", "Time", "Finishing", "Cautions", "Planning", "Sayings",
+        "Transfer", "Crafts", "Time", "Finishing", "Cautions", "Planning", "Sayings", "Laws",
     ];
 
     public static TheoryData<string> Rooms() => [.. Order];

@@ -14,5 +14,5 @@ internal static class Sentences
             plan.Elements.SelectMany(e => e.Concerns).Select(c => c.Text))
         .Concat(plan.Elements.SelectMany(e => e.Concerns).SelectMany(c => c.Remedies).Select(r => units is { } u
             ? (Core.Measures.Told)r.Text.In(u) : r.Text))
-        .Concat(plan.Work.SelectMany(o => o.Steps)).Concat(plan.Care).Select(t => t.ToString()).Distinct(StringComparer.Ordinal);
+        .Concat(plan.Work.SelectMany(o => o.Steps)).Concat(plan.CareTold).Select(t => t.ToString()).Distinct(StringComparer.Ordinal);
 }

@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
+using Dittany.Core.Laws;
 using Dittany.Core.Materials;
 using Dittany.Core.Planning;
 using Dittany.Core.StitchBook;
@@ -69,7 +70,8 @@ public sealed class TotalTests
             try
             {
                 var plan = Jobs.Plan(job);
-                foreach (var trouble in plan.Troubles.Concat(Untold(plan)).Take(1))
+                foreach (var trouble in plan.Troubles.Concat(Untold(plan)).Concat(AllLaws.Broken(job, Workshop.Default, plan).Select(b =>
+                    b.ToString())).Take(1))
                 {
                     wrong.Enqueue($"{Named(job)}: {trouble}");
                 }

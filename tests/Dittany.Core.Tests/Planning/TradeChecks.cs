@@ -144,7 +144,7 @@ public class TradeChecks
         var plan = Jobs.Plan(Jobs.On("baby-bodysuit"));
         Assert.Contains(plan.Cautions, c => c.Kind == CautionKind.Person && c.Text.Contains("swallowed", StringComparison.Ordinal));
         Assert.Contains(plan.Finish, f => f.Contains("soft cover", StringComparison.Ordinal));
-        Assert.Contains(plan.Care, f => f.Contains("back", StringComparison.Ordinal));
+        Assert.Contains(plan.CareTold, f => f.Contains("back", StringComparison.Ordinal));
         Assert.DoesNotContain(Jobs.Plan(Jobs.On("baby-bodysuit") with { Wearer = "nobody" }).Finish, f =>
             f.Contains("soft cover", StringComparison.Ordinal));
     }
@@ -156,12 +156,12 @@ public class TradeChecks
     [Fact]
     public void Care_follows_the_weakest()
     {
-        Assert.Contains("Do not wash", Jobs.Plan(Jobs.On("tote") with { Fabric = new StatedFabric("wool-felt") }).Care[0],
+        Assert.Contains("Do not wash", Jobs.Plan(Jobs.On("tote") with { Fabric = new StatedFabric("wool-felt") }).CareTold[0],
             StringComparison.Ordinal);
-        Assert.Contains("30 °C", Jobs.Plan(Jobs.On("tea-towel", with: w => w with { Colour = "indigo" })).Care[0],
+        Assert.Contains("30 °C", Jobs.Plan(Jobs.On("tea-towel", with: w => w with { Colour = "indigo" })).CareTold[0],
             StringComparison.Ordinal);
-        Assert.Contains("40 °C", Jobs.Plan(Jobs.On("tea-towel", with: w => w with { Colour = "leaf" })).Care[0], StringComparison.Ordinal);
-        Assert.Contains(Jobs.Plan(Jobs.On("tote") with { Fabric = new StatedFabric("velvet") }).Care, c => c == "Do not iron.");
+        Assert.Contains("40 °C", Jobs.Plan(Jobs.On("tea-towel", with: w => w with { Colour = "leaf" })).CareTold[0], StringComparison.Ordinal);
+        Assert.Contains(Jobs.Plan(Jobs.On("tote") with { Fabric = new StatedFabric("velvet") }).CareTold, c => c == "Do not iron.");
     }
 
     /// <summary>The height at which words come out this wide: widths grow as heights do, the thread's own apart.</summary>

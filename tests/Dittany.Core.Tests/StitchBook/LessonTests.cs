@@ -103,7 +103,7 @@ public class LessonTests
                 {
                     Assert.All(Finding.In(new Wanted(What: what, Feel: feel, Knit: true, CapMm: cap)), s =>
                         Assert.True(Finding.What(s) == what
-                        && Traits.Of(s.Id).Feel == feel && Traits.Of(s.Id).Gives && (what != Makes.Line || Finding.LeastMm(s) <= cap)));
+                        && s.Info.Trait.Feel == feel && s.Info.Trait.Gives && (what != Makes.Line || Finding.LeastMm(s) <= cap)));
                 }
             }
         }
@@ -112,5 +112,5 @@ public class LessonTests
     /// <summary>Traits are named for stitches that there are.</summary>
     [Fact]
     public void Stitches_that_give_are_those_that_knits_take() => Assert.All(Recommender.Knit.SelectMany(r => r.Stitches).Where(s => s != "backstitch"),
-        s => Assert.True(Traits.Of(s).Gives, s));
+        s => Assert.True(Book.Find(s)!.Info.Trait.Gives, s));
 }

@@ -26,7 +26,7 @@ public class SupportTests
     [InlineData("velvet", "none")]
     [InlineData("wool-felt", "none")]
     public void What_supports_each_cloth(string cloth, string stabiliser) =>
-        Assert.Equal(stabiliser, StabiliserRules.Settle(Facts(cloth), Methods.Find("tissue")!, null, []).Id);
+        Assert.Equal(stabiliser, StabiliserRules.Settle(Facts(cloth), Methods.Find("tissue")!, null, []).Chosen);
 
     /// <summary>
     /// The backing of a knit is fused before marking, and lies until it is cool; film carries the drawing only (common practice).

@@ -87,22 +87,26 @@ public sealed class FeltShapes : ICraft
         Use[] felt = colours.Select(g => new Use($"felt, {Palette.NameOf(g.Key)}", Sheets(g.Select(p => p.Area)), "sheets")).ToArray();
         Use[] thread = colours.Select(g => new Use($"sewing thread, {Palette.NameOf(g.Key)}",
             Math.Round(g.Sum(p => ThreadMm(p.Area.AroundMm))), "mm")).ToArray();
-        Operation cut = new($"{question.Element}/pieces", OpKind.Cut, Station.Transfer, Place.Table,
-            [new("fusing the web", colours.Length * FuseMinutes), new("cutting the pieces", edge / 100 * CutPer100Mm)],
+        var fuses = question.Ground.Iron && question.Ground.Cloth.MaxIron >= IronLimit.TwoDots && !question.Ground.Stuffed;
+        Operation cut = new(new OpId("pieces", question.Element), OpKind.Cut, Station.Transfer, Place.Table,
+            [.. fuses ? [new StepMinutes("fusing the web", colours.Length * FuseMinutes)] : Array.Empty<StepMinutes>(), new("cutting the pieces", edge / 100 * CutPer100Mm)],
             [
-                "Print the cutting sheet: it is mirrored, because it is traced onto the paper of a fusible web and ironed to the back of the felt.",
+                fuses ? "Print the cutting sheet: it is mirrored, because it is traced onto the paper of a fusible web and ironed to the back of the felt."
+                    : "Print the cutting sheet: it is mirrored, so cut the shapes out of the paper and draw round them on the back of the felt.",
                 .. colours.Select(g => (Told)($"{Say.Upper(Palette.NameOf(g.Key))}: {Say.Count(g.Count(), "piece")}, from "
                     + $"{Say.Count((int)Sheets(g.Select(p => p.Area)), "sheet")} of {Say.Length(SheetWideMm)} × {Say.Length(SheetHighMm)}.")),
                 "Cut on the line: felt does not fray, and needs no seam.",
-            ], Uses: [.. felt, new Use("fusible web", Math.Round(areas.Sum(p => BoxMm2(p.Area)) / 1e6, 4), "m²")]);
-        Operation lay = new($"{question.Element}/lay", OpKind.Back, Station.Transfer, Place.Iron,
+            ], Uses: [.. felt, .. fuses ? [new Use("fusible web", Math.Round(areas.Sum(p => BoxMm2(p.Area)) / 1e6, 4), "m²")] : Array.Empty<Use>()]);
+        Operation lay = new(new OpId("lay", question.Element), OpKind.Back, Station.Transfer, fuses ? Place.Iron : Place.Table,
             [new("laying the pieces", areas.Length * LayMinutes)],
             [
-                "Peel the paper off, lay the pieces by the template, the undermost first, and fuse them with a damp cloth.",
+                fuses ? "Peel the paper off, lay the pieces by the template, the undermost first, and fuse them with a damp cloth."
+                    : "Lay the pieces by the template, the undermost first, and tack each down in its middle.",
                 $"Number 1 first: {Say.List(parts.Select(p => $"{p.Order} {Designs.Roles.Called(p.Role)}").Take(8).ToArray())}"
                     + $"{(parts.Length > 8 ? " and so on" : string.Empty)}.",
-            ]);
-        Operation sew = new($"{question.Element}/sew-on", OpKind.Sew, Station.Stitches, Place.Needle,
+            ])
+        { Iron = fuses ? new Ironing(IronLimit.TwoDots, Steam: true) : null };
+        Operation sew = new(new OpId("sew-on", question.Element), OpKind.Sew, Station.Stitches, Place.Needle,
             [new("sewing the edges", edge / EdgePitchMm * SecondsPerStitch / 60)],
             [
                 $"Sew along every edge with one strand in its own colour: stitches of {Say.Length(EdgeStitchMm)} straight in from the cloth, "
@@ -123,7 +127,7 @@ public sealed class FeltShapes : ICraft
                 ? [new Caution("pieces-sewn-fast", CautionKind.Person, Severity.Caution,
                     "For a child every piece is sewn all round and its ends are fastened twice: what comes off goes into a mouth.",
                     Station.Stitches)] : [],
-            concerns, ["Wash it by hand if the felt is of wool; press it from behind, never on the felt."],
+            concerns, [new CareLimit("felt sewn on", "common practice", Cleaning.ByHand, 30, NoRubbing: true, NeverOn: "the felt")],
             [$"{Say.Upper(Say.Count(parts.Length, "piece"))} in {Say.Count(colours.Length, "colour")}, with "
                 + $"{Say.Number(Math.Round(edge / EdgePitchMm), 0)} edge stitches; what lies under another reaches {Say.Length(UnderMm)} beneath it."]);
     }

@@ -108,7 +108,7 @@ public sealed class SewnBeads : ICraft
             .. by.Select(g => new Use($"sewing thread, {Palette.NameOf(g.Key)}",
                 Math.Round(ThreadMm(bead, g.Sum(p => p.Beads.Count), g.Sum(p => p.Sequins.Count))), "mm")),
         ];
-        Operation sew = new($"{question.Element}/beads", OpKind.Sew, Station.Stitches, Place.Needle,
+        Operation sew = new(new OpId("beads", question.Element), OpKind.Sew, Station.Stitches, Place.Needle,
             [new("laying beads out", LayOutMinutes), new("sewing beads on", ((beads * BeadSeconds) + (sequins * SequinSeconds)) / 60)],
             [
                 "Only when all else is stitched and pressed and out of the ring: lay the beads out by colour on a cloth, a tenth more than are "
@@ -120,7 +120,8 @@ public sealed class SewnBeads : ICraft
                 .. sequins > 0 ? [(Told)($"{Say.Upper(Say.Count(sequins, "sequin"))}: up through its hole, a small bead, and down through the same hole; "
                     + $"{Say.Length(SequinPitchMm)} from each to the next.")] : Array.Empty<Told>(),
                 .. by.Select(g => (Told)$"{Say.Upper(Palette.NameOf(g.Key))}: the {Say.List(g.Select(p => Designs.Roles.Called(p.Piece.Role)).Distinct(StringComparer.Ordinal).ToArray())}."),
-            ], Uses: uses);
+            ], Uses: uses)
+        { Leaves = [Trace.Beads] };
         return new Crafted(parts, [sew],
             [
                 new Caution("beads-are-small-parts", CautionKind.Person, Severity.Caution,
@@ -128,7 +129,7 @@ public sealed class SewnBeads : ICraft
                     Station.Stitches),
             ],
             Crowd(question, bead, wished, left),
-            ["Wash it by hand, inside out, without wringing, and never iron over the beads: press beside them, from behind, on a towel."],
+            [new CareLimit("beads", "common practice", Cleaning.ByHand, 30, InsideOut: true, NoWringing: true, NeverUnder: "the beads")],
             [
                 $"{Say.Upper(Say.Count(beads, "bead"))} of {Size(bead)}{(sequins > 0 ? $" and {Say.Count(sequins, "sequin")}" : string.Empty)}, with a "
                     + $"tenth more to spare.",

@@ -78,7 +78,7 @@ public sealed class NeedleFelt : ICraft
         var around = question.Pieces.Where(p => !p.Line).Sum(p => p.Area.AroundMm);
         var behind = question.Ground.TwoLayers ? "Lay the sponge between the layers of the item, under the design: the needle must never "
             + "catch the other one." : "Lay the sponge behind the design.";
-        Operation felt = new($"{question.Element}/felt", OpKind.Felt, Station.Stitches, Place.Table,
+        Operation felt = new(new OpId("felt", question.Element), OpKind.Felt, Station.Stitches, Place.Table,
             [new("felting", question.Pieces.Sum(p => MinutesOf(p.Area))), new("rubbing it over", RubMinutes)],
             [
                 behind,
@@ -90,10 +90,10 @@ public sealed class NeedleFelt : ICraft
                 .. around <= 0 ? Array.Empty<Told>() : [(Told)($"For a border round all of it tear strips of {Say.Length(Math.Round(around / 10) * 10)} together, "
                     + $"{Say.Number(Math.Round(around / 10 * StripMm / 10 * GramsPerCm2 * Layers, 1))} g of wool.")],
                 "Rub it over with a finger until no needle mark is seen, and lift it off the sponge.",
-            ], Uses: wool);
+            ], Uses: wool)
+        { Leaves = [Trace.FeltedWool] };
         return new Crafted(parts, [felt], Cautions(), concerns,
-            ["Wash it by hand, lukewarm, without rubbing, and dry it lying flat; never in the machine.",
-                "Not for a child under three: wool comes off in tufts."],
+            [new CareLimit("felted wool", "common practice", Cleaning.ByHand, 30, Flat: true, NoRubbing: true, NeverUnder: "the wool")],
             [$"{Say.Upper(Say.List(wool.Select(w => $"{Say.Number(w.Amount, 2)} g of {w.What}").ToArray()))}, in {Layers} layers, the lowest first.",
                 $"About {Say.Number(Math.Round(StabsPerCm2 * Layers))} stabs for a square centimetre."]);
     }

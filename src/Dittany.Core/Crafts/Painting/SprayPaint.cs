@@ -71,6 +71,8 @@ public sealed class SprayPaint : ICraft
             "Take thread.", "common practice"),
         new("no iron", g => g.Cloth.MaxIron == IronLimit.None, g => $"it is set with heat, and {g.Cloth.Kind.Name} bears no iron",
             "Take thread.", "common practice"),
+        new("iron", g => !g.Iron, _ => "it is set with heat, and there is no iron", "Tick an iron in the workshop, or take thread.",
+            "common practice"),
         new("coated", g => g.Cloth.Coated, _ => "it does not bind on a coating, and flakes", "Take cloth without a coating, or thread.",
             "common practice"),
         new("pile", g => g.Cloth.Pile != Pile.None, _ => "on a pile it sits on the tips, and creeps under the film",
@@ -112,8 +114,7 @@ public sealed class SprayPaint : ICraft
         ];
         return new Crafted(parts, [.. Before(question, layers, parts), .. After(question.Ground)], Cautions(question.Ground),
             Concerns(question, layers),
-            [$"Its first wash comes no sooner than {WashAfterDays} days after it was set, inside out; the tin's own sheet counts.",
-                "Iron it from the inside, never on the paint."], because);
+            [new CareLimit("paint", "from memory", InsideOut: true, FirstWashAfterDays: WashAfterDays, NeverOn: "the paint")], because);
     }
 
     private sealed record Layer(string Colour, IReadOnlyList<string> Roles, Stencil Stencil, double LostMm2);
@@ -165,7 +166,7 @@ public sealed class SprayPaint : ICraft
         var one = layers.Count == 1;
         return
         [
-            new Operation($"{question.Element}/stencil", OpKind.Cut, Station.Transfer, Place.Table,
+            new Operation(new OpId("stencil", question.Element), OpKind.Cut, Station.Transfer, Place.Table,
                 [new("cutting the stencil", CutMinutes(layers.Sum(l => l.Stencil.Cut.AroundMm))), new("laying the film", LayMinutes)],
                 [
                     $"Print the cutting sheet, stick {(one ? "a piece" : $"{layers.Count} pieces")} of film {Say.Length(Math.Round(wide))} × "
@@ -176,16 +177,18 @@ public sealed class SprayPaint : ICraft
                     "Peel the film, lay it by the marks, and press every edge flat: where it lifts, paint creeps under.",
                     $"Lay paper round it, {Say.Length(MaskedMm)} on all sides.",
                 ], Uses: [film]),
-            new Operation($"{question.Element}/paint", OpKind.Paint, Station.Stitches, Place.Table,
+            new Operation(new OpId("paint", question.Element), OpKind.Paint, Station.Stitches, Place.Table,
                 [new("spraying", (layers.Count * SprayMinutes) + ((layers.Count - 1) * MaskMinutes))],
                 [
                     "Out of doors or by an open window, with a mask: shake the tin for as long as it says, and try it on paper.",
                     .. layers.Select((l, i) => (Told)($"{(one ? "Spray" : $"{i + 1}: spray")} {Palette.NameOf(l.Colour)} in {Coats} thin coats of short strokes, "
                         + $"straight from above{(one ? string.Empty : $", the {Roles(l.Roles)}; the other openings are masked")}.")),
-                ], Uses: parts.Select(p => p.Amount).ToArray()),
-            new Operation($"{question.Element}/paint-dry", OpKind.Dry, Station.Finish, Place.Table, [new("drying", 0)],
-                [$"Leave film and card where they are for {Say.Number(DryHours)} hours."], new Wait(WaitKind.Drying, DryHours * 60)),
-            new Operation($"{question.Element}/peel", OpKind.Remove, Station.Finish, Place.Table, [new("peeling the film", PeelMinutes)],
+                ], Uses: parts.Select(p => p.Amount).ToArray())
+            { Leaves = [Trace.WetPaint, Trace.UnsetPaint, Trace.FreshPaint] },
+            new Operation(new OpId("paint-dry", question.Element), OpKind.Dry, Station.Finish, Place.Table, [new("drying", 0)],
+                [$"Leave film and card where they are for {Say.Number(DryHours)} hours."], new Wait(WaitKind.Drying, DryHours * 60))
+            { Clears = [Trace.WetPaint] },
+            new Operation(new OpId("peel", question.Element), OpKind.Remove, Station.Finish, Place.Table, [new("peeling the film", PeelMinutes)],
                 ["Peel the film slowly, back on itself; touch up the gaps of bridges with a brush if you like them closed."]),
         ];
     }
@@ -193,7 +196,8 @@ public sealed class SprayPaint : ICraft
     private static Operation[] After(CraftGround ground) =>
     [
         new Operation("paint-set", OpKind.Press, Station.Finish, Place.Iron, [new("setting the paint", SetMinutes)],
-            [$"Set it with a dry iron from the back, as the tin says: {Heat(ground.Cloth.MaxIron)}, kept moving, some minutes for a hand's width."]),
+            [$"Set it with a dry iron from the back, as the tin says: {Heat(ground.Cloth.MaxIron)}, kept moving, some minutes for a hand's width."])
+        { Iron = new Ironing(ground.Cloth.MaxIron), Clears = [Trace.UnsetPaint] },
     ];
 
     private static string Heat(IronLimit limit) => limit switch

@@ -44,6 +44,8 @@ public sealed class PencilTint : ICraft
         new("coated", g => g.Cloth.Coated, _ => "pencil slides on a coating", "Take uncoated cloth.", "common practice"),
         new("iron", g => g.Cloth.MaxIron is IronLimit.None or IronLimit.OneDot,
             g => $"the paper behind it is ironed on hot, and {g.Cloth.Kind.Name} does not bear that", "Take cotton or linen.", "common practice"),
+        new("no iron", g => !g.Iron, _ => "the paper behind it is ironed on, and there is no iron",
+            "Tick an iron in the workshop, or take thread.", "common practice"),
         new("stretch", g => g.Cloth.Stretchy, _ => "cloth that stretches drags under the pencil", "Take woven cloth.", "from memory"),
         new("stuffed", g => g.Stuffed, _ => "it wants a hard table under it", "Tint it before it is stuffed.", "common practice"),
         new("often", g => g.Worn.Washed == "often" && g.Worn.Wearer is "baby" or "child", _ => "it fades where it is washed often",
@@ -69,10 +71,10 @@ public sealed class PencilTint : ICraft
         }
 
         var cm2 = areas.Sum(p => p.Area.AreaMm2) / 100;
-        Operation tint = new($"{question.Element}/tint", OpKind.Tint, Station.Transfer, Place.Table,
+        Operation tint = new(new OpId("tint", question.Element), OpKind.Tint, Station.Transfer, Place.Table,
             [new("ironing the paper on", PaperMinutes), new("tinting", cm2 * TintPerCm2), new("brushing on the medium", cm2 * BrushPerCm2)],
             [
-                "Iron coated paper behind the cloth, shiny side to it, dry and at the cotton setting: it keeps the cloth from giving.",
+                $"Iron coated paper behind the cloth, shiny side to it, dry, {Cloths.SettingOf(question.Ground.Cloth.MaxIron)}: it keeps the cloth from giving.",
                 "On a hard table, edges first, then light layers in small circles towards the middle; darken layer by layer, and check with "
                     + "the lamp off.",
                 .. areas.GroupBy(p => p.Colour, StringComparer.Ordinal).Select(g => (Told)($"{Say.Upper(Palette.NameOf(g.Key))}: the "
@@ -80,14 +82,16 @@ public sealed class PencilTint : ICraft
                 "Brush the medium on very thin, on the coloured parts only.",
             ],
             new Wait(WaitKind.Setting, DryMinutes),
-            [new Use("coated paper", 1, "sheets"), new Use("textile medium", Math.Round(parts.Sum(p => p.Amount.Amount), 1), "ml")]);
-        Operation off = new($"{question.Element}/paper-off", OpKind.Remove, Station.Transfer, Place.Table, [new("taking the paper off", OffMinutes)],
-            ["Let it dry on its paper, then take the paper off and keep it: it holds again."]);
+            [new Use("coated paper", 1, "sheets"), new Use("textile medium", Math.Round(parts.Sum(p => p.Amount.Amount), 1), "ml")])
+        { Iron = new Ironing(question.Ground.Cloth.MaxIron), Leaves = [Trace.UnfixedPencil] };
+        Operation off = new(new OpId("paper-off", question.Element), OpKind.Remove, Station.Transfer, Place.Table, [new("taking the paper off", OffMinutes)],
+            ["Let it dry on its paper, then take the paper off and keep it: it holds again."])
+        { Clears = [Trace.UnfixedPencil] };
         return new Crafted(parts, [tint, off],
             [new Caution("tint-unfixed", CautionKind.Item, Severity.Caution,
                 "Until the medium is dry no film, water or steam comes near: unfixed, half the colour is lost. Press it from behind, face down.",
                 Station.Transfer)],
-            [], ["Wash it gently and cool: the tint is fixed, but it is pencil."],
+            [], [new CareLimit("pencil tint", "from memory", Cleaning.ByHand, 30, NoRubbing: true)],
             [$"{Say.Count(parts.Length, "area")} {(parts.Length == 1 ? "is" : "are")} tinted, and a line of {Strands} strands in small running stitches goes round them."]);
     }
 }

@@ -11,7 +11,8 @@ public sealed class FrenchKnot : IStitch
     public StitchInfo Info { get; } = new(
         "french-knot", "French knot", StitchClass.Fill, 2.6, 0, _ => 0, StitchInfo.Caps(12, 12, 12, 16, 20),
             StitchInfo.Caps(12, 12, 12, 16, 20), [(double.PositiveInfinity, 3)],
-        "dots", "slips through when it goes down in its own hole", StitchInfo.Memory);
+        "dots", "slips through when it goes down in its own hole", StitchInfo.Memory)
+    { Trait = new(Feel.Raised, true, true, 2) };
 
     public Judgement Takes(Shape shape, Thread thread) =>
         shape.Point is null ? new Judgement(false, $"{Say.Upper(Info.Name)}s are points.", "Take a stitch that works lines.")

@@ -18,7 +18,8 @@ public class BlanketRows : AreaStitch
     public override StitchInfo Info { get; } = new(
         "blanket-rows", "rows of blanket stitch", StitchClass.Fill, 1, RowMm, _ => LeastWidthMm, StitchInfo.Caps(24, 24, 26, 30, 38),
             StitchInfo.Caps(30, 30, 32, 38, 46), [(double.PositiveInfinity, 2)],
-        "strokes that are not to be solid, scales, roofs, wings", "small round shapes", StitchInfo.Memory);
+        "strokes that are not to be solid, scales, roofs, wings", "small round shapes", StitchInfo.Memory)
+    { Trait = new(Feel.Open, true, true, 2) };
 
     public override string Because => "Rows of blanket stitch fill a stroke without closing it.";
 
@@ -109,7 +110,8 @@ public sealed class DoubleBlanketRows : BlanketRows
     public override StitchInfo Info { get; } = new(
         "double-blanket-rows", "double rows of blanket stitch", StitchClass.Fill, 1, RowMm, _ => LeastWidthMm,
             StitchInfo.Caps(26, 26, 28, 32, 40), StitchInfo.Caps(32, 32, 34, 40, 48), [(double.PositiveInfinity, 2)],
-        "wide strokes, braid-like and firm", "narrow strokes", StitchInfo.Memory);
+        "wide strokes, braid-like and firm", "narrow strokes", StitchInfo.Memory)
+    { Trait = new(Feel.Open, true, true, 2) };
 
     public override string Because => "Double rows of blanket stitch close a wide stroke like a braid.";
 

@@ -131,7 +131,8 @@ public sealed class BrickStitch : ColumnStitch
     public override StitchInfo Info { get; } = new(
         "brick", "brick stitch", StitchClass.Fill, 1, BrickMm, _ => RestMm, StitchInfo.Caps(20, 20, 22, 24, 30),
             StitchInfo.Caps(25, 25, 28, 30, 36), [(double.PositiveInfinity, 2)],
-        "large and blocky areas, cloth that is washed", "small round shapes, whose edge it steps", StitchInfo.Memory);
+        "large and blocky areas, cloth that is washed", "small round shapes, whose edge it steps", StitchInfo.Memory)
+    { Trait = new(Feel.Flat, false, true, 2) };
 
     public override string Because => "Brick stitch fills any width with short stitches, so nothing catches.";
 
@@ -155,7 +156,8 @@ public sealed class LongAndShortStitch : ColumnStitch
     public override StitchInfo Info { get; } = new(
         "long-and-short", "long and short stitch", StitchClass.Fill, 1, LongMm, _ => RestMm, StitchInfo.Caps(25, 25, 28, 30, 36),
             StitchInfo.Caps(30, 30, 34, 36, 44), [(double.PositiveInfinity, 2)],
-        "wide petals, leaves and feathers that are to look alive", "hands in a hurry; very small shapes", StitchInfo.Memory);
+        "wide petals, leaves and feathers that are to look alive", "hands in a hurry; very small shapes", StitchInfo.Memory)
+    { Trait = new(Feel.Flat, false, true, 3) };
 
     public override string Because => "Long and short stitch follows a wide shape, and its rows melt into each other.";
 
@@ -192,7 +194,8 @@ public sealed class DirectionalStraightStitch : ColumnStitch
     public override StitchInfo Info { get; } = new(
         "directional-straight", "straight stitches along the flow", StitchClass.Fill, 1, LongMm, _ => RestMm,
             StitchInfo.Caps(18, 18, 20, 24, 30), StitchInfo.Caps(24, 24, 26, 30, 36), [(double.PositiveInfinity, 2)],
-        "fur, grass, a light and quick fill", "things that are washed hard", StitchInfo.Memory);
+        "fur, grass, a light and quick fill", "things that are washed hard", StitchInfo.Memory)
+    { Trait = new(Feel.Flat, false, false, 1) };
 
     public override string Because => "Loose straights along the flow are quick and light, and let cloth through.";
 

@@ -31,7 +31,8 @@ public sealed class EyeletStitch : AreaStitch
     public override StitchInfo Info { get; } = new(
         "eyelet", "eyelets", StitchClass.Fill, 1, 0, _ => LeastMm, StitchInfo.Caps(24, 24, 26, 30, 38),
             StitchInfo.Caps(30, 30, 32, 38, 46), [(double.PositiveInfinity, 2)],
-        "round flowers, airy grounds", "narrow shapes; loose cloth, in which the hole gapes", StitchInfo.Memory);
+        "round flowers, airy grounds", "narrow shapes; loose cloth, in which the hole gapes", StitchInfo.Memory)
+    { Trait = new(Feel.Open, false, true, 2) };
 
     public override string Because => "Eyelets are small flowers of spokes round one hole, packed in different sizes.";
 

@@ -22,7 +22,8 @@ public sealed class GradedStraights : AreaStitch
     public override StitchInfo Info { get; } = new(
         "graded-straights", "graded straight stitches", StitchClass.Fill, 1, 0, _ => LeastWidthMm, StitchInfo.Caps(20, 20, 22, 26, 32),
             StitchInfo.Caps(26, 26, 28, 32, 38), [(double.PositiveInfinity, 3)],
-        "small petals and wild flowers, quick and light", "petals longer than threads may lie free", StitchInfo.Memory);
+        "small petals and wild flowers, quick and light", "petals longer than threads may lie free", StitchInfo.Memory)
+    { Trait = new(Feel.Flat, false, false, 1) };
 
     public override string Because => "A petal of a few straights is quick, and its middle one is the longest.";
 

@@ -15,7 +15,8 @@ public sealed class CouchedRows : AreaStitch
     public override StitchInfo Info { get; } = new(
         "couched-rows", "couched rows", StitchClass.Fill, 1, TieMm, _ => LeastWidthMm, StitchInfo.Caps(24, 24, 26, 30, 36),
             StitchInfo.Caps(30, 30, 32, 38, 44), [(double.PositiveInfinity, 2)],
-        "wide areas that are to be closed and patterned by their ties", "shapes with many small corners", StitchInfo.Memory);
+        "wide areas that are to be closed and patterned by their ties", "shapes with many small corners", StitchInfo.Memory)
+    { Trait = new(Feel.Raised, false, false, 2) };
 
     public override string Because => "Laid threads close a wide area, and their ties make a pattern.";
 
@@ -75,7 +76,8 @@ public sealed class WeavingStitch : AreaStitch
     public override StitchInfo Info { get; } = new(
         "weaving", "weaving", StitchClass.Fill, 1, 0, _ => LeastWidthMm, StitchInfo.Caps(30, 30, 32, 36, 44),
             StitchInfo.Caps(36, 36, 40, 44, 52), [(double.PositiveInfinity, 2)],
-        "patches, baskets, blocky shapes", "small and curvy shapes; what is washed hard", StitchInfo.Memory);
+        "patches, baskets, blocky shapes", "small and curvy shapes; what is washed hard", StitchInfo.Memory)
+    { Trait = new(Feel.Raised, false, false, 2) };
 
     public override string Because => "Woven threads look like cloth, and hold each other down.";
 

@@ -60,7 +60,8 @@ public sealed class FishboneStitch : VeinStitch
     public override StitchInfo Info { get; } = new(
         "fishbone", "fishbone stitch", StitchClass.Fill, 1, 0, _ => LeastWidthMm, StitchInfo.Caps(20, 20, 22, 26, 32),
             StitchInfo.Caps(26, 26, 28, 32, 38), [(double.PositiveInfinity, 2)],
-        "leaves and feathers", "round shapes without a vein", StitchInfo.Memory);
+        "leaves and feathers", "round shapes without a vein", StitchInfo.Memory)
+    { Trait = new(Feel.Raised, false, true, 2) };
 
     public override string Because => "Fishbone stitch closes a leaf and gives it its vein in one go.";
 
@@ -90,7 +91,8 @@ public sealed class FlyStitch : VeinStitch
     public override StitchInfo Info { get; } = new(
         "fly", "fly stitch", StitchClass.Fill, 1, SpineMm, _ => LeastWidthMm, StitchInfo.Caps(20, 20, 22, 26, 32),
             StitchInfo.Caps(26, 26, 28, 32, 38), [(double.PositiveInfinity, 2)],
-        "leaves with their veins, quick and open", "shapes that must be closed", StitchInfo.Memory);
+        "leaves with their veins, quick and open", "shapes that must be closed", StitchInfo.Memory)
+    { Trait = new(Feel.Open, true, true, 1) };
 
     public override string Because => "Fly stitch draws a leaf with its veins and leaves cloth between them.";
 
@@ -120,7 +122,8 @@ public sealed class DetachedChain : AreaStitch
     public override StitchInfo Info { get; } = new(
         "detached-chain", "detached chain", StitchClass.Fill, 2.5, 8, _ => 3, StitchInfo.Caps(20, 20, 22, 26, 32),
             StitchInfo.Caps(26, 26, 28, 32, 38), [(double.PositiveInfinity, 3)],
-        "small petals and leaves", "loops that are long enough to catch", StitchInfo.Memory);
+        "small petals and leaves", "loops that are long enough to catch", StitchInfo.Memory)
+    { Trait = new(Feel.Open, true, true, 1) };
 
     public override string Because => "A detached chain is a whole petal in one stitch.";
 

@@ -21,7 +21,8 @@ public sealed class RopeStitch : AreaStitch
     public override StitchInfo Info { get; } = new(
         "rope", "rope stitch", StitchClass.Fill, 1, 3, _ => LeastMm, StitchInfo.Caps(18, 18, 22, 26, 32),
             StitchInfo.Caps(24, 24, 28, 34, 42), [(double.PositiveInfinity, 3)],
-        "initials of middling weight, stems, ropes", "strokes wider than one row; sharp corners", StitchInfo.Memory);
+        "initials of middling weight, stems, ropes", "strokes wider than one row; sharp corners", StitchInfo.Memory)
+    { Trait = new(Feel.Raised, true, true, 3) };
 
     public override string Because => "One row of rope stitch fills a stroke of middling weight, and looks twisted.";
 

@@ -59,7 +59,8 @@ public sealed class ChainRows : RowsInward
     public override StitchInfo Info { get; } = new(
         "chain-rows", "rows of chain stitch", StitchClass.Fill, 2.5, Chain.Info.UsualLengthMm, Chain.Info.Shortest,
             StitchInfo.Caps(24, 24, 28, 32, 40), StitchInfo.Caps(30, 30, 34, 40, 48), [(double.PositiveInfinity, 2)],
-        "large areas, quick and firm in the wash", "small shapes: a row needs its width", StitchInfo.Memory);
+        "large areas, quick and firm in the wash", "small shapes: a row needs its width", StitchInfo.Memory)
+    { Trait = new(Feel.Raised, true, true, 1) };
 
     public override string Because => "Rows of chain fill a large area quickly, and wear well.";
 
@@ -92,7 +93,8 @@ public sealed class LinkedChainRows : RowsInward
     public override StitchInfo Info { get; } = new(
         "linked-chain", "rows of linked chain", StitchClass.Fill, 2.5, LinkMm, _ => 3, StitchInfo.Caps(28, 28, 32, 36, 44),
             StitchInfo.Caps(34, 34, 38, 44, 52), [(double.PositiveInfinity, 2)],
-        "wide strokes in which the pattern can be seen", "narrow strokes, and shapes that must be closed", StitchInfo.Memory);
+        "wide strokes in which the pattern can be seen", "narrow strokes, and shapes that must be closed", StitchInfo.Memory)
+    { Trait = new(Feel.Open, true, true, 2) };
 
     public override string Because => "Links with bars between them make an open pattern, where a stroke is wide enough for it to be seen.";
 
@@ -127,7 +129,8 @@ public sealed class LaidLattice : AreaStitch
     public override StitchInfo Info { get; } = new(
         "lattice", "laid lattice", StitchClass.Fill, 1, MeshMm, _ => MeshMm, StitchInfo.Caps(30, 30, 32, 36, 44),
             StitchInfo.Caps(36, 36, 40, 44, 52), [(double.PositiveInfinity, 2)],
-        "wide areas, light and patterned", "narrow ones, in which no mesh is seen", StitchInfo.Memory);
+        "wide areas, light and patterned", "narrow ones, in which no mesh is seen", StitchInfo.Memory)
+    { Trait = new(Feel.Open, false, false, 2) };
 
     public override string Because => "A lattice spans a wide area with little thread, and its pattern is seen.";
 

@@ -10,7 +10,8 @@ public class SatinStitch : AreaStitch
     public override StitchInfo Info { get; } = new(
         "satin", "satin stitch", StitchClass.Fill, 1, 0, _ => LeastWidthMm, StitchInfo.Caps(14, 14, 16, 18, 24),
             StitchInfo.Caps(18, 18, 20, 24, 30), [(double.PositiveInfinity, 2)],
-        "small smooth shapes, petals and thick strokes", "long stitches catch; edges show every uneven one", StitchInfo.Memory);
+        "small smooth shapes, petals and thick strokes", "long stitches catch; edges show every uneven one", StitchInfo.Memory)
+    { Trait = new(Feel.Raised, false, false, 3) };
 
     public override string Because => "Satin stitch lies smoothest where an area is small and narrow.";
 
@@ -73,7 +74,8 @@ public sealed class BorderedSatin : SatinStitch
     public override StitchInfo Info { get; } = new(
         "bordered-satin", "satin stitch with a border", StitchClass.Fill, 1, 0, _ => LeastWidthMm, StitchInfo.Caps(18, 18, 20, 24, 30),
             StitchInfo.Caps(22, 22, 26, 30, 36), [(double.PositiveInfinity, 2)],
-        "shapes that must have a crisp edge, beginners", "small shapes, in which the border leaves no room", StitchInfo.Memory);
+        "shapes that must have a crisp edge, beginners", "small shapes, in which the border leaves no room", StitchInfo.Memory)
+    { Trait = new(Feel.Raised, false, false, 2) };
 
     public override string Because => "A border round satin hides every uneven end, and keeps the edge crisp.";
 
@@ -102,7 +104,8 @@ public sealed class PaddedSatin : SatinStitch
     public override StitchInfo Info { get; } = new(
         "padded-satin", "padded satin stitch", StitchClass.Fill, 1, 0, _ => LeastWidthMm, StitchInfo.Caps(16, 16, 18, 22, 28),
             StitchInfo.Caps(20, 20, 22, 28, 34), [(double.PositiveInfinity, 2)],
-        "initials and small shapes that are to stand up", "things that must dry flat; it takes twice the thread", StitchInfo.Memory);
+        "initials and small shapes that are to stand up", "things that must dry flat; it takes twice the thread", StitchInfo.Memory)
+    { Trait = new(Feel.Raised, false, false, 3) };
 
     public override string Because => "A layer crosswise under satin makes it stand up.";
 

@@ -66,7 +66,8 @@ public sealed class SeedStitch : ScatteredStitch
     public override StitchInfo Info { get; } = new(
         "seed", "seed stitch", StitchClass.Fill, 1, LongMm, _ => LongMm / 2, StitchInfo.Caps(20, 20, 22, 26, 32),
             StitchInfo.Caps(26, 26, 28, 32, 38), [(double.PositiveInfinity, 2)],
-        "a light texture, ground behind other stitches", "shapes that must be read by their colour alone", StitchInfo.Memory);
+        "a light texture, ground behind other stitches", "shapes that must be read by their colour alone", StitchInfo.Memory)
+    { Trait = new(Feel.Open, true, true, 1) };
 
     public override string Because => "Seeds shade an area lightly, in any shape, and take little thread.";
 
@@ -90,7 +91,8 @@ public class PackedKnots : ScatteredStitch
     public override StitchInfo Info { get; } = new(
         "french-knot", "French knots side by side", StitchClass.Fill, 2.6, 0, _ => 0, StitchInfo.Caps(20, 20, 22, 26, 34),
             StitchInfo.Caps(26, 26, 28, 34, 42), [(double.PositiveInfinity, 3)],
-        "flower centres, curls, wool", "large areas: each knot is slow", StitchInfo.Memory);
+        "flower centres, curls, wool", "large areas: each knot is slow", StitchInfo.Memory)
+    { Trait = new(Feel.Raised, true, true, 2) };
 
     public override string Because => "Knots side by side stand up and are dense: for centres and curls.";
 
@@ -115,7 +117,8 @@ public sealed class PackedColonialKnots : PackedKnots
     public override StitchInfo Info { get; } = new(
         "colonial-knot", "colonial knots side by side", StitchClass.Fill, 2.6, 0, _ => 0, StitchInfo.Caps(20, 20, 22, 26, 34),
             StitchInfo.Caps(26, 26, 28, 34, 42), [(double.PositiveInfinity, 3)],
-        "centres and berries that must not slip through", "large areas: each knot is slow", StitchInfo.Memory);
+        "centres and berries that must not slip through", "large areas: each knot is slow", StitchInfo.Memory)
+    { Trait = new(Feel.Raised, true, true, 3) };
 
     public override string Because => "Colonial knots stand firm and round, and do not slip through loose cloth.";
 

@@ -28,7 +28,8 @@ public sealed class TaperingStem : AreaStitch
     public override StitchInfo Info { get; } = new(
         "tapering-stem", "tapering stem stitch", StitchClass.Fill, 1, LongMm, _ => 1.6, StitchInfo.Caps(16, 16, 20, 24, 30),
             StitchInfo.Caps(22, 22, 26, 32, 40), [(25, 1), (double.PositiveInfinity, 2)],
-        "stems and letters whose strokes swell and taper", "strokes wider than a stitch is long, and round shapes", StitchInfo.Memory);
+        "stems and letters whose strokes swell and taper", "strokes wider than a stitch is long, and round shapes", StitchInfo.Memory)
+    { Trait = new(Feel.Raised, true, true, 2) };
 
     public override string Because => "Stem stitch whose slant follows the stroke closes where it swells and stays fine where it tapers.";
 

@@ -32,7 +32,8 @@ public sealed class TurningSatin : AreaStitch
     public override StitchInfo Info { get; } = new(
         "turning-satin", "satin stitch that turns with the stroke", StitchClass.Fill, 1, 0, _ => LeastWidthMm,
             StitchInfo.Caps(20, 20, 22, 26, 32), StitchInfo.Caps(26, 26, 28, 32, 38), [(double.PositiveInfinity, 2)],
-        "thick letters and stems that bend", "shapes without strokes; sharp bends in thick thread", StitchInfo.Memory);
+        "thick letters and stems that bend", "shapes without strokes; sharp bends in thick thread", StitchInfo.Memory)
+    { Trait = new(Feel.Raised, false, false, 3) };
 
     public override string Because => "Satin that turns with the stroke writes thick letters as a broad pen would.";
 

@@ -9,7 +9,8 @@ public class Backstitch : LineStitch, IStitch
     public override StitchInfo Info { get; } = new(
         "backstitch", "backstitch", StitchClass.Outline, 1.0, 2.5, Shortest, StitchInfo.Caps(4, 5.5, 7, 8, 11),
             StitchInfo.Caps(5, 7, 9, 11, 14), StitchInfo.ByHeight,
-        "small and clear letters", "visible joints; angular when it is long on a bend", StitchInfo.Memory);
+        "small and clear letters", "visible joints; angular when it is long on a bend", StitchInfo.Memory)
+    { Trait = new(Feel.Flat, false, true, 1) };
 
     public virtual bool Reverses => true;
 

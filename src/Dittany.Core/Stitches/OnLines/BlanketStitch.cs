@@ -16,7 +16,8 @@ public class BlanketStitch : LineStitch, IStitch
     public override StitchInfo Info { get; } = new(
         "blanket", "blanket stitch", StitchClass.Outline, 1, 3.2, size => Math.Max(1.6, 2 * size.WidthMm), StitchInfo.ByWidth,
             StitchInfo.ByWidth, [(40, 2), (double.PositiveInfinity, 3)], "edges, hearts, and strokes that are not to be solid",
-            "letters under three times its teeth", StitchInfo.Memory);
+            "letters under three times its teeth", StitchInfo.Memory)
+    { Trait = new(Feel.Open, true, true, 1) };
 
     public bool KeepsOneLength => true;
 

@@ -16,7 +16,8 @@ public sealed class BrickLine : LineStitch, IStitch
     public override StitchInfo Info { get; } = new(
         "brick-line", "brick line", StitchClass.Outline, 2.2, 3, size => size.InStrands >= 5 ? 2 : 1.5, StitchInfo.ByWidth, StitchInfo.ByWidth,
             [(25, 2), (double.PositiveInfinity, 3)], "a broad, flat line; two rows round the edge of thick letters",
-            "small letters, and bends tighter than two rows follow", StitchInfo.Memory);
+            "small letters, and bends tighter than two rows follow", StitchInfo.Memory)
+    { Trait = new(Feel.Flat, false, true, 2) };
 
     public bool Beside => true;
 
@@ -67,7 +68,8 @@ public sealed class WhippedBrick() : TwiceOver(new BrickLine(), laced: false)
     public override StitchInfo Info { get; } = new(
         "whipped-brick", "whipped brick line", StitchClass.Outline, 2.6, 3, size => size.InStrands >= 5 ? 2 : 1.5, StitchInfo.ByWidth,
             StitchInfo.ByWidth, [(30, 2), (double.PositiveInfinity, 3)], "a thick cord for large initials", "small letters and tight bends",
-            StitchInfo.Memory);
+            StitchInfo.Memory)
+    { Trait = new(Feel.Raised, false, true, 2) };
 }
 
 /// <summary>Two rows set by half, and a second thread to and fro under both.</summary>
@@ -78,5 +80,6 @@ public sealed class LacedBrick() : TwiceOver(new BrickLine(), laced: true)
     public override StitchInfo Info { get; } = new(
         "laced-brick", "laced brick line", StitchClass.Outline, 4.4, 3, size => size.InStrands >= 5 ? 2 : 1.5, StitchInfo.ByWidth,
             StitchInfo.ByWidth, [(double.PositiveInfinity, 2)], "broad borders in two colours", "small letters, and what is handled much",
-            StitchInfo.Memory);
+            StitchInfo.Memory)
+    { Trait = new(Feel.Open, false, false, 3) };
 }

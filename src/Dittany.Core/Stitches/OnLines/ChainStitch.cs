@@ -14,7 +14,8 @@ public sealed class ChainStitch : LineStitch, IStitch
     public override StitchInfo Info { get; } = new(
         "chain", "chain stitch", StitchClass.Outline, Width, 3, size => Math.Max(1.5, Width * size.WidthMm),
         StitchInfo.Caps(9, 14, 17, 21, 26), StitchInfo.Caps(12, 18, 23, 28, 35), [(25, 2), (30, 3), (double.PositiveInfinity, 4)],
-        "bold letters, and cloth that stretches", "too wide for small letters; a link out of measure shows", StitchInfo.Memory);
+        "bold letters, and cloth that stretches", "too wide for small letters; a link out of measure shows", StitchInfo.Memory)
+    { Trait = new(Feel.Raised, true, true, 1) };
 
     public bool KeepsOneLength => true;
 

@@ -10,7 +10,8 @@ public sealed class CoralStitch : LineStitch, IStitch
 {
     public override StitchInfo Info { get; } = new(
         "coral", "coral stitch", StitchClass.Outline, 2, 4, size => 3 * size.WidthMm, StitchInfo.ByWidth, StitchInfo.ByWidth,
-            [(25, 2), (double.PositiveInfinity, 3)], "textured letters, stems with buds", "smooth, small letters", StitchInfo.Memory);
+            [(25, 2), (double.PositiveInfinity, 3)], "textured letters, stems with buds", "smooth, small letters", StitchInfo.Memory)
+    { Trait = new(Feel.Raised, false, true, 2) };
 
     public bool KeepsOneLength => true;
 

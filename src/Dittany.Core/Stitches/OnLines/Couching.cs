@@ -14,7 +14,8 @@ public sealed class Couching : LineStitch, IStitch
     public override StitchInfo Info { get; } = new(
         "couching", "couching", StitchClass.Outline, 1.6, 5, _ => 2, StitchInfo.ByWidth, StitchInfo.ByWidth,
             [(25, 3), (double.PositiveInfinity, 6)], "joined writing in one sweep, and threads too thick or stiff to sew through",
-            "what is handled much: a laid thread catches", StitchInfo.Memory);
+            "what is handled much: a laid thread catches", StitchInfo.Memory)
+    { Trait = new(Feel.Raised, true, false, 1) };
 
     /// <summary>Laid thread lies on the face: behind are the ties alone.</summary>
     public double LongestMm(double mostBehindMm) => Math.Max(2.5, mostBehindMm);

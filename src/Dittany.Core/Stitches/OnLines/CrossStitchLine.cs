@@ -10,7 +10,8 @@ public sealed class CrossStitchLine : LineStitch, IStitch
     public override StitchInfo Info { get; } = new(
         "cross", "cross stitch", StitchClass.Outline, 1, 2.5, _ => 1.25, StitchInfo.ByWidth,
             StitchInfo.ByWidth, [(double.PositiveInfinity, 2)], "borders and straight letters", "tight bends: crosses are upright things",
-            StitchInfo.Memory);
+            StitchInfo.Memory)
+    { Trait = new(Feel.Open, false, true, 1) };
 
     /// <summary>A cross is as wide as it is long.</summary>
     private const double WideMm = 2.5;

@@ -9,7 +9,8 @@ public sealed class DoubleBlanket : BlanketStitch
     public override StitchInfo Info { get; } = new(
         "double-blanket", "double blanket stitch", StitchClass.Outline, 1, 3.2, size => Math.Max(1.6, 2 * size.WidthMm),
             StitchInfo.ByWidth, StitchInfo.ByWidth, [(double.PositiveInfinity, 2)], "broad borders, and large open letters", "anything small",
-            StitchInfo.Memory);
+            StitchInfo.Memory)
+    { Trait = new(Feel.Open, true, true, 1) };
 
     protected override bool BothSides => true;
 }

@@ -12,7 +12,8 @@ public sealed class HeavyChain : LineStitch, IStitch
     public override StitchInfo Info { get; } = new(
         "heavy-chain", "heavy chain stitch", StitchClass.Outline, 3, 2.6, size => Math.Max(1.6, 1.6 * size.WidthMm),
             StitchInfo.ByWidth, StitchInfo.ByWidth, [(30, 2), (double.PositiveInfinity, 3)], "initials and bold, raised lines",
-            "small letters; thin cloth", StitchInfo.Memory);
+            "small letters; thin cloth", StitchInfo.Memory)
+    { Trait = new(Feel.Raised, true, true, 2) };
 
     public bool KeepsOneLength => true;
 

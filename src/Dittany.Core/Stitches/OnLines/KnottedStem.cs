@@ -13,7 +13,8 @@ public sealed class KnottedStem : Overlapping, IStitch
     public override StitchInfo Info { get; } = new(
         "knotted-stem", "knotted stem stitch", StitchClass.Outline, 2.2, 4, size => Math.Max(2.4, 4 * size.WidthMm),
             StitchInfo.ByWidth, StitchInfo.ByWidth, [(25, 2), (double.PositiveInfinity, 3)], "bold, beaded letters and stems",
-            "smooth lines, and tight bends", StitchInfo.Memory);
+            "smooth lines, and tight bends", StitchInfo.Memory)
+    { Trait = new(Feel.Raised, false, true, 3) };
 
     public bool KeepsOneLength => true;
 

@@ -9,7 +9,8 @@ public sealed class LinkedChain : LineStitch, IStitch
     public override StitchInfo Info { get; } = new(
         "linked-chain-line", "linked chain line", StitchClass.Outline, 2.5, 3, size => Math.Max(1.5, 2.5 * size.WidthMm),
             StitchInfo.ByWidth, StitchInfo.ByWidth, [(30, 2), (double.PositiveInfinity, 3)], "light, open letters and borders",
-            "letters too small for the pattern to be seen", StitchInfo.Memory);
+            "letters too small for the pattern to be seen", StitchInfo.Memory)
+    { Trait = new(Feel.Open, true, true, 2) };
 
     public double GapShare => 0.45;
 

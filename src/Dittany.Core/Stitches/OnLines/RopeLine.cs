@@ -21,7 +21,8 @@ public sealed class RopeLine : LineStitch, IStitch
     public override StitchInfo Info { get; } = new(
         "rope-line", "rope line", StitchClass.Outline, Widths, 2, size => Math.Max(1, 1.2 * size.WidthMm), StitchInfo.ByWidth,
             StitchInfo.ByWidth, [(30, 2), (double.PositiveInfinity, 3)], "initials, ropes and frames: one row fills a stroke of middling weight",
-            "small letters and sharp corners", StitchInfo.Memory);
+            "small letters and sharp corners", StitchInfo.Memory)
+    { Trait = new(Feel.Raised, true, true, 3) };
 
     public bool KeepsOneLength => true;
 

@@ -9,7 +9,8 @@ public sealed class RunningStitch : LineStitch, IStitch
         "running", "running stitch", StitchClass.Outline, 1.0, 3, _ => 1.5, StitchInfo.Caps(4, 5.5, 7, 8, 11),
             StitchInfo.Caps(5, 7, 9, 11, 14), StitchInfo.ByHeight,
         "light, quick lines: the outline of a tint, a vein, a line to be whipped or laced",
-            "letters that must read at a glance, for it is no solid line", StitchInfo.Memory);
+            "letters that must read at a glance, for it is no solid line", StitchInfo.Memory)
+    { Trait = new(Feel.Open, false, true, 1) };
 
     public double GapShare => 2 / 3.0;
 

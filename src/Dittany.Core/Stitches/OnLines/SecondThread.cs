@@ -140,7 +140,8 @@ public sealed class WhippedRunning() : TwiceOver(new RunningStitch(), laced: fal
     public override StitchInfo Info { get; } = new(
         "whipped-running", "whipped running stitch", StitchClass.Outline, 1.4, 3, _ => 1.5, StitchInfo.ByWidth, StitchInfo.ByWidth,
             StitchInfo.ByHeight, "a quick, light cord; borders", "letters that must read at a glance: cloth shows between its turns",
-            StitchInfo.Memory);
+            StitchInfo.Memory)
+    { Trait = new(Feel.Raised, false, true, 1) };
 }
 
 /// <summary>Running stitch with a second thread to and fro through it: a wave on a dotted line.</summary>
@@ -148,7 +149,8 @@ public sealed class LacedRunning() : TwiceOver(new RunningStitch(), laced: true)
 {
     public override StitchInfo Info { get; } = new(
         "laced-running", "laced running stitch", StitchClass.Outline, 4.2, 3, _ => 1.5, StitchInfo.ByWidth, StitchInfo.ByWidth,
-            [(double.PositiveInfinity, 2)], "light borders in two colours", "letters: it is an ornament and no line", StitchInfo.Memory);
+            [(double.PositiveInfinity, 2)], "light borders in two colours", "letters: it is an ornament and no line", StitchInfo.Memory)
+    { Trait = new(Feel.Open, false, false, 1) };
 }
 
 /// <summary>Backstitch with a second thread to and fro through it: a close braid.</summary>
@@ -157,7 +159,8 @@ public sealed class LacedBackstitch() : TwiceOver(new Backstitch(), laced: true)
     public override StitchInfo Info { get; } = new(
         "laced-backstitch", "laced backstitch", StitchClass.Outline, 4.2, 2.5, strands => strands.InStrands >= 5 ? 2 : 1.5, StitchInfo.ByWidth,
             StitchInfo.ByWidth, [(double.PositiveInfinity, 2)], "bold letters and borders in two colours", "small letters, and what is handled much",
-            StitchInfo.Memory);
+            StitchInfo.Memory)
+    { Trait = new(Feel.Open, false, false, 2) };
 }
 
 /// <summary>Stem stitch whipped: round and firm.</summary>
@@ -165,7 +168,8 @@ public sealed class WhippedStem() : TwiceOver(new StemStitch(), laced: false)
 {
     public override StitchInfo Info { get; } = new(
         "whipped-stem", "whipped stem stitch", StitchClass.Outline, 1.8, 4, _ => 1.6, StitchInfo.ByWidth, StitchInfo.ByWidth,
-            [(25, 2), (double.PositiveInfinity, 3)], "a round, firm cord", "tight bends, and small letters", StitchInfo.Memory);
+            [(25, 2), (double.PositiveInfinity, 3)], "a round, firm cord", "tight bends, and small letters", StitchInfo.Memory)
+    { Trait = new(Feel.Raised, true, true, 2) };
 }
 
 /// <summary>Split stitch whipped: the split is hidden under the wraps.</summary>
@@ -173,7 +177,8 @@ public sealed class WhippedSplit() : TwiceOver(new SplitStitch(), laced: false)
 {
     public override StitchInfo Info { get; } = new(
         "whipped-split", "whipped split stitch", StitchClass.Outline, 1.7, 4, _ => 1.6, StitchInfo.ByWidth, StitchInfo.ByWidth,
-            [(25, 2), (double.PositiveInfinity, 3)], "a round cord that follows bends", "small letters", StitchInfo.Memory);
+            [(25, 2), (double.PositiveInfinity, 3)], "a round cord that follows bends", "small letters", StitchInfo.Memory)
+    { Trait = new(Feel.Raised, true, true, 2) };
 }
 
 /// <summary>Stem stitch with a second thread to and fro through it.</summary>
@@ -181,7 +186,8 @@ public sealed class LacedStem() : TwiceOver(new StemStitch(), laced: true)
 {
     public override StitchInfo Info { get; } = new(
         "laced-stem", "laced stem stitch", StitchClass.Outline, 4.2, 4, _ => 1.6, StitchInfo.ByWidth, StitchInfo.ByWidth,
-            [(double.PositiveInfinity, 2)], "stalks and borders in two colours", "small letters, and what is handled much", StitchInfo.Memory);
+            [(double.PositiveInfinity, 2)], "stalks and borders in two colours", "small letters, and what is handled much", StitchInfo.Memory)
+    { Trait = new(Feel.Open, true, false, 2) };
 }
 
 /// <summary>Split stitch with a second thread to and fro through it.</summary>
@@ -189,7 +195,8 @@ public sealed class LacedSplit() : TwiceOver(new SplitStitch(), laced: true)
 {
     public override StitchInfo Info { get; } = new(
         "laced-split", "laced split stitch", StitchClass.Outline, 4.2, 4, _ => 1.6, StitchInfo.ByWidth, StitchInfo.ByWidth,
-            [(double.PositiveInfinity, 2)], "round borders in two colours", "small letters, and what is handled much", StitchInfo.Memory);
+            [(double.PositiveInfinity, 2)], "round borders in two colours", "small letters, and what is handled much", StitchInfo.Memory)
+    { Trait = new(Feel.Open, true, false, 2) };
 }
 
 /// <summary>Chain stitch whipped over its joints.</summary>
@@ -198,7 +205,8 @@ public sealed class WhippedChain() : TwiceOver(new ChainStitch(), laced: false)
     public override StitchInfo Info { get; } = new(
         "whipped-chain", "whipped chain stitch", StitchClass.Outline, 2.6, 3, size => Math.Max(1.5, 2.5 * size.WidthMm),
             StitchInfo.ByWidth, StitchInfo.ByWidth, [(30, 2), (double.PositiveInfinity, 3)], "bold letters with a raised edge",
-            "small letters; a link out of measure shows", StitchInfo.Memory);
+            "small letters; a link out of measure shows", StitchInfo.Memory)
+    { Trait = new(Feel.Raised, true, true, 2) };
 }
 
 /// <summary>Chain stitch with a second thread laced along one side and back along the other.</summary>
@@ -207,7 +215,8 @@ public sealed class InterlacedChain() : TwiceOver(new ChainStitch(), laced: true
     public override StitchInfo Info { get; } = new(
         "interlaced-chain", "interlaced chain stitch", StitchClass.Outline, 4.2, 3,
             size => Math.Max(1.5, 2.5 * size.WidthMm), StitchInfo.ByWidth, StitchInfo.ByWidth,
-            [(double.PositiveInfinity, 2)], "initials and borders in two colours", "anything small, or handled much", StitchInfo.Memory);
+            [(double.PositiveInfinity, 2)], "initials and borders in two colours", "anything small, or handled much", StitchInfo.Memory)
+    { Trait = new(Feel.Open, true, false, 3) };
 
     /// <summary>Out along one side and back along the other: the thread ends where the chain did.</summary>
     public override void Sew(Sewn.Sewing sewing, IReadOnlyList<Holes> stretches, StitchSpec spec)

@@ -10,7 +10,8 @@ public sealed class SplitBack : LineStitch, IStitch
     public override StitchInfo Info { get; } = new(
         "split-back", "split stitch worked backwards", StitchClass.Outline, 1.25, 4, _ => 1.6, StitchInfo.ByWidth, StitchInfo.ByWidth,
             StitchInfo.ByHeight, "round letters: where the thread is parted is seen from above", "jagged where it is long on a bend",
-            StitchInfo.Memory);
+            StitchInfo.Memory)
+    { Trait = new(Feel.Flat, true, true, 1) };
 
     public int Span => 2;
 

@@ -7,7 +7,8 @@ public sealed class SplitStitch : Overlapping, IStitch
     public override StitchInfo Info { get; } = new(
         "split", "split stitch", StitchClass.Outline, 1.25, 4, _ => Shortest, StitchInfo.Caps(5, 7, 9, 10, 13),
             StitchInfo.Caps(6, 9, 12, 14, 18), StitchInfo.ByHeight,
-        "round letters, and cloth that stretches", "jagged where it is long on a bend", StitchInfo.Memory);
+        "round letters, and cloth that stretches", "jagged where it is long on a bend", StitchInfo.Memory)
+    { Trait = new(Feel.Flat, true, true, 1) };
 
     protected override bool Parts => true;
 

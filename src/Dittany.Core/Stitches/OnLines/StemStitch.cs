@@ -9,7 +9,8 @@ public sealed class StemStitch : Overlapping, IStitch
     public override StitchInfo Info { get; } = new(
         "stem", "stem stitch", StitchClass.Outline, 1.4, 4, _ => Shortest, StitchInfo.Caps(5, 8, 10, 12, 15),
             StitchInfo.Caps(7, 10, 13, 15, 20), StitchInfo.ByHeight,
-        "a plush, visible line", "wavers on tight bends", StitchInfo.Memory);
+        "a plush, visible line", "wavers on tight bends", StitchInfo.Memory)
+    { Trait = new(Feel.Raised, true, true, 1) };
 
     public string Manner(StitchSchools schools) => schools.Stem == SideSchool.OneSide
         ? "The thread stays on the right of travel throughout."

@@ -7,7 +7,8 @@ public sealed class StraightStitch : LineStitch, IStitch
 {
     public override StitchInfo Info { get; } = new(
         "straight", "straight stitch", StitchClass.Outline, 1, 6, _ => 1.5, StitchInfo.ByWidth, StitchInfo.ByWidth, StitchInfo.ByHeight,
-        "rays, grass, stars, short strokes", "bends, and what is handled much: long stitches catch", StitchInfo.Memory);
+        "rays, grass, stars, short strokes", "bends, and what is handled much: long stitches catch", StitchInfo.Memory)
+    { Trait = new(Feel.Flat, false, false, 1) };
 
     public bool Reverses => true;
 

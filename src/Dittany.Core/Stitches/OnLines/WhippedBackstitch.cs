@@ -13,5 +13,6 @@ public sealed class WhippedBackstitch() : TwiceOver(new Backstitch(), laced: fal
             StitchInfo.Caps(6, 8, 10, 12, 16), StitchInfo.Caps(7, 11, 14, 17, 21),
         [(10.999, 1), (25, 2), (double.PositiveInfinity, 3)],
         "a raised cord that hides the joints", "rounds off corners unless the thread goes down there; takes more thread",
-            StitchInfo.Memory);
+            StitchInfo.Memory)
+    { Trait = new(Feel.Raised, false, true, 1) };
 }

@@ -42,7 +42,7 @@ public sealed class StitchModel(WorkshopStore workshops, PieceStore pieces) : Pa
 
     public bool Line => Finding.What(Stitch) == Makes.Line;
 
-    public string Trait => Traits.Tell(Traits.Of(Stitch.Id));
+    public string Trait => Traits.Tell(Stitch.Info.Trait);
 
     /// <summary>How it comes out at the heights all stitches are shown at.</summary>
     public HeightsView Samples => new(Stitch, StitchSamples.Of(Stitch), Units);

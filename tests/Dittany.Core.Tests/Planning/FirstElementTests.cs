@@ -1,0 +1,55 @@
+using Dittany.Core.Planning;
+
+namespace Dittany.Core.Tests.Planning;
+
+/// <summary>What was chosen for one element stays with it, whichever comes to stand first, and goes when it goes.</summary>
+public class FirstElementTests
+{
+    private static Job Two(params (string Decision, string Choice)[] chosen) => new("tea-towel", [], Jobs.Monday,
+        Overrules: chosen.ToDictionary(c => c.Decision, c => c.Choice, StringComparer.Ordinal),
+        Motifs: [new MotifAsked("a", "heart"), new MotifAsked("b", "star")]);
+
+    private static Job Changed(Job job, Change change)
+    {
+        var (changed, fault) = Changes.Apply(job, change);
+        Assert.Null(fault);
+        Assert.Empty(Jobs.Faults(changed!, Workshop.Default));
+        return changed!;
+    }
+
+    private static IEnumerable<string> Chosen(Job job) => (job.Overrules ?? new Dictionary<string, string>(StringComparer.Ordinal))
+        .Select(o => $"{o.Key}={o.Value}").Order(StringComparer.Ordinal);
+
+    /// <summary>The first is taken away: its height and colour are not the next one's, and that one's own are not lost.</summary>
+    [Fact]
+    public void Taking_the_first_away_hands_nothing_on()
+    {
+        var job = Two(("motif.size", "40"), ("thread.colour", "#8c2f39"), ("thread.colour:b", "#4f7358"), ("hoop.size", "127"));
+        var left = Changed(job, new Change("motifs", "b", "Took the heart away"));
+        Assert.Equal(["hoop.size=127", "thread.colour=#4f7358"], Chosen(left));
+        var plan = Jobs.Plan(left);
+        Assert.Equal("#4f7358", plan.Decision("thread.colour")!.ChoiceId);
+        Assert.False(plan.Decision("motif.size")!.Overruled);
+        Assert.Empty(plan.Idle);
+    }
+
+    /// <summary>Words come before motifs: written later, they do not take what was chosen for the motif.</summary>
+    [Fact]
+    public void What_is_put_first_takes_nothing()
+    {
+        var job = Two(("thread.colour", "#8c2f39"), ("thread.colour:b", "#4f7358"));
+        var written = Changed(job, new Change("text", null, "Wrote Ida", j => j with { Elements = [new WordingAsked("w", "Ida")] }));
+        Assert.Equal(["thread.colour:a=#8c2f39", "thread.colour:b=#4f7358"], Chosen(written));
+        Assert.Equal("#8c2f39", Jobs.Plan(written).Decision("thread.colour:a")!.ChoiceId);
+        Assert.False(Jobs.Plan(written).Decision("thread.colour")!.Overruled);
+    }
+
+    /// <summary>Of one that is not the first, taken away, nothing idles in the plan; the first keeps all.</summary>
+    [Fact]
+    public void A_further_one_takes_its_own_with_it()
+    {
+        var left = Changed(Two(("motif.size", "40"), ("thread.colour:b", "#4f7358")), new Change("motifs", "a", "Took the star away"));
+        Assert.Equal(["motif.size=40"], Chosen(left));
+        Assert.Empty(Jobs.Plan(left).Idle);
+    }
+}
