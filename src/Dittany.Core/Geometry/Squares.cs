@@ -26,7 +26,12 @@ internal sealed class Squares<T>(double sideMm)
         {
             for (var y = low.Y; y <= high.Y; y++)
             {
-                foreach (var (at, what) in _squares.GetValueOrDefault((x, y)) ?? [])
+                if (!_squares.TryGetValue((x, y), out var there))
+                {
+                    continue;
+                }
+
+                foreach (var (at, what) in there)
                 {
                     if (p.To(at) <= mm)
                     {

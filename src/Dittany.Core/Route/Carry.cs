@@ -11,26 +11,43 @@ public static class Carry
         Shortest(from, [to], stitches, hopMm, mostMm)[0];
 
     /// <summary>
-    /// The shortest ways from one hole to several, each in mm or null; one search for all (Dijkstra 1959). Holes a hop away are looked up
-    /// in squares of one hop, so that the search costs what lies within <paramref name="mostMm"/>, not every pair of holes.
+    /// The shortest ways from one hole to several, each in mm or null; one search for all (Dijkstra 1959). Only holes that a way up to
+    /// <paramref name="mostMm"/> can pass through are looked at: none is where going there and on to the nearest target is longer as the
+    /// crow flies. Holes a hop away are looked up in squares of one hop, so that the search costs what lies there, not every pair of holes.
     /// </summary>
     public static IReadOnlyList<double?> Shortest(Pt from, IReadOnlyList<Pt> targets, IEnumerable<Stitch> stitches, double hopMm,
         double mostMm)
     {
-        var under = stitches.Where(s => s.FromMm.To(from) <= mostMm || s.ToMm.To(from) <= mostMm).ToArray();
-        var holes = under.SelectMany(s => new[] { s.FromMm, s.ToMm }).Concat(targets).Prepend(from).Distinct().ToArray();
-        var index = new Dictionary<Pt, int>(holes.Length);
-        for (var i = 0; i < holes.Length; i++)
+        var ways = new double?[targets.Count];
+        if (targets.All(t => from.To(t) > mostMm))
         {
-            index[holes[i]] = i;
+            return ways;
         }
 
-        var covered = under.SelectMany(s => new[] { (From: index[s.FromMm], To: index[s.ToMm]),
-            (From: index[s.ToMm], To: index[s.FromMm]) }).ToLookup(c => c.From, c => c.To);
+        var (holes, index) = (new List<Pt> { from }, new Dictionary<Pt, int> { [from] = 0 });
+        var wanted = targets.Select(Hole).ToHashSet();
+        var links = new List<(int To, int Next)>();
+        var first = new List<int>(Enumerable.Repeat(-1, holes.Count));
+        foreach (var stitch in stitches)
+        {
+            if (OnTheWay(stitch.FromMm) || OnTheWay(stitch.ToMm))
+            {
+                var (a, b) = (Hole(stitch.FromMm), Hole(stitch.ToMm));
+                while (first.Count < holes.Count)
+                {
+                    first.Add(-1);
+                }
+
+                links.Add((b, first[a]));
+                first[a] = links.Count - 1;
+                links.Add((a, first[b]));
+                first[b] = links.Count - 1;
+            }
+        }
+
         var hops = new Hops(holes, hopMm);
-        var wanted = targets.Select(t => index[t]).ToHashSet();
-        var best = new double[holes.Length];
-        var settled = new bool[holes.Length];
+        var best = new double[holes.Count];
+        var settled = new bool[holes.Count];
         Array.Fill(best, double.PositiveInfinity);
         best[0] = 0;
         var next = new PriorityQueue<int, double>();
@@ -44,28 +61,73 @@ public static class Carry
 
             settled[at] = true;
             wanted.Remove(at);
-            foreach (var to in covered[at].Concat(hops.From(at)))
+            for (var link = at < first.Count ? first[at] : -1; link >= 0; link = links[link].Next)
             {
-                var on = way + holes[at].To(holes[to]);
-                if (!settled[to] && on < best[to])
-                {
-                    best[to] = on;
-                    next.Enqueue(to, on);
-                }
+                Reach(links[link].To, at, way);
+            }
+
+            foreach (var to in hops.From(at))
+            {
+                Reach(to, at, way);
             }
         }
 
-        return targets.Select(t => best[index[t]] <= mostMm ? best[index[t]] : (double?)null).ToArray();
+        for (var i = 0; i < ways.Length; i++)
+        {
+            ways[i] = best[index[targets[i]]] is var found && found <= mostMm ? found : null;
+        }
+
+        return ways;
+
+        bool OnTheWay(Pt hole)
+        {
+            var there = from.To(hole);
+            if (there > mostMm)
+            {
+                return false;
+            }
+
+            foreach (var target in targets)
+            {
+                if (there + hole.To(target) <= mostMm)
+                {
+                    return true;
+                }
+            }
+
+            return false;
+        }
+
+        int Hole(Pt at)
+        {
+            if (!index.TryGetValue(at, out var known))
+            {
+                index[at] = known = holes.Count;
+                holes.Add(at);
+            }
+
+            return known;
+        }
+
+        void Reach(int to, int at, double way)
+        {
+            var on = way + holes[at].To(holes[to]);
+            if (!settled[to] && on < best[to])
+            {
+                best[to] = on;
+                next.Enqueue(to, on);
+            }
+        }
     }
 
     /// <summary>Holes no further than a hop from each other; none where there is no hop at all.</summary>
     private sealed class Hops
     {
-        private readonly Pt[] _holes;
+        private readonly IReadOnlyList<Pt> _holes;
         private readonly double _hopMm;
         private readonly Squares<int>? _near;
 
-        public Hops(Pt[] holes, double hopMm)
+        public Hops(IReadOnlyList<Pt> holes, double hopMm)
         {
             (_holes, _hopMm) = (holes, hopMm);
             if (hopMm <= 0)
@@ -74,7 +136,7 @@ public static class Carry
             }
 
             _near = new Squares<int>(hopMm);
-            for (var i = 0; i < holes.Length; i++)
+            for (var i = 0; i < holes.Count; i++)
             {
                 _near.Add(holes[i], i);
             }
