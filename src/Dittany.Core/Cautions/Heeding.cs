@@ -25,7 +25,7 @@ public static class Heeding
         ["for-a-baby"] = o => o.Kind is OpKind.Stitch or OpKind.Sew,
         ["bleeding"] = o => o.Water is not null,
         ["dark-cloth-gives-off-colour"] = o => o.Water is not null,
-        ["no-iron-before-the-marks-are-out"] = o => o.Iron is not null,
+        ["no-iron-before-the-marks-are-out"] = o => o.Iron is not null && o.Kind != OpKind.Wash,
         ["iron"] = o => o.Iron is not null,
         ["spray"] = o => o.Kind is OpKind.Paint,
         ["blade"] = o => o.Kind is OpKind.Cut,

@@ -57,7 +57,7 @@ public static class CareTelling
 
     private static string Dried(Care care) => care.Flat || care.WoolSoap ? ", and dry it lying flat" : string.Empty;
 
-    private static string Running(Care care) => care.RunsAtFirst ? " The first three times with like colours." : string.Empty;
+    private static string Running(Care care) => care.RunsAtFirst ? " The first three times wash it with like colours." : string.Empty;
 
     private static string Ironed(Care care)
     {
@@ -69,6 +69,6 @@ public static class CareTelling
         var how = $"Iron from behind{(care.ThroughCloth ? " and through a cloth" : string.Empty)}, {Cloths.SettingOf(care.Iron)}"
             + $"{(care.Steam ? string.Empty : ", without steam")}{(care.IronWhy is { } why ? $": {why}" : string.Empty)}.";
         var beside = care.NeverUnder.Count > 0 ? $" Never iron over {Say.List(care.NeverUnder)}: press beside, on a towel." : string.Empty;
-        return how + beside + (care.NeverOn.Count > 0 ? $" Never on {Say.List(care.NeverOn)} itself." : string.Empty);
+        return how + beside + (care.NeverOn.Count > 0 ? $" Never iron on {Say.List(care.NeverOn)} itself." : string.Empty);
     }
 }

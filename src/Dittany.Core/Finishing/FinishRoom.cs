@@ -122,6 +122,7 @@ public static class FinishRoom
                     "face-down-steam" => $"{Pressed(bears)}, with steam: the stitches sink in and are not flattened.",
                     "face-down-dry" => $"{Pressed(bears)}, no steam.",
                     _ when q.Stuffed => "Do not press: turn it in the light and smooth the stitches with a fingernail.",
+                    _ when bears.Clean == Cleaning.Cleaner => "Do not press; brush it with a soft brush, the way it lies, and let it hang.",
                     _ => "Do not press; smooth it with a damp hand and let it hang.",
                 },
                 .. q.Hooped && press != "no-press" ? ["The ring of the hoop presses out now, and not before every mark and all film is gone."]

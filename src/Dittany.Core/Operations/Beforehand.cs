@@ -34,13 +34,20 @@ public static class Beforehand
     /// The first wash, where the cloth still shrinks; nothing where it does not. It is as warm as the piece may be washed for good, and no
     /// warmer than the cloth bears.
     /// </summary>
-    public static IReadOnlyList<Operation> Of(Cloth cloth, Care care, bool washes) => washes
+    public static IReadOnlyList<Operation> Of(Cloth cloth, Care care, bool washes, bool iron) => washes
         ? [new Operation(
             "wash", OpKind.Wash, Station.Item, Place.Sink, [new("washing beforehand", WashMinutes)],
-            [$"Wash it as it will be washed later, at up to {WarmC(cloth, care)} °C, without softener, dry it, and press it flat if the cloth "
-                + $"bears it."],
-            new Wait(WaitKind.Drying, DryHours(cloth) * 60)) { Water = new Watering(WarmC(cloth, care)) }]
+            [$"Wash it as it will be washed later, at up to {WarmC(cloth, care)} °C, without softener, "
+                + (Pressed(cloth, iron) ? "dry it, and press it flat." : "dry it, and smooth it flat.")],
+            new Wait(WaitKind.Drying, DryHours(cloth) * 60))
+            {
+                Water = new Watering(WarmC(cloth, care)),
+                Iron = Pressed(cloth, iron) ? new Ironing(cloth.MaxIron) : null,
+            }]
         : [];
+
+    /// <summary>Whether what was washed is pressed before it is worked on.</summary>
+    private static bool Pressed(Cloth cloth, bool iron) => iron && cloth.MaxIron != IronLimit.None && cloth.Pile != Pile.Deep;
 
     private static int WarmC(Cloth cloth, Care care) => care.Washed ? Math.Min(cloth.WashC, care.WashC) : cloth.WashC;
 }

@@ -137,7 +137,8 @@ public static class Planner
         decisions.AddRange(ordered.Decisions);
         cautions.AddRange(ordered.Cautions);
         cautions.AddRange(Fraying(job, cloth));
-        var work = LearningFromLog.AtPace(Work.Chain([.. Beforehand.Of(cloth, finished.Care, washesFirst), .. LooseWork.Before(form, cut),
+        var work = LearningFromLog.AtPace(Work.Chain([.. Beforehand.Of(cloth, finished.Care, washesFirst, ground.HasIron),
+            .. LooseWork.Before(form, cut),
             .. job.MakeUp is { As: MakeUp.Frayed } edge ? [FrayedEdge.Of(cloth, size, edge.FringeMm ?? FrayedEdge.UsualMm)]
                 : Array.Empty<Operation>(), .. ordered.Work,
             .. MakesUp(job) ? MakingUp.Of(form, size) : []]), workshop, learnt);
