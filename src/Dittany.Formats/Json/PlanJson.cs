@@ -3,7 +3,6 @@ using System.Security.Cryptography;
 using System.Text;
 using System.Text.Json;
 using Dittany.Core.Geometry;
-using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Operations;
 using Dittany.Core.Planning;
@@ -81,7 +80,7 @@ public static class PlanJson
         WriteTime(w, plan);
         Texts(w, "finish", plan.Finish);
         Texts(w, "care", plan.CareTold);
-        WriteBears(w, plan.Care);
+        EffectsJson.Write(w, plan.Care);
         w.WriteStartArray("proof");
         foreach (var letter in plan.Proof)
         {
@@ -365,7 +364,7 @@ public static class PlanJson
             Texts(w, "steps", operation.Steps);
             Texts(w, "after", (operation.After ?? []).Select(a => a.ToString()));
             Texts(w, "cautions", operation.Cautions ?? []);
-            WriteEffects(w, operation);
+            EffectsJson.Write(w, operation);
             w.WriteEndObject();
         }
 
@@ -562,48 +561,6 @@ public static class PlanJson
         }
 
         w.WriteEndArray();
-    }
-
-    /// <summary>What comes to the piece at an operation, and what it leaves there: only what there is.</summary>
-    private static void WriteEffects(Utf8JsonWriter w, Operation operation)
-    {
-        if (operation.Iron is { } iron)
-        {
-            w.WriteStartObject("iron");
-            w.WriteNumber("mostC", iron.MostC);
-            w.WriteBoolean("steam", iron.Steam);
-            w.WriteEndObject();
-        }
-
-        if (operation.Water is { } water)
-        {
-            w.WriteStartObject("water");
-            w.WriteNumber("mostC", water.MostC);
-            w.WriteBoolean("soaks", water.Soaks);
-            w.WriteEndObject();
-        }
-
-        if (operation.Leaves.Count > 0)
-        {
-            Texts(w, "leaves", operation.Leaves.Select(Names.Of));
-        }
-
-        if (operation.Clears.Count > 0)
-        {
-            Texts(w, "clears", operation.Clears.Select(Names.Of));
-        }
-    }
-
-    /// <summary>What the piece bears for good, as numbers.</summary>
-    private static void WriteBears(Utf8JsonWriter w, Care care)
-    {
-        w.WriteStartObject("bears");
-        w.WriteString("clean", Names.Of(care.Clean));
-        w.WriteNumber("washC", care.Washed ? care.WashC : 0);
-        w.WriteNumber("ironC", care.IronC);
-        w.WriteBoolean("steam", care.Steam && care.IronC > 0);
-        w.WriteNumber("firstWashAfterDays", care.FirstWashAfterDays);
-        w.WriteEndObject();
     }
 
     internal static void Texts(Utf8JsonWriter w, string name, IEnumerable<Told> told) => Texts(w, name, told.Select(t => t.ToString()));

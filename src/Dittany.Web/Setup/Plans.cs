@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using Dittany.Core.Laws;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
 using Dittany.Formats.Json;
@@ -308,6 +309,11 @@ public sealed class Plans : IDisposable
             foreach (var trouble in plan.Troubles)
             {
                 _log.LogWarning("A way that was tried for a plan on {Form} failed ({Key}): {Trouble}", job.Form, key, trouble);
+            }
+
+            foreach (var breach in AllLaws.Broken(job, workshop, plan))
+            {
+                _log.LogWarning("A plan on {Form} breaks the law of {Law} ({Key}): {What}", job.Form, breach.Law, key, breach.What);
             }
 
             if (TimeProvider.System.GetElapsedTime(since) is var took && took > SlowFrom)
