@@ -63,7 +63,8 @@ public static class ThreadKinds
 
     /// <summary>Stranded cotton: six strands that part.</summary>
     public static ThreadKind Cotton { get; } = new("cotton", "stranded cotton", 0.40, Bundle.Plies, 3, new PutUp("skein",
-        Bundle.SkeinMm, Bundle.StrandsOnSkein), Parts: true) { Care = OfCotton };
+        Bundle.SkeinMm, Bundle.StrandsOnSkein), Parts: true)
+    { Care = OfCotton };
 
     public static IReadOnlyList<ThreadKind> All { get; } =
     [

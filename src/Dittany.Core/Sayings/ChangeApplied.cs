@@ -205,7 +205,8 @@ internal sealed partial class ChangeReader
     private void Choose(string decision, string choice, string told) => _done.Add(new Done($"{Say.Upper(DecisionBook.Spoken(decision))}: {told}.", j => j with
     {
         Overrules = new Dictionary<string, string>(j.Overrules ?? new Dictionary<string, string>(StringComparer.Ordinal),
-            StringComparer.Ordinal) { [decision] = choice },
+            StringComparer.Ordinal)
+        { [decision] = choice },
     }));
 
     private void Reword(Bit value)
@@ -242,10 +243,17 @@ internal sealed partial class ChangeReader
         {
             var all = j.Elements.Count + j.MotifsAsked.Count;
             return ids.Count == 0 || ids.Count == all
-                ? j with { Zone = value.Id, Elements = j.Elements.Select(e => e with { Zone = null, CentreMm = null }).ToArray(),
-                    Motifs = j.Motifs?.Select(m => m with { Zone = null, CentreMm = null }).ToArray() }
-                : ids.Aggregate(j, (now, id) => On(now, id, e => e with { Zone = value.Id == Places.UsualZone(now) ? null : value.Id,
-                    CentreMm = null }, m => m with { Zone = value.Id == Places.UsualZone(now) ? null : value.Id, CentreMm = null }));
+                ? j with
+                {
+                    Zone = value.Id,
+                    Elements = j.Elements.Select(e => e with { Zone = null, CentreMm = null }).ToArray(),
+                    Motifs = j.Motifs?.Select(m => m with { Zone = null, CentreMm = null }).ToArray()
+                }
+                : ids.Aggregate(j, (now, id) => On(now, id, e => e with
+                {
+                    Zone = value.Id == Places.UsualZone(now) ? null : value.Id,
+                    CentreMm = null
+                }, m => m with { Zone = value.Id == Places.UsualZone(now) ? null : value.Id, CentreMm = null }));
         }));
     }
 }

@@ -65,8 +65,11 @@ internal sealed partial class ChangeReader
             Meaning.Width => j => On(j, id, e => e with { WidthMm = value.Mm, CapHeightMm = null }, m => m with { WidthMm = value.Mm }),
             Meaning.Height => j => On(j, id, e => e with { CapHeightMm = value.Mm, WidthMm = null }, m =>
                 m with { HeightMm = value.Mm }),
-            Meaning.Length => j => On(j, id, e => e with { CapHeightMm = value.Mm, WidthMm = null }, m => m with { WidthMm = value.Mm,
-                HeightMm = value.Mm }),
+            Meaning.Length => j => On(j, id, e => e with { CapHeightMm = value.Mm, WidthMm = null }, m => m with
+            {
+                WidthMm = value.Mm,
+                HeightMm = value.Mm
+            }),
             _ => null,
         };
         if (edit is not null)

@@ -93,8 +93,12 @@ public sealed record Heard(string Said, IReadOnlyList<Span> Spans, IReadOnlyList
             var at = elements.FindIndex(e => e.Motif is not null || e.Beside is not null);
             if (at >= 0)
             {
-                elements[at] = elements[at].IsText ? elements[at] with { Beside = motif, BesidePlace = motif is null ? null
-                    : elements[at].BesidePlace } : elements[at] with { Motif = motif, Parts = [] };
+                elements[at] = elements[at].IsText ? elements[at] with
+                {
+                    Beside = motif,
+                    BesidePlace = motif is null ? null
+                    : elements[at].BesidePlace
+                } : elements[at] with { Motif = motif, Parts = [] };
                 if (motif is null && !elements[at].IsText)
                 {
                     elements.RemoveAt(at);
@@ -114,8 +118,17 @@ public sealed record Heard(string Said, IReadOnlyList<Span> Spans, IReadOnlyList
     }
 
     /// <summary>The same on another item: what was said of parts and sizes of the one before says nothing of it.</summary>
-    public Heard On(string? form) => form == Form ? this : this with { Form = form, Size = null, Zone = null, Lined = null, MakeUp = null,
-        Unsewn = false, Cloth = null, Elements = Elements.Select(e => e with { Zone = null }).ToArray() };
+    public Heard On(string? form) => form == Form ? this : this with
+    {
+        Form = form,
+        Size = null,
+        Zone = null,
+        Lined = null,
+        MakeUp = null,
+        Unsewn = false,
+        Cloth = null,
+        Elements = Elements.Select(e => e with { Zone = null }).ToArray()
+    };
 
     /// <summary>
     /// The job that was said; null while it has no item or nothing to be put on it. <paramref name="own"/> is the item where it is one of

@@ -243,6 +243,7 @@ internal static class WishPhrases
         return Make(Meaning.Length, mm, p, to);
 
         Bit Make(Meaning meaning, double size, int from, int end) => new(meaning, from, end, string.Empty, r.Text(from,
-            end)) { Mm = Math.Round(size, 1) };
+            end))
+        { Mm = Math.Round(size, 1) };
     }
 }

@@ -212,6 +212,7 @@ public static class TransferWork
         static Operation Pencilled(string step, double minutes, params Told[] steps) => Mark(step, minutes, steps) with { Id = "pencil" };
 
         static Operation Ironed(IronLimit atMost, string step) => new("iron-on", OpKind.Mark, Station.Transfer, Place.Iron,
-            [new("ironing on", IronOn)], [step], new Wait(WaitKind.Cooling, IronedCoolMinutes)) { Iron = new Ironing(atMost) };
+            [new("ironing on", IronOn)], [step], new Wait(WaitKind.Cooling, IronedCoolMinutes))
+        { Iron = new Ironing(atMost) };
     }
 }

@@ -106,7 +106,16 @@ internal sealed class SayingGrammar(int seed)
     /// <summary>Items as a hurried finger writes them.</summary>
     private static readonly Dictionary<string, string> Slips = new(StringComparer.Ordinal)
     {
-        ["bodysuit"] = "bodisuit", ["cushion cover"] = "cushon cover", ["napkin"] = "napkni", ["tea towel"] = "tea towle", ["pillowcase"] = "pilowcase", ["apron"] = "aprron", ["handkerchief"] = "hankerchief", ["stocking"] = "stockng", ["denim jacket"] = "denim jackt", ["scarf"] = "scraf",
+        ["bodysuit"] = "bodisuit",
+        ["cushion cover"] = "cushon cover",
+        ["napkin"] = "napkni",
+        ["tea towel"] = "tea towle",
+        ["pillowcase"] = "pilowcase",
+        ["apron"] = "aprron",
+        ["handkerchief"] = "hankerchief",
+        ["stocking"] = "stockng",
+        ["denim jacket"] = "denim jackt",
+        ["scarf"] = "scraf",
     };
 
     private static readonly string[] Numbers = ["two", "three", "four", "five", "six", "seven", "8", "12"];

@@ -308,8 +308,12 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
 
         var changed = await pieces.Change(id, from, new Change("said", null, $"Said: {text}", heard.Edit), workshop, cancel: cancel);
         return changed?.Piece is { } now
-            ? await Show(now, null, workshop, StatusCodes.Status200OK, view => view with { SaidDid = heard.Did, SaidAsked = asked,
-                SaidTyped = asked.Length > 0 ? text : null }, cancel)
+            ? await Show(now, null, workshop, StatusCodes.Status200OK, view => view with
+            {
+                SaidDid = heard.Did,
+                SaidAsked = asked,
+                SaidTyped = asked.Length > 0 ? text : null
+            }, cancel)
             : await Answer(id, changed, workshop, null, cancel);
     }
 

@@ -354,8 +354,14 @@ public sealed partial class IndexModel(PieceStore pieces, WorkshopStore workshop
         var size = form is null ? null : SizeOf(form);
         var heard = (Heard ?? Heard.Nothing).With(words.Length > 0 ? words : null, motif).On(string.IsNullOrEmpty(Form) ? null : Form);
         OtherHand = heard.Hand is { } hand && hand != workshop.Habit("hand") ? hand : null;
-        heard = heard with { Size = size == form?.UsualSize ? null : size, DueOn = Due, ClothColour = string.IsNullOrEmpty(Colour) ? null
-            : Colour, MakeUp = measured is null ? heard.MakeUp : null };
+        heard = heard with
+        {
+            Size = size == form?.UsualSize ? null : size,
+            DueOn = Due,
+            ClothColour = string.IsNullOrEmpty(Colour) ? null
+            : Colour,
+            MakeUp = measured is null ? heard.MakeUp : null
+        };
         var job = heard.Job(desk.Today, _own.FirstOrDefault(k => k.Form.Id == Form)?.Form) ?? new Job(Form ?? string.Empty, words.Length > 0 ? [new WordingAsked("name", words)] : [], desk.Today);
         job = job with { MeasuredMm = measured };
         faults.AddRange(JobCheck.Faults(job, workshop, shelf.Now).Where(f => Form is { Length: > 0 }
