@@ -11,7 +11,6 @@ public static class CareRules
         (q => q.Cloth.Washable, q => new("the wash of the cloth", "ISO 3758", WashC: q.Cloth.WashC)),
         (q => q.Washed == "never", _ => new("a use without washing", "common practice", Cleaning.Damp)),
         (q => q.Stuffed, _ => new("what is stuffed", "common practice", Cleaning.Damp, Iron: IronLimit.None)),
-        (q => q.MadeUpForGood && q.Washed == "never", _ => new("what is made up for good", "common practice", Iron: IronLimit.None)),
         (q => !q.Cloth.Kind.Soakable, _ => new("cloth that is not soaked", "common practice", Cleaning.ByHandQuickly)),
         (q => q.Washed == "by-hand", _ => new("a use that is washed by hand", "common practice", Cleaning.ByHand, 30, Flat: true)),
         (_ => true, _ => new("stitched work", "common practice", WashC: MostWashC)),
@@ -24,7 +23,13 @@ public static class CareRules
     /// <summary>Stitches keep their roundness in no hotter wash, °C (from memory).</summary>
     public const int MostWashC = 40;
 
-    /// <summary>Every limit of cloth, use, thread and crafts.</summary>
+    /// <summary>Framed or stretched: no iron comes to it again.</summary>
+    private static readonly CareLimit MadeUp = new("what is made up for good", "common practice", Iron: IronLimit.None);
+
+    /// <summary>What it bears from the day it is given: of what is made up for good less than while it is worked on.</summary>
+    public static IEnumerable<CareLimit> ForGood(FinishQuestion q) => q.MadeUpForGood && q.Washed == "never" ? Of(q).Append(MadeUp) : Of(q);
+
+    /// <summary>Every limit of cloth, use, thread and crafts while it is worked on.</summary>
     public static IEnumerable<CareLimit> Of(FinishQuestion q) =>
         [.. Rules.Where(r => r.When(q)).Select(r => r.Limit(q)), .. q.Threads.Select(t => t.Care), .. q.OfCrafts];
 }

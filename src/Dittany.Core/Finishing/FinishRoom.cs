@@ -47,9 +47,7 @@ public static class FinishRoom
                 "What marks or holds this work is washed out, and the cloth must not be washed."));
         }
 
-        var care = Care.Of(CareRules.Of(q));
-        var bears = care.Iron == IronLimit.None && !q.Stuffed && q.MadeUpForGood ? Care.Of(CareRules.Of(q with { MadeUpForGood = false }))
-            : care;
+        var (bears, care) = (q.Bears, Care.Of(CareRules.ForGood(q)));
         var usual = bears.Iron == IronLimit.None || !q.Iron ? "no-press" : q.PressHabit;
         var press = q.HersPress ?? usual;
         if (press != "no-press" && bears.Iron == IronLimit.None)
@@ -64,8 +62,7 @@ public static class FinishRoom
             cautions.Add(new Caution("finish.press", CautionKind.Item, Severity.Stop, "It is to be pressed, and there is no iron."));
         }
 
-        return new Finished(WorkOf(q, press, bears), care, [Deciding.ByHabit(habit => HowRemoved(q, habit), q.FilmOutHabit, q.HersFilmOut,
-            q.Has("film-on-top") ? FilmOuts : []), Pressing(q, usual, press)], cautions);
+        return new Finished(WorkOf(q, press, bears), care, [Removal(q, bears), Pressing(q, usual, press)], cautions);
     }
 
     /// <summary>
@@ -100,6 +97,7 @@ public static class FinishRoom
         {
             work.Add(Of("dry", OpKind.Dry, Place.Line, [],
                 [q.Cloth.Coated ? "Let it dry hanging open, out of the sun."
+                    : bears.Flat ? "Roll it in a towel, do not wring, and dry it lying flat, out of the sun."
                     : "Roll it in a towel, do not wring, and dry it flat or on a line out of the sun."])
                 with
             { Wait = new Wait(WaitKind.Drying, Beforehand.DryHours(q.Cloth) * 60) });
@@ -166,6 +164,23 @@ public static class FinishRoom
         !bears.Steam ? bears.IronWhy ?? "the thread does not bear it"
         : bears.Iron == IronLimit.OneDot ? "an iron of one dot gives none"
         : !q.Cloth.Kind.Soakable ? "the cloth bears no more wet than it bears soaking" : null;
+
+    /// <summary>How film comes out: by her habit or wish, and by hand where a machine would spoil what is on the piece.</summary>
+    private static Decision Removal(FinishQuestion q, Care bears)
+    {
+        var film = q.Has("film-on-top");
+        if (!film || bears.Clean == Cleaning.Machine)
+        {
+            return Deciding.ByHabit(habit => HowRemoved(q, habit), q.FilmOutHabit, q.HersFilmOut, film ? FilmOuts : []);
+        }
+
+        var byHand = HowRemoved(q, FilmOuts[0].ChoiceId);
+        return (q.HersFilmOut ?? q.FilmOutHabit) != FilmOuts[1].ChoiceId ? byHand : byHand with
+        {
+            NotFollowed = ["Washing the film out in the machine is not followed: what is on the piece is washed by hand only. Take another thread or cloth."],
+            UnfollowedWish = q.HersFilmOut is not null,
+        };
+    }
 
     private static Decision HowRemoved(FinishQuestion q, string habit)
     {

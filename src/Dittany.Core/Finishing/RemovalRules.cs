@@ -23,7 +23,7 @@ public sealed record FinishQuestion(
     public Care Bears => Care.Of(CareRules.Of(this));
 
     /// <summary>Whether film goes out in the machine.</summary>
-    public bool ByMachine => Has("film-on-top") && (HersFilmOut ?? FilmOutHabit) == "machine";
+    public bool ByMachine => Has("film-on-top") && (HersFilmOut ?? FilmOutHabit) == "machine" && Bears.Clean == Cleaning.Machine;
 
     public bool Has(string stabiliser) => Stabiliser.Has(stabiliser);
 
@@ -75,14 +75,16 @@ public static class RemovalRules
             "Let it dry and look at it in daylight: a line that comes back gets another cold bath.", "common practice"),
         ("film by machine", Removing.WithWater, q => q.ByMachine,
             "Machine-wash it in a bag at 30 °C, without softener; wash again if it dries stiff.", "common practice"),
-        ("film by hand", Removing.WithWater, q => q.Has("film-on-top") && !q.ByMachine,
+        ("film by hand, from what is not rubbed", Removing.WithWater, q => q.Has("film-on-top") && !q.ByMachine && q.Bears.NoRubbing,
+            "Water of 30 °C, 15 minutes, three changes, moving it gently, until it is no longer slippery.", "from memory"),
+        ("film by hand", Removing.WithWater, q => q.Has("film-on-top") && !q.ByMachine && !q.Bears.NoRubbing,
             "Water of 30 °C, 10 minutes, three changes, rubbing gently, until it is no longer slippery.", "from memory"),
         ("sheet on a coating", Removing.WithWater, q => q.Has("stick-on-sheet") && q.Cloth.Coated,
             "Sponge the sheet away with lukewarm water until nothing is slippery, and wipe it dry: it is not soaked.", "common practice"),
         ("sheet", Removing.WithWater, q => q.Has("stick-on-sheet") && !q.Cloth.Coated && q.Bears.WashC >= SheetC,
             "Water of 35 to 40 °C, soak 20 minutes and rub; do it twice, and again if it dries stiff.", "from memory"),
         ("sheet on what bears less", Removing.WithWater, q => q.Has("stick-on-sheet") && !q.Cloth.Coated && q.Bears.WashC < SheetC,
-            "Water of 30 °C, soak 40 minutes and rub gently; do it three times, and again if it dries stiff.", "from memory"),
+            "Water of 30 °C, soak 40 minutes, moving it gently; do it three times, and again if it dries stiff.", "from memory"),
         ("backing trimmed", Removing.OnceDry, q => q.Has("cut-away-behind") || q.Has("fusible-knit-behind"),
             $"Trim the backing to {Say.Length(10)} round the stitches, corners rounded: mind the cloth.", "from memory"),
         ("chalk", Removing.OnceDry, q => q.MarksCloth && q.Marker.GoesBy == GoesBy.Brushing, "Brush the chalk out.", "common practice"),

@@ -16,9 +16,9 @@ public static class ToyFace
         "toy-face", "toy face", Shelf.Child, "quilting-cotton", "#e6c9c4", "baby",
             new FormUse(Handled: true, NextToSkin: true, SeenOutdoors: false, MadeUp: false),
         [
-            new("12-flat", $"{Say.Cm(12)}, flat, not sewn yet", 120, 120, Common),
-                new("9-flat", $"{Say.Cm(9)}, flat, not sewn yet", 90, 90, Common),
-                new("16-flat", $"{Say.Cm(16)}, flat, not sewn yet", 160, 150, Common),
+            new("12-flat", $"{Say.Cm(12)}, flat", 120, 120, Common),
+                new("9-flat", $"{Say.Cm(9)}, flat", 90, 90, Common),
+                new("16-flat", $"{Say.Cm(16)}, flat", 160, 150, Common),
             new("12-stuffed", $"{Say.Cm(12)}, stuffed", 120, 120, Common), new("16-stuffed", $"{Say.Cm(16)}, stuffed", 160, 150, Common),
         ],
         "12-flat",

@@ -105,7 +105,7 @@ public static class Wearing
                     [
                         washed == "never" ? washable ? "Nothing is washed out of it later: what holds dry will do."
                             : "The cloth is not washed." : washed == "by-hand" ? "By hand, thread and cloth last longest."
-                            : "What is washed often must hold, and colours must be fast.",
+                            : washed == "often" ? "What is washed often must hold, and colours must be fast." : "Colours must be fast.",
                         ((Told)(worn.Firm ? $"Ends must be firm: {worn.FirmBecause}." : "Ends need be no firmer than usual.")).OfThread(),
                     ],
                     ["How it will be used."], Washings),

@@ -57,9 +57,8 @@ public static class Conflicts
         | (operation.Kind is OpKind.Hoop or OpKind.Stitch ? Doing.Needle : Doing.Nothing);
 
     /// <summary>Whether a harm could be done by some order of this work.</summary>
-    public static bool Threatens(Harm harm, IReadOnlyList<Operation> work) => work.Any(o => o.Leaves.Contains(harm.Trace) && Until(harm, o,
-        work) is not null
-        && work.Any(by => by != o && (DoneBy(by) & harm.By) != Doing.Nothing));
+    public static bool Threatens(Harm harm, IReadOnlyList<Operation> work) => work.Any(o => o.Leaves.Contains(harm.Trace)
+        && Until(harm, o, work) is not null && work.Any(by => by != o && (DoneBy(by) & harm.By) != Doing.Nothing));
 
     /// <summary>Every harm that is done in this order. What lies there only until it is cleared counts only where it will be.</summary>
     public static IReadOnlyList<Conflict> In(IReadOnlyList<Operation> order)

@@ -123,6 +123,23 @@ public class LawTests
         Assert.All(plan.Work.Where(o => o.Kind == OpKind.Wash), o => Assert.Equal(clean == Cleaning.ByHand ? 30 : 40, o.Water!.MostC));
     }
 
+    /// <summary>Wool felts where it is rubbed or tumbled (common practice): no step of the plan does what its care forbids.</summary>
+    [Theory]
+    [InlineData("by-hand")]
+    [InlineData("machine")]
+    public void No_step_does_what_care_forbids(string filmOut)
+    {
+        var job = new Job("cushion-cover", [new WordingAsked("w", "for the cook") { Thread = "wool" }], Jobs.Monday);
+        var plan = Jobs.Make(job, Workshop.Default with { Habits = new Dictionary<string, string>(StringComparer.Ordinal) { ["film-out"] = filmOut } });
+        Assert.True(plan.Transfer.Stabiliser.Has("film-on-top"));
+        Assert.True(plan.Care is { NoRubbing: true, Flat: true });
+        var steps = plan.Work.Where(o => o.At == Core.Telling.Station.Finish).SelectMany(o => o.Steps).ToArray();
+        Assert.DoesNotContain(steps, s => s.Contains("rubbing", StringComparison.Ordinal) || s.Contains("achine", StringComparison.Ordinal)
+            || s.Contains("on a line", StringComparison.Ordinal));
+        Assert.Equal("by-hand", plan.Decision("finish.removal")!.ChoiceId);
+        Assert.Equal(filmOut == "machine", plan.Decision("finish.removal")!.NotFollowed is { Count: 1 });
+    }
+
     /// <summary>The weaker of two in everything, in whatever order they are asked: and of one with itself nothing changes.</summary>
     [Fact]
     public void The_weaker_of_two_does_not_hang_on_their_order()
