@@ -22,13 +22,13 @@ public sealed class Region
     /// </summary>
     internal static readonly GeometryFactory Factory = new NetTopologySuite.NtsGeometryServices(GeometryOverlay.NG).CreateGeometryFactory();
     private readonly NetTopologySuite.Geometries.Geometry _area;
-    private readonly NetTopologySuite.Algorithm.Locate.IndexedPointInAreaLocator? _locator;
+    private readonly Lazy<EdgeStrips> _edges;
 
     private Region(NetTopologySuite.Geometries.Geometry area)
     {
         _area = area;
         Rings = ReadRings(area);
-        _locator = area.IsEmpty ? null : new NetTopologySuite.Algorithm.Locate.IndexedPointInAreaLocator(area);
+        _edges = new Lazy<EdgeStrips>(() => new EdgeStrips(Rings), LazyThreadSafetyMode.PublicationOnly);
         Cost = RegionCost.Of(Rings);
     }
 
@@ -320,16 +320,63 @@ public sealed class Region
     }
 
     /// <summary>Whether the point lies inside or on the edge.</summary>
-    public bool Holds(Pt p) => _locator is not null && _locator.Locate(new Coordinate(p.X, p.Y)) != Location.Exterior;
+    public bool Holds(Pt p) => !IsEmpty && _edges.Value.Hold(p);
 
     /// <summary>How far a point lies outside: 0 inside, infinity for an empty region.</summary>
     public double OutsideBy(Pt p) =>
         IsEmpty ? double.PositiveInfinity : Holds(p) ? 0 : Away(p);
 
+    /// <summary>
+    /// The furthest that any of these points lies outside: 0 where all lie inside or there is none, infinity for an empty region. A point
+    /// is left as soon as an edge is nearer to it than the furthest so far; the next one lies near it mostly, so the same edge comes first.
+    /// </summary>
+    public double FurthestOutside(IEnumerable<Pt> points)
+    {
+        var (furthest, nearRing, nearEdge) = (0.0, 0, 0);
+        foreach (var p in points)
+        {
+            if (IsEmpty)
+            {
+                return double.PositiveInfinity;
+            }
+
+            if (furthest == 0 && Holds(p))
+            {
+                continue;
+            }
+
+            Cost.Look();
+            var least = double.PositiveInfinity;
+            for (var r = 0; r < Rings.Count && least > furthest; r++)
+            {
+                var ring = Rings[(nearRing + r) % Rings.Count];
+                for (int i = 0, e = r == 0 ? nearEdge % ring.Count : 0; i < ring.Count; i++, e = e + 1 == ring.Count ? 0 : e + 1)
+                {
+                    least = Math.Min(least, Polyline.ToSegment(p, ring[e], ring[e + 1 == ring.Count ? 0 : e + 1]));
+                    if (least <= furthest)
+                    {
+                        (nearRing, nearEdge) = ((nearRing + r) % Rings.Count, e);
+                        break;
+                    }
+                }
+            }
+
+            furthest = least > furthest && (furthest == 0 || !Holds(p)) ? least : furthest;
+        }
+
+        return furthest;
+    }
+
     private double Away(Pt p)
     {
         Cost.Look();
-        return Rings.Min(ring => ToRing(p, ring));
+        var best = double.PositiveInfinity;
+        foreach (var ring in Rings)
+        {
+            best = Math.Min(best, ToRing(p, ring));
+        }
+
+        return best;
     }
 
     /// <summary>The nearest point inside; the point itself when it already is.</summary>
@@ -364,11 +411,7 @@ public sealed class Region
     private const double RoomMm = 0.5;
 
     /// <summary>Corners of the convex hull of some points; fewer than three points are their own hull.</summary>
-    public static IReadOnlyList<Pt> HullOf(IReadOnlyList<Pt> points)
-    {
-        var hull = Factory.CreateMultiPointFromCoords(OuterPoints.Of(points).Select(p => new Coordinate(p.X, p.Y)).ToArray()).ConvexHull();
-        return hull.Coordinates.Select(c => new Pt(c.X, c.Y)).Distinct().ToArray();
-    }
+    public static IReadOnlyList<Pt> HullOf(IReadOnlyList<Pt> points) => OuterPoints.Corners(points);
 
     /// <summary>Area inside a simple ring (the shoelace formula); 0 for fewer than three points.</summary>
     public static double AreaOf(IReadOnlyList<Pt> ring) =>

@@ -31,8 +31,13 @@ public sealed record Unit(string Name, IReadOnlyList<Pt> Points, double HalfMm, 
     /// <summary>Whether it has knots or the like, that a ring must not lie on.</summary>
     public bool Raised { get; init; }
 
-    /// <summary>What it comes apart into at its joints, where no ring at hand takes it whole; none where it must not.</summary>
-    public IReadOnlyList<Unit> Stretches { get; init; } = [];
+    /// <summary>
+    /// What it comes apart into at its joints, where no ring at hand takes it whole; none where it must not. Asked only then.
+    /// </summary>
+    public IReadOnlyList<Unit> Stretches => field ??= Parting?.Invoke() ?? [];
+
+    /// <summary>How it comes apart; null where it must not.</summary>
+    internal Func<IReadOnlyList<Unit>>? Parting { get; init; }
 
     /// <summary>Corners of the smallest convex outline: what lies in a hoop when they do.</summary>
     public IReadOnlyList<Pt> Hull { get; } = Region.HullOf(Points);
@@ -326,8 +331,8 @@ public static class Hooping
         foreach (var unit in units)
         {
             budget?.Spend(Tried + (long)apart.Count);
-            if (apart.All(other => other.Around.Centre.To(unit.Around.Centre) > widest || TooFar(other.Hull, unit.Hull, widest)
-                || CentreFor([other, unit], round, hoopMm, null) is null))
+            if (apart.All(other => other.Around.Centre.To(unit.Around.Centre) > widest || (!SurelyBoth(other, unit, round, reach)
+                && (TooFar(other.Hull, unit.Hull, widest) || CentreFor([other, unit], round, hoopMm, null) is null))))
             {
                 apart.Add(unit);
             }
@@ -335,6 +340,12 @@ public static class Hooping
 
         return Math.Max((int)Math.Ceiling(stitched / one), apart.Count);
     }
+
+    /// <summary>Whether one ring takes the circles round two units, and so both: quickly told, before a circle is looked for.</summary>
+    private static bool SurelyBoth(Unit one, Unit other, bool round, double reachMm) => round && Math.Max(2 * Math.Max(
+        one.Around.RadiusMm, other.Around.RadiusMm), one.Around.RadiusMm
+        + other.Around.RadiusMm + one.Around.Centre.To(other.Around.Centre))
+        <= 2 * (reachMm - Math.Max(one.HalfMm, other.HalfMm) - (2 * RoundingMm));
 
     /// <summary>From corner to corner of what can be used: two places further apart never lie in one placing.</summary>
     private static double Widest(bool round, double hoopMm) => 2 * ReachMm(round, hoopMm) * (round ? 1 : Math.Sqrt(2));

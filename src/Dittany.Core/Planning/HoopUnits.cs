@@ -58,7 +58,7 @@ internal sealed class HoopUnits
                 new HoopStretch(u.g[0], null, 0, 0) { Letters = u.g })
             {
                 Raised = u.Units.Any(p => p.Raised),
-                Stretches = u.Units,
+                Parting = () => u.Units,
             }).ToArray();
 
     /// <summary>One letter, or one part of a motif, as a unit.</summary>
@@ -66,10 +66,10 @@ internal sealed class HoopUnits
     {
         var name = letter.Parts[0].Letter;
         var half = letter.Parts.Max(p => p.LineWidthMm) / 2;
-        return new Unit(name, Points(letter.Parts.SelectMany(p => p.Stitches)), half, new HoopStretch(index, null, 0, 0))
+        return new Unit(name, Points([.. letter.Parts.Select(p => p.Stitches)]), half, new HoopStretch(index, null, 0, 0))
         {
             Raised = letter.Parts.Sum(p => p.Stitches.Count(s => s.Shape == StitchShape.Knot)) >= KnotsThatStandUp,
-            Stretches = letter.Parts.SelectMany((part, n) => Apart(part).Select(s =>
+            Parting = () => letter.Parts.SelectMany((part, n) => Apart(part).Select(s =>
                 new Unit(name, Points(part.Stitches.Slice(s.First, s.Count)), half,
                     new HoopStretch(index, n, s.First, s.Count)))).ToArray(),
         };
@@ -99,7 +99,20 @@ internal sealed class HoopUnits
         return joined;
     }
 
-    private static Pt[] Points(IEnumerable<Stitch> stitches) => stitches.SelectMany(s => new[] { s.FromMm, s.ToMm }).ToArray();
+    private static Pt[] Points(params IReadOnlyList<IReadOnlyList<Stitch>> sewn)
+    {
+        var (points, n) = (new Pt[2 * sewn.Sum(s => s.Count)], 0);
+        foreach (var stitches in sewn)
+        {
+            for (var i = 0; i < stitches.Count; i++)
+            {
+                (points[n], points[n + 1]) = (stitches[i].FromMm, stitches[i].ToMm);
+                n += 2;
+            }
+        }
+
+        return points;
+    }
 
     private static IEnumerable<(int First, int Count)> Apart(Part part)
     {

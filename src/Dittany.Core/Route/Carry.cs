@@ -8,14 +8,14 @@ public static class Carry
 {
     /// <summary>The shortest such way in mm, or null where there is none up to <paramref name="mostMm"/>.</summary>
     public static double? Shortest(Pt from, Pt to, IEnumerable<Stitch> stitches, double hopMm, double mostMm) =>
-        Shortest(from, [to], stitches, hopMm, mostMm)[0];
+        Shortest(from, [to], stitches.Select(s => (s.FromMm, s.ToMm)).ToArray(), hopMm, mostMm)[0];
 
     /// <summary>
-    /// The shortest ways from one hole to several, each in mm or null; one search for all (Dijkstra 1959). Only holes that a way up to
-    /// <paramref name="mostMm"/> can pass through are looked at: none is where going there and on to the nearest target is longer as the
-    /// crow flies. Holes a hop away are looked up in squares of one hop, so that the search costs what lies there, not every pair of holes.
+    /// The shortest ways from one hole to several, each in mm or null; one search for all (A*, Hart, Nilsson and Raphael 1968: no way is
+    /// shorter than the crow flies). Only holes that a way up to <paramref name="mostMm"/> can pass through are looked at.
+    /// <paramref name="stitches"/> are those already there, from hole to hole.
     /// </summary>
-    public static IReadOnlyList<double?> Shortest(Pt from, IReadOnlyList<Pt> targets, IEnumerable<Stitch> stitches, double hopMm,
+    public static double?[] Shortest(Pt from, IReadOnlyList<Pt> targets, IReadOnlyList<(Pt From, Pt To)> stitches, double hopMm,
         double mostMm)
     {
         var ways = new double?[targets.Count];
@@ -24,124 +24,185 @@ public static class Carry
             return ways;
         }
 
-        var (holes, index) = (new List<Pt> { from }, new Dictionary<Pt, int> { [from] = 0 });
-        var wanted = targets.Select(Hole).ToHashSet();
-        var links = new List<(int To, int Next)>();
-        var first = new List<int>(Enumerable.Repeat(-1, holes.Count));
-        foreach (var stitch in stitches)
+        var holes = new Holes(from, targets, mostMm);
+        var wanted = new HashSet<int>();
+        foreach (var target in targets)
         {
-            if (OnTheWay(stitch.FromMm) || OnTheWay(stitch.ToMm))
-            {
-                var (a, b) = (Hole(stitch.FromMm), Hole(stitch.ToMm));
-                while (first.Count < holes.Count)
-                {
-                    first.Add(-1);
-                }
+            wanted.Add(holes.Of(target));
+        }
 
-                links.Add((b, first[a]));
-                first[a] = links.Count - 1;
-                links.Add((a, first[b]));
-                first[b] = links.Count - 1;
+        foreach (var (a, b) in stitches)
+        {
+            if (holes.OnTheWay(a) || holes.OnTheWay(b))
+            {
+                holes.Link(holes.Of(a), holes.Of(b));
             }
         }
 
-        var hops = new Hops(holes, hopMm);
-        var best = new double[holes.Count];
-        var settled = new bool[holes.Count];
-        Array.Fill(best, double.PositiveInfinity);
-        best[0] = 0;
-        var next = new PriorityQueue<int, double>();
-        next.Enqueue(0, 0);
-        while (wanted.Count > 0 && next.TryDequeue(out var at, out var way))
+        var search = new Search(holes, hopMm, mostMm);
+        while (wanted.Count > 0 && search.Next() is { } at)
         {
-            if (settled[at] || way > mostMm)
-            {
-                continue;
-            }
-
-            settled[at] = true;
             wanted.Remove(at);
-            for (var link = at < first.Count ? first[at] : -1; link >= 0; link = links[link].Next)
-            {
-                Reach(links[link].To, at, way);
-            }
-
-            foreach (var to in hops.From(at))
-            {
-                Reach(to, at, way);
-            }
         }
 
         for (var i = 0; i < ways.Length; i++)
         {
-            ways[i] = best[index[targets[i]]] is var found && found <= mostMm ? found : null;
+            ways[i] = search.Best(holes.Of(targets[i])) is var found && found <= mostMm ? found : null;
         }
 
         return ways;
+    }
 
-        bool OnTheWay(Pt hole)
+    /// <summary>Holes by number, the first the one the way begins in, and what thread lies between.</summary>
+    private sealed class Holes(Pt from, IReadOnlyList<Pt> targets, double mostMm)
+    {
+        private readonly Dictionary<Pt, int> _index = new() { [from] = 0 };
+        private readonly List<Pt> _at = [from];
+        private readonly List<int> _first = [-1];
+        private readonly List<(int To, int Next)> _links = [];
+
+        public int Count => _at.Count;
+
+        public Pt this[int hole] => _at[hole];
+
+        /// <summary>The first link from a hole, or -1.</summary>
+        public int First(int hole) => _first[hole];
+
+        public (int To, int Next) LinkAt(int link) => _links[link];
+
+        public int Of(Pt at)
         {
-            var there = from.To(hole);
-            if (there > mostMm)
+            if (!_index.TryGetValue(at, out var known))
             {
-                return false;
-            }
-
-            foreach (var target in targets)
-            {
-                if (there + hole.To(target) <= mostMm)
-                {
-                    return true;
-                }
-            }
-
-            return false;
-        }
-
-        int Hole(Pt at)
-        {
-            if (!index.TryGetValue(at, out var known))
-            {
-                index[at] = known = holes.Count;
-                holes.Add(at);
+                _index[at] = known = _at.Count;
+                _at.Add(at);
+                _first.Add(-1);
             }
 
             return known;
         }
 
-        void Reach(int to, int at, double way)
+        public void Link(int a, int b)
         {
-            var on = way + holes[at].To(holes[to]);
-            if (!settled[to] && on < best[to])
+            _links.Add((b, _first[a]));
+            _first[a] = _links.Count - 1;
+            _links.Add((a, _first[b]));
+            _first[b] = _links.Count - 1;
+        }
+
+        /// <summary>None is on the way where going there and on to the nearest target is longer as the crow flies.</summary>
+        public bool OnTheWay(Pt hole)
+        {
+            var there = from.To(hole);
+            return there <= mostMm && there + Left(hole) <= mostMm;
+        }
+
+        /// <summary>How far it is on to the nearest target as the crow flies.</summary>
+        public double Left(Pt hole)
+        {
+            var least = double.PositiveInfinity;
+            for (var i = 0; i < targets.Count; i++)
             {
-                best[to] = on;
-                next.Enqueue(to, on);
+                least = Math.Min(least, hole.To(targets[i]));
             }
+
+            return least;
         }
     }
 
-    /// <summary>Holes no further than a hop from each other; none where there is no hop at all.</summary>
-    private sealed class Hops
+    /// <summary>The search over all holes known by now.</summary>
+    private sealed class Search
     {
-        private readonly IReadOnlyList<Pt> _holes;
+        private readonly Holes _holes;
         private readonly double _hopMm;
-        private readonly Squares<int>? _near;
+        private readonly double _mostMm;
+        private readonly double[] _best;
+        private readonly double[] _left;
+        private readonly bool[] _settled;
+        private readonly int[] _byX;
+        private readonly double[] _xs;
+        private readonly PriorityQueue<int, double> _next = new();
 
-        public Hops(IReadOnlyList<Pt> holes, double hopMm)
+        public Search(Holes holes, double hopMm, double mostMm)
         {
-            (_holes, _hopMm) = (holes, hopMm);
-            if (hopMm <= 0)
+            (_holes, _hopMm, _mostMm) = (holes, hopMm, mostMm);
+            (_best, _left, _settled) = (new double[holes.Count], new double[holes.Count], new bool[holes.Count]);
+            (_byX, _xs) = (new int[holes.Count], new double[holes.Count]);
+            Array.Fill(_best, double.PositiveInfinity);
+            for (var i = 0; i < holes.Count; i++)
+            {
+                (_left[i], _byX[i], _xs[i]) = (holes.Left(holes[i]), i, holes[i].X);
+            }
+
+            Array.Sort(_xs, _byX);
+            _best[0] = 0;
+            _next.Enqueue(0, _left[0]);
+        }
+
+        public double Best(int hole) => hole < _best.Length ? _best[hole] : double.PositiveInfinity;
+
+        /// <summary>The next hole whose way is the shortest; null when no more can be reached.</summary>
+        public int? Next()
+        {
+            while (_next.TryDequeue(out var at, out _))
+            {
+                if (_settled[at])
+                {
+                    continue;
+                }
+
+                _settled[at] = true;
+                for (var link = _holes.First(at); link >= 0;)
+                {
+                    var (to, next) = _holes.LinkAt(link);
+                    if (!_settled[to])
+                    {
+                        Reach(to, _best[at] + _holes[at].To(_holes[to]));
+                    }
+
+                    link = next;
+                }
+
+                Hop(at);
+                return at;
+            }
+
+            return null;
+        }
+
+        /// <summary>To the holes no further than a hop from one; none where there is no hop at all.</summary>
+        private void Hop(int at)
+        {
+            var here = _holes[at];
+            if (_hopMm <= 0)
             {
                 return;
             }
 
-            _near = new Squares<int>(hopMm);
-            for (var i = 0; i < holes.Count; i++)
+            var first = Array.BinarySearch(_xs, here.X - _hopMm);
+            first = first < 0 ? ~first : first;
+            while (first > 0 && _xs[first - 1] >= here.X - _hopMm)
             {
-                _near.Add(holes[i], i);
+                first--;
+            }
+
+            for (var i = first; i < _xs.Length && _xs[i] <= here.X + _hopMm; i++)
+            {
+                var to = _byX[i];
+                if (!_settled[to] && here.To(_holes[to]) is var hop && hop <= _hopMm)
+                {
+                    Reach(to, _best[at] + hop);
+                }
             }
         }
 
-        public IEnumerable<int> From(int at) => _near?.Within(_holes[at], _hopMm).Where(i => i != at) ?? [];
+        private void Reach(int to, double way)
+        {
+            if (way < _best[to] && way + _left[to] <= _mostMm)
+            {
+                _best[to] = way;
+                _next.Enqueue(to, way + _left[to]);
+            }
+        }
     }
 }

@@ -105,7 +105,7 @@ public static class Routing
     public static Routed Order(IReadOnlyList<Piece> pieces, RouteRules rules, Budget? budget = null)
     {
         var inOrder = pieces.Where(p => p.Stitches.Count > 0).OrderBy(p => p.Hoop).ToArray();
-        var crossings = new Crossings(inOrder, rules, budget);
+        var crossings = new Crossings(inOrder, rules);
         var ways = Choose(inOrder, crossings);
         var rows = new List<RouteRow>();
         var worked = new Worked();
@@ -207,7 +207,7 @@ public static class Routing
     /// <summary>What a choice of ways costs over all lines; run lengths apart.</summary>
     public static RouteCost CostOf(IReadOnlyList<Piece> inOrder, IReadOnlyList<Way> ways, RouteRules rules)
     {
-        var crossings = new Crossings(inOrder, rules, null);
+        var crossings = new Crossings(inOrder, rules);
         var cost = new RouteCost(0, 0, 0);
         for (var n = 0; n < inOrder.Count; n++)
         {
@@ -221,8 +221,8 @@ public static class Routing
     private static Way[] Choose(Piece[] pieces, Crossings crossings)
     {
         // Only where going on as written needs more than a short jump is another way looked for.
-        var all = pieces.Select(Ways.For).ToArray();
-        var options = all.Select((ways, n) => ways.Count > 1 && (Hard(n) || Hard(n + 1)) ? ways : [ways[0]]).ToArray();
+        var written = pieces.Select(Ways.Forward).ToArray();
+        var options = pieces.Select((piece, n) => piece.Reverses && (Hard(n) || Hard(n + 1)) ? Ways.For(piece) : [written[n]]).ToArray();
         var best = new List<(RouteCost Cost, int From)[]>();
         for (var n = 0; n < pieces.Length; n++)
         {
@@ -230,12 +230,12 @@ public static class Routing
             for (var o = 0; o < column.Length; o++)
             {
                 var own = new RouteCost(0, 0, options[n][o].Rank);
-                column[o] = n == 0
-                    ? (own, -1)
-                    : Enumerable.Range(0, options[n - 1].Count)
-                        .Select(from => (Cost: best[n - 1][from].Cost + crossings.Cost(n, options[n - 1][from], options[n][o]) + own,
-                            From: from))
-                        .Aggregate((a, b) => b.Cost.Against(a.Cost) < 0 ? b : a);
+                column[o] = (own, -1);
+                for (var from = 0; n > 0 && from < options[n - 1].Count; from++)
+                {
+                    var cost = best[n - 1][from].Cost + crossings.Cost(n, options[n - 1][from], options[n][o]) + own;
+                    column[o] = column[o].From < 0 || cost.Against(column[o].Cost) < 0 ? (cost, from) : column[o];
+                }
             }
 
             best.Add(column);
@@ -253,15 +253,16 @@ public static class Routing
         return chosen;
 
         bool Hard(int n) => n > 0 && n < pieces.Length && crossings.Joined(n)
-            && crossings.Between(n, all[n - 1][0], all[n][0]).Kind != FloatKind.Straight;
+            && crossings.Between(n, written[n - 1], written[n]).Kind != FloatKind.Straight;
     }
 
     private static double Inner(Piece piece, Way way, int i) => i == 0 ? 0 : Behind(way.Of(piece, i - 1), way.Of(piece, i));
 
     /// <summary>The crossings from each line to the next, kept once found.</summary>
-    private sealed class Crossings(IReadOnlyList<Piece> pieces, RouteRules rules, Budget? budget)
+    private sealed class Crossings(IReadOnlyList<Piece> pieces, RouteRules rules)
     {
         private readonly Dictionary<(int Piece, Pt From, Pt To), double?> _carried = [];
+        private readonly Pt[]?[] _starts = new Pt[pieces.Count][];
         private readonly Underside _underside = new(pieces);
 
         /// <summary>Whether one thread may go on from the line before at all.</summary>
@@ -301,10 +302,8 @@ public static class Routing
             if (!_carried.TryGetValue((n, from, to), out var known))
             {
                 // One search tells the way to every hole the next line may begin in.
-                var starts = Ways.For(pieces[n]).Select(w => w.Start(pieces[n])).Append(to).Distinct().ToArray();
-                var near = _underside.Near(n, from, starts, MostCarriedMm);
-                budget?.Spend(40L * (1 + near.Count));
-                var ways = Carry.Shortest(from, starts, near, rules.StraightUpToMm, MostCarriedMm);
+                var starts = (_starts[n] ??= [.. Ways.For(pieces[n]).Select(w => w.Start(pieces[n])).Distinct()]);
+                var ways = _underside.Shortest(n, from, starts, rules.StraightUpToMm, MostCarriedMm);
                 for (var i = 0; i < starts.Length; i++)
                 {
                     _carried[(n, from, starts[i])] = ways[i];

@@ -31,44 +31,55 @@ public static class Ways
     public static IReadOnlyList<Way> For(Piece piece)
     {
         var n = piece.Stitches.Count;
-        var forward = new Way("forward", 0, Enumerable.Range(0, n).Select(i => (i, false)).ToArray());
-        if (!piece.Reverses || n < 2)
-        {
-            return [forward];
-        }
+        var forward = Forward(piece);
+        return !piece.Reverses || n < 2 ? [forward]
+            :
+            [
+                forward,
+                new Way("out-and-back", 1, new OutAndBack(n, 0, false)),
+                new Way("out-and-back", 1, new OutAndBack(n, 1, false)),
+                new Way("out-and-back", 1, new OutAndBack(n, 0, true)),
+                new Way("out-and-back", 1, new OutAndBack(n, 1, true)),
+                new Way("backward", 2, new Straight(n, true)),
+            ];
+    }
 
-        var last = n - 1;
-        return
-        [
-            forward,
-            OutAndBack("out-and-back", 0, n),
-            OutAndBack("out-and-back", 1, n),
-            Mirrored(OutAndBack("out-and-back", 0, n), last),
-            Mirrored(OutAndBack("out-and-back", 1, n), last),
-            new Way("backward", 2, Enumerable.Range(0, n).Select(i => (last - i, true)).ToArray()),
-        ];
+    /// <summary>The line as it is written.</summary>
+    public static Way Forward(Piece piece) => new("forward", 0, new Straight(piece.Stitches.Count, false));
+
+    /// <summary>An order of work that is reckoned where it is asked for: most ways are looked at by their ends alone.</summary>
+    private abstract class Order(int count) : IReadOnlyList<(int Index, bool Turned)>
+    {
+        public int Count => count;
+
+        public abstract (int Index, bool Turned) this[int index] { get; }
+
+        public IEnumerator<(int Index, bool Turned)> GetEnumerator() =>
+            Enumerable.Range(0, count).Select(i => this[i]).GetEnumerator();
+
+        System.Collections.IEnumerator System.Collections.IEnumerable.GetEnumerator() => GetEnumerator();
+    }
+
+    private sealed class Straight(int count, bool back) : Order(count)
+    {
+        public override (int Index, bool Turned) this[int index] => back ? (Count - 1 - index, true) : (index, false);
     }
 
     /// <summary>
-    /// Out over every second stitch from this one on, back over the others: each is passed once, and what lies behind lies under stitches.
+    /// Out over every second stitch from <paramref name="first"/> on, back over the others: each is passed once, and what lies behind lies
+    /// under stitches. <paramref name="mirrored"/>: the same from the far end.
     /// </summary>
-    private static Way OutAndBack(string name, int first, int n)
+    private sealed class OutAndBack(int count, int first, bool mirrored) : Order(count)
     {
-        var way = new List<(int, bool)>();
-        for (var i = first; i < n; i += 2)
+        public override (int Index, bool Turned) this[int index]
         {
-            way.Add((i, true));
+            get
+            {
+                var outwards = (Count - first + 1) / 2;
+                var turnsAt = outwards > 0 && first + (2 * (outwards - 1)) == Count - 1 ? Count - 2 : Count - 1;
+                var (at, turned) = index < outwards ? (first + (2 * index), true) : (turnsAt - (2 * (index - outwards)), false);
+                return mirrored ? (Count - 1 - at, !turned) : (at, turned);
+            }
         }
-
-        var lastOut = way.Count == 0 ? -1 : way[^1].Item1;
-        for (var i = lastOut == n - 1 ? n - 2 : n - 1; i >= 0; i -= 2)
-        {
-            way.Add((i, false));
-        }
-
-        return new Way(name, 1, way);
     }
-
-    /// <summary>The same from the far end.</summary>
-    private static Way Mirrored(Way way, int last) => new(way.Name, way.Rank, way.Order.Select(o => (last - o.Index, !o.Turned)).ToArray());
 }

@@ -116,5 +116,7 @@ public static class Book
     /// <summary>Those that cannot be drawn yet: a job that names one is told so.</summary>
     public static IReadOnlyList<string> NotYetDrawn { get; } = Names.Where(n => Find(n) is null).ToArray();
 
-    public static IStitch? Find(string id) => All.FirstOrDefault(s => string.Equals(s.Id, id, StringComparison.Ordinal));
+    public static IStitch? Find(string id) => ById.GetValueOrDefault(id);
+
+    private static Dictionary<string, IStitch> ById => field ??= All.ToDictionary(s => s.Id, StringComparer.Ordinal);
 }

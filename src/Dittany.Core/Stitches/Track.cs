@@ -11,7 +11,7 @@ internal sealed class Track
     /// <summary>Samples stand about this far apart: a twentieth of the shortest stitch.</summary>
     private const double StepMm = 0.05;
 
-    private readonly List<(double S, int Curve, double T, double Curvature)> _samples = [];
+    private readonly List<(double S, int Curve, double T, double Curvature)> _samples;
     private readonly Stroke _stroke;
 
     /// <summary>Where it was last asked: the next place asked for is nearly always close by.</summary>
@@ -20,12 +20,18 @@ internal sealed class Track
     public Track(Stroke stroke)
     {
         _stroke = stroke;
+        var measured = 1;
+        foreach (var curve in stroke.Curves)
+        {
+            measured += Pieces(curve);
+        }
+
+        _samples = new(measured);
         var s = 0.0;
         for (var c = 0; c < stroke.Curves.Count; c++)
         {
             var curve = stroke.Curves[c];
-            var chord = curve.P0.To(curve.P1) + curve.P1.To(curve.P2) + curve.P2.To(curve.P3);
-            var pieces = Math.Clamp((int)Math.Ceiling(chord / StepMm), 8, 1200);
+            var pieces = Pieces(curve);
             var straight = curve.IsStraight;
             var last = curve.P0;
             for (var i = c == 0 ? 0 : 1; i <= pieces; i++)
@@ -45,6 +51,9 @@ internal sealed class Track
 
         Length = s;
     }
+
+    private static int Pieces(Curve curve) =>
+        Math.Clamp((int)Math.Ceiling((curve.P0.To(curve.P1) + curve.P1.To(curve.P2) + curve.P2.To(curve.P3)) / StepMm), 8, 1200);
 
     public double Length { get; }
 

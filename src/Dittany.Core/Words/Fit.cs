@@ -224,8 +224,8 @@ public static class Fit
     /// as they reach from their anchor.
     /// </summary>
     public static double OverflowMm(Region room, Pt anchor, IEnumerable<IReadOnlyList<Pt>> lines, double capMm) =>
-        lines.SelectMany(line => line).Select(p => room.IsEmpty ? p.Length * capMm
-            : room.OutsideBy(anchor + (p * capMm))).DefaultIfEmpty(0).Max();
+        room.IsEmpty ? lines.SelectMany(line => line).Select(p => p.Length * capMm).DefaultIfEmpty(0).Max()
+            : room.FurthestOutside(lines.SelectMany(line => line).Select(p => anchor + (p * capMm)));
 
     /// <summary>
     /// So many intervals are kept apart before they are merged: a drawing of ten thousand pieces in a ragged room meets its edges millions
@@ -264,6 +264,7 @@ public static class Fit
     {
         var blocked = new List<(double, double)>();
         var mostNow = MostApart;
+        var wedges = lines.Select(Wedge.Round).ToArray();
         foreach (var ring in room.Rings)
         {
             for (var e = 0; e < ring.Count; e++)
@@ -274,8 +275,14 @@ public static class Fit
                     continue;
                 }
 
-                foreach (var line in lines)
+                for (var l = 0; l < lines.Count; l++)
                 {
+                    if (wedges[l].Misses(e0, e1))
+                    {
+                        continue;
+                    }
+
+                    var line = lines[l];
                     for (var k = 1; k < line.Count; k++)
                     {
                         Meet(line[k - 1], line[k], e0, e1, blocked);
@@ -291,6 +298,37 @@ public static class Fit
         }
 
         return blocked;
+    }
+
+    /// <summary>
+    /// The directions a line lies in as it is seen from the anchor: it stays within them however large it grows. None where it lies round
+    /// the anchor.
+    /// </summary>
+    private readonly record struct Wedge(Pt From, Pt To)
+    {
+        /// <summary>A side is clear by so much, mm².</summary>
+        private const double Clear = 1e-9;
+
+        public static Wedge Round(IReadOnlyList<Pt> line)
+        {
+            var middle = new Pt(line.Sum(p => p.X), line.Sum(p => p.Y));
+            var (from, to) = (line[0], line[0]);
+            foreach (var p in line)
+            {
+                if (Pt.Dot(middle, p) <= 0)
+                {
+                    return default;
+                }
+
+                (from, to) = (Pt.Cross(from, p) < 0 ? p : from, Pt.Cross(to, p) > 0 ? p : to);
+            }
+
+            return new Wedge(from, to);
+        }
+
+        /// <summary>Whether an edge lies wholly beside it.</summary>
+        public bool Misses(Pt e0, Pt e1) => (Pt.Cross(From, e0) < -Clear && Pt.Cross(From, e1) < -Clear)
+            || (Pt.Cross(To, e0) > Clear && Pt.Cross(To, e1) > Clear);
     }
 
     /// <summary>

@@ -31,7 +31,7 @@ public sealed record GlyphMeasures(IReadOnlyList<double> Counters, IReadOnlyList
     private const double LongFrom = 4000;
 
     /// <summary>The least distance at which everything is still open; infinity where there is nothing to shut.</summary>
-    public double Narrowest => Counters.Concat(Gaps).DefaultIfEmpty(double.PositiveInfinity).Min();
+    public double Narrowest { get; } = Counters.Concat(Gaps).DefaultIfEmpty(double.PositiveInfinity).Min();
 
     public static GlyphMeasures Of(Glyph glyph) => new(MeasureCounters(glyph), MeasureGaps(glyph), TightestBend(glyph));
 

@@ -6,8 +6,14 @@ using Dittany.Core.Telling;
 
 namespace Dittany.Core.Words;
 
-/// <summary>A fault of legibility before remedies are found for it: the least capital height at which it is gone with this pair.</summary>
-public sealed record Fault(string What, string? Letter, double ByMm, double CuredAtMm, Told Text);
+/// <summary>
+/// A fault of legibility before remedies are found for it: the least capital height at which it is gone with this pair. It is put into
+/// words where they are asked for: most faults are only counted.
+/// </summary>
+public sealed record Fault(string What, string? Letter, double ByMm, double CuredAtMm, Func<Told> Telling)
+{
+    public Told Text => field ??= Telling();
+}
 
 /// <summary>
 /// How one letter reads: the least opening left in it once it is stitched (null where it has nothing to shut), and what must stay open, mm.
@@ -68,12 +74,12 @@ public static class Legibility
                 null,
                 least - capMm,
                 least,
-                $"A line of {Say.Length(pair.LineWidthMm)} is heavy for capitals of {Say.Length(capMm)}: {pair.Stitch.Name} with "
+                () => $"A line of {Say.Length(pair.LineWidthMm)} is heavy for capitals of {Say.Length(capMm)}: {pair.Stitch.Name} with "
                     + $"{Strands(pair.Size)} wants at least {Say.Length(least)}."));
         }
 
         var opening = LeastOpening(pair.LineWidthMm, cloth);
-        foreach (var letter in setting.Letters.DistinctBy(l => l.Letter, StringComparer.Ordinal))
+        foreach (var letter in setting.Different)
         {
             var measures = alphabet.Measure(letter.Glyph);
             if (double.IsFinite(measures.Narrowest))
@@ -82,12 +88,7 @@ public static class Legibility
                 var open = (narrowest * capMm) - pair.LineWidthMm;
                 if (open < opening - HairMm)
                 {
-                    faults.Add(new Fault(
-                        "closes-up",
-                        letter.Letter,
-                        opening - open,
-                        (opening - HairMm + pair.LineWidthMm) / narrowest,
-                        $"The {letter.Letter} closes up: {Open(open)} where {Say.Length(opening)} must stay open."));
+                    faults.Add(Closed(letter.Letter, narrowest, open, opening, pair));
                 }
             }
         }
@@ -98,7 +99,7 @@ public static class Legibility
             var open = (drawn.Narrowest * capMm) - pair.LineWidthMm;
             faults.Add(new Fault(
                 "closes-up", null, opening - open, (opening - HairMm + pair.LineWidthMm) / drawn.Narrowest,
-                    $"The drawing beside the words closes up: {Open(open)} where {Say.Length(opening)} must stay open."));
+                    () => $"The drawing beside the words closes up: {Open(open)} where {Say.Length(opening)} must stay open."));
         }
 
         for (var i = 1; i < setting.Letters.Count; i++)
@@ -110,26 +111,41 @@ public static class Legibility
             }
 
             var apart = (letter.GapBefore * capMm) - pair.LineWidthMm;
-            if (apart < opening - HairMm && faults.All(f => f.What != "touches" || f.Letter != letter.Letter))
+            if (apart < opening - HairMm && !IsTold(faults, letter.Letter))
             {
-                faults.Add(new Fault(
-                    "touches",
-                    letter.Letter,
-                    opening - apart,
-                    (opening - HairMm + pair.LineWidthMm) / letter.GapBefore,
-                    $"The {letter.Letter} comes too near the {setting.Letters[i - 1].Letter} before it: {Open(apart)} between the threads "
-                        + $"where {Say.Length(opening)} is wanted."));
+                faults.Add(Touching(letter, setting.Letters[i - 1].Letter, apart, opening, pair));
             }
         }
 
         return faults;
     }
 
+    private static bool IsTold(List<Fault> faults, string letter)
+    {
+        foreach (var fault in faults)
+        {
+            if (fault.What == "touches" && fault.Letter == letter)
+            {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private static Fault Closed(string letter, double narrowest, double open, double opening, Pair pair) => new("closes-up", letter,
+        opening - open, (opening - HairMm + pair.LineWidthMm) / narrowest,
+        () => $"The {letter} closes up: {Open(open)} where {Say.Length(opening)} must stay open.");
+
+    private static Fault Touching(SetLetter letter, string before, double apart, double opening, Pair pair) => new("touches", letter.Letter,
+        opening - apart, (opening - HairMm + pair.LineWidthMm) / letter.GapBefore,
+        () => $"The {letter.Letter} comes too near the {before} before it: {Open(apart)} between the threads where {Say.Length(opening)} is wanted.");
+
     /// <summary>How each different letter reads, in the order they are first read: what stays open in it, and what must.</summary>
     public static IReadOnlyList<LetterReading> Letters(Setting setting, IAlphabet alphabet, Pair pair, Cloth cloth, double capMm)
     {
         var wanted = LeastOpening(pair.LineWidthMm, cloth);
-        return setting.Letters.DistinctBy(l => l.Letter, StringComparer.Ordinal).Select(l =>
+        return setting.Different.Select(l =>
         {
             var narrowest = alphabet.Measure(l.Glyph).Narrowest / Alphabets.CapUnits * capMm;
             double? open = double.IsFinite(narrowest) ? Math.Max(0, narrowest - pair.LineWidthMm) : null;

@@ -68,6 +68,9 @@ public sealed record Setting(
     /// <summary>Everything that is stitched, letters first.</summary>
     public IEnumerable<IReadOnlyList<Pt>> Lines => Letters.SelectMany(l => l.Lines).Concat(Ornaments.Select(o => o.Line));
 
+    /// <summary>Each letter once, as it is first read.</summary>
+    internal IReadOnlyList<SetLetter> Different => field ??= [.. Letters.DistinctBy(l => l.Letter, StringComparer.Ordinal)];
+
     /// <summary>How many points its lines have.</summary>
     internal int Points => _points ??= Lines.Sum(l => l.Count);
 

@@ -221,4 +221,49 @@ public class RegionTests
             Assert.InRange(one.With(other).AreaMm2, 0, 144.001);
         }
     }
+
+    /// <summary>
+    /// Point for point what the library's own search finds (NetTopologySuite's SimplePointInAreaLocator), on rings of random corners that
+    /// do not cross, rings on a grid with holes, at corners, on edges, level with corners and far away.
+    /// </summary>
+    [Fact]
+    public void A_point_lies_inside_where_the_library_finds_it()
+    {
+        var (inside, outside) = (0, 0);
+        for (var seed = 1; seed <= 60; seed++)
+        {
+            var chance = new Dittany.Core.Measures.Chance(seed * 7919);
+            var corners = 3 + (int)(chance.Next() * 90);
+            var onGrid = seed % 2 == 0;
+            var outer = Enumerable.Range(0, corners).Select(i => Corner(i, corners, 20 + (chance.Next() * 60), onGrid)).Distinct().ToArray();
+            var area = Region.Sound(outer).Without(Region.Rectangle(-6, -6, 12, 12));
+            var theirs = new NetTopologySuite.Geometries.GeometryFactory().BuildGeometry(area.Pieces().Select(piece =>
+                (NetTopologySuite.Geometries.Geometry)new NetTopologySuite.Geometries.Polygon(Ring(piece.Rings[0]), piece.Rings.Skip(1)
+                    .Select(Ring).ToArray())).ToArray());
+            var asked = area.Rings.SelectMany(r => r).SelectMany((p, i) => new[] { p, new Pt(p.X + 1, p.Y), new Pt(p.X - 1e-7, p.Y),
+                Pt.Lerp(p, area.Rings[0][(i + 1) % area.Rings[0].Count], 0.5) }).Concat(Enumerable.Range(0, 200).Select(_ =>
+                new Pt((chance.Next() * 180) - 90, (chance.Next() * 180) - 90))).ToArray();
+            foreach (var p in asked)
+            {
+                var held = NetTopologySuite.Algorithm.Locate.SimplePointInAreaLocator.IsContained(
+                    new NetTopologySuite.Geometries.Coordinate(p.X, p.Y), theirs);
+                Assert.True(held == area.Holds(p), $"seed {seed}: {p} lies {(held ? "inside" : "outside")}");
+                (inside, outside) = (inside + (held ? 1 : 0), outside + (held ? 0 : 1));
+            }
+
+            Assert.Equal(asked.Max(area.OutsideBy), area.FurthestOutside(asked));
+            Assert.Equal(0, area.FurthestOutside(asked.Where(area.Holds)));
+        }
+
+        Assert.True(inside > 1000 && outside > 1000);
+
+        static NetTopologySuite.Geometries.LinearRing Ring(IReadOnlyList<Pt> ring) => new(ring.Append(ring[0]).Select(p =>
+            new NetTopologySuite.Geometries.Coordinate(p.X, p.Y)).ToArray());
+
+        static Pt Corner(int i, int of, double away, bool onGrid)
+        {
+            var p = new Pt(Math.Cos(2 * Math.PI * i / of) * away, Math.Sin(2 * Math.PI * i / of) * away);
+            return onGrid ? new Pt(Math.Round(p.X / 5) * 5, Math.Round(p.Y / 5) * 5) : p;
+        }
+    }
 }

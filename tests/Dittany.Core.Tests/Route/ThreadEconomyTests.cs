@@ -92,7 +92,8 @@ public class ThreadEconomyTests
                 return false;
             }
 
-            return from.Any(a => to.Any(b => a.To(b) <= hop) || Carry.Shortest(a, to, under, hop, Routing.MostCarriedMm).Any(w => w
+            return from.Any(a => to.Any(b => a.To(b) <= hop) || Carry.Shortest(a, to,
+                under.Select(s => (s.FromMm, s.ToMm)).ToArray(), hop, Routing.MostCarriedMm).Any(w => w
                 is not null));
         }
     }
