@@ -18,7 +18,9 @@ internal static class OuterPoints
     /// <summary>A turn is clear by so much, mm².</summary>
     private const double Clear = 1e-9;
 
-    /// <summary>Share of the products by which a cross product of doubles may be off (Shewchuk 1997, the first bound, rounded up).</summary>
+    /// <summary>
+    /// Share of the products by which a cross product of doubles may be off (Shewchuk 1997, the first bound, rounded up).
+    /// </summary>
     private const double SignShare = 4e-16;
 
     public static IReadOnlyList<Pt> Of(IReadOnlyList<Pt> points)

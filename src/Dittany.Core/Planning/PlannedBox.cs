@@ -37,7 +37,8 @@ internal static class PlannedBox
         foreach (var part in parts)
         {
             var room = field.For(part.LineWidthMm);
-            worst = Math.Max(worst, room.IsEmpty ? Reached(part).Select(p => anchorMm.To(p) + (part.LineWidthMm / 2)).DefaultIfEmpty(0).Max()
+            worst = Math.Max(worst, room.IsEmpty ? Reached(part).Select(p => anchorMm.To(p) + (part.LineWidthMm / 2)).DefaultIfEmpty(0)
+                .Max()
                 : room.FurthestOutside(Reached(part)));
         }
 

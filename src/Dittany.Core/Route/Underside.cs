@@ -44,7 +44,8 @@ internal sealed class Underside
     public static bool Hides(Stitch stitch) => stitch.Shape is StitchShape.Straight or StitchShape.Loop;
 
     /// <summary>
-    /// The shortest ways behind from a hole to each of <paramref name="targets"/> under what is worked before line <paramref name="n"/>, mm;
+    /// The shortest ways behind from a hole to each of <paramref name="targets"/> under what is worked before line <paramref name="n"/>,
+    /// mm;
     /// null where there is none up to <paramref name="mostMm"/>. It is looked near the straight ways first: a way that is no longer than
     /// the circle is wide has nothing to gain outside it.
     /// </summary>

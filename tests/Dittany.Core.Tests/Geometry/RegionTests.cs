@@ -235,7 +235,8 @@ public class RegionTests
             var chance = new Dittany.Core.Measures.Chance(seed * 7919);
             var corners = 3 + (int)(chance.Next() * 90);
             var onGrid = seed % 2 == 0;
-            var outer = Enumerable.Range(0, corners).Select(i => Corner(i, corners, 20 + (chance.Next() * 60), onGrid)).Distinct().ToArray();
+            var outer = Enumerable.Range(0, corners).Select(i => Corner(i, corners, 20 + (chance.Next() * 60), onGrid)).Distinct()
+                .ToArray();
             var area = Region.Sound(outer).Without(Region.Rectangle(-6, -6, 12, 12));
             var theirs = new NetTopologySuite.Geometries.GeometryFactory().BuildGeometry(area.Pieces().Select(piece =>
                 (NetTopologySuite.Geometries.Geometry)new NetTopologySuite.Geometries.Polygon(Ring(piece.Rings[0]), piece.Rings.Skip(1)

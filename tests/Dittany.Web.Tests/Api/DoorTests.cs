@@ -5,15 +5,10 @@ using Dittany.Web.Tests.Setup;
 
 namespace Dittany.Web.Tests.Api;
 
-public sealed class DoorTests : IDisposable
+public sealed class DoorTests(Site site) : IClassFixture<Site>
 {
     private const string Zoe = """{"schema":"dittany.job/1","today":"2027-03-01","item":{"form":"tea-towel"},"elements":[{"kind":"text","text":"Zoë"}]}""";
-    private readonly Site _site = new();
-    private readonly HttpClient _door;
-
-    public DoorTests() => _door = _site.Start();
-
-    public void Dispose() => _site.Dispose();
+    private readonly HttpClient _door = site.Start();
 
     [Fact]
     public async Task A_job_comes_in_and_its_plan_goes_out()

@@ -8,14 +8,9 @@ using Dittany.Web.Tests.Setup;
 namespace Dittany.Web.Tests.Api;
 
 /// <summary>A saying at the door: its spans, the job that follows, and what is asked.</summary>
-public sealed class SayingDoorTests : IDisposable
+public sealed class SayingDoorTests(Site site) : IClassFixture<Site>
 {
-    private readonly Site _site = new();
-    private readonly HttpClient _client;
-
-    public SayingDoorTests() => _client = _site.Start();
-
-    public void Dispose() => _site.Dispose();
+    private readonly HttpClient _client = site.Start();
 
     [Fact]
     public async Task A_saying_becomes_spans_and_a_job_that_the_door_takes()

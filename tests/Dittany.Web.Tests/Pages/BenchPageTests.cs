@@ -9,14 +9,10 @@ using static Dittany.Web.Tests.Setup.Browsing;
 namespace Dittany.Web.Tests.Pages;
 
 /// <summary>The pages as a browser without scripts sees them.</summary>
-public sealed class BenchPageTests : IDisposable
+public sealed class BenchPageTests(Site site) : IClassFixture<Site>
 {
-    private readonly Site _site = new();
-    private readonly HttpClient _browser;
-
-    public BenchPageTests() => _browser = _site.Start();
-
-    public void Dispose() => _site.Dispose();
+    private Site _site = site;
+    private HttpClient _browser = site.Start();
 
     /// <summary>A change in her own words is one step, told, and taken back; what has no meaning changes nothing and says so.</summary>
     [Fact]
@@ -72,6 +68,8 @@ public sealed class BenchPageTests : IDisposable
     [Fact]
     public async Task What_was_typed_is_kept_when_it_makes_no_sense()
     {
+        using var alone = new Site();
+        _browser = alone.Start();
         var answer = await PostForm(_browser, "/new", "/new", ("Words", "日本 & <b>"), ("Form", "tea-towel"), ("Sizes[tea-towel]", "45x65"),
             ("Day", "someday"), ("Colour", "#27303a"));
         Assert.Equal(HttpStatusCode.UnprocessableEntity, answer.StatusCode);
@@ -170,6 +168,8 @@ public sealed class BenchPageTests : IDisposable
     [Fact]
     public async Task Script_in_a_name_is_shown_as_text_everywhere()
     {
+        using var alone = new Site();
+        _browser = alone.Start();
         const string Evil = "<script>alert(1)</script>";
         var path = await Make("B & Jo");
         await PostForm(_browser, path, $"{path}?handler=Change", ("from", "1"), ("member", "title"), ("value", Evil));
@@ -411,6 +411,9 @@ public sealed class BenchPageTests : IDisposable
     [Fact]
     public async Task What_lies_over_what_is_chosen()
     {
+        using var alone = new Site();
+        _site = alone;
+        _browser = alone.Start();
         var job = new Job("cushion-cover", [new WordingAsked("w", "Ida")], new DateOnly(2027, 3, 1), Motifs: [new MotifAsked("m", "fox-face")]);
         using (var scope = _site.Services.CreateScope())
         {

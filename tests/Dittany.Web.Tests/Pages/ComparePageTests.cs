@@ -11,14 +11,10 @@ using static Dittany.Web.Tests.Setup.Browsing;
 namespace Dittany.Web.Tests.Pages;
 
 /// <summary>Two ways of one piece beside each other, and what would let in what is ruled out.</summary>
-public sealed class ComparePageTests : IDisposable
+public sealed class ComparePageTests(Site site) : IClassFixture<Site>
 {
-    private readonly Site _site = new();
-    private readonly HttpClient _browser;
-
-    public ComparePageTests() => _browser = _site.Start();
-
-    public void Dispose() => _site.Dispose();
+    private readonly Site _site = site;
+    private readonly HttpClient _browser = site.Start();
 
     private async Task<IHtmlDocument> Read(string address) => new HtmlParser().ParseDocument(await _browser.GetStringAsync(address));
 

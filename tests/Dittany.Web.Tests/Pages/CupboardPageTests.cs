@@ -9,14 +9,9 @@ using static Dittany.Web.Tests.Setup.Browsing;
 namespace Dittany.Web.Tests.Pages;
 
 /// <summary>The cupboard without scripts: searching, scaling, copying, measuring, files in and out, photographs.</summary>
-public sealed class CupboardPageTests : IDisposable
+public sealed class CupboardPageTests(Site site) : IClassFixture<Site>
 {
-    private readonly Site _site = new();
-    private readonly HttpClient _browser;
-
-    public CupboardPageTests() => _browser = _site.Start();
-
-    public void Dispose() => _site.Dispose();
+    private readonly HttpClient _browser = site.Start();
 
     [Theory]
     [InlineData("collar", "Shirt", "Apron")]

@@ -10,14 +10,10 @@ using Microsoft.Extensions.DependencyInjection;
 namespace Dittany.Web.Tests.Pages;
 
 /// <summary>Letters, motifs and sets without scripts: looked at, brought in, taken for a piece.</summary>
-public sealed class LettersPageTests : IDisposable
+public sealed class LettersPageTests(Site site) : IClassFixture<Site>
 {
-    private readonly Site _site = new();
-    private readonly HttpClient _browser;
-
-    public LettersPageTests() => _browser = _site.Start();
-
-    public void Dispose() => _site.Dispose();
+    private readonly Site _site = site;
+    private readonly HttpClient _browser = site.Start();
 
     [Fact]
     public async Task Every_alphabet_shows_the_words_of_the_piece_and_is_taken_by_a_click()

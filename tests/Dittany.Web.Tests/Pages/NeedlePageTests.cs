@@ -14,14 +14,10 @@ using static Dittany.Web.Tests.Setup.Browsing;
 namespace Dittany.Web.Tests.Pages;
 
 /// <summary>At the needle: one step at a time, the log that falls out of it, and what it teaches.</summary>
-public sealed class NeedlePageTests : IDisposable
+public sealed class NeedlePageTests(Site site) : IClassFixture<Site>
 {
-    private readonly Site _site = new();
-    private readonly HttpClient _browser;
-
-    public NeedlePageTests() => _browser = _site.Start();
-
-    public void Dispose() => _site.Dispose();
+    private Site _site = site;
+    private HttpClient _browser = site.Start();
 
     private async Task<IHtmlDocument> Read(string address) => new HtmlParser().ParseDocument(await _browser.GetStringAsync(address));
 
@@ -206,6 +202,8 @@ public sealed class NeedlePageTests : IDisposable
     [Fact]
     public async Task A_picture_goes_into_the_book()
     {
+        using var alone = new Site();
+        _browser = alone.Start();
         var (id, _) = await Made("Ida");
         await Made("Zoë");
         var log = $"/log/{id}";
@@ -257,6 +255,9 @@ public sealed class NeedlePageTests : IDisposable
     [Fact]
     public async Task An_entry_is_corrected_and_taken_back()
     {
+        using var alone = new Site();
+        _site = alone;
+        _browser = alone.Start();
         var (id, _) = await Made();
         var log = $"/log/{id}";
         await PostForm(_browser, log, $"{log}?handler=Keep", ("step", "length-1"), ("minutes", "12"), ("note", "by daylight"));

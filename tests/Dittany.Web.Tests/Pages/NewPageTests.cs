@@ -7,18 +7,15 @@ using static Dittany.Web.Tests.Setup.Browsing;
 namespace Dittany.Web.Tests.Pages;
 
 /// <summary>Three answers, said in one go or one by one.</summary>
-public sealed class NewPageTests : IDisposable
+public sealed class NewPageTests(Site site) : IClassFixture<Site>
 {
-    private readonly Site _site = new();
-    private readonly HttpClient _browser;
-
-    public NewPageTests() => _browser = _site.Start();
-
-    public void Dispose() => _site.Dispose();
+    private HttpClient _browser = site.Start();
 
     [Fact]
     public async Task One_saying_is_three_answers_and_a_plan()
     {
+        using var alone = new Site();
+        _browser = alone.Start();
         var answer = await PostForm(_browser, "/new", "/new", ("Said", "Zoë on a blue bodysuit, size 68, for Sunday week"));
         Assert.Equal(HttpStatusCode.Redirect, answer.StatusCode);
         var plan = await Site.Read(await _browser.GetAsync("/api/pieces/1/plan"));

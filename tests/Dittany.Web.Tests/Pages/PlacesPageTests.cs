@@ -13,14 +13,10 @@ using static Dittany.Web.Tests.Setup.Browsing;
 namespace Dittany.Web.Tests.Pages;
 
 /// <summary>A piece with several places, on its bench, on paper, at the needle and at the door.</summary>
-public sealed class PlacesPageTests : IDisposable
+public sealed class PlacesPageTests(Site site) : IClassFixture<Site>
 {
-    private readonly Site _site = new();
-    private readonly HttpClient _browser;
-
-    public PlacesPageTests() => _browser = _site.Start();
-
-    public void Dispose() => _site.Dispose();
+    private readonly Site _site = site;
+    private readonly HttpClient _browser = site.Start();
 
     private async Task<IHtmlDocument> Read(string address) => new HtmlParser().ParseDocument(await _browser.GetStringAsync(address));
 

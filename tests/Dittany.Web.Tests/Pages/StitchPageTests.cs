@@ -14,14 +14,9 @@ using static Dittany.Web.Tests.Setup.Browsing;
 namespace Dittany.Web.Tests.Pages;
 
 /// <summary>The stitch book and the trying out of words: found, learnt, laid beside each other, taken.</summary>
-public sealed class StitchPageTests : IDisposable
+public sealed class StitchPageTests(Site site) : IClassFixture<Site>
 {
-    private readonly Site _site = new();
-    private readonly HttpClient _browser;
-
-    public StitchPageTests() => _browser = _site.Start();
-
-    public void Dispose() => _site.Dispose();
+    private HttpClient _browser = site.Start();
 
     /// <summary>Every stitch has its page with steps, its moving picture under 30 KB, its two sides, and a strip to practise on.</summary>
     [Fact]
@@ -95,6 +90,8 @@ public sealed class StitchPageTests : IDisposable
     [Fact]
     public async Task A_stitch_is_taken_from_its_page()
     {
+        using var alone = new Site();
+        _browser = alone.Start();
         await PostForm(_browser, "/new", "/new", ("Words", "Oda"), ("Form", "tote"));
         var bench = await Read("/bench/1?Station=stitches");
         Assert.NotNull(bench.QuerySelector("#to-try"));
@@ -110,6 +107,8 @@ public sealed class StitchPageTests : IDisposable
     [Fact]
     public async Task Words_are_tried_in_every_stitch()
     {
+        using var alone = new Site();
+        _browser = alone.Start();
         await PostForm(_browser, "/new", "/new", ("Words", "Charlotte"), ("Form", "tote"));
         var page = await Read("/try/1");
         var ids = page.QuerySelectorAll("#makes > li[id]").Select(l => l.Id!).ToList();
@@ -151,6 +150,8 @@ public sealed class StitchPageTests : IDisposable
     [Fact]
     public async Task What_was_tried_is_what_is_planned()
     {
+        using var alone = new Site();
+        _browser = alone.Start();
         await PostForm(_browser, "/new", "/new", ("Words", "Ola"), ("Form", "napkin"));
         var page = await Read("/try/1");
         var shown = page.QuerySelector("#makes > li[id]")!;

@@ -7,19 +7,16 @@ using static Dittany.Web.Tests.Setup.Browsing;
 namespace Dittany.Web.Tests.Pages;
 
 /// <summary>The threads in the cupboard: measured, taken from a table, looked for.</summary>
-public sealed class ThreadPageTests : IDisposable
+public sealed class ThreadPageTests(Site site) : IClassFixture<Site>
 {
-    private readonly Site _site = new();
-    private readonly HttpClient _browser;
-
-    public ThreadPageTests() => _browser = _site.Start();
-
-    public void Dispose() => _site.Dispose();
+    private HttpClient _browser = site.Start();
 
     /// <summary>A measurement is kept, told with what it changes, used by the next plan and forgotten again.</summary>
     [Fact]
     public async Task A_thread_is_measured()
     {
+        using var alone = new Site();
+        _browser = alone.Start();
         await PostForm(_browser, "/new", "/new", ("Said", "Iris on a tote"), ("Words", "Iris"), ("Form", "tote"));
         var before = (await Read("/bench/1?Station=thread")).QuerySelector(".stations, #stations, body")!.TextContent;
         var kept = await Page(await PostForm(_browser, "/cupboard/threads", "/cupboard/threads?handler=Wraps", ("from", "0"), ("kind", "cotton"), ("ply", "3"),
@@ -60,6 +57,8 @@ public sealed class ThreadPageTests : IDisposable
     [Fact]
     public async Task Good_rows_are_kept_on_request()
     {
+        using var alone = new Site();
+        _browser = alone.Start();
         var answer = await PostForm(_browser, "/cupboard/threads", "/cupboard/threads?handler=Table", ("from", "0"),
             ("pasted", "plum, #8f3a67\nsky, blueish\nhay, #e0c070, wool"));
         Assert.Equal(HttpStatusCode.UnprocessableEntity, answer.StatusCode);

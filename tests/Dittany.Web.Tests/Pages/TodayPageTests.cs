@@ -8,18 +8,15 @@ using static Dittany.Web.Tests.Setup.Browsing;
 namespace Dittany.Web.Tests.Pages;
 
 /// <summary>Today, the habits and the workshop: what the days hold, and what changes them.</summary>
-public sealed class TodayPageTests : IDisposable
+public sealed class TodayPageTests(Site site) : IClassFixture<Site>
 {
-    private readonly Site _site = new();
-    private readonly HttpClient _browser;
-
-    public TodayPageTests() => _browser = _site.Start();
-
-    public void Dispose() => _site.Dispose();
+    private HttpClient _browser = site.Start();
 
     [Fact]
     public async Task Today_shows_every_piece_on_the_tape_with_its_flag_and_says_what_to_do()
     {
+        using var alone = new Site();
+        _browser = alone.Start();
         Assert.Contains("Nothing is planned yet", (await Read("/")).QuerySelector("h1")!.TextContent, StringComparison.Ordinal);
         await Make("Zoë", "in 10 days");
         await Make("Jo", "");
@@ -82,6 +79,8 @@ public sealed class TodayPageTests : IDisposable
     [Fact]
     public async Task A_habit_says_what_it_changes_before_and_after()
     {
+        using var alone = new Site();
+        _browser = alone.Start();
         await Make("Zoë", "");
         var tried = (await Read("/habits?try=letter-stitch")).QuerySelector("#habit-letter-stitch .tried")!;
         Assert.Contains("Chain stitch: bold", tried.TextContent, StringComparison.Ordinal);
@@ -114,6 +113,8 @@ public sealed class TodayPageTests : IDisposable
     [Fact]
     public async Task The_workshop_keeps_what_makes_sense_and_gives_back_what_does_not()
     {
+        using var alone = new Site();
+        _browser = alone.Start();
         await Make("Zoë", "");
         var kept = await PostForm(_browser, "/workshop", "/workshop",
             SheetsPageTests.Shop(("minutesPerEvening", "10"), ("hourlyRate", "12,5"), ("otherHoops", "165")));

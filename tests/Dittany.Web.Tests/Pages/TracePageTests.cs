@@ -12,14 +12,9 @@ namespace Dittany.Web.Tests.Pages;
 /// A drawing traced over a picture, without scripts: every change a revision, everything typed kept, and put on a piece as large as it was
 /// traced.
 /// </summary>
-public sealed class TracePageTests : IDisposable
+public sealed class TracePageTests(Site site) : IClassFixture<Site>
 {
-    private readonly Site _site = new();
-    private readonly HttpClient _browser;
-
-    public TracePageTests() => _browser = _site.Start();
-
-    public void Dispose() => _site.Dispose();
+    private readonly HttpClient _browser = site.Start();
 
     [Fact]
     public async Task Lines_are_typed_widened_undone_and_put_on_a_piece()
