@@ -28,7 +28,7 @@ public sealed record Design(IReadOnlyList<Shape> Shapes)
             return this;
         }
 
-        var seen = new List<Shape>();
+        var (seen, tucked) = (new List<Shape>(), new Tucked(tuckMm));
         foreach (var shape in Shapes)
         {
             var over = above.Where(s => s.Layer > shape.Layer).Select(s => s.Area.Sure().Covers()).ToArray();
@@ -40,7 +40,7 @@ public sealed record Design(IReadOnlyList<Shape> Shapes)
 
             seen.AddRange(shape switch
             {
-                { Area: { } area } => Under(shape, area, over, tuckMm),
+                { Area: { } area } => Under(shape, area, over, tucked),
                 { Line: { } line } => Behind(shape, line, over),
                 { Point: { } point } => over.Any(o => o.Holds(point)) ? [] : [shape],
                 _ => [shape],
@@ -51,15 +51,40 @@ public sealed record Design(IReadOnlyList<Shape> Shapes)
     }
 
     /// <summary>What can be seen of it where something lies over all of it.</summary>
-    public Design Beneath(Region over, double tuckMm = TuckMm) => over.IsEmpty ? this : new Design(Shapes.SelectMany(shape => shape switch
+    public Design Beneath(Region over, double tuckMm = TuckMm)
     {
-        { Area: { } area } => Under(shape, area, [over], tuckMm),
-        { Line: { } line } => Behind(shape, line, [over]),
-        { Point: { } point } => over.Holds(point) ? [] : [shape],
-        _ => [shape],
-    }).ToArray());
+        var tucked = new Tucked(tuckMm);
+        return over.IsEmpty ? this : new Design(Shapes.SelectMany(shape => shape switch
+        {
+            { Area: { } area } => Under(shape, area, [over], tucked),
+            { Line: { } line } => Behind(shape, line, [over]),
+            { Point: { } point } => over.Holds(point) ? [] : [shape],
+            _ => [shape],
+        }).ToArray());
+    }
 
-    private static IEnumerable<Shape> Under(Shape shape, Area area, IReadOnlyList<Region> over, double tuckMm)
+    /// <summary>What lies over something as one, made smaller by what is tucked under it: found once for all that the same hides.</summary>
+    private sealed class Tucked(double tuckMm)
+    {
+        private readonly List<(IReadOnlyList<Region> Over, Region Less)> _known = [];
+
+        public Region Of(IReadOnlyList<Region> over)
+        {
+            foreach (var (known, less) in _known)
+            {
+                if (known.SequenceEqual(over))
+                {
+                    return less;
+                }
+            }
+
+            var made = Region.All(over).Offset(-tuckMm);
+            _known.Add((over, made));
+            return made;
+        }
+    }
+
+    private static IEnumerable<Shape> Under(Shape shape, Area area, IReadOnlyList<Region> over, Tucked tucked)
     {
         var hides = over.Where(o => o.BoxMeets(area.Covers()) && o.Within(area.Covers()).AreaMm2 > NothingMm).ToArray();
         if (hides.Length == 0)
@@ -68,7 +93,7 @@ public sealed record Design(IReadOnlyList<Shape> Shapes)
         }
 
         // What lies over it as one: between two that touch nothing of it shows either.
-        var left = area.Covers().Without(Region.All(hides).Offset(-tuckMm));
+        var left = area.Covers().Without(tucked.Of(hides));
         return left.AreaMm2 <= NothingMm || area.Covers().Without(hides).AreaMm2 <= NothingMm ? []
             : [shape with { Area = area.CutTo(left) }];
     }

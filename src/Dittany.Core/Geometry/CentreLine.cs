@@ -14,6 +14,9 @@ public sealed record CentreStroke(IReadOnlyList<Pt> Points, IReadOnlyList<double
     public Stroke Curved() => SmoothLine.Through(Points, Closed, Corners);
 
     public double MeanWidth => 2 * HalfWidths.Average();
+
+    /// <summary>The same stroke elsewhere.</summary>
+    public CentreStroke Moved(Pt by) => this with { Points = [.. Points.Select(p => p + by)] };
 }
 
 /// <summary>
@@ -82,6 +85,16 @@ public static class CentreLine
         }
 
         return Written(strokes, yUp ? -1 : 1);
+    }
+
+    /// <summary>Steps that one point along the outline takes (measured).</summary>
+    private const int SampleSteps = 400;
+
+    /// <summary>What it takes to find the lines of an area, in steps of a budget.</summary>
+    internal static long Steps(Region area)
+    {
+        var (around, width) = (area.AroundMm, area.AroundMm > 0 ? 2 * area.AreaMm2 / area.AroundMm : 0);
+        return width > 0 ? SampleSteps * (long)Math.Min(MostSamples, around / (width * Sampling)) : 0;
     }
 
     private static List<CentreStroke> OfPiece(Polygon polygon)

@@ -23,10 +23,10 @@ public sealed class Budget
     /// Steps of one plan: under two seconds of one core, whichever room spends them (docs/measured.md has the dearest of ten thousand odd
     /// jobs). A name of ten letters takes a hundredth.
     /// </summary>
-    public const long OfAPlan = 45_000_000;
+    public const long OfAPlan = 38_000_000;
 
-    /// <summary>A plan of more steps is a dear one: a tenth of a second and more, where most take a third of that.</summary>
-    public const long DearSteps = 2_500_000;
+    /// <summary>A plan of more steps is a dear one: two tenths of a second and more, where most take a tenth of that.</summary>
+    public const long DearSteps = 6_000_000;
 
     /// <summary>Steps of which the plan is asked for anew whether it is still wanted: some thousandths of a second.</summary>
     private const long Breath = 20_000;
@@ -43,6 +43,7 @@ public sealed class Budget
     private readonly Budget? _whole;
     private readonly CancellationToken _stop;
     private readonly List<string> _troubles = [];
+    private readonly System.Collections.Concurrent.ConcurrentDictionary<object, bool> _once = new();
     private readonly long _most;
     private readonly Func<bool>? _dear;
     private readonly Lock _dearGate = new();
@@ -156,6 +157,21 @@ public sealed class Budget
         for (var budget = from; budget is not null; budget = budget._whole)
         {
             budget.Take(steps);
+        }
+    }
+
+    /// <summary>The same, once for each thing in a plan: what comes again is found out once.</summary>
+    public void SpendOnce(object thing, long steps)
+    {
+        var whole = this;
+        while (whole._whole is not null)
+        {
+            whole = whole._whole;
+        }
+
+        if (!ReferenceEquals(whole, Outside) && whole._once.TryAdd(thing, true))
+        {
+            Spend(steps);
         }
     }
 

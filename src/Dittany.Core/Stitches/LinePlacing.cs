@@ -37,7 +37,7 @@ public static class LinePlacing
     /// <summary>Steps that measuring and splitting a line take for each place it is looked at (measured against the other rooms).</summary>
     private const long MeasuringSteps = 6;
 
-    private const long SplittingSteps = 8;
+    private const long SplittingSteps = 5;
 
     /// <summary>Steps that each stitch takes in the rooms after this one: hoop, route, thread, and being told.</summary>
     private const long StitchSteps = 300;

@@ -85,6 +85,47 @@ public class FillTests
         });
 
     /// <summary>
+    /// The strokes of a shape are found once wherever it lies: satin that turns along them is the same elsewhere, stitch by stitch, to the
+    /// grid it stands on.
+    /// </summary>
+    [Theory]
+    [InlineData(137.25, -12.5)]
+    [InlineData(0.1, 400)]
+    [InlineData(-33.3333333333, 21.7182818)]
+    public void Satin_that_turns_goes_along_with_its_shape(double x, double y)
+    {
+        var bow = new Area([new Stroke(
+        [
+            new Curve(new(0, 0), new(0, -30), new(50, -30), new(50, 0)),
+            new Curve(new(50, 0), new(48, 0), new(46, 0), new(44, 0)),
+            new Curve(new(44, 0), new(44, -22), new(6, -22), new(6, 0)),
+            new Curve(new(6, 0), new(4, 0), new(2, 0), new(0, 0)),
+        ], true)]);
+        var by = new Pt(x, y);
+        var (here, there) = (Sew("turning-satin", bow, By()), Sew("turning-satin", new Area([.. bow.Edges.Select(e => e.Map(p => p + by))]), By()));
+        Assert.True(here.Stitches.Count > 60);
+        Assert.Equal(here.Stitches.Count, there.Stitches.Count);
+        Assert.All(here.Stitches.Zip(there.Stitches), s => Assert.True((s.First.FromMm + by).To(s.Second.FromMm) < 0.003
+            && (s.First.ToMm + by).To(s.Second.ToMm) < 0.003, $"{s.First.FromMm} to {s.First.ToMm}"));
+    }
+
+    /// <summary>
+    /// However large the area there are no more eyelets than a hand would work, none over another, and each is paid for: a place is held
+    /// against what stands near it alone.
+    /// </summary>
+    [Fact]
+    public void Eyelets_over_a_large_area_are_bounded()
+    {
+        var budget = new Core.Measures.Budget(Core.Measures.Budget.OfAPlan);
+        var by = By() with { Budget = budget };
+        var placed = Sew("eyelet", new Area([Rectangle(0, 0, 180, 140)]), by);
+        var middles = placed.Stitches.Select(s => s.ToMm).Distinct().ToArray();
+        Assert.InRange(middles.Length, 200, 400);
+        Assert.All(middles, m => Assert.True(middles.Where(o => o != m).Min(m.To) > 2.9));
+        Assert.InRange(Core.Measures.Budget.OfAPlan - budget.Left, 400_000, Core.Measures.Budget.OfAPlan);
+    }
+
+    /// <summary>
     /// Satin over a rectangle of a by b: b over the thread's width rows, each a long, and as much behind as on the face but for the steps.
     /// </summary>
     [Theory]

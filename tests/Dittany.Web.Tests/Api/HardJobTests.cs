@@ -45,6 +45,8 @@ public sealed class HardJobTests
     [Theory]
     [InlineData("sprayed-badge")]
     [InlineData("scribble-beside-words")]
+    [InlineData("balloon-of-eyelets")]
+    [InlineData("long-words-in-outline")]
     public void What_is_more_than_a_plan_holds_is_refused_or_planned_within_its_budget(string name)
     {
         var job = Read(name);

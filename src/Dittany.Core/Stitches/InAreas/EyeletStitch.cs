@@ -40,13 +40,13 @@ public sealed class EyeletStitch : AreaStitch
 
     public override bool EdgeToo => true;
 
-    protected override Judgement Fills(AreaGround ground, SewingBy by) => Packed(ground, by).Count > 0 ? Judgement.Yes
+    protected override Judgement Fills(AreaGround ground, SewingBy by) => Packed(ground, by, 1).Count > 0 ? Judgement.Yes
         : new Judgement(false, $"There is no room for an eyelet of {Say.Length(2 * LeastMm)} across.", "Take satin stitch, or seeds.");
 
     protected override void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by)
     {
         var chance = new Chance(by.Seed);
-        foreach (var (middle, radius) in Packed(ground, by))
+        foreach (var (middle, radius) in Packed(ground, by, Most))
         {
             var spokes = Math.Max(LeastSpokes, (int)(Math.Tau * radius / (RimThreads * by.Spec.BundleMm)));
             var from = chance.Between(0, Math.Tau);
@@ -60,32 +60,56 @@ public sealed class EyeletStitch : AreaStitch
         }
     }
 
+    /// <summary>A circle is up to this much larger than the size it is one of.</summary>
+    private const double Uneven = 1.25;
+
+    /// <summary>Edges that a place is held against are so many to a step; steps that a place takes for each size (measured).</summary>
+    private const int EdgesToAStep = 2;
+
+    private const int PlaceSteps = 40;
+
     /// <summary>
-    /// Circles in the area, the largest first, none over another or over the edge; in rows, so that the way from each to
-    /// the next is short.
+    /// Circles in the area, the largest first, none over another or over the edge, no more than so many; in rows, so that the way from each
+    /// to the next is short.
     /// </summary>
-    private static IReadOnlyList<(Pt Middle, double RadiusMm)> Packed(AreaGround ground, SewingBy by)
+    private static IReadOnlyList<(Pt Middle, double RadiusMm)> Packed(AreaGround ground, SewingBy by, int upTo)
     {
         var most = Math.Min(MostMm, by.MostFreeMm);
         var (least, greatest) = ground.Covers.Box;
         var rings = ground.Covers.Rings.Select(r => (IReadOnlyList<Pt>)[.. r, r[0]]).ToArray();
         var (wide, high) = ((int)((greatest.X - least.X) / LookMm) + 1, (int)((greatest.Y - least.Y) / LookMm) + 1);
+        by.Budget?.Spend((long)wide * high * rings.Sum(r => r.Count) / EdgesToAStep);
         var free = Enumerable.Range(0, wide * high).Select(i => least + new Pt(i % wide * LookMm, i / wide * LookMm))
             .Where(ground.Covers.Holds).Select(p => (At: p, Room: rings.Min(r => Polyline.ToLine(p, r)))).Where(p => p.Room >= LeastMm)
             .ToArray();
-        by.Budget?.Spend((long)wide * high * rings.Sum(r => r.Count) / 20);
 
         // Large ones first, strewn; then smaller and smaller ones into the gaps. Sizes differ, as a hand's do.
         var chance = new Chance(by.Seed + 1);
         var found = new List<(Pt Middle, double RadiusMm)>();
+        var largest = Uneven * Math.Max(LeastMm, Sizes.Max() * most);
+        var near = new Squares<(Pt Middle, double RadiusMm)>(2 * largest);
         foreach (var share in Sizes)
         {
+            var wanted = Math.Max(LeastMm, share * most);
+            by.Budget?.Spend(PlaceSteps * (long)free.Length);
             foreach (var (at, room) in free.OrderBy(_ => chance.Next()).ToArray())
             {
-                var open = found.Select(f => f.Middle.To(at) - f.RadiusMm).Append(room).Min();
-                if (open >= Math.Max(LeastMm, share * most) && found.Count < Most)
+                if (found.Count >= upTo)
                 {
-                    found.Add((at, Math.Min(open, Math.Max(LeastMm, share * most) * chance.Between(1, 1.25))));
+                    break;
+                }
+
+                // What stands further off than the largest there may be and the largest there is takes nothing from it.
+                var open = room;
+                foreach (var (middle, radius) in near.Within(at, 2 * largest))
+                {
+                    open = Math.Min(open, middle.To(at) - radius);
+                }
+
+                if (open >= wanted)
+                {
+                    found.Add((at, Math.Min(open, wanted * chance.Between(1, Uneven))));
+                    near.Add(at, found[^1]);
                 }
             }
         }

@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 
 namespace Dittany.Core.Stitches.InAreas;
 
@@ -29,10 +30,28 @@ internal sealed record Limb(CentreStroke Stroke, bool StartButts, bool EndButts)
     /// <summary>What is left of a stroke that is cut back is at least so long, in half widths.</summary>
     private const double LeastLeft = 0.8;
 
-    /// <summary>The strokes of an area, the longest first.</summary>
+    /// <summary>
+    /// Strokes of so many shapes are kept: a letter comes again and again, in a plan and in all that is tried out for it.
+    /// </summary>
+    private const int MostKept = 600;
+
+    private static readonly Kept<OwnFrame, IReadOnlyList<Limb>> Known = new(MostKept);
+
+    /// <summary>
+    /// The strokes of an area, the longest first. They are found in the shape's own frame, so that what is the same elsewhere is found
+    /// once;
+    /// a plan is charged for each shape once.
+    /// </summary>
     public static IReadOnlyList<Limb> Of(AreaGround ground)
     {
-        var strokes = CentreLine.Of(ground.Covers.Rings, yUp: false).Where(s => s.Points.Count > 1)
+        var frame = new OwnFrame(ground.Covers.Rings);
+        Budget.Current.SpendOnce(frame, CentreLine.Steps(ground.Covers));
+        return [.. Known.Of(frame, f => Found(f.Rings())).Select(l => l with { Stroke = l.Stroke.Moved(frame.Origin) })];
+    }
+
+    private static IReadOnlyList<Limb> Found(IReadOnlyList<IReadOnlyList<Pt>> rings)
+    {
+        var strokes = CentreLine.Of(rings, yUp: false).Where(s => s.Points.Count > 1)
             .OrderByDescending(s => Polyline.Length(s.Points)).ToArray();
         return strokes.Select((s, i) =>
         {
