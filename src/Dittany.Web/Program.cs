@@ -82,6 +82,7 @@ using (folder)
 
     services.AddSingleton(new FolderPrinter(Path.Combine(folder.Path, "printed")));
     services.AddSingleton<IPrinter>(provider => provider.GetRequiredService<FolderPrinter>());
+    services.AddHealthChecks().AddCheck<StoreHealth>("store");
     services.AddRazorPages().AddMvcOptions(options => options.Filters.Add<TroubledPieces>());
     services.AddAntiforgery(options => options.Cookie.SameSite = SameSiteMode.Strict);
     services.AddDataProtection().SetApplicationName("Dittany").PersistKeysToFileSystem(new DirectoryInfo(folder.KeysPath));
@@ -133,6 +134,7 @@ using (folder)
     app.UseRouting();
     app.MapRazorPages();
     app.MapApi();
+    app.MapHealthChecks("/health");
     app.MapPictures();
     app.MapDrawings();
     app.MapStitches();

@@ -19,6 +19,9 @@ public sealed record FigurePart(string Role, FigureKind Kind, Stroke Stroke, int
     /// <summary>How stitches lie where it is an area; null leaves it to the stitch.</summary>
     public Direction? Flow { get; init; }
 
+    /// <summary>Closed edges within a closed shape of what it leaves open; none of anything else.</summary>
+    public IReadOnlyList<Stroke> Holes { get; init; } = [];
+
     /// <summary>The stroke as points, close enough for fitting.</summary>
     public IReadOnlyList<Pt> Line { get; } = Stroke.Flatten(Figure.FlattenShare * Figure.SpanOf(Stroke));
 
@@ -39,13 +42,22 @@ public sealed record FigurePart(string Role, FigureKind Kind, Stroke Stroke, int
     /// What a shape covers, close enough to see what lies on what; empty for lines and dots, and for a shape that is open, which is
     /// stitched as a line.
     /// </summary>
-    public Region Covers() => _covers ??= Kind != FigureKind.Shape || !Stroke.Closed ? Region.Empty : Crossed ?? Region.Sound(Line);
+    public Region Covers() => _covers ??= Kind != FigureKind.Shape || !Stroke.Closed ? Region.Empty
+        : Open(Crossed ?? Region.Sound(Line), Figure.FlattenShare);
+
+    /// <summary>What it covers, finely enough to be stitched, where it crosses itself and was put in order; null for every other part.</summary>
+    public Region? InOrder() => Crossed is { } crossed ? Open(crossed, Figure.FineShare) : null;
+
+    /// <summary>An area less the holes in it.</summary>
+    private Region Open(Region area, double share) => Holes.Aggregate(area, (left, hole) =>
+        left.Without(Region.Sound(Open(hole.Flatten(share * Figure.SpanOf(hole))))));
 
     private Region? _covers;
 
     public FigurePart Map(Func<Pt, Pt> map) => new(Role, Kind, Stroke.Map(map), Copy, Layer)
     {
         Flow = Flow?.Map(map),
+        Holes = Holes.Count == 0 ? [] : Holes.Select(h => h.Map(map)).ToArray(),
         _crossed = Kind == FigureKind.Shape && Stroke.Closed
             ? new Lazy<Region?>(() => Crossed is { } crossed ? crossed.Mapped(map) ?? Measures.Budget.Uncounted(() =>
                 Repaired(Stroke.Map(map)))

@@ -58,10 +58,13 @@ public sealed record OwnFigure(Figure Figure, int Bends, int BendsKept, int With
             else
             {
                 var curves = Coarser(part.Stroke, FinestShare * size);
+                var holes = part.Holes.Select(h => new Stroke(Coarser(h, FinestShare * size), true)).ToArray();
                 var coarser = new FigurePart(part.Role, part.Kind, new Stroke(curves, part.Stroke.Closed), part.Copy, part.Layer);
-                parts.Add(curves.Count == part.Stroke.Curves.Count ? part : coarser with { Flow = part.Flow });
-                bends += part.Stroke.Curves.Count;
-                kept += curves.Count;
+                var (drawnBends, keptBends) = (part.Stroke.Curves.Count + part.Holes.Sum(h => h.Curves.Count),
+                    curves.Count + holes.Sum(h => h.Curves.Count));
+                parts.Add(keptBends == drawnBends ? part : coarser with { Flow = part.Flow, Holes = holes });
+                bends += drawnBends;
+                kept += keptBends;
             }
         }
 
@@ -83,9 +86,9 @@ public sealed record OwnFigure(Figure Figure, int Bends, int BendsKept, int With
     /// <summary>What of a drawing is more than a needle follows, with what would do; null where nothing is.</summary>
     public (string Detail, string Try)? Against()
     {
-        if (Figure.Parts.FirstOrDefault(p => p.Stroke.Curves.Count > MostBends) is { } winding)
+        if (Figure.Parts.FirstOrDefault(p => p.Stroke.Curves.Count > MostBends || p.Holes.Any(h => h.Curves.Count > MostBends)) is { } winding)
         {
-            return ($"One {winding.Role} has {winding.Stroke.Curves.Count} bends, and {MostBends} is the most.",
+            return ($"One {winding.Role} has {winding.Holes.Append(winding.Stroke).Max(s => s.Curves.Count)} bends, and {MostBends} is the most.",
                 "Draw it with fewer points, or divide it into several lines.");
         }
 
@@ -97,7 +100,8 @@ public sealed record OwnFigure(Figure Figure, int Bends, int BendsKept, int With
         var all = 0;
         foreach (var shape in Figure.Parts.Where(p => p.Kind == FigureKind.Shape && p.Stroke.Closed))
         {
-            var crossings = SelfCrossings.Count(shape.Line, false, MostCrossings + 1);
+            var crossings = SelfCrossings.Count(shape.Line, false, MostCrossings + 1) + shape.Holes.Sum(h =>
+                SelfCrossings.Count(h.Flatten(Figure.FlattenShare * Figure.SpanOf(h)), false, MostCrossings + 1));
             all += crossings;
             if (crossings > MostCrossings)
             {

@@ -43,7 +43,10 @@ internal static class DesignOf
             return part.Kind switch
             {
                 FigureKind.Dot => shape with { Point = part.Middle },
-                FigureKind.Shape when part.Stroke.Closed => shape with { Area = new Area([part.Stroke]) { InOrder = () => part.Crossed } },
+                FigureKind.Shape when part.Stroke.Closed => shape with
+                {
+                    Area = new Area([part.Stroke, .. part.Holes]) { InOrder = part.InOrder },
+                },
                 _ => shape with { Line = part.Stroke },
             };
         }).ToArray());

@@ -32,6 +32,14 @@ public static class Places
     /// <summary>What a zone of the job's item is called; its id where it has no such zone.</summary>
     public static string NameOf(Job job, string zone) => job.FormUsed?.Zones.FirstOrDefault(z => z.Id == zone).Name ?? zone;
 
+    /// <summary>A decision about one element as a job's choices name it: the first element of a place without its id.</summary>
+    public static string KeyOf(Job job, string decision, string id)
+    {
+        var place = Of(job).First(p => p.Job.Elements.Any(e => e.Id == id) || p.Job.MotifsAsked.Any(m => m.Id == id));
+        var first = place.Job.Elements.Count > 0 ? place.Job.Elements[0].Id : place.Job.MotifsAsked[0].Id;
+        return $"{decision}{(first == id ? string.Empty : $":{id}")}{(place.Main ? string.Empty : $"{Mark}{place.Key}")}";
+    }
+
     /// <summary>
     /// All places: what stands already first, in the order it came, then the usual place, then others in the order of their elements. One
     /// where all elements share a zone.

@@ -191,12 +191,7 @@ public sealed record Heard(string Said, IReadOnlyList<Span> Spans, IReadOnlyList
     /// <summary>
     /// A decision of one element as a job names it: by its element where that is not the first of its place, and by its place.
     /// </summary>
-    internal static string Key(Job job, string decision, string id)
-    {
-        var place = Places.Of(job).First(p => p.Job.Elements.Any(e => e.Id == id) || p.Job.MotifsAsked.Any(m => m.Id == id));
-        var first = place.Job.Elements.Count > 0 ? place.Job.Elements[0].Id : place.Job.MotifsAsked[0].Id;
-        return $"{decision}{(first == id ? string.Empty : $":{id}")}{(place.Main ? string.Empty : $"{Places.Mark}{place.Key}")}";
-    }
+    internal static string Key(Job job, string decision, string id) => Places.KeyOf(job, decision, id);
 
     private static string Cut(string title) => title.Length <= JobCheck.MostTitle ? title : $"{title[..(JobCheck.MostTitle - 1)].TrimEnd()}…";
 }

@@ -29,7 +29,7 @@ public sealed record FigureMeasures(double Narrowest, double TightestRadius)
         {
             ReadOnlySpan<int> about = [part.Copy, (int)part.Kind, part.Stroke.Closed ? 1 : 0, part.Stroke.Curves.Count];
             hash.AppendData(MemoryMarshal.AsBytes(about));
-            foreach (var curve in part.Stroke.Curves)
+            foreach (var curve in part.Stroke.Curves.Concat(part.Holes.SelectMany(h => h.Curves)))
             {
                 ReadOnlySpan<double> points = [curve.P0.X, curve.P0.Y, curve.P1.X, curve.P1.Y, curve.P2.X, curve.P2.Y, curve.P3.X,
                     curve.P3.Y];
@@ -53,7 +53,8 @@ public sealed record FigureMeasures(double Narrowest, double TightestRadius)
 
         // Measured as a letter a hundred units high would be.
         var unit = Math.Max(greatest.X - least.X, greatest.Y - least.Y) / 100;
-        var glyph = new Glyph("*", 0, 0, 0, 100, drawn.Select(p => p.Stroke.Map(q => (q - least) * (1 / unit))).ToArray());
+        var glyph = new Glyph("*", 0, 0, 0, 100, drawn.SelectMany(p => p.Holes.Prepend(p.Stroke)).Select(s =>
+            s.Map(q => (q - least) * (1 / unit))).ToArray());
         var measures = GlyphMeasures.WithoutGaps(glyph);
         return new FigureMeasures(measures.Counters.DefaultIfEmpty(double.PositiveInfinity).Min() * unit, measures.TightestRadius * unit);
     }

@@ -94,7 +94,13 @@ internal sealed class Opened : IDisposable
                     var (glyphs, advance) = (new List<(ushort, double, double)>(), 0.0);
                     for (var k = i; k < end; k++)
                     {
-                        glyphs.Add(((ushort)infos[k].Codepoint, advance + (places[k].XOffset * _unit), places[k].YOffset * _unit));
+                        // Drawn twice at one place it is the same letter, but taking overlaps out of it may never end.
+                        var glyph = ((ushort)infos[k].Codepoint, advance + (places[k].XOffset * _unit), places[k].YOffset * _unit);
+                        if (!glyphs.Contains(glyph))
+                        {
+                            glyphs.Add(glyph);
+                        }
+
                         advance += places[k].XAdvance * _unit;
                     }
 
@@ -120,9 +126,20 @@ internal sealed class Opened : IDisposable
         return (clusters, spaces);
     }
 
+    /// <summary>
+    /// Glyphs that one letter is put together of, marks and all: no writing needs half of it (from memory), and the outline library takes
+    /// minutes over forty marks on each other. A letter of more has no outline.
+    /// </summary>
+    private const int MostGlyphs = 16;
+
     /// <summary>Outlines of letters together, overlaps taken out, about the origin of the first: closed strokes, y up.</summary>
     public IReadOnlyList<Stroke> Outline(IReadOnlyList<Cluster> run)
     {
+        if (run.Any(c => c.Glyphs.Count > MostGlyphs))
+        {
+            return [];
+        }
+
         var key = string.Join('|', run.Select(c => string.Create(CultureInfo.InvariantCulture, $"{c.Key}@{c.X - run[0].X:0.##}")));
         return _known.Of(key, _ =>
         {
@@ -139,6 +156,11 @@ internal sealed class Opened : IDisposable
     /// <summary>Whether the inks of two neighbours overlap.</summary>
     public bool Overlap(Cluster left, Cluster right)
     {
+        if (left.Glyphs.Count > MostGlyphs || right.Glyphs.Count > MostGlyphs)
+        {
+            return false;
+        }
+
         lock (_one)
         {
             using var a = Drawn([(left, 0)]);

@@ -117,13 +117,16 @@ public static class SvgDrawing
             }
             else
             {
-                svg.Empty("path", ("data-role", part.Role), ("data-layer", part.Layer), ("d", PathOf(part.Stroke)),
-                    ("fill", part.Kind == FigureKind.Shape ? "#dfe6da" : "none"), ("stroke", "#26352c"), ("stroke-width", "0.4"));
+                svg.Empty("path", ("data-role", part.Role), ("data-layer", part.Layer), ("d", PathOf(part)),
+                    ("fill-rule", "evenodd"), ("fill", part.Kind == FigureKind.Shape ? "#dfe6da" : "none"), ("stroke", "#26352c"), ("stroke-width", "0.4"));
             }
         }
 
         return svg.Close().ToString();
     }
+
+    /// <summary>A part as path data, to be filled by the rule of even and odd.</summary>
+    public static string PathOf(FigurePart part) => string.Join(' ', part.Holes.Prepend(part.Stroke).Select(PathOf));
 
     /// <summary>A stroke as path data.</summary>
     public static string PathOf(Stroke stroke)
@@ -152,11 +155,11 @@ public static class SvgDrawing
     private sealed class TooMuchException(string message) : Exception(message);
 
     /// <summary>How something is painted, as it comes down from the groups round it.</summary>
-    private sealed record Paint(SKMatrix Matrix, bool Filled, bool Stroked, string? Role, int Layer = 0);
+    private sealed record Paint(SKMatrix Matrix, bool Filled, bool Stroked, string? Role, int Layer = 0, bool EvenOdd = false);
 
     private sealed class Reading(XmlReader reader)
     {
-        private readonly List<(string Role, bool Filled, Stroke Stroke, double? Round, int Layer)> _found = [];
+        private readonly List<(string Role, Stroke Stroke, double? Round, int Layer, IReadOnlyList<Stroke> Holes)> _found = [];
         private readonly SortedDictionary<string, int> _notUsed = new(StringComparer.Ordinal);
         private int _pieces;
         private double? _widthMm;
@@ -187,7 +190,10 @@ public static class SvgDrawing
 
             var parts = _found.Select(f => f.Round is { } across && across <= DotShare * size
                 ? FigurePart.Dot("dot", Pt.Lerp(f.Stroke.Start, f.Stroke.Curves[f.Stroke.Curves.Count / 2].P0, 0.5)) with { Layer = f.Layer }
-                : new FigurePart(f.Role, f.Stroke.Closed ? FigureKind.Shape : FigureKind.Line, f.Stroke, Layer: f.Layer)).ToArray();
+                : new FigurePart(f.Role, f.Stroke.Closed ? FigureKind.Shape : FigureKind.Line, f.Stroke, Layer: f.Layer)
+                {
+                    Holes = f.Holes,
+                }).ToArray();
             return new ReadDrawing(new Figure(parts).Centred(), _widthMm,
                 _notUsed.Select(n => n.Value == 1 ? n.Key : $"{n.Key} ({n.Value} times)").ToArray(), null);
         }
@@ -333,7 +339,8 @@ public static class SvgDrawing
                 Array.Find(Roles, r => string.Equals(r, role, StringComparison.OrdinalIgnoreCase))
                     ?? (told is not null && IsRole(told) ? told : outer.Role),
                 int.TryParse(reader.GetAttribute("data-layer"), NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture, out var layer)
-                    ? Math.Clamp(layer, -MostLayers, MostLayers) : outer.Layer);
+                    ? Math.Clamp(layer, -MostLayers, MostLayers) : outer.Layer,
+                Styled("fill-rule") is { } rule ? rule == "evenodd" : outer.EvenOdd);
         }
 
         private void Shape(Paint paint)
@@ -364,9 +371,10 @@ public static class SvgDrawing
 
             using var moved = new SKPath();
             path.Transform(paint.Matrix, moved);
-            foreach (var stroke in PathStrokes.Of(moved, close: paint.Filled && !paint.Stroked))
+            var drawn = PathStrokes.Of(moved, close: paint.Filled && !paint.Stroked);
+            foreach (var (stroke, holes) in paint.Filled ? Contours.Nested(drawn, paint.EvenOdd) : [.. drawn.Select(s => new Contour(s, []))])
             {
-                _pieces += stroke.Curves.Count;
+                _pieces += stroke.Curves.Count + holes.Sum(h => h.Curves.Count);
                 if (_pieces > MostPieces || _found.Count >= MostParts)
                 {
                     throw new TooMuchException(
@@ -374,7 +382,7 @@ public static class SvgDrawing
                             + $"more than a needle makes: simplify it first.");
                 }
 
-                if (stroke.Curves.SelectMany(c => new[] { c.P0, c.P1, c.P2, c.P3 }).Any(p => !double.IsFinite(p.X) || !double.IsFinite(p.Y)
+                if (holes.Prepend(stroke).SelectMany(s => s.Curves).SelectMany(c => new[] { c.P0, c.P1, c.P2, c.P3 }).Any(p => !double.IsFinite(p.X) || !double.IsFinite(p.Y)
                     || Math.Abs(p.X) > 1e6 || Math.Abs(p.Y) > 1e6))
                 {
                     Note("a shape out of all measure");
@@ -382,8 +390,8 @@ public static class SvgDrawing
                 }
 
                 var scale = Math.Sqrt(Math.Abs((paint.Matrix.ScaleX * paint.Matrix.ScaleY) - (paint.Matrix.SkewX * paint.Matrix.SkewY)));
-                _found.Add((paint.Role ?? (stroke.Closed ? "outline" : "stem"), paint.Filled, stroke, round > 0 ? 2 * round * scale
-                    : null, paint.Layer));
+                _found.Add((paint.Role ?? (stroke.Closed ? "outline" : "stem"), stroke, round > 0 ? 2 * round * scale
+                    : null, paint.Layer, holes));
             }
         }
 

@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Text.Json;
 using Dittany.Core.Geometry;
 using Dittany.Core.Planning;
+using Dittany.Formats.Drawings;
 
 namespace Dittany.Formats.Json;
 
@@ -262,7 +263,7 @@ internal static class ElementJson
             w.WriteStartObject();
             w.WriteString("role", part.Role);
             w.WriteString("kind", Names.Of(Kinds, part.Kind));
-            w.WriteString("path", StrokeText.Write(part.Stroke));
+            w.WriteString("path", string.Join(' ', part.Holes.Prepend(part.Stroke).Select(StrokeText.Write)));
             JobJson.Number(w, "layer", part.Layer == 0 ? null : part.Layer);
             w.WriteEndObject();
         }
@@ -284,14 +285,16 @@ internal static class ElementJson
             var kind = faults.OneOf(part, "kind", here, Kinds) ?? FigureKind.Line;
             if (faults.Text(part, "path", here, required: true) is { } path)
             {
-                if (StrokeText.Read(path) is { } stroke)
+                var contours = StrokeText.Read(path);
+                var role = faults.Text(part, "role", here) ?? (kind == FigureKind.Dot ? "dot" : "outline");
+                var layer = Math.Clamp(faults.Whole(part, "layer", here) ?? 0, -99, 99);
+                parts.AddRange((kind == FigureKind.Shape ? Contours.Nested(contours, evenOdd: true)
+                    : contours.Take(kind == FigureKind.Dot ? 1 : contours.Count).Select(c => new Contour(c, []))).Select(c =>
+                    new FigurePart(role, kind, c.Stroke, Layer: layer) { Holes = c.Holes }));
+                if (contours.Count == 0)
                 {
-                    parts.Add(new FigurePart(faults.Text(part, "role", here) ?? (kind == FigureKind.Dot ? "dot" : "outline"), kind,
-                        stroke, Layer: Math.Clamp(faults.Whole(part, "layer", here) ?? 0, -99, 99)));
-                }
-                else
-                {
-                    faults.Add($"{here}/path", "This is no stroke.", "Write M x y, then L x y or C x1 y1 x2 y2 x y, with numbers only.");
+                    faults.Add($"{here}/path", "This is no stroke.",
+                        "Write it as the path data of SVG, such as M 0 0 L 10 0 C 10 5 5 10 0 10 Z; several rings are one shape with holes.");
                 }
             }
         }

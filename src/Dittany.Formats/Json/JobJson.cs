@@ -212,6 +212,8 @@ public static class JobJson
             MakeUp = top.TryGetValue("makeUp", out var up) ? MakeUpOf(up, faults) : null,
             Standing = StandingOf(top, faults),
         };
+        (job, var saidTwice) = FillWishes.Heard(job);
+        faults.Faults.AddRange(saidTwice.Select(x => x with { Pointer = InDocument(x.Pointer, places) }));
         var shop = WorkshopJson.Read(top, workshop, faults);
         var seen = faults.Faults.Select(x => x.Pointer).ToHashSet(StringComparer.Ordinal);
 

@@ -228,11 +228,15 @@ public static class ApiDoor
         var read = JobJson.Read(body, today.Date, Workshop.Default, shelf.Now);
         if (read.Job is null)
         {
-            return Problems.Of(StatusCodes.Status400BadRequest, "The job makes no sense as it stands.", read.Faults);
+            return Problems.Of(StatusCodes.Status400BadRequest, Senseless(read.Faults), read.Faults);
         }
 
         return answer(read.Job, read.Workshop!, await plans.Make(read.Job, read.Workshop!, context.RequestAborted));
     }
+
+    /// <summary>What is wrong with a job, the first of it in words.</summary>
+    private static string Senseless(IReadOnlyList<JobFault> faults) => faults.Count == 1 ? $"The job makes no sense: {faults[0].Detail}"
+        : $"The job makes no sense in {faults.Count} places, the first: {faults[0].Detail}";
 
     private static IResult List(IEnumerable<JsonObject> rows) =>
         Results.Text(new JsonArray(rows.Select(r => (JsonNode)r).ToArray()).ToJsonString(), "application/json", Encoding.UTF8);

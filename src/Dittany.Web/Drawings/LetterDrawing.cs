@@ -118,7 +118,7 @@ public static class LetterDrawing
             else
             {
                 // What lies over something hides it, filled or not.
-                svg.Empty("path", ("d", SvgDrawing.PathOf(part.Stroke)),
+                svg.Empty("path", ("d", SvgDrawing.PathOf(part)), ("fill-rule", "evenodd"),
                     ("stroke", filled ? ItemDrawing.Shade(Colour.Parse(colour), 0.8) : colour), ("stroke-width", filled ? 0.8 : small ? 2 : 2.4),
                     ("fill", filled ? colour : part.Kind == FigureKind.Shape && part.Layer > 0 ? Paper.ToString() : "none"));
             }

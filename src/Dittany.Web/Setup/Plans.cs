@@ -71,10 +71,14 @@ public sealed class Plans : IDisposable
     public Plans(ILogger<Plans>? log, Func<Job, Workshop, Func<bool>, CancellationToken, Plan> make, Func<Job, Workshop, CancellationToken,
         Plan> glance)
     {
+        Meter = new PlanMeter(() => _making.Count);
         (_log, _make, _glance) = (log ?? Microsoft.Extensions.Logging.Abstractions.NullLogger<Plans>.Instance, make, glance);
     }
 
     private readonly Func<Job, Workshop, CancellationToken, Plan> _glance;
+
+    /// <summary>What the making of plans comes to, in figures.</summary>
+    public PlanMeter Meter { get; }
 
     /// <summary>How many plans are being made or wait for it.</summary>
     public int InTheMaking => _making.Count;
@@ -89,6 +93,7 @@ public sealed class Plans : IDisposable
         var key = PlanJson.InputHash(job, workshop);
         if (Known(key) is { } known)
         {
+            Meter.Ended(PlanEnd.Kept);
             return known;
         }
 
@@ -96,6 +101,11 @@ public sealed class Plans : IDisposable
         try
         {
             return await making.Plan.WaitAsync(stop);
+        }
+        catch (BusyException)
+        {
+            Meter.Ended(PlanEnd.Busy);
+            throw;
         }
         finally
         {
@@ -286,6 +296,7 @@ public sealed class Plans : IDisposable
     public void Dispose()
     {
         _closing.Cancel();
+        Meter.Dispose();
         _kept.Dispose();
         _beyond.Dispose();
         _told.Dispose();
@@ -316,7 +327,9 @@ public sealed class Plans : IDisposable
                 _log.LogWarning("A plan on {Form} breaks the law of {Law} ({Key}): {What}", job.Form, breach.Law, key, breach.What);
             }
 
-            if (TimeProvider.System.GetElapsedTime(since) is var took && took > SlowFrom)
+            var took = TimeProvider.System.GetElapsedTime(since);
+            Meter.Took(took, plan.Steps);
+            if (took > SlowFrom)
             {
                 _log.LogWarning("A plan on {Form} took {Seconds} s and {Steps} steps ({Key}).", job.Form, Math.Round(took.TotalSeconds, 1), plan.Steps, key);
             }
@@ -325,6 +338,7 @@ public sealed class Plans : IDisposable
         }
         catch (UnplannedException e)
         {
+            Meter.Ended(PlanEnd.Refused);
             Beyond(key, e);
             throw;
         }
@@ -337,6 +351,7 @@ public sealed class Plans : IDisposable
             // The words of the piece may stand in the message, so the log has its kind and where it happened.
             _log.LogError("No plan came on {Form} ({Key}): {Kind} {Where}", job.Form, key, e.GetType().Name, e.StackTrace);
             var unplanned = UnplannedException.By(e);
+            Meter.Ended(PlanEnd.Failed);
             Beyond(key, unplanned);
             throw unplanned;
         }

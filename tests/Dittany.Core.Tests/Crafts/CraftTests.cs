@@ -14,6 +14,7 @@ using FsCheck.Fluent;
 namespace Dittany.Core.Tests.Crafts;
 
 /// <summary>Paint, wool and pencil: what each is refused for, what it takes, and in which order it is done.</summary>
+[Trait("Lane", "long")]
 public class CraftTests
 {
     private static Plan Motif(string craft, string form = "tote", string motif = "songbird", double high = 90, StatedFabric? fabric = null,

@@ -11,6 +11,7 @@ namespace Dittany.Core.Tests.Items;
 /// <summary>
 /// Items measured by hand, and own forms: what they come to, what cannot be, and what always holds of a field on any shape.
 /// </summary>
+[Trait("Lane", "long")]
 public class OwnFormTests
 {
     /// <summary>

@@ -14,6 +14,7 @@ namespace Dittany.Core.Tests.Laws;
 /// What every plan keeps, over every form with every cloth, thread, craft and way of marking, one at a time and several at once. That heat
 /// sets ink, melts metallic thread (ISO 3758: one dot, 110 °C) and that fresh paint is not washed are facts of the trade.
 /// </summary>
+[Trait("Lane", "long")]
 public class LawTests
 {
     private const int Rounds = 1_500;

@@ -10,6 +10,7 @@ namespace Dittany.Core.Tests.Operations;
 /// Heat, water and needles that would spoil what lies on the cloth: facts of the trade (an iron sets water-erasable ink for good,
 /// paint runs until it is set, felted wool is neither soaked nor ironed).
 /// </summary>
+[Trait("Lane", "long")]
 public class ConflictTests
 {
     private static Operation Op(OpId id, OpKind kind, Place place) => new(id, kind, Station.Finish, place, [], []);

@@ -11,6 +11,7 @@ namespace Dittany.Core.Tests.Planning;
 /// No job within the limits takes for ever, none is answered with a number that is none, and what is more than a plan holds ends as a
 /// sentence.
 /// </summary>
+[Trait("Lane", "long")]
 public sealed class BoundsTests
 {
     private static Figure Scribble(int curves)

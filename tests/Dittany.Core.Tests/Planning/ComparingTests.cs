@@ -5,6 +5,7 @@ using Dittany.Core.Words;
 namespace Dittany.Core.Tests.Planning;
 
 /// <summary>Two plans beside each other, and what would let in what is ruled out.</summary>
+[Trait("Lane", "long")]
 public class ComparingTests
 {
     private static readonly Workshop Here = Workshop.Default;

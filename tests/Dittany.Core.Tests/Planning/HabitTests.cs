@@ -6,6 +6,7 @@ using Dittany.Core.Planning;
 namespace Dittany.Core.Tests.Planning;
 
 /// <summary>Every school really changes the plan, and the slip that tells of it says so.</summary>
+[Trait("Lane", "long")]
 public class HabitTests
 {
     /// <summary>

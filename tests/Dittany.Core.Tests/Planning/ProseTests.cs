@@ -9,6 +9,7 @@ namespace Dittany.Core.Tests.Planning;
 /// Every sentence plans can say, read as a maker would hear it: no ids, no numbers of colours, no double words or units, no number more
 /// exact than a tape or a clock.
 /// </summary>
+[Trait("Lane", "long")]
 public partial class ProseTests
 {
     private static readonly (string What, Regex Found)[] NeverSaid =

@@ -6,6 +6,7 @@ using Dittany.Core.Words;
 namespace Dittany.Core.Tests.Planning;
 
 /// <summary>What goes round something has its middle where that has its own, and leaves it the room inside.</summary>
+[Trait("Lane", "long")]
 public class SurroundingTests
 {
     private static readonly DateOnly Monday = new(2027, 3, 1);

@@ -13,6 +13,7 @@ namespace Dittany.Core.Tests.Planning;
 /// A plan is total: whatever cloth, thread, stitch and motif come together, and however small the letters are, a plan comes of it in which
 /// everything is told, and nothing that was tried out for it failed by a fault of ours.
 /// </summary>
+[Trait("Lane", "long")]
 public sealed class TotalTests
 {
     /// <summary>

@@ -14,6 +14,7 @@ using FsCheck.Fluent;
 namespace Dittany.Core.Tests.Planning;
 
 /// <summary>What holds for every plan, over random jobs.</summary>
+[Trait("Lane", "long")]
 public class WhatAlwaysHolds
 {
     private const double GridMm = 0.003;

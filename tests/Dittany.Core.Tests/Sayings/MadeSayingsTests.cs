@@ -5,6 +5,7 @@ using Dittany.Core.Sayings;
 namespace Dittany.Core.Tests.Sayings;
 
 /// <summary>Ten thousand made sayings: each means what it was made from, or is asked about; none is silently something else.</summary>
+[Trait("Lane", "long")]
 public class MadeSayingsTests
 {
     private static readonly DateOnly Monday = new(2027, 3, 1);

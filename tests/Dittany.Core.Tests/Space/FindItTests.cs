@@ -14,6 +14,7 @@ namespace Dittany.Core.Tests.Space;
 /// The card's instructions followed to the letter on a simulated item: creases are made by laying edges on each other, distances are those
 /// of the sentence.
 /// </summary>
+[Trait("Lane", "long")]
 public class FindItTests
 {
     /// <summary>On every face of every form at every size the card ends within half a millimetre of the plan.</summary>

@@ -9,6 +9,7 @@ using FsCheck.Fluent;
 namespace Dittany.Core.Tests.Stitches;
 
 /// <summary>Stitches that lie otherwise in one place than in another, against the geometry of fans, rays and parallels.</summary>
+[Trait("Lane", "long")]
 public class DirectionTests
 {
     private static readonly string[] Fields = ["long-and-short", "brick", "directional-straight", "satin"];

@@ -10,6 +10,7 @@ namespace Dittany.Core.Tests.Transfer;
 /// <summary>
 /// Paper shapes: rough circles and outlines to be pushed about on the item (common practice: paper scraps about the size of the flowers).
 /// </summary>
+[Trait("Lane", "long")]
 public class PaperShapeTests
 {
     private static Plan Cushion(MotifAsked motif) => Jobs.Plan(new Job("cushion-cover", [], Jobs.Monday, Motifs: [motif]));

@@ -8,6 +8,7 @@ using Dittany.Core.Transfer;
 namespace Dittany.Core.Tests.Transfer;
 
 /// <summary>Stabilisers, markers, and the order of what is done.</summary>
+[Trait("Lane", "long")]
 public class SupportTests
 {
     /// <summary>

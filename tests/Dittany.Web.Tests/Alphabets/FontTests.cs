@@ -25,6 +25,27 @@ public class FontTests
 
     private static FontAlphabet Find(string id) => (FontAlphabet)ShippedAlphabets.All.Single(a => a.Id == id);
 
+    /// <summary>
+    /// A letter heaped with marks, all at one place or on each other, is told of at once in every hand: the outline library would take
+    /// minutes over it and nobody else could ask for that font. Marks at one place are one, as they are drawn.
+    /// </summary>
+    [Theory]
+    [InlineData('\u0301', 40)]
+    [InlineData('\u0308', 64)]
+    [InlineData('\u0323', 17)]
+    [InlineData('\u0301', 9)]
+    public async Task Letters_heaped_with_marks_are_soon_told_of(char mark, int many)
+    {
+        foreach (var hand in ShippedAlphabets.All.OfType<FontAlphabet>())
+        {
+            var heaped = "a" + new string(mark, many);
+            var asked = Task.Run(() => (Has: hand.Has(heaped), Row: hand.Shape(heaped, 0)));
+            var (has, row) = await asked.WaitAsync(TimeSpan.FromMinutes(1));
+            Assert.True(!has || row.Letters.Count > 0, hand.Id);
+            Assert.All(row.Letters, l => Assert.NotEmpty(l.Glyph.Strokes));
+        }
+    }
+
     private static ReadOnlySpan<byte> Table(byte[] font, string tag)
     {
         for (var i = 0; i < BinaryPrimitives.ReadUInt16BigEndian(font.AsSpan(4)); i++)

@@ -27,6 +27,27 @@ public class SvgDrawingTests
     }
 
     /// <summary>
+    /// The rings of one filled path are read by its fill rule (SVG 2, 13.4.2): by even and odd the inner of two is a hole whichever way it
+    /// runs, otherwise only where it runs the other way round; a third within it is a shape again. Written and read back it stays so.
+    /// </summary>
+    [Theory]
+    [InlineData("M0 0H40V40H0ZM10 10H30V30H10Z", "evenodd", new[] { 1 })]
+    [InlineData("M0 0H40V40H0ZM10 10V30H30V10Z", "nonzero", new[] { 1 })]
+    [InlineData("M0 0H40V40H0ZM10 10H30V30H10Z", "nonzero", new[] { 0, 0 })]
+    [InlineData("M15 15H25V25H15ZM0 0H40V40H0ZM10 10H30V30H10Z", "evenodd", new[] { 0, 1 })]
+    [InlineData("M0 0H40V40H0ZM5 5H15V15H5ZM25 25H35V35H25Z", "evenodd", new[] { 2 })]
+    [InlineData("M0 0H10V10H0ZM20 0H30V10H20Z", "evenodd", new[] { 0, 0 })]
+    public void Rings_within_rings_are_holes(string data, string rule, int[] holes)
+    {
+        var figure = Read(Svg($"<path d='{data}' fill-rule='{rule}'/>")).Figure!;
+        Assert.Equal(holes, figure.Parts.Select(p => p.Holes.Count));
+        var again = Read(SvgDrawing.Write(figure, "rings", figure.Width)).Figure!;
+        Assert.Equal(holes, again.Parts.Select(p => p.Holes.Count));
+        Assert.Equal(figure.Parts.Sum(p => p.Covers().AreaMm2), again.Parts.Sum(p => p.Covers().AreaMm2), 1);
+        Assert.Equal(holes, OwnFigure.Of(figure).Figure.Map(q => q * 3).Parts.Select(p => p.Holes.Count));
+    }
+
+    /// <summary>
     /// Units and view box: a box of 50 shown 100 mm wide doubles everything; without any size a unit is a pixel, 25.4/96 mm; an inch is
     /// 25.4 mm.
     /// </summary>

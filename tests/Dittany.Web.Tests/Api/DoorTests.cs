@@ -51,6 +51,48 @@ public sealed class DoorTests(Site site) : IClassFixture<Site>
 
 
     /// <summary>
+    /// A drawing's part is all of SVG's path data (SVG 2, 9.3): relative steps, arcs, bends of one handle, and several rings, of which the
+    /// inner ones are holes. A ring of 20 mm with a hole of 10 mm leaves three quarters of its disc to be filled, and no stitch in the hole.
+    /// </summary>
+    [Fact]
+    public async Task A_part_of_a_drawing_may_have_holes()
+    {
+        const string Ring = "m10,0 a10 10 0 1 1 -20,0 a10 10 0 1 1 20,0z M5 0A5 5 0 1 0-5 0A5,5,0,1,0,5,0Z";
+        var plan = await Post($$"""{"item":{"form":"tote"},"today":"2027-03-01","elements":[{"kind":"motif","heightMm":20,"drawing":{"name":"ring","parts":[{"role":"petal","kind":"shape","path":"{{Ring}}"}]},"stitch":"brick"}]}""");
+        var element = plan.GetProperty("elements")[0];
+        var part = Assert.Single(element.GetProperty("parts").EnumerateArray(), p => p.TryGetProperty("areaMm2", out _));
+        Assert.Equal("brick", part.GetProperty("stitch").GetString());
+        Assert.Equal(Math.PI * (100 - 25), part.GetProperty("areaMm2").GetDouble(), 1.5);
+        var points = part.GetProperty("stitches").EnumerateArray().SelectMany(s => new[] { s.GetProperty("fromMm"), s.GetProperty("toMm") })
+            .Select(p => (X: p[0].GetDouble(), Y: p[1].GetDouble())).ToArray();
+        var (x, y) = ((points.Min(p => p.X) + points.Max(p => p.X)) / 2, (points.Min(p => p.Y) + points.Max(p => p.Y)) / 2);
+        Assert.All(points, p => Assert.InRange(Math.Sqrt(((p.X - x) * (p.X - x)) + ((p.Y - y) * (p.Y - y))), 4.4, 10.6));
+    }
+
+    /// <summary>
+    /// What an element is stitched in may be a stitch that fills: its areas are filled so, as if it had been chosen, and its lines stay. Where
+    /// another fill is chosen beside it, it is asked which.
+    /// </summary>
+    [Fact]
+    public async Task An_elements_stitch_may_be_a_fill()
+    {
+        const string Flower = """{"item":{"form":"tote"},"today":"2027-03-01","elements":[{"kind":"motif","motif":"sunflower","heightMm":60,"stitch":"long-and-short"}]OVERRULES}""";
+        var plan = await Post(Flower.Replace("OVERRULES", string.Empty, StringComparison.Ordinal));
+        var decision = plan.GetProperty("decisions").EnumerateArray().Single(d => d.GetProperty("id").GetString() == "stitch.fill");
+        Assert.Equal("long-and-short", decision.GetProperty("choiceId").GetString());
+        Assert.Contains(plan.GetProperty("elements")[0].GetProperty("parts").EnumerateArray(), p => p.GetProperty("stitch").GetString() == "long-and-short");
+        var same = await Post(Flower.Replace("OVERRULES", ",\"overrules\":{\"stitch.fill\":\"long-and-short\"}", StringComparison.Ordinal));
+        Assert.Equal(plan.GetProperty("route").GetArrayLength(), same.GetProperty("route").GetArrayLength());
+
+        using var twice = Site.Json(Flower.Replace("OVERRULES", ",\"overrules\":{\"stitch.fill\":\"satin\"}", StringComparison.Ordinal));
+        var answer = await _door.PostAsync(new Uri("/api/plan", UriKind.Relative), twice);
+        Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
+        var problem = await Site.Read(answer);
+        Assert.Equal("#/elements/0/stitch", problem.GetProperty("errors")[0].GetProperty("pointer").GetString());
+        Assert.Contains("said twice over", problem.GetProperty("title").GetString(), StringComparison.Ordinal);
+    }
+
+    /// <summary>
     /// How far a piece is comes in with the job and goes out with its plan; what is left shrinks, the whole stays. Her units change nothing
     /// at the door: it speaks millimetres.
     /// </summary>
@@ -101,7 +143,10 @@ public sealed class DoorTests(Site site) : IClassFixture<Site>
     [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"motif","motif":"dragon"}]}""", "#/elements/0/motif")]
     [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"motif","motif":"bird","heightMm":0}]}""", "#/elements/0/heightMm")]
     [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"motif","motif":"bird"},{"kind":"text","text":"a","arrangement":"loop"}]}""", "#/elements/1/arrangement")]
-    [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"motif","drawing":{"name":"x","parts":[{"path":"M 0 0 Q 1 1 2 2"}]}}]}""", "#/elements/0/drawing/parts/0/path")]
+    [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"motif","drawing":{"name":"x","parts":[{"path":"M 0 0 K 1 1 2 2"}]}}]}""", "#/elements/0/drawing/parts/0/path")]
+    [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"motif","drawing":{"name":"x","parts":[{"path":"M 0 0 L nan 3"}]}}]}""", "#/elements/0/drawing/parts/0/path")]
+    [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"motif","drawing":{"name":"x","parts":[{"path":"M 0 0"}]}}]}""", "#/elements/0/drawing/parts/0/path")]
+    [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"motif","drawing":{"name":"x","parts":[{"path":"M 0 0 L 1e9 3"}]}}]}""", "#/elements/0/drawing/parts/0/path")]
     [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"motif","motif":"bird","parts":[{"stitch":"satin"}]}]}""", "#/elements/0/parts/0/role")]
     [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"motif","motif":"bird","parts":[{"role":"wing","stitch":"knitting"}]}]}""", "#/elements/0/parts/0/stitch")]
     [InlineData("""{"item":{"form":"tea-towel"},"elements":[{"kind":"motif","motif":"bird","parts":[{"role":"wing","strands":7}]}]}""", "#/elements/0/parts/0/strands")]

@@ -69,6 +69,45 @@ public sealed class PlansTests
         using var again = await places.Take(default);
     }
 
+    /// <summary>
+    /// Plans are told in figures by the platform's own means: one made, the same kept, one refused, with what the made one took.
+    /// </summary>
+    [Fact]
+    public async Task What_plans_come_to_is_told_in_figures()
+    {
+        using var plans = new Plans(new LetterShelf());
+        var (ends, steps, seconds) = (new List<string>(), new List<long>(), new List<double>());
+        using var listener = new System.Diagnostics.Metrics.MeterListener();
+        listener.InstrumentPublished = (instrument, l) =>
+        {
+            if (ReferenceEquals(instrument.Meter, plans.Meter.Meter))
+            {
+                l.EnableMeasurementEvents(instrument);
+            }
+        };
+        listener.SetMeasurementEventCallback<long>((instrument, value, tags, _) =>
+        {
+            if (instrument.Name == "dittany.plan.steps")
+            {
+                steps.Add(value);
+            }
+            else
+            {
+                ends.AddRange(tags.ToArray().Select(t => $"{t.Key} {t.Value}"));
+            }
+        });
+        listener.SetMeasurementEventCallback<double>((_, value, _, _) => seconds.Add(value));
+        listener.Start();
+        var plan = await plans.Make(Towel("Ida"), Workshop.Default, default);
+        await plans.Make(Towel("Ida"), Workshop.Default, default);
+        var much = new Job("badge", [], Monday, Overrules: new Dictionary<string, string> { ["stitch.fill"] = "eyelet" },
+            Motifs: [new MotifAsked("m", "balloon", HeightMm: 458)]);
+        await Assert.ThrowsAsync<UnplannedException>(() => plans.Make(much, Workshop.Default, default));
+        Assert.Equal(["end made", "end kept", "end refused"], ends);
+        Assert.Equal([plan.Steps], steps);
+        Assert.True(Assert.Single(seconds) > 0);
+    }
+
     /// <summary>Many who ask for the same wait for one plan, and one of them leaving takes it from nobody.</summary>
     [Fact]
     public async Task Equal_requests_are_one_plan()

@@ -1,0 +1,53 @@
+using System.Globalization;
+using Dittany.Core.StitchBook;
+
+namespace Dittany.Core.Planning;
+
+/// <summary>
+/// A stitch wished for a whole element that fills areas and draws no lines: a wish for how its areas are filled. Its lines stay as the
+/// plan has them, and where it has no areas the plan says so beside the choice.
+/// </summary>
+public static class FillWishes
+{
+    private const string Decision = "stitch.fill";
+
+    /// <summary>The job with such wishes among its choices; a fault where another fill was chosen for the same element.</summary>
+    public static (Job Job, IReadOnlyList<JobFault> Faults) Heard(Job job)
+    {
+        var ids = job.Elements.Select(e => e.Id).Concat(job.MotifsAsked.Select(m => m.Id)).ToArray();
+        if (ids.Distinct(StringComparer.Ordinal).Count() < ids.Length)
+        {
+            return (job, []);
+        }
+
+        var (choices, faults) = (new Dictionary<string, string>(job.Overrules ?? new Dictionary<string, string>(), StringComparer.Ordinal),
+            new List<JobFault>());
+        var wishes = job.Elements.Select(e => (e.Id, e.Stitch)).Concat(job.MotifsAsked.Select(m => (m.Id, m.Stitch))).ToArray();
+        for (var i = 0; i < wishes.Length; i++)
+        {
+            if (wishes[i].Stitch is not { } fill || !Fills(fill))
+            {
+                continue;
+            }
+
+            var key = Places.KeyOf(job, Decision, wishes[i].Id);
+            if (choices.TryGetValue(key, out var chosen) && chosen != fill)
+            {
+                faults.Add(new JobFault(string.Create(CultureInfo.InvariantCulture, $"#/elements/{i}/stitch"),
+                    $"How its areas are filled is said twice over: '{fill}' here, '{chosen}' among the choices.", "Leave out one of them."));
+            }
+
+            choices[key] = fill;
+        }
+
+        return (job with
+        {
+            Elements = job.Elements.Select(e => Fills(e.Stitch) ? e with { Stitch = null } : e).ToArray(),
+            Motifs = job.Motifs?.Select(m => Fills(m.Stitch) ? m with { Stitch = null } : m).ToArray(),
+            Overrules = job.Overrules is null && choices.Count == 0 ? null : choices,
+        }, faults);
+    }
+
+    private static bool Fills(string? stitch) => stitch is not null && Book.Fill(stitch) is not null
+        && Book.Lines.All(l => l.Id != stitch);
+}
