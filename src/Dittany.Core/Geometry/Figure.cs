@@ -45,7 +45,9 @@ public sealed record FigurePart(string Role, FigureKind Kind, Stroke Stroke, int
     public Region Covers() => _covers ??= Kind != FigureKind.Shape || !Stroke.Closed ? Region.Empty
         : Open(Crossed ?? Region.Sound(Line), Figure.FlattenShare);
 
-    /// <summary>What it covers, finely enough to be stitched, where it crosses itself and was put in order; null for every other part.</summary>
+    /// <summary>
+    /// What it covers, finely enough to be stitched, where it crosses itself and was put in order; null for every other part.
+    /// </summary>
     public Region? InOrder() => Crossed is { } crossed ? Open(crossed, Figure.FineShare) : null;
 
     /// <summary>An area less the holes in it.</summary>

@@ -86,7 +86,8 @@ public sealed record OwnFigure(Figure Figure, int Bends, int BendsKept, int With
     /// <summary>What of a drawing is more than a needle follows, with what would do; null where nothing is.</summary>
     public (string Detail, string Try)? Against()
     {
-        if (Figure.Parts.FirstOrDefault(p => p.Stroke.Curves.Count > MostBends || p.Holes.Any(h => h.Curves.Count > MostBends)) is { } winding)
+        if (Figure.Parts.FirstOrDefault(p => p.Stroke.Curves.Count > MostBends || p.Holes.Any(h =>
+            h.Curves.Count > MostBends)) is { } winding)
         {
             return ($"One {winding.Role} has {winding.Holes.Append(winding.Stroke).Max(s => s.Curves.Count)} bends, and {MostBends} is the most.",
                 "Draw it with fewer points, or divide it into several lines.");

@@ -372,7 +372,8 @@ public static class SvgDrawing
             using var moved = new SKPath();
             path.Transform(paint.Matrix, moved);
             var drawn = PathStrokes.Of(moved, close: paint.Filled && !paint.Stroked);
-            foreach (var (stroke, holes) in paint.Filled ? Contours.Nested(drawn, paint.EvenOdd) : [.. drawn.Select(s => new Contour(s, []))])
+            foreach (var (stroke, holes) in paint.Filled ? Contours.Nested(drawn, paint.EvenOdd) : [.. drawn.Select(s => new Contour(s,
+                []))])
             {
                 _pieces += stroke.Curves.Count + holes.Sum(h => h.Curves.Count);
                 if (_pieces > MostPieces || _found.Count >= MostParts)
@@ -382,7 +383,8 @@ public static class SvgDrawing
                             + $"more than a needle makes: simplify it first.");
                 }
 
-                if (holes.Prepend(stroke).SelectMany(s => s.Curves).SelectMany(c => new[] { c.P0, c.P1, c.P2, c.P3 }).Any(p => !double.IsFinite(p.X) || !double.IsFinite(p.Y)
+                if (holes.Prepend(stroke).SelectMany(s => s.Curves).SelectMany(c => new[] { c.P0, c.P1, c.P2, c.P3 }).Any(p =>
+                    !double.IsFinite(p.X) || !double.IsFinite(p.Y)
                     || Math.Abs(p.X) > 1e6 || Math.Abs(p.Y) > 1e6))
                 {
                     Note("a shape out of all measure");

@@ -52,7 +52,8 @@ public sealed class DoorTests(Site site) : IClassFixture<Site>
 
     /// <summary>
     /// A drawing's part is all of SVG's path data (SVG 2, 9.3): relative steps, arcs, bends of one handle, and several rings, of which the
-    /// inner ones are holes. A ring of 20 mm with a hole of 10 mm leaves three quarters of its disc to be filled, and no stitch in the hole.
+    /// inner ones are holes. A ring of 20 mm with a hole of 10 mm leaves three quarters of its disc to be filled, and no stitch in the
+    /// hole.
     /// </summary>
     [Fact]
     public async Task A_part_of_a_drawing_may_have_holes()
@@ -70,7 +71,8 @@ public sealed class DoorTests(Site site) : IClassFixture<Site>
     }
 
     /// <summary>
-    /// What an element is stitched in may be a stitch that fills: its areas are filled so, as if it had been chosen, and its lines stay. Where
+    /// What an element is stitched in may be a stitch that fills: its areas are filled so, as if it had been chosen, and its lines stay.
+    /// Where
     /// another fill is chosen beside it, it is asked which.
     /// </summary>
     [Fact]
