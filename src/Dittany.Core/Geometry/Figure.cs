@@ -22,8 +22,10 @@ public sealed record FigurePart(string Role, FigureKind Kind, Stroke Stroke, int
     /// <summary>Closed edges within a closed shape of what it leaves open; none of anything else.</summary>
     public IReadOnlyList<Stroke> Holes { get; init; } = [];
 
-    /// <summary>The stroke as points, close enough for fitting.</summary>
-    public IReadOnlyList<Pt> Line { get; } = Stroke.Flatten(Figure.FlattenShare * Figure.SpanOf(Stroke));
+    /// <summary>
+    /// The stroke as points, close enough for fitting; found when first asked for: most maps of a drawing are on the way only.
+    /// </summary>
+    public IReadOnlyList<Pt> Line => field ??= Stroke.Flatten(Figure.FlattenShare * Figure.SpanOf(Stroke));
 
     /// <summary>The middle of the stroke's box: where a dot stands.</summary>
     public Pt Middle => Pt.Lerp(Stroke.Start, Stroke.End, 0.5);
@@ -97,7 +99,9 @@ public sealed record Figure(IReadOnlyList<FigurePart> Parts)
     /// <summary>
     /// Least and greatest corner of the box round all strokes; both zero where there are none. Asked often, so looked for once.
     /// </summary>
-    public (Pt Least, Pt Greatest) Box { get; } = BoxOf(Parts);
+    public (Pt Least, Pt Greatest) Box => (_box ??= new(BoxOf(Parts))).Value;
+
+    private System.Runtime.CompilerServices.StrongBox<(Pt Least, Pt Greatest)>? _box;
 
     public double Width => Box.Greatest.X - Box.Least.X;
 

@@ -62,8 +62,9 @@ public static class Holding
     /// <summary>Each placing of the ring in a line, in the order of work.</summary>
     public static IReadOnlyList<Measures.Told> Told(IReadOnlyList<HoopPlacing> placings) =>
         placings.OrderBy(p => p.Order)
-            .Select(p => (Told)($"{(p.Order == 1 ? "Hoop" : "Move the hoop")}: {Materials.Hoops.Inches(p.HoopMm)} in, "
-                + $"placing {p.Order} of {placings.Count}.")).ToArray();
+            .Select(p => placings.Count == 1 ? (Told)$"Hoop: {Materials.Hoops.Inches(p.HoopMm)} in."
+                : (Told)($"{(p.Order == 1 ? "Hoop" : "Move the hoop")}: {Materials.Hoops.Inches(p.HoopMm)} in, "
+                    + $"placing {p.Order} of {placings.Count}.")).ToArray();
 
     private static readonly (School School, Choice Choice)[] Schools =
     [

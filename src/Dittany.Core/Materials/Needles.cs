@@ -28,11 +28,21 @@ public static class Needles
     private static bool Chenille(ThreadSize size) =>
         size.ByStrands ? Bundle.Folded(size.Ply) : size.Kind.Frays || size.WidthMm >= 0.8;
 
+    /// <summary>Wool from here on is crewel wool, mm.</summary>
+    private const double ThickWoolMm = 0.7;
+
     /// <summary>
-    /// By the folded-thread test a cord that does not part counts as the next thicker bundle: it does not flatten (from memory).
+    /// By the folded-thread test a cord that does not part counts as the next thicker bundle: it does not flatten (from memory). Crewel
+    /// wool
+    /// of 0.75 mm takes a 3 or 4 (common practice): its hairs want room in the eye.
     /// </summary>
     private static (int Strands, int Fine, int Medium, int Heavy) Row(ThreadSize size)
     {
+        if (size.Kind.Wool && size.WidthMm >= ThickWoolMm)
+        {
+            return (1, 4, 4, 3);
+        }
+
         var strands = size.ByStrands ? size.Ply : size.InStrands + 1;
         return Sizes.First(s => strands <= s.Strands || s.Strands == 6);
     }

@@ -217,7 +217,8 @@ public static class NeedleSteps
                     ? "Go on with what is on the needle." : (Told)$"Take up the needle with {run.Colour} again, parked with what is left on it.");
             }
 
-            if (hoops > 1 && (run.FirstRow == 0 || plan.Route[run.FirstRow - 1].Hoop != run.Hoop))
+            // The first placing was hooped before: nothing is to be moved for it.
+            if (run.Hoop - before > 1 && plan.Route[run.FirstRow - 1].Hoop != run.Hoop)
             {
                 told.Add($"Move the ring to placing {run.Hoop - before} of {hoops}.");
             }

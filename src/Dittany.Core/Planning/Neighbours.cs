@@ -33,10 +33,10 @@ public sealed class Neighbours
         var near = TouchShare * all.Least.To(all.Most);
         for (var i = 0; i < one.Length; i++)
         {
+            Budget.Current.Spend(PairSteps * (one.Length - i - 1));
             for (var k = i + 1; k < one.Length; k++)
             {
                 var (a, b) = (one[i], one[k]);
-                Budget.Current.Spend(PairSteps);
                 if (a.Role != b.Role && !found._pairs.Contains((a.Role, b.Role)) && Overlap(a.Box, b.Box, near)
                     && Looked(a.Line, b.Line) && (a.Line.Any(p => b.Area.Holds(p)) || b.Line.Any(p => a.Area.Holds(p)) || a.Line.Any(p =>
                         Polyline.ToLine(p, b.Line) <= near)))

@@ -56,6 +56,15 @@ public class ThreadAndHoopTests
     public void Needle_by_strands_and_cloth(int strands, string cloth, string needle) =>
         Assert.Equal(needle, Needles.For(strands, ClothOf(cloth)).Id);
 
+    /// <summary>One strand of crewel wool of 0.75 mm wants a crewel 3 or 4 (common practice); a thin blend a finer one.</summary>
+    [Theory]
+    [InlineData("wool", "linen", "crewel-4")]
+    [InlineData("wool", "lawn", "crewel-4")]
+    [InlineData("wool", "denim", "crewel-3")]
+    [InlineData("wool-blend", "linen", "crewel-7")]
+    public void Wool_takes_a_needle_with_room_for_its_hairs(string thread, string cloth, string needle) =>
+        Assert.Equal(needle, Needles.For(new ThreadSize(ThreadKinds.Find(thread)!, 1), ClothOf(cloth)).Id);
+
     /// <summary>ISO 216: A4 is 210 × 297 mm, and its sides stand as 1 to √2.</summary>
     [Fact]
     public void Paper_is_as_the_standard_says()
