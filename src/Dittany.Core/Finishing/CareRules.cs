@@ -17,7 +17,7 @@ public static class CareRules
         (q => q.ThreadMayBleed, _ => new("colours that may run", "common practice", RunsAtFirst: true)),
         (_ => true, q => new("the iron of the cloth", "ISO 3758", Iron: q.Cloth.MaxIron)),
         (q => q.Cloth.Pile == Pile.Deep, _ => new("deep pile", "common practice", Iron: IronLimit.None)),
-        (q => q.OnSkin, _ => new("a back on the skin", "common practice", WatchBack: true)),
+        (q => q.OnSkin && q.Threads.Count > 0, _ => new("a back on the skin", "common practice", WatchBack: true)),
     ];
 
     /// <summary>Stitches keep their roundness in no hotter wash, °C (from memory).</summary>

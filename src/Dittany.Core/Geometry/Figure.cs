@@ -159,7 +159,8 @@ public sealed record Figure(IReadOnlyList<FigurePart> Parts)
         return left > right ? (default, default) : (new Pt(left, top), new Pt(right, bottom));
     }
 
-    internal static double SpanOf(Stroke stroke)
+    /// <summary>How far apart the ends of its box are, in its own unit; never 0.</summary>
+    public static double SpanOf(Stroke stroke)
     {
         var (least, greatest) = (new Pt(double.PositiveInfinity, double.PositiveInfinity),
             new Pt(double.NegativeInfinity, double.NegativeInfinity));

@@ -175,21 +175,7 @@ public sealed class Region
         Of([new Pt(x, y), new Pt(x + width, y), new Pt(x + width, y + height), new Pt(x, y + height)]);
 
     /// <summary>Grown by <paramref name="byMm"/> with round corners, or eroded where it is negative.</summary>
-    public Region Offset(double byMm) =>
-        byMm == 0 ? this : Gone(byMm) ? Empty : new(Parallel(byMm, QuadrantSegments));
-
-    /// <summary>From this share of its mean half width on that it is eroded by, an area is first looked at coarsely.</summary>
-    private const double ThinFrom = 0.6;
-
-    /// <summary>So much less it is eroded by then, as a share: more than its coarse corners are off.</summary>
-    private const double ThinLess = 0.01;
-
-    /// <summary>
-    /// Whether nothing is left of an area that is eroded by about its own width, found by coarse corners: fine ones all cross each other
-    /// there, and of a jagged area take a hundred times as long.
-    /// </summary>
-    private bool Gone(double byMm) => !IsEmpty && -byMm * AroundMm > ThinFrom * AreaMm2
-        && Parallel(byMm * (1 - ThinLess), CoarseSegments).IsEmpty;
+    public Region Offset(double byMm) => byMm == 0 ? this : new(Parallel(byMm, QuadrantSegments));
 
     /// <summary>
     /// Grown or eroded with corners cut into fewer pieces: leaves the arc by under half a percent of its radius. For what a tenth of a

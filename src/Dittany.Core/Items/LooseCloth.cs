@@ -27,6 +27,9 @@ public static class ClothAllowance
     /// <summary>A gathered round is cut this far beyond its edge all round (common practice).</summary>
     public const double GatheredMm = 35;
 
+    /// <summary>A gathered round is cut so much larger first all round, and trimmed last (common practice: a ring has more to grip).</summary>
+    public const double TrimmedMm = 15;
+
     /// <summary>
     /// A badge's blank is larger than the hoop that holds it by this much all round (from memory: to be gripped and to be drawn tight).
     /// </summary>
@@ -51,9 +54,9 @@ public static class ClothAllowance
             "Raw edges fray while you work: overcast them by hand, or fold a strip of tape over them.", "never", "common practice"),
         (LooseCloth.Framed, HoopedMm, $"{Say.Length(50)} all round go round the board and are laced behind.",
             "Raw edges fray while you work: overcast them by hand, or fold a strip of tape over them.", "never", "common practice"),
-        (LooseCloth.GatheredRound, GatheredMm,
-            $"{Say.Length(35)} beyond the edge all round are gathered under. Cut the round only when the stitching is done: a square "
-                + $"holds better in the frame.", $"The gathering thread runs {Say.Length(5)} inside the raw edge: close stitches, or it "
+        (LooseCloth.GatheredRound, GatheredMm + TrimmedMm,
+            $"{Say.Length(35)} beyond the edge all round are gathered under, and {Say.Length(15)} more are there to be held by. Cut the round "
+                + $"only when the stitching is done: a square holds better.", $"The gathering thread runs {Say.Length(5)} inside the raw edge: close stitches, or it "
                 + $"frays out.", "never", "common practice"),
         (LooseCloth.Badge, BadgeMm,
             $"{Say.Length(40)} all round are there to be gripped by the ring. The badge is cut out when it is stitched, and its rim "

@@ -88,7 +88,7 @@ public static class MakingUp
         var filling = CupCm3(size.WidthMm) * FillFactor;
         return Plain(12 + (stitches * GatherSeconds / 60),
             [new("strong thread", Math.Round(around + (2 * EndMm)), "mm"), new("filling", Math.Round(filling * FillGramsPerCm3, 1), "g")],
-            $"Out of the frame, the tacked line still in: measure {Say.Length(ClothAllowance.GatheredMm)} beyond it on four sides, along the "
+            $"The tacked line still in: measure {Say.Length(ClothAllowance.GatheredMm)} beyond it on four sides, along the "
                 + $"grain, and cut the square of {Say.Length(Math.Round(cut))}.",
             $"Only now pull the tacking out; cut the square to a round of {Say.Length(Math.Round(cut))}.",
             $"With a strong thread run {Say.Number(stitches, 0)} close stitches {Say.Length(GatherInsideMm)} inside the edge, both ends on the "

@@ -181,7 +181,7 @@ public static class NeedleSteps
     private static string KindOf(OpKind kind) => kind.ToString().ToLowerInvariant();
 
     /// <summary>What an operation without minutes of its own is called.</summary>
-    private static readonly (OpKind Kind, string Called)[] Titles = [(OpKind.Remove, "Take off what was laid on"), (OpKind.Dry, "Hang it up to dry"),
+    private static readonly (OpKind Kind, string Called)[] Titles = [(OpKind.Remove, "Take off what was laid on"), (OpKind.Dry, "Let it dry"),
         (OpKind.Press, "Press it"), (OpKind.Sew, "Sew it up"), (OpKind.Wash, "Wash it"), (OpKind.Cut, "Cut it"), (OpKind.Back, "Back it")];
 
     private static string Title(Operation operation) => operation.Id.Name == "ends" ? "Fasten and trim the ends"

@@ -51,15 +51,9 @@ internal static class Contours
 
     private static Ring? RingOf(Stroke stroke, int index)
     {
-        var points = stroke.Flatten(FlatShare * SpanOf(stroke));
+        var points = stroke.Flatten(FlatShare * Figure.SpanOf(stroke));
         var ring = points.Count > 1 && points[0].To(points[^1]) < 1e-9 ? points.Take(points.Count - 1).ToArray() : points;
         return ring.Count > 2 && Math.Abs(Signed(ring)) > 1e-12 ? new Ring(index, ring, Region.Sound(ring)) : null;
-    }
-
-    private static double SpanOf(Stroke stroke)
-    {
-        var points = stroke.Curves.SelectMany(c => new[] { c.P0, c.P1, c.P2, c.P3 }).ToArray();
-        return Math.Max(1e-9, Math.Max(points.Max(p => p.X) - points.Min(p => p.X), points.Max(p => p.Y) - points.Min(p => p.Y)));
     }
 
     /// <summary>Most of its points decide: contours may touch.</summary>
