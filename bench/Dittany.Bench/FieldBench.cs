@@ -35,8 +35,8 @@ public class FieldBench
         Pt[] middle = [new(20, 20), new(880, 20), new(880, 880), new(20, 880)];
         var cloth = new OwnForm("field", "cloth", "by-hand", new Dictionary<string, double>(StringComparer.Ordinal),
             [new OwnFace("front", "front", edge, [new OwnZone("z", "middle", middle)], [])]);
-        _job = new Job("field", [], new DateOnly(2027, 3, 1), Zone: "z", Own: cloth, Motifs: Enumerable.Range(0, Many).Select(i =>
-            new MotifAsked($"p{i}", Plants[i % Plants.Length], HeightMm: 90, CentreMm: new Pt(60 + (i % 13 * 45), 100 + (i / 13 * 120)))).ToArray());
+        _job = new Job("field", [.. Enumerable.Range(0, Many).Select(i =>
+            new MotifElement($"p{i}", Plants[i % Plants.Length], HeightMm: 90, CentreMm: new Pt(60 + (i % 13 * 45), 100 + (i / 13 * 120)))).ToArray()], new DateOnly(2027, 3, 1), Zone: "z", Own: cloth);
         _units = Enumerable.Range(0, 24).Select(i => new Pt(30 + (i % 6 * 65), 30 + (i / 6 * 75)) is var at
             ? new Unit($"u{i}", [at + new Pt(-14, -20), at + new Pt(14, -20), at + new Pt(14, 20), at + new Pt(-14, 20)], 0.5) : null!).ToArray();
         _nodes = Enumerable.Range(0, 100).Select(i => new SetUpNode($"t{i * 7 % 18}", i, i % 3 == 2 ? [i - 1, i - 2] : [])).ToArray();

@@ -17,7 +17,7 @@ public class GrowthBench
     public void Make()
     {
         var words = new string(Enumerable.Range(0, Letters / 2).Select(i => "maplestony"[i % 10]).ToArray());
-        _job = new Job("tea-towel", [new WordingAsked("one", words, CapHeightMm: 12), new WordingAsked("two", words, CapHeightMm: 12)],
+        _job = new Job("tea-towel", [new TextElement("one", words, CapHeightMm: 12), new TextElement("two", words, CapHeightMm: 12)],
             new DateOnly(2027, 3, 1));
     }
 

@@ -26,7 +26,7 @@ public class PlanBench
     [GlobalSetup]
     public void Warm()
     {
-        _job = new Job(Form, [new WordingAsked("name", "Maximilianus")], new DateOnly(2027, 3, 1));
+        _job = new Job(Form, [new TextElement("name", "Maximilianus")], new DateOnly(2027, 3, 1));
         _plan = Planner.Make(_job, Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library);
     }
 

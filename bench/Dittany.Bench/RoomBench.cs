@@ -41,7 +41,7 @@ public class RoomBench
     public void Warm()
     {
         var form = Bodysuit.Form;
-        _plan = Planner.Make(new Job(form.Id, [new WordingAsked("name", Words)], new DateOnly(2027, 3, 1)), Workshop.Default,
+        _plan = Planner.Make(new Job(form.Id, [new TextElement("name", Words)], new DateOnly(2027, 3, 1)), Workshop.Default,
             Dittany.Formats.Alphabets.ShippedAlphabets.Library);
         _drawn = form.At(form.UsualSize);
         _zone = _drawn.Zones[0];

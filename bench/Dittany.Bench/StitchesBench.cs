@@ -31,8 +31,7 @@ public class StitchesBench
         var waves = Enumerable.Range(0, count).Select(row => new FigurePart("outline", FigureKind.Line, new Stroke(
             Enumerable.Range(0, 16).Select(i => Swing(40 * i, row * 640.0 / count, i % 2 == 0 ? 6 : -6)).ToArray(), false)));
         _job = new Job(
-            "tablecloth", [], new DateOnly(2027, 3, 1), Size: "150x220",
-            Motifs: [new MotifAsked("waves", "own", WidthMm: 640, Drawing: new OwnDrawing("waves", new Figure(waves.ToArray())))]);
+            "tablecloth", [new MotifElement("waves", "own", WidthMm: 640, Drawing: new OwnDrawing("waves", new Figure(waves.ToArray())))], new DateOnly(2027, 3, 1), Size: "150x220");
         Console.WriteLine($"// {Stitches} asked, {Plan().Elements.Sum(e => e.Parts.Sum(p => p.Stitches.Count))} stitches");
     }
 

@@ -36,7 +36,7 @@ public class WordsBench
     [Arguments("slope")]
     [Arguments("edge")]
     public double Fit(string arrangement) => SetRule.Of(new Job("quilt-block",
-        [new WordingAsked("w", Twenty, Arrangement: arrangement, Rows: 1)], new DateOnly(2027, 3, 1)), [Twenty], Workshop.Default,
+        [new TextElement("w", Twenty, Arrangement: arrangement, Rows: 1)], new DateOnly(2027, 3, 1)), [Twenty], Workshop.Default,
         ShippedAlphabets.Library).CapMm;
 
     /// <summary>Along an edge that bends, laid out anew at every height that is tried. Reach 10 ms.</summary>
@@ -44,7 +44,7 @@ public class WordsBench
     [Arguments("baby-bodysuit")]
     [Arguments("t-shirt-adult")]
     public double Fit_along_a_neckline(string form) =>
-        SetRule.Of(new Job(form, [new WordingAsked("w", Twenty, Arrangement: "edge", Rows: 1)], new DateOnly(2027, 3, 1)), [Twenty],
+        SetRule.Of(new Job(form, [new TextElement("w", Twenty, Arrangement: "edge", Rows: 1)], new DateOnly(2027, 3, 1)), [Twenty],
         Workshop.Default, ShippedAlphabets.Library).CapMm;
 
     /// <summary>The same letters laid out alone: the baseline.</summary>
@@ -60,12 +60,11 @@ public class WordsBench
 
     /// <summary>Reach 1.5 s.</summary>
     [Benchmark]
-    public double Two_hundred_names() => SetRule.Of(new Job("christmas-stocking", [new WordingAsked("w", "x")], new DateOnly(2027, 3, 1)),
+    public double Two_hundred_names() => SetRule.Of(new Job("christmas-stocking", [new TextElement("w", "x")], new DateOnly(2027, 3, 1)),
         Names, Workshop.Default, ShippedAlphabets.Library).CapMm;
 
     [Benchmark]
-    public int Ring_of_daisies_planned() => Planner.Make(new Job("cushion-cover", [], new DateOnly(2027, 3, 1),
-        Motifs: [new MotifAsked("m", "daisy", Arrangement: "ring", Count: 7, Middle: true)]), Workshop.Default,
+    public int Ring_of_daisies_planned() => Planner.Make(new Job("cushion-cover", [new MotifElement("m", "daisy", Arrangement: "ring", Count: 7, Middle: true)], new DateOnly(2027, 3, 1)), Workshop.Default,
         ShippedAlphabets.Library).Route.Count;
 
     [Benchmark]

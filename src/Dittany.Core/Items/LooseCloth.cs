@@ -27,7 +27,9 @@ public static class ClothAllowance
     /// <summary>A gathered round is cut this far beyond its edge all round (common practice).</summary>
     public const double GatheredMm = 35;
 
-    /// <summary>A gathered round is cut so much larger first all round, and trimmed last (common practice: a ring has more to grip).</summary>
+    /// <summary>
+    /// A gathered round is cut so much larger first all round, and trimmed last (common practice: a ring has more to grip).
+    /// </summary>
     public const double TrimmedMm = 15;
 
     /// <summary>

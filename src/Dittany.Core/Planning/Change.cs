@@ -82,7 +82,7 @@ public static class Changes
         return member switch
         {
             "title" => job.Title,
-            "motifs" => string.Join(' ', job.MotifsAsked.Select(m => m.Id)),
+            "motifs" => string.Join(' ', job.Motifs.Select(m => m.Id)),
             "dueOn" => job.DueOn?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
             "wearer" => job.Wearer,
             "size" => job.Size,
@@ -135,8 +135,7 @@ public static class Changes
             }
 
             var whole = Places.Put(job, place, there);
-            return Places.Of(whole).Count < Places.Of(job).Count && whole.Elements.Count + whole.MotifsAsked.Count
-                == job.Elements.Count + job.MotifsAsked.Count
+            return Places.Of(whole).Count < Places.Of(job).Count && whole.Elements.Count == job.Elements.Count
                 ? (null, new JobFault("#/zone", "Something of this piece lies there already.", "Take another part of it, or put this with what lies there."))
                 : (whole, null);
         }
@@ -261,10 +260,10 @@ public static class Changes
     private static Job? WithMotifs(Job job, string? ids, out JobFault? fault)
     {
         var kept = (ids ?? string.Empty).Split(' ', StringSplitOptions.RemoveEmptyEntries);
-        var left = job.MotifsAsked.Where(m => kept.Contains(m.Id, StringComparer.Ordinal)).ToArray();
-        fault = left.Length + job.Elements.Count == 0 ? new JobFault("#/elements", "Nothing would be left to stitch.",
+        var left = job.With(e => e is not MotifElement || kept.Contains(e.Id, StringComparer.Ordinal) ? e : null);
+        fault = left.Elements.Count == 0 ? new JobFault("#/elements", "Nothing would be left to stitch.",
             "Keep one motif, or write words first.") : null;
-        return fault is null ? job with { Motifs = left.Length == 0 ? null : left } : null;
+        return fault is null ? left : null;
     }
 
     private static Job? WithMeasured(Job job, string id, string? value, out JobFault? fault)

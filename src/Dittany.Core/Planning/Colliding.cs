@@ -22,14 +22,14 @@ internal static class Colliding
     /// <summary>Elements, each with a concern where it runs into one before it.</summary>
     public static IReadOnlyList<PlannedElement> Told(IReadOnlyList<PlannedElement> elements, Job job, Region field, Lying lying)
     {
-        elements = elements.Select(e => job.MotifsAsked.FirstOrDefault(m => m.Id == e.Id)?.Loosely is { Pushed.Count: > 0 } ? Copies(e)
+        elements = elements.Select(e => (job.Find(e.Id) as MotifElement)?.Loosely is { Pushed.Count: > 0 } ? Copies(e)
             : e).ToArray();
         if (elements.Count < 2)
         {
             return elements;
         }
 
-        var put = job.Elements.Select(e => e.CentreMm).Concat(job.MotifsAsked.Select(m => m.CentreMm)).ToArray();
+        var put = job.Elements.Select(e => e.CentreMm).ToArray();
         return elements.Select((element, i) =>
         {
             for (var k = 0; k < i; k++)

@@ -17,8 +17,8 @@ namespace Dittany.Core.Planning;
 /// Where a job states what a decision settles: <paramref name="Member"/> as a change names it, <paramref name="Pointer"/> as the job writes
 /// it, under its root or under its element; and whether it is stated there.
 /// </summary>
-public sealed record StatedBy(string Member, string Pointer, Func<Job, bool>? InJob = null, Func<WordingAsked, bool>? InWords = null,
-    Func<MotifAsked, bool>? InMotif = null);
+public sealed record StatedBy(string Member, string Pointer, Func<Job, bool>? InJob = null, Func<TextElement, bool>? InWords = null,
+    Func<MotifElement, bool>? InMotif = null);
 
 /// <summary>
 /// One decision that plans hold: what it is called, at which station, how a choice of it is written (what is wrong with another, or null;
@@ -152,17 +152,14 @@ public static class DecisionBook
 
             for (var i = 0; i < job.Elements.Count; i++)
             {
-                if (stated.InWords is { } inWords && Mine(i, job.Elements[i].Id) && inWords(job.Elements[i]))
+                if (Mine(i, job.Elements[i].Id) && (job.Elements[i] switch
+                {
+                    TextElement words => stated.InWords?.Invoke(words),
+                    MotifElement motif => stated.InMotif?.Invoke(motif),
+                    _ => null,
+                }) == true)
                 {
                     return $"#/elements/{i}/{stated.Pointer}";
-                }
-            }
-
-            for (var i = 0; i < job.MotifsAsked.Count; i++)
-            {
-                if (stated.InMotif is { } inMotif && Mine(job.Elements.Count + i, job.MotifsAsked[i].Id) && inMotif(job.MotifsAsked[i]))
-                {
-                    return $"#/elements/{job.Elements.Count + i}/{stated.Pointer}";
                 }
             }
         }
@@ -176,11 +173,11 @@ public static class DecisionBook
 
     private static StatedBy Of(string member, string pointer, Func<Job, bool> stated) => new(member, pointer, InJob: stated);
 
-    private static StatedBy OfWords(string member, Func<WordingAsked, bool> stated) => new(member, member, InWords: stated);
+    private static StatedBy OfWords(string member, Func<TextElement, bool> stated) => new(member, member, InWords: stated);
 
-    private static StatedBy OfMotif(string member, Func<MotifAsked, bool> stated) => new(member, member, InMotif: stated);
+    private static StatedBy OfMotif(string member, Func<MotifElement, bool> stated) => new(member, member, InMotif: stated);
 
-    private static StatedBy OfBoth(string member, Func<WordingAsked, bool> words, Func<MotifAsked, bool> motif) =>
+    private static StatedBy OfBoth(string member, Func<TextElement, bool> words, Func<MotifElement, bool> motif) =>
         new(member, member, InWords: words, InMotif: motif);
 
     private static Func<string, Library, (string, string)?> Any(Func<string, (string, string)?> check) => (value, _) => check(value);

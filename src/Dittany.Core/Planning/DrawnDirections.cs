@@ -42,7 +42,7 @@ public static class DrawnDirections
     /// </summary>
     public static Job With(Job job, Plan plan, string element, string role, int? copy, IReadOnlyList<IReadOnlyList<Pt>> linesMm)
     {
-        var wish = (job.MotifsAsked.FirstOrDefault(m => m.Id == element)?.ByPart ?? []).LastOrDefault(p => p.Role == role && p.Copy == copy)
+        var wish = (job.Find(element)?.ByPart ?? []).LastOrDefault(p => p.Role == role && p.Copy == copy)
             ?? new PartAsked(role, copy);
         var inward = linesMm.Where(l => l.Count > 1).Select(l =>
             Inward(job, plan, element, role, Polyline.Simplified(l, WithinMm))).ToArray();
@@ -61,7 +61,7 @@ public static class DrawnDirections
 
     private static Pt[]? Inward(Job job, Plan plan, string element, string role, IReadOnlyList<Pt> lineMm)
     {
-        if (job.MotifsAsked.FirstOrDefault(m => m.Id == element) is not { } asked
+        if (job.Find(element) is not MotifElement asked
             || plan.Elements.FirstOrDefault(e => e.Id == element)?.Design is not { } design)
         {
             return null;

@@ -1,46 +1,39 @@
 using System.Globalization;
 using Dittany.Core.Geometry;
+using Dittany.Core.Measures;
 
 namespace Dittany.Core.Planning;
 
 /// <summary>
-/// A member of an element that can be changed: how it is read and set. Of a job without words it is that of its first motif, where a motif
-/// has such a member.
+/// A member of an element that can be changed: how it is read and set. Named without an element it is that of the first of the job that has
+/// such a member.
 /// </summary>
-internal sealed record ElementMember(string Name, Func<WordingAsked, string?>? OfWords, Func<WordingAsked, string?,
-    WordingAsked?>? SetWords, Func<MotifAsked, string?>? OfMotif, Func<MotifAsked, string?, MotifAsked?>? SetMotif, string Try)
+internal sealed record ElementMember(string Name, Func<TextElement, string?>? OfWords, Func<TextElement, string?,
+    TextElement?>? SetWords, Func<MotifElement, string?>? OfMotif, Func<MotifElement, string?, MotifElement?>? SetMotif, string Try)
 {
-    public string? Read(Job job) =>
-        OfWords is not null && job.Elements.Count > 0 ? OfWords(job.Elements[0]) : OfMotif is not null && job.MotifsAsked.Count > 0
-            ? OfMotif(job.MotifsAsked[0]) : null;
+    public string? Read(Job job) => First(job) switch
+    {
+        TextElement words => OfWords.Sure()(words),
+        MotifElement motif => OfMotif.Sure()(motif),
+        _ => null,
+    };
+
+    private JobElement? First(Job job) => job.Elements.FirstOrDefault(e => e is TextElement ? OfWords is not null : OfMotif is not null);
 
     /// <summary>The job with it set; a value that is not its kind is a fault, and so is a member that nothing in the job has.</summary>
     public Job? Set(Job job, string? value, out JobFault? fault)
     {
         fault = null;
-        if (SetWords is not null && job.Elements.Count > 0)
-        {
-            if (SetWords(job.Elements[0], value) is { } words)
-            {
-                return job with { Elements = [words, .. job.Elements.Skip(1)] };
-            }
-        }
-        else if (SetMotif is not null && job.MotifsAsked.Count > 0)
-        {
-            if (SetMotif(job.MotifsAsked[0], value) is { } motif)
-            {
-                return job with { Motifs = [motif, .. job.MotifsAsked.Skip(1)] };
-            }
-        }
-        else
+        if (First(job) is not { } first)
         {
             fault = new JobFault($"#/elements/0/{Name}", "There is nothing in this piece that it belongs to.",
                 "Add words or a motif first.");
             return null;
         }
 
-        fault = new JobFault($"#/elements/0/{Name}", $"'{value}' is not {Kind}.", Try);
-        return null;
+        JobElement? changed = first is TextElement words ? SetWords.Sure()(words, value) : SetMotif.Sure()((MotifElement)first, value);
+        fault = changed is null ? new JobFault($"#/elements/{job.Elements.ToList().IndexOf(first)}/{Name}", $"'{value}' is not {Kind}.", Try) : null;
+        return changed is null ? null : job.With(e => ReferenceEquals(e, first) ? changed : e);
     }
 
     private string Kind => Name is "centreMm" ? "a place" : "a number";
@@ -86,12 +79,12 @@ internal static class ElementChanges
 
     public static ElementMember? Of(string member) => Array.Find(All, m => string.Equals(m.Name, member, StringComparison.Ordinal));
 
-    private static ElementMember Text(string name, Func<WordingAsked, string?>? read, Func<WordingAsked, string?, WordingAsked>? set,
-        Func<MotifAsked, string?>? readMotif = null, Func<MotifAsked, string?, MotifAsked>? setMotif = null) =>
+    private static ElementMember Text(string name, Func<TextElement, string?>? read, Func<TextElement, string?, TextElement>? set,
+        Func<MotifElement, string?>? readMotif = null, Func<MotifElement, string?, MotifElement>? setMotif = null) =>
         new(name, read, set, readMotif, setMotif, string.Empty);
 
-    private static ElementMember Number(string name, Func<WordingAsked, double?>? read, Func<WordingAsked, double?, WordingAsked>? set,
-        Func<MotifAsked, double?>? readMotif = null, Func<MotifAsked, double?, MotifAsked>? setMotif = null) => new(
+    private static ElementMember Number(string name, Func<TextElement, double?>? read, Func<TextElement, double?, TextElement>? set,
+        Func<MotifElement, double?>? readMotif = null, Func<MotifElement, double?, MotifElement>? setMotif = null) => new(
         name,
         read is null ? null : e => read(e)?.ToString("R", CultureInfo.InvariantCulture),
         set is null ? null : (e, v) => v is null ? set(e, null) : Changes.NumberOf(v) is { } n ? set(e, n) : null,

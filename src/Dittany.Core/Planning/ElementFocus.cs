@@ -18,12 +18,9 @@ internal static class ElementFocus
     /// <summary>The job of that element alone; null where there is none.</summary>
     public static Job? On(Job job, string id)
     {
-        var words = job.Elements.Where(e => e.Id == id).ToArray();
-        var motifs = job.MotifsAsked.Where(m => m.Id == id).ToArray();
-        return words.Length + motifs.Length == 0 ? null : IsFirst(job, id) ? job : job with
+        return job.Find(id) is not { } element ? null : IsFirst(job, id) ? job : job with
         {
-            Elements = words,
-            Motifs = motifs.Length > 0 ? motifs : null,
+            Elements = [element],
             Overrules = job.Overrules?.Where(o => o.Key.EndsWith($":{id}", StringComparison.Ordinal)).ToDictionary(o =>
                 o.Key.Split(':')[0], o => o.Value, StringComparer.Ordinal),
         };
@@ -40,13 +37,11 @@ internal static class ElementFocus
         var choices = (job.Overrules ?? new Dictionary<string, string>(StringComparer.Ordinal)).Where(o => !o.Key.EndsWith($":{id}",
             StringComparison.Ordinal)).Concat((changed.Overrules ?? new Dictionary<string, string>(StringComparer.Ordinal)).Select(o =>
                 KeyValuePair.Create($"{o.Key}:{id}", o.Value))).ToDictionary(o => o.Key, o => o.Value, StringComparer.Ordinal);
-        return job with
+        return job.With(id, _ => changed.Elements[0]) with
         {
-            Elements = job.Elements.Select(e => e.Id == id ? changed.Elements[0] : e).ToArray(),
-            Motifs = job.Motifs?.Select(m => m.Id == id ? changed.MotifsAsked[0] : m).ToArray(),
             Overrules = choices.Count == 0 ? job.Overrules is null ? null : choices : choices,
         };
     }
 
-    private static bool IsFirst(Job job, string id) => (job.Elements.Count > 0 ? job.Elements[0].Id : job.MotifsAsked[0].Id) == id;
+    private static bool IsFirst(Job job, string id) => job.Elements[0].Id == id;
 }

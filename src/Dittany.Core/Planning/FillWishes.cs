@@ -14,7 +14,7 @@ public static class FillWishes
     /// <summary>The job with such wishes among its choices; a fault where another fill was chosen for the same element.</summary>
     public static (Job Job, IReadOnlyList<JobFault> Faults) Heard(Job job)
     {
-        var ids = job.Elements.Select(e => e.Id).Concat(job.MotifsAsked.Select(m => m.Id)).ToArray();
+        var ids = job.Elements.Select(e => e.Id).ToArray();
         if (ids.Distinct(StringComparer.Ordinal).Count() < ids.Length)
         {
             return (job, []);
@@ -22,15 +22,14 @@ public static class FillWishes
 
         var (choices, faults) = (new Dictionary<string, string>(job.Overrules ?? new Dictionary<string, string>(), StringComparer.Ordinal),
             new List<JobFault>());
-        var wishes = job.Elements.Select(e => (e.Id, e.Stitch)).Concat(job.MotifsAsked.Select(m => (m.Id, m.Stitch))).ToArray();
-        for (var i = 0; i < wishes.Length; i++)
+        for (var i = 0; i < job.Elements.Count; i++)
         {
-            if (wishes[i].Stitch is not { } fill || !Fills(fill))
+            if (job.Elements[i].Stitch is not { } fill || !Fills(fill))
             {
                 continue;
             }
 
-            var key = Places.KeyOf(job, Decision, wishes[i].Id);
+            var key = Places.KeyOf(job, Decision, job.Elements[i].Id);
             if (choices.TryGetValue(key, out var chosen) && chosen != fill)
             {
                 faults.Add(new JobFault(string.Create(CultureInfo.InvariantCulture, $"#/elements/{i}/stitch"),
@@ -40,10 +39,8 @@ public static class FillWishes
             choices[key] = fill;
         }
 
-        return (job with
+        return (job.With(e => Fills(e.Stitch) ? e with { Stitch = null } : e) with
         {
-            Elements = job.Elements.Select(e => Fills(e.Stitch) ? e with { Stitch = null } : e).ToArray(),
-            Motifs = job.Motifs?.Select(m => Fills(m.Stitch) ? m with { Stitch = null } : m).ToArray(),
             Overrules = job.Overrules is null && choices.Count == 0 ? null : choices,
         }, faults);
     }

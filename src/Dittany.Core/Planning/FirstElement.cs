@@ -47,7 +47,7 @@ internal static class FirstElement
 
     private static string? Of(string key) => key.Split(OfElement, 2) is [_, var of] ? of : null;
 
-    private static IEnumerable<string> Ids(Job job) => job.Elements.Select(e => e.Id).Concat(job.MotifsAsked.Select(m => m.Id));
+    private static IEnumerable<string> Ids(Job job) => job.Elements.Select(e => e.Id);
 
     private static string? FirstOf(Job job) => Ids(job).FirstOrDefault();
 }

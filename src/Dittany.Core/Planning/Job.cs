@@ -9,130 +9,6 @@ using Dittany.Core.Threads;
 
 namespace Dittany.Core.Planning;
 
-/// <summary>
-/// One wording as the maker asks for it; null members are decided. Lengths in mm, the centre in the frame of the zone's face. A height or a
-/// width may be wished, not both.
-/// </summary>
-public sealed record WordingAsked(
-    string Id,
-    string Text,
-    string? Alphabet = null,
-    string? Stitch = null,
-    int? Strands = null,
-    string? Colour = null,
-    string? Arrangement = null,
-    double? CapHeightMm = null,
-    int? Rows = null,
-    Pt? CentreMm = null,
-    double? RadiusMm = null,
-    string? Reading = null,
-    double? TurnDegrees = null,
-    string? Motif = null,
-    string? MotifPlace = null,
-    int? MotifCount = null,
-    double? WidthMm = null)
-{
-    /// <summary>What is wished for its areas, the later before the earlier.</summary>
-    public IReadOnlyList<PartAsked> ByPart { get; init; } = [];
-
-    /// <summary>
-    /// What it is stitched with: an id of <see cref="Materials.ThreadKinds"/>; null leaves it to the plan, which takes stranded cotton.
-    /// </summary>
-    public string? Thread { get; init; }
-
-    /// <summary>What is wished for single letters, the later before the earlier.</summary>
-    public IReadOnlyList<LetterAsked> Letters { get; init; } = [];
-
-    /// <summary>The colour of the thread that goes round or through a line which is stitched already; null is that of the line.</summary>
-    public string? SecondColour { get; init; }
-
-    /// <summary>Higher lies over lower; null is 0, and of one layer words lie over motifs.</summary>
-    public int? Layer { get; init; }
-
-    /// <summary>What it is made in: an id of <see cref="Crafts.AllCrafts"/>; null leaves it to the plan, which takes thread.</summary>
-    public string? Craft { get; init; }
-
-    /// <summary>The zone it lies in, where that is not the usual one of the job.</summary>
-    public string? Zone { get; init; }
-}
-
-/// <summary>
-/// What is wished for one letter: its <paramref name="Index"/> in the text, blanks counted, from 0. Null members are as in the whole word.
-/// </summary>
-public sealed record LetterAsked(int Index, string? Stitch = null, int? Strands = null, string? Colour = null);
-
-/// <summary>
-/// What is wished for the parts of one role: of all copies, or of one. Null members are decided. A stitch may fill what is an area; a
-/// direction is in degrees clockwise from level.
-/// </summary>
-public sealed record PartAsked(string Role, int? Copy = null, string? Stitch = null, int? Strands = null, string? Colour = null,
-    double? DirectionDegrees = null)
-{
-    /// <summary>What it is stitched with: an id of <see cref="Materials.ThreadKinds"/>; null takes the thread of the whole.</summary>
-    public string? Thread { get; init; }
-
-    /// <summary>How its stitches lie where they do not lie one way: an id of <see cref="Geometry.Direction.Known"/>.</summary>
-    public string? Direction { get; init; }
-
-    /// <summary>
-    /// Lines its stitches lie along, in the frame of one motif: shares of its larger side from its middle, before it is turned and
-    /// repeated.
-    /// </summary>
-    public IReadOnlyList<IReadOnlyList<Pt>> DirectionLines { get; init; } = [];
-
-    /// <summary>Colours a fill in rows goes through from the foot to the tip, two to four; the first is also that of its edge.</summary>
-    public IReadOnlyList<string> Colours { get; init; } = [];
-}
-
-/// <summary>
-/// One motif as the maker asks for it; null members are decided. Width and height are the most the whole may take, its proportions kept.
-/// <paramref name="Count"/> is how many times it is drawn, <paramref name="Parts"/> how many petals or leaves it has.
-/// <paramref name="Drawing"/> is her own, kept whole in the job; its name then stands for the motif.
-/// </summary>
-public sealed record MotifAsked(
-    string Id,
-    string Motif,
-    double? WidthMm = null,
-    double? HeightMm = null,
-    string? Arrangement = null,
-    int? Count = null,
-    double? TurnDegrees = null,
-    Pt? CentreMm = null,
-    string? Stitch = null,
-    int? Strands = null,
-    string? Colour = null,
-    int? Parts = null,
-    double? LeanDegrees = null,
-    bool? Mirrored = null,
-    double? WobblePercent = null,
-    int? Seed = null,
-    bool? Middle = null,
-    OwnDrawing? Drawing = null)
-{
-    /// <summary>
-    /// What it is stitched with: an id of <see cref="Materials.ThreadKinds"/>; null leaves it to the plan, which takes stranded cotton.
-    /// </summary>
-    public string? Thread { get; init; }
-
-    /// <summary>What is wished for parts of it, the later before the earlier.</summary>
-    public IReadOnlyList<PartAsked> ByPart { get; init; } = [];
-
-    /// <summary>How its copies are set out by eye; null keeps them in step.</summary>
-    public Motifs.Loosely? Loosely { get; init; }
-
-    /// <summary>The colour of the thread that goes round or through a line which is stitched already; null is that of the line.</summary>
-    public string? SecondColour { get; init; }
-
-    /// <summary>Higher lies over lower; null is 0, and of one layer a later motif lies over an earlier one.</summary>
-    public int? Layer { get; init; }
-
-    /// <summary>What it is made in: an id of <see cref="Crafts.AllCrafts"/>; null leaves it to the plan, which takes thread.</summary>
-    public string? Craft { get; init; }
-
-    /// <summary>The zone it lies in, where that is not the usual one of the job.</summary>
-    public string? Zone { get; init; }
-}
-
 /// <summary>A drawing of her own: its name and its parts, in any unit, y down.</summary>
 public sealed record OwnDrawing(string Name, Figure Figure)
 {
@@ -185,7 +61,7 @@ public sealed record MakeUp(string As, double? BowlMm = null, double? OpeningWid
 /// </summary>
 public sealed record Job(
     string Form,
-    IReadOnlyList<WordingAsked> Elements,
+    IReadOnlyList<JobElement> Elements,
     DateOnly Today,
     string? Title = null,
     DateOnly? DueOn = null,
@@ -197,9 +73,24 @@ public sealed record Job(
     Time.Done? Done = null,
     IReadOnlyDictionary<string, double>? MeasuredMm = null,
     OwnForm? Own = null,
-    StatedUse? Use = null,
-    IReadOnlyList<MotifAsked>? Motifs = null)
+    StatedUse? Use = null)
 {
+    /// <summary>Its wordings, in the order of the job.</summary>
+    public IReadOnlyList<TextElement> Wordings => Elements.OfType<TextElement>().ToArray();
+
+    /// <summary>Its motifs, in the order of the job.</summary>
+    public IReadOnlyList<MotifElement> Motifs => Elements.OfType<MotifElement>().ToArray();
+
+    /// <summary>The element of an id; null where there is none.</summary>
+    public JobElement? Find(string id) => Elements.FirstOrDefault(e => e.Id == id);
+
+    /// <summary>The job with each element as it is changed, in its place; null takes it away.</summary>
+    public Job With(Func<JobElement, JobElement?> changed) => this with { Elements = Elements.Select(changed).OfType<JobElement>()
+        .ToArray() };
+
+    /// <summary>The job with one element changed, in its place.</summary>
+    public Job With(string id, Func<JobElement, JobElement?> changed) => With(e => e.Id == id ? changed(e) : e);
+
     /// <summary>How loose cloth is to be made up; null leaves it to the form.</summary>
     public MakeUp? MakeUp { get; init; }
 
@@ -211,9 +102,6 @@ public sealed record Job(
 
     /// <summary>Measures of the item: her own, or what follows from a bowl or an opening.</summary>
     public IReadOnlyDictionary<string, double>? Measures => MakeUp?.Measured ?? MeasuredMm;
-
-    /// <summary>Motifs, none where the job names none.</summary>
-    public IReadOnlyList<MotifAsked> MotifsAsked => Motifs ?? [];
 
     /// <summary>The form it is put on: her own, kept in the job, or one of the catalogue; null where there is none of that name.</summary>
     public Form? FormUsed => Own is null ? Catalogue.Find(Form) : OwnForms.AsForm(Own);

@@ -63,27 +63,32 @@ public static class JobCheck
             CheckText("#/title", title, MostTitle, faults);
         }
 
-        var many = job.Elements.Count + job.MotifsAsked.Count;
+        var many = job.Elements.Count;
         if (many is 0 or > MostElements)
         {
             faults.Add(new("#/elements", many == 0 ? "There is nothing to write."
                 : $"There are {many} elements, and {MostElements} is the most.", "Give between 1 and 60 elements."));
         }
 
-        foreach (var twice in job.Elements.Select(e => (e.Id, 0)).Concat(job.MotifsAsked.Select(m => (m.Id, 0))).GroupBy(e => e.Id,
-            StringComparer.Ordinal).Where(g => g.Count() > 1))
+        foreach (var twice in job.Elements.GroupBy(e => e.Id, StringComparer.Ordinal).Where(g => g.Count() > 1))
         {
             faults.Add(new("#/elements", $"Two elements are called '{twice.Key}'.", "Give each element its own id, or none."));
         }
 
         for (var i = 0; i < job.Elements.Count; i++)
         {
-            CheckElement(job.Elements[i], $"#/elements/{i}", library, faults);
-        }
-
-        for (var i = 0; i < job.MotifsAsked.Count; i++)
-        {
-            MotifCheck.Check(job.MotifsAsked[i], $"#/elements/{job.Elements.Count + i}", faults);
+            var at = $"#/elements/{i}";
+            switch (job.Elements[i])
+            {
+                case TextElement words:
+                    CheckElement(words, at, library, faults);
+                    break;
+                case MotifElement motif:
+                    MotifCheck.Check(motif, at, faults);
+                    break;
+                default:
+                    throw new InvalidOperationException($"An element is of a kind that nobody checks: {job.Elements[i].GetType().Name}.");
+            }
         }
 
         if (faults.Count == 0 && StitchesOf(job) is var stitches and > MostStitches)
@@ -119,8 +124,8 @@ public static class JobCheck
     /// About how many stitches a job without faults comes to: from its letters and the lines of its motifs, before anything is laid out.
     /// </summary>
     public static double StitchesOf(Job job) =>
-        job.Elements.Sum(e => e.Text.Length * LineOfALetter * Math.Clamp(e.CapHeightMm ?? 25, 0, Fit.MostCapMm) / 2)
-            + job.MotifsAsked.Sum(MotifCheck.StitchesOf);
+        job.Wordings.Sum(e => e.Text.Length * LineOfALetter * Math.Clamp(e.CapHeightMm ?? 25, 0, Fit.MostCapMm) / 2)
+            + job.Motifs.Sum(MotifCheck.StitchesOf);
 
     internal static JobFault TooManyStitches(long stitches) => new(
         "#/elements", $"This would be about {Number(Math.Round(stitches / 1000.0) * 1000)} stitches, and {MostStitches} is the most.",
@@ -297,7 +302,7 @@ public static class JobCheck
         }
     }
 
-    private static void CheckElement(WordingAsked element, string at, Library library, List<JobFault> faults)
+    private static void CheckElement(TextElement element, string at, Library library, List<JobFault> faults)
     {
         if (element.Id.Length is 0 or > 60)
         {
@@ -355,7 +360,7 @@ public static class JobCheck
         }
     }
 
-    private static void CheckWords(WordingAsked element, string at, Library library, List<JobFault> faults)
+    private static void CheckWords(TextElement element, string at, Library library, List<JobFault> faults)
     {
         var letters = Rows.Letters(element.Text.Replace("\n", string.Empty, StringComparison.Ordinal));
         var rows = element.Text.Split('\n').Count(r => r.Trim().Length > 0);

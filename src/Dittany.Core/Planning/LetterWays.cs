@@ -28,7 +28,7 @@ internal sealed class LetterWays
     /// <summary>And at the least so bold, so that none is lost beside the others (from memory).</summary>
     private const double LeastBold = 0.6;
 
-    private readonly WordingAsked _asked;
+    private readonly TextElement _asked;
     private readonly LetteringAnswer _answer;
     private readonly IReadOnlyList<string> _letters;
     private readonly int[] _places;
@@ -39,7 +39,7 @@ internal sealed class LetterWays
     private readonly List<(string Letter, int Index)> _told = [];
     private int _turn;
 
-    public LetterWays(WordingAsked asked, LetteringQuestion question, LetteringAnswer answer, bool varied)
+    public LetterWays(TextElement asked, LetteringQuestion question, LetteringAnswer answer, bool varied)
     {
         (_asked, _answer) = (asked, answer);
         _letters = Rows.Letters(asked.Text.ReplaceLineEndings(" "));

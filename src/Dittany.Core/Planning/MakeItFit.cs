@@ -96,12 +96,12 @@ public static class MakeItFit
         Candidate[] candidates =
         [
             new("quicker", p => $"Stitch it in backstitch: {Saved(p)} less at the needle.", [("overrules/stitch.outline", "backstitch")]),
-            .. piece.Job.Elements.Count == 0 ? Outlined() : Smaller(),
+            .. piece.Job.Wordings.Count == 0 ? Outlined() : Smaller(),
             .. dry.Select(m => new Candidate(
                 "no-wait", p =>
                     $"{p.Transfer.Method.Name}: "
                         + $"{(p.Time.WaitMinutes < piece.Plan.Time.WaitMinutes ? $"{Say.Minutes(piece.Plan.Time.WaitMinutes - p.Time.WaitMinutes)} less to wait" : $"{Saved(p)} less work")}.", [("overrules/transfer.method", m)])),
-            .. piece.Job.Elements.Count == 0 ? Array.Empty<Candidate>() : Fewer(),
+            .. piece.Job.Wordings.Count == 0 ? Array.Empty<Candidate>() : Fewer(),
         ];
         if (piece.Plan.Time.Progress.Stage == Stage.Planned && piece.Plan.Work.Any(o => o.Kind == OpKind.Wash))
         {

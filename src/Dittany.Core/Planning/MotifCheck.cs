@@ -17,7 +17,7 @@ public static class MotifLimits
 /// <summary>Finds what makes no sense in a motif that is asked for.</summary>
 internal static class MotifCheck
 {
-    public static void Check(MotifAsked motif, string at, List<JobFault> faults)
+    public static void Check(MotifElement motif, string at, List<JobFault> faults)
     {
         if (motif.Id.Length is 0 or > 60)
         {
@@ -73,7 +73,7 @@ internal static class MotifCheck
     }
 
     /// <summary>What is set out by eye: within what a hand would do, and of copies that there are.</summary>
-    private static void CheckLoosely(MotifAsked motif, string at, List<JobFault> faults)
+    private static void CheckLoosely(MotifElement motif, string at, List<JobFault> faults)
     {
         if (motif.Loosely is not { } how)
         {
@@ -108,7 +108,7 @@ internal static class MotifCheck
         JobCheck.CheckRange($"{at}/layer", layer, -MostLayers, MostLayers, string.Empty, faults);
 
     /// <summary>Wishes for letters: each for one that is there and is no blank.</summary>
-    public static void CheckLetters(WordingAsked asked, string at, List<JobFault> faults)
+    public static void CheckLetters(TextElement asked, string at, List<JobFault> faults)
     {
         if (asked.Letters.Count > MostWishes)
         {
@@ -235,7 +235,7 @@ internal static class MotifCheck
     /// is given where none is. For a motif without faults; laid out by its box alone, so that two thousand parts sixty times over are told
     /// without drawing them.
     /// </summary>
-    public static double StitchesOf(MotifAsked motif)
+    public static double StitchesOf(MotifElement motif)
     {
         var one = (motif.Drawing?.Drawn.Figure ?? MotifLibrary.Find(motif.Motif).Sure().Draw(
             new MotifShape(motif.Parts, (motif.LeanDegrees ?? 0) * Math.PI / 180, motif.Mirrored ?? false, 0, 0))).Centred();

@@ -55,7 +55,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     /// Plans the motif that stands at this place of the job. It takes one part of the room where it is shared: <paramref name="slot"/> of
     /// <paramref name="of"/>. <paramref name="round"/>: something else stands within it.
     /// </summary>
-    public (PlannedElement Element, IReadOnlyList<Decision> Decisions) Plan(MotifAsked wanted, int index, int slot, int of,
+    public (PlannedElement Element, IReadOnlyList<Decision> Decisions) Plan(MotifElement wanted, int index, int slot, int of,
         bool round = false)
     {
         string Id(string decision) => index == 0 ? decision : $"{decision}:{wanted.Id}";
@@ -172,10 +172,10 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         return of == 1 ? new Pt(place.AnchorMm.X, (least.Y + greatest.Y) / 2) : place.AnchorMm;
     }
 
-    private static string OneOf(MotifAsked asked) => asked.Drawing?.Name ?? MotifLibrary.Find(asked.Motif).Sure().Name;
+    private static string OneOf(MotifElement asked) => asked.Drawing?.Name ?? MotifLibrary.Find(asked.Motif).Sure().Name;
 
     /// <summary>What all of it is called: a daisy, a ring of daisies.</summary>
-    private static string NameOf(MotifAsked asked) => asked.Arrangement switch
+    private static string NameOf(MotifElement asked) => asked.Arrangement switch
     {
         null or "one" => OneOf(asked),
         "zigzag" => $"zig-zag of {Say.Many(OneOf(asked))}",
@@ -185,7 +185,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     };
 
     /// <summary>What it is called, the whole drawing, and how many of one motif it is high.</summary>
-    private (string Name, Figure Whole, double InCopies) Drawn(MotifAsked asked, Func<string, string> id, List<Decision> decisions)
+    private (string Name, Figure Whole, double InCopies) Drawn(MotifElement asked, Func<string, string> id, List<Decision> decisions)
     {
         var motif = MotifLibrary.Find(asked.Motif);
         var name = OneOf(asked);
@@ -261,7 +261,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     }
 
     /// <summary>One motif as it is drawn before it is repeated, and by what.</summary>
-    internal static (Figure One, MotifShape Shape) OneDrawn(MotifAsked asked)
+    internal static (Figure One, MotifShape Shape) OneDrawn(MotifElement asked)
     {
         var shape = new MotifShape(asked.Parts, (asked.LeanDegrees ?? 0) * Math.PI / 180, asked.Mirrored ?? false,
             (asked.WobblePercent ?? 0) / 100, asked.Seed ?? 0);
@@ -304,7 +304,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     };
 
     /// <summary>Height of the whole, its line, the largest that fits with it, and the strands the plan would take.</summary>
-    private (double HighMm, Pair Pair, double LargestMm, int Free, double FreeHighMm) Sized(MotifAsked asked, Func<string, string> id,
+    private (double HighMm, Pair Pair, double LargestMm, int Free, double FreeHighMm) Sized(MotifElement asked, Func<string, string> id,
         Figure unit, Pt anchor, IStitch stitch, ThreadKind kind, string? strands, int of, double inCopies, bool round)
     {
         double? stated = overrules.For(id("motif.size")) is { } s
@@ -344,7 +344,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         return (answer.High, answer.Pair, answer.Largest, free, answer.Free);
     }
 
-    private static Decision Size(string id, MotifAsked asked, Figure unit, double high, double largest, double freeHigh, bool overruled,
+    private static Decision Size(string id, MotifElement asked, Figure unit, double high, double largest, double freeHigh, bool overruled,
         bool round)
     {
         Choice Choice(double mm) => new(mm.ToString("R", CultureInfo.InvariantCulture),
@@ -362,7 +362,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
                 && v <= 600).Distinct().Select(Choice).ToArray());
     }
 
-    private Func<string, string> Colours(MotifAsked asked, string id, Figure unit, bool filled, List<Decision> decisions)
+    private Func<string, string> Colours(MotifElement asked, string id, Figure unit, bool filled, List<Decision> decisions)
     {
         var (own, reading) = Legibility.Colours(ground.Cloth);
         var hers = (asked.Colour ?? overrules.For(id))?.ToLowerInvariant();
@@ -386,7 +386,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     }
 
     /// <summary>Parts she gave colours that can hardly be told from what touches them.</summary>
-    private static IEnumerable<Told> Alike(MotifAsked asked, Figure unit, Func<string, string> colourOf)
+    private static IEnumerable<Told> Alike(MotifElement asked, Figure unit, Func<string, string> colourOf)
     {
         var wished = asked.ByPart.Where(w => w.Colour is not null && w.Copy is null).Select(w => w.Role)
             .Distinct(StringComparer.Ordinal).ToArray();
@@ -434,7 +434,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     /// <summary>
     /// Whether its areas are to be filled where no part says otherwise: by her wish, by habit, or because it is drawn so.
     /// </summary>
-    private bool Fills(MotifAsked asked, string fillId) => asked.Craft is not (null or Crafts.AllCrafts.Stitch)
+    private bool Fills(MotifElement asked, string fillId) => asked.Craft is not (null or Crafts.AllCrafts.Stitch)
         || (asked.Drawing is null && MotifLibrary.Find(asked.Motif).Sure().Rich
         && workshop.Habit("fill") != FillingRoom.None) || workshop.Habit("fill") == FillingRoom.ByPart
         || overrules.Stated(fillId) is not (null or FillingRoom.None);
@@ -445,7 +445,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
 
     private static string PartCalled(string role) => role.Replace('-', ' ');
 
-    private IEnumerable<Concern> Concerns(MotifAsked asked, string name, Figure unit, IReadOnlyList<Part> parts, Design design,
+    private IEnumerable<Concern> Concerns(MotifElement asked, string name, Figure unit, IReadOnlyList<Part> parts, Design design,
         Design seen, double high, Pair pair, double largest)
     {
         var opening = Legibility.LeastOpening(pair.LineWidthMm, ground.Cloth);

@@ -56,7 +56,7 @@ public static class PartTelling
             return new PartTold(element.Id, element.Text, g.Key, Say.Upper(g.Count() > 1 ? Say.Many(called) : called),
                 g.Any(s => s.Area is not null), Say.List(made.GroupBy(p => p.Amount.What, StringComparer.Ordinal).Select(m =>
                     $"{Say.Number(m.Sum(p => p.Amount.Amount), 0)} {m.Key}").ToArray()),
-                job.MotifsAsked.FirstOrDefault(m => m.Id == element.Id)?.ByPart.LastOrDefault(w => w.Role == g.Key))
+                job.Find(element.Id)?.ByPart.LastOrDefault(w => w.Role == g.Key))
             {
                 Motif = true,
                 Copies = g.Select(s => s.Copy).Distinct().Count(),
@@ -68,7 +68,7 @@ public static class PartTelling
     {
         var letters = Words.Rows.Letters(e.Text.ReplaceLineEndings(" "));
         var places = Enumerable.Range(0, letters.Count).Where(i => !Words.Rows.IsSpace(letters[i])).ToArray();
-        var asked = job.Elements.FirstOrDefault(w => w.Id == e.Id)?.Letters ?? [];
+        var asked = (job.Find(e.Id) as TextElement)?.Letters ?? [];
         return e.Parts.Where(p => p.Letter != p.Role).GroupBy(p => p.LetterIndex).OrderBy(g => g.Key).Select(g =>
         {
             var first = g.OrderBy(p => p.Role == "dot").ThenBy(p => p.Filling is null).First();
@@ -82,25 +82,18 @@ public static class PartTelling
 
     /// <summary>The job with a wish for letters of a wording; nothing wished lets go of what was.</summary>
     public static Job WishedLetters(Job job, string element, IReadOnlyList<int> indices, string? stitch, int? strands, string? colour) =>
-        job with
+        job.With(element, e => e is not TextElement words ? e : words with
         {
-            Elements = job.Elements.Select(e => e.Id != element ? e : e with
-            {
-                Letters =
-                [
-                    .. e.Letters.Where(l => !indices.Contains(l.Index)),
-                    .. stitch is null && strands is null && colour is null ? []
-                        : indices.Select(i => new LetterAsked(i, stitch, strands, colour)),
-                ],
-            }).ToArray(),
-        };
+            Letters =
+            [
+                .. words.Letters.Where(l => !indices.Contains(l.Index)),
+                .. stitch is null && strands is null && colour is null ? []
+                    : indices.Select(i => new LetterAsked(i, stitch, strands, colour)),
+            ],
+        });
 
     /// <summary>The job with an element on another layer; null is the usual one.</summary>
-    public static Job OnLayer(Job job, string element, int? layer) => job with
-    {
-        Elements = job.Elements.Select(e => e.Id == element ? e with { Layer = layer } : e).ToArray(),
-        Motifs = job.Motifs?.Select(m => m.Id == element ? m with { Layer = layer } : m).ToArray(),
-    };
+    public static Job OnLayer(Job job, string element, int? layer) => job.With(element, e => e with { Layer = layer });
 
     /// <summary>
     /// Which of the told parts each stitch of the route belongs to, as the rows at which that changes: row, then the part's place among
@@ -133,11 +126,7 @@ public static class PartTelling
             .. part is { Stitch: null, Strands: null, Thread: null, Colour: null, Colours.Count: 0, DirectionDegrees: null, Direction: null,
                 DirectionLines.Count: 0 } ? Array.Empty<PartAsked>() : [part],
         ];
-        return job with
-        {
-            Elements = job.Elements.Select(e => e.Id == element ? e with { ByPart = With(e.ByPart) } : e).ToArray(),
-            Motifs = job.Motifs?.Select(m => m.Id == element ? m with { ByPart = With(m.ByPart) } : m).ToArray(),
-        };
+        return job.With(element, e => e with { ByPart = With(e.ByPart) });
     }
 
     /// <summary>Half the way across its box, on the longer side.</summary>
@@ -151,8 +140,7 @@ public static class PartTelling
 
     private static PartTold Of(PlannedElement element, string role, IReadOnlyList<Part> parts, Job job)
     {
-        var wishes = job.Elements.FirstOrDefault(e => e.Id == element.Id)?.ByPart
-            ?? job.MotifsAsked.FirstOrDefault(m => m.Id == element.Id)?.ByPart ?? [];
+        var wishes = job.Find(element.Id)?.ByPart ?? [];
         var areas = (element.Design?.Shapes ?? []).Where(s => s.Area is not null).Select(s => s.Id).ToHashSet(StringComparer.Ordinal);
         var filled = parts.Where(p => p.Filling is not null).ToArray();
         var covered = filled.Length == 0 ? 0

@@ -35,8 +35,8 @@ public static class Places
     /// <summary>A decision about one element as a job's choices name it: the first element of a place without its id.</summary>
     public static string KeyOf(Job job, string decision, string id)
     {
-        var place = Of(job).First(p => p.Job.Elements.Any(e => e.Id == id) || p.Job.MotifsAsked.Any(m => m.Id == id));
-        var first = place.Job.Elements.Count > 0 ? place.Job.Elements[0].Id : place.Job.MotifsAsked[0].Id;
+        var place = Of(job).First(p => p.Job.Find(id) is not null);
+        var first = place.Job.Elements[0].Id;
         return $"{decision}{(first == id ? string.Empty : $":{id}")}{(place.Main ? string.Empty : $"{Mark}{place.Key}")}";
     }
 
@@ -49,7 +49,7 @@ public static class Places
         var usual = UsualZone(job);
         var stands = job.Standing.SelectMany((ids, i) => ids.Select(id => (id, Batch: i))).DistinctBy(s => s.id, StringComparer.Ordinal)
             .ToDictionary(s => s.id, s => s.Batch, StringComparer.Ordinal);
-        var all = job.Elements.Select(e => (e.Id, Zone: e.Zone ?? usual)).Concat(job.MotifsAsked.Select(m => (m.Id, Zone: m.Zone ?? usual)))
+        var all = job.Elements.Select(e => (e.Id, Zone: e.Zone ?? usual))
             .GroupBy(e => (e.Zone, Batch: stands.GetValueOrDefault(e.Id, int.MaxValue))).OrderBy(g => g.Key.Batch)
             .ThenBy(g => g.Key.Zone == usual ? 0 : 1).ToArray();
         if (all.Length == 0)
@@ -63,11 +63,9 @@ public static class Places
             var key = g.Key.Batch == int.MaxValue ? g.Key.Zone : $"{g.Key.Zone}.{g.Key.Batch + 1}";
             var mine = g.Select(e => e.Id).ToHashSet(StringComparer.Ordinal);
             var here = g.Key == main;
-            return new JobPlace(key, g.Key.Zone, g.Key.Batch < int.MaxValue, here, job with
+            return new JobPlace(key, g.Key.Zone, g.Key.Batch < int.MaxValue, here, job.With(e => mine.Contains(e.Id)
+                ? e with { Zone = null } : null) with
             {
-                Elements = job.Elements.Where(e => mine.Contains(e.Id)).Select(e => e with { Zone = null }).ToArray(),
-                Motifs = job.MotifsAsked.Where(m => mine.Contains(m.Id)).Select(m => m with { Zone = null }).ToArray() is { Length: > 0 } m
-                    ? m : null,
                 Zone = g.Key.Zone == usual ? job.Zone : g.Key.Zone,
                 Overrules = Choices(job, key, here, g.Key.Zone == usual),
                 Standing = [],
@@ -79,8 +77,7 @@ public static class Places
     public static JobPlace? Find(Job job, string key) => Of(job).FirstOrDefault(p => p.Key == key);
 
     /// <summary>The key of the place an element lies at; null where there is no such element.</summary>
-    public static string? KeyOf(Job job, string element) => Of(job).FirstOrDefault(p => p.Job.Elements.Any(e => e.Id == element)
-        || p.Job.MotifsAsked.Any(m => m.Id == element))?.Key;
+    public static string? KeyOf(Job job, string element) => Of(job).FirstOrDefault(p => p.Job.Find(element) is not null)?.Key;
 
     /// <summary>Members that belong to the piece as a whole, whatever place is looked at.</summary>
     private static readonly string[] OfTheWhole = ["title", "dueOn", "done", "places"];
@@ -90,14 +87,14 @@ public static class Places
         || OfTheWhole.Contains(member, StringComparer.Ordinal) ? member : $"{Mark}{key}/{member}";
 
     /// <summary>The job with something more at a zone: words, or a motif where there are no words.</summary>
-    public static Job Add(Job job, string zone, string? words, MotifAsked? motif)
+    public static Job Add(Job job, string zone, string? words, MotifElement? motif)
     {
-        var ids = job.Elements.Select(e => e.Id).Concat(job.MotifsAsked.Select(m => m.Id)).ToHashSet(StringComparer.Ordinal);
+        var ids = job.Elements.Select(e => e.Id).ToHashSet(StringComparer.Ordinal);
         string Free(string name) => Enumerable.Range(1, ids.Count + 1).Select(n =>
             $"{name}-{n.ToString(System.Globalization.CultureInfo.InvariantCulture)}").First(id => !ids.Contains(id));
         var at = zone == UsualZone(job) ? null : zone;
-        return words is not null ? job with { Elements = [.. job.Elements, new WordingAsked(Free("words"), words) { Zone = at }] }
-            : motif is not null ? job with { Motifs = [.. job.MotifsAsked, motif with { Id = Free("motif"), Zone = at }] } : job;
+        return words is not null ? job with { Elements = [.. job.Elements, new TextElement(Free("words"), words) { Zone = at }] }
+            : motif is not null ? job with { Elements = [.. job.Elements, motif with { Id = Free("motif"), Zone = at }] } : job;
     }
 
     /// <summary>
@@ -119,7 +116,6 @@ public static class Places
             next = Put(next, gone, gone.Job with
             {
                 Elements = [],
-                Motifs = null,
                 Overrules = gone.Job.Overrules?.Where(o => Shared(o.Key)).ToDictionary(o => o.Key, o => o.Value, StringComparer.Ordinal),
             });
         }
@@ -132,16 +128,9 @@ public static class Places
             return next;
         }
 
-        return next with
+        return next.With(e => e with { Zone = (e.Zone ?? UsualZone(job)) == main.Zone ? null : e.Zone ?? UsualZone(job) }) with
         {
             Zone = main.Zone,
-            Elements = next.Elements.Select(e => e with
-            {
-                Zone = (e.Zone ?? UsualZone(job)) == main.Zone ? null : e.Zone
-                ?? UsualZone(job)
-            }).ToArray(),
-            Motifs = next.Motifs?.Select(m => m with { Zone = (m.Zone ?? UsualZone(job)) == main.Zone ? null : m.Zone ?? UsualZone(job) })
-                .ToArray(),
             Overrules = next.Overrules?.Where(o => o.Key != ZoneDecision).ToDictionary(o => o.Key.EndsWith($"{Mark}{main.Key}",
                 StringComparison.Ordinal) ? o.Key.Split(Mark)[0] : o.Key, o => o.Value, StringComparer.Ordinal),
         };
@@ -158,9 +147,8 @@ public static class Places
         var moved = usual ? null : changed.Overrules?.GetValueOrDefault(ZoneDecision);
         var zone = usual ? null : moved ?? changed.Zone ?? place.Zone;
         var key = usual || zone == place.Zone || place.Stands ? place.Key : zone.Sure();
-        bool Mine(string id) => place.Job.Elements.Any(e => e.Id == id) || place.Job.MotifsAsked.Any(m => m.Id == id);
-        var words = changed.Elements.ToDictionary(e => e.Id, e => e with { Zone = zone }, StringComparer.Ordinal);
-        var motifs = changed.MotifsAsked.ToDictionary(m => m.Id, m => m with { Zone = zone }, StringComparer.Ordinal);
+        bool Mine(string id) => place.Job.Find(id) is not null;
+        var there = changed.Elements.ToDictionary(e => e.Id, e => e with { Zone = zone }, StringComparer.Ordinal);
         bool Others(string id) => id.Contains(Mark, StringComparison.Ordinal) ? !id.EndsWith($"{Mark}{place.Key}", StringComparison.Ordinal)
             : !Shared(id) && (!place.Main || (id == ZoneDecision && !usual));
         var choices = (job.Overrules ?? Nothing).Where(o => Others(o.Key))
@@ -168,10 +156,8 @@ public static class Places
             KeyValuePair.Create(place.Main || Shared(o.Key) ? o.Key : $"{o.Key}{Mark}{key}", o.Value)));
         return changed with
         {
-            Elements = [.. job.Elements.Where(e => !Mine(e.Id) || words.ContainsKey(e.Id)).Select(e => Mine(e.Id) ? words[e.Id] : e),
-                .. words.Values.Where(e => !Mine(e.Id))],
-            Motifs = (MotifAsked[])[.. job.MotifsAsked.Where(m => !Mine(m.Id) || motifs.ContainsKey(m.Id)).Select(m => Mine(m.Id)
-                ? motifs[m.Id] : m), .. motifs.Values.Where(m => !Mine(m.Id))] is { Length: > 0 } all ? all : null,
+            Elements = [.. job.With(e => Mine(e.Id) ? there.GetValueOrDefault(e.Id) : e).Elements, .. changed.Elements.Select(e =>
+                there[e.Id]).Where(e => !Mine(e.Id))],
             Zone = usual ? changed.Zone : job.Zone,
             Overrules = job.Overrules is null && changed.Overrules is null ? null
                 : choices.ToDictionary(o => o.Key, o => o.Value, StringComparer.Ordinal),
@@ -185,7 +171,7 @@ public static class Places
     public static Job Stand(Job job)
     {
         var before = job.Standing.SelectMany(s => s).ToHashSet(StringComparer.Ordinal);
-        var ids = job.Elements.Select(e => e.Id).Concat(job.MotifsAsked.Select(m => m.Id)).Where(id => !before.Contains(id)).ToArray();
+        var ids = job.Elements.Select(e => e.Id).Where(id => !before.Contains(id)).ToArray();
         if (ids.Length == 0)
         {
             return job;

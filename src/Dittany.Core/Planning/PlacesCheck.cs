@@ -14,7 +14,7 @@ internal static class PlacesCheck
     public static void Check(Job job, Library library, List<JobFault> faults)
     {
         var form = job.FormUsed.Sure();
-        var zones = job.Elements.Select(e => e.Zone).Concat(job.MotifsAsked.Select(m => m.Zone)).ToArray();
+        var zones = job.Elements.Select(e => e.Zone).ToArray();
         for (var i = 0; i < zones.Length; i++)
         {
             if (zones[i] is { } zone && form.Zones.All(z => z.Id != zone))
@@ -65,14 +65,13 @@ internal static class PlacesCheck
             return pointer;
         }
 
-        var id = n < place.Elements.Count ? place.Elements[n].Id : place.MotifsAsked[n - place.Elements.Count].Id;
-        var at = whole.Elements.Select(e => e.Id).Concat(whole.MotifsAsked.Select(m => m.Id)).ToList().IndexOf(id);
+        var at = whole.Elements.Select(e => e.Id).ToList().IndexOf(place.Elements[n].Id);
         return $"#/elements/{at.ToString(CultureInfo.InvariantCulture)}/{string.Join('/', rest)}";
     }
 
     private static void CheckStanding(Job job, List<JobFault> faults)
     {
-        var ids = job.Elements.Select(e => e.Id).Concat(job.MotifsAsked.Select(m => m.Id)).ToHashSet(StringComparer.Ordinal);
+        var ids = job.Elements.Select(e => e.Id).ToHashSet(StringComparer.Ordinal);
         var seen = new HashSet<string>(StringComparer.Ordinal);
         for (var i = 0; i < job.Standing.Count; i++)
         {

@@ -237,10 +237,10 @@ public static class Planner
     {
         // What goes round others comes first: it leaves them the room inside it.
         var rounds = Surrounding.Plan(job, ground, workshop, overrules);
-        var many = job.Elements.Count + job.MotifsAsked.Count - rounds.Planned.Count;
-        var slots = Enumerable.Range(0, job.MotifsAsked.Count).Select(i =>
-            job.Elements.Count + Enumerable.Range(0, i).Count(k => !rounds.Planned.ContainsKey(k))).ToArray();
-        var planned = Each(job.Elements.Count + job.MotifsAsked.Count, i => At(i, Region.Empty));
+        var many = job.Elements.Count - rounds.Planned.Count;
+        var slots = Enumerable.Range(0, job.Elements.Count).Select(i =>
+            Enumerable.Range(0, i).Count(k => !rounds.Planned.ContainsKey(k))).ToArray();
+        var planned = Each(job.Elements.Count, i => At(i, Region.Empty));
 
         // What lies under others is planned once more without what they hide.
         var lying = Lying.Of(planned.Select(p => p.Element).ToArray(), lies);
@@ -268,16 +268,19 @@ public static class Planner
         PlannedInCraft At(int index, Region over)
         {
             var inside = rounds.Inside with { Over = over };
-            var motif = index - job.Elements.Count;
-            var (id, asked) = motif < 0 ? (job.Elements[index].Id, job.Elements[index].Craft)
-                : (job.MotifsAsked[motif].Id, job.MotifsAsked[motif].Craft);
+            var wished = job.Elements[index];
+            var (id, asked) = (wished.Id, wished.Craft);
             var decision = index == 0 ? "craft" : $"craft:{id}";
             var crafts = new CraftPlanning(inside, overrules, workshop.HourlyRate);
             var craft = crafts.Settled(decision, asked);
             inside = inside with { Tinted = craft is { Keeps: Crafts.Kept.All }, Unfilled = craft is not null };
-            var (element, its) = motif < 0 ? new WordingPlanner(inside, workshop, overrules).Plan(job.Elements[index], index, many)
-                : rounds.Planned.TryGetValue(motif, out var round) ? over.IsEmpty ? round : rounds.Again[motif](over)
-                : new MotifPlanner(inside, workshop, overrules).Plan(job.MotifsAsked[motif], index, slots[motif], many);
+            var (element, its) = wished switch
+            {
+                TextElement words => new WordingPlanner(inside, workshop, overrules).Plan(words, index, slots[index], many),
+                _ when rounds.Planned.TryGetValue(index, out var round) => over.IsEmpty ? round : rounds.Again[index](over),
+                MotifElement motif => new MotifPlanner(inside, workshop, overrules).Plan(motif, index, slots[index], many),
+                _ => throw new InvalidOperationException($"An element is of a kind that nobody plans: {wished.GetType().Name}."),
+            };
             return crafts.Made(element, its, decision, asked);
         }
     }

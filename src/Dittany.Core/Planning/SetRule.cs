@@ -75,7 +75,7 @@ public static class SetRule
             HasIron = workshop.Equipment.Contains("iron", StringComparer.Ordinal),
         };
         var planner = new WordingPlanner(ground, workshop, new Overrules(new Dictionary<string, string>(StringComparer.Ordinal)));
-        var asked = like.Elements[0];
+        var asked = like.Wordings[0];
         var alone = names.Select(n => (Name: n, Settled: planner.Letter(asked with { Text = n, CapHeightMm = null }))).ToArray();
         var governing = alone.OrderBy(a => a.Settled.Answer.OverflowMm > 0 ? 0 : 1).ThenBy(a =>
             a.Settled.Answer.CapMm).ThenByDescending(a => a.Settled.Question.Settings.Usual.Width).First();

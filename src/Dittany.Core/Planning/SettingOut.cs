@@ -14,16 +14,14 @@ public static class SettingOut
 {
     /// <summary>The motifs of a job that stand several times in its plan.</summary>
     public static IReadOnlyList<SetOutTold> Of(Plan plan, Job job) =>
-        job.MotifsAsked.Select(m => (Asked: m, Planned: plan.Elements.FirstOrDefault(e =>
+        job.Motifs.Select(m => (Asked: m, Planned: plan.Elements.FirstOrDefault(e =>
         e.Id == m.Id))).Where(m => m.Planned is not null).Select(m => new SetOutTold(m.Asked.Id, m.Planned.Sure().One,
             m.Planned.Parts.Where(p => p.Copy >= 0).Select(p => p.Copy).Distinct().Count(), m.Planned.Arrangement == "row", m.Asked.Loosely))
         .Where(m => m.Copies > 1).ToArray();
 
     /// <summary>The job with a motif set out so; null keeps its copies in step.</summary>
-    public static Job With(Job job, string element, Loosely? how) => job with
-    {
-        Motifs = job.Motifs?.Select(m => m.Id == element ? m with { Loosely = how } : m).ToArray(),
-    };
+    public static Job With(Job job, string element, Loosely? how) =>
+        job.With(element, e => e is MotifElement motif ? motif with { Loosely = how } : e);
 
     /// <summary>
     /// The job with one copy pushed by so many mm on the item, from where it stands in the plan: kept in shares of one motif, so that it
@@ -31,7 +29,7 @@ public static class SettingOut
     /// </summary>
     public static Job Push(Job job, Plan plan, string element, int copy, Pt byMm)
     {
-        if (job.MotifsAsked.FirstOrDefault(m => m.Id == element) is not { } asked
+        if (job.Find(element) is not MotifElement asked
             || plan.Elements.FirstOrDefault(e => e.Id == element) is not { CopyMm: > 0 } planned)
         {
             return job;
@@ -48,6 +46,6 @@ public static class SettingOut
     }
 
     /// <summary>The job with nothing of a motif pushed any more.</summary>
-    public static Job Even(Job job, string element) => job.MotifsAsked.FirstOrDefault(m => m.Id == element)?.Loosely is { } how
+    public static Job Even(Job job, string element) => (job.Find(element) as MotifElement)?.Loosely is { } how
         ? With(job, element, how with { Pushed = [] }) : job;
 }

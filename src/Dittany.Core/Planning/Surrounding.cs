@@ -7,7 +7,7 @@ using Dittany.Core.Telling;
 namespace Dittany.Core.Planning;
 
 /// <summary>
-/// Motifs that go round the others of a piece, by their place among its motifs, and the ground that is left inside them.
+/// Motifs that go round the others of a piece, by their place among its elements, and the ground that is left inside them.
 /// </summary>
 internal sealed record Surrounding(
     IReadOnlyDictionary<int, (PlannedElement Element, IReadOnlyList<Decision> Decisions)> Planned, WordingGround Inside)
@@ -29,9 +29,11 @@ internal sealed record Surrounding(
     {
         var planned = new Dictionary<int, (PlannedElement Element, IReadOnlyList<Decision> Decisions)>();
         var again = new Dictionary<int, Func<Region, (PlannedElement Element, IReadOnlyList<Decision> Decisions)>>();
-        var (inside, words) = (ground, job.Elements.Count);
-        var rounds = job.MotifsAsked.Select((asked, i) => (Asked: asked, At: i)).Where(m => GoesRound(m.Asked, words + m.At)).ToArray();
-        if (rounds.Length == words + job.MotifsAsked.Count)
+        var inside = ground;
+        var rounds = job.Elements.Select((e, i) => (Asked: e as MotifElement, At: i)).Where(m => m.Asked is { } asked && GoesRound(asked,
+            m.At))
+            .Select(m => (Asked: m.Asked.Sure(), m.At)).ToArray();
+        if (rounds.Length == job.Elements.Count)
         {
             // Nothing is left to go round: they share the room like any others.
             return new Surrounding(planned, ground);
@@ -39,15 +41,15 @@ internal sealed record Surrounding(
 
         foreach (var (asked, at) in rounds)
         {
-            var hers = job.Elements.FirstOrDefault(e => e.CentreMm is not null)?.CentreMm;
+            var hers = job.Wordings.FirstOrDefault(e => e.CentreMm is not null)?.CentreMm;
             var about = hers is { } centre ? inside with
             {
                 Within = new Within(centre, "About the words", "It goes round the words, so it has its middle where theirs is."),
             } : inside;
-            var round = new MotifPlanner(about, workshop, overrules).Plan(asked, words + at, 0, 1, round: true);
+            var round = new MotifPlanner(about, workshop, overrules).Plan(asked, at, 0, 1, round: true);
             planned[at] = round;
             again[at] = over =>
-                new MotifPlanner(about with { Over = over }, workshop, overrules).Plan(asked, words + at, 0, 1, round: true);
+                new MotifPlanner(about with { Over = over }, workshop, overrules).Plan(asked, at, 0, 1, round: true);
             var element = round.Element;
             if (element.Parts.Count > 0)
             {
@@ -62,7 +64,7 @@ internal sealed record Surrounding(
 
         return new Surrounding(planned, inside) { Again = again };
 
-        bool GoesRound(MotifAsked asked, int index) => asked.Middle != true
+        bool GoesRound(MotifElement asked, int index) => asked.Middle != true
             && (asked.Arrangement ?? overrules.For(index == 0 ? "motif.arrangement" : $"motif.arrangement:{asked.Id}")) is "ring" or "border";
     }
 

@@ -41,7 +41,7 @@ public static class TryOut
     /// </summary>
     public static IReadOnlyList<TryMake> Makes(Job job, Plan plan)
     {
-        if (job.Elements.Count == 0 || plan.Elements[0] is not { IsMotif: false } words)
+        if (plan.Elements.FirstOrDefault(e => !e.IsMotif) is not { } words)
         {
             return [];
         }
@@ -89,20 +89,16 @@ public static class TryOut
     public static Job With(Job job, Plan plan, TryMake make)
     {
         var made = Taken(job, make.Stitch, make.Size);
-        var first = made.Elements[0];
-        return Without(made, "words.alphabet", "words.size", "words.rows", "stitch.letters") with
+        var words = plan.Elements.First(e => !e.IsMotif);
+        return Without(made, words.Id, "words.alphabet", "words.size", "words.rows", "stitch.letters") with
         {
-            Elements =
-            [
-                first with
-                {
-                    Letters = [],
-                    CapHeightMm = first.WidthMm is null ? plan.Elements[0].CapHeightMm : null,
-                    Rows = first.Text.Contains('\n', StringComparison.Ordinal) ? null : plan.Elements[0].Rows.Count,
-                    Alphabet = plan.Elements[0].Alphabet,
-                },
-                .. made.Elements.Skip(1),
-            ],
+            Elements = made.With(words.Id, e => e is TextElement first ? first with
+            {
+                Letters = [],
+                CapHeightMm = first.WidthMm is null ? words.CapHeightMm : null,
+                Rows = first.Text.Contains('\n', StringComparison.Ordinal) ? null : words.Rows.Count,
+                Alphabet = words.Alphabet,
+            } : e).Elements,
             Done = null,
         };
     }
@@ -113,6 +109,7 @@ public static class TryOut
     /// </summary>
     public static Job Taken(Job job, IStitch stitch, Materials.ThreadSize? size = null)
     {
+        var taken = (job.Wordings is [var words, ..] ? words : job.Elements[0]).Id;
         return Finding.What(stitch) switch
         {
             StitchBook.Makes.Area => job with
@@ -122,22 +119,13 @@ public static class TryOut
                     ["stitch.fill"] = stitch.Id,
                 },
             },
-            _ => Without(job, ["stitch.outline", "thread.strands", .. size is null ? Array.Empty<string>() : [ThreadChoice.Id]]) with
-            {
-                Elements = job.Elements.Select((e, i) => i > 0 ? e : e with
+            _ => Without(job, taken, ["stitch.outline", "thread.strands", .. size is null ? Array.Empty<string>() : [ThreadChoice.Id]])
+                .With(taken, e => e with
                 {
                     Stitch = stitch.Id,
                     Strands = size?.Ply,
                     Thread = size is null ? Bears(e.Thread) : KindOf(size.Value),
-                }).ToArray(),
-                Motifs = job.Elements.Count > 0 ? job.Motifs
-                    : job.MotifsAsked.Select((m, i) => i > 0 ? m : m with
-                    {
-                        Stitch = stitch.Id,
-                        Strands = size?.Ply,
-                        Thread = size is null ? Bears(m.Thread) : KindOf(size.Value),
-                    }).ToArray(),
-            },
+                }),
         };
 
         string? Bears(string? thread) =>
@@ -148,9 +136,10 @@ public static class TryOut
 
     private static readonly Dictionary<string, string> Nothing = new(StringComparer.Ordinal);
 
-    private static Job Without(Job job, params string[] decisions) => job.Overrules is not { } overrules ? job : job with
+    /// <summary>The job without her choices of these decisions about one element.</summary>
+    private static Job Without(Job job, string element, params string[] decisions) => job.Overrules is not { } overrules ? job : job with
     {
-        Overrules = overrules.Where(o => !decisions.Contains(o.Key, StringComparer.Ordinal))
+        Overrules = overrules.Where(o => !decisions.Select(d => Places.KeyOf(job, d, element)).Contains(o.Key, StringComparer.Ordinal))
             .ToDictionary(o => o.Key, o => o.Value, StringComparer.Ordinal),
     };
 

@@ -44,7 +44,8 @@ public static class WhyNot
     private static readonly double[] Sizes = [1.25, 0.8, 1.6, 0.6];
 
     /// <summary>
-    /// The nearest facts, at most <see cref="Told"/>; where no single one would do, the first two together that would. <paramref name="make"/> plans a job that has no
+    /// The nearest facts, at most <see cref="Told"/>; where no single one would do, the first two together that would. <paramref
+    /// name="make"/> plans a job that has no
     /// fault, or gives null where that is too much.
     /// </summary>
     public static IReadOnlyList<LetIn> Of(Job job, Workshop workshop, string decision, string choice, Words.Library library, Func<Job,
@@ -125,7 +126,7 @@ public static class WhyNot
 
         foreach (var share in Sizes)
         {
-            if (job.Elements is [{ CapHeightMm: { } high }, ..])
+            if (job.Wordings is [{ CapHeightMm: { } high }, ..])
             {
                 var size = Math.Round(high * share);
                 if (Piece($"Its capitals are {Say.Length(size)} high", "capHeightMm", size.ToString(CultureInfo.InvariantCulture)) is { } other)

@@ -70,7 +70,7 @@ internal sealed class WordStitching(WordingGround ground, StitchFacts facts, Roo
     public StitchSpec SpecFor(Pair pair, StitchSchools schools) => StitchSpec.For(pair, schools, ground.Worn.MostBehindMm);
 
     /// <summary>Every letter stitched, what beside that is wrong, and what there is to be seen.</summary>
-    public (List<Part> Parts, List<Concern> Concerns, Design Design) Stitched(WordingAsked asked, LetteringQuestion q, LetteringAnswer a,
+    public (List<Part> Parts, List<Concern> Concerns, Design Design) Stitched(TextElement asked, LetteringQuestion q, LetteringAnswer a,
         MotifColours colours, Place place, Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob)
     {
         var element = asked.Id;

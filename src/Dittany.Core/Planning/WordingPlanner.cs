@@ -50,13 +50,17 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
     private readonly Rooms _field = new(ground.Field);
     private StitchFacts _facts = workshop.StitchFacts(ground.Cloth);
 
-    public (PlannedElement Element, IReadOnlyList<Decision> Decisions) Plan(WordingAsked asked, int index, int of)
+    /// <summary>
+    /// Plans the wording that stands at this place of the job. Where the room is shared it takes one part of it: <paramref name="slot"/> of
+    /// <paramref name="of"/>.
+    /// </summary>
+    public (PlannedElement Element, IReadOnlyList<Decision> Decisions) Plan(TextElement asked, int index, int slot, int of)
     {
         string Id(string decision) => index == 0 ? decision : $"{decision}:{asked.Id}";
         var decisions = new List<Decision>();
         var alphabet = Alphabet(asked, Id("words.alphabet"), decisions);
         var (place, placeDecision) = Placement.Settle(Id("space.place"), ground.Drawn, ground.Zone, ground.Field, asked.CentreMm,
-            overrules.For(Id("space.place")), index, of, within: ground.Within);
+            overrules.For(Id("space.place")), slot, of, within: ground.Within);
         decisions.Add(placeDecision);
 
         var thread = ThreadOf(asked, Id);
@@ -72,11 +76,11 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             {
                 WidthMm = wide,
                 Size = CapFor(wide, size =>
-                Choose(Ways(asked, alphabet, place, arranged, stated with { Size = size }, index, of)).Answer)
+                Choose(Ways(asked, alphabet, place, arranged, stated with { Size = size }, slot, of)).Answer)
             };
         }
 
-        var ways = Ways(asked, alphabet, place, arranged, stated, index, of);
+        var ways = Ways(asked, alphabet, place, arranged, stated, slot, of);
         var (question, answer, rows) = Choose(ways);
         var (colour, chosen) = Colours(asked, Id("thread.colour"), decisions);
         decisions[^1] = ColourTelling.Told(decisions[^1], thread.Kind.Id, ground.Worn, workshop.Threads);
@@ -158,7 +162,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         {
             if (!inOthers.TryGetValue(other, out var settled))
             {
-                inOthers[other] = settled = Choose(Ways(asked, other, place, arranged, stated, index, of)).Answer;
+                inOthers[other] = settled = Choose(Ways(asked, other, place, arranged, stated, slot, of)).Answer;
             }
 
             return settled;
@@ -169,7 +173,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             Choose(ways.Select(w => (w.Rows, change(w.Question))).ToArray()).Answer;
     }
 
-    private StatedLettering Stated(WordingAsked asked, ThreadChoice thread, Func<string, string> id, IAlphabet alphabet) => new(
+    private StatedLettering Stated(TextElement asked, ThreadChoice thread, Func<string, string> id, IAlphabet alphabet) => new(
         asked.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture)
             ?? (asked.WidthMm is null ? overrules.For(id("words.size")) : null),
         thread.Strands,
@@ -181,7 +185,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
 
     private ThreadKind KindOf(string id) => workshop.Thread(ThreadKinds.Find(id).Sure());
 
-    private ThreadChoice ThreadOf(WordingAsked asked, Func<string, string> id) => ThreadChoice.Settle(id(ThreadChoice.Id), asked.Thread,
+    private ThreadChoice ThreadOf(TextElement asked, Func<string, string> id) => ThreadChoice.Settle(id(ThreadChoice.Id), asked.Thread,
         overrules.For(id(ThreadChoice.Id)), asked.Strands?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(id("thread.strands")),
         asked.Stitch ?? overrules.For(id("stitch.outline")), ground, workshop);
 
@@ -218,7 +222,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
     /// <summary>
     /// How a wording alone would be lettered: its question in the rows it comes out best in, and the answer. No stitch is placed.
     /// </summary>
-    internal (LetteringQuestion Question, LetteringAnswer Answer) Letter(WordingAsked asked)
+    internal (LetteringQuestion Question, LetteringAnswer Answer) Letter(TextElement asked)
     {
         var alphabet = asked.Alphabet is { } named ? ground.Library.Find(named).Sure()
             : First(ground.Library.Everybodys.Where(a => Rows.Letters(asked.Text.ReplaceLineEndings(" ")).All(l => Rows.IsSpace(l)
@@ -234,8 +238,8 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
     }
 
     /// <summary>One question for each way of breaking the words into rows.</summary>
-    private IReadOnlyList<(IReadOnlyList<string> Rows, LetteringQuestion Question)> Ways(WordingAsked asked, IAlphabet alphabet,
-        Place place, WordsArranged arranged, StatedLettering stated, int index, int of)
+    private IReadOnlyList<(IReadOnlyList<string> Rows, LetteringQuestion Question)> Ways(TextElement asked, IAlphabet alphabet,
+        Place place, WordsArranged arranged, StatedLettering stated, int slot, int of)
     {
         int? wanted = stated.Rows is { } r && Rows.Break(asked.Text, int.Parse(r, CultureInfo.InvariantCulture)) is not null
             ? int.Parse(r, CultureInfo.InvariantCulture) : null;
@@ -296,7 +300,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
     private static IAlphabet? First(IEnumerable<IAlphabet> able) =>
         able.OrderBy(a => a.Kind switch { AlphabetKind.Stroke => 0, AlphabetKind.CentreLine => 1, _ => 2 }).FirstOrDefault();
 
-    private IAlphabet Alphabet(WordingAsked asked, string id, List<Decision> decisions)
+    private IAlphabet Alphabet(TextElement asked, string id, List<Decision> decisions)
     {
         var hers = asked.Alphabet ?? overrules.For(id);
         var letters = Rows.Letters(asked.Text.ReplaceLineEndings(" ")).Where(l => !Rows.IsSpace(l)).ToArray();
@@ -345,7 +349,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
     }
 
     /// <summary>The colour of the words, and whether it was she who chose it.</summary>
-    private (string Hex, bool Chosen) Colours(WordingAsked asked, string id, List<Decision> decisions)
+    private (string Hex, bool Chosen) Colours(TextElement asked, string id, List<Decision> decisions)
     {
         var cloth = ground.Cloth;
         var (own, reading) = Legibility.Colours(cloth);

@@ -39,7 +39,7 @@ internal sealed record WordsArranged(Arrangement Arrangement, Ornament? Ornament
 
     public static IReadOnlyList<string> Places { get; } = ["before", "after", "above", "below", "between", "dot", "around"];
 
-    public static WordsArranged Settle(Func<string, string> id, WordingAsked asked, WordingGround ground, Place place, Overrules overrules)
+    public static WordsArranged Settle(Func<string, string> id, TextElement asked, WordingGround ground, Place place, Overrules overrules)
     {
         var hers = asked.Arrangement ?? overrules.For(id("words.arrangement"));
         var told = Told.First(t => t.Id == (hers ?? "straight"));
@@ -95,7 +95,7 @@ internal sealed record WordsArranged(Arrangement Arrangement, Ornament? Ornament
     }
 
     /// <summary>The motif that goes with the words, if there is one: its kind, and where it stands.</summary>
-    private static Ornament? OrnamentOf(Func<string, string> id, WordingAsked asked, Overrules overrules, List<Decision> decisions)
+    private static Ornament? OrnamentOf(Func<string, string> id, TextElement asked, Overrules overrules, List<Decision> decisions)
     {
         var hers = asked.Motif ?? overrules.For(id("words.motif"));
         var motif = hers is null or "none" ? null : MotifLibrary.Find(hers);

@@ -46,14 +46,18 @@ internal sealed partial class ChangeReader
     {
         var named = _targets.Select(t => t.StartsWith(Tied, StringComparison.Ordinal) ? t[Tied.Length..] : t)
             .Distinct(StringComparer.Ordinal).ToArray();
-        var all = named.Length > 0 ? named : job.Elements.Select(e => e.Id).Concat(job.MotifsAsked.Select(m => m.Id)).ToArray();
+        var all = named.Length > 0 ? named : job.Elements.Select(e => e.Id).ToArray();
         return all.Where(fits ?? (_ => true)).ToArray();
     }
 
-    private bool IsText(string id) => job.Elements.Any(e => e.Id == id);
+    private bool IsText(string id) => job.Find(id) is TextElement;
 
-    private string Called(string id) => job.Elements.FirstOrDefault(e => e.Id == id) is { } words ? $"“{words.Text.ReplaceLineEndings(" ")}”"
-        : job.MotifsAsked.FirstOrDefault(m => m.Id == id) is { } motif ? $"the {MotifLibrary.Find(motif.Motif)?.Name ?? motif.Drawing?.Name ?? "motif"}" : id;
+    private string Called(string id) => job.Find(id) switch
+    {
+        TextElement words => $"“{words.Text.ReplaceLineEndings(" ")}”",
+        MotifElement motif => $"the {MotifLibrary.Find(motif.Motif)?.Name ?? motif.Drawing?.Name ?? "motif"}",
+        _ => id,
+    };
 
     private void TakeAway()
     {
@@ -75,19 +79,16 @@ internal sealed partial class ChangeReader
             if (target.StartsWith(Tied, StringComparison.Ordinal))
             {
                 var id = target[Tied.Length..];
-                _done.Add(new Done($"The motif beside {Called(id)} is taken away.", j => j with { Elements = j.Elements.Select(e => e.Id == id ? e with { Motif = null, MotifPlace = null, MotifCount = null } : e).ToArray() }));
+                _done.Add(new Done($"The motif beside {Called(id)} is taken away.", j => j.With(id, e =>
+                    e is TextElement words ? words with { Motif = null, MotifPlace = null, MotifCount = null } : e)));
             }
-            else if (job.Elements.Count + job.MotifsAsked.Count - _done.Count <= 1)
+            else if (job.Elements.Count - _done.Count <= 1)
             {
                 Ask(0, r.Count, $"{Say.Upper(Called(target))} is all there is on the piece: put the piece away instead.");
             }
             else
             {
-                _done.Add(new Done($"{Say.Upper(Called(target))} is taken away.", j => j with
-                {
-                    Elements = j.Elements.Where(e => e.Id != target).ToArray(),
-                    Motifs = j.Motifs?.Where(m => m.Id != target).ToArray() is { Length: > 0 } left ? left : null,
-                }));
+                _done.Add(new Done($"{Say.Upper(Called(target))} is taken away.", j => j.With(target, _ => null)));
             }
         }
     }
@@ -241,14 +242,8 @@ internal sealed partial class ChangeReader
         var ids = _targets.Count > 0 ? Of() : [];
         _done.Add(new Done($"{(ids.Count > 0 ? Say.List(ids.Select(i => Say.Upper(Called(i))).ToArray()) : "It")} goes on the {value.Name}.", j =>
         {
-            var all = j.Elements.Count + j.MotifsAsked.Count;
-            return ids.Count == 0 || ids.Count == all
-                ? j with
-                {
-                    Zone = value.Id,
-                    Elements = j.Elements.Select(e => e with { Zone = null, CentreMm = null }).ToArray(),
-                    Motifs = j.Motifs?.Select(m => m with { Zone = null, CentreMm = null }).ToArray()
-                }
+            return ids.Count == 0 || ids.Count == j.Elements.Count
+                ? j.With(e => e with { Zone = null, CentreMm = null }) with { Zone = value.Id }
                 : ids.Aggregate(j, (now, id) => On(now, id, e => e with
                 {
                     Zone = value.Id == Places.UsualZone(now) ? null : value.Id,

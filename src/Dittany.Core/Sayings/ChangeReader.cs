@@ -146,7 +146,7 @@ internal sealed partial class ChangeReader(Reading r, Job job, Plan plan)
     /// <summary>What is in the piece: its words, its motifs, their parts.</summary>
     private int? Named(int at)
     {
-        if (!_adds && r.Hits(at, Meaning.Part).FirstOrDefault(h => !r.Capital(at) && job.MotifsAsked.Any(m => RoleOf(m,
+        if (!_adds && r.Hits(at, Meaning.Part).FirstOrDefault(h => !r.Capital(at) && job.Motifs.Any(m => RoleOf(m,
             h.Entry.Id) is not null)) is { } part
             && !(r.Hits(at, Meaning.Motif).Any(m => Find(m) is not null) && _targets.Count == 0))
         {
@@ -164,24 +164,24 @@ internal sealed partial class ChangeReader(Reading r, Job job, Plan plan)
         }
 
         // Her words, as they stand or one of them.
-        var words = job.Elements.FirstOrDefault(e => Says(e.Text, at, out _));
+        var words = job.Wordings.FirstOrDefault(e => Says(e.Text, at, out _));
         if (words is not null && Says(words.Text, at, out var to) && !_adds)
         {
             _targets.Add(words.Id);
             return to;
         }
 
-        if (r.Is(at, "words", "name", "letters", "lettering", "text", "initials", "word") && job.Elements.Count > 0 && !_adds)
+        if (r.Is(at, "words", "name", "letters", "lettering", "text", "initials", "word") && job.Wordings.Count > 0 && !_adds)
         {
-            _targets.AddRange(job.Elements.Select(e => e.Id));
+            _targets.AddRange(job.Wordings.Select(e => e.Id));
             return at + 1;
         }
 
         return null;
     }
 
-    private string? Find(Hit motif) => job.MotifsAsked.FirstOrDefault(m => m.Motif == motif.Entry.Id) is { } alone ? alone.Id
-        : job.Elements.FirstOrDefault(e => e.Motif == motif.Entry.Id) is { } tied ? $"{Tied}{tied.Id}" : null;
+    private string? Find(Hit motif) => job.Motifs.FirstOrDefault(m => m.Motif == motif.Entry.Id) is { } alone ? alone.Id
+        : job.Wordings.FirstOrDefault(e => e.Motif == motif.Entry.Id) is { } tied ? $"{Tied}{tied.Id}" : null;
 
     /// <summary>What a motif that is tied to words is called as a target.</summary>
     private const string Tied = "with ";
@@ -278,7 +278,7 @@ internal sealed partial class ChangeReader(Reading r, Job job, Plan plan)
     private int Run(int at)
     {
         var to = at + 1;
-        while (to < r.Count && (r.Capital(to) || (r.Is(to, "and", "&", "of", "the") && r.Capital(to + 1))) && !Says(string.Join(' ', job.Elements.Select(e => e.Text)), to, out _))
+        while (to < r.Count && (r.Capital(to) || (r.Is(to, "and", "&", "of", "the") && r.Capital(to + 1))) && !Says(string.Join(' ', job.Wordings.Select(e => e.Text)), to, out _))
         {
             to++;
         }

@@ -80,7 +80,7 @@ internal sealed partial class ChangeReader
 
     private void PartWish(string said, Bit value)
     {
-        var motif = job.MotifsAsked.FirstOrDefault(m => RoleOf(m, said) is not null && (_targets.Count == 0 || _targets.Contains(m.Id,
+        var motif = job.Motifs.FirstOrDefault(m => RoleOf(m, said) is not null && (_targets.Count == 0 || _targets.Contains(m.Id,
             StringComparer.Ordinal)));
         if (motif is null || RoleOf(motif, said) is not { } role)
         {
@@ -122,13 +122,10 @@ internal sealed partial class ChangeReader
 
     private static string Nearest(Bit value) => Palette.Nearest(value.Id).Hex;
 
-    private static string? RoleOf(MotifAsked motif, string said) => MotifNames.Parts.FirstOrDefault(p => p.Motif == motif.Motif
+    private static string? RoleOf(MotifElement motif, string said) => MotifNames.Parts.FirstOrDefault(p => p.Motif == motif.Motif
         && p.Said == said).Role
         ?? Lexicon.Shared.PartsOf(motif.Motif).FirstOrDefault(p => p == said);
 
-    private static Job On(Job j, string id, Func<WordingAsked, WordingAsked> words, Func<MotifAsked, MotifAsked> motif) => j with
-    {
-        Elements = j.Elements.Select(e => e.Id == id ? words(e) : e).ToArray(),
-        Motifs = j.Motifs?.Select(m => m.Id == id ? motif(m) : m).ToArray(),
-    };
+    private static Job On(Job j, string id, Func<TextElement, TextElement> words, Func<MotifElement, MotifElement> motif) =>
+        j.With(id, e => e switch { TextElement text => words(text), MotifElement drawn => motif(drawn), _ => e });
 }

@@ -142,8 +142,8 @@ public sealed record Heard(string Said, IReadOnlyList<Span> Spans, IReadOnlyList
         }
 
         var first = Elements[0].Zone ?? (Elements.Any(e => e.Zone is not null) ? null : Zone);
-        var (words, motifs, choices) = (new List<WordingAsked>(), new List<MotifAsked>(), new Dictionary<string, string>(Overrules,
-            StringComparer.Ordinal));
+        var (words, motifs, ids, choices) = (new List<TextElement>(), new List<MotifElement>(), new List<string>(),
+            new Dictionary<string, string>(Overrules, StringComparer.Ordinal));
         var usual = (own is null ? FormOf : OwnForms.AsForm(own))?.Zones[0].Id;
         foreach (var element in Elements)
         {
@@ -160,10 +160,13 @@ public sealed record Heard(string Said, IReadOnlyList<Span> Spans, IReadOnlyList
                 id = motifs.Count == 0 ? "motif" : string.Create(System.Globalization.CultureInfo.InvariantCulture, $"motif-{motifs.Count + 1}");
                 motifs.Add(element.MotifOf(id) with { Zone = zone });
             }
+
+            ids.Add(id);
         }
 
-        var job = new Job(Form, words, today, Title, DueOn, Size, Cloth is null && ClothColour is null && Lined is null ? null
-            : new StatedFabric(Cloth, ClothColour, Lined: Lined), Zone: first, Own: own, Motifs: motifs.Count == 0 ? null : motifs)
+        var job = new Job(Form, [.. words, .. motifs], today, Title, DueOn, Size, Cloth is null && ClothColour is null && Lined is null
+            ? null
+            : new StatedFabric(Cloth, ClothColour, Lined: Lined), Zone: first, Own: own)
         {
             MakeUp = MakeUp,
         };
@@ -173,19 +176,12 @@ public sealed record Heard(string Said, IReadOnlyList<Span> Spans, IReadOnlyList
         }
 
         job = job with { Zone = first };
-        foreach (var (element, id) in Elements.Zip(Ids(words, motifs)).Where(e => e.First.Fill is not null))
+        foreach (var (element, id) in Elements.Zip(ids).Where(e => e.First.Fill is not null))
         {
             choices[Key(job, "stitch.fill", id)] = element.Fill ?? string.Empty;
         }
 
         return job with { Overrules = choices.Count == 0 ? null : choices };
-    }
-
-    /// <summary>The ids of the elements in the order they were said.</summary>
-    private IEnumerable<string> Ids(List<WordingAsked> words, List<MotifAsked> motifs)
-    {
-        var (w, m) = (0, 0);
-        return Elements.Select(e => e.IsText ? words[w++].Id : motifs[m++].Id).ToArray();
     }
 
     /// <summary>

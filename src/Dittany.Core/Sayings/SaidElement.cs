@@ -72,7 +72,7 @@ public sealed record SaidElement(string? Text, string? Motif)
     }
 
     /// <summary>The wording of a job.</summary>
-    internal WordingAsked Wording(string id) => new(id, Text ?? string.Empty, Alphabet: Style, Stitch: Stitch, Strands: Strands,
+    internal TextElement Wording(string id) => new(id, Text ?? string.Empty, Alphabet: Style, Stitch: Stitch, Strands: Strands,
         Colour: Colour, Arrangement: Arrangement,
         CapHeightMm: WidthMm is null ? HeightMm : null, Rows: Rows, TurnDegrees: TurnDegrees, Motif: Beside, MotifPlace: BesidePlace,
             WidthMm: WidthMm)
@@ -91,11 +91,11 @@ public sealed record SaidElement(string? Text, string? Motif)
     private const double Differs = 12;
 
     /// <summary>The motif of a job; several stand in a row where nothing else was said.</summary>
-    internal MotifAsked MotifOf(string id)
+    internal MotifElement MotifOf(string id)
     {
         var paired = Paired.Contains(Motif, StringComparer.Ordinal) && Count is null or 2;
         var way = Arrangement ?? (Several || Count is > 1 || Growing ? paired ? "pair" : "row" : null);
-        return new MotifAsked(id, Motif ?? string.Empty, WidthMm, HeightMm, way, way == "pair" ? null : Count is 1 ? null : Count, TurnDegrees, Stitch: Stitch, Strands: Strands, Colour: Colour, Parts: PartCount)
+        return new MotifElement(id, Motif ?? string.Empty, WidthMm, HeightMm, way, way == "pair" ? null : Count is 1 ? null : Count, TurnDegrees, Stitch: Stitch, Strands: Strands, Colour: Colour, Parts: PartCount)
         {
             ByPart = Parts,
             Craft = Craft,

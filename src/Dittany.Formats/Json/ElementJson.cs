@@ -6,7 +6,7 @@ using Dittany.Formats.Drawings;
 
 namespace Dittany.Formats.Json;
 
-/// <summary>Wordings and motifs of a job, in and out. Words come first, then motifs; <see cref="Read"/> tells where each stood.</summary>
+/// <summary>Wordings and motifs of a job, in and out, in the order of the job.</summary>
 internal static class ElementJson
 {
     private static readonly string[] OfWords = ["text", "alphabet", "capHeightMm", "rows", "radiusMm", "reading", "motifPlace",
@@ -25,12 +25,10 @@ internal static class ElementJson
         ["dot"] = FigureKind.Dot
     };
 
-    /// <summary>Elements of the document; <c>Places</c> gives for each wording, then for each motif, its number in the document.</summary>
-    public static (List<WordingAsked> Words, List<MotifAsked> Motifs, IReadOnlyList<int> Places) Read(Dictionary<string, JsonElement> top,
-        JsonFaults faults)
+    /// <summary>Elements of the document, each at its place.</summary>
+    public static IReadOnlyList<JobElement> Read(Dictionary<string, JsonElement> top, JsonFaults faults)
     {
-        var (words, motifs) = (new List<WordingAsked>(), new List<MotifAsked>());
-        var (wordPlaces, motifPlaces) = (new List<int>(), new List<int>());
+        var elements = new List<JobElement>();
         var items = faults.Items(top, "elements", "#", required: true) ?? [];
         for (var n = 0; n < items.Count; n++)
         {
@@ -49,86 +47,29 @@ internal static class ElementJson
 
             var id = faults.Text(members, "id", at)
                 ?? $"{(kind == "motif" ? "motif" : "words")}-{(n + 1).ToString(CultureInfo.InvariantCulture)}";
-            if (kind == "motif")
-            {
-                motifPlaces.Add(n);
-                motifs.Add(Motif(members, id, at, faults));
-            }
-            else
-            {
-                wordPlaces.Add(n);
-                words.Add(Words(members, id, at, items[n].ValueKind == JsonValueKind.Object, faults));
-            }
+            elements.Add(kind == "motif" ? Motif(members, id, at, faults)
+                : Words(members, id, at, items[n].ValueKind == JsonValueKind.Object, faults));
         }
 
-        return (words, motifs, [.. wordPlaces, .. motifPlaces]);
+        return elements;
     }
 
     public static void Write(Utf8JsonWriter w, Job job)
     {
         w.WriteStartArray("elements");
-        foreach (var e in job.Elements)
+        foreach (var element in job.Elements)
         {
             w.WriteStartObject();
-            w.WriteString("id", e.Id);
-            w.WriteString("kind", "text");
-            w.WriteString("text", e.Text);
-            JobJson.Text(w, "zone", e.Zone);
-            JobJson.Text(w, "alphabet", e.Alphabet);
-            JobJson.Text(w, "stitch", e.Stitch);
-            JobJson.Number(w, "strands", e.Strands);
-            JobJson.Text(w, "colour", e.Colour);
-            JobJson.Text(w, "secondColour", e.SecondColour);
-            JobJson.Text(w, "thread", e.Thread);
-            JobJson.Text(w, "arrangement", e.Arrangement);
-            JobJson.Number(w, "capHeightMm", e.CapHeightMm);
-            JobJson.Number(w, "rows", e.Rows);
-            Centre(w, e.CentreMm);
-            JobJson.Number(w, "radiusMm", e.RadiusMm);
-            JobJson.Text(w, "reading", e.Reading);
-            JobJson.Number(w, "turnDegrees", e.TurnDegrees);
-            JobJson.Text(w, "motif", e.Motif);
-            JobJson.Text(w, "motifPlace", e.MotifPlace);
-            JobJson.Number(w, "motifCount", e.MotifCount);
-            JobJson.Number(w, "widthMm", e.WidthMm);
-            JobJson.Number(w, "layer", e.Layer);
-            JobJson.Text(w, "craft", e.Craft);
-            PartAskedJson.Write(w, e.ByPart);
-            ByLetter(w, e.Letters);
-            w.WriteEndObject();
-        }
-
-        foreach (var m in job.MotifsAsked)
-        {
-            w.WriteStartObject();
-            w.WriteString("id", m.Id);
-            w.WriteString("kind", "motif");
-            w.WriteString("motif", m.Motif);
-            JobJson.Text(w, "zone", m.Zone);
-            JobJson.Number(w, "widthMm", m.WidthMm);
-            JobJson.Number(w, "heightMm", m.HeightMm);
-            JobJson.Text(w, "arrangement", m.Arrangement);
-            JobJson.Number(w, "count", m.Count);
-            JobJson.Number(w, "turnDegrees", m.TurnDegrees);
-            Centre(w, m.CentreMm);
-            JobJson.Text(w, "stitch", m.Stitch);
-            JobJson.Number(w, "strands", m.Strands);
-            JobJson.Text(w, "colour", m.Colour);
-            JobJson.Text(w, "secondColour", m.SecondColour);
-            JobJson.Text(w, "thread", m.Thread);
-            JobJson.Number(w, m.ByPart.Count > 0 ? "partCount" : "parts", m.Parts);
-            PartAskedJson.Write(w, m.ByPart);
-            JobJson.Number(w, "leanDegrees", m.LeanDegrees);
-            JobJson.Flag(w, "mirrored", m.Mirrored);
-            JobJson.Number(w, "wobblePercent", m.WobblePercent);
-            JobJson.Number(w, "seed", m.Seed);
-            JobJson.Flag(w, "middle", m.Middle);
-            LooselyJson.Write(w, m.Loosely);
-            JobJson.Number(w, "layer", m.Layer);
-            JobJson.Text(w, "craft", m.Craft);
-            if (m.Drawing is { } own)
+            switch (element)
             {
-                Write(w, own);
+                case TextElement words:
+                    Write(w, words);
+                    break;
+                case MotifElement motif:
+                    Write(w, motif);
+                    break;
+                default:
+                    throw new InvalidOperationException($"An element is of a kind that nobody writes: {element.GetType().Name}.");
             }
 
             w.WriteEndObject();
@@ -137,7 +78,69 @@ internal static class ElementJson
         w.WriteEndArray();
     }
 
-    private static WordingAsked Words(Dictionary<string, JsonElement> members, string id, string at, bool required, JsonFaults faults) =>
+    private static void Write(Utf8JsonWriter w, TextElement e)
+    {
+        w.WriteString("id", e.Id);
+        w.WriteString("kind", "text");
+        w.WriteString("text", e.Text);
+        JobJson.Text(w, "zone", e.Zone);
+        JobJson.Text(w, "alphabet", e.Alphabet);
+        JobJson.Text(w, "stitch", e.Stitch);
+        JobJson.Number(w, "strands", e.Strands);
+        JobJson.Text(w, "colour", e.Colour);
+        JobJson.Text(w, "secondColour", e.SecondColour);
+        JobJson.Text(w, "thread", e.Thread);
+        JobJson.Text(w, "arrangement", e.Arrangement);
+        JobJson.Number(w, "capHeightMm", e.CapHeightMm);
+        JobJson.Number(w, "rows", e.Rows);
+        Centre(w, e.CentreMm);
+        JobJson.Number(w, "radiusMm", e.RadiusMm);
+        JobJson.Text(w, "reading", e.Reading);
+        JobJson.Number(w, "turnDegrees", e.TurnDegrees);
+        JobJson.Text(w, "motif", e.Motif);
+        JobJson.Text(w, "motifPlace", e.MotifPlace);
+        JobJson.Number(w, "motifCount", e.MotifCount);
+        JobJson.Number(w, "widthMm", e.WidthMm);
+        JobJson.Number(w, "layer", e.Layer);
+        JobJson.Text(w, "craft", e.Craft);
+        PartAskedJson.Write(w, e.ByPart);
+        ByLetter(w, e.Letters);
+    }
+
+    private static void Write(Utf8JsonWriter w, MotifElement m)
+    {
+        w.WriteString("id", m.Id);
+        w.WriteString("kind", "motif");
+        w.WriteString("motif", m.Motif);
+        JobJson.Text(w, "zone", m.Zone);
+        JobJson.Number(w, "widthMm", m.WidthMm);
+        JobJson.Number(w, "heightMm", m.HeightMm);
+        JobJson.Text(w, "arrangement", m.Arrangement);
+        JobJson.Number(w, "count", m.Count);
+        JobJson.Number(w, "turnDegrees", m.TurnDegrees);
+        Centre(w, m.CentreMm);
+        JobJson.Text(w, "stitch", m.Stitch);
+        JobJson.Number(w, "strands", m.Strands);
+        JobJson.Text(w, "colour", m.Colour);
+        JobJson.Text(w, "secondColour", m.SecondColour);
+        JobJson.Text(w, "thread", m.Thread);
+        JobJson.Number(w, m.ByPart.Count > 0 ? "partCount" : "parts", m.Parts);
+        PartAskedJson.Write(w, m.ByPart);
+        JobJson.Number(w, "leanDegrees", m.LeanDegrees);
+        JobJson.Flag(w, "mirrored", m.Mirrored);
+        JobJson.Number(w, "wobblePercent", m.WobblePercent);
+        JobJson.Number(w, "seed", m.Seed);
+        JobJson.Flag(w, "middle", m.Middle);
+        LooselyJson.Write(w, m.Loosely);
+        JobJson.Number(w, "layer", m.Layer);
+        JobJson.Text(w, "craft", m.Craft);
+        if (m.Drawing is { } own)
+        {
+            Write(w, own);
+        }
+    }
+
+    private static TextElement Words(Dictionary<string, JsonElement> members, string id, string at, bool required, JsonFaults faults) =>
         new(
         id,
         JobJson.Composed(faults.Text(members, "text", at, required: required) ?? "?"),
@@ -166,11 +169,11 @@ internal static class ElementJson
             Thread = faults.Text(members, "thread", at),
         };
 
-    private static MotifAsked Motif(Dictionary<string, JsonElement> members, string id, string at, JsonFaults faults)
+    private static MotifElement Motif(Dictionary<string, JsonElement> members, string id, string at, JsonFaults faults)
     {
         var drawing = members.TryGetValue("drawing", out var own) ? Drawing(own, $"{at}/drawing", faults) : null;
         var many = members.TryGetValue("parts", out var parts) && parts.ValueKind == JsonValueKind.Array;
-        return new MotifAsked(
+        return new MotifElement(
             id,
             faults.Text(members, "motif", at, required: drawing is null) ?? "own",
             faults.Number(members, "widthMm", at),

@@ -191,10 +191,10 @@ public static class JobJson
             }
         }
 
-        var (words, motifs, places) = ElementJson.Read(top, faults);
+        var elements = ElementJson.Read(top, faults);
         var job = new Job(
             top.ContainsKey("item") ? faults.Text(item, "form", "#/item", required: true) ?? string.Empty : string.Empty,
-            words,
+            elements,
             faults.Day(top, "today", "#") ?? today,
             faults.Text(top, "title", "#") is { } title ? Composed(title) : null,
             faults.Day(top, "dueOn", "#"),
@@ -206,23 +206,20 @@ public static class JobJson
             top.TryGetValue("done", out var d) ? DoneOf(d, faults) : null,
             measured is { Count: > 0 } ? measured : null,
             item.TryGetValue("own", out var own) ? FormJson.Read(own, "#/item/own", faults) : null,
-            use == new StatedUse() ? null : use,
-            motifs.Count == 0 ? null : motifs)
+            use == new StatedUse() ? null : use)
         {
             MakeUp = top.TryGetValue("makeUp", out var up) ? MakeUpOf(up, faults) : null,
             Standing = StandingOf(top, faults),
         };
         (job, var saidTwice) = FillWishes.Heard(job);
-        faults.Faults.AddRange(saidTwice.Select(x => x with { Pointer = InDocument(x.Pointer, places) }));
+        faults.Faults.AddRange(saidTwice);
         var shop = WorkshopJson.Read(top, workshop, faults);
         var seen = faults.Faults.Select(x => x.Pointer).ToHashSet(StringComparer.Ordinal);
 
         // What could not be read at all is not told of twice.
         var unread = seen.Contains("#/item") || seen.Contains("#/item/form");
         var ownUnread = seen.Any(s => s.StartsWith("#/item/own", StringComparison.Ordinal));
-        faults.Faults.AddRange(JobCheck.Faults(job, shop, library).Select(x => x
-            with
-        { Pointer = InDocument(x.Pointer, places) }).Where(x => !seen.Contains(x.Pointer)
+        faults.Faults.AddRange(JobCheck.Faults(job, shop, library).Where(x => !seen.Contains(x.Pointer)
             && !(unread && x.Pointer == "#/item/form") && !(ownUnread && x.Pointer.StartsWith("#/item", StringComparison.Ordinal))
             && !(seen.Any(s => s.StartsWith("#/elements", StringComparison.Ordinal)) && x.Pointer == "#/elements")));
         return faults.Faults.Count == 0 ? new ReadJob(job, shop, []) : new ReadJob(null, null, faults.Faults);
@@ -281,19 +278,6 @@ public static class JobJson
         }
 
         return read.ToArray();
-    }
-
-    /// <summary>A pointer to an element of the job as one to the same element where it stood in the document.</summary>
-    private static string InDocument(string pointer, IReadOnlyList<int> places)
-    {
-        var parts = pointer.Split('/');
-        if (parts.Length > 2 && parts[1] == "elements" && int.TryParse(parts[2], NumberStyles.None, CultureInfo.InvariantCulture,
-            out var n) && n < places.Count)
-        {
-            parts[2] = places[n].ToString(CultureInfo.InvariantCulture);
-        }
-
-        return string.Join('/', parts);
     }
 
     private static Core.Time.Done DoneOf(JsonElement element, JsonFaults faults)

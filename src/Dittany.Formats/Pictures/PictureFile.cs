@@ -19,8 +19,10 @@ public static class PictureFile
 
     public const long MostPx = 60_000_000;
 
-    /// <summary>Larger pictures are kept at this many px: more shows nothing more of a weave.</summary>
-    public const long KeptPx = 16_000_000;
+    /// <summary>
+    /// Larger pictures are kept at this many px, a little more than a telephone's usual 4032 × 3024: more shows nothing more of a weave.
+    /// </summary>
+    public const long KeptPx = 12_500_000;
 
     private const int Quality = 90;
 
@@ -115,7 +117,7 @@ public static class PictureFile
     /// </summary>
     private static SKBitmap? ByBands(SKData data, int width, int height, int by)
     {
-        const int Bands = 4;
+        const int Bands = 6;
         var small = new SKBitmap(new SKImageInfo(width / by, height / by, SKColorType.Rgba8888, SKAlphaType.Opaque));
         var rows = (int)Math.Ceiling((double)small.Height / Bands) * by;
         using var band = new SKBitmap(Rgba(width, rows));

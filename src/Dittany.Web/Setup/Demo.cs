@@ -47,34 +47,26 @@ public static class Demo
     /// <summary>Pieces with other hands, arrangements and motifs.</summary>
     private static (Job Job, string What)[] Drawn(DateOnly today) =>
     [
-        (new Job("quilt-block", [new WordingAsked("name", "Marlene & Theo", "joined-hand", Motif: "wreath", MotifPlace: "around",
+        (new Job("quilt-block", [new TextElement("name", "Marlene & Theo", "joined-hand", Motif: "wreath", MotifPlace: "around",
             CapHeightMm: 15)], today, "A wreath round two names", today.AddDays(44)), "New piece"),
-        (new Job("apron", [new WordingAsked("name", "Bread is patience", "slanted-script-line", Arrangement: "arc")], today,
-            "Apron for the Alder Lane bakery", today.AddDays(46), Motifs: [new MotifAsked("ear", "wheat-ear", HeightMm: 60)]), "New piece"),
-        (new Job("cushion-cover", [], today, "Cushion with a ring of daisies", today.AddDays(64),
-            Motifs: [new MotifAsked("daisies", "daisy", Arrangement: "ring", Count: 7, Middle: true, Parts: 9, HeightMm: 190)]),
+        (new Job("apron", [new TextElement("name", "Bread is patience", "slanted-script-line", Arrangement: "arc"), new MotifElement("ear", "wheat-ear", HeightMm: 60)], today,
+            "Apron for the Alder Lane bakery", today.AddDays(46)), "New piece"),
+        (new Job("cushion-cover", [new MotifElement("daisies", "daisy", Arrangement: "ring", Count: 7, Middle: true, Parts: 9, HeightMm: 190)], today, "Cushion with a ring of daisies", today.AddDays(64)),
             "New piece"),
-        (new Job("hoop-picture", [], today, "Sunflower in two browns, for the kitchen wall", today.AddDays(80),
-            Motifs:
-            [
-                new MotifAsked("sunflower", "sunflower", HeightMm: 96)
+        (new Job("hoop-picture", [new MotifElement("sunflower", "sunflower", HeightMm: 96)
                 {
                     ByPart =
                     [
                         new PartAsked("petal", null, "satin", 2, "#a4472a"), new PartAsked("centre", null, "french-knot", 4, "#4a3526"),
                         new PartAsked("dot", Colour: "#4a3526"),
                     ],
-                },
-            ]), "New piece"),
-        (new Job("cushion-cover", [new WordingAsked("name", "Alma", CapHeightMm: 24, CentreMm: new Pt(225, 312))], today,
-            "A bird among wild flowers, for Alma", today.AddDays(120), Motifs:
-            [
-                new MotifAsked("ox-eye", "ox-eye-stalk", HeightMm: 118, CentreMm: new Pt(166, 204)),
-                new MotifAsked("cornflower", "cornflower-stalk", HeightMm: 130, CentreMm: new Pt(222, 196)),
-                new MotifAsked("buttercup", "buttercup-stalk", HeightMm: 110, CentreMm: new Pt(286, 208)),
-                new MotifAsked("bird", "songbird", HeightMm: 66, CentreMm: new Pt(234, 246)) { Layer = 1 },
-            ], Overrules: new Dictionary<string, string>(StringComparer.Ordinal) { ["stitch.letters"] = "varied" }), "New piece"),
-        (new Job("tote", [new WordingAsked("name", "BREAD & BOOKS", "sturdy-serif", Rows: 2, CapHeightMm: 42) { Craft = "paint" }], today,
+                },], today, "Sunflower in two browns, for the kitchen wall", today.AddDays(80)), "New piece"),
+        (new Job("cushion-cover", [new TextElement("name", "Alma", CapHeightMm: 24, CentreMm: new Pt(225, 312)), new MotifElement("ox-eye", "ox-eye-stalk", HeightMm: 118, CentreMm: new Pt(166, 204)),
+                new MotifElement("cornflower", "cornflower-stalk", HeightMm: 130, CentreMm: new Pt(222, 196)),
+                new MotifElement("buttercup", "buttercup-stalk", HeightMm: 110, CentreMm: new Pt(286, 208)),
+                new MotifElement("bird", "songbird", HeightMm: 66, CentreMm: new Pt(234, 246)) { Layer = 1 },], today,
+            "A bird among wild flowers, for Alma", today.AddDays(120), Overrules: new Dictionary<string, string>(StringComparer.Ordinal) { ["stitch.letters"] = "varied" }), "New piece"),
+        (new Job("tote", [new TextElement("name", "BREAD & BOOKS", "sturdy-serif", Rows: 2, CapHeightMm: 42) { Craft = "paint" }], today,
             "Bag for the reading circle, sprayed", today.AddDays(126)), "New piece"),
         (Field(today) with { Done = new Done(true, 40) }, "On the hoop"),
         (Growing(today), "Something more on it"),
@@ -89,12 +81,11 @@ public static class Demo
             ("poppy", 60, null), ("umbel-stalk", 100, null), ("flower-stem", 80, "rose"), ("ox-eye-stalk", 90, "blush"), ("bell-spike", 74, "lilac"),
             ("cornflower-stalk", 92, "sea"), ("buttercup-stalk", 78, "orange"), ("lavender", 66, "mulberry"), ("umbel-stalk", 104, "berry"),
         ];
-        return new Job("shirt", [], today, "A field of flowers over a shirt’s back", today.AddDays(140), Zone: "back",
-            Motifs: [.. plants.Select((p, i) => new MotifAsked($"plant-{i + 1}", p.Motif, HeightMm: p.HighMm,
+        return new Job("shirt", [.. plants.Select((p, i) => new MotifElement($"plant-{i + 1}", p.Motif, HeightMm: p.HighMm,
                 CentreMm: new Pt(-156 + (i * 26), 360 - (p.HighMm / 2)))
             {
                 ByPart = p.Petal is { } colour ? [new PartAsked(p.Motif == "umbel-stalk" ? "blossom" : "petal", Colour: Palette.HexOf(colour))] : [],
-            })]);
+            })], today, "A field of flowers over a shirt’s back", today.AddDays(140), Zone: "back");
     }
 
     /// <summary>
@@ -193,7 +184,7 @@ public static class Demo
             var id = await store.Create(job with { Done = null }, "New piece");
             if (job.Done is { } done)
             {
-                await sheets.Proof(id, job.Elements[0].Text, "Me");
+                await sheets.Proof(id, job.Wordings[0].Text, "Me");
                 await store.Change(id, 1, new Change("done", Changes.WriteDone(done), what), Workshop.Default);
                 foreach (var (step, kind, planned, real, note) in Logged.Take(done.Runs > 2 ? Logged.Length : 2))
                 {
@@ -203,7 +194,7 @@ public static class Demo
         }
 
         var bag = (await cupboard.All()).First(k => k.Form.First.Picture is not null).Form;
-        await store.Create(new Job(bag.Id, [new WordingAsked("name", "Tilda")], today, "Tilda’s bag, photographed", today.AddDays(27),
+        await store.Create(new Job(bag.Id, [new TextElement("name", "Tilda")], today, "Tilda’s bag, photographed", today.AddDays(27),
             Own: bag), "New piece");
         foreach (var (job, what) in Drawn(today))
         {
@@ -218,12 +209,9 @@ public static class Demo
     /// <summary>
     /// A dress that grows: flowers at its hem from last year, a name on the bodice and a leaf on the sleeve for this one.
     /// </summary>
-    private static Job Growing(DateOnly today) => new("dress", [new WordingAsked("name", "Linnea") { Zone = "bodice" }], today,
-        "Linnea’s dress, a year on", today.AddDays(50), Motifs:
-        [
-            new MotifAsked("hem", "flower-stem", Arrangement: "row", Count: 7, HeightMm: 62, Seed: 4) { Loosely = new Loosely(12, 25) },
-            new MotifAsked("leaf", "leaf-sprig", HeightMm: 30) { Zone = "sleeve" },
-        ])
+    private static Job Growing(DateOnly today) => new("dress", [new TextElement("name", "Linnea") { Zone = "bodice" }, new MotifElement("hem", "flower-stem", Arrangement: "row", Count: 7, HeightMm: 62, Seed: 4) { Loosely = new Loosely(12, 25) },
+            new MotifElement("leaf", "leaf-sprig", HeightMm: 30) { Zone = "sleeve" },], today,
+        "Linnea’s dress, a year on", today.AddDays(50))
     {
         Standing = [["hem"]],
     };
@@ -231,6 +219,6 @@ public static class Demo
     private static Job Piece(
         string form, DateOnly today, string words, string title, DateOnly due, string? colour = null, string? kind = null,
             Dictionary<string, string>? overrules = null) => new(
-        form, [new WordingAsked("name", words)], today, title, due, Fabric: colour is null && kind is null ? null
+        form, [new TextElement("name", words)], today, title, due, Fabric: colour is null && kind is null ? null
             : new StatedFabric(kind, colour), Overrules: overrules);
 }

@@ -214,8 +214,8 @@ public sealed class Desk(PieceStore pieces, Plans plans, LetterShelf letters, To
     public static Evenings EveningsOf(Workshop workshop) => new(workshop.EveningsPerWeek, workshop.MinutesPerEvening);
 
     /// <summary>What to call a piece that has no plan yet.</summary>
-    public static string NameOf(Job job) => job.Title ?? job.Elements.Select(e => e.Text.ReplaceLineEndings(" ")).FirstOrDefault()
-        ?? job.MotifsAsked.Select(m => m.Drawing?.Name ?? m.Motif).FirstOrDefault() ?? "A piece";
+    public static string NameOf(Job job) => job.Title ?? job.Wordings.Select(e => e.Text.ReplaceLineEndings(" ")).FirstOrDefault()
+        ?? job.Motifs.Select(m => m.Drawing?.Name ?? m.Motif).FirstOrDefault() ?? "A piece";
 
     /// <summary>A piece that can be read and of which no plan comes.</summary>
     public static BadPiece Unplanned(Piece piece, Exception why) => new(

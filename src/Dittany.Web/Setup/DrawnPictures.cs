@@ -90,12 +90,11 @@ public static class DrawnPictures
     private static Job Lettered(Job? like, IAlphabet alphabet, string words, double? capMm)
     {
         var on = like ?? new Job("tea-towel", [], new DateOnly(2000, 1, 1));
-        var asked = on.Elements.Count > 0 ? on.Elements[0] : new WordingAsked("words", words);
+        var asked = on.Wordings is [var first, ..] ? first : new TextElement("words", words);
         return on with
         {
             Elements = [asked with { Text = words, Alphabet = alphabet.Id, CapHeightMm = capMm, WidthMm = null, Rows = null,
                 CentreMm = null, Strands = null, Stitch = null, Motif = null, MotifPlace = null }],
-            Motifs = null,
             Done = null,
             Overrules = null,
         };

@@ -20,7 +20,7 @@ public sealed class PictureDesk : IDisposable
     public Task<(TakenPicture? Picture, string? Detail, string? Try)> Take(IFormFile? sent, CancellationToken cancel) => At(
         async () =>
         {
-            using var bytes = new MemoryStream();
+            using var bytes = new MemoryStream((int)Math.Min(sent?.Length ?? 0, PictureFile.MostBytes + 1L));
             if (sent is not null)
             {
                 await sent.CopyToAsync(bytes, cancel);

@@ -50,7 +50,7 @@ public static class StitchPictures
             : Math.Min(90, stitch.ComfortableCapMm(Strands(id))), 1));
 
     private static Job Letters(string id, int strands, double capMm) => new("cushion-cover",
-        [new WordingAsked("w", Tight, Stitch: id, Strands: strands, Colour: "#8c3a5f", CapHeightMm: capMm)],
+        [new TextElement("w", Tight, Stitch: id, Strands: strands, Colour: "#8c3a5f", CapHeightMm: capMm)],
         new DateOnly(2000, 1, 1), Fabric: new Core.Items.StatedFabric(Colour: "#efe8d8"));
 
     private static int Strands(string id) => Lesson.Of(Book.Find(id)!)?.Strands ?? 2;

@@ -41,7 +41,7 @@ public sealed class WarmUp(Today today, IServer server, IServiceScopeFactory sco
             foreach (var form in Catalogue.Forms)
             {
                 await Task.Delay(Pause, stoppingToken);
-                var job = new Job(form.Id, [new WordingAsked("name", "Little Pebble")], today.Date);
+                var job = new Job(form.Id, [new TextElement("name", "Little Pebble")], today.Date);
                 var plan = Retold.In(Planner.Make(job, Workshop.Default, shelf.Now, stoppingToken), Units.Centimetres);
                 _ = BenchDrawing.Draw(plan, new BenchDrawing.Look(BenchDrawing.Views(plan)[0], Units.Centimetres, 0, 0));
                 _ = StitchTelling.All(plan);

@@ -13,8 +13,7 @@ namespace Dittany.Core.Tests.Crafts;
 public class BeadTests
 {
     private static Plan Motif(string motif, double high, string form = "cushion-cover", string craft = "beads", string? wearer = null) =>
-        Jobs.Make(new Job(form, [], Jobs.Monday, Wearer: wearer,
-            Motifs: [new MotifAsked("m", motif, HeightMm: high) { Craft = craft }]), Workshop.Default);
+        Jobs.Make(new Job(form, [new MotifElement("m", motif, HeightMm: high) { Craft = craft }], Jobs.Monday, Wearer: wearer), Workshop.Default);
 
     private static CraftGround Ground() => new(Motif("star", 60).Item.Cloth, Catalogue.Find("cushion-cover")!,
         Wearing.Settle(Catalogue.Find("cushion-cover")!, new StatedUse(), true, false, _ => null), false, true, true);
@@ -93,8 +92,7 @@ public class BeadTests
     [Fact]
     public void Beads_come_last()
     {
-        var plan = Jobs.Make(new Job("cushion-cover", [new WordingAsked("w", "Oda", CapHeightMm: 30, CentreMm: new Pt(0, -100))], Jobs.Monday,
-            Motifs: [new MotifAsked("m", "snowflake", HeightMm: 90, CentreMm: new Pt(0, 60)) { Craft = "beads" }]), Workshop.Default);
+        var plan = Jobs.Make(new Job("cushion-cover", [new TextElement("w", "Oda", CapHeightMm: 30, CentreMm: new Pt(0, -100)), new MotifElement("m", "snowflake", HeightMm: 90, CentreMm: new Pt(0, 60)) { Craft = "beads" }], Jobs.Monday), Workshop.Default);
         Assert.Equal("m/beads", plan.Work[^1].Id);
         Assert.Contains(plan.Work, o => o.Id == "press");
         Assert.Contains(plan.CareTold, c => c.ToString().Contains("Never iron over the beads", StringComparison.Ordinal));
@@ -116,7 +114,7 @@ public class BeadTests
     [Fact]
     public void A_toys_eyes_are_mirrored()
     {
-        var plan = Jobs.Make(new Job("toy-face", [], Jobs.Monday, Motifs: [new MotifAsked("m", "eye", Arrangement: "pair", HeightMm: 14)]),
+        var plan = Jobs.Make(new Job("toy-face", [new MotifElement("m", "eye", Arrangement: "pair", HeightMm: 14)], Jobs.Monday),
             Workshop.Default);
         var shapes = plan.Elements[0].Design!.Shapes.Where(s => s.Area is not null && s.Role == "iris").ToArray();
         Assert.Equal(2, shapes.Length);
@@ -124,12 +122,11 @@ public class BeadTests
         var (left, right) = (shapes[0].Area!.Covers().Box, shapes[1].Area!.Covers().Box);
         Assert.Equal(middle - left.Least.X, right.Greatest.X - middle, 2);
         Assert.Equal(middle - left.Greatest.X, right.Least.X - middle, 2);
-        Assert.Equal("#/elements/0/count", Assert.Single(Jobs.Faults(new Job("toy-face", [], Jobs.Monday,
-            Motifs: [new MotifAsked("m", "eye", Arrangement: "pair", Count: 5)]), Workshop.Default)).Pointer);
+        Assert.Equal("#/elements/0/count", Assert.Single(Jobs.Faults(new Job("toy-face", [new MotifElement("m", "eye", Arrangement: "pair", Count: 5)], Jobs.Monday), Workshop.Default)).Pointer);
     }
 
-    private static Plan Part(string motif, string role, double high, string form = "cushion-cover") => Jobs.Make(new Job(form, [],
-        Jobs.Monday, Motifs: [new MotifAsked("m", motif, HeightMm: high) { ByPart = [new PartAsked(role, null, "bead")] }]), Workshop.Default);
+    private static Plan Part(string motif, string role, double high, string form = "cushion-cover") => Jobs.Make(new Job(form, [new MotifElement("m", motif, HeightMm: high) { ByPart = [new PartAsked(role, null, "bead")] }],
+        Jobs.Monday), Workshop.Default);
 
     /// <summary>
     /// Six equal rounds stand about one (the kissing number of the plane): a round of 1.6 beads' radius holds six and one in the middle.
@@ -153,7 +150,7 @@ public class BeadTests
     public void A_part_is_sewn_with_beads_while_the_rest_is_stitched(string motif, string role, double high)
     {
         var plan = Part(motif, role, high);
-        var plain = Jobs.Make(new Job("cushion-cover", [], Jobs.Monday, Motifs: [new MotifAsked("m", motif, HeightMm: high)]),
+        var plain = Jobs.Make(new Job("cushion-cover", [new MotifElement("m", motif, HeightMm: high)], Jobs.Monday),
             Workshop.Default);
         var element = plan.Elements[0];
         Assert.True(element.Sewn);
@@ -199,7 +196,7 @@ public class BeadTests
     [Fact]
     public void Beads_are_no_stitch_of_words()
     {
-        var faults = Jobs.Faults(new Job("cushion-cover", [new WordingAsked("w", "Oda", Stitch: "bead")
+        var faults = Jobs.Faults(new Job("cushion-cover", [new TextElement("w", "Oda", Stitch: "bead")
         {
             ByPart = [new PartAsked("letter", null, "bead")],
         }], Jobs.Monday), Workshop.Default);

@@ -18,11 +18,10 @@ namespace Dittany.Core.Tests.Crafts;
 public class CraftTests
 {
     private static Plan Motif(string craft, string form = "tote", string motif = "songbird", double high = 90, StatedFabric? fabric = null,
-        Done? done = null) => Jobs.Make(new Job(form, [], Jobs.Monday, Fabric: fabric, Done: done,
-            Motifs: [new MotifAsked("m", motif, HeightMm: high) { Craft = craft }]), Workshop.Default);
+        Done? done = null) => Jobs.Make(new Job(form, [new MotifElement("m", motif, HeightMm: high) { Craft = craft }], Jobs.Monday, Fabric: fabric, Done: done), Workshop.Default);
 
     private static Plan Words(string text, string craft, string? alphabet = null, double cap = 50) => Jobs.Make(new Job("tote",
-        [new WordingAsked("w", text, Alphabet: alphabet, CapHeightMm: cap) { Craft = craft }], Jobs.Monday), Workshop.Default);
+        [new TextElement("w", text, Alphabet: alphabet, CapHeightMm: cap) { Craft = craft }], Jobs.Monday), Workshop.Default);
 
     /// <summary>
     /// Facts of the trade: four hours until the film comes off, card between the layers, edges pressed flat, short sprays, light before
@@ -202,10 +201,10 @@ public class CraftTests
     [Fact]
     public void Wishes_for_thread_are_not_dropped_without_a_word()
     {
-        var plan = Jobs.Make(new Job("tote", [], Jobs.Monday, Overrules: new Dictionary<string, string>(StringComparer.Ordinal)
+        var plan = Jobs.Make(new Job("tote", [new MotifElement("m", "heart", HeightMm: 80, Stitch: "chain", Strands: 4, Colour: "#efe6d2") { Craft = "paint" }], Jobs.Monday, Overrules: new Dictionary<string, string>(StringComparer.Ordinal)
         {
             ["hoop.school"] = "in-hand",
-        }, Motifs: [new MotifAsked("m", "heart", HeightMm: 80, Stitch: "chain", Strands: 4, Colour: "#efe6d2") { Craft = "paint" }]),
+        }),
             Workshop.Default);
         var told = string.Join(' ', plan.Decision("craft")!.NotFollowed!);
         Assert.Contains("Chain stitch, your wish", told, StringComparison.Ordinal);
@@ -231,8 +230,7 @@ public class CraftTests
     [Fact]
     public void Paint_and_stitches_are_one_plan()
     {
-        var plan = Jobs.Make(new Job("tote", [new WordingAsked("w", "Ida")], Jobs.Monday,
-            Motifs: [new MotifAsked("m", "heart", HeightMm: 100) { Craft = "paint" }]), Workshop.Default);
+        var plan = Jobs.Make(new Job("tote", [new TextElement("w", "Ida"), new MotifElement("m", "heart", HeightMm: 100) { Craft = "paint" }], Jobs.Monday), Workshop.Default);
         Assert.True(plan.Sewn);
         Assert.NotEmpty(plan.Route);
         Assert.All(plan.Route, r => Assert.Equal("w", r.Element));

@@ -108,9 +108,9 @@ public class DesignTests
         var alone = Jobs.Plan(Jobs.On("tea-towel", "Ida ö"));
         Assert.All(alone.Elements, e => Assert.All(e.Parts, p => Assert.Contains(p.Shape, e.Design!.Shapes.Select(s => s.Id))));
         Assert.Equal(alone.Elements[0].Parts.Count, alone.Elements[0].Parts.Select(p => p.Id).Distinct().Count());
-        var sprig = new MotifAsked("sprig", "leaf-sprig");
-        var (with, without) = (Jobs.Plan(Jobs.On("tea-towel", "Ida ö") with { Motifs = [sprig] }),
-            Jobs.Plan(Jobs.On("tea-towel", "Quentin") with { Motifs = [sprig] }));
+        var sprig = new MotifElement("sprig", "leaf-sprig");
+        var (with, without) = (Jobs.Plan(Jobs.With(Jobs.On("tea-towel", "Ida ö"), sprig)),
+            Jobs.Plan(Jobs.With(Jobs.On("tea-towel", "Quentin"), sprig)));
         Assert.Equal(alone.Elements[0].Parts.Select(p => p.Id), with.Elements[0].Parts.Select(p => p.Id));
         Assert.Equal(with.Elements[1].Parts.Select(p => p.Shape), without.Elements[1].Parts.Select(p => p.Shape));
         Assert.Contains(with.Elements[1].Design!.Shapes, s => s.Area is not null && s.Role == "leaf");

@@ -15,9 +15,8 @@ public class MovedAlongTests
 {
     private static readonly DateOnly Monday = new(2027, 3, 1);
 
-    private static Plan Of(string form, MotifAsked motif, string? stitch = null) => Planner.Make(
-        new Job(form, [], Monday, Zone: form == "t-shirt-adult" ? "back" : null,
-            Motifs: [motif with { Stitch = stitch }]), Workshop.Default, Library.Ours);
+    private static Plan Of(string form, MotifElement motif, string? stitch = null) => Planner.Make(
+        new Job(form, [motif with { Stitch = stitch }], Monday, Zone: form == "t-shirt-adult" ? "back" : null), Workshop.Default, Library.Ours);
 
     public static TheoryData<string, string, double, string?> Large => new()
     {
@@ -33,7 +32,7 @@ public class MovedAlongTests
     [MemberData(nameof(Large))]
     public void The_ring_is_moved_along_what_it_cannot_take_whole(string form, string motif, double wideMm, string? stitch)
     {
-        var plan = Of(form, new MotifAsked("m", motif, WidthMm: wideMm), stitch);
+        var plan = Of(form, new MotifElement("m", motif, WidthMm: wideMm), stitch);
         Assert.Equal(School.Hoop, plan.Hooping.School);
         Assert.InRange(plan.Hooping.Hoops.Count, Math.Max(2, plan.Hooping.LowerBound), 12);
         Assert.Contains(plan.Decisions.First(d => d.Id == "hoop.size").Because, b =>
@@ -62,7 +61,7 @@ public class MovedAlongTests
     [Fact]
     public void Small_parts_stay_in_one_ring()
     {
-        var plan = Of("t-shirt-adult", new MotifAsked("m", "wreath", WidthMm: 240));
+        var plan = Of("t-shirt-adult", new MotifElement("m", "wreath", WidthMm: 240));
         var placings = plan.Route.GroupBy(r => r.Part).ToDictionary(g => g.Key, g => g.Select(r => r.Hoop).Distinct().Count());
         Assert.All(plan.Elements[0].Parts.Select((p, i) => (p, i)).Where(p => p.p.Role == "leaf"), p => Assert.Equal(1, placings[p.i]));
         Assert.Contains(plan.Elements[0].Parts.Select((p, i) => (p, i)), p => p.p.Role == "stem" && placings[p.i] > 1);
@@ -72,7 +71,7 @@ public class MovedAlongTests
     [Fact]
     public void What_a_larger_ring_takes_whole_stays_whole()
     {
-        var plan = Of("cushion-cover", new MotifAsked("m", "round-frame", WidthMm: 120));
+        var plan = Of("cushion-cover", new MotifElement("m", "round-frame", WidthMm: 120));
         Assert.Single(plan.Hooping.Hoops);
         Assert.True(plan.Hooping.Hoops[0].HoopMm > 127);
     }
@@ -80,7 +79,7 @@ public class MovedAlongTests
     [Fact]
     public void A_stretch_of_a_way_is_its_stitches()
     {
-        var plan = Of("cushion-cover", new MotifAsked("m", "round-frame", WidthMm: 90), "chain");
+        var plan = Of("cushion-cover", new MotifElement("m", "round-frame", WidthMm: 90), "chain");
         var all = plan.Elements[0].Parts[0].Stitches;
         var some = all.Slice(3, 5);
         Assert.Equal(5, some.Count);

@@ -57,7 +57,7 @@ public class SetClothTests
     }
 
     private static Plan Frayed(string form, double? mm = 10, StatedFabric? fabric = null) => Jobs.Make(new Job(form,
-        [new WordingAsked("w", "Oda")], Jobs.Monday, Fabric: fabric)
+        [new TextElement("w", "Oda")], Jobs.Monday, Fabric: fabric)
     { MakeUp = new MakeUp("frayed") { FringeMm = mm } }, Workshop.Default);
 
     /// <summary>
@@ -79,7 +79,7 @@ public class SetClothTests
     [InlineData("tote", 10, "#/makeUp/as")]
     [InlineData("napkin", 200, "#/makeUp/fringeMm")]
     public void What_cannot_be_frayed_is_refused(string form, double mm, string pointer) =>
-        Assert.Equal(pointer, Assert.Single(Jobs.Faults(new Job(form, [new WordingAsked("w", "Oda")], Jobs.Monday)
+        Assert.Equal(pointer, Assert.Single(Jobs.Faults(new Job(form, [new TextElement("w", "Oda")], Jobs.Monday)
         {
             MakeUp = new MakeUp("frayed") { FringeMm = mm },
         }, Workshop.Default)).Pointer);

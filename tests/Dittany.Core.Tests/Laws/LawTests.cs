@@ -75,9 +75,9 @@ public class LawTests
         Wish("transfer.marker", Inks.All.Select(m => m.Id).ToArray());
         Wish("transfer.stabiliser", StabiliserRules.All.Select(s => s.ChoiceId).ToArray());
         Wish("finish.press", Dittany.Core.Finishing.FinishRoom.Presses.Select(p => p.ChoiceId).ToArray());
-        var job = new Job(form.Id, [new WordingAsked("w", "Oda") { Thread = Thread(), Craft = Craft() }], Jobs.Monday,
-            Fabric: random.Next(2) == 0 ? new StatedFabric(Pick(random, Cloths.All).Id) : null, Overrules: overrules,
-            Motifs: random.Next(2) == 0 ? [new MotifAsked("m", "heart", HeightMm: 20) { Thread = Thread(), Craft = Craft() }] : null)
+        var job = new Job(form.Id, [new TextElement("w", "Oda") { Thread = Thread(), Craft = Craft() }, .. random.Next(2) == 0
+            ? [new MotifElement("m", "heart", HeightMm: 20) { Thread = Thread(), Craft = Craft() }] : Array.Empty<JobElement>()], Jobs.Monday,
+            Fabric: random.Next(2) == 0 ? new StatedFabric(Pick(random, Cloths.All).Id) : null, Overrules: overrules)
         {
             Use = random.Next(3) == 0 ? new StatedUse(Washed: Pick(random, Wearing.Washings).ChoiceId) : null,
         };
@@ -86,7 +86,7 @@ public class LawTests
         return (job, workshop);
     }
 
-    private static Job Towel(string thread) => new("tea-towel", [new WordingAsked("w", "Oda") { Thread = thread }], Jobs.Monday,
+    private static Job Towel(string thread) => new("tea-towel", [new TextElement("w", "Oda") { Thread = thread }], Jobs.Monday,
         Fabric: new StatedFabric("linen"));
 
     /// <summary>A law that finds nothing on what is wrong would be none: each is asked of a plan that was spoilt by hand.</summary>
@@ -130,7 +130,7 @@ public class LawTests
     [InlineData("machine")]
     public void No_step_does_what_care_forbids(string filmOut)
     {
-        var job = new Job("cushion-cover", [new WordingAsked("w", "for the cook") { Thread = "wool" }], Jobs.Monday);
+        var job = new Job("cushion-cover", [new TextElement("w", "for the cook") { Thread = "wool" }], Jobs.Monday);
         var plan = Jobs.Make(job, Workshop.Default with { Habits = new Dictionary<string, string>(StringComparer.Ordinal) { ["film-out"] = filmOut } });
         Assert.True(plan.Transfer.Stabiliser.Has("film-on-top"));
         Assert.True(plan.Care is { NoRubbing: true, Flat: true });

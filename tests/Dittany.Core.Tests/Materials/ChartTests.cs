@@ -58,7 +58,7 @@ public class ChartTests
         };
         var told = string.Join(' ', Jobs.Make(Jobs.Towel(), hers).Decision("thread.colour")!.Because);
         Assert.Contains("Of yours the nearest is “Aunt's plum”: the eye cannot tell them apart.", told, StringComparison.Ordinal);
-        var wool = Jobs.Towel() with { Form = "cushion-cover", Elements = [new("name", "Iris") { Thread = "wool" }] };
+        var wool = Jobs.Towel() with { Form = "cushion-cover", Elements = [new TextElement("name", "Iris") { Thread = "wool" }] };
         Assert.Contains("You have no crewel wool yet.", string.Join(' ', Jobs.Make(wool, hers).Decision("thread.colour")!.Because),
             StringComparison.Ordinal);
     }
@@ -69,9 +69,9 @@ public class ChartTests
     [Fact]
     public void What_will_still_please_in_ten_years()
     {
-        var job = Jobs.Towel() with { Form = "baby-bodysuit", Elements = [new("name", "Zoë", Colour: "#ff2d87")] };
+        var job = Jobs.Towel() with { Form = "baby-bodysuit", Elements = [new TextElement("name", "Zoë", Colour: "#ff2d87")] };
         Assert.Contains("ten years", Told(job), StringComparison.Ordinal);
-        Assert.DoesNotContain("ten years", Told(job with { Elements = [new("name", "Zoë", Colour: "#8f3a67")] }), StringComparison.Ordinal);
+        Assert.DoesNotContain("ten years", Told(job with { Elements = [new TextElement("name", "Zoë", Colour: "#8f3a67")] }), StringComparison.Ordinal);
         Assert.DoesNotContain("ten years", Told(job with { Form = "tea-towel" }), StringComparison.Ordinal);
 
         static string Told(Job job) => string.Join(' ', Jobs.Make(job, Workshop.Default).Decision("thread.colour")!.Because);
@@ -98,7 +98,7 @@ public class ChartTests
     {
         Assert.Equal(94, Measuring.ReckonedMm(0.5));
         Assert.Equal(1.2, Measuring.TakeUp(300, 300 - (94 * 1.2), 0.5));
-        var job = Jobs.Towel() with { Elements = [new("name", "Iris", CapHeightMm: 20)] };
+        var job = Jobs.Towel() with { Elements = [new TextElement("name", "Iris", CapHeightMm: 20)] };
         var (usual, hers) = (Jobs.Make(job, Workshop.Default), Jobs.Make(job, Workshop.Default with { MeasuredTakeUp = 1.5 }));
         Assert.True(hers.Threads[0].LengthMm > usual.Threads[0].LengthMm * 1.15);
         Assert.Contains("50 %", string.Join(' ', hers.Decision("thread.cut-length")!.Because), StringComparison.Ordinal);

@@ -98,8 +98,8 @@ public class LooseningTests
     [InlineData(30)]
     public void A_push_in_millimetres_is_one(double turned)
     {
-        var job = new Job("tea-towel", [], Jobs.Monday, Motifs: [new MotifAsked("row", "daisy", HeightMm: 90, Arrangement: "row", Count: 4, TurnDegrees: turned,
-            CentreMm: new Pt(250, 520))], Zone: "middle");
+        var job = new Job("tea-towel", [new MotifElement("row", "daisy", HeightMm: 90, Arrangement: "row", Count: 4, TurnDegrees: turned,
+            CentreMm: new Pt(250, 520))], Jobs.Monday, Zone: "middle");
         Pt Middle(Job j, int copy)
         {
             var points = Jobs.Plan(j).Elements[0].Parts.Where(p => p.Copy == copy).SelectMany(p => p.LineMm).ToArray();
@@ -110,7 +110,7 @@ public class LooseningTests
         var pushed = SettingOut.Push(job, plan, "row", 1, new Pt(0, 6));
         pushed = SettingOut.Push(pushed, Jobs.Plan(pushed), "row", 1, new Pt(0, -2));
         Assert.Empty(Jobs.Faults(pushed, Workshop.Default));
-        Assert.Single(pushed.MotifsAsked[0].Loosely!.Pushed);
+        Assert.Single(pushed.Motifs[0].Loosely!.Pushed);
 
         // The whole may be set a little smaller to stay as high as is wished; what is measured is against its neighbour's place.
         var scale = Jobs.Plan(pushed).Elements[0].CopyMm / plan.Elements[0].CopyMm;
@@ -132,10 +132,10 @@ public class LooseningTests
     [Fact]
     public void Out_of_reach_is_told()
     {
-        var job = new Job("tea-towel", [], Jobs.Monday, Motifs: [new MotifAsked("row", "daisy", Arrangement: "row", Count: 4)
+        var job = new Job("tea-towel", [new MotifElement("row", "daisy", Arrangement: "row", Count: 4)
         {
             Loosely = new Loosely(80, 70, false, 0, -3) { Pushed = [new Pushed(-1, new Pt(90, 0))] },
-        }]);
+        }], Jobs.Monday);
         var at = Jobs.Faults(job, Workshop.Default).Select(f => f.Pointer["#/elements/0/loosely/".Length..]).Order(StringComparer.Ordinal);
         Assert.Equal(["gapAfter", "gapPercent", "pushed/0/by/0", "pushed/0/copy", "swayPercent", "unevenPercent"], at);
     }

@@ -20,8 +20,7 @@ public sealed class OwnFigureTests
             .ToArray());
     }
 
-    private static IReadOnlyList<JobFault> Faults(Figure figure) => Jobs.Faults(new Job("tote", [], Jobs.Monday, Motifs:
-        [new MotifAsked("m", "own", Drawing: new OwnDrawing("d", figure))]), Workshop.Default);
+    private static IReadOnlyList<JobFault> Faults(Figure figure) => Jobs.Faults(new Job("tote", [new MotifElement("m", "own", Drawing: new OwnDrawing("d", figure))], Jobs.Monday), Workshop.Default);
 
     [Fact]
     public void A_usual_drawing_is_left_just_as_it_is()
@@ -46,8 +45,8 @@ public sealed class OwnFigureTests
         Assert.Contains("finer than 0.1 mm", own.LeftOut(200)!.ToString(), StringComparison.Ordinal);
         Assert.Same(own.Figure, OwnFigure.Of(own.Figure).Figure);
 
-        var told = Jobs.Plan(new Job("tote", [], Jobs.Monday, Motifs: [new MotifAsked("m", "own", HeightMm: 200,
-            Drawing: new OwnDrawing("d", Of(new FigurePart("outline", FigureKind.Line, circle with { Closed = false }))))]));
+        var told = Jobs.Plan(new Job("tote", [new MotifElement("m", "own", HeightMm: 200,
+            Drawing: new OwnDrawing("d", Of(new FigurePart("outline", FigureKind.Line, circle with { Closed = false }))))], Jobs.Monday));
         Assert.Contains(told.Decisions.First(d => d.Id == "motif.size").Because, b =>
             b.ToString().Contains("finer than 0.1 mm", StringComparison.Ordinal));
     }

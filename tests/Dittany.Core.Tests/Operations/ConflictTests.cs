@@ -126,17 +126,13 @@ public class ConflictTests
         {
             foreach (var other in crafts.Where(c => c != one))
             {
-                var plan = Jobs.Make(new Job("tote", [new WordingAsked("w", "Oda", CapHeightMm: 25, CentreMm: new(0, -80))], Jobs.Monday,
+                var plan = Jobs.Make(new Job("tote", [new TextElement("w", "Oda", CapHeightMm: 25, CentreMm: new(0, -80)), new MotifElement("a", "heart", HeightMm: 40, CentreMm: new(-60, 40)) { Craft = one },
+                        new MotifElement("b", "songbird", HeightMm: 60, CentreMm: new(60, 40)) { Craft = other },], Jobs.Monday,
                     Overrules: new Dictionary<string, string>(StringComparer.Ordinal)
                     {
                         ["transfer.marker"] = marker,
                         ["transfer.method"] = "light-trace",
-                    },
-                    Motifs:
-                    [
-                        new MotifAsked("a", "heart", HeightMm: 40, CentreMm: new(-60, 40)) { Craft = one },
-                        new MotifAsked("b", "songbird", HeightMm: 60, CentreMm: new(60, 40)) { Craft = other },
-                    ]), Workshop.Default);
+                    }), Workshop.Default);
                 Assert.Empty(Conflicts.In(plan.Work));
                 Assert.DoesNotContain(plan.Cautions, c => c.Id == "crafts-hurt");
                 Assert.Equal(plan.Work.Count, plan.Work.Select(o => o.Id).Distinct().Count());
@@ -154,8 +150,7 @@ public class ConflictTests
     [Fact]
     public void Layers_lie_with_the_right_side_where_it_belongs()
     {
-        SideView View(string craft, string called) => Jobs.Make(new Job("tote", [], Jobs.Monday,
-            Motifs: [new MotifAsked("m", "songbird", HeightMm: 90) { Craft = craft }]), Workshop.Default)
+        SideView View(string craft, string called) => Jobs.Make(new Job("tote", [new MotifElement("m", "songbird", HeightMm: 90) { Craft = craft }], Jobs.Monday), Workshop.Default)
             .SideViews.Single(v => v.Called == called);
         Assert.Equal(Up.Wrong, View("paint", "Setting the paint").Layers.Single(l => l.TheCloth).Up);
         var spraying = View("paint", "Spraying").Layers.ToList();
@@ -166,7 +161,7 @@ public class ConflictTests
         Assert.Equal((Up.Right, Up.Sticky), (tinting[0].Up, tinting[1].Up));
         Assert.Equal("the sponge", View("felt", "Felting").Layers[2].What);
         Assert.Equal(Up.Wrong, View("stitch", "Pressing").Layers[0].Up);
-        var badge = Jobs.Make(new Job("badge", [], Jobs.Monday, Motifs: [new MotifAsked("m", "heart")]), Workshop.Default)
+        var badge = Jobs.Make(new Job("badge", [new MotifElement("m", "heart")], Jobs.Monday), Workshop.Default)
             .SideViews.Single(v => v.Operation == "make-up");
         Assert.Equal((Up.Wrong, Up.Right), (badge.Layers[0].Up, badge.Layers[1].Up));
     }

@@ -30,8 +30,8 @@ public sealed class BoundsTests
     }
 
     private static Job Drawn(Figure figure, int? count = null, double? high = null) => new(
-        "tote", [], Jobs.Monday, Motifs: [new MotifAsked("own", "own", HeightMm: high, Arrangement: count is null ? null : "scatter",
-            Count: count, Drawing: new OwnDrawing("scribble", figure))]);
+        "tote", [new MotifElement("own", "own", HeightMm: high, Arrangement: count is null ? null : "scatter",
+            Count: count, Drawing: new OwnDrawing("scribble", figure))], Jobs.Monday);
 
     /// <summary>
     /// The budget is spent in counts, so the same job ends at the same place on every machine: a scribble three times as long takes about
@@ -98,11 +98,11 @@ public sealed class BoundsTests
     public void Stitches_of_motifs_are_in_the_limit()
     {
         var daisies = Enumerable.Range(0, 60).Select(i =>
-            new MotifAsked($"m{i.ToString(CultureInfo.InvariantCulture)}", "daisy", HeightMm: 300, Arrangement: "scatter",
+            new MotifElement($"m{i.ToString(CultureInfo.InvariantCulture)}", "daisy", HeightMm: 300, Arrangement: "scatter",
             Count: 60)).ToArray();
-        var fault = Assert.Single(Jobs.Faults(new Job("tablecloth", [], Jobs.Monday, Motifs: daisies), Workshop.Default));
+        var fault = Assert.Single(Jobs.Faults(new Job("tablecloth", [.. daisies], Jobs.Monday), Workshop.Default));
         Assert.Contains("200000 is the most", fault.Detail, StringComparison.Ordinal);
-        Assert.Empty(Jobs.Faults(new Job("tablecloth", [], Jobs.Monday, Motifs: daisies[..1]), Workshop.Default));
+        Assert.Empty(Jobs.Faults(new Job("tablecloth", [.. daisies[..1]], Jobs.Monday), Workshop.Default));
     }
 
     /// <summary>
@@ -116,8 +116,8 @@ public sealed class BoundsTests
     [InlineData("heart", "border", 20)]
     public void Stitches_are_told_beforehand(string motif, string arrangement, int count)
     {
-        var job = new Job("tablecloth", [], Jobs.Monday, Motifs: [new MotifAsked("m", motif, HeightMm: 200, Arrangement: arrangement,
-            Count: count)]);
+        var job = new Job("tablecloth", [new MotifElement("m", motif, HeightMm: 200, Arrangement: arrangement,
+            Count: count)], Jobs.Monday);
         var made = Jobs.Make(job, Workshop.Default).Route.Count;
         Assert.InRange(JobCheck.StitchesOf(job), made * 0.35, made * 1.25);
     }
@@ -164,8 +164,8 @@ public sealed class BoundsTests
             [new Core.Items.OwnFace("front", "front", [new Pt(0, 0), new Pt(90, 0), new Pt(90, 90), new Pt(0, 90)],
                 [new Core.Items.OwnZone("middle", "middle", ring, Math.Min(allowance, side / 2))], [], null)],
             "linen", "#f1ede2", "adult", new Core.Items.FormUse(false, false, false, false));
-        foreach (var job in new[] { new Job("own-1", [new WordingAsked("name", "Ida")], Jobs.Monday, Own: own),
-            new Job("own-1", [], Jobs.Monday, Own: own, Motifs: [new MotifAsked("m", "heart")]) })
+        foreach (var job in new[] { new Job("own-1", [new TextElement("name", "Ida")], Jobs.Monday, Own: own),
+            new Job("own-1", [new MotifElement("m", "heart")], Jobs.Monday, Own: own) })
         {
             var plan = Jobs.Plan(job);
             var concern = Assert.Single(plan.Elements[0].Concerns, c => c.What == "overflows");

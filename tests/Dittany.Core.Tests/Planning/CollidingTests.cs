@@ -11,9 +11,8 @@ public class CollidingTests
 {
     private static readonly Pt Point = new(190, 210);
 
-    private static Job Heap => new("tote", [new WordingAsked("ida", "Ida", CentreMm: Point, CapHeightMm: 20),
-        new WordingAsked("max", "Max", CentreMm: Point, CapHeightMm: 20)], Jobs.Monday,
-        Motifs: [new MotifAsked("flower", "daisy", HeightMm: 40, CentreMm: Point)]);
+    private static Job Heap => new("tote", [new TextElement("ida", "Ida", CentreMm: Point, CapHeightMm: 20),
+        new TextElement("max", "Max", CentreMm: Point, CapHeightMm: 20), new MotifElement("flower", "daisy", HeightMm: 40, CentreMm: Point)], Jobs.Monday);
 
     /// <summary>Three elements on one point: two of them are told of, and moved as is offered none runs into another.</summary>
     [Fact]
@@ -49,9 +48,9 @@ public class CollidingTests
     {
         Job[] meant =
         [
-            Heap with { Elements = [Heap.Elements[0]], Motifs = [Heap.MotifsAsked[0] with { Layer = -1 }] },
-            Heap with { Elements = [Heap.Elements[0]], Motifs = [new MotifAsked("ring", "daisy", Arrangement: "ring", Count: 9, HeightMm: 180, CentreMm: Point)] },
-            new("tote", [new WordingAsked("a", "Ida"), new WordingAsked("b", "Max")], Jobs.Monday),
+            Heap with { Elements = [Heap.Elements[0], Heap.Motifs[0] with { Layer = -1 }] },
+            Heap with { Elements = [Heap.Elements[0], new MotifElement("ring", "daisy", Arrangement: "ring", Count: 9, HeightMm: 180, CentreMm: Point)] },
+            new("tote", [new TextElement("a", "Ida"), new TextElement("b", "Max")], Jobs.Monday),
         ];
         Assert.All(meant, job => Assert.DoesNotContain(Jobs.Plan(job).Elements.SelectMany(e => e.Concerns), c => c.What == "runs-into"));
     }
@@ -63,13 +62,13 @@ public class CollidingTests
         var job = Heap with
         {
             Overrules = new Dictionary<string, string>(StringComparer.Ordinal) { ["words.size:max"] = "9", ["hoop.school"] = "in-hand" },
-            Elements = [Heap.Elements[0], Heap.Elements[1] with { CapHeightMm = null }]
+            Elements = [Heap.Wordings[0], Heap.Wordings[1] with { CapHeightMm = null }]
         };
         var member = Changes.MemberOf(job, "max", "capHeightMm");
         Assert.Equal("capHeightMm", Changes.MemberOf(job, "ida", "capHeightMm"));
         var (changed, fault) = Changes.Apply(job, new Change(member, "14", "higher"));
         Assert.Null(fault);
-        Assert.Equal((20.0, 14.0), (changed!.Elements[0].CapHeightMm, changed.Elements[1].CapHeightMm));
+        Assert.Equal((20.0, 14.0), (changed!.Wordings[0].CapHeightMm, changed.Wordings[1].CapHeightMm));
         Assert.Equal("14", Changes.Read(changed, member));
         Assert.DoesNotContain("words.size:max", changed.Overrules!.Keys);
         Assert.Equal("in-hand", changed.Overrules["hoop.school"]);

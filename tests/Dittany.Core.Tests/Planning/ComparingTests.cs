@@ -40,7 +40,7 @@ public class ComparingTests
     [Fact]
     public void What_harms_counts_against_it()
     {
-        var job = new Job("tea-towel", [new WordingAsked("name", "Ida")], Jobs.Monday, Fabric: new StatedFabric("velvet"));
+        var job = new Job("tea-towel", [new TextElement("name", "Ida")], Jobs.Monday, Fabric: new StatedFabric("velvet"));
         var risks = Comparing.Of(Jobs.Make(With(job, "hoop.school", "hoop"), Here), Jobs.Make(With(job, "hoop.school", "in-hand"), Here)).Single(l => l.What == "To be heeded here alone");
         Assert.Equal(1, risks.Better);
         Assert.Contains("crushes velvet", risks.One.ToString(), StringComparison.Ordinal);
@@ -55,7 +55,7 @@ public class ComparingTests
     [InlineData("tote", "velvet")]
     public void What_would_let_it_in_really_does(string form, string? cloth)
     {
-        var job = new Job(form, [new WordingAsked("name", "Ida")], Jobs.Monday, Fabric: cloth is null ? null : new StatedFabric(cloth));
+        var job = new Job(form, [new TextElement("name", "Ida")], Jobs.Monday, Fabric: cloth is null ? null : new StatedFabric(cloth));
         var plan = Jobs.Make(job, Here);
         var told = 0;
         foreach (var decision in plan.Decisions.Where(d => d.Id is "transfer.method" or "transfer.marker" or "hoop.school"))
@@ -92,7 +92,7 @@ public class ComparingTests
     [InlineData("scarf", "velvet", "light-trace")]
     public void Two_facts_together_let_it_in(string form, string? cloth, string method)
     {
-        var job = new Job(form, [new WordingAsked("name", "Ida")], Jobs.Monday, Fabric: cloth is null ? null : new StatedFabric(cloth));
+        var job = new Job(form, [new TextElement("name", "Ida")], Jobs.Monday, Fabric: cloth is null ? null : new StatedFabric(cloth));
         var one = Assert.Single(WhyNot.Of(job, Here, "transfer.method", method, Library.Ours, (j, w) => Jobs.Make(j, w)));
         var other = one.And!;
         Job With(Job j, LetIn let) => Changes.Apply(j, new Change(let.Member, let.Value, "so")).Job!;

@@ -183,7 +183,7 @@ public class DecisionTests
     [Fact]
     public void A_needle_is_named_by_its_thread_and_not_by_its_place()
     {
-        WordingAsked one = new("one", "Mimi and Ida", Colour: "#8f3a67", CapHeightMm: 14, CentreMm: new Pt(250, 560)),
+        TextElement one = new("one", "Mimi and Ida", Colour: "#8f3a67", CapHeightMm: 14, CentreMm: new Pt(250, 560)),
             two = new("two", "Bo", Colour: "#4f7358", CapHeightMm: 14, CentreMm: new Pt(250, 610));
         var hers = new Dictionary<string, string>(StringComparer.Ordinal) { ["needle.size:leaf-green-3"] = "crewel-5" };
         foreach (var elements in new[] { new[] { one, two }, [two, one] })
@@ -201,11 +201,11 @@ public class DecisionTests
     [Fact]
     public void Parts_keep_their_names_when_another_element_comes()
     {
-        WordingAsked one = new("one", "Mimi", CapHeightMm: 14, CentreMm: new Pt(250, 560)),
+        TextElement one = new("one", "Mimi", CapHeightMm: 14, CentreMm: new Pt(250, 560)),
             two = new("two", "Bo", CapHeightMm: 14, CentreMm: new Pt(250, 610));
-        var motif = new MotifAsked("sprig", "leaf-sprig", HeightMm: 40, CentreMm: new Pt(120, 560));
-        var alone = Jobs.Plan(Jobs.Towel() with { Elements = [one], Motifs = [motif] });
-        var both = Jobs.Plan(Jobs.Towel() with { Elements = [two, one], Motifs = [motif] });
+        var motif = new MotifElement("sprig", "leaf-sprig", HeightMm: 40, CentreMm: new Pt(120, 560));
+        var alone = Jobs.Plan(Jobs.Towel() with { Elements = [one, motif] });
+        var both = Jobs.Plan(Jobs.Towel() with { Elements = [two, one, motif] });
         IEnumerable<(string, string)> Of(Plan plan, string element) =>
             plan.Elements.Single(e => e.Id == element).Parts.Select(p => (p.Id, p.Role));
         Assert.Equal(Of(alone, "one"), Of(both, "one"));

@@ -27,11 +27,11 @@ public sealed class FieldOfFlowersTests
             ("umbel-stalk", 100, null), ("flower-stem", 80, "rose"), ("ox-eye-stalk", 90, "blush"), ("bell-spike", 74, "lilac"), ("cornflower-stalk", 92, "sea"),
             ("buttercup-stalk", 78, "orange"), ("lavender", 66, "mulberry"), ("umbel-stalk", 104, "chalk"),
         ];
-        return new Job("shirt", [], Jobs.Monday, Zone: "back", Size: "m", Motifs: plants.Select((p, i) => new MotifAsked($"plant-{i + 1}", p.Motif, HeightMm: p.HighMm,
+        return new Job("shirt", [.. plants.Select((p, i) => new MotifElement($"plant-{i + 1}", p.Motif, HeightMm: p.HighMm,
             CentreMm: new Pt(-156 + (i * 26), 360 - (p.HighMm / 2)))
         {
             ByPart = p.Petal is { } colour ? [new PartAsked(p.Motif == "umbel-stalk" ? "blossom" : "petal", Colour: Core.Materials.Palette.HexOf(colour))] : [],
-        }).ToArray());
+        }).ToArray()], Jobs.Monday, Zone: "back", Size: "m");
     }
 
     /// <summary>Four placings at the most, proven, and no plant is parted between two of them.</summary>

@@ -15,7 +15,7 @@ public class FilledTests
 {
     private static readonly DateOnly Monday = new(2027, 3, 1);
 
-    private static Plan Make(string form, string? fill, MotifAsked motif) => Planner.Make(new Job(form, [], Monday, Motifs: [motif],
+    private static Plan Make(string form, string? fill, MotifElement motif) => Planner.Make(new Job(form, [motif], Monday,
         Overrules: fill is null ? null : new Dictionary<string, string>(StringComparer.Ordinal) { ["stitch.fill"] = fill }),
         Workshop.Default, Library.Ours);
 
@@ -34,7 +34,7 @@ public class FilledTests
             select (motif, form, fill, strands, high)),
         input =>
         {
-            var plan = Make(input.form, input.fill, new MotifAsked("m", input.motif, HeightMm: input.high, Strands: input.strands));
+            var plan = Make(input.form, input.fill, new MotifElement("m", input.motif, HeightMm: input.high, Strands: input.strands));
             var element = plan.Elements[0];
             var name = input.ToString();
             Assert.Equal(element.Parts.Sum(p => p.Stitches.Count), plan.Route.Select(r => (r.Part, r.Stitch)).Distinct().Count());
@@ -65,7 +65,7 @@ public class FilledTests
     [Fact]
     public void Parts_are_made_as_wished()
     {
-        var plan = Make("hoop-picture", "by-part", new MotifAsked("m", "sunflower", HeightMm: 40)
+        var plan = Make("hoop-picture", "by-part", new MotifElement("m", "sunflower", HeightMm: 40)
         {
             ByPart = [new PartAsked("petal", null, "satin", 3, "#d9a531", 30), new PartAsked("petal", 0, null, 6)],
         });
@@ -74,7 +74,7 @@ public class FilledTests
 
         // The later wish stands before the earlier: it is for the only copy there is.
         Assert.All(petals, p => Assert.Equal(6, p.Strands));
-        plan = Make("hoop-picture", "by-part", new MotifAsked("m", "sunflower", HeightMm: 40)
+        plan = Make("hoop-picture", "by-part", new MotifElement("m", "sunflower", HeightMm: 40)
         {
             ByPart = [new PartAsked("petal", null, "satin", 3, "#d9a531", 30), new PartAsked("centre", null, "backstitch")],
         });
@@ -89,7 +89,7 @@ public class FilledTests
     [Fact]
     public void Colours_are_named()
     {
-        var plan = Make("hoop-picture", "by-part", new MotifAsked("m", "sunflower", HeightMm: 40)
+        var plan = Make("hoop-picture", "by-part", new MotifElement("m", "sunflower", HeightMm: 40)
         {
             ByPart = [new PartAsked("petal", Colour: "orange"), new PartAsked("centre", Stitch: "brick") { Colours = ["hazel", "peat"] }],
         });
@@ -102,7 +102,7 @@ public class FilledTests
     [Fact]
     public void A_fill_that_will_not_do_says_so()
     {
-        var plan = Make("baby-bodysuit", "satin", new MotifAsked("m", "heart", HeightMm: 40));
+        var plan = Make("baby-bodysuit", "satin", new MotifElement("m", "heart", HeightMm: 40));
         var told = plan.Decision("stitch.fill")!;
         Assert.All(plan.Elements[0].Parts, p => Assert.Null(p.Filling));
         Assert.Contains(told.NotFollowed!, n => n.ToString().Contains("4 mm", StringComparison.Ordinal)
@@ -114,7 +114,7 @@ public class FilledTests
     [Fact]
     public void A_part_in_a_faint_colour_says_so()
     {
-        var plan = Make("hoop-picture", "by-part", new MotifAsked("m", "sunflower", HeightMm: 60)
+        var plan = Make("hoop-picture", "by-part", new MotifElement("m", "sunflower", HeightMm: 60)
         {
             ByPart = [new PartAsked("petal", Colour: "#f7f4ec"), new PartAsked("centre", Colour: "#4a3526"),
                 new PartAsked("dot", Colour: "#4a3526")],
@@ -130,7 +130,7 @@ public class FilledTests
     [Fact]
     public void What_is_filled_does_not_close_up()
     {
-        var outlined = Enumerable.Range(5, 14).Select(n => 2 * n).Select(mm => new MotifAsked("m", "daisy", HeightMm: mm, Strands: 12)).Last(m =>
+        var outlined = Enumerable.Range(5, 14).Select(n => 2 * n).Select(mm => new MotifElement("m", "daisy", HeightMm: mm, Strands: 12)).Last(m =>
             Make("hoop-picture", null, m).Elements[0].Concerns.Any(c => c.What == "closes-up"));
         var filled = Make("hoop-picture", "satin", outlined).Elements[0];
         Assert.All(filled.Parts, p => Assert.NotNull(p.Filling));
@@ -141,7 +141,7 @@ public class FilledTests
     [Fact]
     public void Advice_takes_no_satin_on_a_knit()
     {
-        var plan = Make("t-shirt-adult", "by-part", new MotifAsked("m", "daisy", HeightMm: 24));
+        var plan = Make("t-shirt-adult", "by-part", new MotifElement("m", "daisy", HeightMm: 24));
         Assert.Contains(plan.Elements[0].Parts, p => p.Filling is not null);
         Assert.All(plan.Elements[0].Parts, p => Assert.DoesNotContain("satin", p.Stitch, StringComparison.Ordinal));
     }
@@ -150,9 +150,9 @@ public class FilledTests
     [Fact]
     public void A_wish_for_what_is_not_there_says_so()
     {
-        var plan = Make("tote", null, new MotifAsked("m", "heart") { ByPart = [new PartAsked("wing", Strands: 1)] });
+        var plan = Make("tote", null, new MotifElement("m", "heart") { ByPart = [new PartAsked("wing", Strands: 1)] });
         Assert.Contains("wing", Assert.Single(plan.Decision("stitch.fill")!.NotFollowed!).ToString(), StringComparison.Ordinal);
-        plan = Planner.Make(new Job("tote", [new WordingAsked("w", "Ida") { ByPart = [new PartAsked("letter", Stitch: "satin")] }], Monday),
+        plan = Planner.Make(new Job("tote", [new TextElement("w", "Ida") { ByPart = [new PartAsked("letter", Stitch: "satin")] }], Monday),
             Workshop.Default, Library.Ours);
         Assert.Contains("letters with weight", Assert.Single(plan.Decision("stitch.fill")!.NotFollowed!).ToString(), StringComparison.Ordinal);
     }
@@ -161,7 +161,7 @@ public class FilledTests
     [Fact]
     public void A_large_fill_is_hooped_by_moving_the_ring()
     {
-        var plan = Make("cushion-cover", "brick", new MotifAsked("m", "heart", HeightMm: 190));
+        var plan = Make("cushion-cover", "brick", new MotifElement("m", "heart", HeightMm: 190));
         Assert.Equal(School.Hoop, plan.Hooping.School);
         Assert.InRange(plan.Hooping.Hoops.Count, 2, 12);
     }
@@ -170,9 +170,9 @@ public class FilledTests
     [Fact]
     public void Open_fills_have_their_edge_worked_too()
     {
-        var plan = Make("cushion-cover", "seed", new MotifAsked("m", "heart", HeightMm: 60));
+        var plan = Make("cushion-cover", "seed", new MotifElement("m", "heart", HeightMm: 60));
         Assert.Contains(plan.Elements[0].Parts, p => p.Filling is not null);
         Assert.Contains(plan.Elements[0].Parts, p => p.Filling is null && p.Closed);
-        Assert.All(Make("cushion-cover", "brick", new MotifAsked("m", "heart", HeightMm: 60)).Elements[0].Parts, p => Assert.NotNull(p.Filling));
+        Assert.All(Make("cushion-cover", "brick", new MotifElement("m", "heart", HeightMm: 60)).Elements[0].Parts, p => Assert.NotNull(p.Filling));
     }
 }

@@ -5,9 +5,8 @@ namespace Dittany.Core.Tests.Planning;
 /// <summary>What was chosen for one element stays with it, whichever comes to stand first, and goes when it goes.</summary>
 public class FirstElementTests
 {
-    private static Job Two(params (string Decision, string Choice)[] chosen) => new("tea-towel", [], Jobs.Monday,
-        Overrules: chosen.ToDictionary(c => c.Decision, c => c.Choice, StringComparer.Ordinal),
-        Motifs: [new MotifAsked("a", "heart"), new MotifAsked("b", "star")]);
+    private static Job Two(params (string Decision, string Choice)[] chosen) => new("tea-towel", [new MotifElement("a", "heart"), new MotifElement("b", "star")], Jobs.Monday,
+        Overrules: chosen.ToDictionary(c => c.Decision, c => c.Choice, StringComparer.Ordinal));
 
     private static Job Changed(Job job, Change change)
     {
@@ -33,12 +32,12 @@ public class FirstElementTests
         Assert.Empty(plan.Idle);
     }
 
-    /// <summary>Words come before motifs: written later, they do not take what was chosen for the motif.</summary>
+    /// <summary>Words put before motifs do not take what was chosen for the motif that stood first.</summary>
     [Fact]
     public void What_is_put_first_takes_nothing()
     {
         var job = Two(("thread.colour", "#8c2f39"), ("thread.colour:b", "#4f7358"));
-        var written = Changed(job, new Change("text", null, "Wrote Ida", j => j with { Elements = [new WordingAsked("w", "Ida")] }));
+        var written = Changed(job, new Change("text", null, "Wrote Ida", j => j with { Elements = [new TextElement("w", "Ida"), .. j.Elements] }));
         Assert.Equal(["thread.colour:a=#8c2f39", "thread.colour:b=#4f7358"], Chosen(written));
         Assert.Equal("#8c2f39", Jobs.Plan(written).Decision("thread.colour:a")!.ChoiceId);
         Assert.False(Jobs.Plan(written).Decision("thread.colour")!.Overruled);
@@ -51,5 +50,25 @@ public class FirstElementTests
         var left = Changed(Two(("motif.size", "40"), ("thread.colour:b", "#4f7358")), new Change("motifs", "a", "Took the star away"));
         Assert.Equal(["motif.size=40"], Chosen(left));
         Assert.Empty(Jobs.Plan(left).Idle);
+    }
+
+    /// <summary>
+    /// Elements stand in the plan as they stand in the job, words behind a motif too; each keeps its own choices by its id.
+    /// </summary>
+    [Theory]
+    [InlineData("text", "motif")]
+    [InlineData("motif", "text")]
+    [InlineData("motif", "text", "motif", "text")]
+    public void Elements_keep_the_order_of_the_job(params string[] kinds)
+    {
+        var elements = kinds.Select((k, i) => k == "text" ? (JobElement)new TextElement($"e{i}", "Ida", CapHeightMm: 12)
+            : new MotifElement($"e{i}", "heart", HeightMm: 20)).ToArray();
+        var chosen = elements.Select((e, i) => KeyValuePair.Create(i == 0 ? "thread.colour" : $"thread.colour:{e.Id}", i % 2 == 0 ? "#8c2f39" : "#2f5f8f"));
+        var plan = Jobs.Plan(new Job("tablecloth", elements, Jobs.Monday,
+            Overrules: chosen.ToDictionary(c => c.Key, c => c.Value, StringComparer.Ordinal)));
+        Assert.Equal(elements.Select(e => e.Id), plan.Elements.Select(e => e.Id));
+        Assert.Equal(kinds.Select(k => k == "motif"), plan.Elements.Select(e => e.IsMotif));
+        Assert.All(plan.Elements.Select((e, i) => (e, i)), p => Assert.All(p.e.Parts, part => Assert.Equal(p.i % 2 == 0 ? "#8c2f39" : "#2f5f8f", part.Colour)));
+        Assert.Empty(plan.Idle);
     }
 }

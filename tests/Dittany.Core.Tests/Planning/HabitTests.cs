@@ -34,17 +34,16 @@ public class HabitTests
         ["strand-use"] = Jobs.Towel(with: w => w with { Strands = 2 }),
         ["start"] = Jobs.Towel(with: w => w with { Strands = 2 }),
         ["fill"] = Flowers,
-        ["lying"] = new("tea-towel", [], Jobs.Monday, Motifs: [new MotifAsked("m", "striped-bee", HeightMm: 50)]),
+        ["lying"] = new("tea-towel", [new MotifElement("m", "striped-bee", HeightMm: 50)], Jobs.Monday),
         ["evenness"] = Flowers,
         ["motif-first"] = Flowers,
         ["motif-rounds"] = Flowers,
-        ["needles-threaded"] = new("tea-towel", [], Jobs.Monday, Motifs: [new MotifAsked("row", "flower-stem", HeightMm: 60, Arrangement: "row", Count: 2),
-            new MotifAsked("bee", "striped-bee", HeightMm: 40), new MotifAsked("bird", "songbird", HeightMm: 60)]),
+        ["needles-threaded"] = new("tea-towel", [new MotifElement("row", "flower-stem", HeightMm: 60, Arrangement: "row", Count: 2),
+            new MotifElement("bee", "striped-bee", HeightMm: 40), new MotifElement("bird", "songbird", HeightMm: 60)], Jobs.Monday),
         ["cut-length"] = Jobs.Towel(with: w => w with { Strands = 2 }),
     };
 
-    private static Job Flowers => new("tea-towel", [], Jobs.Monday,
-        Motifs: [new MotifAsked("row", "flower-stem", HeightMm: 60, Arrangement: "row", Count: 2)]);
+    private static Job Flowers => new("tea-towel", [new MotifElement("row", "flower-stem", HeightMm: 60, Arrangement: "row", Count: 2)], Jobs.Monday);
 
     public static TheoryData<string> All() => [.. Habits.All.Select(h => h.Id)];
 

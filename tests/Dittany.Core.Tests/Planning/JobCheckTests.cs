@@ -85,7 +85,7 @@ public class JobCheckTests
     [Fact]
     public void Too_many_stitches_are_refused()
     {
-        var many = Enumerable.Range(0, 60).Select(i => new WordingAsked($"w{i}", new string('m', 200))).ToArray();
+        var many = Enumerable.Range(0, 60).Select(i => new TextElement($"w{i}", new string('m', 200))).ToArray();
         Assert.Contains(Jobs.Faults(Jobs.Towel() with { Elements = many }, Workshop.Default), f => f.Pointer == "#/elements");
     }
 
@@ -94,10 +94,10 @@ public class JobCheckTests
     {
         var job = Jobs.Towel(overrules: ("words.size", "largest"));
         var (changed, _) = Changes.Apply(job, new Change("capHeightMm", "14", "higher"));
-        Assert.Equal(14, changed!.Elements[0].CapHeightMm);
+        Assert.Equal(14, changed!.Wordings[0].CapHeightMm);
         Assert.Empty(changed.Overrules!);
         var (back, _) = Changes.Apply(changed, new Change("overrules/words.size", "smallest", "least"));
-        Assert.Null(back!.Elements[0].CapHeightMm);
+        Assert.Null(back!.Wordings[0].CapHeightMm);
         Assert.Equal("smallest", Changes.Read(back, "overrules/words.size"));
     }
 }

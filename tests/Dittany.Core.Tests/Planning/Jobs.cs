@@ -11,12 +11,15 @@ public static class Jobs
 {
     public static readonly DateOnly Monday = new(2027, 3, 1);
 
-    public static Job Towel(string text = "Juniper", Func<WordingAsked, WordingAsked>? with = null,
+    public static Job Towel(string text = "Juniper", Func<TextElement, TextElement>? with = null,
         params (string Id, string Choice)[] overrules) => new(
         "tea-towel",
-        [(with ?? (w => w))(new WordingAsked("name", text))],
+        [(with ?? (w => w))(new TextElement("name", text))],
         Monday,
         Overrules: overrules.ToDictionary(o => o.Id, o => o.Choice, StringComparer.Ordinal));
+
+    /// <summary>A job with more elements behind its own.</summary>
+    public static Job With(Job job, params JobElement[] more) => job with { Elements = [.. job.Elements, .. more] };
 
     public static Plan Plan(Job job) => Make(job, Workshop.Default);
 
@@ -26,7 +29,7 @@ public static class Jobs
 
     public static IReadOnlyList<JobFault> Faults(Job job, Workshop workshop) => JobCheck.Faults(job, workshop, Library.Ours);
 
-    public static Plan Plan(string text = "Juniper", Func<WordingAsked, WordingAsked>? with = null,
+    public static Plan Plan(string text = "Juniper", Func<TextElement, TextElement>? with = null,
         params (string Id, string Choice)[] overrules) =>
         Plan(Towel(text, with, overrules));
 
@@ -34,7 +37,7 @@ public static class Jobs
         "8 3 6", "Wwvxkz", "Ñandú", "Şule Çağ", "Kräuter", "Tea, 4 o'clock", "ŒUVRE", "ģirts"];
 
     /// <summary>A job on any form, with the usual words.</summary>
-    public static Job On(string form, string text = "Juniper", Func<WordingAsked, WordingAsked>? with = null,
+    public static Job On(string form, string text = "Juniper", Func<TextElement, TextElement>? with = null,
         params (string Id, string Choice)[] overrules) =>
         Towel(text, with, overrules) with { Form = form };
 
@@ -52,14 +55,15 @@ public static class Jobs
         from reading in Gen.Elements<string?>(null, "outside", "inside")
         from motif in Gen.Elements<(string Id, string Place)?>(null, null, ("heart", "after"), ("round-frame", "around"),
             ("star", "above"), ("leaf-sprig", "before"), ("heart", "dot"), ("star", "between"))
-        from own in Gen.Elements<MotifAsked?>(null, null, new MotifAsked("m", "daisy"), new MotifAsked("m", "bird", HeightMm: 40),
-            new MotifAsked("m", "star", Arrangement: "ring", Count: 5))
+        from own in Gen.Elements<MotifElement?>(null, null, new MotifElement("m", "daisy"), new MotifElement("m", "bird", HeightMm: 40),
+            new MotifElement("m", "star", Arrangement: "ring", Count: 5))
         select (
             new Job(
                 form,
-                [any.Job.Elements[0] with { Text = any.Job.Elements[0].Text.ReplaceLineEndings(" "), Rows = null, CentreMm = null,
-                    Arrangement = way, Reading = reading, Motif = motif?.Id, MotifPlace = motif?.Place }],
-                Monday, Fabric: any.Job.Fabric, Wearer: any.Job.Wearer, Motifs: own is null ? null : [own]),
+                [any.Job.Wordings[0] with { Text = any.Job.Wordings[0].Text.ReplaceLineEndings(" "), Rows = null, CentreMm = null,
+                    Arrangement = way, Reading = reading, Motif = motif?.Id, MotifPlace = motif?.Place }, .. own is null
+                        ? Array.Empty<JobElement>() : [own]],
+                Monday, Fabric: any.Job.Fabric, Wearer: any.Job.Wearer),
             any.Workshop));
 
     /// <summary>Random jobs: all items, sizes, zones and cloths, odd facts, words, heights, strands, stitches, places and habits.</summary>
@@ -85,7 +89,7 @@ public static class Jobs
         select (
             new Job(
                 form.Id,
-                [new WordingAsked("name", text, Stitch: stitch, CapHeightMm: cap, Strands: strands,
+                [new TextElement("name", text, Stitch: stitch, CapHeightMm: cap, Strands: strands,
                     Rows: text.Contains('\n', StringComparison.Ordinal) ? null : rows, CentreMm: centre, Alphabet: hand)],
                 Monday,
                 Size: size.Id,

@@ -6,11 +6,11 @@ namespace Dittany.Core.Tests.Planning;
 /// <summary>Words letter by letter: wishes for single ones, and textures that vary.</summary>
 public class LetterWayTests
 {
-    private static Plan Make(WordingAsked asked, string? letters = null) => Jobs.Make(new Job("tote", [asked], Jobs.Monday,
+    private static Plan Make(TextElement asked, string? letters = null) => Jobs.Make(new Job("tote", [asked], Jobs.Monday,
         Overrules: letters is null ? null : new Dictionary<string, string>(StringComparer.Ordinal) { ["stitch.letters"] = letters }),
         Workshop.Default);
 
-    private static WordingAsked Words(string text, double cap, params LetterAsked[] letters) =>
+    private static TextElement Words(string text, double cap, params LetterAsked[] letters) =>
         new("w", text, CapHeightMm: cap) { Letters = letters };
 
     private static Part[] Of(Plan plan, string letter) => plan.Elements[0].Parts.Where(p => p.Letter == letter && p.Role == "letter").ToArray();

@@ -9,14 +9,14 @@ namespace Dittany.Core.Tests.Planning;
 /// <summary>What lies over what: hidden parts are not stitched, edges are tucked under, and the order of work follows.</summary>
 public class LyingTests
 {
-    private static Plan Two(MotifAsked under, MotifAsked over, string? lies = null, string? fill = "satin") => Jobs.Make(
-        new Job("cushion-cover", [], Jobs.Monday, Motifs: [under, over], Overrules: new Dictionary<string, string?>
+    private static Plan Two(MotifElement under, MotifElement over, string? lies = null, string? fill = "satin") => Jobs.Make(
+        new Job("cushion-cover", [under, over], Jobs.Monday, Overrules: new Dictionary<string, string?>
         {
             ["order.layers"] = lies,
             ["stitch.fill:over"] = fill,
         }.Where(o => o.Value is not null).ToDictionary(o => o.Key, o => o.Value!, StringComparer.Ordinal)), Workshop.Default);
 
-    private static MotifAsked At(string id, string motif, double x, double high = 60) =>
+    private static MotifElement At(string id, string motif, double x, double high = 60) =>
         new(id, motif, HeightMm: high, CentreMm: new Pt(x, 200));
 
     /// <summary>Where nothing meets nothing is hidden, and nothing is told of it.</summary>
@@ -49,7 +49,7 @@ public class LyingTests
             var deep = hides.Offset(-(input.gap ? 0 : Design.TuckMm) - 1.2);
             var name = input.ToString();
             Assert.All(under.Parts.SelectMany(p => p.Stitches), s => Assert.False(deep.Holds(Pt.Lerp(s.FromMm, s.ToMm, 0.5)), name));
-            var alone = Jobs.Make(new Job("cushion-cover", [], Jobs.Monday, Motifs: [At("under", input.under, 200, 70)]), Workshop.Default)
+            var alone = Jobs.Make(new Job("cushion-cover", [At("under", input.under, 200, 70)], Jobs.Monday), Workshop.Default)
                 .Elements[0];
             var far = hides.Offset(3);
             Assert.Equal(alone.Parts.SelectMany(p => p.Stitches).Any(s => !far.Holds(s.FromMm)), under.Parts.Any(p =>
@@ -75,9 +75,9 @@ public class LyingTests
         var plan = Two(At("under", "heart", 200) with { Layer = 2 }, At("over", "moon", 215));
         Assert.Contains(plan.Decision("order.layers")!.Because, b => b.ToString() == "The heart lies over the moon: what it hides is not "
             + "stitched.");
-        var words = new WordingAsked("w", "Ida", CapHeightMm: 14, CentreMm: new Pt(200, 205));
+        var words = new TextElement("w", "Ida", CapHeightMm: 14, CentreMm: new Pt(200, 205));
         var brick = new Dictionary<string, string>(StringComparer.Ordinal) { ["stitch.fill:m"] = "brick" };
-        var job = new Job("cushion-cover", [words], Jobs.Monday, Motifs: [At("m", "moon", 200, 70)], Overrules: brick);
+        var job = new Job("cushion-cover", [words, At("m", "moon", 200, 70)], Jobs.Monday, Overrules: brick);
         plan = Jobs.Make(job, Workshop.Default);
         Assert.Null(plan.Decision("order.layers"));
         Assert.Equal("m", plan.Route[0].Element);
@@ -98,8 +98,8 @@ public class LyingTests
     [Fact]
     public void Of_two_of_a_name_the_hidden_one_is_told()
     {
-        MotifAsked[] motifs = [At("one", "star", 120, 60), At("two", "star", 300, 15), At("over", "sun", 300, 90) with { Layer = 1 }];
-        var because = Jobs.Make(new Job("cushion-cover", [], Jobs.Monday, Motifs: motifs), Workshop.Default).Decision("order.layers")!.Because;
+        MotifElement[] motifs = [At("one", "star", 120, 60), At("two", "star", 300, 15), At("over", "sun", 300, 90) with { Layer = 1 }];
+        var because = Jobs.Make(new Job("cushion-cover", [.. motifs], Jobs.Monday), Workshop.Default).Decision("order.layers")!.Because;
         Assert.Single(because, b => b.ToString().Contains("star", StringComparison.Ordinal));
     }
 
@@ -108,11 +108,11 @@ public class LyingTests
     public void A_petal_goes_from_colour_to_colour()
     {
         string[] colours = ["#7c2440", "#d4657f", "#eec7b6"];
-        MotifAsked Asked(string stitch) => new("m", "single-leaf", HeightMm: 80)
+        MotifElement Asked(string stitch) => new("m", "single-leaf", HeightMm: 80)
         {
             ByPart = [new PartAsked("leaf", Stitch: stitch) { Colours = colours }],
         };
-        var plan = Jobs.Make(new Job("cushion-cover", [], Jobs.Monday, Motifs: [Asked("long-and-short")]), Workshop.Default);
+        var plan = Jobs.Make(new Job("cushion-cover", [Asked("long-and-short")], Jobs.Monday), Workshop.Default);
         var parts = plan.Elements[0].Parts.Where(p => p.Role == "leaf").ToArray();
         Assert.Equal(colours, parts.Select(p => p.Colour));
         Assert.Equal(parts.Length, parts.Select(p => p.Id).Distinct(StringComparer.Ordinal).Count());
@@ -122,7 +122,7 @@ public class LyingTests
         Assert.Equal(middles.OrderDescending(), middles);
         Assert.All(parts.Zip(parts.Skip(1)), p =>
             Assert.True(p.First.Stitches.Min(s => s.ToMm.Y) < p.Second.Stitches.Max(s => s.FromMm.Y)));
-        plan = Jobs.Make(new Job("cushion-cover", [], Jobs.Monday, Motifs: [Asked("chain-rows")]), Workshop.Default);
+        plan = Jobs.Make(new Job("cushion-cover", [Asked("chain-rows")], Jobs.Monday), Workshop.Default);
         Assert.Contains(plan.SetAside, s => s.Contains("Several colours for the leaf", StringComparison.Ordinal));
     }
 
@@ -132,7 +132,7 @@ public class LyingTests
     [InlineData("#fdfcf8", "ladybird", "vein", "#1d1c1a")]
     public void Colours_show_on_their_cloth(string cloth, string motif, string role, string colour)
     {
-        var plan = Jobs.Make(new Job("tote", [], Jobs.Monday, Fabric: new StatedFabric(Colour: cloth), Motifs: [new MotifAsked("m", motif)]),
+        var plan = Jobs.Make(new Job("tote", [new MotifElement("m", motif)], Jobs.Monday, Fabric: new StatedFabric(Colour: cloth)),
             Workshop.Default);
         Assert.All(plan.Elements[0].Parts.Where(p => p.Role == role), p => Assert.Equal(colour, p.Colour));
         Assert.DoesNotContain(plan.Elements[0].Concerns, c => c.What == "does-not-show");

@@ -8,7 +8,7 @@ namespace Dittany.Core.Tests.Planning;
 public class MakingUpTests
 {
     private static Job Of(string form, MakeUp? up, IReadOnlyDictionary<string, double>? measured = null) => new(form,
-        [new WordingAsked("w", "Ida")], Jobs.Monday, MeasuredMm: measured)
+        [new TextElement("w", "Ida")], Jobs.Monday, MeasuredMm: measured)
     { MakeUp = up };
 
     private static Operation Made(string form, MakeUp? up = null) => Jobs.Make(Of(form, up), Workshop.Default).Work.Single(o => o.Id == "make-up");

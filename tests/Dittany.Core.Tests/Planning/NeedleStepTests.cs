@@ -19,7 +19,7 @@ public class NeedleStepTests
     [MemberData(nameof(Forms))]
     public void Steps_lead_from_the_first_to_the_end(string form)
     {
-        var job = new Job(form, [new WordingAsked("name", "Ida Mae")], Jobs.Monday);
+        var job = new Job(form, [new TextElement("name", "Ida Mae")], Jobs.Monday);
         var plan = Jobs.Make(job, Plain);
         var steps = NeedleSteps.Of(plan, Jobs.Monday);
         Assert.Equal(plan.Work.Count - 1 + plan.Threads.Sum(t => t.Runs), steps.Count);
@@ -43,7 +43,7 @@ public class NeedleStepTests
     [Fact]
     public void A_length_says_how_it_begins_and_ends()
     {
-        var plan = Jobs.Make(Jobs.Towel() with { Elements = [new("name", "Hippolyta", CapHeightMm: 40)] }, Plain);
+        var plan = Jobs.Make(Jobs.Towel() with { Elements = [new TextElement("name", "Hippolyta", CapHeightMm: 40)] }, Plain);
         var lengths = NeedleSteps.Of(plan, Jobs.Monday).Where(s => s.Length is not null).ToArray();
         Assert.True(lengths.Length > 2);
         Assert.All(lengths, s => Assert.Equal(s.Length!.Cut, s.Do.Any(d => d.ToString().StartsWith("Cut ", StringComparison.Ordinal))));
@@ -62,7 +62,7 @@ public class NeedleStepTests
     [InlineData(90)]
     public void An_evening_ends_at_a_whole_part(double minutes)
     {
-        var plan = Jobs.Make(Jobs.Towel() with { Elements = [new("name", "Hippolyta", CapHeightMm: 40)] }, Plain);
+        var plan = Jobs.Make(Jobs.Towel() with { Elements = [new TextElement("name", "Hippolyta", CapHeightMm: 40)] }, Plain);
         var steps = NeedleSteps.Of(plan, Jobs.Monday);
         for (var from = 0; from < steps.Count;)
         {
@@ -82,7 +82,7 @@ public class NeedleStepTests
     [Fact]
     public void A_length_may_be_begun()
     {
-        var job = Jobs.Towel() with { Elements = [new("name", "Hippolyta", CapHeightMm: 40)] };
+        var job = Jobs.Towel() with { Elements = [new TextElement("name", "Hippolyta", CapHeightMm: 40)] };
         var (before, begun) = (job with { Done = new Done(true, 1) }, Changes.Apply(job, new Change("done", "runs=1+5", "on")).Job!);
         Assert.Equal(new Done(true, 1, Stitches: 5), begun.Done);
         Assert.Equal("runs=1+5", Changes.WriteDone(begun.Done!));
@@ -97,7 +97,7 @@ public class NeedleStepTests
 
         // A first length that is begun holds the work where it is; before the first stitch nothing does.
         var first = job with { Done = new Done(true, 0, Stitches: 3) };
-        var other = first with { Elements = [new("name", "Hippolyta", CapHeightMm: 30)] };
+        var other = first with { Elements = [new TextElement("name", "Hippolyta", CapHeightMm: 30)] };
         Assert.NotNull(Frozen.Fault(first, Jobs.Make(first, Plain), other, Jobs.Make(other, Plain)));
         Assert.Null(Frozen.Fault(first, Jobs.Make(first, Plain), first with { Title = "Hers" }, Jobs.Make(first with { Title = "Hers" }, Plain)));
         Assert.False(Frozen.Matters(job, other));
@@ -107,7 +107,7 @@ public class NeedleStepTests
     [Fact]
     public void Eyes_and_hands_rest()
     {
-        var steps = NeedleSteps.Of(Jobs.Make(Jobs.Towel() with { Elements = [new("name", "Hippolyta", CapHeightMm: 40)] }, Plain), Jobs.Monday);
+        var steps = NeedleSteps.Of(Jobs.Make(Jobs.Towel() with { Elements = [new TextElement("name", "Hippolyta", CapHeightMm: 40)] }, Plain), Jobs.Monday);
         Assert.Contains(steps, s => s.AfterBreak);
         var sat = 0.0;
         foreach (var step in steps)
@@ -125,7 +125,7 @@ public class NeedleStepTests
     public void What_is_left_is_what_is_worked_with(string use, string cut)
     {
         var workshop = Plain with { Habits = new Dictionary<string, string>(StringComparer.Ordinal) { ["strand-use"] = use, ["cut-length"] = cut } };
-        var plan = Jobs.Make(Jobs.Towel() with { Elements = [new("name", "Hippolyta", CapHeightMm: 40)] }, workshop);
+        var plan = Jobs.Make(Jobs.Towel() with { Elements = [new TextElement("name", "Hippolyta", CapHeightMm: 40)] }, workshop);
         var lengths = NeedleSteps.Of(plan, Jobs.Monday).Where(s => s.Thread is not null).ToArray();
         Assert.NotEmpty(lengths);
         Assert.All(lengths, s => Assert.InRange(s.Thread!.Value.UsedMm + s.Thread.Value.LeftMm, 200, 450));
@@ -135,7 +135,7 @@ public class NeedleStepTests
     [Fact]
     public void Marks_are_drawn_for_tonight_where_they_do_not_last()
     {
-        var job = new Job("tote", [new WordingAsked("name", "Hippolyta", CapHeightMm: 40)], Jobs.Monday, Fabric: new Dittany.Core.Items.StatedFabric(null, "#27303a"),
+        var job = new Job("tote", [new TextElement("name", "Hippolyta", CapHeightMm: 40)], Jobs.Monday, Fabric: new Dittany.Core.Items.StatedFabric(null, "#27303a"),
             Overrules: new Dictionary<string, string>(StringComparer.Ordinal) { ["transfer.method"] = "prick-and-pounce", ["transfer.marker"] = "chalk" });
         var evenings = new Evenings(3, 30);
         var plan = Jobs.Make(job, Plain);
@@ -170,10 +170,10 @@ public class NeedleStepTests
         // Said of what the piece is: no letters where there are none, no pins in a coating, no iron where none is used.
         string Said(Plan plan) => string.Join(' ', Mishaps.For(plan).SelectMany(m =>
             m.Now.Append(m.Never).Append(m.Name).Append(m.Changes)));
-        var motif = Said(Jobs.Make(new Job("tea-towel", [], Jobs.Monday, Motifs: [new MotifAsked("m", "daisy")]), Plain));
+        var motif = Said(Jobs.Make(new Job("tea-towel", [new MotifElement("m", "daisy")], Jobs.Monday), Plain));
         Assert.DoesNotContain("letter", motif, StringComparison.OrdinalIgnoreCase);
         Assert.DoesNotContain("words", motif, StringComparison.OrdinalIgnoreCase);
-        Assert.DoesNotContain("pinned", Said(Jobs.Make(new Job("backpack", [new WordingAsked("w", "Io")], Jobs.Monday), Plain)), StringComparison.Ordinal);
+        Assert.DoesNotContain("pinned", Said(Jobs.Make(new Job("backpack", [new TextElement("w", "Io")], Jobs.Monday), Plain)), StringComparison.Ordinal);
         Assert.DoesNotContain('{', Said(Jobs.Make(Jobs.Towel(), Plain)));
         Assert.DoesNotContain('{', motif);
         var runs = RunTelling.Of(Jobs.Make(Jobs.Towel(), Plain));

@@ -26,8 +26,7 @@ public class NeighbourTests
 
     private static void On(Motif motif, string cloth)
     {
-        var plan = Jobs.Make(new Job("cushion-cover", [], Jobs.Monday, Fabric: new StatedFabric(Colour: cloth),
-            Motifs: [new MotifAsked("m", motif.Id, HeightMm: 40)]), Workshop.Default);
+        var plan = Jobs.Make(new Job("cushion-cover", [new MotifElement("m", motif.Id, HeightMm: 40)], Jobs.Monday, Fabric: new StatedFabric(Colour: cloth)), Workshop.Default);
         var worn = plan.Elements[0].Parts.GroupBy(p => p.Role).ToDictionary(g => g.Key, g => g.First().Colour, StringComparer.Ordinal);
         var neighbours = Neighbours.Of(motif.Draw(new MotifShape()).Parts);
         string[] Ids(string role) => motif.Wears[role].Split(' ');
@@ -46,8 +45,7 @@ public class NeighbourTests
     [Fact]
     public void Alike_neighbours_of_hers_are_told()
     {
-        Plan With(string role, string colour) => Jobs.Make(new Job("cushion-cover", [], Jobs.Monday, Motifs:
-            [new MotifAsked("m", "songbird", HeightMm: 90) { ByPart = [new PartAsked(role, Colour: colour)] }]), Workshop.Default);
+        Plan With(string role, string colour) => Jobs.Make(new Job("cushion-cover", [new MotifElement("m", "songbird", HeightMm: 90) { ByPart = [new PartAsked(role, Colour: colour)] }], Jobs.Monday), Workshop.Default);
         string Told(Plan plan) => string.Join(' ', plan.Decision("thread.colour")!.Because);
         Assert.Contains("both in cornflower blue", Told(With("breast", "cornflower")), StringComparison.Ordinal);
         Assert.DoesNotContain("beside it", Told(With("breast", "orange")), StringComparison.Ordinal);

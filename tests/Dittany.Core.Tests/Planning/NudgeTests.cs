@@ -9,7 +9,7 @@ namespace Dittany.Core.Tests.Planning;
 public class NudgeTests
 {
     private static Job At(string form, double xMm, double yMm) => new(form,
-        [new WordingAsked("name", "Ann", CapHeightMm: 8, CentreMm: new Pt(xMm, yMm))], new DateOnly(2027, 3, 1));
+        [new TextElement("name", "Ann", CapHeightMm: 8, CentreMm: new Pt(xMm, yMm))], new DateOnly(2027, 3, 1));
 
     private static Plan Make(Job job) => Planner.Make(job, Workshop.Default, Library.Ours);
 

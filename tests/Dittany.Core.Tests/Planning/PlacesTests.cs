@@ -14,8 +14,7 @@ namespace Dittany.Core.Tests.Planning;
 public class PlacesTests
 {
     private static readonly Job Shirt = new("t-shirt-child",
-        [new WordingAsked("name", "Mia"), new WordingAsked("secret", "Mum") { Zone = "inside-neck" }], Jobs.Monday,
-        Motifs: [new MotifAsked("flower", "daisy", HeightMm: 26) { Zone = "sleeve" }],
+        [new TextElement("name", "Mia"), new TextElement("secret", "Mum") { Zone = "inside-neck" }, new MotifElement("flower", "daisy", HeightMm: 26) { Zone = "sleeve" }], Jobs.Monday,
         Overrules: new Dictionary<string, string>(StringComparer.Ordinal)
         {
             ["fabric.kind"] = "cotton-jersey",
@@ -35,8 +34,8 @@ public class PlacesTests
         job.Form,
         job.Zone,
         job.Standing,
-        Words = job.Elements.Select(e => (e.Id, e.Text, e.Zone).ToString()),
-        Motifs = job.MotifsAsked.Select(m => (m.Id, m.Motif, m.Zone).ToString()),
+        Words = job.Wordings.Select(e => (e.Id, e.Text, e.Zone).ToString()),
+        Motifs = job.Motifs.Select(m => (m.Id, m.Motif, m.Zone).ToString()),
         Choices = (job.Overrules ?? new Dictionary<string, string>()).OrderBy(o => o.Key, StringComparer.Ordinal).Select(o => $"{o.Key}={o.Value}"),
     });
 
@@ -108,8 +107,7 @@ public class PlacesTests
     [Fact]
     public void No_place_spoils_the_marks_of_another()
     {
-        var towel = new Job("tea-towel", [new WordingAsked("name", "Ida")], Jobs.Monday, Fabric: new StatedFabric("linen"),
-            Motifs: [new MotifAsked("leaf", "leaf-sprig", HeightMm: 40) { Zone = "middle" }]);
+        var towel = new Job("tea-towel", [new TextElement("name", "Ida"), new MotifElement("leaf", "leaf-sprig", HeightMm: 40) { Zone = "middle" }], Jobs.Monday, Fabric: new StatedFabric("linen"));
         Assert.NotEqual("middle", Places.UsualZone(towel));
         var plan = Jobs.Plan(With(towel, ("transfer.method", "light-trace"), ("transfer.marker", "water-erasable"), ("transfer.method@middle", "hot-iron")));
         var at = plan.Work.Select((o, i) => (o, i)).Where(o => o.o.Kind == OpKind.Mark)
@@ -125,9 +123,9 @@ public class PlacesTests
     [Fact]
     public void What_is_added_moves_nothing()
     {
-        var name = Shirt with { Elements = [Shirt.Elements[0]], Motifs = null, Overrules = null, Done = new Done(true, 1) };
+        var name = Shirt with { Elements = [Shirt.Elements[0]], Overrules = null, Done = new Done(true, 1) };
         var was = Jobs.Plan(name);
-        var more = Places.Add(name, "sleeve", null, new MotifAsked(string.Empty, "daisy"));
+        var more = Places.Add(name, "sleeve", null, new MotifElement(string.Empty, "daisy"));
         var now = Jobs.Plan(more);
         Assert.Null(Frozen.Fault(name, was, more, now));
         Assert.Equal(StitchesOf(was), StitchesOf(now.At("left-chest")));
@@ -156,7 +154,7 @@ public class PlacesTests
     [Fact]
     public void No_ring_lies_on_knots_that_stand()
     {
-        var knots = new Job("tote", [], Jobs.Monday, Motifs: [new MotifAsked("flower", "daisy", HeightMm: 40) { ByPart = [new PartAsked("centre", null, "french-knot")] }],
+        var knots = new Job("tote", [new MotifElement("flower", "daisy", HeightMm: 40) { ByPart = [new PartAsked("centre", null, "french-knot")] }], Jobs.Monday,
             Overrules: new Dictionary<string, string>(StringComparer.Ordinal) { ["stitch.fill"] = "french-knot" });
         var grown = Places.Add(Places.Stand(knots), "lower", "Ida", null);
         var plan = Jobs.Plan(grown);
@@ -177,8 +175,7 @@ public class PlacesTests
     [InlineData("sleeve", "hoop.sise@sleeve", "#/overrules/hoop.sise@sleeve", "There is no decision")]
     public void What_makes_no_sense_is_told(string zone, string? overrule, string pointer, string told)
     {
-        var job = new Job("t-shirt-child", [new WordingAsked("name", "Mia")], Jobs.Monday,
-            Motifs: [new MotifAsked("flower", "daisy") { Zone = zone }]);
+        var job = new Job("t-shirt-child", [new TextElement("name", "Mia"), new MotifElement("flower", "daisy") { Zone = zone }], Jobs.Monday);
         job = overrule is null ? job : With(job, (overrule, "102"));
         var fault = Assert.Single(Jobs.Faults(job, Workshop.Default));
         Assert.Equal(pointer, fault.Pointer);
@@ -193,7 +190,7 @@ public class PlacesTests
     [InlineData("name flower", "nothing is left to plan")]
     public void What_cannot_stand_is_told(string ids, string told)
     {
-        var job = new Job("t-shirt-child", [new WordingAsked("name", "Mia")], Jobs.Monday, Motifs: [new MotifAsked("flower", "daisy")])
+        var job = new Job("t-shirt-child", [new TextElement("name", "Mia"), new MotifElement("flower", "daisy")], Jobs.Monday)
             with
         { Standing = [ids.Split(' ')] };
         Assert.Contains(told, Assert.Single(Jobs.Faults(job, Workshop.Default)).Detail, StringComparison.Ordinal);
@@ -203,7 +200,7 @@ public class PlacesTests
     [Fact]
     public void A_choice_stated_twice_points_into_the_whole_job()
     {
-        var job = With(Shirt with { Motifs = [Shirt.MotifsAsked[0] with { Stitch = "stem" }] });
+        var job = With(Shirt.With(Shirt.Motifs[0].Id, e => e with { Stitch = "stem" }));
         var fault = Assert.Single(Jobs.Faults(job, Workshop.Default));
         Assert.Equal("#/overrules/stitch.outline@sleeve", fault.Pointer);
         Assert.Contains("#/elements/2/stitch", fault.Detail, StringComparison.Ordinal);
@@ -221,14 +218,14 @@ public class PlacesTests
         Assert.Equal("in-hand", job!.Overrules!["hoop.school@sleeve"]);
         Assert.Equal("in-hand", Changes.Read(job, "@sleeve/overrules/hoop.school"));
         (job, _) = Changes.Apply(job!, new Change("@inside-neck/text", "Dad", "words"));
-        Assert.Equal("Dad", job!.Elements[1].Text);
+        Assert.Equal("Dad", job!.Wordings[1].Text);
         (job, _) = Changes.Apply(job!, new Change("@sleeve/fabric.colour", "#ffffff", "white"));
         Assert.Equal("#ffffff", job!.Fabric!.Colour);
 
         Assert.Null(Changes.Apply(job!, new Change("@sleeve/overrules/space.zone", "inside-neck", "there")).Job);
         (var moved, fault) = Changes.Apply(job!, new Change("@sleeve/overrules/space.zone", "back", "there"));
         Assert.Null(fault);
-        Assert.Equal("back", moved!.MotifsAsked[0].Zone);
+        Assert.Equal("back", moved!.Motifs[0].Zone);
         Assert.Equal("in-hand", moved.Overrules!["hoop.school@back"]);
 
         (var less, fault) = Changes.Apply(job!, new Change("places", "inside-neck sleeve", "away"));
@@ -253,7 +250,7 @@ public class PlacesTests
         var zones = job.FormUsed!.Zones.Where(z => z.Id != Places.UsualZone(job)).Take(2).ToArray();
         foreach (var zone in zones)
         {
-            job = Places.Add(job, zone.Id, null, new MotifAsked(string.Empty, "heart", HeightMm: 14));
+            job = Places.Add(job, zone.Id, null, new MotifElement(string.Empty, "heart", HeightMm: 14));
         }
 
         var plan = Jobs.Make(job, workshop);

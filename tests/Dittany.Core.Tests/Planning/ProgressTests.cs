@@ -103,7 +103,7 @@ public class ProgressTests
     [Fact]
     public void A_late_motif_may_be_left_unfilled()
     {
-        var job = new Job("cushion-cover", [], Jobs.Monday, DueOn: Jobs.Monday.AddDays(6), Motifs: [new MotifAsked("m", "fox-face")]);
+        var job = new Job("cushion-cover", [new MotifElement("m", "fox-face")], Jobs.Monday, DueOn: Jobs.Monday.AddDays(6));
         var ways = MakeItFit.Ways([new OpenPiece(1, job, Jobs.Plan(job))], 1, Workshop.Default, Jobs.Monday, Library.Ours);
         Assert.Contains(ways, w => w.Changes.Contains(("overrules/stitch.fill", "none")));
         Assert.DoesNotContain(ways, w => w.Text.Contains("letter", StringComparison.Ordinal) || w.Kind == "fewer-letters");

@@ -69,9 +69,8 @@ public partial class ProseTests
             yield return Jobs.On(form.Id, number % 2 == 0 ? "Ida" : "Welcome\nHenrietta")
                 with
             { Zone = zone, DueOn = Jobs.Monday.AddDays(number * 3) };
-            yield return new Job(form.Id, [], Jobs.Monday, Zone: zone,
-                Motifs: [new MotifAsked("motif", MotifLibrary.All[number * 7 % MotifLibrary.All.Count].Id, Count: number % 3 == 0 ? 3
-                : null, Arrangement: number % 3 == 0 ? "row" : null)]);
+            yield return new Job(form.Id, [new MotifElement("motif", MotifLibrary.All[number * 7 % MotifLibrary.All.Count].Id, Count: number % 3 == 0 ? 3
+                : null, Arrangement: number % 3 == 0 ? "row" : null)], Jobs.Monday, Zone: zone);
         }
 
         yield return Jobs.On(form.Id, "Mo", w => w with { Colour = "#d1477a", Strands = 1, CapHeightMm = 21 });

@@ -15,11 +15,8 @@ public class RunsAlikeTests
     [InlineData("colour-by-colour")]
     public void A_length_that_repeats_points_back(string round)
     {
-        var job = new Job("tea-towel", [], Jobs.Monday, Motifs:
-        [
-            new MotifAsked("row", "flower-stem", HeightMm: 40, Arrangement: "row", Count: 4),
-            new MotifAsked("a", "daisy", HeightMm: 30, CentreMm: new(200, 600)), new MotifAsked("b", "daisy", HeightMm: 30, CentreMm: new(300, 600)),
-        ]);
+        var job = new Job("tea-towel", [new MotifElement("row", "flower-stem", HeightMm: 40, Arrangement: "row", Count: 4),
+            new MotifElement("a", "daisy", HeightMm: 30, CentreMm: new(200, 600)), new MotifElement("b", "daisy", HeightMm: 30, CentreMm: new(300, 600)),], Jobs.Monday);
         var plan = Jobs.Make(job, Jobs.With(("motif-rounds", round)));
         var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
         var runs = RunTelling.Of(plan);

@@ -7,7 +7,7 @@ public class SetRuleTests
 {
     private static readonly string[] Family = ["Ida", "Maximilian", "Zoë", "Theo", "Jo"];
 
-    private static Job Stocking(string text = "x") => new("christmas-stocking", [new WordingAsked("name", text)], Jobs.Monday);
+    private static Job Stocking(string text = "x") => new("christmas-stocking", [new TextElement("name", text)], Jobs.Monday);
 
     /// <summary>One size for all, and it is what the name that governs would take alone; every name fits and reads at it.</summary>
     [Fact]
@@ -33,7 +33,7 @@ public class SetRuleTests
         {
             var element = Jobs.Plan(Stocking() with
             {
-                Elements = [new WordingAsked("name", name, CapHeightMm: set.CapMm,
+                Elements = [new TextElement("name", name, CapHeightMm: set.CapMm,
                 Stitch: set.Pair.Stitch.Id, Strands: set.Pair.Strands)]
             }).Elements[0];
             Assert.Equal(set.CapMm, element.CapHeightMm);

@@ -11,8 +11,8 @@ public class SurroundingTests
 {
     private static readonly DateOnly Monday = new(2027, 3, 1);
 
-    private static Plan Make(string form, WordingAsked words, params MotifAsked[] motifs) =>
-        Planner.Make(new Job(form, [words], Monday, Motifs: motifs), Workshop.Default, Library.Ours);
+    private static Plan Make(string form, TextElement words, params MotifElement[] motifs) =>
+        Planner.Make(new Job(form, [words, .. motifs], Monday), Workshop.Default, Library.Ours);
 
     private static Pt[] Points(PlannedElement element) => element.Parts.SelectMany(p => p.LineMm).ToArray();
 
@@ -28,7 +28,7 @@ public class SurroundingTests
     [InlineData("napkin", "border", 12)]
     public void Words_stand_inside_what_goes_round_them(string form, string arrangement, int? count)
     {
-        var plan = Make(form, new WordingAsked("name", "Zoë"), new MotifAsked("round", "daisy", Arrangement: arrangement, Count: count));
+        var plan = Make(form, new TextElement("name", "Zoë"), new MotifElement("round", "daisy", Arrangement: arrangement, Count: count));
         var (words, round) = (plan.Elements[0], plan.Elements[1]);
         Assert.Equal(0, words.OverflowsMm);
         Assert.Equal(0, round.OverflowsMm);
@@ -56,8 +56,8 @@ public class SurroundingTests
     public void A_ring_stands_about_words_that_have_their_place()
     {
         var at = new Pt(150, 200);
-        var plan = Make("tote", new WordingAsked("name", "Zoë", CentreMm: at, CapHeightMm: 10),
-            new MotifAsked("round", "daisy", Arrangement: "ring", Count: 8, WidthMm: 110));
+        var plan = Make("tote", new TextElement("name", "Zoë", CentreMm: at, CapHeightMm: 10),
+            new MotifElement("round", "daisy", Arrangement: "ring", Count: 8, WidthMm: 110));
         Assert.Equal(0, plan.Elements[0].OverflowsMm);
         Assert.InRange(plan.Elements[1].CentreMm.To(at), 0, 0.01);
         Assert.Equal("inside", plan.Decisions.First(d => d.Id == "space.place:round").ChoiceId);
@@ -67,8 +67,8 @@ public class SurroundingTests
     [Fact]
     public void Words_too_large_for_their_ring_are_told()
     {
-        var plan = Make("tote", new WordingAsked("name", "Alexandra", CapHeightMm: 20),
-            new MotifAsked("round", "daisy", Arrangement: "ring", Count: 8, WidthMm: 70));
+        var plan = Make("tote", new TextElement("name", "Alexandra", CapHeightMm: 20),
+            new MotifElement("round", "daisy", Arrangement: "ring", Count: 8, WidthMm: 70));
         Assert.Contains(plan.Elements[0].Concerns, c => c.What == "overflows");
     }
 
@@ -76,8 +76,8 @@ public class SurroundingTests
     [Fact]
     public void A_ring_with_a_middle_goes_round_nothing()
     {
-        var plan = Make("tote", new WordingAsked("name", "Zoë"),
-            new MotifAsked("round", "daisy", Arrangement: "ring", Count: 8, Middle: true));
+        var plan = Make("tote", new TextElement("name", "Zoë"),
+            new MotifElement("round", "daisy", Arrangement: "ring", Count: 8, Middle: true));
         Assert.NotEqual("inside", plan.Decisions.First(d => d.Id == "space.place").ChoiceId);
     }
 
@@ -89,7 +89,7 @@ public class SurroundingTests
     [InlineData("baby-blanket")]
     public void A_border_follows_the_edge_of_the_field(string form)
     {
-        var plan = Planner.Make(new Job(form, [], Monday, Motifs: [new MotifAsked("m", "heart", Arrangement: "border")]),
+        var plan = Planner.Make(new Job(form, [new MotifElement("m", "heart", Arrangement: "border")], Monday),
             Workshop.Default, Library.Ours);
         var element = plan.Elements[0];
         Assert.Equal(0, element.OverflowsMm);

@@ -96,10 +96,10 @@ public partial class TellingTests
         var jobs = Catalogue.Forms.Select(f => Jobs.On(f.Id, "Ida"))
             .Append(Jobs.Towel("Hippolyta", w => w with { CapHeightMm = 4 }, ("stitch.outline", "chain")))
             .Append(Jobs.On("tote", "A very long wording indeed", w => w with { CapHeightMm = 90 }))
-            .Append(new Job("tea-towel", [], Jobs.Monday, Motifs: [new MotifAsked("sprig", "leaf-sprig", HeightMm: 30),
-                new MotifAsked("daisy", "daisy", HeightMm: 900)]))
+            .Append(new Job("tea-towel", [new MotifElement("sprig", "leaf-sprig", HeightMm: 30),
+                new MotifElement("daisy", "daisy", HeightMm: 900)], Jobs.Monday))
             .Concat(Core.Crafts.AllCrafts.Ids.SelectMany(c => new[] { 30.0, 120 }.Select(high => new Job("cushion-cover",
-                [new WordingAsked("w", "BOB") { Craft = c }], Jobs.Monday, Motifs: [new MotifAsked("m", "fox-face", HeightMm: high) { Craft = c }]))));
+                [new TextElement("w", "BOB") { Craft = c }, new MotifElement("m", "fox-face", HeightMm: high) { Craft = c }], Jobs.Monday))));
         foreach (var sentence in jobs.SelectMany(j => Sentences.Of(Retold.In(Jobs.Plan(j), Units.Inches), Units.Inches)))
         {
             foreach (System.Text.RegularExpressions.Match found in Metric().Matches(sentence))
@@ -190,7 +190,7 @@ public partial class TellingTests
     [Fact]
     public void A_length_keeps_the_blank_between_words()
     {
-        var plan = Jobs.Plan(new Job("hoop-picture", [new WordingAsked("name", "Home sweet home")], Jobs.Monday));
+        var plan = Jobs.Plan(new Job("hoop-picture", [new TextElement("name", "Home sweet home")], Jobs.Monday));
         var told = string.Join(' ', RunTelling.Of(plan).Select(r => r.Letters));
         Assert.Equal("Homesweethome", told.Replace(" ", string.Empty, StringComparison.Ordinal));
         Assert.Contains(RunTelling.Of(plan), r => r.Letters.Contains(' ', StringComparison.Ordinal));

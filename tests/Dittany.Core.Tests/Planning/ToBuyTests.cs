@@ -9,7 +9,7 @@ public class ToBuyTests
 {
     private static Plan Made(string words, string colour, Done? done = null) => Jobs.Make(Jobs.Towel() with
     {
-        Elements = [new("name", words, Colour: colour)],
+        Elements = [new TextElement("name", words, Colour: colour)],
         Title = words,
         Done = done,
     }, Workshop.Default);

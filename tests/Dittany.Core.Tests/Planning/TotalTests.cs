@@ -43,9 +43,9 @@ public sealed class TotalTests
                    from thread in ThreadKinds.All
                    from stitch in Book.Lines.Select(s => (string?)s.Id).Append(null)
                    from kind in Kinds
-                   select new Job("tea-towel", [], Jobs.Monday, Fabric: new StatedFabric(Kind: cloth.Id),
-                       Motifs: [new MotifAsked("m", "own", HeightMm: HighMm, Stitch: stitch,
-                           Drawing: new OwnDrawing(kind.Kind, kind.Figure)) { Thread = thread.Id }]);
+                   select new Job("tea-towel", [new MotifElement("m", "own", HeightMm: HighMm, Stitch: stitch,
+                           Drawing: new OwnDrawing(kind.Kind, kind.Figure)) { Thread = thread.Id }], Jobs.Monday,
+                               Fabric: new StatedFabric(Kind: cloth.Id));
         All(jobs.Where(j => Jobs.Faults(j, Workshop.Default).Count == 0).ToArray(), 15_000);
     }
 
@@ -85,8 +85,8 @@ public sealed class TotalTests
         Assert.True(wrong.IsEmpty, $"{wrong.Count} of {jobs.Count}: {wrong.FirstOrDefault()}");
     }
 
-    private static string Named(Job job) => job.MotifsAsked.Select(m =>
-        $"{m.Drawing?.Name} in {m.Stitch ?? "what suits it"}, {m.Thread}, on {job.Fabric?.Kind}").Concat(job.Elements.Select(e =>
+    private static string Named(Job job) => job.Motifs.Select(m =>
+        $"{m.Drawing?.Name} in {m.Stitch ?? "what suits it"}, {m.Thread}, on {job.Fabric?.Kind}").Concat(job.Wordings.Select(e =>
         $"{e.Text} in {e.Alphabet}, {e.Stitch}, {e.CapHeightMm}")).First();
 
     /// <summary>Sentences that are none.</summary>

@@ -18,7 +18,7 @@ public class TradeChecks
     {
         var workshop = Jobs.With(("cut-length", "600")) with { Skill = Skill.Expert };
         Job Of(double cap) => new(
-            "baby-bodysuit", [new WordingAsked("name", "Welcome home\nZoë", Stitch: "split", Strands: 3, CapHeightMm: cap)], Jobs.Monday,
+            "baby-bodysuit", [new TextElement("name", "Welcome home\nZoë", Stitch: "split", Strands: 3, CapHeightMm: cap)], Jobs.Monday,
                 Size: "80",
             Overrules: new Dictionary<string, string>(StringComparer.Ordinal) { ["transfer.method"] = "film-traced" });
         var plan = Jobs.Make(Of(AsWideAs(120, Of, workshop)), workshop);

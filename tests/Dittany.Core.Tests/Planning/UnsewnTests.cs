@@ -12,7 +12,7 @@ public class UnsewnTests
     private static readonly DateOnly Monday = new(2027, 3, 1);
 
     private static Plan Of(string form, bool sewn, string? zone = null) => Planner.Make(
-        new Job(form, [new WordingAsked("name", "Ida")], Monday, Zone: zone,
+        new Job(form, [new TextElement("name", "Ida")], Monday, Zone: zone,
             Overrules: sewn ? null : new Dictionary<string, string>(StringComparer.Ordinal) { ["item.sewn"] = "not-sewn" }),
         Workshop.Default, Library.Ours);
 

@@ -49,7 +49,7 @@ public class ParkedNeedlesTests
     [Fact]
     public void A_plan_by_how_many_needles_are_kept_threaded()
     {
-        var job = new Job("tea-towel", [], Jobs.Monday, Motifs: [new MotifAsked("row", "flower-stem", HeightMm: 30, Arrangement: "row", Count: 5)]);
+        var job = new Job("tea-towel", [new MotifElement("row", "flower-stem", HeightMm: 30, Arrangement: "row", Count: 5)], Jobs.Monday);
         var plans = new[] { "1", "3", "12" }.Select(n => Jobs.Make(job, Jobs.With(("needles-threaded", n), ("motif-rounds", "plant-by-plant")))).ToArray();
         var cuts = plans.Select(p => p.Route.Count(r => r.Cut)).ToArray();
         Assert.True(cuts[0] > cuts[1] && cuts[1] >= cuts[2], string.Join(' ', cuts));

@@ -24,15 +24,12 @@ public class ThreadEconomyTests
         ["sprig"] = Motif("leaf-sprig", 70),
         ["sprig of fifteen leaves"] = Motif("olive-branch", 90),
         ["daisy"] = Motif("daisy", 60),
-        ["ring of daisies"] = new Job("tea-towel", [], Jobs.Monday,
-            Motifs: [new MotifAsked("ring", "daisy", HeightMm: 120, Arrangement: "ring", Count: 8,
-                Colour: "#8f3a67")]),
-        ["flowers in a row"] = new Job("cushion-cover", [], Jobs.Monday,
-            Motifs: [new MotifAsked("row", "flower-stem", HeightMm: 60, Arrangement: "row", Count: 3)]),
-        ["block with three motifs"] = new Job("quilt-block", [], Jobs.Monday,
-            Motifs: [new MotifAsked("a", "daisy", HeightMm: 50, CentreMm: new Pt(70, 70)),
-            new MotifAsked("b", "leaf-sprig", HeightMm: 60, CentreMm: new Pt(180, 80)),
-            new MotifAsked("c", "heart", HeightMm: 40, CentreMm: new Pt(120, 190))]),
+        ["ring of daisies"] = new Job("tea-towel", [new MotifElement("ring", "daisy", HeightMm: 120, Arrangement: "ring", Count: 8,
+                Colour: "#8f3a67")], Jobs.Monday),
+        ["flowers in a row"] = new Job("cushion-cover", [new MotifElement("row", "flower-stem", HeightMm: 60, Arrangement: "row", Count: 3)], Jobs.Monday),
+        ["block with three motifs"] = new Job("quilt-block", [new MotifElement("a", "daisy", HeightMm: 50, CentreMm: new Pt(70, 70)),
+            new MotifElement("b", "leaf-sprig", HeightMm: 60, CentreMm: new Pt(180, 80)),
+            new MotifElement("c", "heart", HeightMm: 40, CentreMm: new Pt(120, 190))], Jobs.Monday),
     };
 
     public static TheoryData<string> All() => [.. Kinds.Keys];
@@ -99,5 +96,5 @@ public class ThreadEconomyTests
     }
 
     private static Job Motif(string id, double high) =>
-        new("tea-towel", [], Jobs.Monday, Motifs: [new MotifAsked("motif", id, HeightMm: high)]);
+        new("tea-towel", [new MotifElement("motif", id, HeightMm: high)], Jobs.Monday);
 }

@@ -13,8 +13,7 @@ public class ChangeTests
 
     /// <summary>“Ida” in rust, three daisies and an owl on a T-shirt, with “Mum” beside a heart on the sleeve.</summary>
     private static readonly Job Piece = new("t-shirt-adult",
-        [new WordingAsked("name", "Ida", Colour: "#a4472a"), new WordingAsked("words-2", "Mum", Motif: "heart") { Zone = "sleeve" }], Monday,
-        Motifs: [new MotifAsked("motif", "daisy", Arrangement: "row", Count: 3), new MotifAsked("motif-2", "owl")]);
+        [new TextElement("name", "Ida", Colour: "#a4472a"), new TextElement("words-2", "Mum", Motif: "heart") { Zone = "sleeve" }, new MotifElement("motif", "daisy", Arrangement: "row", Count: 3), new MotifElement("motif-2", "owl")], Monday);
 
     private static readonly Lazy<Plan> Planned = new(() => Planner.Make(Piece, Workshop.Default, Library.Ours));
 
@@ -74,7 +73,7 @@ public class ChangeTests
     public void Moving_and_growing_are_from_where_it_stands(string said, double dx, double dy, double share)
     {
         var was = Planned.Value.At(null).Elements.First(e => e.Id == "name");
-        var now = Heard(said).Edit?.Invoke(Piece).Elements[0];
+        var now = Heard(said).Edit?.Invoke(Piece).Wordings[0];
         Assert.NotNull(now);
         if (dx != 0 || dy != 0)
         {
@@ -120,9 +119,9 @@ public class ChangeTests
 
     private static IEnumerable<string> Differences(Job was, Job now)
     {
-        foreach (var e in was.Elements)
+        foreach (var e in was.Wordings)
         {
-            if (now.Elements.FirstOrDefault(x => x.Id == e.Id) is not { } n)
+            if (now.Wordings.FirstOrDefault(x => x.Id == e.Id) is not { } n)
             {
                 yield return $"{e.Id} gone";
                 continue;
@@ -137,9 +136,9 @@ public class ChangeTests
             }
         }
 
-        foreach (var m in was.MotifsAsked)
+        foreach (var m in was.Motifs)
         {
-            if (now.MotifsAsked.FirstOrDefault(x => x.Id == m.Id) is not { } n)
+            if (now.Motifs.FirstOrDefault(x => x.Id == m.Id) is not { } n)
             {
                 yield return $"{m.Id} gone";
                 continue;
@@ -159,7 +158,7 @@ public class ChangeTests
             }
         }
 
-        foreach (var m in now.MotifsAsked.Where(m => was.MotifsAsked.All(x => x.Id != m.Id)))
+        foreach (var m in now.Motifs.Where(m => was.Motifs.All(x => x.Id != m.Id)))
         {
             yield return $"{m.Id} added {m.Motif}{(m.Count is { } n ? $" {n}" : string.Empty)}";
         }

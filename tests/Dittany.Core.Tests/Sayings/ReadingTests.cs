@@ -107,11 +107,11 @@ public class ReadingTests
         var heard = SayingParser.Read("Ida and two bees on a tote in rust for Friday", Monday);
         var other = heard.With("Ada", "bee").Job(Monday);
         Assert.NotNull(other);
-        Assert.Equal(("Ada", "#a4472a", "bee", 2), (other.Elements[0].Text, other.Elements[0].Colour, other.MotifsAsked[0].Motif, other.MotifsAsked[0].Count));
+        Assert.Equal(("Ada", "#a4472a", "bee", 2), (other.Wordings[0].Text, other.Wordings[0].Colour, other.Motifs[0].Motif, other.Motifs[0].Count));
         Assert.Equal("Ida and two bees, on a tote", heard.Title);
-        Assert.Empty(heard.With(null, "owl").Job(Monday)?.Elements ?? []);
-        Assert.Equal("owl", heard.With(null, "owl").Job(Monday)?.MotifsAsked[0].Motif);
-        Assert.Equal(("Emma", "heart"), (SayingParser.Read("a heart on a tote", Monday).With("Emma", "heart").Job(Monday)?.Elements[0] is { } e ? (e.Text, e.Motif) : default));
+        Assert.Empty(heard.With(null, "owl").Job(Monday)?.Wordings ?? []);
+        Assert.Equal("owl", heard.With(null, "owl").Job(Monday)?.Motifs[0].Motif);
+        Assert.Equal(("Emma", "heart"), (SayingParser.Read("a heart on a tote", Monday).With("Emma", "heart").Job(Monday)?.Wordings[0] is { } e ? (e.Text, e.Motif) : default));
         Assert.Null(heard.With(null, null).On("apron").Job(Monday)?.Zone);
     }
 

@@ -1,5 +1,6 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
+using Dittany.Core.Planning;
 using Dittany.Core.Space;
 using Dittany.Core.Tests.Planning;
 
@@ -47,7 +48,7 @@ public class SpaceTests
     public void Several_wordings_stand_below_each_other()
     {
         var plan = Planning.Jobs.Make(
-            Jobs.Towel() with { Elements = [new("one", "Bread"), new("two", "Salt"), new("three", "Thyme")] },
+            Jobs.Towel() with { Elements = [new TextElement("one", "Bread"), new TextElement("two", "Salt"), new TextElement("three", "Thyme")] },
                 Core.Planning.Workshop.Default);
         Assert.True(plan.Elements[0].BoxMm.Y + plan.Elements[0].BoxMm.Height < plan.Elements[1].BoxMm.Y);
         Assert.True(plan.Elements[1].BoxMm.Y + plan.Elements[1].BoxMm.Height < plan.Elements[2].BoxMm.Y);

@@ -134,8 +134,8 @@ public class DirectionTests
     [InlineData("heart", "ring", "outline", 0)]
     public void A_drawn_line_goes_along_with_its_motif(string motif, string arrangement, string role, double turn)
     {
-        var job = new Job("cushion-cover", [], Jobs.Monday, Motifs: [new MotifAsked("m", motif, HeightMm: 120, Arrangement: arrangement,
-            TurnDegrees: turn, CentreMm: new Pt(200, 200)) { ByPart = [new PartAsked(role, Stitch: "long-and-short")] }]);
+        var job = new Job("cushion-cover", [new MotifElement("m", motif, HeightMm: 120, Arrangement: arrangement,
+            TurnDegrees: turn, CentreMm: new Pt(200, 200)) { ByPart = [new PartAsked(role, Stitch: "long-and-short")] }], Jobs.Monday);
         var plan = Jobs.Make(job, Workshop.Default);
         var first = plan.Elements[0].Design!.Shapes.First(s => s.Role == role && s.Area is not null);
         var (least, most) = first.Area!.Covers().Box;
@@ -149,7 +149,7 @@ public class DirectionTests
         var shapes = planned.Elements[0].Design!.Shapes.Where(s => s.Role == role && s.Area is not null).ToArray();
         Assert.All(shapes, s => Assert.Equal(DirectionKind.ByLines, s.Flow!.Kind));
 
-        var moved = Jobs.Make(with with { Motifs = [with.Motifs![0] with { CentreMm = new Pt(207, 191) }] }, Workshop.Default);
+        var moved = Jobs.Make(with with { Elements = [with.Motifs[0] with { CentreMm = new Pt(207, 191) }] }, Workshop.Default);
         Assert.All(DrawnDirections.Shown(moved.Elements[0], role, null)[0].Zip(shown), p =>
             Assert.InRange((p.First - p.Second).To(new Pt(7, -9)), 0, 0.01));
         var without = Jobs.Make(DrawnDirections.With(with, planned, "m", role, null, []), Workshop.Default).Elements[0];
@@ -165,10 +165,10 @@ public class DirectionTests
     [InlineData("long-and-short", 40, false)]
     public void What_cannot_fan_says_so(string fill, double high, bool told)
     {
-        var plan = Jobs.Make(new Job("cushion-cover", [], Jobs.Monday, Motifs: [new MotifAsked("m", "heart", HeightMm: high)
+        var plan = Jobs.Make(new Job("cushion-cover", [new MotifElement("m", "heart", HeightMm: high)
         {
             ByPart = [new PartAsked("outline", Stitch: fill) { Direction = "from-foot" }],
-        }]), Workshop.Default);
+        }], Jobs.Monday), Workshop.Default);
         Assert.Equal(told, plan.Decision("stitch.fill")!.NotFollowed?.Any(t =>
             t.ToString().Contains("fanning out from the foot", StringComparison.Ordinal)) == true);
     }
@@ -177,8 +177,7 @@ public class DirectionTests
     [Fact]
     public void Directions_that_make_no_sense_are_told()
     {
-        IReadOnlyList<JobFault> Faults(PartAsked part) => Jobs.Faults(new Job("tote", [], Jobs.Monday,
-            Motifs: [new MotifAsked("m", "heart") { ByPart = [part] }]), Workshop.Default);
+        IReadOnlyList<JobFault> Faults(PartAsked part) => Jobs.Faults(new Job("tote", [new MotifElement("m", "heart") { ByPart = [part] }], Jobs.Monday), Workshop.Default);
         Assert.Contains(Faults(new PartAsked("outline", DirectionDegrees: 4) { Direction = "along" }), f => f.Pointer.EndsWith("/direction", StringComparison.Ordinal));
         Assert.Contains(Faults(new PartAsked("outline") { Direction = "sideways" }), f => f.Try.Contains("from-middle", StringComparison.Ordinal));
         Assert.Contains(Faults(new PartAsked("outline") { DirectionLines = [[new Pt(0, 0)]] }), f =>

@@ -59,7 +59,7 @@ public class ThreadKindTests
         var job = Jobs.Towel() with
         {
             Form = "cushion-cover",
-            Elements = [new("name", "Juniper", CapHeightMm: 30) { Thread = thread }],
+            Elements = [new TextElement("name", "Juniper", CapHeightMm: 30) { Thread = thread }],
             Overrules = new Dictionary<string, string> { ["thread.cut-length"] = "900" },
         };
         var plan = Jobs.Make(job, Workshop.Default);
@@ -90,7 +90,7 @@ public class ThreadKindTests
     {
         foreach (var kind in ThreadKinds.All)
         {
-            var job = Jobs.Towel() with { Elements = [new("name", "Iris", CapHeightMm: 28) { Thread = kind.Id }] };
+            var job = Jobs.Towel() with { Elements = [new TextElement("name", "Iris", CapHeightMm: 28) { Thread = kind.Id }] };
             var plan = Jobs.Make(job, Workshop.Default);
             var element = plan.Elements[0];
             Assert.All(element.Parts, p => Assert.Equal(kind, p.Thread.Kind));
@@ -111,7 +111,7 @@ public class ThreadKindTests
     [InlineData("silk", null, null, "/elements/0/thread", "There is no thread")]
     public void What_cannot_be_is_told_with_its_field(string thread, int? strands, string? stitch, string at, string told)
     {
-        var job = Jobs.Towel() with { Elements = [new("name", "Iris", Strands: strands, Stitch: stitch) { Thread = thread }] };
+        var job = Jobs.Towel() with { Elements = [new TextElement("name", "Iris", Strands: strands, Stitch: stitch) { Thread = thread }] };
         var fault = Assert.Single(Jobs.Faults(job, Workshop.Default));
         Assert.EndsWith(at, fault.Pointer, StringComparison.Ordinal);
         Assert.Contains(told, fault.Detail, StringComparison.Ordinal);
@@ -124,7 +124,7 @@ public class ThreadKindTests
     {
         var plan = Jobs.Make(Jobs.Towel() with
         {
-            Elements = [new("name", "Iris") { Thread = "pearl-8" }],
+            Elements = [new TextElement("name", "Iris") { Thread = "pearl-8" }],
             Overrules = new Dictionary<string, string> { ["thread.strands"] = "4", ["stitch.outline"] = "split" },
         }, Workshop.Default);
         Assert.Contains("4 strands, your wish, are not followed", string.Join(' ', plan.Decision("thread.strands")!.NotFollowed!),
@@ -142,7 +142,7 @@ public class ThreadKindTests
     [InlineData("metallic", "scratches")]
     public void Next_to_skin_some_threads_are_ruled_out(string thread, string told)
     {
-        var job = Jobs.Towel() with { Form = "baby-bodysuit", Elements = [new("name", "Zoë")] };
+        var job = Jobs.Towel() with { Form = "baby-bodysuit", Elements = [new TextElement("name", "Zoë")] };
         var out1 = Assert.Single(Jobs.Make(job, Workshop.Default).Decision("thread.kind")!.RuledOut, r => r.ChoiceId == thread);
         Assert.Contains(told, string.Join(' ', out1.Because), StringComparison.Ordinal);
         var overruled = Jobs.Make(job with { Overrules = new Dictionary<string, string> { ["thread.kind"] = thread } }, Workshop.Default);
@@ -159,8 +159,7 @@ public class ThreadKindTests
         var job = Jobs.Towel() with
         {
             Form = "cushion-cover",
-            Elements = [],
-            Motifs = [new("flower", "daisy", HeightMm: 60) { ByPart = [new("petal") { Thread = "wool" }] }],
+            Elements = [new MotifElement("flower", "daisy", HeightMm: 60) { ByPart = [new("petal") { Thread = "wool" }] }],
         };
         var plan = Jobs.Make(job, Workshop.Default);
         var parts = plan.Elements[0].Parts;
@@ -182,7 +181,7 @@ public class ThreadKindTests
     public void A_measured_width_changes_every_plan()
     {
         var hers = Workshop.Default with { ThreadWidthsMm = new Dictionary<string, double> { ["cotton"] = 0.5 } };
-        var job = Jobs.Towel() with { Elements = [new("name", "Iris", Stitch: "backstitch", Strands: 3, CapHeightMm: 20)] };
+        var job = Jobs.Towel() with { Elements = [new TextElement("name", "Iris", Stitch: "backstitch", Strands: 3, CapHeightMm: 20)] };
         var (ours, theirs) = (Jobs.Make(job, Workshop.Default).Elements[0], Jobs.Make(job, hers).Elements[0]);
         Assert.Equal(ours.LineWidthMm * 1.25, theirs.LineWidthMm, 0.002);
         var stitch = Book.Find("backstitch")!;
@@ -198,7 +197,7 @@ public class ThreadKindTests
     {
         Assert.Equal(1, Variegation.Tones.Sum(t => t.Share), 9);
         Assert.Equal([0, 1, 2, 3, 0], new[] { 0, 0.31, 0.55, 0.85, 1.0 }.Select(s => Variegation.ToneAt(s * Variegation.RepeatMm)));
-        var job = Jobs.Towel() with { Elements = [new("name", "Juniper", CapHeightMm: 30) { Thread = "variegated", Colour = "#8f3a67" }] };
+        var job = Jobs.Towel() with { Elements = [new TextElement("name", "Juniper", CapHeightMm: 30) { Thread = "variegated", Colour = "#8f3a67" }] };
         var plan = Jobs.Make(job, Workshop.Default);
         var parts = plan.Elements[0].Parts;
         var (cut, used, seen) = (-1, 0.0, new HashSet<string>());
@@ -231,7 +230,7 @@ public class ThreadKindTests
     [Fact]
     public void What_is_too_thick_for_the_cloth_is_laid_and_couched()
     {
-        var job = Jobs.Towel() with { Form = "handkerchief", Elements = [new("name", "Io", CapHeightMm: 30) { Thread = "pearl-5" }] };
+        var job = Jobs.Towel() with { Form = "handkerchief", Elements = [new TextElement("name", "Io", CapHeightMm: 30) { Thread = "pearl-5" }] };
         var plan = Jobs.Make(job, Workshop.Default);
         Assert.Equal("couching", plan.Decision("stitch.outline")!.ChoiceId);
         Assert.Contains("too thick", string.Join(' ', plan.Decision("stitch.outline")!.Because), StringComparison.Ordinal);
@@ -271,12 +270,12 @@ public class ThreadKindTests
         {
             Threads = [new OwnThread("Aunt’s blue", "#2f5f8f", "cotton"), new OwnThread("far red", "#b03030", "cotton"), new OwnThread("wool blue", "#2f5f90", "wool")],
         };
-        var job = Jobs.Towel() with { Elements = [new("name", "Io", Colour: "#2a5a8a")] };
+        var job = Jobs.Towel() with { Elements = [new TextElement("name", "Io", Colour: "#2a5a8a")] };
         var hers = Jobs.Make(job, workshop).Decision("thread.colour")!.Alternatives.Where(a => a.Text.ToString().EndsWith("yours", StringComparison.Ordinal)).ToArray();
         Assert.Equal(["#2f5f8f", "#b03030"], hers.Select(h => h.ChoiceId));
         var taken = Jobs.Make(job with
         {
-            Elements = [new("name", "Io")],
+            Elements = [new TextElement("name", "Io")],
             Overrules = new Dictionary<string, string>(StringComparer.Ordinal) { ["thread.colour"] = hers[0].ChoiceId },
         }, workshop);
         Assert.All(taken.Elements[0].Parts, p => Assert.Equal("#2f5f8f", p.Colour));

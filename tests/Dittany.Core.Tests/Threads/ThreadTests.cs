@@ -1,5 +1,6 @@
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
+using Dittany.Core.Planning;
 using Dittany.Core.Tests.Planning;
 using Dittany.Core.Threads;
 
@@ -53,8 +54,8 @@ public class ThreadTests
         var plan = Planning.Jobs.Make(
             Jobs.Towel() with
             {
-                Elements = [new("one", "Bread", Strands: 3, Stitch: "backstitch"),
-                new("two", "Salt", Strands: 1, Stitch: "backstitch")]
+                Elements = [new TextElement("one", "Bread", Strands: 3, Stitch: "backstitch"),
+                new TextElement("two", "Salt", Strands: 1, Stitch: "backstitch")]
             }, Core.Planning.Workshop.Default);
         Assert.Equal([3, 1], plan.Threads.Select(t => t.Strands));
         Assert.Equal(["crewel-7", "crewel-9"], plan.Threads.Select(t => t.Needle));

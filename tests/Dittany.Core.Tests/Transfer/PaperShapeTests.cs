@@ -13,7 +13,7 @@ namespace Dittany.Core.Tests.Transfer;
 [Trait("Lane", "long")]
 public class PaperShapeTests
 {
-    private static Plan Cushion(MotifAsked motif) => Jobs.Plan(new Job("cushion-cover", [], Jobs.Monday, Motifs: [motif]));
+    private static Plan Cushion(MotifElement motif) => Jobs.Plan(new Job("cushion-cover", [motif], Jobs.Monday));
 
     /// <summary>
     /// A regular polygon's corners lie on its circle; the paper round it is a circle larger by the spare and half the line.
@@ -45,7 +45,7 @@ public class PaperShapeTests
     [Fact]
     public void Every_copy_has_its_own_and_what_joins_them_has_none()
     {
-        var ring = PaperShapes.Of(Cushion(new MotifAsked("m", "daisy", Arrangement: "ring", Count: 7, Middle: true)));
+        var ring = PaperShapes.Of(Cushion(new MotifElement("m", "daisy", Arrangement: "ring", Count: 7, Middle: true)));
         Assert.Equal(8, ring.Count);
         Assert.All(ring, s => Assert.True(s.Round));
         Assert.Equal(8, ring.Select(s => s.Name).Distinct(StringComparer.Ordinal).Count());
@@ -54,7 +54,7 @@ public class PaperShapeTests
         var centre = ring[^1].MiddleMm;
         Assert.True(ring.SkipLast(1).Max(s => s.MiddleMm.To(centre)) - ring.SkipLast(1).Min(s => s.MiddleMm.To(centre)) < 0.1);
 
-        var stem = PaperShapes.Of(Cushion(new MotifAsked("m", "tulip", Arrangement: "zigzag", Count: 5)));
+        var stem = PaperShapes.Of(Cushion(new MotifElement("m", "tulip", Arrangement: "zigzag", Count: 5)));
         Assert.Equal(5, stem.Count);
         Assert.All(stem, s => Assert.True(s.WidthMm < 100, "the stem that joins them is drawn in by hand"));
         Assert.Equal(2 * PaperShape.SpareMm + 1, PaperShape.Of("knot", [[new(5, 5)]], 1).WidthMm, 1);
@@ -64,7 +64,7 @@ public class PaperShapeTests
     /// Whatever it is, the paper stands for the room it wants: every stitch lies on it, and it hangs together in one piece.
     /// </summary>
     [ManyTimes(12, Arbitrary = [typeof(Motifs)])]
-    public void All_stitches_lie_on_the_paper(MotifAsked motif)
+    public void All_stitches_lie_on_the_paper(MotifElement motif)
     {
         var plan = Cushion(motif);
         var shapes = PaperShapes.Of(plan);
@@ -99,9 +99,9 @@ public class PaperShapeTests
 
     public static class Motifs
     {
-        public static Arbitrary<MotifAsked> Any() => Arb.From(
+        public static Arbitrary<MotifElement> Any() => Arb.From(
             from motif in Gen.Elements<string>([.. Core.Motifs.MotifLibrary.Ids])
             from how in Gen.Elements("one", "row", "ring", "scatter", "corner")
-            select new MotifAsked("m", motif, Arrangement: how));
+            select new MotifElement("m", motif, Arrangement: how));
     }
 }

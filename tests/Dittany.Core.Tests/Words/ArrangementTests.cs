@@ -24,7 +24,7 @@ public class ArrangementTests
         foreach (var (form, text) in new[] { ("tea-towel", "Anna"), ("napkin", "Ida"), ("apron", "Zoë Lind") })
         {
             var words = way == "monogram" ? "ABC" : text;
-            Job With(double? cap) => new(form, [new WordingAsked("w", words, Arrangement: way, Reading: reading is "inside" ? reading
+            Job With(double? cap) => new(form, [new TextElement("w", words, Arrangement: way, Reading: reading is "inside" ? reading
                 : null, Rows: 1, CapHeightMm: cap, Stitch: "backstitch", Strands: 1)], Jobs.Monday);
             var largest = Jobs.Plan(With(null)).Elements[0].LargestCapHeightMm;
             Assert.True(largest > 4, $"{form} {way} holds only {largest}");
@@ -106,7 +106,7 @@ public class ArrangementTests
     [Fact]
     public void A_ring_too_small_says_the_least_radius()
     {
-        Job With(double radius) => new("quilt-block", [new WordingAsked("w", "Happily ever after", Arrangement: "ring", RadiusMm: radius,
+        Job With(double radius) => new("quilt-block", [new TextElement("w", "Happily ever after", Arrangement: "ring", RadiusMm: radius,
             CapHeightMm: 12)], Jobs.Monday);
         var concern = Assert.Single(Jobs.Plan(With(15)).Elements[0].Concerns, c => c.What == "overflows");
         var least = concern.Remedies.Single(r => r.RadiusMm is not null).RadiusMm!.Value;

@@ -295,7 +295,7 @@ public class FontTests
     {
         static string Told(string alphabet, double cap) =>
             string.Join(' ', Core.Planning.Planner.Make(new Core.Planning.Job("tea-towel",
-            [new Core.Planning.WordingAsked("name", "Max", alphabet, CapHeightMm: cap)], new DateOnly(2027, 3, 1)),
+            [new Core.Planning.TextElement("name", "Max", alphabet, CapHeightMm: cap)], new DateOnly(2027, 3, 1)),
             Core.Planning.Workshop.Default, ShippedAlphabets.Library)
             .Decisions.First(d => d.Id == "words.alphabet").Because);
         Assert.Contains("stands for them", Told("slender-script-line", 14), StringComparison.Ordinal);
@@ -359,7 +359,7 @@ public class FontTests
     [InlineData("שלום", null)]
     public void An_own_font_changes_no_plan_that_does_not_name_it(string words, string? alphabet)
     {
-        var job = new Core.Planning.Job("baby-bodysuit", [new Core.Planning.WordingAsked("name", words, alphabet)],
+        var job = new Core.Planning.Job("baby-bodysuit", [new Core.Planning.TextElement("name", words, alphabet)],
             new DateOnly(2027, 3, 1));
         string Written(Core.Words.Library library) => Formats.Json.PlanJson.Write(job, Core.Planning.Workshop.Default,
             Core.Planning.Planner.Make(job, Core.Planning.Workshop.Default, library)) is var bytes
@@ -375,7 +375,7 @@ public class FontTests
     public void What_was_loaded_before_is_no_part_of_a_library()
     {
         _ = ShippedAlphabets.Library.Find("soft-sans")!.Has("ש");
-        var job = new Core.Planning.Job("tea-towel", [new Core.Planning.WordingAsked("name", "שלום")], new DateOnly(2027, 3, 1));
+        var job = new Core.Planning.Job("tea-towel", [new Core.Planning.TextElement("name", "שלום")], new DateOnly(2027, 3, 1));
         Assert.NotEmpty(Core.Planning.JobCheck.Faults(job, Core.Planning.Workshop.Default, Core.Words.Library.Ours));
         Assert.Empty(Core.Planning.JobCheck.Faults(job, Core.Planning.Workshop.Default, ShippedAlphabets.Library));
     }

@@ -17,7 +17,7 @@ public class ScriptTests
     public static TheoryData<string> All() => [.. ShippedAlphabets.All.Select(a => a.Id)];
 
     private static PlannedElement Written(string alphabet, string form, double cap) => Planner.Make(
-        new Job(form, [new WordingAsked("name", form == "napkin" ? "MB" : "Zoë", Alphabet: alphabet, CapHeightMm: cap)], Day),
+        new Job(form, [new TextElement("name", form == "napkin" ? "MB" : "Zoë", Alphabet: alphabet, CapHeightMm: cap)], Day),
         Workshop.Default, ShippedAlphabets.Library).Elements[0];
 
     /// <summary>Written as lines, capitals of 15 mm and more read in every hand; only the place can be too small for them.</summary>

@@ -56,7 +56,7 @@ public class GoldenTests
     public void The_same_bytes_in_another_culture(string culture)
     {
         var before = CultureInfo.CurrentCulture;
-        var job = new Job("tea-towel", [new WordingAsked("name", "Iğdır")], new DateOnly(2027, 3, 1));
+        var job = new Job("tea-towel", [new TextElement("name", "Iğdır")], new DateOnly(2027, 3, 1));
         var here = PlanJson.Write(job, Workshop.Default, Planner.Make(job, Workshop.Default,
             Dittany.Formats.Alphabets.ShippedAlphabets.Library));
         try

@@ -67,7 +67,7 @@ public sealed class HardJobTests
     {
         var words = "Bread and salt and a merry heart\nbe with you all the days of our long life";
         Assert.InRange(words.Count(char.IsLetter), 55, 75);
-        var plan = Planner.Make(new Job("tote", [new WordingAsked("name", words) { Craft = "paint" }], new DateOnly(2027, 3, 1)), Workshop.Default,
+        var plan = Planner.Make(new Job("tote", [new TextElement("name", words) { Craft = "paint" }], new DateOnly(2027, 3, 1)), Workshop.Default,
             ShippedAlphabets.Library);
         Assert.NotEmpty(plan.CraftParts);
         Assert.InRange(plan.Steps, 1, (long)(0.8 * Budget.OfAPlan));

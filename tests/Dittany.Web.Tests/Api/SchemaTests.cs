@@ -89,19 +89,20 @@ public sealed class SchemaTests
         T Pick<T>(IReadOnlyList<T> among) => among[random.Next(among.Count)];
         T? Maybe<T>(T value) => random.Next(3) == 0 ? value : default;
         var form = Pick(Catalogue.Forms);
-        var words = new WordingAsked("name", Pick(["Zoë", "Bread & Salt", "Mimi\nand Jo", "MÆ"]), Maybe(Pick(ShippedAlphabets.Library.Alphabets).Id),
+        var words = new TextElement("name", Pick(["Zoë", "Bread & Salt", "Mimi\nand Jo", "MÆ"]), Maybe(Pick(ShippedAlphabets.Library.Alphabets).Id),
             CapHeightMm: Maybe<double?>(random.Next(3, 40)), Stitch: Maybe(Pick(Book.Lines.ToArray()).Id))
         {
             Thread = Maybe(Pick(ThreadKinds.All).Id),
             Craft = Maybe(Pick(AllCrafts.Ids)),
         };
-        var motif = new MotifAsked("sprig", Pick(MotifLibrary.Ids.ToArray()), HeightMm: random.Next(8, 50), Arrangement: Maybe(Pick(Arranging.Ids)))
+        var motif = new MotifElement("sprig", Pick(MotifLibrary.Ids.ToArray()), HeightMm: random.Next(8, 50), Arrangement: Maybe(Pick(Arranging.Ids)))
         {
             Craft = Maybe(Pick(AllCrafts.Ids)),
             Layer = Maybe<int?>(random.Next(3)),
         };
-        return new Job(form.Id, i % 3 == 1 ? [] : [words], new DateOnly(2027, 3, 1), Fabric: new StatedFabric(Kind: Maybe(Pick(Cloths.All)
+        return new Job(form.Id, [.. i % 3 == 1 ? Array.Empty<JobElement>() : [words], .. i % 3 == 0 ? Array.Empty<JobElement>() : [motif]],
+            new DateOnly(2027, 3, 1), Fabric: new StatedFabric(Kind: Maybe(Pick(Cloths.All)
             .Id)),
-            Wearer: Maybe(Pick(["baby", "child", "adult"])), Motifs: i % 3 == 0 ? null : [motif]);
+            Wearer: Maybe(Pick(["baby", "child", "adult"])));
     }
 }

@@ -102,10 +102,10 @@ public sealed class BadPieceTests : IDisposable
     {
         await using var scope = _site.Services.CreateAsyncScope();
         var pieces = scope.ServiceProvider.GetRequiredService<PieceStore>();
-        var id = await pieces.Create(new Job("tea-towel", [new WordingAsked("name", "Ida")], new DateOnly(2027, 3, 1)), "New piece");
+        var id = await pieces.Create(new Job("tea-towel", [new TextElement("name", "Ida")], new DateOnly(2027, 3, 1)), "New piece");
         var changed = await pieces.Change(id, 1, new Change("motifs", null, "Put on a scribble", job => job with
         {
-            Motifs = Wild.Scribble(job.Today).Motifs,
+            Elements = [.. job.Elements, .. Wild.Scribble(job.Today).Motifs],
         }), Workshop.Default);
         var fault = Assert.Single(changed!.Faults!);
         Assert.EndsWith("Nothing was changed.", fault.Detail, StringComparison.Ordinal);

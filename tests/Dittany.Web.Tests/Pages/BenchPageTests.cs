@@ -414,7 +414,7 @@ public sealed class BenchPageTests(Site site) : IClassFixture<Site>
         using var alone = new Site();
         _site = alone;
         _browser = alone.Start();
-        var job = new Job("cushion-cover", [new WordingAsked("w", "Ida")], new DateOnly(2027, 3, 1), Motifs: [new MotifAsked("m", "fox-face")]);
+        var job = new Job("cushion-cover", [new TextElement("w", "Ida"), new MotifElement("m", "fox-face")], new DateOnly(2027, 3, 1));
         using (var scope = _site.Services.CreateScope())
         {
             await scope.ServiceProvider.GetRequiredService<Dittany.Store.PieceStore>().Create(job, "New piece");

@@ -216,7 +216,7 @@ public sealed class LettersPageTests(Site site) : IClassFixture<Site>
         await using (var scope = _site.Services.CreateAsyncScope())
         {
             await scope.ServiceProvider.GetRequiredService<Dittany.Store.PieceStore>().Create(
-                new Job("tea-towel", [new WordingAsked("name", "Mimi")], new DateOnly(2027, 3, 1),
+                new Job("tea-towel", [new TextElement("name", "Mimi")], new DateOnly(2027, 3, 1),
                     Fabric: new StatedFabric(Colour: "#20242c")), "New piece");
         }
 

@@ -65,16 +65,16 @@ public sealed class PlacesPageTests(Site site) : IClassFixture<Site>
         await Post(id, "Nudge", ("Place", "sleeve"), ("dx", "2"), ("dy", "0"));
         var job = await Job(id);
         Assert.Equal("in-hand", job.Overrules!["hoop.school@sleeve"]);
-        Assert.NotNull(job.MotifsAsked[0].HeightMm);
-        Assert.NotNull(job.MotifsAsked[0].CentreMm);
-        Assert.Null(job.Elements[0].CapHeightMm);
+        Assert.NotNull(job.Motifs[0].HeightMm);
+        Assert.NotNull(job.Motifs[0].CentreMm);
+        Assert.Null(job.Wordings[0].CapHeightMm);
         Assert.Null(job.Elements[0].CentreMm);
-        Assert.Equal("sleeve", job.MotifsAsked[0].Zone);
+        Assert.Equal("sleeve", job.Motifs[0].Zone);
 
         var gone = await Post(id, "Change", ("Place", "sleeve"), ("member", "places"), ("value", "left-chest"));
         Assert.Equal(HttpStatusCode.Redirect, gone.StatusCode);
         job = await Job(id);
-        Assert.Empty(job.MotifsAsked);
+        Assert.Empty(job.Motifs);
         Assert.DoesNotContain("hoop.school@sleeve", (job.Overrules ?? new Dictionary<string, string>()).Keys);
     }
 
@@ -120,7 +120,7 @@ public sealed class PlacesPageTests(Site site) : IClassFixture<Site>
         var job = await Job(id);
         Assert.Equal(["name"], Assert.Single(job.Standing));
         Assert.Null(job.Done);
-        Assert.Contains(job.Elements, e => e.Text == "Ida");
+        Assert.Contains(job.Wordings, e => e.Text == "Ida");
         var grown = await Read($"/bench/{id}?Place=left-chest.1");
         Assert.Contains("stands already", grown.QuerySelector("nav.at-places")!.TextContent, StringComparison.Ordinal);
         var moved = await Post(id, "Change", ("Place", "left-chest.1"), ("member", "text"), ("value", "Maya"));
@@ -182,14 +182,14 @@ public sealed class PlacesPageTests(Site site) : IClassFixture<Site>
         Assert.Equal(3, bench.QuerySelectorAll("#drawing .paper").Length);
         await Post(id, "SetOut", ("Place", "back"), ("element", "motif-1"), ("sway", "18"), ("uneven", "25"), ("alike", "false"), ("gapAfter", "1"), ("gap", "200"));
         await Post(id, "Push", ("Place", "back"), ("element", "motif-1"), ("copy", "1"), ("dx", "3"), ("dy", "-2"));
-        var how = (await Job(id)).MotifsAsked[0].Loosely!;
+        var how = (await Job(id)).Motifs[0].Loosely!;
         Assert.Equal((18.0, 25.0, false, 1, 200.0), (how.SwayPercent, how.UnevenPercent, how.Alike, how.GapAfter, how.GapPercent));
         Assert.Equal(1, Assert.Single(how.Pushed).Copy);
         Assert.Contains("pushed", (await Read($"/bench/{id}?Place=back&Station=space")).QuerySelector("#push-0")!.TextContent, StringComparison.Ordinal);
         await Post(id, "SetOut", ("Place", "back"), ("element", "motif-1"), ("how", "even"));
-        Assert.Empty((await Job(id)).MotifsAsked[0].Loosely!.Pushed);
+        Assert.Empty((await Job(id)).Motifs[0].Loosely!.Pushed);
         await Post(id, "SetOut", ("Place", "back"), ("element", "motif-1"), ("how", "in-step"));
-        Assert.Null((await Job(id)).MotifsAsked[0].Loosely);
+        Assert.Null((await Job(id)).Motifs[0].Loosely);
     }
 
     /// <summary>One of several elements is put elsewhere by itself, and a remedy goes to the element it is for.</summary>
@@ -203,14 +203,14 @@ public sealed class PlacesPageTests(Site site) : IClassFixture<Site>
         await Post(id, "Put", ("element", "motif-1"), ("x", "250"), ("y", "600"), ("within", "0"));
         await Post(id, "Put", ("element", "name"), ("x", "250"), ("y", "600"), ("within", "0"));
         var job = await Job(id);
-        Assert.Equal(job.Elements[0].CentreMm, job.MotifsAsked[0].CentreMm);
+        Assert.Equal(job.Elements[0].CentreMm, job.Motifs[0].CentreMm);
         var bench = await Read($"/bench/{id}?Station=space");
         var cure = bench.QuerySelectorAll("#station-space .slip.warn button").First(b => b.TextContent.StartsWith("move it", StringComparison.Ordinal));
         var member = Uri.UnescapeDataString(cure.GetAttribute("formaction")!.Split("member=")[1]);
         Assert.Equal("elements/motif-1/centreMm", member);
         await Post(id, "Change", ("member", member), ("value", cure.GetAttribute("value")!));
         Assert.Equal(job.Elements[0].CentreMm, (await Job(id)).Elements[0].CentreMm);
-        Assert.NotEqual(job.MotifsAsked[0].CentreMm, (await Job(id)).MotifsAsked[0].CentreMm);
+        Assert.NotEqual(job.Motifs[0].CentreMm, (await Job(id)).Motifs[0].CentreMm);
         Assert.DoesNotContain("into", (await Read($"/bench/{id}?Station=space")).QuerySelector("#station-space")!.TextContent, StringComparison.Ordinal);
     }
 }

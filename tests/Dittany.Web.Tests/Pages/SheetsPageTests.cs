@@ -151,7 +151,7 @@ public sealed class SheetsPageTests : IDisposable
     [Fact]
     public void A_sheet_is_of_what_is_put_on_the_cloth()
     {
-        var job = new Core.Planning.Job("tea-towel", [new Core.Planning.WordingAsked("name", "Zoë")], new DateOnly(2027, 3, 1));
+        var job = new Core.Planning.Job("tea-towel", [new Core.Planning.TextElement("name", "Zoë")], new DateOnly(2027, 3, 1));
         var workshop = Core.Planning.Workshop.Default;
         string Hash(Core.Planning.Job j, Core.Planning.Workshop w) => Formats.Json.PlanJson.SheetHash(j, w);
         var same = Hash(job, workshop);
@@ -161,7 +161,7 @@ public sealed class SheetsPageTests : IDisposable
             DueOn = job.Today.AddDays(9),
             Done = new Core.Time.Done(true, 2)
         }, workshop with { EveningsPerWeek = 2, HourlyRate = 10 }));
-        Assert.NotEqual(same, Hash(job with { Elements = [job.Elements[0] with { Text = "Zoe" }] }, workshop));
+        Assert.NotEqual(same, Hash(job with { Elements = [job.Wordings[0] with { Text = "Zoe" }] }, workshop));
         Assert.NotEqual(same, Hash(job, workshop with { Paper = "letter" }));
         Assert.NotEqual(same, Hash(job, workshop with { Habits = new Dictionary<string, string> { ["hand"] = "left" } }));
     }

@@ -61,7 +61,7 @@ public class ClothFinderTests
     [Fact]
     public void Threads_show_by_all_of_the_print()
     {
-        Plan On(double dark, double light) => Planner.Make(new Job("tote", [new WordingAsked("name", "Otto")], new DateOnly(2027, 3, 1),
+        Plan On(double dark, double light) => Planner.Make(new Job("tote", [new TextElement("name", "Otto")], new DateOnly(2027, 3, 1),
             Fabric: new Core.Items.StatedFabric(Colour: "#514d56", Busy: true) { Print = new ClothPrint("x", 150, 100, dark, light) }), Workshop.Default,
             Core.Words.Library.Ours);
         var night = On(15, 40);

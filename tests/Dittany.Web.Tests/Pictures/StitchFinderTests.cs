@@ -112,7 +112,7 @@ public class StitchFinderTests
     [Fact]
     public void The_report_is_kind_and_useful()
     {
-        var planned = Planner.Make(new Job("tea-towel", [new WordingAsked("w", "Ida", CapHeightMm: 30)], new DateOnly(2027, 3, 1)),
+        var planned = Planner.Make(new Job("tea-towel", [new TextElement("w", "Ida", CapHeightMm: 30)], new DateOnly(2027, 3, 1)),
             Workshop.Default, ShippedAlphabets.Library).Elements[0];
         string Told(FinishedWork seen) => string.Join(' ', FinishedTelling.Tell(seen, planned).Select(t => t.In(Units.Centimetres)));
         var wide = planned.BoxMm.Width;

@@ -33,7 +33,7 @@ public sealed class CultureTests
             Assert.DoesNotContain(",", p.GetAttribute("d")!.Replace(", ", " ", StringComparison.Ordinal), StringComparison.Ordinal));
 
         // The plan made there, in another language and time zone, is the same to the byte.
-        var job = new Core.Planning.Job("tea-towel", [new Core.Planning.WordingAsked("name", "Iğdır & Jo")], new DateOnly(2027, 3, 1),
+        var job = new Core.Planning.Job("tea-towel", [new Core.Planning.TextElement("name", "Iğdır & Jo")], new DateOnly(2027, 3, 1),
             DueOn: new DateOnly(2027, 3, 20));
         using var body = Site.Json(Formats.Json.JobJson.Write(job));
         using var theirs = await client.PostAsync(new Uri("/api/plan", UriKind.Relative), body);

@@ -10,11 +10,11 @@ public sealed class PlansTests
 {
     private static readonly DateOnly Monday = new(2027, 3, 1);
 
-    private static Job Towel(string words) => new("tea-towel", [new WordingAsked("name", words)], Monday);
+    private static Job Towel(string words) => new("tea-towel", [new TextElement("name", words)], Monday);
 
     /// <summary>A plan that takes a second or two wherever it is made.</summary>
     private static Job Heavy(int letters) => new("scarf",
-        [new WordingAsked("name", new string('W', letters), "full-script-line", CapHeightMm: 51)], Monday);
+        [new TextElement("name", new string('W', letters), "full-script-line", CapHeightMm: 51)], Monday);
 
     [Fact]
     public async Task Who_leaves_frees_the_place()
@@ -100,8 +100,7 @@ public sealed class PlansTests
         listener.Start();
         var plan = await plans.Make(Towel("Ida"), Workshop.Default, default);
         await plans.Make(Towel("Ida"), Workshop.Default, default);
-        var much = new Job("badge", [], Monday, Overrules: new Dictionary<string, string> { ["stitch.fill"] = "eyelet" },
-            Motifs: [new MotifAsked("m", "balloon", HeightMm: 458)]);
+        var much = new Job("badge", [new MotifElement("m", "balloon", HeightMm: 458)], Monday, Overrules: new Dictionary<string, string> { ["stitch.fill"] = "eyelet" });
         await Assert.ThrowsAsync<UnplannedException>(() => plans.Make(much, Workshop.Default, default));
         Assert.Equal(["end made", "end kept", "end refused"], ends);
         Assert.Equal([plan.Steps], steps);
@@ -139,8 +138,8 @@ public sealed class PlansTests
         var order = new System.Collections.Concurrent.ConcurrentQueue<string>();
         using var plans = Making((job, workshop, stop) =>
         {
-            order.Enqueue(job.Elements[0].Text);
-            if (job.Elements[0].Text == "first")
+            order.Enqueue(job.Wordings[0].Text);
+            if (job.Wordings[0].Text == "first")
             {
                 go.Task.Wait(stop);
             }
@@ -167,7 +166,7 @@ public sealed class PlansTests
         using var plans = Making((job, _, _) =>
         {
             times++;
-            throw new KeyNotFoundException($"'{job.Elements[0].Text}' is not there");
+            throw new KeyNotFoundException($"'{job.Wordings[0].Text}' is not there");
         }, log);
         for (var i = 0; i < 3; i++)
         {
@@ -194,7 +193,7 @@ public sealed class PlansTests
         var (going, entered, go) = (0, 0, new TaskCompletionSource());
         using var plans = new Plans(null, (job, workshop, dear, stop) =>
         {
-            if (job.Elements[0].Text.StartsWith("dear", StringComparison.Ordinal))
+            if (job.Wordings[0].Text.StartsWith("dear", StringComparison.Ordinal))
             {
                 Interlocked.Increment(ref entered);
                 if (!dear())

@@ -24,7 +24,6 @@ internal static class Wild
         }
 
         var figure = new Figure([new FigurePart("outline", FigureKind.Line, new Stroke(curves.ToArray(), false))]);
-        return new Job("tablecloth", [], day, "Wild", Size: "150x220",
-            Motifs: [new MotifAsked("wild", "own", HeightMm: 300, Drawing: new OwnDrawing("scribble", figure))]);
+        return new Job("tablecloth", [new MotifElement("wild", "own", HeightMm: 300, Drawing: new OwnDrawing("scribble", figure))], day, "Wild", Size: "150x220");
     }
 }

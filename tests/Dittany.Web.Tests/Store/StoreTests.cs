@@ -29,7 +29,7 @@ public sealed class StoreTests : IDisposable
         var undone = await Undo(id);
         Assert.Equal((2, true, true), (undone!.Head, undone.CanUndo, undone.CanRedo));
         Assert.Null(undone.Job.Elements[0].Strands);
-        Assert.Equal(14, undone.Job.Elements[0].CapHeightMm);
+        Assert.Equal(14, undone.Job.Wordings[0].CapHeightMm);
 
         // After a restart too.
         Restart();
@@ -51,7 +51,7 @@ public sealed class StoreTests : IDisposable
         await Change(id, 1, "capHeightMm", "18");
         Assert.False((await Store().Find(id))!.CanRedo);
         await Undo(id);
-        Assert.Equal(18, (await Redo(id))!.Job.Elements[0].CapHeightMm);
+        Assert.Equal(18, (await Redo(id))!.Job.Wordings[0].CapHeightMm);
         await using var db = Db();
         Assert.Equal(3, await db.Revisions.CountAsync());
     }
@@ -62,7 +62,7 @@ public sealed class StoreTests : IDisposable
         var id = await Store().Create(Towel(), "New piece");
         await Change(id, 1, "capHeightMm", "14");
         var other = await Change(id, 1, "strands", "2");
-        Assert.Equal(14, other.Piece!.Job.Elements[0].CapHeightMm);
+        Assert.Equal(14, other.Piece!.Job.Wordings[0].CapHeightMm);
         Assert.Equal(2, other.Piece.Job.Elements[0].Strands);
     }
 
@@ -126,7 +126,7 @@ public sealed class StoreTests : IDisposable
     {
         var id = await Store().Create(Towel() with
         {
-            Elements = [new WordingAsked("name", "Zoë",
+            Elements = [new TextElement("name", "Zoë",
             CentreMm: new Core.Geometry.Pt(250, 600))]
         }, "New piece");
         var moved = await Task.WhenAll(Enumerable.Range(0, 20).Select(_ => Task.Run(() => Store().Change(
@@ -186,7 +186,7 @@ public sealed class StoreTests : IDisposable
         Assert.Contains(told, bad.Fault.Detail, StringComparison.Ordinal);
         Assert.Equal(json, await Store().JsonOf(id));
         Assert.Equal(bad.Fault, (await Change(id, 2, "strands", "2")).Bad!.Fault);
-        Assert.Equal(14 - 14, (await Store().Undo(id, 2))!.Piece!.Job.Elements[0].CapHeightMm ?? 0);
+        Assert.Equal(14 - 14, (await Store().Undo(id, 2))!.Piece!.Job.Wordings[0].CapHeightMm ?? 0);
     }
 
     [Fact]
@@ -408,7 +408,7 @@ public sealed class StoreTests : IDisposable
         return (await command.ExecuteScalarAsync())?.ToString();
     }
 
-    private static Job Towel() => new("tea-towel", [new WordingAsked("name", "Mimi")], new DateOnly(2027, 3, 1));
+    private static Job Towel() => new("tea-towel", [new TextElement("name", "Mimi")], new DateOnly(2027, 3, 1));
 
     private async Task<Piece?> Undo(int id) => (await Store().Undo(id, (await Store().Find(id))!.Head))!.Piece;
 

@@ -26,7 +26,7 @@ public class TemplateTests
     [InlineData("tea-towel", "the centre fold")]
     public void Every_item_has_its_centre_line_and_its_dots(string form, string line)
     {
-        var job = new Job(form, [new WordingAsked("name", "iris", CapHeightMm: 14)], Monday);
+        var job = new Job(form, [new TextElement("name", "iris", CapHeightMm: 14)], Monday);
         var plan = Planner.Make(job, Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library);
         var sheet = TemplateSheet.Of(plan, Papers.A4);
         Assert.Equal(line, sheet.CentreWords);
@@ -44,8 +44,7 @@ public class TemplateTests
     [Fact]
     public void Paper_shapes_are_as_large_in_the_file_as_in_the_plan()
     {
-        var plan = Planner.Make(new Job("cushion-cover", [], Monday,
-            Motifs: [new MotifAsked("m", "daisy", Arrangement: "ring", Count: 6, HeightMm: 150)]), Workshop.Default,
+        var plan = Planner.Make(new Job("cushion-cover", [new MotifElement("m", "daisy", Arrangement: "ring", Count: 6, HeightMm: 150)], Monday), Workshop.Default,
             Dittany.Formats.Alphabets.ShippedAlphabets.Library);
         var shapes = PaperShapes.Of(plan);
         using var pdf = PdfDocument.Open(LeafPdf.Write(PieceSheets.Of("shapes", plan, Papers.A4, string.Empty)));
@@ -56,7 +55,7 @@ public class TemplateTests
         Assert.Contains("Check line: 100 mm", pdf.GetPage(1).Text, StringComparison.Ordinal);
         Assert.Contains("Daisy 6", pdf.GetPage(1).Text, StringComparison.Ordinal);
 
-        var tree = Planner.Make(new Job("tablecloth", [], Monday, Motifs: [new MotifAsked("m", "pine-tree", HeightMm: 300)]),
+        var tree = Planner.Make(new Job("tablecloth", [new MotifElement("m", "pine-tree", HeightMm: 300)], Monday),
             Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library);
         Assert.True(PieceSheets.Of("shapes", tree, Papers.A4, string.Empty).Count > 1);
     }
@@ -204,7 +203,7 @@ public class TemplateTests
         double.Parse(e.Attribute(name)!.Value, System.Globalization.CultureInfo.InvariantCulture);
 
     private static Job JobOf(double? cap, params (string Id, string Choice)[] overrules) => new(
-        "tea-towel", [new WordingAsked("name", "Bread & Salt", CapHeightMm: cap)], Monday,
+        "tea-towel", [new TextElement("name", "Bread & Salt", CapHeightMm: cap)], Monday,
             Overrules: overrules.ToDictionary(o => o.Id, o => o.Choice, StringComparer.Ordinal));
 
     private static TemplateSheet SheetOf(string paper, double? cap, params (string Id, string Choice)[] overrules) =>

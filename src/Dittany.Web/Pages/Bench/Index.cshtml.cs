@@ -188,7 +188,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
 
         var anew = (await desk.Plan(piece, workshop, cancel)).Plan.Time.Progress.Stage is Stage.Drying or Stage.ToFinish or Stage.Finished;
         var changed = await pieces.Change(id, from, new Change("places", null, $"Added at the {Places.NameOf(piece.Job, to)}", job =>
-            Places.Add(anew ? Places.Stand(job) : job, to, said, figure is null ? null : new MotifAsked(string.Empty, figure.Id))),
+            Places.Add(anew ? Places.Stand(job) : job, to, said, figure is null ? null : new MotifElement(string.Empty, figure.Id))),
                 workshop,
             cancel: cancel);
         if (changed?.Piece is not null)
@@ -254,7 +254,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
             _ => SettingOut.With(job, element ?? string.Empty, new Core.Motifs.Loosely(sway, uneven, alike, gapAfter, gapAfter is null
                 ? new Core.Motifs.Loosely().GapPercent : gap)
             {
-                Pushed = job.MotifsAsked.FirstOrDefault(m => m.Id == element)?.Loosely?.Pushed ?? [],
+                Pushed = (job.Find(element ?? string.Empty) as MotifElement)?.Loosely?.Pushed ?? [],
             }),
         }), workshop, cancel: cancel);
         return await Answer(id, changed, workshop, null, cancel, "slip-set-out");

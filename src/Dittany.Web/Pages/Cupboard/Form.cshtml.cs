@@ -77,7 +77,7 @@ public sealed class FormModel(CupboardStore cupboard, WorkshopStore workshops, L
         Units = (await workshops.Current(cancel)).Units;
         var usual = form.Sizes.FirstOrDefault(s => s.Id == SizeId) ?? form.Sizes.First(s => s.Id == form.UsualSize);
         var (measured, unread) = TypedMeasures.Read(form, Width, Height, Units);
-        var job = new Job(form.Id, [new WordingAsked("name", "A")], new DateOnly(2000, 1, 1), Size: form.Sizes.Any(s => s.Id == SizeId)
+        var job = new Job(form.Id, [new TextElement("name", "A")], new DateOnly(2000, 1, 1), Size: form.Sizes.Any(s => s.Id == SizeId)
             ? SizeId : null, MeasuredMm: measured);
         JobFault[] faults = [.. unread, .. JobCheck.Faults(job, Workshop.Default, shelf.Now).Where(f =>
             f.Pointer.StartsWith("#/item/measured", StringComparison.Ordinal))];

@@ -107,8 +107,8 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
             For = For with { Job = place.Job };
         }
 
-        Words = !string.IsNullOrWhiteSpace(Text) ? Text.Trim() : For is { Job.Elements.Count: > 0 }
-            ? For.Job.Elements[0].Text.ReplaceLineEndings(" ") : "Zoë & Max";
+        Words = !string.IsNullOrWhiteSpace(Text) ? Text.Trim() : For is { Job.Wordings: [var first, ..] }
+            ? first.Text.ReplaceLineEndings(" ") : "Zoë & Max";
         var asked = Rows.Letters(Words.ReplaceLineEndings(" ")).Where(l => !Rows.IsSpace(l)).Distinct(StringComparer.Ordinal).ToArray();
         var on = For is null ? string.Empty : $"&piece={For.Id.ToString(CultureInfo.InvariantCulture)}";
         Hand Of(IAlphabet a) => new(a, $"/letters/{a.Id}.svg?text={Uri.EscapeDataString(Words)}{on}",

@@ -86,27 +86,23 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Lette
         }
 
         var own = Shown.Shelf == MotifShelf.Own ? new OwnDrawing(Shown.Name, Shown.Build(0)) : null;
-        if (with is not null && own is null && (At?.Job ?? For.Job).Elements.Count > 0)
+        if (with is not null && own is null && (At?.Job ?? For.Job).Wordings is [var first, ..])
         {
-            var words = (At?.Job ?? For.Job).Elements[0].Id;
-            return await Changed(new Change(Places.Member(At?.Key, "motif"), Shown.Id, $"The {Shown.Name} with the words", job => job
-                with
-            {
-                Elements = job.Elements.Select(e => e.Id == words ? e with { Motif = Shown.Id, MotifPlace = with, MotifCount = Parts } : e)
-                    .ToArray()
-            }), cancel);
+            var words = first.Id;
+            return await Changed(new Change(Places.Member(At?.Key, "motif"), Shown.Id, $"The {Shown.Name} with the words", job => job.With(words, e =>
+                e is TextElement text ? text with { Motif = Shown.Id, MotifPlace = with, MotifCount = Parts } : e)), cancel);
         }
 
         var id = Enumerable.Range(1, 99).Select(n => $"motif-{n.ToString(CultureInfo.InvariantCulture)}").First(i =>
-            For.Job.MotifsAsked.All(m => m.Id != i) && For.Job.Elements.All(e => e.Id != i));
-        var asked = new MotifAsked(
+            For.Job.Find(i) is null);
+        var asked = new MotifElement(
             id, own is null ? Shown.Id : "own", HeightMm: asTraced && own is not null && Arrangement is null or "one"
                 ? Math.Round(own.Figure.Height, 1) : null, Arrangement: Arrangement is null or "one" ? null : Arrangement, Count: Count,
                 Parts: Parts, LeanDegrees: Lean, Mirrored: Mirrored ? true : null, WobblePercent: Wobble, Seed: Seed, Drawing: own)
         {
             Zone = At is { } at && at.Zone != Places.UsualZone(For.Job) ? at.Zone : null,
         };
-        return await Changed(new Change("motifs", id, $"The {Shown.Name}", job => job with { Motifs = [.. job.MotifsAsked, asked] }),
+        return await Changed(new Change("motifs", id, $"The {Shown.Name}", job => job with { Elements = [.. job.Elements, asked] }),
             cancel);
     }
 

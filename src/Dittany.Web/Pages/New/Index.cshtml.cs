@@ -362,7 +362,7 @@ public sealed partial class IndexModel(PieceStore pieces, WorkshopStore workshop
             : Colour,
             MakeUp = measured is null ? heard.MakeUp : null
         };
-        var job = heard.Job(desk.Today, _own.FirstOrDefault(k => k.Form.Id == Form)?.Form) ?? new Job(Form ?? string.Empty, words.Length > 0 ? [new WordingAsked("name", words)] : [], desk.Today);
+        var job = heard.Job(desk.Today, _own.FirstOrDefault(k => k.Form.Id == Form)?.Form) ?? new Job(Form ?? string.Empty, words.Length > 0 ? [new TextElement("name", words)] : [], desk.Today);
         job = job with { MeasuredMm = measured };
         faults.AddRange(JobCheck.Faults(job, workshop, shelf.Now).Where(f => Form is { Length: > 0 }
             || !f.Pointer.StartsWith("#/item", StringComparison.Ordinal)));

@@ -57,7 +57,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Plans
             var like = Like(name);
             await pieces.Create(like with
             {
-                Elements = [like.Elements[0]
+                Elements = [like.Wordings[0]
                 with { CapHeightMm = sizing.CapMm, Stitch = sizing.Pair.Stitch.Id, Strands = sizing.Pair.Strands }]
             }, "One of a set",
                 Once is { Length: > 0 and <= 64 } ? $"{Once}-{name}" : null, cancel);
@@ -67,7 +67,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Plans
     }
 
     private Job Like(string text) => new(Form ?? string.Empty,
-        [new WordingAsked("name", text, string.IsNullOrEmpty(Alphabet) ? null : Alphabet)], today.Date);
+        [new TextElement("name", text, string.IsNullOrEmpty(Alphabet) ? null : Alphabet)], today.Date);
 
     private async Task Size(CancellationToken cancel)
     {

@@ -29,8 +29,8 @@ public sealed class StitchModel(WorkshopStore workshops, PieceStore pieces) : Pa
     public string ForCalled => For?.Job switch
     {
         { Title: { } title } => $"“{title}”",
-        { Elements: [var words, ..] } => $"“{words.Text.ReplaceLineEndings(" ")}”",
-        { MotifsAsked: [var motif, ..] } => $"the {Core.Motifs.MotifLibrary.Find(motif.Motif)?.Name ?? "motif"}",
+        { Wordings: [var words, ..] } => $"“{words.Text.ReplaceLineEndings(" ")}”",
+        { Motifs: [var motif, ..] } => $"the {Core.Motifs.MotifLibrary.Find(motif.Motif)?.Name ?? "motif"}",
         _ => "the piece",
     };
 

@@ -60,7 +60,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
         _ => "whole",
     };
 
-    public string Words => Piece.Job.Elements is [var first, ..] ? first.Text.ReplaceLineEndings(" ") : string.Empty;
+    public string Words => Piece.Job.Wordings is [var first, ..] ? first.Text.ReplaceLineEndings(" ") : string.Empty;
 
     private string Id => Piece.Id.ToString(CultureInfo.InvariantCulture);
 
