@@ -56,10 +56,11 @@ public static class EffortRoom
     /// <summary>
     /// Hooping and stitching as operations: minutes for stitches (given by the seconds they take a skilled hand), for threads begun and
     /// ended, and for placings of the ring. <paramref name="hooped"/> says each placing in a line, <paramref name="threads"/> what is used
-    /// up.
+    /// up, <paramref name="leaves"/> what the stitches are to whatever comes after.
     /// </summary>
     public static StitchingEffort Stitching(
-        double seconds, double threadMinutes, IReadOnlyList<Told> hooped, Pace pace, IReadOnlyList<Use>? threads = null)
+        double seconds, double threadMinutes, IReadOnlyList<Told> hooped, Pace pace, IReadOnlyList<Use>? threads = null,
+        IReadOnlyList<Trace>? leaves = null)
     {
         var work = new List<Operation>();
         if (hooped.Count > 0)
@@ -72,7 +73,7 @@ public static class EffortRoom
         work.Add(new(
             "stitch", OpKind.Stitch, Station.Stitches, Place.Needle,
             [new("stitching", StitchingMinutes(seconds, pace)), new("threads begun and ended", threadMinutes)], [], Uses: threads)
-        { Clears = [Trace.MarkForHeat] });
+        { Clears = [Trace.MarkForHeat], Leaves = leaves ?? [] });
         return new StitchingEffort(work);
     }
 }

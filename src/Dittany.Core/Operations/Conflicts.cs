@@ -14,6 +14,12 @@ public enum Doing
 
     /// <summary>A needle goes through it, or a ring clamps it.</summary>
     Needle = 4,
+
+    /// <summary>An iron hotter than one dot.</summary>
+    OverOneDot = 8,
+
+    /// <summary>An iron hotter than two dots.</summary>
+    OverTwoDots = 16,
 }
 
 /// <summary>
@@ -50,9 +56,15 @@ public static class Conflicts
         new("a ring on wool", Trace.FeltedWool, Doing.Needle, false, "a ring crushes wool", "from memory") { ForGood = true },
         new("beads", Trace.Beads, Doing.Heat | Doing.Needle, false, "an iron melts beads, and a ring breaks them", "common practice")
         { ForGood = true },
+        new("thread of one dot", Trace.ThreadOfOneDot, Doing.OverOneDot, false, "the iron is hotter than the thread bears",
+            "ISO 3758") { ForGood = true },
+        new("thread of two dots", Trace.ThreadOfTwoDots, Doing.OverTwoDots, false, "the iron is hotter than the thread bears", "ISO 3758")
+        { ForGood = true },
     ];
 
-    public static Doing DoneBy(Operation operation) => (operation.Iron is null ? Doing.Nothing : Doing.Heat)
+    public static Doing DoneBy(Operation operation) => (operation.Iron is { } iron ? Doing.Heat
+            | (iron.AtMost > Materials.IronLimit.OneDot ? Doing.OverOneDot : Doing.Nothing)
+            | (iron.AtMost > Materials.IronLimit.TwoDots ? Doing.OverTwoDots : Doing.Nothing) : Doing.Nothing)
         | (operation.Water is null ? Doing.Nothing : Doing.Water)
         | (operation.Kind is OpKind.Hoop or OpKind.Stitch ? Doing.Needle : Doing.Nothing);
 

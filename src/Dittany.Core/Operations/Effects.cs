@@ -37,4 +37,23 @@ public enum Trace
     FeltedWool,
 
     Beads,
+
+    /// <summary>Stitches in a thread that bears an iron of one dot at most.</summary>
+    ThreadOfOneDot,
+
+    /// <summary>Stitches in a thread that bears an iron of two dots at most.</summary>
+    ThreadOfTwoDots,
+}
+
+/// <summary>What stitches leave on the cloth for whatever is ironed after them.</summary>
+public static class TenderThread
+{
+    /// <summary>A trace for each limit that is less than the hottest iron; none where all threads bear that.</summary>
+    public static IReadOnlyList<Trace> Of(IEnumerable<ThreadKind> threads) => threads.Select(t => t.Care.Iron).Distinct().Order()
+        .Select(iron => iron switch
+        {
+            null or IronLimit.ThreeDots => (Trace?)null,
+            IronLimit.TwoDots => Trace.ThreadOfTwoDots,
+            _ => Trace.ThreadOfOneDot,
+        }).OfType<Trace>().Distinct().ToArray();
 }

@@ -95,7 +95,7 @@ public static class Changes
             _ when member.StartsWith(MeasuredPrefix, StringComparison.Ordinal) => job.MeasuredMm is { } m
                 && m.TryGetValue(member[MeasuredPrefix.Length..], out var mm) ? Written(mm) : null,
             _ when member.StartsWith(OverrulePrefix, StringComparison.Ordinal) =>
-                job.Overrules is { } o && o.TryGetValue(member[OverrulePrefix.Length..], out var v) ? v : null,
+                job.Overrides[member[OverrulePrefix.Length..]],
             _ => null,
         };
     }
@@ -249,9 +249,7 @@ public static class Changes
                 var id = member[OverrulePrefix.Length..];
                 return value is null ? Without(job, id) : job with
                 {
-                    Overrules = new Dictionary<string,
-                    string>(job.Overrules ?? Nothing, StringComparer.Ordinal)
-                    { [id] = value }
+                    Overrides = job.Overrides.With(id, value),
                 };
         }
     }
@@ -331,15 +329,7 @@ public static class Changes
         _ => null,
     };
 
-    private static readonly Dictionary<string, string> Nothing = new(StringComparer.Ordinal);
-
-    private static Job Without(Job job, string decision) => job.Overrules is null
-        ? job
-        : job with
-        {
-            Overrules = job.Overrules.Where(o => o.Key != decision).ToDictionary(o => o.Key, o => o.Value,
-            StringComparer.Ordinal)
-        };
+    private static Job Without(Job job, string decision) => job with { Overrides = job.Overrides.Without(decision) };
 
     internal static double? NumberOf(string? value) =>
         double.TryParse(Measures.Digits.Plain(value ?? string.Empty), NumberStyles.Float, CultureInfo.InvariantCulture, out var n)

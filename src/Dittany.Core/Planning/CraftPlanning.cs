@@ -14,7 +14,7 @@ internal sealed record PlannedInCraft(PlannedElement Element, IReadOnlyList<Deci
 /// Settles what each element is made in: what she wishes where it can be done, else thread; and plans the craft from the design that words
 /// and motifs came to.
 /// </summary>
-internal sealed class CraftPlanning(WordingGround ground, Overrules overrules, double hourlyRate)
+internal sealed class CraftPlanning(WordingGround ground, HeardOverrides overrides, double hourlyRate)
 {
     public static readonly Choice Thread = new(AllCrafts.Stitch, "Thread");
 
@@ -33,14 +33,14 @@ internal sealed class CraftPlanning(WordingGround ground, Overrules overrules, d
     public static IReadOnlyList<Choice> Choices { get; } = [Thread, .. AllCrafts.List.Select(c => new Choice(c.Id, c.Name))];
 
     /// <summary>What an element is made in; null for thread.</summary>
-    public ICraft? Settled(string decisionId, string? asked) => AllCrafts.Find(asked ?? overrules.For(decisionId)) is { } wished
+    public ICraft? Settled(DecisionKey decisionId, string? asked) => AllCrafts.Find(asked ?? overrides.For(decisionId)) is { } wished
         && wished.Against.All(r => !r.When(_facts)) ? wished : null;
 
     /// <summary>The element as its craft makes it, with the decision that tells of all crafts.</summary>
-    public PlannedInCraft Made(PlannedElement element, IReadOnlyList<Decision> decisions, string decisionId, string? asked)
+    public PlannedInCraft Made(PlannedElement element, IReadOnlyList<Decision> decisions, DecisionKey decisionId, string? asked)
     {
         var craft = Settled(decisionId, asked);
-        var told = Told(element, decisionId, asked ?? overrules.For(decisionId), craft);
+        var told = Told(element, decisionId, asked ?? overrides.For(decisionId), craft);
         if (craft is null && element.Beaded.Count > 0)
         {
             return Beaded(element, decisions, told);
@@ -202,7 +202,7 @@ internal sealed class CraftPlanning(WordingGround ground, Overrules overrules, d
         return new Box(x, y, parts.Max(p => p.ShapeMm.Box.Greatest.X) - x, parts.Max(p => p.ShapeMm.Box.Greatest.Y) - y);
     }
 
-    private Decision Told(PlannedElement element, string decisionId, string? wished, ICraft? craft)
+    private Decision Told(PlannedElement element, DecisionKey decisionId, string? wished, ICraft? craft)
     {
         var verdicts = CraftVerdict.Of(_facts);
         var size = SizeOf(element);

@@ -34,7 +34,7 @@ public sealed record DecisionRow(string Id, Station At, Func<string, Library, (s
 public static class DecisionBook
 {
     /// <summary>A decision as it is named to a maker where nothing else is known of it: hoop size.</summary>
-    public static string Spoken(string id) => id.Split(':', '@')[0].Replace('.', ' ').Replace('-', ' ');
+    public static string Spoken(string id) => DecisionKey.Parse(id).Id.Replace('.', ' ').Replace('-', ' ');
 
     public static IReadOnlyList<DecisionRow> All { get; } =
     [
@@ -125,10 +125,11 @@ public static class DecisionBook
     /// The row of a decision; of one of a further element, thread or place (<c>words.size:second@sleeve</c>) that of its kind. Null where
     /// there is none.
     /// </summary>
-    public static DecisionRow? Find(string id) => Rows.GetValueOrDefault(id.Split(':', '@')[0]);
+    public static DecisionRow? Find(DecisionKey key) => Rows.GetValueOrDefault(key.Id);
 
     /// <summary>Whether each element has its own decision of that kind; <c>thread.colour</c> has, <c>hoop.size</c> has not.</summary>
-    public static bool IsOfElement(string id) => Find(id) is { } row && (row.Stated.Any(s => s.InWords is not null || s.InMotif is not null)
+    public static bool IsOfElement(DecisionKey key) => Find(key) is { } row && (row.Stated.Any(s => s.InWords is not null
+        || s.InMotif is not null)
         || row.Id is "stitch.length" or "stitch.dots" or "stitch.letters" or "stitch.fill");
 
     /// <summary>What is wrong with an overrule, or null.</summary>

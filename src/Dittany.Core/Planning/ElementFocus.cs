@@ -1,3 +1,5 @@
+using Dittany.Core.Telling;
+
 namespace Dittany.Core.Planning;
 
 /// <summary>
@@ -21,8 +23,7 @@ internal static class ElementFocus
         return job.Find(id) is not { } element ? null : IsFirst(job, id) ? job : job with
         {
             Elements = [element],
-            Overrules = job.Overrules?.Where(o => o.Key.EndsWith($":{id}", StringComparison.Ordinal)).ToDictionary(o =>
-                o.Key.Split(':')[0], o => o.Value, StringComparer.Ordinal),
+            Overrides = job.Overrides.Keyed(k => k.Element == id ? k with { Element = null } : (DecisionKey?)null),
         };
     }
 
@@ -34,12 +35,10 @@ internal static class ElementFocus
             return changed;
         }
 
-        var choices = (job.Overrules ?? new Dictionary<string, string>(StringComparer.Ordinal)).Where(o => !o.Key.EndsWith($":{id}",
-            StringComparison.Ordinal)).Concat((changed.Overrules ?? new Dictionary<string, string>(StringComparer.Ordinal)).Select(o =>
-                KeyValuePair.Create($"{o.Key}:{id}", o.Value))).ToDictionary(o => o.Key, o => o.Value, StringComparer.Ordinal);
         return job.With(id, _ => changed.Elements[0]) with
         {
-            Overrules = choices.Count == 0 ? job.Overrules is null ? null : choices : choices,
+            Overrides = OverrideSet.Of([.. job.Overrides.Only(k => k.Element != id), .. changed.Overrides.Keyed(k =>
+                k with { Element = id })]),
         };
     }
 

@@ -20,8 +20,7 @@ public static class FillWishes
             return (job, []);
         }
 
-        var (choices, faults) = (new Dictionary<string, string>(job.Overrules ?? new Dictionary<string, string>(), StringComparer.Ordinal),
-            new List<JobFault>());
+        var (choices, faults) = (job.Overrides, new List<JobFault>());
         for (var i = 0; i < job.Elements.Count; i++)
         {
             if (job.Elements[i].Stitch is not { } fill || !Fills(fill))
@@ -30,18 +29,18 @@ public static class FillWishes
             }
 
             var key = Places.KeyOf(job, Decision, job.Elements[i].Id);
-            if (choices.TryGetValue(key, out var chosen) && chosen != fill)
+            if (choices[key] is { } chosen && chosen != fill)
             {
                 faults.Add(new JobFault(string.Create(CultureInfo.InvariantCulture, $"#/elements/{i}/stitch"),
                     $"How its areas are filled is said twice over: '{fill}' here, '{chosen}' among the choices.", "Leave out one of them."));
             }
 
-            choices[key] = fill;
+            choices = choices.With(key, fill);
         }
 
         return (job.With(e => Fills(e.Stitch) ? e with { Stitch = null } : e) with
         {
-            Overrules = job.Overrules is null && choices.Count == 0 ? null : choices,
+            Overrides = choices,
         }, faults);
     }
 

@@ -30,7 +30,7 @@ internal sealed record ShapeWay(AreaStitch? Fill, IStitch? Line, int? Strands, s
 /// Settles what areas of an element are filled with: by her wish for a part, by her wish for the whole, else they are worked along their
 /// edges. What is too thin or too wide for a wished fill is worked along its edge, and that is said.
 /// </summary>
-internal sealed class FillingRoom(string decisionId, string? wished, string habit,
+internal sealed class FillingRoom(DecisionKey decisionId, string? wished, string habit,
     IReadOnlyList<PartAsked> byPart, double mostFreeMm, string whyFree,
     FillFacts facts, int seed, Func<ThreadSize, StitchSpec> specFor, Func<string, ThreadKind> threadOf, bool letters = false)
 {

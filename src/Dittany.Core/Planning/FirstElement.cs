@@ -1,3 +1,5 @@
+using Dittany.Core.Telling;
+
 namespace Dittany.Core.Planning;
 
 /// <summary>
@@ -6,46 +8,42 @@ namespace Dittany.Core.Planning;
 /// </summary>
 internal static class FirstElement
 {
-    private const char OfElement = ':';
-
     /// <summary>
     /// A changed job in which every choice still belongs to the element it was made for, and those of one that is gone are gone.
     /// </summary>
     public static Job Kept(Job before, Job after)
     {
-        if (after.Overrules is not { Count: > 0 } now || Places.Of(before).Count > 1 || Places.Of(after).Count > 1)
+        var now = after.Overrides;
+        if (now.Count == 0 || Places.Of(before).Count > 1 || Places.Of(after).Count > 1)
         {
             return after;
         }
 
         var (was, stands) = (FirstOf(before), FirstOf(after));
         var there = Ids(after).ToHashSet(StringComparer.Ordinal);
-        if (was == stands && now.Keys.All(k => Of(k) is not { } of || there.Contains(of) || !DecisionBook.IsOfElement(k)))
+        if (was == stands && now.All(o => o.Key.Element is not { } of || there.Contains(of) || !DecisionBook.IsOfElement(o.Key)))
         {
             return after;
         }
 
-        var kept = new Dictionary<string, string>(StringComparer.Ordinal);
+        var kept = new List<(DecisionKey Key, string Choice)>();
         foreach (var (key, value) in now)
         {
             var own = DecisionBook.IsOfElement(key);
-            var stood = before.Overrules?.GetValueOrDefault(key) == value;
-            var of = Of(key) ?? (own && stood ? was : stands);
+            var stood = before.Overrides[key] == value;
+            var of = key.Element ?? (own && stood ? was : stands);
             if (!own || of is null)
             {
-                kept[key] = value;
+                kept.Add((key, value));
             }
             else if (there.Contains(of))
             {
-                var plain = key.Split(OfElement)[0];
-                kept[of == stands ? plain : $"{plain}{OfElement}{of}"] = value;
+                kept.Add((key with { Element = of == stands ? null : of }, value));
             }
         }
 
-        return after with { Overrules = kept };
+        return after with { Overrides = OverrideSet.Of(kept) };
     }
-
-    private static string? Of(string key) => key.Split(OfElement, 2) is [_, var of] ? of : null;
 
     private static IEnumerable<string> Ids(Job job) => job.Elements.Select(e => e.Id);
 

@@ -8,10 +8,10 @@ namespace Dittany.Core.Planning;
 /// <summary>The decisions on size and zone of the item, and what fills shapes.</summary>
 internal static class GroundDecisions
 {
-    public static FormSize Size(Form form, Job job, Overrules overrules, List<Decision> decisions)
+    public static FormSize Size(Form form, Job job, HeardOverrides overrides, List<Decision> decisions)
     {
         var own = form.Sizes.First(s => s.Id == form.UsualSize);
-        var hers = job.Size ?? overrules.For("item.size");
+        var hers = job.Size ?? overrides.For("item.size");
         if (form.Scaled(job.Measures, hers) is { } measured)
         {
             var said = new[] { form.Width, form.Height }.Where(m => job.Measures.Sure().ContainsKey(m.Id)).Select(m =>
@@ -49,14 +49,14 @@ internal static class GroundDecisions
     public static IReadOnlyList<Choice> Sewings { get; } = [new("sewn", "Sewn together already"), new("not-sewn", "Not sewn together yet")];
 
     /// <summary>The form as it lies before her: not sewn yet it is loose cloth. Only for what is sewn by a pattern.</summary>
-    public static Form Sewn(Form form, Overrules overrules, List<Decision> decisions)
+    public static Form Sewn(Form form, HeardOverrides overrides, List<Decision> decisions)
     {
         if (!form.ByPattern)
         {
             return form;
         }
 
-        var hers = overrules.For("item.sewn");
+        var hers = overrides.For("item.sewn");
         var flat = hers == "not-sewn";
         decisions.Add(Deciding.Make(
             "item.sewn", Station.Item, "Whether it is sewn together", Sewings[0], hers is null ? null : Sewings.First(s =>

@@ -5,6 +5,7 @@ using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
+using Dittany.Core.Telling;
 using Dittany.Core.Threads;
 
 namespace Dittany.Core.Planning;
@@ -69,7 +70,7 @@ public sealed record Job(
     StatedFabric? Fabric = null,
     string? Wearer = null,
     string? Zone = null,
-    IReadOnlyDictionary<string, string>? Overrules = null,
+    OverrideSet? Overrides = null,
     Time.Done? Done = null,
     IReadOnlyDictionary<string, double>? MeasuredMm = null,
     OwnForm? Own = null,
@@ -90,6 +91,9 @@ public sealed record Job(
 
     /// <summary>The job with one element changed, in its place.</summary>
     public Job With(string id, Func<JobElement, JobElement?> changed) => With(e => e.Id == id ? changed(e) : e);
+
+    /// <summary>What she settled herself instead of a decision's.</summary>
+    public OverrideSet Overrides { get; init; } = Overrides ?? OverrideSet.None;
 
     /// <summary>How loose cloth is to be made up; null leaves it to the form.</summary>
     public MakeUp? MakeUp { get; init; }

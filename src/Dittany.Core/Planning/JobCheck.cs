@@ -10,6 +10,7 @@ using Dittany.Core.Motifs;
 using Dittany.Core.Operations;
 using Dittany.Core.Space;
 using Dittany.Core.StitchBook;
+using Dittany.Core.Telling;
 using Dittany.Core.Threads;
 using Dittany.Core.Transfer;
 using Dittany.Core.Words;
@@ -109,11 +110,10 @@ public static class JobCheck
         else
         {
             // Places are not told apart yet: what is marked with one waits for the rest to make sense.
-            CheckOverrules(job, job with
+            CheckOverrides(job, job with
             {
-                Overrules = job.Overrules?.Where(o => !o.Key.Contains(Places.Mark, StringComparison.Ordinal)).ToDictionary(o => o.Key, o =>
-                    o.Value, StringComparer.Ordinal),
-            }, string.Empty, library, faults);
+                Overrides = job.Overrides.Only(k => k.Place is null),
+            }, null, library, faults);
         }
 
         WorkshopCheck.Check(workshop, faults);
@@ -529,16 +529,15 @@ public static class JobCheck
     }
 
     /// <summary>
-    /// Overrules of a job, or of one place of <paramref name="whole"/>: their ids there end with <paramref name="marked"/>.
+    /// What she settled in a job, or at one place of <paramref name="whole"/>: there it is marked with <paramref name="at"/>.
     /// </summary>
-    internal static void CheckOverrules(Job whole, Job job, string marked, Library library, List<JobFault> faults)
+    internal static void CheckOverrides(Job whole, Job job, string? at, Library library, List<JobFault> faults)
     {
-        foreach (var (plain, value) in job.Overrules ?? new Dictionary<string, string>(StringComparer.Ordinal))
+        foreach (var (key, value) in job.Overrides)
         {
-            var id = marked.Length == 0 || Places.Shared(plain) ? plain : $"{plain}{marked}";
-            var pointer = $"#/overrules/{id.Replace("~", "~0", StringComparison.Ordinal).Replace("/", "~1", StringComparison.Ordinal)}";
-            var (decision, suffix) = plain.Split(':', 2) is [var head, var tail] ? (head, tail) : (plain, null);
-            if (DecisionBook.Pointer(job, decision, suffix) is { } stated && PlacesCheck.InWhole(whole, job, stated) is var member)
+            var id = at is null || Places.Shared(key) ? key : key with { Place = at };
+            var (pointer, decision) = (Pointer(id), key.Id);
+            if (DecisionBook.Pointer(job, decision, key.Of) is { } stated && PlacesCheck.InWhole(whole, job, stated) is var member)
             {
                 faults.Add(new(pointer, $"'{id}' is settled twice: here and by {member}.", "Keep one of the two."));
             }
@@ -551,6 +550,10 @@ public static class JobCheck
             }
         }
     }
+
+    /// <summary>Where a job names her choice.</summary>
+    internal static string Pointer(DecisionKey key) =>
+        $"#/overrules/{key.ToString().Replace("~", "~0", StringComparison.Ordinal).Replace("/", "~1", StringComparison.Ordinal)}";
 
     internal static string Either(IEnumerable<string> words)
     {

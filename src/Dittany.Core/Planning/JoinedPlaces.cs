@@ -94,8 +94,8 @@ internal static class JoinedPlaces
             .Concat(live.SelectMany(p => p.Plan.Cautions.Where(c => c.At != Station.Time)
                 .Select(c => p.Main || main.Cautions.Any(m => m.Text == c.Text) ? c : c with { Text = $"{Say.Upper(p.Name)}: {c.Text}" })))
             .DistinctBy(c => c.Text.ToString(), StringComparer.Ordinal).OrderByDescending(c => c.Severity).ToArray();
-        var decisions = live.SelectMany(p => p.Plan.Decisions.Where(d => d.Station != Station.Time && (p.Main || !Places.Shared(d.Id)))
-            .Select(d => p.Main ? d : d with { Id = $"{d.Id}{Places.Mark}{p.Key}", Subject = $"{Say.Upper(p.Name)}: {Say.Lower(d.Subject)}" }))
+        var decisions = live.SelectMany(p => p.Plan.Decisions.Where(d => d.Station != Station.Time && (p.Main || !Places.Shared(d.Key)))
+            .Select(d => p.Main ? d : d with { Key = d.Key with { Place = p.Key }, Subject = $"{Say.Upper(p.Name)}: {Say.Lower(d.Subject)}" }))
             .Append(InTurn(places, work)).Concat(timed.Decisions).ToList();
         if (workshop.HourlyRate > 0)
         {
@@ -151,7 +151,8 @@ internal static class JoinedPlaces
     /// <summary>Choices with nothing to act on: one that belongs to all is idle only where it is so everywhere.</summary>
     private static IEnumerable<string> Idle(PlannedPlace[] live) => live.SelectMany(p => p.Plan.Idle.Select(id => (Id: id, Place: p)))
         .Where(i => !Places.Shared(i.Id) || live.All(p => p.Plan.Idle.Contains(i.Id, StringComparer.Ordinal)))
-        .Select(i => i.Place.Main || Places.Shared(i.Id) ? i.Id : $"{i.Id}{Places.Mark}{i.Place.Key}").Distinct(StringComparer.Ordinal);
+        .Select(i => i.Place.Main || Places.Shared(i.Id) ? i.Id : (DecisionKey.Parse(i.Id) with { Place = i.Place.Key }).ToString())
+            .Distinct(StringComparer.Ordinal);
 
     private static Decision InTurn(PlannedPlace[] places, PlacesWork work)
     {

@@ -150,7 +150,7 @@ internal sealed class LetterWays
     }
 
     /// <summary>The decision that tells of single letters.</summary>
-    public Decision Told(string id, string? hers, IReadOnlyList<Part> parts)
+    public Decision Told(DecisionKey id, string? hers, IReadOnlyList<Part> parts)
     {
         foreach (var letter in _asked.Letters.Where(w => _asked.Letters.Last(x => x.Index == w.Index) == w && !_followed.Contains(w)
             && _notFollowed.Count == 0))

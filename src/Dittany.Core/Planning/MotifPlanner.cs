@@ -17,7 +17,7 @@ namespace Dittany.Core.Planning;
 /// <summary>
 /// Plans one motif through Space, Motifs and Stitches: its place, how it is repeated, the size it can have, its colours, and every stitch.
 /// </summary>
-internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Overrules overrules)
+internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, HeardOverrides overrides)
 {
     /// <summary>Strands by the height of one motif, mm (from memory): fine outlines 1 and 2, larger ones 3 (common practice).</summary>
     private static readonly (double ToMm, int Strands)[] StrandsByHeight = [(18, 1), (45, 2), (double.PositiveInfinity, 3)];
@@ -58,22 +58,22 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     public (PlannedElement Element, IReadOnlyList<Decision> Decisions) Plan(MotifElement wanted, int index, int slot, int of,
         bool round = false)
     {
-        string Id(string decision) => index == 0 ? decision : $"{decision}:{wanted.Id}";
+        DecisionKey Id(string decision) => new(decision, index == 0 ? null : wanted.Id);
 
         // An overrule of the arrangement is as good as one that was asked for: everything after goes by it.
-        var asked = wanted with { Arrangement = wanted.Arrangement ?? overrules.For(Id("motif.arrangement")) };
+        var asked = wanted with { Arrangement = wanted.Arrangement ?? overrides.For(Id("motif.arrangement")) };
         var decisions = new List<Decision>();
         var (place, placeDecision) = Placement.Settle(Id("space.place"), ground.Drawn, ground.Zone, ground.Field, asked.CentreMm,
-            overrules.For(Id("space.place")), slot, of, Called.Motifs([NameOf(asked)]), ground.Within);
+            overrides.For(Id("space.place")), slot, of, Called.Motifs([NameOf(asked)]), ground.Within);
         decisions.Add(placeDecision);
         var (name, whole, inCopies) = Drawn(asked, Id, decisions);
         var unit = whole.Centred().Scaled(1 / Math.Max(1e-9, whole.Height > 0 ? whole.Height : whole.Width));
         var anchor = Middle(place, of, asked.Arrangement);
 
         // The largest that goes here, for the line it then has: strands follow the height, so each is tried, the most first.
-        var thread = ThreadChoice.Settle(Id(ThreadChoice.Id), asked.Thread, overrules.For(Id(ThreadChoice.Id)),
-            asked.Strands?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(Id("thread.strands")),
-            asked.Stitch ?? overrules.For(Id("stitch.outline")), ground, workshop);
+        var thread = ThreadChoice.Settle(Id(ThreadChoice.Id), asked.Thread, overrides.For(Id(ThreadChoice.Id)),
+            asked.Strands?.ToString(CultureInfo.InvariantCulture) ?? overrides.For(Id("thread.strands")),
+            asked.Stitch ?? overrides.For(Id("stitch.outline")), ground, workshop);
         decisions.Add(thread.Decision);
         var facts = workshop.StitchFacts(ground.Cloth) with { Thread = thread.Kind, Laid = thread.Laid };
         var split = Book.Find("split").Sure();
@@ -82,7 +82,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var stitch = thread.Stitch is { } named ? Book.Find(named).Sure() : usual;
         var strandsStated = thread.Strands;
         var (high, pair, largest, free, freeHigh) = Sized(asked, Id, unit, anchor, stitch, thread.Kind, strandsStated, of, inCopies, round);
-        decisions.Add(Size(Id("motif.size"), asked, unit, high, largest, freeHigh, overrules.For(Id("motif.size")) is not null, round));
+        decisions.Add(Size(Id("motif.size"), asked, unit, high, largest, freeHigh, overrides.For(Id("motif.size")) is not null, round));
         decisions.Add(ThreadChoice.Unfollowed(Deciding.Make(
             Id("stitch.outline"), Station.Stitches, "Which stitch for its lines", new Choice(usual.Id, Say.Upper(usual.Name)),
             thread.Stitch is null ? null : new Choice(stitch.Id, Say.Upper(stitch.Name)),
@@ -106,7 +106,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         var design = DesignOf.Figure(asked.Id, placed.Parts);
         var areas = design.Shapes.Any(s => s.Area is not null);
         var rich = asked.Drawing is null && MotifLibrary.Find(asked.Motif).Sure().Rich;
-        var filling = new FillingRoom(Id("stitch.fill"), areas ? overrules.For(Id("stitch.fill")) : null,
+        var filling = new FillingRoom(Id("stitch.fill"), areas ? overrides.For(Id("stitch.fill")) : null,
             ground.Unfilled ? FillingRoom.None : workshop.Habit("fill") switch
             {
                 FillingRoom.AsDrawn => rich ? FillingRoom.ByPart : FillingRoom.None,
@@ -185,7 +185,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     };
 
     /// <summary>What it is called, the whole drawing, and how many of one motif it is high.</summary>
-    private (string Name, Figure Whole, double InCopies) Drawn(MotifElement asked, Func<string, string> id, List<Decision> decisions)
+    private (string Name, Figure Whole, double InCopies) Drawn(MotifElement asked, Func<string, DecisionKey> id, List<Decision> decisions)
     {
         var motif = MotifLibrary.Find(asked.Motif);
         var name = OneOf(asked);
@@ -304,10 +304,11 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     };
 
     /// <summary>Height of the whole, its line, the largest that fits with it, and the strands the plan would take.</summary>
-    private (double HighMm, Pair Pair, double LargestMm, int Free, double FreeHighMm) Sized(MotifElement asked, Func<string, string> id,
+    private (double HighMm, Pair Pair, double LargestMm, int Free, double FreeHighMm) Sized(MotifElement asked, Func<string,
+        DecisionKey> id,
         Figure unit, Pt anchor, IStitch stitch, ThreadKind kind, string? strands, int of, double inCopies, bool round)
     {
-        double? stated = overrules.For(id("motif.size")) is { } s
+        double? stated = overrides.For(id("motif.size")) is { } s
             && double.TryParse(s, NumberStyles.Float, CultureInfo.InvariantCulture, out var over) ? over : null;
         if (asked.WidthMm is not null || asked.HeightMm is not null)
         {
@@ -344,7 +345,8 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
         return (answer.High, answer.Pair, answer.Largest, free, answer.Free);
     }
 
-    private static Decision Size(string id, MotifElement asked, Figure unit, double high, double largest, double freeHigh, bool overruled,
+    private static Decision Size(DecisionKey id, MotifElement asked, Figure unit, double high, double largest, double freeHigh,
+        bool overruled,
         bool round)
     {
         Choice Choice(double mm) => new(mm.ToString("R", CultureInfo.InvariantCulture),
@@ -362,10 +364,10 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
                 && v <= 600).Distinct().Select(Choice).ToArray());
     }
 
-    private Func<string, string> Colours(MotifElement asked, string id, Figure unit, bool filled, List<Decision> decisions)
+    private Func<string, string> Colours(MotifElement asked, DecisionKey id, Figure unit, bool filled, List<Decision> decisions)
     {
         var (own, reading) = Legibility.Colours(ground.Cloth);
-        var hers = (asked.Colour ?? overrules.For(id))?.ToLowerInvariant();
+        var hers = (asked.Colour ?? overrides.For(id))?.ToLowerInvariant();
         var hex = hers is null ? own.Hex : Palette.HexOf(hers);
         var colours = MotifColours.Of(unit.Parts, hex, hers is not null, ground.Cloth,
             asked.Drawing is null ? MotifLibrary.Find(asked.Motif).Sure().Wears : null,
@@ -434,10 +436,10 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Over
     /// <summary>
     /// Whether its areas are to be filled where no part says otherwise: by her wish, by habit, or because it is drawn so.
     /// </summary>
-    private bool Fills(MotifElement asked, string fillId) => asked.Craft is not (null or Crafts.AllCrafts.Stitch)
+    private bool Fills(MotifElement asked, DecisionKey fillId) => asked.Craft is not (null or Crafts.AllCrafts.Stitch)
         || (asked.Drawing is null && MotifLibrary.Find(asked.Motif).Sure().Rich
         && workshop.Habit("fill") != FillingRoom.None) || workshop.Habit("fill") == FillingRoom.ByPart
-        || overrules.Stated(fillId) is not (null or FillingRoom.None);
+        || overrides.Stated(fillId) is not (null or FillingRoom.None);
 
     /// <summary>Whether filling all of it closely would take most of the time there is.</summary>
     private bool Hurried(Design design) => ground.MinutesLeft is { } left

@@ -1,4 +1,5 @@
 using Dittany.Core.Measures;
+using Dittany.Core.Telling;
 
 namespace Dittany.Core.Planning;
 
@@ -24,7 +25,7 @@ public static class Places
     public static string UsualZone(Job job)
     {
         var zones = job.FormUsed?.Zones ?? [];
-        var hers = job.Zone ?? job.Overrules?.GetValueOrDefault(ZoneDecision);
+        var hers = job.Zone ?? job.Overrides[ZoneDecision];
         return hers is not null && (zones.Count == 0 || zones.Any(z => z.Id == hers)) ? hers
             : zones.Count > 0 ? zones[0].Id : hers ?? string.Empty;
     }
@@ -33,11 +34,11 @@ public static class Places
     public static string NameOf(Job job, string zone) => job.FormUsed?.Zones.FirstOrDefault(z => z.Id == zone).Name ?? zone;
 
     /// <summary>A decision about one element as a job's choices name it: the first element of a place without its id.</summary>
-    public static string KeyOf(Job job, string decision, string id)
+    public static DecisionKey KeyOf(Job job, string decision, string id)
     {
         var place = Of(job).First(p => p.Job.Find(id) is not null);
         var first = place.Job.Elements[0].Id;
-        return $"{decision}{(first == id ? string.Empty : $":{id}")}{(place.Main ? string.Empty : $"{Mark}{place.Key}")}";
+        return new DecisionKey(decision, first == id ? null : id, Place: place.Main ? null : place.Key);
     }
 
     /// <summary>
@@ -67,7 +68,7 @@ public static class Places
                 ? e with { Zone = null } : null) with
             {
                 Zone = g.Key.Zone == usual ? job.Zone : g.Key.Zone,
-                Overrules = Choices(job, key, here, g.Key.Zone == usual),
+                Overrides = Choices(job, key, here, g.Key.Zone == usual),
                 Standing = [],
             });
         }).ToArray();
@@ -116,7 +117,7 @@ public static class Places
             next = Put(next, gone, gone.Job with
             {
                 Elements = [],
-                Overrules = gone.Job.Overrules?.Where(o => Shared(o.Key)).ToDictionary(o => o.Key, o => o.Value, StringComparer.Ordinal),
+                Overrides = gone.Job.Overrides.Only(Shared),
             });
         }
 
@@ -131,8 +132,7 @@ public static class Places
         return next.With(e => e with { Zone = (e.Zone ?? UsualZone(job)) == main.Zone ? null : e.Zone ?? UsualZone(job) }) with
         {
             Zone = main.Zone,
-            Overrules = next.Overrules?.Where(o => o.Key != ZoneDecision).ToDictionary(o => o.Key.EndsWith($"{Mark}{main.Key}",
-                StringComparison.Ordinal) ? o.Key.Split(Mark)[0] : o.Key, o => o.Value, StringComparer.Ordinal),
+            Overrides = next.Overrides.Without(ZoneDecision).Keyed(k => k.Place == main.Key ? k.Anywhere : k),
         };
     }
 
@@ -144,23 +144,20 @@ public static class Places
     {
         var usual = place.Zone == UsualZone(job);
         // Another zone for a place other than the usual one is what its elements name, not a choice of the whole.
-        var moved = usual ? null : changed.Overrules?.GetValueOrDefault(ZoneDecision);
+        var moved = usual ? null : changed.Overrides[ZoneDecision];
         var zone = usual ? null : moved ?? changed.Zone ?? place.Zone;
         var key = usual || zone == place.Zone || place.Stands ? place.Key : zone.Sure();
         bool Mine(string id) => place.Job.Find(id) is not null;
         var there = changed.Elements.ToDictionary(e => e.Id, e => e with { Zone = zone }, StringComparer.Ordinal);
-        bool Others(string id) => id.Contains(Mark, StringComparison.Ordinal) ? !id.EndsWith($"{Mark}{place.Key}", StringComparison.Ordinal)
-            : !Shared(id) && (!place.Main || (id == ZoneDecision && !usual));
-        var choices = (job.Overrules ?? Nothing).Where(o => Others(o.Key))
-            .Concat((changed.Overrules ?? Nothing).Where(o => usual || o.Key != ZoneDecision).Select(o =>
-            KeyValuePair.Create(place.Main || Shared(o.Key) ? o.Key : $"{o.Key}{Mark}{key}", o.Value)));
+        bool Others(DecisionKey id) => id.Place is { } at ? at != place.Key : !Shared(id) && (!place.Main || (id == ZoneDecision
+            && !usual));
         return changed with
         {
             Elements = [.. job.With(e => Mine(e.Id) ? there.GetValueOrDefault(e.Id) : e).Elements, .. changed.Elements.Select(e =>
                 there[e.Id]).Where(e => !Mine(e.Id))],
             Zone = usual ? changed.Zone : job.Zone,
-            Overrules = job.Overrules is null && changed.Overrules is null ? null
-                : choices.ToDictionary(o => o.Key, o => o.Value, StringComparer.Ordinal),
+            Overrides = OverrideSet.Of([.. job.Overrides.Only(Others), .. changed.Overrides.Only(k => usual || k != ZoneDecision).Keyed(k =>
+                place.Main || Shared(k) ? k : k with { Place = key })]),
             Standing = job.Standing,
         };
     }
@@ -179,36 +176,23 @@ public static class Places
 
         var batch = job.Standing.Count + 1;
         var live = Of(job).Where(p => !p.Stands).ToArray();
-        var kept = (job.Overrules ?? Nothing).Select(o => o.Key.Split(Mark) switch
-        {
-            [var id, var key] when Array.Exists(live, p => p.Key == key) => KeyValuePair.Create($"{id}{Mark}{key}.{batch}", o.Value),
-            [var id] when !Shared(id) && id != ZoneDecision => KeyValuePair.Create($"{id}{Mark}{Array.Find(live, p => p.Main).Sure().Key}.{batch}",
-                o.Value),
-            _ => o,
-        });
+        DecisionKey Standing(DecisionKey key) => key.Place is { } at
+            ? Array.Exists(live, p => p.Key == at) ? key with { Place = $"{at}.{batch}" } : key
+            : Shared(key) || key == ZoneDecision ? key : key with { Place = $"{Array.Find(live, p => p.Main).Sure().Key}.{batch}" };
         return job with
         {
             Standing = [.. job.Standing, ids],
-            Overrules = job.Overrules is null ? null : kept.ToDictionary(o => o.Key, o => o.Value, StringComparer.Ordinal),
+            Overrides = job.Overrides.Keyed(k => Standing(k)),
             Done = null,
         };
     }
 
     /// <summary>Whether a choice belongs to the item as a whole and not to one place of it.</summary>
-    public static bool Shared(string decision) => DecisionBook.Find(decision.Split(Mark)[0]) is
-    {
-        At: Telling.Station.Item
-        or Telling.Station.Finish or Telling.Station.Time
-    };
+    public static bool Shared(DecisionKey decision) =>
+        DecisionBook.Find(decision) is { At: Station.Item or Station.Finish or Station.Time };
 
     /// <summary>The choices that hold at a place, under their plain names.</summary>
-    private static Dictionary<string, string>? Choices(Job job, string key, bool main, bool usual) => job.Overrules?.Select(o =>
-            o.Key.Split(Mark) switch
-            {
-                [var id, var of] when of == key => KeyValuePair.Create(id, o.Value),
-                [var id] when (id == ZoneDecision && usual) || (id != ZoneDecision && (main || Shared(id))) => o,
-                _ => KeyValuePair.Create(string.Empty, o.Value),
-            }).Where(o => o.Key.Length > 0).ToDictionary(o => o.Key, o => o.Value, StringComparer.Ordinal);
-
-    private static readonly Dictionary<string, string> Nothing = new(StringComparer.Ordinal);
+    private static OverrideSet Choices(Job job, string key, bool main, bool usual) => job.Overrides.Keyed(k => k.Place is { } at
+        ? at == key ? k.Anywhere : default(DecisionKey?)
+        : (k == ZoneDecision ? usual : main || Shared(k)) ? k : default(DecisionKey?));
 }

@@ -37,22 +37,21 @@ internal static class PlacesCheck
                 "Put fewer on one piece."));
         }
 
-        foreach (var id in (job.Overrules ?? new Dictionary<string, string>(StringComparer.Ordinal)).Keys.Where(id =>
-            id.Split(Places.Mark) is [var plain, var key] && (places.All(p => p.Key != key) || Places.Shared(plain))))
+        foreach (var id in job.Overrides.Select(o => o.Key).Where(id =>
+            id.Place is { } key && (places.All(p => p.Key != key) || Places.Shared(id))))
         {
-            faults.Add(new($"#/overrules/{id.Replace("~", "~0", StringComparison.Ordinal).Replace("/", "~1", StringComparison.Ordinal)}",
-                Places.Shared(id) ? $"'{id.Split(Places.Mark)[0]}' belongs to the whole piece, not to one place."
-                    : $"Nothing of this piece lies at '{id.Split(Places.Mark)[1]}'.",
+            faults.Add(new(JobCheck.Pointer(id),
+                Places.Shared(id) ? $"'{id.Anywhere}' belongs to the whole piece, not to one place."
+                    : $"Nothing of this piece lies at '{id.Place}'.",
                 Places.Shared(id) ? "Write it without a place." : $"Use {JobCheck.Either(places.Select(p => p.Key))}, or write it without a place for {places.First(p => p.Main).Key}."));
         }
 
         foreach (var place in places)
         {
-            JobCheck.CheckOverrules(job, place.Main ? place.Job : place.Job with
+            JobCheck.CheckOverrides(job, place.Main ? place.Job : place.Job with
             {
-                Overrules = place.Job.Overrules?.Where(o => !Places.Shared(o.Key))
-                    .ToDictionary(o => o.Key, o => o.Value, StringComparer.Ordinal),
-            }, place.Main ? string.Empty : $"{Places.Mark}{place.Key}", library, faults);
+                Overrides = place.Job.Overrides.Only(k => !Places.Shared(k)),
+            }, place.Main ? null : place.Key, library, faults);
         }
     }
 

@@ -71,15 +71,15 @@ public static class Planner
 
     private static Plan Make(Job job, Workshop workshop, Library library, Budget budget, IReadOnlyList<StitchedThere> there)
     {
-        var overrules = new Overrules(job.Overrules ?? new Dictionary<string, string>(StringComparer.Ordinal));
+        var overrides = new HeardOverrides(job.Overrides);
         var (decisions, cautions) = (new List<Decision>(), new List<Caution>());
 
         // Item and space.
-        var (ground, size, washesFirst, cut, lies) = GroundOf(job, workshop, library, budget, overrules, decisions, cautions, there);
+        var (ground, size, washesFirst, cut, lies) = GroundOf(job, workshop, library, budget, overrides, decisions, cautions, there);
         var (form, drawn, zone, cloth, worn) = (ground.Form, ground.Drawn, ground.Zone, ground.Cloth, ground.Worn);
 
         // Words and stitches.
-        var (elements, lying, crafts) = ElementsOf(job, ground, workshop, overrules, lies, decisions);
+        var (elements, lying, crafts) = ElementsOf(job, ground, workshop, overrides, lies, decisions);
         var sewn = elements.Any(e => e.Sewn);
         cautions.AddRange(crafts.SelectMany(c => c.Cautions));
 
@@ -90,12 +90,12 @@ public static class Planner
         // Hooping, and what the thread is cut to.
         var called = CalledBy(elements);
         var letters = Working.LettersOf(lying.Order().Select(i => elements[i]).ToArray());
-        var held = Working.Hold(letters, called, ground, workshop, overrules);
+        var held = Working.Hold(letters, called, ground, workshop, overrides);
         needle.AddRange(Offering.Nudged(held, elements));
         warned.AddRange(At(Station.Hoop, held.Cautions));
         var thickness = cloth.ThicknessMm + (held.LayersThrough > 1 ? Working.LiningMm : 0);
-        var (skims, action) = Working.Action(held, workshop, overrules.For("stitch.action"));
-        var cutting = Cut(elements, worn, ground, workshop, overrules);
+        var (skims, action) = Working.Action(held, workshop, overrides.For("stitch.action"));
+        var cutting = Cut(elements, worn, ground, workshop, overrides);
         needle.AddRange([action, .. cutting.Decisions]);
         warned.AddRange(At(Station.Thread, cutting.Cautions));
 
@@ -107,7 +107,7 @@ public static class Planner
         var expected = Working.ExpectedRuns(letters, cutting, thickness);
         var hours = EffortRoom.Stitching(seconds, cutting.Minutes(expected, 1, expected), hooped, pace).Minutes / 60;
         var colours = elements.SelectMany(e => e.Parts).Select(p => p.Colour).Distinct(StringComparer.Ordinal).ToArray();
-        var transfer = TransferRoom.Settle(Transfer(elements, crafts, called, ground, held, hours, colours, workshop, overrules));
+        var transfer = TransferRoom.Settle(Transfer(elements, crafts, called, ground, held, hours, colours, workshop, overrides));
         needle.AddRange(transfer.Decisions);
         warned.AddRange(At(Station.Transfer, transfer.Cautions));
         var marksCloth = MarkerRules.OnCloth(transfer.Method);
@@ -115,16 +115,17 @@ public static class Planner
         // Route and threads, and with the real thread ends the effort.
         var routed = Working.RouteOf(
             letters, called, held, cutting, ground, thickness, marksCloth && transfer.Marker.GoesBy == GoesBy.Brushing, workshop,
-                overrules.For("order.parts"), needle, lying);
+                overrides.For("order.parts"), needle, lying);
         elements = ColourTurns.On(Working.AsWorked(elements, routed), routed.Rows, cutting.CutMm);
         ColourTurns.Tell(elements, needle);
-        var threads = Working.ThreadsOf(elements, routed.Rows, cutting, cloth, thickness, workshop, overrules, needle);
+        var threads = Working.ThreadsOf(elements, routed.Rows, cutting, cloth, thickness, workshop, overrides, needle);
         var effort = EffortRoom.Stitching(
             seconds, cutting.Minutes(threads.Sum(t => t.Runs), threads.Sum(t => t.FreshRuns), threads.Sum(t => t.Cuts)), hooped, pace,
-                threads.Select(t => new Use($"{Palette.NameOf(t.Colour)}, {t.Thread.Size.Said}", t.LengthMm, "mm")).ToArray());
+                threads.Select(t => new Use($"{Palette.NameOf(t.Colour)}, {t.Thread.Size.Said}", t.LengthMm, "mm")).ToArray(),
+            TenderThread.Of(elements.SelectMany(e => e.Parts).Select(p => p.Thread.Kind)));
 
         // Finish and time.
-        var finished = FinishRoom.Settle(Finish(elements, crafts, transfer, held, cutting, colours, ground, workshop, overrules));
+        var finished = FinishRoom.Settle(Finish(elements, crafts, transfer, held, cutting, colours, ground, workshop, overrides));
         needle.AddRange(finished.Decisions);
         warned.AddRange(At(Station.Finish, finished.Cautions));
         if (!sewn)
@@ -179,7 +180,7 @@ public static class Planner
             elements.Where(e => !e.IsMotif).SelectMany((e, i) => i == 0 ? Proof.Of(e.Text)
                 : Proof.Of(e.Text).Prepend(new ProofLetter("\n", "next wording"))).ToArray(),
             decisions.OrderBy(d => d.Station).ToArray(),
-            [.. overrules.SetAside, .. decisions.SelectMany(d => d.NotFollowed ?? []).Select(t => t.ToString())],
+            [.. overrides.SetAside, .. decisions.SelectMany(d => d.NotFollowed ?? []).Select(t => t.ToString())],
             heeded)
         {
             Learnt = learnt,
@@ -194,15 +195,15 @@ public static class Planner
         ? [new Caution("edge-does-not-fray", CautionKind.Item, Severity.Stop, $"{frays} Take woven cloth, or hem it.", Station.Item)] : [];
 
     private static (WordingGround Ground, FormSize Size, bool WashesFirst, FormSize Cut, string Lies) GroundOf(Job job, Workshop workshop,
-        Library library, Budget budget, Overrules overrules, List<Decision> decisions, List<Caution> cautions,
+        Library library, Budget budget, HeardOverrides overrides, List<Decision> decisions, List<Caution> cautions,
         IReadOnlyList<StitchedThere> there)
     {
-        var form = GroundDecisions.Sewn(job.FormUsed.Sure(), overrules, decisions);
-        var size = GroundDecisions.Size(form, job, overrules, decisions);
-        var fabric = Fabric.Settle(form, size, job.Fabric ?? new StatedFabric(), overrules.For("fabric.kind"));
+        var form = GroundDecisions.Sewn(job.FormUsed.Sure(), overrides, decisions);
+        var size = GroundDecisions.Size(form, job, overrides, decisions);
+        var fabric = Fabric.Settle(form, size, job.Fabric ?? new StatedFabric(), overrides.For("fabric.kind"));
         var tried = workshop.Trials.TryGetValue(fabric.Cloth.Kind.Id, out var share);
         var cloth = tried ? fabric.Cloth with { StaysOpen = share, Tried = true } : fabric.Cloth;
-        var zoneWished = job.Zone ?? overrules.For("space.zone");
+        var zoneWished = job.Zone ?? overrides.For("space.zone");
         var drawn = StitchedThere.On(Creasing.On(cloth, form.At(size, zoneWished)), there);
         var zone = GroundDecisions.Zone(form, drawn, zoneWished, decisions);
         if (drawn.Face.Fold is not null)
@@ -210,7 +211,7 @@ public static class Planner
             decisions.Add(GroundDecisions.Fold(drawn.Face));
         }
 
-        var worn = Wearing.Settle(form, job.UseStated, cloth.Washable, zone.Hidden, overrules.For);
+        var worn = Wearing.Settle(form, job.UseStated, cloth.Washable, zone.Hidden, id => overrides.For(id));
         decisions.AddRange(worn.Decisions);
         decisions.AddRange(fabric.Decisions);
         cautions.AddRange(At(Station.Item, fabric.Cautions));
@@ -221,7 +222,7 @@ public static class Planner
             decisions.Add(allowance);
         }
 
-        var lies = overrules.For("order.layers") ?? workshop.Habit("lying");
+        var lies = overrides.For("order.layers") ?? workshop.Habit("lying");
         var ground = new WordingGround(form, drawn, zone, Field.Of(drawn, zone), cloth, worn, library, budget)
         {
             HasIron = workshop.Equipment.Contains("iron", StringComparer.Ordinal),
@@ -233,10 +234,10 @@ public static class Planner
     }
 
     private static (IReadOnlyList<PlannedElement> Elements, Lying Lying, IReadOnlyList<Crafts.Crafted> Crafts) ElementsOf(
-        Job job, WordingGround ground, Workshop workshop, Overrules overrules, string lies, List<Decision> decisions)
+        Job job, WordingGround ground, Workshop workshop, HeardOverrides overrides, string lies, List<Decision> decisions)
     {
         // What goes round others comes first: it leaves them the room inside it.
-        var rounds = Surrounding.Plan(job, ground, workshop, overrules);
+        var rounds = Surrounding.Plan(job, ground, workshop, overrides);
         var many = job.Elements.Count - rounds.Planned.Count;
         var slots = Enumerable.Range(0, job.Elements.Count).Select(i =>
             Enumerable.Range(0, i).Count(k => !rounds.Planned.ContainsKey(k))).ToArray();
@@ -257,7 +258,7 @@ public static class Planner
         }
 
         decisions.AddRange(planned.SelectMany(p => p.Decisions));
-        if (lying.Told(overrules.For("order.layers"), workshop.Habit("lying")) is { } told)
+        if (lying.Told(overrides.For("order.layers"), workshop.Habit("lying")) is { } told)
         {
             decisions.Add(told);
         }
@@ -270,15 +271,15 @@ public static class Planner
             var inside = rounds.Inside with { Over = over };
             var wished = job.Elements[index];
             var (id, asked) = (wished.Id, wished.Craft);
-            var decision = index == 0 ? "craft" : $"craft:{id}";
-            var crafts = new CraftPlanning(inside, overrules, workshop.HourlyRate);
+            var decision = new DecisionKey("craft", index == 0 ? null : id);
+            var crafts = new CraftPlanning(inside, overrides, workshop.HourlyRate);
             var craft = crafts.Settled(decision, asked);
             inside = inside with { Tinted = craft is { Keeps: Crafts.Kept.All }, Unfilled = craft is not null };
             var (element, its) = wished switch
             {
-                TextElement words => new WordingPlanner(inside, workshop, overrules).Plan(words, index, slots[index], many),
+                TextElement words => new WordingPlanner(inside, workshop, overrides).Plan(words, index, slots[index], many),
                 _ when rounds.Planned.TryGetValue(index, out var round) => over.IsEmpty ? round : rounds.Again[index](over),
-                MotifElement motif => new MotifPlanner(inside, workshop, overrules).Plan(motif, index, slots[index], many),
+                MotifElement motif => new MotifPlanner(inside, workshop, overrides).Plan(motif, index, slots[index], many),
                 _ => throw new InvalidOperationException($"An element is of a kind that nobody plans: {wished.GetType().Name}."),
             };
             return crafts.Made(element, its, decision, asked);
@@ -328,7 +329,7 @@ public static class Planner
         : Called.Both;
 
     private static Cutting Cut(IReadOnlyList<PlannedElement> elements, Worn worn, WordingGround ground, Workshop workshop,
-        Overrules overrules) => CuttingRoom.Settle(new CuttingQuestion(
+        HeardOverrides overrides) => CuttingRoom.Settle(new CuttingQuestion(
             workshop.Habit("cut-length"),
             workshop.Habit("start"),
             workshop.Habit("finish"),
@@ -336,9 +337,9 @@ public static class Planner
             workshop.Habit("strip"),
             elements.SelectMany(e => e.Parts).Select(p => p.Thread.Size).ToHashSet(),
             worn,
-            overrules.For("thread.cut-length") is { } cut ? double.Parse(cut, CultureInfo.InvariantCulture) : null,
-            overrules.For("thread.start"),
-            overrules.For("thread.finish"),
+            overrides.For("thread.cut-length") is { } cut ? double.Parse(cut, CultureInfo.InvariantCulture) : null,
+            overrides.For("thread.start"),
+            overrides.For("thread.finish"),
             ground.Cloth.Coated,
             ground.Drawn.Stuffed,
             workshop.TakeUp));
@@ -346,7 +347,7 @@ public static class Planner
     private static TransferQuestion Transfer(
         IReadOnlyList<PlannedElement> elements, IReadOnlyList<Crafts.Crafted> crafts, Called called, WordingGround ground, Held held,
             double hours, IReadOnlyList<string> colours,
-        Workshop workshop, Overrules overrules)
+        Workshop workshop, HeardOverrides overrides)
     {
         var box = Around(elements);
         var facts = new TransferFacts(
@@ -374,15 +375,15 @@ public static class Planner
             box.Height + (2 * TransferRoom.CutMarginMm),
             elements.SelectMany(e => e.Parts).Sum(p => Polyline.Length(p.LineMm)),
             workshop.Paper,
-            overrules.For("transfer.method"),
-            overrules.For("transfer.marker"),
-            overrules.For("transfer.stabiliser"));
+            overrides.For("transfer.method"),
+            overrides.For("transfer.marker"),
+            overrides.For("transfer.stabiliser"));
     }
 
     private static FinishQuestion Finish(
         IReadOnlyList<PlannedElement> elements, IReadOnlyList<Crafts.Crafted> crafts, Transferred transfer, Held held, Cutting cutting,
             IReadOnlyList<string> colours,
-        WordingGround ground, Workshop workshop, Overrules overrules) => new(
+        WordingGround ground, Workshop workshop, HeardOverrides overrides) => new(
         ground.Cloth,
         transfer.Marker,
         transfer.Method.Id,
@@ -396,10 +397,10 @@ public static class Planner
         workshop.Equipment.Contains("iron", StringComparer.Ordinal),
         cutting.Start.ChoiceId,
         workshop.Habit("film-out"),
-        transfer.Stabiliser.Has("film-on-top") ? overrules.For("finish.removal") : null,
+        transfer.Stabiliser.Has("film-on-top") ? overrides.For("finish.removal") : null,
         workshop.Habit("tail"),
         workshop.Habit("press"),
-        overrules.For("finish.press"),
+        overrides.For("finish.press"),
         ground.Drawn.Stuffed,
         ground.Form.Loose is not null)
         {
@@ -423,7 +424,7 @@ public static class Planner
     /// <summary>Only a habit that she has settled herself is one that can be set aside.</summary>
     private static Decision OwnHabits(Decision decision, Workshop workshop)
     {
-        bool Hers(Habit habit) => decision.Id.Split(':')[0] == habit.ToldAt
+        bool Hers(Habit habit) => decision.Key.Id == habit.ToldAt
             && workshop.Habits.TryGetValue(habit.Id, out var choice) && choice != habit.Default;
         return decision.NotFollowed is null || decision.UnfollowedWish || Habits.All.Any(Hers)
             ? decision : decision with { NotFollowed = null };

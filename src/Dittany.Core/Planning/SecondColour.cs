@@ -45,7 +45,7 @@ internal static class SecondColour
     /// <summary>
     /// The decisions with a word at the colour where no line is worked twice, so that a second colour has nothing to act on.
     /// </summary>
-    public static void Tell(List<Decision> decisions, string id, IReadOnlyList<Part> parts, string? colour)
+    public static void Tell(List<Decision> decisions, DecisionKey id, IReadOnlyList<Part> parts, string? colour)
     {
         var at = decisions.FindIndex(d => d.Id == id);
         if (colour is null || at < 0)

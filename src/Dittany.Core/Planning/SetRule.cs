@@ -74,7 +74,7 @@ public static class SetRule
         {
             HasIron = workshop.Equipment.Contains("iron", StringComparer.Ordinal),
         };
-        var planner = new WordingPlanner(ground, workshop, new Overrules(new Dictionary<string, string>(StringComparer.Ordinal)));
+        var planner = new WordingPlanner(ground, workshop, new HeardOverrides(OverrideSet.None));
         var asked = like.Wordings[0];
         var alone = names.Select(n => (Name: n, Settled: planner.Letter(asked with { Text = n, CapHeightMm = null }))).ToArray();
         var governing = alone.OrderBy(a => a.Settled.Answer.OverflowMm > 0 ? 0 : 1).ThenBy(a =>

@@ -25,7 +25,7 @@ internal sealed record Surrounding(
     /// Plans rings without a middle and borders, where something else stands within them. A ring stands about the words where those have a
     /// place of her own; else the words stand in its middle.
     /// </summary>
-    public static Surrounding Plan(Job job, WordingGround ground, Workshop workshop, Overrules overrules)
+    public static Surrounding Plan(Job job, WordingGround ground, Workshop workshop, HeardOverrides overrides)
     {
         var planned = new Dictionary<int, (PlannedElement Element, IReadOnlyList<Decision> Decisions)>();
         var again = new Dictionary<int, Func<Region, (PlannedElement Element, IReadOnlyList<Decision> Decisions)>>();
@@ -46,10 +46,10 @@ internal sealed record Surrounding(
             {
                 Within = new Within(centre, "About the words", "It goes round the words, so it has its middle where theirs is."),
             } : inside;
-            var round = new MotifPlanner(about, workshop, overrules).Plan(asked, at, 0, 1, round: true);
+            var round = new MotifPlanner(about, workshop, overrides).Plan(asked, at, 0, 1, round: true);
             planned[at] = round;
             again[at] = over =>
-                new MotifPlanner(about with { Over = over }, workshop, overrules).Plan(asked, at, 0, 1, round: true);
+                new MotifPlanner(about with { Over = over }, workshop, overrides).Plan(asked, at, 0, 1, round: true);
             var element = round.Element;
             if (element.Parts.Count > 0)
             {
@@ -65,7 +65,7 @@ internal sealed record Surrounding(
         return new Surrounding(planned, inside) { Again = again };
 
         bool GoesRound(MotifElement asked, int index) => asked.Middle != true
-            && (asked.Arrangement ?? overrules.For(index == 0 ? "motif.arrangement" : $"motif.arrangement:{asked.Id}")) is "ring" or "border";
+            && (asked.Arrangement ?? overrides.For(new DecisionKey("motif.arrangement", index == 0 ? null : asked.Id))) is "ring" or "border";
     }
 
     private static Told Because(PlannedElement element) =>

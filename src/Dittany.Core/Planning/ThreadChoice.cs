@@ -25,7 +25,7 @@ internal sealed record ThreadChoice(ThreadKind Kind, string? Strands, string? St
     /// <paramref name="asked"/> is the thread she named for the element, or null; <paramref name="strands"/> and <paramref name="stitch"/>
     /// what she wished, or null.
     /// </summary>
-    public static ThreadChoice Settle(string id, string? asked, string? hers, string? strands, string? stitch, WordingGround ground,
+    public static ThreadChoice Settle(DecisionKey id, string? asked, string? hers, string? strands, string? stitch, WordingGround ground,
         Workshop workshop)
     {
         var on = new ThreadGround(ground.Cloth, ground.Worn);
@@ -104,7 +104,7 @@ internal sealed record ThreadChoice(ThreadKind Kind, string? Strands, string? St
     /// Tells at the decision which parts are in another thread than the whole by her wish, with what speaks against it here and how it is
     /// handled.
     /// </summary>
-    public void TellParts(string id, IReadOnlyList<Part> parts, WordingGround ground, List<Decision> decisions)
+    public void TellParts(DecisionKey id, IReadOnlyList<Part> parts, WordingGround ground, List<Decision> decisions)
     {
         var at = decisions.FindIndex(d => d.Id == id);
         var others = parts.Where(p => p.Thread.Kind.Id != Kind.Id && !(Laid && p.Thread.Kind.Parts)).GroupBy(p => p.Thread.Kind).ToArray();
@@ -134,7 +134,7 @@ internal sealed record ThreadChoice(ThreadKind Kind, string? Strands, string? St
     }
 
     /// <summary>Tells at the decisions on strands and stitch what of her wishes was not followed.</summary>
-    public void Unfollow(string strandsId, string stitchId, List<Decision> decisions)
+    public void Unfollow(DecisionKey strandsId, DecisionKey stitchId, List<Decision> decisions)
     {
         for (var i = 0; i < decisions.Count; i++)
         {

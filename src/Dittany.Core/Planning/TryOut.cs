@@ -114,10 +114,7 @@ public static class TryOut
         {
             StitchBook.Makes.Area => job with
             {
-                Overrules = new Dictionary<string, string>((job.Overrules ?? Nothing).Where(o => o.Key != "stitch.fill"), StringComparer.Ordinal)
-                {
-                    ["stitch.fill"] = stitch.Id,
-                },
+                Overrides = job.Overrides.With("stitch.fill", stitch.Id),
             },
             _ => Without(job, taken, ["stitch.outline", "thread.strands", .. size is null ? Array.Empty<string>() : [ThreadChoice.Id]])
                 .With(taken, e => e with
@@ -134,13 +131,10 @@ public static class TryOut
 
     private static string? KindOf(Materials.ThreadSize size) => size.Kind.Id == Materials.ThreadKinds.Cotton.Id ? null : size.Kind.Id;
 
-    private static readonly Dictionary<string, string> Nothing = new(StringComparer.Ordinal);
-
     /// <summary>The job without her choices of these decisions about one element.</summary>
-    private static Job Without(Job job, string element, params string[] decisions) => job.Overrules is not { } overrules ? job : job with
+    private static Job Without(Job job, string element, params string[] decisions) => job with
     {
-        Overrules = overrules.Where(o => !decisions.Select(d => Places.KeyOf(job, d, element)).Contains(o.Key, StringComparer.Ordinal))
-            .ToDictionary(o => o.Key, o => o.Value, StringComparer.Ordinal),
+        Overrides = job.Overrides.Without(decisions.Select(d => Places.KeyOf(job, d, element))),
     };
 
     /// <summary>A way tried out, by the plan of <see cref="With"/>.</summary>

@@ -25,7 +25,7 @@ internal sealed class WordStitching(WordingGround ground, StitchFacts facts, Roo
     private const int MostBeside = 3;
 
     /// <summary>The decision on single letters, once they are stitched.</summary>
-    public Decision Told(string id, IReadOnlyList<Part> parts) =>
+    public Decision Told(DecisionKey id, IReadOnlyList<Part> parts) =>
         (_letters ?? throw new InvalidOperationException("Nothing is stitched yet.")).Told(id, varied, parts);
 
     /// <summary>

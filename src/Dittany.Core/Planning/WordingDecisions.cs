@@ -24,7 +24,7 @@ internal sealed record StatedLettering(string? Size, string? Strands, string? St
 internal static class WordingDecisions
 {
     public static void Tell(
-        Func<string, string> id, LetteringQuestion q, LetteringAnswer a, IReadOnlyList<string> rows,
+        Func<string, DecisionKey> id, LetteringQuestion q, LetteringAnswer a, IReadOnlyList<string> rows,
             IReadOnlyList<IReadOnlyList<string>> ways, StatedLettering stated,
         Func<StitchSchools, StitchSpec> specFor, Workshop workshop, List<Decision> decisions)
     {
@@ -44,7 +44,7 @@ internal static class WordingDecisions
         decisions.Add(Strands(id("thread.strands"), q, a, stated.Strands));
     }
 
-    private static Decision Rowed(string id, LetteringQuestion q, LetteringAnswer a, IReadOnlyList<string> rows,
+    private static Decision Rowed(DecisionKey id, LetteringQuestion q, LetteringAnswer a, IReadOnlyList<string> rows,
         IReadOnlyList<IReadOnlyList<string>> ways, string? hers)
     {
         var because = rows.Count == 1
@@ -62,7 +62,7 @@ internal static class WordingDecisions
         static Choice Choice(int count) => new(count.ToString(CultureInfo.InvariantCulture), Say.Upper(Say.Count(count, "row")));
     }
 
-    private static Decision Size(string id, LetteringQuestion q, LetteringAnswer a, StatedLettering stated, Workshop workshop)
+    private static Decision Size(DecisionKey id, LetteringQuestion q, LetteringAnswer a, StatedLettering stated, Workshop workshop)
     {
         var hers = stated.Size;
         var free = hers is null ? a : Lettering.Settle(q with { CapMm = null, Wish = WordingPlanner.WishOf(workshop.Habit("size")) });
@@ -109,7 +109,7 @@ internal static class WordingDecisions
         };
     }
 
-    private static Decision Stitch(string id, LetteringQuestion q, LetteringAnswer a, string? hers, StitchSpec spec)
+    private static Decision Stitch(DecisionKey id, LetteringQuestion q, LetteringAnswer a, string? hers, StitchSpec spec)
     {
         var own = hers is null ? a.Pair : q.CapMm is { } cap ? Lettering.At(q with { Stitch = null }, cap).Pair
             : Lettering.Settle(q with { Stitch = null }).Pair;
@@ -167,7 +167,7 @@ internal static class WordingDecisions
                 + $"{Say.Length(Math.Round(Tolerance.LeastRadiusMm(pair), 1))} that {stitch.Name} can follow.");
     }
 
-    private static Decision Length(string id, LetteringAnswer a, StitchSpec spec, string school, Workshop workshop)
+    private static Decision Length(DecisionKey id, LetteringAnswer a, StitchSpec spec, string school, Workshop workshop)
     {
         var because = new List<Told>
         {
@@ -226,7 +226,7 @@ internal static class WordingDecisions
 
     private static Choice DotStraights => new("straight", "As tiny straight stitches");
 
-    private static Decision Dots(string id, LetteringAnswer a, StitchSpec spec, Workshop workshop)
+    private static Decision Dots(DecisionKey id, LetteringAnswer a, StitchSpec spec, Workshop workshop)
     {
         var knots = spec.Schools.Dots == DotSchool.Knot || (spec.Schools.Dots == DotSchool.ByHeight && a.CapMm >= Knots.FromCapMm);
         var wraps = spec.Wraps;
@@ -250,7 +250,7 @@ internal static class WordingDecisions
         };
     }
 
-    private static Decision Strands(string id, LetteringQuestion q, LetteringAnswer a, string? hers)
+    private static Decision Strands(DecisionKey id, LetteringQuestion q, LetteringAnswer a, string? hers)
     {
         var own = hers is null ? a.Pair.Strands : q.CapMm is { } cap ? Lettering.At(q with { Strands = null }, cap).Pair.Strands
             : Lettering.Settle(q with { Strands = null }).Pair.Strands;

@@ -42,7 +42,7 @@ internal sealed record WordingGround(Form Form, Drawn Drawn, Zone Zone, Region F
 /// <summary>
 /// Plans one wording through Space, Words and Stitches: place, alphabet, rows, size, stitch, strands, colour, and every stitch.
 /// </summary>
-internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Overrules overrules)
+internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, HeardOverrides overrides)
 {
     /// <summary>What is told first of what may be wrong: what the rest often follows from.</summary>
     private static readonly string[] Gravest = ["overflows", "does-not-show", "too-heavy", "closes-up", "touches", "turning", "dropped"];
@@ -56,11 +56,11 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
     /// </summary>
     public (PlannedElement Element, IReadOnlyList<Decision> Decisions) Plan(TextElement asked, int index, int slot, int of)
     {
-        string Id(string decision) => index == 0 ? decision : $"{decision}:{asked.Id}";
+        DecisionKey Id(string decision) => new(decision, index == 0 ? null : asked.Id);
         var decisions = new List<Decision>();
         var alphabet = Alphabet(asked, Id("words.alphabet"), decisions);
         var (place, placeDecision) = Placement.Settle(Id("space.place"), ground.Drawn, ground.Zone, ground.Field, asked.CentreMm,
-            overrules.For(Id("space.place")), slot, of, within: ground.Within);
+            overrides.For(Id("space.place")), slot, of, within: ground.Within);
         decisions.Add(placeDecision);
 
         var thread = ThreadOf(asked, Id);
@@ -68,7 +68,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         _facts = _facts with { Thread = thread.Kind, Laid = thread.Laid };
         var stated = Stated(asked, thread, Id, alphabet);
         var schools = workshop.StitchSchoolsWith(stated.Length, stated.Dots);
-        var arranged = WordsArranged.Settle(Id, asked, ground, place, overrules);
+        var arranged = WordsArranged.Settle(Id, asked, ground, place, overrides);
         decisions.AddRange(arranged.Decisions);
         if (asked.WidthMm is { } wide && stated.Size is null)
         {
@@ -92,7 +92,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         var inOthers = new Dictionary<IAlphabet, LetteringAnswer>();
         var areas = alphabet.Kind == AlphabetKind.Weighted;
         var fillFacts = new FillFacts(_facts.Knit, workshop.Skill == Effort.Skill.Learner);
-        var filling = new FillingRoom(Id("stitch.fill"), areas ? overrules.For(Id("stitch.fill")) : null,
+        var filling = new FillingRoom(Id("stitch.fill"), areas ? overrides.For(Id("stitch.fill")) : null,
             ground.Unfilled ? FillingRoom.None : workshop.Habit("fill") is FillingRoom.None and var none ? none
                 : FillingRoom.ByPart, asked.ByPart,
             FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn), fillFacts, 0,
@@ -100,7 +100,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         var beside = rich && !ground.Unfilled && workshop.Habit("fill") != FillingRoom.None ? new FillingRoom(Id("stitch.fill"), null, FillingRoom.ByPart, [],
             FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn), fillFacts, 0,
             n => StitchSpec.For(new Pair(Book.Plainest, n), schools), KindOf) : null;
-        var stitching = new WordStitching(ground, _facts, _field, schools, filling, overrules.For(Id("stitch.letters"))) { Beside = beside };
+        var stitching = new WordStitching(ground, _facts, _field, schools, filling, overrides.For(Id("stitch.letters"))) { Beside = beside };
         (answer, var (parts, concerns, design)) = WordStitching.SupplestOf(question, answer, a =>
             stitching.Stitched(asked, question, a, colours, place, AsJob));
         parts = [.. SecondColour.In(parts, asked.SecondColour, workshop.Thread(ThreadKinds.Cotton))];
@@ -173,21 +173,21 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             Choose(ways.Select(w => (w.Rows, change(w.Question))).ToArray()).Answer;
     }
 
-    private StatedLettering Stated(TextElement asked, ThreadChoice thread, Func<string, string> id, IAlphabet alphabet) => new(
+    private StatedLettering Stated(TextElement asked, ThreadChoice thread, Func<string, DecisionKey> id, IAlphabet alphabet) => new(
         asked.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture)
-            ?? (asked.WidthMm is null ? overrules.For(id("words.size")) : null),
+            ?? (asked.WidthMm is null ? overrides.For(id("words.size")) : null),
         thread.Strands,
         thread.Stitch,
-        asked.Rows?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(id("words.rows")),
-        overrules.For(id("stitch.length")),
-        Rows.Letters(asked.Text.ReplaceLineEndings(" ")).Any(l => alphabet.Find(l)?.HasDot == true) ? overrules.For(id("stitch.dots"))
+        asked.Rows?.ToString(CultureInfo.InvariantCulture) ?? overrides.For(id("words.rows")),
+        overrides.For(id("stitch.length")),
+        Rows.Letters(asked.Text.ReplaceLineEndings(" ")).Any(l => alphabet.Find(l)?.HasDot == true) ? overrides.For(id("stitch.dots"))
             : null);
 
     private ThreadKind KindOf(string id) => workshop.Thread(ThreadKinds.Find(id).Sure());
 
-    private ThreadChoice ThreadOf(TextElement asked, Func<string, string> id) => ThreadChoice.Settle(id(ThreadChoice.Id), asked.Thread,
-        overrules.For(id(ThreadChoice.Id)), asked.Strands?.ToString(CultureInfo.InvariantCulture) ?? overrules.For(id("thread.strands")),
-        asked.Stitch ?? overrules.For(id("stitch.outline")), ground, workshop);
+    private ThreadChoice ThreadOf(TextElement asked, Func<string, DecisionKey> id) => ThreadChoice.Settle(id(ThreadChoice.Id), asked.Thread,
+        overrides.For(id(ThreadChoice.Id)), asked.Strands?.ToString(CultureInfo.InvariantCulture) ?? overrides.For(id("thread.strands")),
+        asked.Stitch ?? overrides.For(id("stitch.outline")), ground, workshop);
 
     /// <summary>A width is met to this, mm: less than a thread.</summary>
     private const double WidthMetMm = 0.1;
@@ -228,7 +228,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
             : First(ground.Library.Everybodys.Where(a => Rows.Letters(asked.Text.ReplaceLineEndings(" ")).All(l => Rows.IsSpace(l)
             || a.Has(l)))).Sure();
         var (place, _) = Placement.Settle("space.place", ground.Drawn, ground.Zone, ground.Field, asked.CentreMm, null, 0, 1, within: ground.Within);
-        var arranged = WordsArranged.Settle(id => id, asked, ground, place, overrules);
+        var arranged = WordsArranged.Settle(id => id, asked, ground, place, overrides);
         var thread = ThreadOf(asked, id => id);
         _facts = _facts with { Thread = thread.Kind, Laid = thread.Laid };
         var stated = new StatedLettering(asked.CapHeightMm?.ToString("R", CultureInfo.InvariantCulture), thread.Strands, thread.Stitch, asked.Rows?.ToString(CultureInfo.InvariantCulture), null,
@@ -300,9 +300,9 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
     private static IAlphabet? First(IEnumerable<IAlphabet> able) =>
         able.OrderBy(a => a.Kind switch { AlphabetKind.Stroke => 0, AlphabetKind.CentreLine => 1, _ => 2 }).FirstOrDefault();
 
-    private IAlphabet Alphabet(TextElement asked, string id, List<Decision> decisions)
+    private IAlphabet Alphabet(TextElement asked, DecisionKey id, List<Decision> decisions)
     {
-        var hers = asked.Alphabet ?? overrules.For(id);
+        var hers = asked.Alphabet ?? overrides.For(id);
         var letters = Rows.Letters(asked.Text.ReplaceLineEndings(" ")).Where(l => !Rows.IsSpace(l)).ToArray();
         var able = ground.Library.Everybodys.Where(a => letters.All(l => a.Has(l))).ToArray();
         var own = First(able) ?? ground.Library.Alphabets[0];
@@ -324,7 +324,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
     }
 
     /// <summary>How wide the strokes of an outline come out is known only once the height is.</summary>
-    private void TellWidths(string id, IAlphabet alphabet, LetteringAnswer answer, List<Decision> decisions)
+    private void TellWidths(DecisionKey id, IAlphabet alphabet, LetteringAnswer answer, List<Decision> decisions)
     {
         if (alphabet.Facts.Widths is { } widths)
         {
@@ -335,7 +335,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
         }
     }
 
-    private static void TellGreen(string id, MotifColours colours, List<Decision> decisions)
+    private static void TellGreen(DecisionKey id, MotifColours colours, List<Decision> decisions)
     {
         if (colours.Green is { } green)
         {
@@ -349,11 +349,11 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, Ov
     }
 
     /// <summary>The colour of the words, and whether it was she who chose it.</summary>
-    private (string Hex, bool Chosen) Colours(TextElement asked, string id, List<Decision> decisions)
+    private (string Hex, bool Chosen) Colours(TextElement asked, DecisionKey id, List<Decision> decisions)
     {
         var cloth = ground.Cloth;
         var (own, reading) = Legibility.Colours(cloth);
-        var hers = (asked.Colour ?? overrules.For(id))?.ToLowerInvariant();
+        var hers = (asked.Colour ?? overrides.For(id))?.ToLowerInvariant();
         var hex = hers is null ? own.Hex : Palette.HexOf(hers);
         var lightness = ColourDifference.Lightness(Colour.Parse(hex), cloth);
         var apart = ColourDifference.Ciede2000(Colour.Parse(hex).ToLab(), cloth.Colour.ToLab());

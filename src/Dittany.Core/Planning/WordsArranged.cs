@@ -39,14 +39,15 @@ internal sealed record WordsArranged(Arrangement Arrangement, Ornament? Ornament
 
     public static IReadOnlyList<string> Places { get; } = ["before", "after", "above", "below", "between", "dot", "around"];
 
-    public static WordsArranged Settle(Func<string, string> id, TextElement asked, WordingGround ground, Place place, Overrules overrules)
+    public static WordsArranged Settle(Func<string, DecisionKey> id, TextElement asked, WordingGround ground, Place place,
+        HeardOverrides overrides)
     {
-        var hers = asked.Arrangement ?? overrules.For(id("words.arrangement"));
+        var hers = asked.Arrangement ?? overrides.For(id("words.arrangement"));
         var told = Told.First(t => t.Id == (hers ?? "straight"));
         var letters = Rows.Letters(asked.Text).Count(l => !Rows.IsSpace(l));
         var edge = told.Id == "edge" ? EdgeBy(ground, place) : null;
         var way = told.Id == "edge" && edge is null || told.Id == "monogram" && letters > Arrangement.MostInitials ? "straight" : told.Id;
-        var reading = asked.Reading ?? (way is "arc" or "ring" ? overrules.For(id("words.reading")) : null);
+        var reading = asked.Reading ?? (way is "arc" or "ring" ? overrides.For(id("words.reading")) : null);
         var turn = way switch
         {
             "slope" => -(asked.TurnDegrees is { } degrees ? -degrees : UsualSlope) * Math.PI / 180,
@@ -91,15 +92,15 @@ internal sealed record WordsArranged(Arrangement Arrangement, Ornament? Ornament
                 ["Where on the ring the words are to be read."], Readings));
         }
 
-        return new WordsArranged(arrangement, OrnamentOf(id, asked, overrules, decisions), decisions);
+        return new WordsArranged(arrangement, OrnamentOf(id, asked, overrides, decisions), decisions);
     }
 
     /// <summary>The motif that goes with the words, if there is one: its kind, and where it stands.</summary>
-    private static Ornament? OrnamentOf(Func<string, string> id, TextElement asked, Overrules overrules, List<Decision> decisions)
+    private static Ornament? OrnamentOf(Func<string, DecisionKey> id, TextElement asked, HeardOverrides overrides, List<Decision> decisions)
     {
-        var hers = asked.Motif ?? overrules.For(id("words.motif"));
+        var hers = asked.Motif ?? overrides.For(id("words.motif"));
         var motif = hers is null or "none" ? null : MotifLibrary.Find(hers);
-        var placed = asked.MotifPlace ?? overrules.For(id("words.motif-place")) ?? (motif?.Shelf == MotifShelf.Frames ? "around" : "after");
+        var placed = asked.MotifPlace ?? overrides.For(id("words.motif-place")) ?? (motif?.Shelf == MotifShelf.Frames ? "around" : "after");
         if (motif is not null && placed == "dot" && !Rows.Letters(asked.Text).Any(l => l is "i" or "j"))
         {
             placed = "after";
@@ -125,7 +126,7 @@ internal sealed record WordsArranged(Arrangement Arrangement, Ornament? Ornament
             id("words.motif-place"), Station.Words, "Where it stands",
                 new Choice(motif.Shelf == MotifShelf.Frames ? "around" : "after",
                 PlaceTold(motif.Shelf == MotifShelf.Frames ? "around" : "after")),
-            asked.MotifPlace is null && overrules.For(id("words.motif-place")) is null ? null : new Choice(placed, PlaceTold(placed)),
+            asked.MotifPlace is null && overrides.For(id("words.motif-place")) is null ? null : new Choice(placed, PlaceTold(placed)),
             [placed switch
             {
                 "around" => "It is drawn round the words, sized from them.",

@@ -28,14 +28,14 @@ internal static class Working
         .ToArray();
 
     public static Held Hold(IReadOnlyList<WorkedLetter> letters, Called called, WordingGround ground, Workshop workshop,
-        Overrules overrules)
+        HeardOverrides overrides)
     {
         var units = HoopUnits.Of(letters);
         var keepOff = ground.Drawn.Obstacles.Where(o => ground.Zone.Ignores?.Contains(o.Id, StringComparer.Ordinal) != true).Select(o =>
             (o.Ring, By: Clearances.Of(o.Kind).RingMm)).Where(o => o.By is not null).Select(o =>
             new RingFree(o.Ring, o.By.Sure())).ToArray();
-        var hersSchool = overrules.For("hoop.school");
-        var hersSize = (hersSchool ?? workshop.Habit("hold")) != "in-hand" && overrules.For("hoop.size") is { } size
+        var hersSchool = overrides.For("hoop.school");
+        var hersSize = (hersSchool ?? workshop.Habit("hold")) != "in-hand" && overrides.For("hoop.size") is { } size
             ? double.Parse(size, CultureInfo.InvariantCulture) : (double?)null;
         // Loose cloth is gripped where it is cut, and has no seam or hem yet.
         var loose = ground.Form.Loose;
@@ -44,8 +44,8 @@ internal static class Working
             loose is null ? keepOff : [], ground.Cloth, ground.Zone.Opening ?? ground.Drawn.Opening, ground.Zone.HoopLimit
                 ?? ground.Drawn.HoopLimit, workshop.HoopsMm, Holding.SchoolOf(workshop.Habit("hold")),
             workshop.Habit("tension"), workshop.Habit("layers"), hersSchool, hersSize,
-            (hersSchool ?? workshop.Habit("hold")) != "in-hand" ? overrules.For("hoop.tension") : null,
-            ground.Cloth.Lined ? overrules.For("hoop.layers") : null)
+            (hersSchool ?? workshop.Habit("hold")) != "in-hand" ? overrides.For("hoop.tension") : null,
+            ground.Cloth.Lined ? overrides.For("hoop.layers") : null)
         {
             Budget = ground.Budget,
             Called = called,
@@ -216,11 +216,9 @@ internal static class Working
             }).ToArray();
     }
 
-    private const string NeedleOf = "needle.size";
-
     public static List<ThreadNeed> ThreadsOf(
         IReadOnlyList<PlannedElement> elements, IReadOnlyList<RouteRow> route, Cutting cutting, Cloth cloth, double thicknessMm,
-            Workshop workshop, Overrules overrules, List<Decision> decisions)
+            Workshop workshop, HeardOverrides overrides, List<Decision> decisions)
     {
         var byElement = elements.ToDictionary(e => e.Id, StringComparer.Ordinal);
         var needs = new List<ThreadNeed>();
@@ -230,9 +228,9 @@ internal static class Working
         var main = threads.OrderByDescending(g => g.Count()).ThenBy(g => g.Key.Id, StringComparer.Ordinal).FirstOrDefault()?.Key;
         foreach (var group in threads)
         {
-            var named = $"{NeedleOf}:{group.Key.Id}";
-            var id = group.Key == main ? NeedleOf : named;
-            var hers = overrules.For(named) ?? (group.Key == main ? overrules.For(NeedleOf) : null);
+            var named = new DecisionKey(DecisionKey.Needle, Thread: group.Key.Id);
+            var id = group.Key == main ? named with { Thread = null } : named;
+            var hers = overrides.For(named) ?? (group.Key == main ? overrides.For(id) : null);
             var whipped = group.Any(r => Book.Find(byElement[r.Element].Parts[r.Part].Stitch).Sure().Blunt);
             var (needle, decision) = ThreadRoom.Needle(id, threads.Length > 1 ? group.Key.Name : null, group.Key.Size, cloth,
                 workshop.Habit("needle"), whipped, hers);

@@ -205,9 +205,7 @@ internal sealed partial class ChangeReader
 
     private void Choose(string decision, string choice, string told) => _done.Add(new Done($"{Say.Upper(DecisionBook.Spoken(decision))}: {told}.", j => j with
     {
-        Overrules = new Dictionary<string, string>(j.Overrules ?? new Dictionary<string, string>(StringComparer.Ordinal),
-            StringComparer.Ordinal)
-        { [decision] = choice },
+        Overrides = j.Overrides.With(decision, choice),
     }));
 
     private void Reword(Bit value)

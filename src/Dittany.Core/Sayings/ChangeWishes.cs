@@ -55,7 +55,7 @@ internal sealed partial class ChangeReader
         {
             Meaning.Colour => j => On(j, id, e => e with { Colour = hex }, m => m with { Colour = hex }),
             Meaning.Stitch => j => On(j, id, e => e with { Stitch = value.Id }, m => m with { Stitch = value.Id }),
-            Meaning.Fill => j => j with { Overrules = new Dictionary<string, string>(j.Overrules ?? new Dictionary<string, string>(StringComparer.Ordinal), StringComparer.Ordinal) { [Heard.Key(j, "stitch.fill", id)] = value.Id } },
+            Meaning.Fill => j => j with { Overrides = j.Overrides.With(Heard.Key(j, "stitch.fill", id), value.Id) },
             Meaning.Thread => j => On(j, id, e => e with { Thread = value.Id }, m => m with { Thread = value.Id }),
             Meaning.Strands => j => On(j, id, e => e with { Strands = n }, m => m with { Strands = n }),
             Meaning.Style => j => On(j, id, e => e with { Alphabet = value.Id }, m => m),

@@ -2,6 +2,7 @@ using Dittany.Core.Items;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 
 namespace Dittany.Core.Sayings;
 
@@ -39,7 +40,7 @@ public sealed record Heard(string Said, IReadOnlyList<Span> Spans, IReadOnlyList
     public string? Hand { get; init; }
 
     /// <summary>Choices for the whole piece, by their decisions.</summary>
-    public IReadOnlyDictionary<string, string> Overrules { get; init; } = new Dictionary<string, string>(StringComparer.Ordinal);
+    public OverrideSet Overrides { get; init; } = OverrideSet.None;
 
     public static Heard Nothing { get; } = new(string.Empty, [], [], []);
 
@@ -142,8 +143,7 @@ public sealed record Heard(string Said, IReadOnlyList<Span> Spans, IReadOnlyList
         }
 
         var first = Elements[0].Zone ?? (Elements.Any(e => e.Zone is not null) ? null : Zone);
-        var (words, motifs, ids, choices) = (new List<TextElement>(), new List<MotifElement>(), new List<string>(),
-            new Dictionary<string, string>(Overrules, StringComparer.Ordinal));
+        var (words, motifs, ids, choices) = (new List<TextElement>(), new List<MotifElement>(), new List<string>(), Overrides);
         var usual = (own is null ? FormOf : OwnForms.AsForm(own))?.Zones[0].Id;
         foreach (var element in Elements)
         {
@@ -172,22 +172,22 @@ public sealed record Heard(string Said, IReadOnlyList<Span> Spans, IReadOnlyList
         };
         if (Unsewn && FormOf is { ByPattern: true })
         {
-            choices["item.sewn"] = "not-sewn";
+            choices = choices.With("item.sewn", "not-sewn");
         }
 
         job = job with { Zone = first };
         foreach (var (element, id) in Elements.Zip(ids).Where(e => e.First.Fill is not null))
         {
-            choices[Key(job, "stitch.fill", id)] = element.Fill ?? string.Empty;
+            choices = choices.With(Key(job, "stitch.fill", id), element.Fill ?? string.Empty);
         }
 
-        return job with { Overrules = choices.Count == 0 ? null : choices };
+        return job with { Overrides = choices };
     }
 
     /// <summary>
     /// A decision of one element as a job names it: by its element where that is not the first of its place, and by its place.
     /// </summary>
-    internal static string Key(Job job, string decision, string id) => Places.KeyOf(job, decision, id);
+    internal static DecisionKey Key(Job job, string decision, string id) => Places.KeyOf(job, decision, id);
 
     private static string Cut(string title) => title.Length <= JobCheck.MostTitle ? title : $"{title[..(JobCheck.MostTitle - 1)].TrimEnd()}…";
 }

@@ -25,7 +25,7 @@ internal sealed partial class Hearing
     private readonly List<Bit> _pending = [];
     private readonly List<(Bit Part, IReadOnlyList<Bit> Wishes, int Last)> _parts = [];
     private readonly List<Question> _asked = [];
-    private readonly Dictionary<string, string> _overrules = new(StringComparer.Ordinal);
+    private readonly Dictionary<string, string> _overrides = new(StringComparer.Ordinal);
     private readonly Dictionary<int, string> _means = [];
 
     private Form? _form;

@@ -3,6 +3,7 @@ using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Motifs;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Core.Words;
 
 namespace Dittany.Core.Sayings;
@@ -53,7 +54,7 @@ internal sealed partial class Hearing
             MakeUp = _makeUp,
             Unsewn = _unsewn,
             Hand = _hand,
-            Overrules = _overrules,
+            Overrides = OverrideSet.Of(_overrides.Select(o => (DecisionKey.Parse(o.Key), o.Value))),
         };
     }
 

@@ -99,7 +99,7 @@ internal sealed partial class Hearing
 
     private void Overrule(Bit bit, string decision, string choice)
     {
-        if (!_overrules.TryAdd(decision, choice) && _overrules[decision] != choice)
+        if (!_overrides.TryAdd(decision, choice) && _overrides[decision] != choice)
         {
             Ask(bit, $"Two were said, and the first is taken: “{bit.Name}” is left out.", [new Answer(string.Empty, "leave it out")]);
         }

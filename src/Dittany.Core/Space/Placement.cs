@@ -43,7 +43,7 @@ public static class Placement
     /// <paramref name="parts"/> spreads several elements over the field, one below the other. A usual place of another zone cannot be taken
     /// here: the zone's own stands. Where something goes round it, that is its room, and <paramref name="within"/> its middle.
     /// </summary>
-    public static (Place Place, Decision Decision) Settle(string decisionId, Drawn item, Zone zone, Region field, Pt? centreMm,
+    public static (Place Place, Decision Decision) Settle(DecisionKey decisionId, Drawn item, Zone zone, Region field, Pt? centreMm,
         string? hers, int part, int parts, Called? called = null, Within? within = null)
     {
         var (least, greatest) = field.IsEmpty ? Region.Of(zone.Ring).Box : field.Box;

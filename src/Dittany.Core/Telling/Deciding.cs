@@ -10,7 +10,7 @@ public static class Deciding
     /// instead, or null. The reasons are those of the choice that stands; her choice is never listed among what is ruled out or offered.
     /// </summary>
     public static Decision Make(
-        string id,
+        DecisionKey key,
         Station station,
         string subject,
         Choice own,
@@ -29,7 +29,7 @@ public static class Deciding
             ? because
             : [YourChoice(string.Equals(hers.ChoiceId, own.ChoiceId, StringComparison.Ordinal), own.Text), .. because];
         return new Decision(
-            id,
+            key,
             station,
             subject,
             stands.Text,

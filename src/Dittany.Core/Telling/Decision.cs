@@ -29,7 +29,7 @@ public sealed record RuledOut(string ChoiceId, Told Text, IReadOnlyList<Told> Be
 /// a habit or wish of hers that could not be followed here, with the reason and what would let it be.
 /// </summary>
 public sealed record Decision(
-    string Id,
+    DecisionKey Key,
     Station Station,
     string Subject,
     Told Choice,
@@ -43,6 +43,9 @@ public sealed record Decision(
     IReadOnlyList<string>? From = null,
     IReadOnlyList<Told>? NotFollowed = null)
 {
+    /// <summary>Its key as JSON and a change write it.</summary>
+    public string Id => Key.ToString();
+
     /// <summary>Changes of the job that would let more of what she wishes be followed, each tried out.</summary>
     public IReadOnlyList<Offer>? Offers { get; init; }
 

@@ -91,9 +91,6 @@ public static class CuttingRoom
     /// <summary>From fingertip to elbow and back, mm (common practice: 80 to 95 cm).</summary>
     private const double TwiceForearmMm = 860;
 
-    /// <summary>What a finish wants: a needle of 40 mm must be led under stitches (common practice: 70 to 80 mm).</summary>
-    public const double FinishMm = 70;
-
     public static IReadOnlyList<Ending> Starts { get; } =
     [
         new("away-knot", $"Away-knot, {Say.Cm(12)} off", 120, 2.5, "No knot stays in the work: the tail is cut free and woven in.",
@@ -113,13 +110,13 @@ public static class CuttingRoom
 
     public static IReadOnlyList<Ending> Finishes { get; } =
     [
-        new("weave", "Woven in, no knot", FinishMm, 1.0, "Under three stitches, turn, two more: flat, and it holds in the wash.",
+        new("weave", "Woven in, no knot", 30, 1.0, "Under three stitches, turn, two more: flat, and it holds in the wash.",
             "common practice"),
-        new("knot-and-weave", "Knotted and woven in", FinishMm, 1.5, "A knot, then under two stitches: the safest, a little thicker.",
+        new("knot-and-weave", "Knotted and woven in", 30, 1.5, "A knot, then under two stitches: the safest, a little thicker.",
             "common practice", Lump: true),
-        new("knot", "Knotted", FinishMm, 1.0, "Quick; a small tail must be left for the knot to survive the wash.", "common practice",
+        new("knot", "Knotted", 30, 1.0, "Quick; a small tail must be left for the knot to survive the wash.", "common practice",
             Lump: true),
-        new("bow", "Strands parted and tied", FinishMm, 1.0, "Enough for what hangs on a wall and is never washed.", "common practice",
+        new("bow", "Strands parted and tied", 50, 1.0, "Enough for what hangs on a wall and is never washed.", "common practice",
             Lump: true),
     ];
 

@@ -86,7 +86,7 @@ public static class ThreadRoom
     /// <summary>
     /// The needle, with its decision; <paramref name="ofThread"/> is the colour it is for where there are several, else null.
     /// </summary>
-    public static (Needle Needle, Decision Decision) Needle(string decisionId, string? ofThread, ThreadSize size, Cloth cloth,
+    public static (Needle Needle, Decision Decision) Needle(DecisionKey decisionId, string? ofThread, ThreadSize size, Cloth cloth,
         string school, bool whipped, string? hers)
     {
         var usual = Needles.For(size, cloth);

@@ -5,6 +5,7 @@ using System.Text.Json;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Core.Words;
 
 namespace Dittany.Formats.Json;
@@ -132,10 +133,11 @@ public static class JobJson
 
         ElementJson.Write(w, job);
         WriteStanding(w, job);
-        if (job.Overrules is { Count: > 0 } overrules)
+        if (job.Overrides.Count > 0)
         {
             w.WriteStartObject("overrules");
-            foreach (var (id, value) in overrules.OrderBy(o => o.Key, StringComparer.Ordinal))
+            foreach (var (id, value) in job.Overrides.Select(o => (Id: o.Key.ToString(), o.Choice)).OrderBy(o => o.Id,
+                StringComparer.Ordinal))
             {
                 w.WriteString(id, value);
             }
@@ -179,14 +181,14 @@ public static class JobJson
         var measured = faults.Numbers(item, "measuredMm", "#/item");
         var use = new StatedUse(null, faults.Flag(item, "nextToSkin", "#/item"), faults.Text(item, "washed", "#/item"),
             faults.Text(item, "lasts", "#/item"));
-        var overrules = new Dictionary<string, string>(StringComparer.Ordinal);
+        var overrides = new List<(DecisionKey Key, string Choice)>();
         if (top.TryGetValue("overrules", out var o))
         {
             foreach (var (id, value) in faults.Members(o, "#/overrules"))
             {
                 if (Value(value, JsonFaults.Join("#/overrules", id), faults) is { } text)
                 {
-                    overrules[id] = text;
+                    overrides.Add((id, text));
                 }
             }
         }
@@ -202,7 +204,7 @@ public static class JobJson
             item.TryGetValue("fabric", out var f) ? FabricOf(f, faults) : null,
             faults.Text(item, "wearer", "#/item"),
             faults.Text(top, "zone", "#"),
-            overrules,
+            OverrideSet.Of(overrides),
             top.TryGetValue("done", out var d) ? DoneOf(d, faults) : null,
             measured is { Count: > 0 } ? measured : null,
             item.TryGetValue("own", out var own) ? FormJson.Read(own, "#/item/own", faults) : null,

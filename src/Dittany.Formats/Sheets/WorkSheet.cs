@@ -34,7 +34,7 @@ internal static class WorkSheet
             "transfer.stabiliser", "hoop.size", "hoop.tension", "thread.start", "thread.finish", "order.places", "time.ready" })
         {
             // What all places share is said once; where they differ each says its own.
-            var told = plan.Decisions.Where(d => d.Id.Split(Places.Mark)[0] == id).ToArray();
+            var told = plan.Decisions.Where(d => d.Key.Anywhere == id).ToArray();
             if (Array.TrueForAll(told, d => d.Choice == told[0].Choice))
             {
                 told = told.Take(1).ToArray();
@@ -42,7 +42,7 @@ internal static class WorkSheet
 
             foreach (var decision in told)
             {
-                var of = told.Length > 1 && !decision.Id.Contains(Places.Mark, StringComparison.Ordinal)
+                var of = told.Length > 1 && decision.Key.Place is null
                     ? $"{Say.Upper(places.First(p => p.Main).Name)}: " : string.Empty;
                 flow.Fact(of.Length > 0 ? $"{of}{Say.Lower(decision.Subject)}" : decision.Subject, decision.Choice);
             }

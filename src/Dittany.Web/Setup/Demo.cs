@@ -3,6 +3,7 @@ using Dittany.Core.Items;
 using Dittany.Core.Materials;
 using Dittany.Core.Motifs;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Core.Time;
 using Dittany.Formats.Pictures;
 using Dittany.Store;
@@ -13,7 +14,8 @@ namespace Dittany.Web.Setup;
 public static class Demo
 {
     /// <summary>
-    /// The pieces, the last first: four items, several cloths, short and long words, accents, two rows, dark cloth, overrules; one that
+    /// The pieces, the last first: four items, several cloths, short and long words, accents, two rows, dark cloth, choices of her own;
+    /// one that
     /// cannot fit, one that does not read, one due too soon, one half stitched, one drying, one finished.
     /// </summary>
     public static IReadOnlyList<(Job Job, string What)> Pieces(DateOnly today) =>
@@ -25,7 +27,7 @@ public static class Demo
         (Piece("tea-towel", today, "Thyme", "Towel with thyme", today.AddDays(5)) with { Done = new Done(true, 99, today.AddDays(-1)) },
             "Rinsed and hung up"),
         (Piece("napkin", today, "Great-aunt Philomena", "A whole name in a corner", today.AddDays(33),
-            overrules: new() { ["words.size"] = "14", ["words.rows"] = "1" }), "New piece"),
+            overrides: [("words.size", "14"), ("words.rows", "1")]), "New piece"),
         (Piece("baby-bodysuit", today, "Wilma", "Wilma’s bodysuit", today.AddDays(7), colour: "#b9ccd4") with { Done = new Done(true, 2) },
             "Two lengths stitched"),
         (Piece("tea-towel", today, "Zoë", "Zoë’s first kitchen", today.AddDays(12)), "New piece"),
@@ -37,11 +39,11 @@ public static class Demo
         (Piece("baby-bodysuit", today, "Juniper", "Juniper, a size up", today.AddDays(30), colour: "#d9e0d2") with { Size = "68" },
             "New piece"),
         (Piece("tote", today, "MÆ", "Monogram on lined canvas", today.AddDays(28), colour: "#7c8f86",
-            overrules: new() { ["stitch.outline"] = "chain" }) with { Size = "38x42-lined" }, "New piece"),
+            overrides: [("stitch.outline", "chain")]) with { Size = "38x42-lined" }, "New piece"),
         (Piece("tea-towel", today, "Juniper", "Juniper, ironed on", today.AddDays(36), kind: "linen",
-            overrules: new() { ["transfer.method"] = "hot-iron" }), "New piece"),
+            overrides: [("transfer.method", "hot-iron")]), "New piece"),
         (Piece("napkin", today, "Hippolyta", "Hippolyta in chain", today.AddDays(40),
-            overrules: new() { ["stitch.outline"] = "chain", ["words.size"] = "9" }), "New piece"),
+            overrides: [("stitch.outline", "chain"), ("words.size", "9")]), "New piece"),
     ];
 
     /// <summary>Pieces with other hands, arrangements and motifs.</summary>
@@ -65,7 +67,7 @@ public static class Demo
                 new MotifElement("cornflower", "cornflower-stalk", HeightMm: 130, CentreMm: new Pt(222, 196)),
                 new MotifElement("buttercup", "buttercup-stalk", HeightMm: 110, CentreMm: new Pt(286, 208)),
                 new MotifElement("bird", "songbird", HeightMm: 66, CentreMm: new Pt(234, 246)) { Layer = 1 },], today,
-            "A bird among wild flowers, for Alma", today.AddDays(120), Overrules: new Dictionary<string, string>(StringComparer.Ordinal) { ["stitch.letters"] = "varied" }), "New piece"),
+            "A bird among wild flowers, for Alma", today.AddDays(120), Overrides: OverrideSet.Of(("stitch.letters", "varied"))), "New piece"),
         (new Job("tote", [new TextElement("name", "BREAD & BOOKS", "sturdy-serif", Rows: 2, CapHeightMm: 42) { Craft = "paint" }], today,
             "Bag for the reading circle, sprayed", today.AddDays(126)), "New piece"),
         (Field(today) with { Done = new Done(true, 40) }, "On the hoop"),
@@ -210,7 +212,7 @@ public static class Demo
     /// A dress that grows: flowers at its hem from last year, a name on the bodice and a leaf on the sleeve for this one.
     /// </summary>
     private static Job Growing(DateOnly today) => new("dress", [new TextElement("name", "Linnea") { Zone = "bodice" }, new MotifElement("hem", "flower-stem", Arrangement: "row", Count: 7, HeightMm: 62, Seed: 4) { Loosely = new Loosely(12, 25) },
-            new MotifElement("leaf", "leaf-sprig", HeightMm: 30) { Zone = "sleeve" },], today,
+            new MotifElement("leaf", "leaf-sprig", HeightMm: 30) { Zone = "sleeve" }], today,
         "Linnea’s dress, a year on", today.AddDays(50))
     {
         Standing = [["hem"]],
@@ -218,7 +220,7 @@ public static class Demo
 
     private static Job Piece(
         string form, DateOnly today, string words, string title, DateOnly due, string? colour = null, string? kind = null,
-            Dictionary<string, string>? overrules = null) => new(
+            params (DecisionKey Key, string Choice)[] overrides) => new(
         form, [new TextElement("name", words)], today, title, due, Fabric: colour is null && kind is null ? null
-            : new StatedFabric(kind, colour), Overrules: overrules);
+            : new StatedFabric(kind, colour), Overrides: OverrideSet.Of(overrides));
 }

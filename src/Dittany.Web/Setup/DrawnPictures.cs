@@ -4,6 +4,7 @@ using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
 using Dittany.Core.Motifs;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Core.Words;
 using Dittany.Formats.Drawings;
 using Dittany.Formats.Sheets;
@@ -96,7 +97,7 @@ public static class DrawnPictures
             Elements = [asked with { Text = words, Alphabet = alphabet.Id, CapHeightMm = capMm, WidthMm = null, Rows = null,
                 CentreMm = null, Strands = null, Stitch = null, Motif = null, MotifPlace = null }],
             Done = null,
-            Overrules = null,
+            Overrides = OverrideSet.None,
         };
     }
 

@@ -16,9 +16,9 @@ namespace Dittany.Web.Setup;
 public sealed class Plans : IDisposable
 {
     /// <summary>
-    /// What is kept, in stitches: about 60 MB. All pieces of a full list twice over, for a habit is tried on them beside what stands.
+    /// What is kept, in stitches: about 50 MB. All pieces of a full list twice over, for a habit is tried on them beside what stands.
     /// </summary>
-    private const long MostKept = 60_000;
+    private const long MostKept = 50_000;
 
     /// <summary>What a plan weighs beside its stitches: its decisions and drawings of the item.</summary>
     private const long OwnWeight = 400;

@@ -7,6 +7,7 @@ using Dittany.Core.Items;
 using Dittany.Core.Materials;
 using Dittany.Core.Operations;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Core.Tests.Planning;
 using Dittany.Core.Time;
 using FsCheck.Fluent;
@@ -201,10 +202,7 @@ public class CraftTests
     [Fact]
     public void Wishes_for_thread_are_not_dropped_without_a_word()
     {
-        var plan = Jobs.Make(new Job("tote", [new MotifElement("m", "heart", HeightMm: 80, Stitch: "chain", Strands: 4, Colour: "#efe6d2") { Craft = "paint" }], Jobs.Monday, Overrules: new Dictionary<string, string>(StringComparer.Ordinal)
-        {
-            ["hoop.school"] = "in-hand",
-        }),
+        var plan = Jobs.Make(new Job("tote", [new MotifElement("m", "heart", HeightMm: 80, Stitch: "chain", Strands: 4, Colour: "#efe6d2") { Craft = "paint" }], Jobs.Monday, Overrides: OverrideSet.Of(("hoop.school", "in-hand"))),
             Workshop.Default);
         var told = string.Join(' ', plan.Decision("craft")!.NotFollowed!);
         Assert.Contains("Chain stitch, your wish", told, StringComparison.Ordinal);

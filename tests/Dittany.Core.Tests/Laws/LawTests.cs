@@ -5,6 +5,7 @@ using Dittany.Core.Laws;
 using Dittany.Core.Materials;
 using Dittany.Core.Operations;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Core.Tests.Planning;
 using Dittany.Core.Transfer;
 
@@ -62,12 +63,12 @@ public class LawTests
         var form = Pick(random, Catalogue.Forms);
         string? Craft() => random.Next(3) == 0 ? Pick(random, AllCrafts.Ids) : null;
         string? Thread() => random.Next(3) == 0 ? Pick(random, ThreadKinds.All).Id : null;
-        var overrules = new Dictionary<string, string>(StringComparer.Ordinal);
+        var overrides = OverrideSet.None;
         void Wish(string id, IReadOnlyList<string> of)
         {
             if (random.Next(4) == 0)
             {
-                overrules[id] = Pick(random, of);
+                overrides = overrides.With(id, Pick(random, of));
             }
         }
 
@@ -77,7 +78,7 @@ public class LawTests
         Wish("finish.press", Dittany.Core.Finishing.FinishRoom.Presses.Select(p => p.ChoiceId).ToArray());
         var job = new Job(form.Id, [new TextElement("w", "Oda") { Thread = Thread(), Craft = Craft() }, .. random.Next(2) == 0
             ? [new MotifElement("m", "heart", HeightMm: 20) { Thread = Thread(), Craft = Craft() }] : Array.Empty<JobElement>()], Jobs.Monday,
-            Fabric: random.Next(2) == 0 ? new StatedFabric(Pick(random, Cloths.All).Id) : null, Overrules: overrules)
+            Fabric: random.Next(2) == 0 ? new StatedFabric(Pick(random, Cloths.All).Id) : null, Overrides: overrides)
         {
             Use = random.Next(3) == 0 ? new StatedUse(Washed: Pick(random, Wearing.Washings).ChoiceId) : null,
         };
@@ -97,7 +98,7 @@ public class LawTests
         var plan = Jobs.Plan(job);
         Assert.Empty(AllLaws.Broken(job, Workshop.Default, plan));
         var hot = plan with { Work = plan.Work.Select(o => o.Id == "press" ? o with { Iron = new Ironing(IronLimit.ThreeDots, true) } : o).ToArray() };
-        Assert.Equal(["one heat", "one heat"], AllLaws.Broken(job, Workshop.Default, hot).Select(b => b.Law));
+        Assert.Equal(["one heat", "one heat", "in order"], AllLaws.Broken(job, Workshop.Default, hot).Select(b => b.Law));
         var wet = plan with { Work = plan.Work.Select(o => o.Water is null ? o : o with { Water = new Watering(60) }).ToArray() };
         Assert.All(AllLaws.Broken(job, Workshop.Default, wet), b => Assert.Equal("one water", b.Law));
         Assert.NotEmpty(AllLaws.Broken(job, Workshop.Default, wet));

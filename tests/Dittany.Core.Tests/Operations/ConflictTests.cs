@@ -1,3 +1,4 @@
+using Dittany.Core.Items;
 using Dittany.Core.Materials;
 using Dittany.Core.Operations;
 using Dittany.Core.Planning;
@@ -128,11 +129,7 @@ public class ConflictTests
             {
                 var plan = Jobs.Make(new Job("tote", [new TextElement("w", "Oda", CapHeightMm: 25, CentreMm: new(0, -80)), new MotifElement("a", "heart", HeightMm: 40, CentreMm: new(-60, 40)) { Craft = one },
                         new MotifElement("b", "songbird", HeightMm: 60, CentreMm: new(60, 40)) { Craft = other },], Jobs.Monday,
-                    Overrules: new Dictionary<string, string>(StringComparer.Ordinal)
-                    {
-                        ["transfer.marker"] = marker,
-                        ["transfer.method"] = "light-trace",
-                    }), Workshop.Default);
+                    Overrides: OverrideSet.Of(("transfer.marker", marker), ("transfer.method", "light-trace"))), Workshop.Default);
                 Assert.Empty(Conflicts.In(plan.Work));
                 Assert.DoesNotContain(plan.Cautions, c => c.Id == "crafts-hurt");
                 Assert.Equal(plan.Work.Count, plan.Work.Select(o => o.Id).Distinct().Count());
@@ -140,6 +137,30 @@ public class ConflictTests
                 Assert.True(plan.Work.ToList().FindIndex(o => o.Kind == OpKind.Felt) is var felt
                     && (felt < 0 || plan.Work.Skip(felt).All(o => o is { Iron: null, Water: null })));
             }
+        }
+    }
+
+    /// <summary>
+    /// Paint is set as hot as the cloth bears, and thread that bears less is stitched after it (a metallic bears one dot, wool two: ISO
+    /// 3758); thread that bears as much as the cloth may be there before.
+    /// </summary>
+    [Theory]
+    [InlineData("metallic", true)]
+    [InlineData("wool", true)]
+    [InlineData("cotton", false)]
+    public void No_hot_iron_meets_tender_thread(string thread, bool tender)
+    {
+        foreach (var marker in new[] { "water-erasable", "heat-erasable", "chalk" })
+        {
+            var plan = Jobs.Make(new Job("framed-sampler", [new TextElement("w", "Oda", CapHeightMm: 25) { Thread = thread == "cotton" ? null : thread },
+                new MotifElement("a", "heart", HeightMm: 40) { Craft = "paint" }], Jobs.Monday, Fabric: new StatedFabric("linen"),
+                Overrides: OverrideSet.Of(("transfer.marker", marker), ("transfer.method", "light-trace"))), Workshop.Default);
+            var work = plan.Work.ToList();
+            var (set, stitched) = (work.FindIndex(o => o.Id == "paint-set"), work.FindIndex(o => o.Kind == OpKind.Stitch));
+            Assert.True(set >= 0 && stitched >= 0);
+            Assert.Equal(tender, work[stitched].Leaves.Count > 0);
+            Assert.True(!tender || set < stitched, $"{thread}, {marker}: {string.Join(", ", work.Select(o => o.Id))}");
+            Assert.Empty(Conflicts.In(plan.Work));
         }
     }
 

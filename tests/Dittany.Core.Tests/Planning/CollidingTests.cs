@@ -1,6 +1,7 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 
 namespace Dittany.Core.Tests.Planning;
 
@@ -61,8 +62,8 @@ public class CollidingTests
     {
         var job = Heap with
         {
-            Overrules = new Dictionary<string, string>(StringComparer.Ordinal) { ["words.size:max"] = "9", ["hoop.school"] = "in-hand" },
-            Elements = [Heap.Wordings[0], Heap.Wordings[1] with { CapHeightMm = null }]
+            Overrides = OverrideSet.Of(("words.size:max", "9"), ("hoop.school", "in-hand")),
+            Elements = [Heap.Wordings[0], Heap.Wordings[1] with { CapHeightMm = null }, Heap.Motifs[0]]
         };
         var member = Changes.MemberOf(job, "max", "capHeightMm");
         Assert.Equal("capHeightMm", Changes.MemberOf(job, "ida", "capHeightMm"));
@@ -70,8 +71,8 @@ public class CollidingTests
         Assert.Null(fault);
         Assert.Equal((20.0, 14.0), (changed!.Wordings[0].CapHeightMm, changed.Wordings[1].CapHeightMm));
         Assert.Equal("14", Changes.Read(changed, member));
-        Assert.DoesNotContain("words.size:max", changed.Overrules!.Keys);
-        Assert.Equal("in-hand", changed.Overrules["hoop.school"]);
+        Assert.DoesNotContain("words.size:max", changed.Overrides.Select(o => o.Key.ToString()));
+        Assert.Equal("in-hand", changed.Overrides["hoop.school"]);
         Assert.NotNull(Changes.Apply(job, new Change("elements/nobody/colour", "#ffffff", "white")).Fault);
         Assert.Equal("26", Changes.Read(Changes.Apply(job, new Change("elements/flower/heightMm", "26", "lower")).Job!, "elements/flower/heightMm"));
     }

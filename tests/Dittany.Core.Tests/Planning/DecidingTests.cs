@@ -86,9 +86,7 @@ public class DecidingTests
     [Fact]
     public void What_nobody_asks_for_is_set_aside()
     {
-        var overrules = new Overrules(new Dictionary<string,
-            string>(StringComparer.Ordinal)
-        { ["z.last"] = "1", ["a.first"] = "2", ["m.heard"] = "3" });
+        var overrules = new HeardOverrides(OverrideSet.Of(("z.last", "1"), ("a.first", "2"), ("m.heard", "3")));
         Assert.Equal("3", overrules.For("m.heard"));
         Assert.Equal("3", overrules.For("m.heard"));
         Assert.Null(overrules.For("no.such"));

@@ -1,4 +1,5 @@
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Core.Words;
 
 namespace Dittany.Core.Tests.Planning;
@@ -37,9 +38,7 @@ public class DecisionBookTests
     [Fact]
     public void A_width_lets_go_of_an_overruled_size()
     {
-        var job = new Job("tea-towel", [new MotifElement("sprig", "leaf-sprig")], Jobs.Monday, Overrules: new Dictionary<string,
-            string>(StringComparer.Ordinal)
-        { ["motif.size"] = "40" });
+        var job = new Job("tea-towel", [new MotifElement("sprig", "leaf-sprig")], Jobs.Monday, Overrides: OverrideSet.Of(("motif.size", "40")));
         var wide = Changes.Apply(job, new Change("widthMm", "35", "x")).Job!;
         Assert.Empty(JobCheck.Faults(wide, Workshop.Default, Library.Ours));
         Assert.Equal("#/elements/0/widthMm", DecisionBook.Pointer(wide, "motif.size", null));

@@ -185,10 +185,10 @@ public class DecisionTests
     {
         TextElement one = new("one", "Mimi and Ida", Colour: "#8f3a67", CapHeightMm: 14, CentreMm: new Pt(250, 560)),
             two = new("two", "Bo", Colour: "#4f7358", CapHeightMm: 14, CentreMm: new Pt(250, 610));
-        var hers = new Dictionary<string, string>(StringComparer.Ordinal) { ["needle.size:leaf-green-3"] = "crewel-5" };
+        var hers = OverrideSet.Of(("needle.size:leaf-green-3", "crewel-5"));
         foreach (var elements in new[] { new[] { one, two }, [two, one] })
         {
-            var plan = Jobs.Plan(Jobs.Towel() with { Elements = elements.Select(e => e with { Strands = 3 }).ToArray(), Overrules = hers });
+            var plan = Jobs.Plan(Jobs.Towel() with { Elements = elements.Select(e => e with { Strands = 3 }).ToArray(), Overrides = hers });
             Assert.Equal("crewel-5", plan.Threads.Single(t => t.Thread.Id == "leaf-green-3").Needle);
             Assert.NotEqual("crewel-5", plan.Threads.Single(t => t.Thread.Id == "mulberry-3").Needle);
             Assert.Empty(plan.SetAside);

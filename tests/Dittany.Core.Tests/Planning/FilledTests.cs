@@ -5,6 +5,7 @@ using Dittany.Core.Motifs;
 using Dittany.Core.Planning;
 using Dittany.Core.Route;
 using Dittany.Core.StitchBook;
+using Dittany.Core.Telling;
 using Dittany.Core.Words;
 using FsCheck.Fluent;
 
@@ -16,7 +17,7 @@ public class FilledTests
     private static readonly DateOnly Monday = new(2027, 3, 1);
 
     private static Plan Make(string form, string? fill, MotifElement motif) => Planner.Make(new Job(form, [motif], Monday,
-        Overrules: fill is null ? null : new Dictionary<string, string>(StringComparer.Ordinal) { ["stitch.fill"] = fill }),
+        Overrides: fill is null ? null : OverrideSet.Of(("stitch.fill", fill))),
         Workshop.Default, Library.Ours);
 
     /// <summary>

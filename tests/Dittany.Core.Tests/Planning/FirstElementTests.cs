@@ -1,4 +1,5 @@
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 
 namespace Dittany.Core.Tests.Planning;
 
@@ -6,7 +7,7 @@ namespace Dittany.Core.Tests.Planning;
 public class FirstElementTests
 {
     private static Job Two(params (string Decision, string Choice)[] chosen) => new("tea-towel", [new MotifElement("a", "heart"), new MotifElement("b", "star")], Jobs.Monday,
-        Overrules: chosen.ToDictionary(c => c.Decision, c => c.Choice, StringComparer.Ordinal));
+        Overrides: OverrideSet.Of(chosen.Select(c => ((DecisionKey)c.Decision, c.Choice))));
 
     private static Job Changed(Job job, Change change)
     {
@@ -16,8 +17,8 @@ public class FirstElementTests
         return changed!;
     }
 
-    private static IEnumerable<string> Chosen(Job job) => (job.Overrules ?? new Dictionary<string, string>(StringComparer.Ordinal))
-        .Select(o => $"{o.Key}={o.Value}").Order(StringComparer.Ordinal);
+    private static IEnumerable<string> Chosen(Job job) => job.Overrides
+        .Select(o => $"{o.Key}={o.Choice}").Order(StringComparer.Ordinal);
 
     /// <summary>The first is taken away: its height and colour are not the next one's, and that one's own are not lost.</summary>
     [Fact]
@@ -63,9 +64,9 @@ public class FirstElementTests
     {
         var elements = kinds.Select((k, i) => k == "text" ? (JobElement)new TextElement($"e{i}", "Ida", CapHeightMm: 12)
             : new MotifElement($"e{i}", "heart", HeightMm: 20)).ToArray();
-        var chosen = elements.Select((e, i) => KeyValuePair.Create(i == 0 ? "thread.colour" : $"thread.colour:{e.Id}", i % 2 == 0 ? "#8c2f39" : "#2f5f8f"));
+        var chosen = elements.Select((e, i) => (new DecisionKey("thread.colour", i == 0 ? null : e.Id), i % 2 == 0 ? "#8c2f39" : "#2f5f8f"));
         var plan = Jobs.Plan(new Job("tablecloth", elements, Jobs.Monday,
-            Overrules: chosen.ToDictionary(c => c.Key, c => c.Value, StringComparer.Ordinal)));
+            Overrides: OverrideSet.Of(chosen)));
         Assert.Equal(elements.Select(e => e.Id), plan.Elements.Select(e => e.Id));
         Assert.Equal(kinds.Select(k => k == "motif"), plan.Elements.Select(e => e.IsMotif));
         Assert.All(plan.Elements.Select((e, i) => (e, i)), p => Assert.All(p.e.Parts, part => Assert.Equal(p.i % 2 == 0 ? "#8c2f39" : "#2f5f8f", part.Colour)));

@@ -95,7 +95,7 @@ public class JobCheckTests
         var job = Jobs.Towel(overrules: ("words.size", "largest"));
         var (changed, _) = Changes.Apply(job, new Change("capHeightMm", "14", "higher"));
         Assert.Equal(14, changed!.Wordings[0].CapHeightMm);
-        Assert.Empty(changed.Overrules!);
+        Assert.Empty(changed.Overrides);
         var (back, _) = Changes.Apply(changed, new Change("overrules/words.size", "smallest", "least"));
         Assert.Null(back!.Wordings[0].CapHeightMm);
         Assert.Equal("smallest", Changes.Read(back, "overrules/words.size"));

@@ -1,5 +1,6 @@
 using Dittany.Core.Items;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Core.Words;
 using FsCheck;
 using FsCheck.Fluent;
@@ -16,7 +17,7 @@ public static class Jobs
         "tea-towel",
         [(with ?? (w => w))(new TextElement("name", text))],
         Monday,
-        Overrules: overrules.ToDictionary(o => o.Id, o => o.Choice, StringComparer.Ordinal));
+        Overrides: OverrideSet.Of(overrules.Select(o => ((DecisionKey)o.Id, o.Choice))));
 
     /// <summary>A job with more elements behind its own.</summary>
     public static Job With(Job job, params JobElement[] more) => job with { Elements = [.. job.Elements, .. more] };

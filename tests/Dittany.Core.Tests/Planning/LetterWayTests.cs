@@ -1,5 +1,6 @@
 using Dittany.Core.Planning;
 using Dittany.Core.StitchBook;
+using Dittany.Core.Telling;
 
 namespace Dittany.Core.Tests.Planning;
 
@@ -7,7 +8,7 @@ namespace Dittany.Core.Tests.Planning;
 public class LetterWayTests
 {
     private static Plan Make(TextElement asked, string? letters = null) => Jobs.Make(new Job("tote", [asked], Jobs.Monday,
-        Overrules: letters is null ? null : new Dictionary<string, string>(StringComparer.Ordinal) { ["stitch.letters"] = letters }),
+        Overrides: letters is null ? null : OverrideSet.Of(("stitch.letters", letters))),
         Workshop.Default);
 
     private static TextElement Words(string text, double cap, params LetterAsked[] letters) =>

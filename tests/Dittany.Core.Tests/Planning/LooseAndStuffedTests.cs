@@ -2,6 +2,7 @@ using Dittany.Core.Hooping;
 using Dittany.Core.Items;
 using Dittany.Core.Operations;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 
 namespace Dittany.Core.Tests.Planning;
 
@@ -129,7 +130,7 @@ public class LooseAndStuffedTests
     {
         var asked = Jobs.On("framed-sampler", "o") with
         {
-            Overrules = new Dictionary<string, string>(StringComparer.Ordinal) { ["transfer.marker"] = "heat-erasable" },
+            Overrides = OverrideSet.Of(("transfer.marker", "heat-erasable")),
         };
         Assert.Contains(Jobs.Plan(asked).Cautions, c => c.Id == "transfer.marker"
             && c.Text.ToString().Contains("come back in the cold", StringComparison.Ordinal));

@@ -2,6 +2,7 @@ using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using FsCheck.Fluent;
 
 namespace Dittany.Core.Tests.Planning;
@@ -10,11 +11,9 @@ namespace Dittany.Core.Tests.Planning;
 public class LyingTests
 {
     private static Plan Two(MotifElement under, MotifElement over, string? lies = null, string? fill = "satin") => Jobs.Make(
-        new Job("cushion-cover", [under, over], Jobs.Monday, Overrules: new Dictionary<string, string?>
-        {
-            ["order.layers"] = lies,
-            ["stitch.fill:over"] = fill,
-        }.Where(o => o.Value is not null).ToDictionary(o => o.Key, o => o.Value!, StringComparer.Ordinal)), Workshop.Default);
+        new Job("cushion-cover", [under, over], Jobs.Monday, Overrides: OverrideSet.Of(
+            new (DecisionKey Key, string? Choice)[] { ("order.layers", lies), ("stitch.fill:over", fill) }.Where(o => o.Choice is not null)
+                .Select(o => (o.Key, o.Choice!)))), Workshop.Default);
 
     private static MotifElement At(string id, string motif, double x, double high = 60) =>
         new(id, motif, HeightMm: high, CentreMm: new Pt(x, 200));
@@ -76,8 +75,8 @@ public class LyingTests
         Assert.Contains(plan.Decision("order.layers")!.Because, b => b.ToString() == "The heart lies over the moon: what it hides is not "
             + "stitched.");
         var words = new TextElement("w", "Ida", CapHeightMm: 14, CentreMm: new Pt(200, 205));
-        var brick = new Dictionary<string, string>(StringComparer.Ordinal) { ["stitch.fill:m"] = "brick" };
-        var job = new Job("cushion-cover", [words, At("m", "moon", 200, 70)], Jobs.Monday, Overrules: brick);
+        var brick = OverrideSet.Of(("stitch.fill:m", "brick"));
+        var job = new Job("cushion-cover", [words, At("m", "moon", 200, 70)], Jobs.Monday, Overrides: brick);
         plan = Jobs.Make(job, Workshop.Default);
         Assert.Null(plan.Decision("order.layers"));
         Assert.Equal("m", plan.Route[0].Element);

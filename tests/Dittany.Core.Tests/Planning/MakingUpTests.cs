@@ -14,7 +14,8 @@ public class MakingUpTests
     private static Operation Made(string form, MakeUp? up = null) => Jobs.Make(Of(form, up), Workshop.Default).Work.Single(o => o.Id == "make-up");
 
     /// <summary>
-    /// A bowl of 82 mm: a round of 80 (2 mm less, from memory), cut at 150 (35 mm round it, common practice), gathered 5 mm inside with an
+    /// A bowl of 82 mm: a round of 80 (2 mm less, from memory), cut at 180 and trimmed to 150 when it is stitched (35 mm round it, and 15
+    /// more to be held by, common practice), gathered 5 mm inside with an
     /// even number of stitches; filling half a ball of 4 cm, 134 cm³, by 1.3.
     /// </summary>
     [Fact]
@@ -23,7 +24,7 @@ public class MakingUpTests
         var plan = Jobs.Make(Of("pin-cushion-round", new MakeUp("gathered-round", BowlMm: 82)), Workshop.Default);
         var outline = plan.Item.OutlineMm;
         Assert.Equal(80, outline.Max(p => p.X) - outline.Min(p => p.X), 1);
-        Assert.Contains("150 mm", plan.Work.Single(o => o.Id == "cut").Steps[0].ToString(), StringComparison.Ordinal);
+        Assert.Contains("180 mm", plan.Work.Single(o => o.Id == "cut").Steps[0].ToString(), StringComparison.Ordinal);
         Assert.Contains(plan.Work.Single(o => o.Id == "cut").Steps, s => s.ToString().Contains("tack along it", StringComparison.Ordinal));
         var made = plan.Work[^1];
         Assert.Equal(Math.Round((Math.PI * 140) + 300), made.Uses!.Single(u => u.What == "strong thread").Amount);
@@ -31,6 +32,7 @@ public class MakingUpTests
         Assert.Equal(Math.Round(134.04 * 1.3 * 0.03, 1), made.Uses!.Single(u => u.What == "filling").Amount);
         var steps = string.Join(' ', made.Steps);
         Assert.Contains("82 mm wide inside", steps, StringComparison.Ordinal);
+        Assert.Contains("the square of 150 mm", steps, StringComparison.Ordinal);
         Assert.Contains("88 close stitches", steps, StringComparison.Ordinal);
         Assert.True(steps.IndexOf("Only now pull the tacking", StringComparison.Ordinal) > steps.IndexOf("cut the square of", StringComparison.Ordinal));
     }

@@ -1,5 +1,6 @@
 using Dittany.Core.Operations;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Core.Time;
 
 namespace Dittany.Core.Tests.Planning;
@@ -136,7 +137,7 @@ public class NeedleStepTests
     public void Marks_are_drawn_for_tonight_where_they_do_not_last()
     {
         var job = new Job("tote", [new TextElement("name", "Hippolyta", CapHeightMm: 40)], Jobs.Monday, Fabric: new Dittany.Core.Items.StatedFabric(null, "#27303a"),
-            Overrules: new Dictionary<string, string>(StringComparer.Ordinal) { ["transfer.method"] = "prick-and-pounce", ["transfer.marker"] = "chalk" });
+            Overrides: OverrideSet.Of(("transfer.method", "prick-and-pounce"), ("transfer.marker", "chalk")));
         var evenings = new Evenings(3, 30);
         var plan = Jobs.Make(job, Plain);
         if (plan.Transfer.Marker.Id != "chalk")

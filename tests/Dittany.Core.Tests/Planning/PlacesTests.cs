@@ -15,18 +15,11 @@ public class PlacesTests
 {
     private static readonly Job Shirt = new("t-shirt-child",
         [new TextElement("name", "Mia"), new TextElement("secret", "Mum") { Zone = "inside-neck" }, new MotifElement("flower", "daisy", HeightMm: 26) { Zone = "sleeve" }], Jobs.Monday,
-        Overrules: new Dictionary<string, string>(StringComparer.Ordinal)
-        {
-            ["fabric.kind"] = "cotton-jersey",
-            ["words.size"] = "12",
-            ["stitch.outline@sleeve"] = "backstitch",
-        });
+        Overrides: OverrideSet.Of(("fabric.kind", "cotton-jersey"), ("words.size", "12"), ("stitch.outline@sleeve", "backstitch")));
 
     private static Job With(Job job, params (string Id, string Choice)[] choices) => job with
     {
-        Overrules = (job.Overrules ?? new Dictionary<string, string>()).Where(o => choices.All(c => c.Id != o.Key))
-            .Concat(choices.Select(c => KeyValuePair.Create(c.Id, c.Choice)))
-                .ToDictionary(o => o.Key, o => o.Value, StringComparer.Ordinal),
+        Overrides = OverrideSet.Of([.. job.Overrides, .. choices.Select(c => ((DecisionKey)c.Id, c.Choice))]),
     };
 
     private static string Told(Job job) => System.Text.Json.JsonSerializer.Serialize(new
@@ -36,7 +29,7 @@ public class PlacesTests
         job.Standing,
         Words = job.Wordings.Select(e => (e.Id, e.Text, e.Zone).ToString()),
         Motifs = job.Motifs.Select(m => (m.Id, m.Motif, m.Zone).ToString()),
-        Choices = (job.Overrules ?? new Dictionary<string, string>()).OrderBy(o => o.Key, StringComparer.Ordinal).Select(o => $"{o.Key}={o.Value}"),
+        Choices = job.Overrides.Select(o => $"{o.Key}={o.Choice}").Order(StringComparer.Ordinal),
     });
 
     private static List<string> StitchesOf(Plan plan) => plan.Elements.SelectMany(e => e.Parts.SelectMany(p => p.Stitches.Select(s =>
@@ -56,9 +49,9 @@ public class PlacesTests
 
         var places = Places.Of(Shirt);
         Assert.Equal(["left-chest", "inside-neck", "sleeve"], places.Select(p => p.Key));
-        Assert.Equal("backstitch", places[2].Job.Overrules!["stitch.outline"]);
-        Assert.DoesNotContain("words.size", places[1].Job.Overrules!.Keys);
-        Assert.All(places, p => Assert.Equal("cotton-jersey", p.Job.Overrules!["fabric.kind"]));
+        Assert.Equal("backstitch", places[2].Job.Overrides["stitch.outline"]);
+        Assert.DoesNotContain("words.size", places[1].Job.Overrides.Select(o => o.Key.ToString()));
+        Assert.All(places, p => Assert.Equal("cotton-jersey", p.Job.Overrides["fabric.kind"]));
     }
 
     /// <summary>
@@ -123,7 +116,7 @@ public class PlacesTests
     [Fact]
     public void What_is_added_moves_nothing()
     {
-        var name = Shirt with { Elements = [Shirt.Elements[0]], Overrules = null, Done = new Done(true, 1) };
+        var name = Shirt with { Elements = [Shirt.Elements[0]], Overrides = OverrideSet.None, Done = new Done(true, 1) };
         var was = Jobs.Plan(name);
         var more = Places.Add(name, "sleeve", null, new MotifElement(string.Empty, "daisy"));
         var now = Jobs.Plan(more);
@@ -155,7 +148,7 @@ public class PlacesTests
     public void No_ring_lies_on_knots_that_stand()
     {
         var knots = new Job("tote", [new MotifElement("flower", "daisy", HeightMm: 40) { ByPart = [new PartAsked("centre", null, "french-knot")] }], Jobs.Monday,
-            Overrules: new Dictionary<string, string>(StringComparer.Ordinal) { ["stitch.fill"] = "french-knot" });
+            Overrides: OverrideSet.Of(("stitch.fill", "french-knot")));
         var grown = Places.Add(Places.Stand(knots), "lower", "Ida", null);
         var plan = Jobs.Plan(grown);
         var obstacle = Assert.Single(plan.At("lower").Space.Obstacles, o => o.Kind is ObstacleKind.Knotted or ObstacleKind.Stitched);
@@ -215,7 +208,7 @@ public class PlacesTests
     {
         var (job, fault) = Changes.Apply(Shirt, new Change("@sleeve/overrules/hoop.school", "in-hand", "in the hand"));
         Assert.Null(fault);
-        Assert.Equal("in-hand", job!.Overrules!["hoop.school@sleeve"]);
+        Assert.Equal("in-hand", job!.Overrides["hoop.school@sleeve"]);
         Assert.Equal("in-hand", Changes.Read(job, "@sleeve/overrules/hoop.school"));
         (job, _) = Changes.Apply(job!, new Change("@inside-neck/text", "Dad", "words"));
         Assert.Equal("Dad", job!.Wordings[1].Text);
@@ -226,14 +219,14 @@ public class PlacesTests
         (var moved, fault) = Changes.Apply(job!, new Change("@sleeve/overrules/space.zone", "back", "there"));
         Assert.Null(fault);
         Assert.Equal("back", moved!.Motifs[0].Zone);
-        Assert.Equal("in-hand", moved.Overrules!["hoop.school@back"]);
+        Assert.Equal("in-hand", moved.Overrides["hoop.school@back"]);
 
         (var less, fault) = Changes.Apply(job!, new Change("places", "inside-neck sleeve", "away"));
         Assert.Null(fault);
         Assert.Equal(["inside-neck", "sleeve"], Places.Of(less!).Select(p => p.Key));
         Assert.Equal("inside-neck", less!.Zone);
-        Assert.Equal("cotton-jersey", less.Overrules!["fabric.kind"]);
-        Assert.DoesNotContain("words.size", less.Overrules.Keys);
+        Assert.Equal("cotton-jersey", less.Overrides["fabric.kind"]);
+        Assert.DoesNotContain("words.size", less.Overrides.Select(o => o.Key.ToString()));
         Assert.Empty(Jobs.Faults(less, Workshop.Default));
         Assert.NotNull(Changes.Apply(job!, new Change("places", "", "away")).Fault);
     }

@@ -20,7 +20,7 @@ public class TradeChecks
         Job Of(double cap) => new(
             "baby-bodysuit", [new TextElement("name", "Welcome home\nZoë", Stitch: "split", Strands: 3, CapHeightMm: cap)], Jobs.Monday,
                 Size: "80",
-            Overrules: new Dictionary<string, string>(StringComparer.Ordinal) { ["transfer.method"] = "film-traced" });
+            Overrides: OverrideSet.Of(("transfer.method", "film-traced")));
         var plan = Jobs.Make(Of(AsWideAs(120, Of, workshop)), workshop);
         Assert.InRange(plan.Elements[0].BoxMm.Width, 119, 121);
         Assert.Equal(("split", 3, 600), (plan.Elements[0].Parts[0].Stitch, plan.Threads[0].Strands, plan.Threads[0].CutMm));

@@ -2,6 +2,7 @@ using Dittany.Core.Hooping;
 using Dittany.Core.Items;
 using Dittany.Core.Planning;
 using Dittany.Core.Route;
+using Dittany.Core.Telling;
 using Dittany.Core.Words;
 
 namespace Dittany.Core.Tests.Planning;
@@ -13,7 +14,7 @@ public class UnsewnTests
 
     private static Plan Of(string form, bool sewn, string? zone = null) => Planner.Make(
         new Job(form, [new TextElement("name", "Ida")], Monday, Zone: zone,
-            Overrules: sewn ? null : new Dictionary<string, string>(StringComparer.Ordinal) { ["item.sewn"] = "not-sewn" }),
+            Overrides: sewn ? null : OverrideSet.Of(("item.sewn", "not-sewn"))),
         Workshop.Default, Library.Ours);
 
     public static TheoryData<string> ByPattern() => [.. Catalogue.Forms.Where(f => f.ByPattern).Select(f => f.Id)];

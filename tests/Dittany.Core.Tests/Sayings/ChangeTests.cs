@@ -163,9 +163,9 @@ public class ChangeTests
             yield return $"{m.Id} added {m.Motif}{(m.Count is { } n ? $" {n}" : string.Empty)}";
         }
 
-        foreach (var o in now.Overrules ?? new Dictionary<string, string>(StringComparer.Ordinal))
+        foreach (var o in now.Overrides)
         {
-            yield return $"choice {o.Key} {o.Value}";
+            yield return $"choice {o.Key} {o.Choice}";
         }
 
         if (was.DueOn != now.DueOn)

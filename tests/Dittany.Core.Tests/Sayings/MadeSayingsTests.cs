@@ -59,7 +59,7 @@ public class MadeSayingsTests
         (string Of, string? Made, string? Heard)[] whole =
         [
             ("form", made.Form, heard.Form), ("size", made.Size, heard.Size), ("cloth colour", made.ClothColour, heard.ClothColour), ("cloth", made.Cloth, heard.Cloth), ("day", made.Day, heard.DueOn?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)),
-            ("whom", made.Whom, heard.Whom), ("hand", made.Hand, heard.Hand), ("choices", made.Choice, heard.Overrules.Count == 0 ? null : string.Join(", ", heard.Overrules.Select(o => $"{o.Key} {o.Value}"))),
+            ("whom", made.Whom, heard.Whom), ("hand", made.Hand, heard.Hand), ("choices", made.Choice, heard.Overrides.Count == 0 ? null : string.Join(", ", heard.Overrides.Select(o => $"{o.Key} {o.Choice}"))),
         ];
         var elements = heard.Elements.SelectMany(e => e.Beside is { } motif ? [e, new SaidElement(null, motif) { Zone = e.Zone,
             Colour = made.Elements.Any(m => m.Motif == motif && m.Colour is not null) ? e.Colour : null }] : new[] { e }).ToArray();

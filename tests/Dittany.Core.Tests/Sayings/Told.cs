@@ -24,7 +24,7 @@ internal static class Told
             ("wide", first?.WidthMm?.ToString(CultureInfo.InvariantCulture)), ("high", first?.HeightMm?.ToString(CultureInfo.InvariantCulture)), ("kind", first?.Thread), ("for", heard.Whom), ("fill", first?.Fill), ("craft", first?.Craft), ("sewn", heard.Unsewn ? "no" : null),
             ("strands", N(first?.Strands)), ("style", first?.Style), ("rows", N(first?.Rows)), ("hand", heard.Hand), ("several", first?.Several == true ? "yes" : null), ("grows", first?.Growing == true ? "yes" : null), ("turn", first?.TurnDegrees?.ToString(CultureInfo.InvariantCulture)), ("petals", N(first?.PartCount)),
             ("parts", first?.Parts.Count > 0 ? string.Join(", ", first.Parts.Select(p => $"{p.Role} {p.Stitch ?? (p.Colour is { } c ? Palette.NameOf(c) : p.Thread)}{(p.Strands is { } s ? $" {s}" : string.Empty)}")) : null),
-            ("choice", heard.Overrules.Count == 0 ? null : string.Join(", ", heard.Overrules.Select(o => $"{o.Key} {o.Value}"))),
+            ("choice", heard.Overrides.Count == 0 ? null : string.Join(", ", heard.Overrides.Select(o => $"{o.Key} {o.Choice}"))),
             ("makeup", heard.MakeUp is { } m ? string.Create(CultureInfo.InvariantCulture, $"{m.As}{(m.BowlMm is { } b ? $" {b}" : string.Empty)}{(m.OpeningWideMm is { } w ? $" {w}x{m.OpeningHighMm}" : string.Empty)}") : null),
             ("asks", asks is not null && asked.Any(q => q.Asks.Contains(asks, StringComparison.Ordinal)) ? asks : asked.Count > 0 ? asked[0].Asks : null),
         ];

@@ -2,6 +2,7 @@ using Dittany.Core.Materials;
 using Dittany.Core.Planning;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
+using Dittany.Core.Telling;
 using Dittany.Core.Tests.Planning;
 using Dittany.Core.Threads;
 
@@ -60,7 +61,7 @@ public class ThreadKindTests
         {
             Form = "cushion-cover",
             Elements = [new TextElement("name", "Juniper", CapHeightMm: 30) { Thread = thread }],
-            Overrules = new Dictionary<string, string> { ["thread.cut-length"] = "900" },
+            Overrides = OverrideSet.Of(("thread.cut-length", "900")),
         };
         var plan = Jobs.Make(job, Workshop.Default);
         var need = Assert.Single(plan.Threads);
@@ -125,7 +126,7 @@ public class ThreadKindTests
         var plan = Jobs.Make(Jobs.Towel() with
         {
             Elements = [new TextElement("name", "Iris") { Thread = "pearl-8" }],
-            Overrules = new Dictionary<string, string> { ["thread.strands"] = "4", ["stitch.outline"] = "split" },
+            Overrides = OverrideSet.Of(("thread.strands", "4"), ("stitch.outline", "split")),
         }, Workshop.Default);
         Assert.Contains("4 strands, your wish, are not followed", string.Join(' ', plan.Decision("thread.strands")!.NotFollowed!),
             StringComparison.Ordinal);
@@ -145,7 +146,7 @@ public class ThreadKindTests
         var job = Jobs.Towel() with { Form = "baby-bodysuit", Elements = [new TextElement("name", "Zoë")] };
         var out1 = Assert.Single(Jobs.Make(job, Workshop.Default).Decision("thread.kind")!.RuledOut, r => r.ChoiceId == thread);
         Assert.Contains(told, string.Join(' ', out1.Because), StringComparison.Ordinal);
-        var overruled = Jobs.Make(job with { Overrules = new Dictionary<string, string> { ["thread.kind"] = thread } }, Workshop.Default);
+        var overruled = Jobs.Make(job with { Overrides = OverrideSet.Of(("thread.kind", thread)) }, Workshop.Default);
         var first = overruled.Decision("thread.kind")!.Because.Select(b => b.ToString())
             .First(b => b.StartsWith("Think", StringComparison.Ordinal));
         Assert.Contains(told, first, StringComparison.Ordinal);
@@ -276,7 +277,7 @@ public class ThreadKindTests
         var taken = Jobs.Make(job with
         {
             Elements = [new TextElement("name", "Io")],
-            Overrules = new Dictionary<string, string>(StringComparer.Ordinal) { ["thread.colour"] = hers[0].ChoiceId },
+            Overrides = OverrideSet.Of(("thread.colour", hers[0].ChoiceId)),
         }, workshop);
         Assert.All(taken.Elements[0].Parts, p => Assert.Equal("#2f5f8f", p.Colour));
     }

@@ -5,6 +5,7 @@ using System.Text.Json.Nodes;
 using AngleSharp.Html.Dom;
 using AngleSharp.Html.Parser;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Store;
 using Dittany.Web.Tests.Setup;
 using Microsoft.Extensions.DependencyInjection;
@@ -64,7 +65,7 @@ public sealed class PlacesPageTests(Site site) : IClassFixture<Site>
         await Post(id, "Grow", ("Place", "sleeve"), ("by", "-4"));
         await Post(id, "Nudge", ("Place", "sleeve"), ("dx", "2"), ("dy", "0"));
         var job = await Job(id);
-        Assert.Equal("in-hand", job.Overrules!["hoop.school@sleeve"]);
+        Assert.Equal("in-hand", job.Overrides["hoop.school@sleeve"]);
         Assert.NotNull(job.Motifs[0].HeightMm);
         Assert.NotNull(job.Motifs[0].CentreMm);
         Assert.Null(job.Wordings[0].CapHeightMm);
@@ -75,7 +76,7 @@ public sealed class PlacesPageTests(Site site) : IClassFixture<Site>
         Assert.Equal(HttpStatusCode.Redirect, gone.StatusCode);
         job = await Job(id);
         Assert.Empty(job.Motifs);
-        Assert.DoesNotContain("hoop.school@sleeve", (job.Overrules ?? new Dictionary<string, string>()).Keys);
+        Assert.DoesNotContain("hoop.school@sleeve", job.Overrides.Select(o => o.Key.ToString()));
     }
 
     /// <summary>

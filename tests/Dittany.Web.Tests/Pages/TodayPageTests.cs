@@ -159,7 +159,7 @@ public sealed class TodayPageTests(Site site) : IClassFixture<Site>
         Assert.Contains(pieces, p => !p.Plan.Elements[0].Reads);
         Assert.Contains(pieces, p => p.Plan.Decision("time.ready")!.ChoiceId == "late");
         Assert.Contains(pieces, p => p.Plan.Time.Progress.Stage == Core.Time.Stage.OnTheHoop);
-        Assert.Contains(pieces, p => p.Job.Overrules is { Count: > 0 });
+        Assert.Contains(pieces, p => p.Job.Overrides is { Count: > 0 });
     }
 
     private static string? Value(IHtmlDocument page, string selector) => page.QuerySelector(selector)!.GetAttribute("value");

@@ -1,4 +1,5 @@
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Store;
 using Dittany.Web.Setup;
 using Microsoft.Extensions.Logging;
@@ -100,7 +101,7 @@ public sealed class PlansTests
         listener.Start();
         var plan = await plans.Make(Towel("Ida"), Workshop.Default, default);
         await plans.Make(Towel("Ida"), Workshop.Default, default);
-        var much = new Job("badge", [new MotifElement("m", "balloon", HeightMm: 458)], Monday, Overrules: new Dictionary<string, string> { ["stitch.fill"] = "eyelet" });
+        var much = new Job("badge", [new MotifElement("m", "balloon", HeightMm: 458)], Monday, Overrides: OverrideSet.Of(("stitch.fill", "eyelet")));
         await Assert.ThrowsAsync<UnplannedException>(() => plans.Make(much, Workshop.Default, default));
         Assert.Equal(["end made", "end kept", "end refused"], ends);
         Assert.Equal([plan.Steps], steps);

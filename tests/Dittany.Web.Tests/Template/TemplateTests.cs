@@ -3,6 +3,7 @@ using System.Globalization;
 using System.Xml.Linq;
 using Dittany.Core.Materials;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Formats.Sheets;
 using Dittany.Formats.Template;
 using SkiaSharp;
@@ -204,7 +205,7 @@ public class TemplateTests
 
     private static Job JobOf(double? cap, params (string Id, string Choice)[] overrules) => new(
         "tea-towel", [new TextElement("name", "Bread & Salt", CapHeightMm: cap)], Monday,
-            Overrules: overrules.ToDictionary(o => o.Id, o => o.Choice, StringComparer.Ordinal));
+            Overrides: OverrideSet.Of(overrules.Select(o => ((DecisionKey)o.Id, o.Choice))));
 
     private static TemplateSheet SheetOf(string paper, double? cap, params (string Id, string Choice)[] overrules) =>
         TemplateSheet.Of(Planner.Make(JobOf(cap, overrules), Workshop.Default, Dittany.Formats.Alphabets.ShippedAlphabets.Library),

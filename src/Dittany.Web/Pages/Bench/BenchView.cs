@@ -313,7 +313,7 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
         }
 
         // A member of the job speaks of the first element; of a further one there is the overrule alone.
-        var stated = decision.Id.Contains(':', StringComparison.Ordinal) ? [] : DecisionBook.Find(decision.Id)?.Stated ?? [];
+        var stated = decision.Key.Of is not null ? [] : DecisionBook.Find(decision.Key)?.Stated ?? [];
         return (stated.FirstOrDefault(s => Changes.Read(Piece.Job, s.Member) is not null) ?? (stated.Count > 0 ? stated[0] : null))?.Member
             ?? overrule;
     }
