@@ -164,10 +164,12 @@ public sealed record Figure(IReadOnlyList<FigurePart> Parts)
     {
         var (least, greatest) = (new Pt(double.PositiveInfinity, double.PositiveInfinity),
             new Pt(double.NegativeInfinity, double.NegativeInfinity));
-        foreach (var p in stroke.Curves.SelectMany(c => new[] { c.P0, c.P1, c.P2, c.P3 }))
+        foreach (var c in stroke.Curves)
         {
-            least = new Pt(Math.Min(least.X, p.X), Math.Min(least.Y, p.Y));
-            greatest = new Pt(Math.Max(greatest.X, p.X), Math.Max(greatest.Y, p.Y));
+            least = new Pt(Math.Min(Math.Min(least.X, c.P0.X), Math.Min(c.P1.X, Math.Min(c.P2.X, c.P3.X))),
+                Math.Min(Math.Min(least.Y, c.P0.Y), Math.Min(c.P1.Y, Math.Min(c.P2.Y, c.P3.Y))));
+            greatest = new Pt(Math.Max(Math.Max(greatest.X, c.P0.X), Math.Max(c.P1.X, Math.Max(c.P2.X, c.P3.X))),
+                Math.Max(Math.Max(greatest.Y, c.P0.Y), Math.Max(c.P1.Y, Math.Max(c.P2.Y, c.P3.Y))));
         }
 
         return Math.Max(1e-9, least.To(greatest));

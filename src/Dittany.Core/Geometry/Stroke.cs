@@ -13,7 +13,16 @@ public sealed record Stroke(IReadOnlyList<Curve> Curves, bool Closed)
 
     public Pt End => Curves[^1].P3;
 
-    public Stroke Map(Func<Pt, Pt> map) => new(Curves.Select(c => c.Map(map)).ToArray(), Closed);
+    public Stroke Map(Func<Pt, Pt> map)
+    {
+        var mapped = new Curve[Curves.Count];
+        for (var i = 0; i < mapped.Length; i++)
+        {
+            mapped[i] = Curves[i].Map(map);
+        }
+
+        return new Stroke(mapped, Closed);
+    }
 
     public Stroke Reversed() => new(Curves.Reverse().Select(c => c.Reversed()).ToArray(), Closed);
 
@@ -23,24 +32,37 @@ public sealed record Stroke(IReadOnlyList<Curve> Curves, bool Closed)
     /// </summary>
     public IReadOnlyList<Pt> Flatten(double tolerance)
     {
-        var points = new List<Pt> { Start };
-        foreach (var curve in Curves)
+        var pieces = new int[Curves.Count];
+        var many = 1;
+        for (var i = 0; i < pieces.Length; i++)
         {
-            if (curve.IsStraight)
+            many += pieces[i] = Pieces(Curves[i], tolerance);
+        }
+
+        var points = new Pt[many];
+        (points[0], many) = (Start, 1);
+        for (var i = 0; i < pieces.Length; i++)
+        {
+            for (var k = 1; k < pieces[i]; k++)
             {
-                points.Add(curve.P3);
-                continue;
+                points[many++] = Curves[i].At((double)k / pieces[i]);
             }
 
-            // The deviation of a chord is bounded by the second differences of the control points.
-            var bend = Math.Max((curve.P0 - (curve.P1 * 2) + curve.P2).Length, (curve.P1 - (curve.P2 * 2) + curve.P3).Length);
-            var pieces = Math.Clamp((int)Math.Ceiling(Math.Sqrt(0.75 * bend / tolerance)), 2, 200);
-            for (var i = 1; i <= pieces; i++)
-            {
-                points.Add(curve.At((double)i / pieces));
-            }
+            points[many++] = pieces[i] == 1 ? Curves[i].P3 : Curves[i].At(1);
         }
 
         return points;
+    }
+
+    private static int Pieces(Curve curve, double tolerance)
+    {
+        if (curve.IsStraight)
+        {
+            return 1;
+        }
+
+        // The deviation of a chord is bounded by the second differences of the control points.
+        var bend = Math.Max((curve.P0 - (curve.P1 * 2) + curve.P2).Length, (curve.P1 - (curve.P2 * 2) + curve.P3).Length);
+        return Math.Clamp((int)Math.Ceiling(Math.Sqrt(0.75 * bend / tolerance)), 2, 200);
     }
 }

@@ -31,24 +31,36 @@ public sealed class Neighbours
 
         var all = BoxOf(one.SelectMany(p => p.Line).ToArray());
         var near = TouchShare * all.Least.To(all.Most);
+
+        // Most pairs lie apart or are known already: that is looked up by number, and only then by name and line.
+        var roles = one.Select(p => p.Role).Distinct(StringComparer.Ordinal).Select((role, i) => (role, i)).ToDictionary(r => r.role, r =>
+            r.i, StringComparer.Ordinal);
+        var (of, known) = (Array.ConvertAll(one, p => roles[p.Role]), new bool[roles.Count, roles.Count]);
         for (var i = 0; i < one.Length; i++)
         {
             Budget.Current.Spend(PairSteps * (one.Length - i - 1));
             for (var k = i + 1; k < one.Length; k++)
             {
-                var (a, b) = (one[i], one[k]);
-                if (a.Role != b.Role && !found._pairs.Contains((a.Role, b.Role)) && Overlap(a.Box, b.Box, near)
-                    && Looked(a.Line, b.Line) && (a.Line.Any(p => b.Area.Holds(p)) || b.Line.Any(p => a.Area.Holds(p)) || a.Line.Any(p =>
-                        Polyline.ToLine(p, b.Line) <= near)))
+                if (of[i] == of[k] || known[of[i], of[k]] || !Overlap(one[i].Box, one[k].Box, near))
                 {
-                    found._pairs.Add((a.Role, b.Role));
-                    found._pairs.Add((b.Role, a.Role));
+                    continue;
+                }
+
+                if (Meet(one[i].Line, one[i].Area, one[k].Line, one[k].Area, near))
+                {
+                    (known[of[i], of[k]], known[of[k], of[i]]) = (true, true);
+                    found._pairs.Add((one[i].Role, one[k].Role));
+                    found._pairs.Add((one[k].Role, one[i].Role));
                 }
             }
         }
 
         return found;
     }
+
+    /// <summary>Whether two parts come so near each other, or lie on each other.</summary>
+    private static bool Meet(IReadOnlyList<Pt> a, Region areaA, IReadOnlyList<Pt> b, Region areaB, double near) => Looked(a, b)
+        && (a.Any(areaB.Holds) || b.Any(areaA.Holds) || a.Any(p => Polyline.ToLine(p, b) <= near));
 
     private const int PairSteps = 1;
 
