@@ -1,17 +1,18 @@
-using System.Text.Json;
 using Dittany.Core.Planning;
 using Dittany.Formats.Json;
+using Dittany.Web.Setup;
 
 namespace Dittany.Web.Api;
 
-/// <summary>A plan as JSON, written to whoever asked as it comes: a large one is never whole in the memory.</summary>
-internal sealed class PlanResult(Job job, Workshop workshop, Plan plan, bool moves = false) : IResult
+/// <summary>A plan as JSON; many who ask for the same at once are given what was written for one of them.</summary>
+internal sealed class PlanResult(Plans plans, Job job, Workshop workshop, Plan plan, bool moves = false) : IResult
 {
     public async Task ExecuteAsync(HttpContext httpContext)
     {
+        var key = $"{PlanJson.InputHash(job, workshop)}{(moves ? "/moves" : string.Empty)}";
+        var written = await plans.Written(key, () => PlanJson.Write(job, workshop, plan, moves: moves), httpContext.RequestAborted);
         httpContext.Response.ContentType = "application/json";
-        await using var writer = new Utf8JsonWriter(httpContext.Response.BodyWriter, JobJson.Writing);
-        PlanJson.Write(writer, job, workshop, plan, moves);
-        await writer.FlushAsync(httpContext.RequestAborted);
+        httpContext.Response.ContentLength = written.Length;
+        await httpContext.Response.Body.WriteAsync(written, httpContext.RequestAborted);
     }
 }

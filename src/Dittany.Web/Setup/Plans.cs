@@ -53,6 +53,7 @@ public sealed class Plans : IDisposable
     private readonly Turns _beside = new(1, 0);
     private readonly MemoryCache _told = new(new MemoryCacheOptions { SizeLimit = MostTold });
     private readonly ConcurrentDictionary<string, Making> _making = new(StringComparer.Ordinal);
+    private readonly ConcurrentDictionary<string, Lazy<Task<byte[]>>> _writing = new(StringComparer.Ordinal);
     private readonly ConcurrentDictionary<string, Task> _telling = new(StringComparer.Ordinal);
     private readonly CancellationTokenSource _closing = new();
     private readonly ILogger<Plans> _log;
@@ -254,6 +255,27 @@ public sealed class Plans : IDisposable
                 _telling.TryRemove(key, out Task? _);
             }
         }));
+    }
+
+    /// <summary>
+    /// An answer of many bytes, written once for all who ask for it at the same time; <paramref name="key"/> holds all it comes from. It is
+    /// not kept: to write it again costs less than the memory. Throws <see cref="OperationCanceledException"/> soon after
+    /// <paramref name="stop"/>, and goes on for the others.
+    /// </summary>
+    public async Task<byte[]> Written(string key, Func<byte[]> write, CancellationToken stop)
+    {
+        var mine = new Lazy<Task<byte[]>>(() => Task.Run(() =>
+        {
+            try
+            {
+                return write();
+            }
+            finally
+            {
+                _writing.TryRemove(key, out _);
+            }
+        }, CancellationToken.None));
+        return await _writing.GetOrAdd(key, mine).Value.WaitAsync(stop);
     }
 
     /// <summary>

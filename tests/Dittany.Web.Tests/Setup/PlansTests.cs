@@ -297,4 +297,30 @@ public sealed class PlansTests
         Assert.Null(plans.Glance(Wild.Scribble(Monday), Workshop.Default, default));
         Assert.NotNull(plans.Glance(Towel("Ida"), Workshop.Default, default));
     }
+
+    /// <summary>Many who ask for the same answer at once are given one; who asks later has it written anew, and who leaves leaves alone.</summary>
+    [Fact]
+    public async Task An_answer_is_written_once_for_all_who_ask_at_once()
+    {
+        using var plans = new Plans(null, (_, _, _, _) => throw new InvalidOperationException("nothing is planned here"),
+            (_, _, _) => throw new InvalidOperationException("nothing is planned here"));
+        using var open = new ManualResetEventSlim();
+        using var leaving = new CancellationTokenSource();
+        var written = 0;
+        byte[] Write()
+        {
+            open.Wait();
+            return [(byte)Interlocked.Increment(ref written)];
+        }
+
+        var asked = Enumerable.Range(0, 8).Select(_ => plans.Written("one", Write, CancellationToken.None)).ToArray();
+        var left = plans.Written("one", Write, leaving.Token);
+        await leaving.CancelAsync();
+        await Assert.ThrowsAnyAsync<OperationCanceledException>(() => left);
+        open.Set();
+        Assert.All(await Task.WhenAll(asked), bytes => Assert.Equal([1], bytes));
+        Assert.Equal([2], await plans.Written("one", Write, CancellationToken.None));
+        await Assert.ThrowsAsync<InvalidDataException>(() => plans.Written("bad", () => throw new InvalidDataException(), CancellationToken.None));
+        Assert.Equal([3], await plans.Written("bad", Write, CancellationToken.None));
+    }
 }
