@@ -2,6 +2,7 @@ using BenchmarkDotNet.Attributes;
 using Dittany.Core.Geometry;
 using Dittany.Core.Hooping;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Planning;
 using Dittany.Core.Route;
 
@@ -50,7 +51,7 @@ public class FieldBench
     public int Fewest_placings() => Hooping.Fewest(_units, round: true, 178, null).Bound;
 
     [Benchmark]
-    public int Fewest_threadings() => SetUps.Fewest(_nodes, null).Count;
+    public int Fewest_threadings() => ThreadChangeOrder.Fewest(_nodes, null).Count;
 
     [Benchmark]
     public int Way_through_two_thousand() => ShortWay.Through(_places, null).Count;

@@ -1,4 +1,5 @@
 using BenchmarkDotNet.Attributes;
+using Dittany.Core.Jobs;
 using Dittany.Core.Planning;
 
 namespace Dittany.Bench;

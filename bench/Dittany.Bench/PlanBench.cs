@@ -1,5 +1,6 @@
 using BenchmarkDotNet.Attributes;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Planning;
 using Dittany.Core.Words;

@@ -5,6 +5,7 @@ using Dittany.Core.Finishing;
 using Dittany.Core.Geometry;
 using Dittany.Core.Hooping;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Planning;
 using Dittany.Core.Route;

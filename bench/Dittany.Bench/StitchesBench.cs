@@ -1,5 +1,6 @@
 using BenchmarkDotNet.Attributes;
 using Dittany.Core.Geometry;
+using Dittany.Core.Jobs;
 using Dittany.Core.Motifs;
 using Dittany.Core.Planning;
 

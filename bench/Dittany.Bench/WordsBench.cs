@@ -1,6 +1,8 @@
 using BenchmarkDotNet.Attributes;
+using Dittany.Core.Advising;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Motifs;
 using Dittany.Core.Planning;
 using Dittany.Core.Words;

@@ -1,4 +1,4 @@
-using Dittany.Core.Planning;
+using Dittany.Core.Jobs;
 using Dittany.Core.Words;
 using Dittany.Formats.Alphabets;
 using Dittany.Formats.Drawings;

@@ -1,5 +1,7 @@
 using System.Globalization;
-using Dittany.Core.Planning;
+using Dittany.Core.Jobs;
+using Dittany.Core.Learning;
+using Dittany.Core.Telling;
 using Microsoft.EntityFrameworkCore;
 
 namespace Dittany.Store;

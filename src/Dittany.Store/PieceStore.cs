@@ -1,6 +1,9 @@
 using System.Collections.Concurrent;
 using System.Text;
+using Dittany.Core.Advising;
+using Dittany.Core.Jobs;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Formats.Json;
 using Microsoft.EntityFrameworkCore;
 
@@ -33,13 +36,14 @@ public sealed record Piece(int Id, int Head, Job Job, string What, bool CanUndo,
 /// A piece that is stored and of which no sense can be made as it stands, with what is wrong. It is shown as what it is: it never stops a
 /// page or another piece.
 /// </summary>
-public sealed record BadPiece(int Id, int Head, string Name, bool CanUndo, bool CanRedo, JobFault Fault, bool PutAway = false);
+public sealed record BadPiece(int Id, int Head, string Name, bool CanUndo, bool CanRedo, ValidationError Fault, bool PutAway = false);
 
 /// <summary>The pieces that are not put away, newest first, and those among them that cannot be read.</summary>
 public sealed record PieceShelf(IReadOnlyList<Piece> Pieces, IReadOnlyList<BadPiece> Bad);
 
 /// <summary>What became of a change. Exactly one of the members is set.</summary>
-public sealed record Changed(Piece? Piece = null, IReadOnlyList<JobFault>? Faults = null, Conflict? Conflict = null, BadPiece? Bad = null);
+public sealed record Changed(Piece? Piece = null, IReadOnlyList<ValidationError>? Faults = null, Conflict? Conflict = null,
+    BadPiece? Bad = null);
 
 /// <summary>
 /// Two tabs changed the same member: both values, and nothing stored. Where the piece itself is elsewhere than the tab knew
@@ -221,7 +225,7 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, LetterShelf shel
             ? StoredJob.Read(row.JobJson, shelf.Now).Job : null;
         if (seen is null)
         {
-            return new Changed(Faults: [new JobFault("#/from", $"There is no revision {from} of this piece.", "Load the page again.")]);
+            return new Changed(Faults: [new ValidationError("#/from", $"There is no revision {from} of this piece.", "Load the page again.")]);
         }
 
         var change = await decide(piece, cancel);
@@ -233,7 +237,7 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, LetterShelf shel
 
         var working = piece.BegunWith ?? workshop;
         var (changed, fault) = Changes.Apply(job, change);
-        IReadOnlyList<JobFault> faults = fault is not null ? [fault] : JobCheck.Faults(changed!, working, shelf.Now);
+        IReadOnlyList<ValidationError> faults = fault is not null ? [fault] : JobCheck.Faults(changed!, working, shelf.Now);
         if (faults.Count == 0 && await Moved(job, changed!, working, cancel) is { } frozen)
         {
             faults = [frozen];
@@ -332,12 +336,12 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, LetterShelf shel
         db.ChangeTracker.Clear();
     }
 
-    private async Task<JobFault?> Moved(Job before, Job after, Workshop workshop, CancellationToken cancel) =>
-        Frozen.Matters(before, after) ? Frozen.Fault(before, await Plan(before, workshop, cancel), after,
+    private async Task<ValidationError?> Moved(Job before, Job after, Workshop workshop, CancellationToken cancel) =>
+        CompletedWorkGuard.Matters(before, after) ? CompletedWorkGuard.Fault(before, await Plan(before, workshop, cancel), after,
             await Plan(after, workshop, cancel)) : null;
 
     /// <summary>Why a changed job is not stored: no plan comes of it; null where one does.</summary>
-    private async Task<JobFault?> Unplanned(Job changed, Workshop workshop, CancellationToken cancel)
+    private async Task<ValidationError?> Unplanned(Job changed, Workshop workshop, CancellationToken cancel)
     {
         try
         {
@@ -362,7 +366,7 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, LetterShelf shel
         var workshop = job?.Done is not { Begun: true } || begunWith is null ? null : WorkshopJson.Read(begunWith).Workshop;
         if (job?.Done is { Begun: true } && begunWith is not null && workshop is null)
         {
-            fault = new JobFault("#/workshop", "The workshop it was begun with cannot be read.",
+            fault = new ValidationError("#/workshop", "The workshop it was begun with cannot be read.",
                 "Go one step back, or take it out as it is.");
         }
 

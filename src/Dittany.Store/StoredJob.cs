@@ -1,7 +1,7 @@
 using System.Globalization;
 using System.Text;
 using System.Text.Json;
-using Dittany.Core.Planning;
+using Dittany.Core.Jobs;
 using Dittany.Core.Words;
 using Dittany.Formats.Json;
 
@@ -16,7 +16,7 @@ internal static class StoredJob
     private const int MostName = 60;
 
     /// <summary>The job, or the first thing that is wrong with it.</summary>
-    public static (Job? Job, JobFault? Fault) Read(string json, Library library)
+    public static (Job? Job, ValidationError? Fault) Read(string json, Library library)
     {
         try
         {
@@ -25,7 +25,7 @@ internal static class StoredJob
         }
         catch (Exception e) when (e is FormatException or ArgumentException or InvalidOperationException or OverflowException)
         {
-            return (null, new JobFault("#", "It cannot be read any more.", "Take it out as it is, and make it anew."));
+            return (null, new ValidationError("#", "It cannot be read any more.", "Take it out as it is, and make it anew."));
         }
     }
 

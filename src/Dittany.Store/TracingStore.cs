@@ -1,6 +1,6 @@
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Motifs;
-using Dittany.Core.Planning;
 using Dittany.Formats.Json;
 using Microsoft.EntityFrameworkCore;
 

@@ -1,4 +1,4 @@
-using Dittany.Core.Planning;
+using Dittany.Core.Jobs;
 using Dittany.Formats.Json;
 using Microsoft.EntityFrameworkCore;
 
@@ -8,7 +8,7 @@ namespace Dittany.Store;
 public sealed record WorkshopConflict(string Member, string Theirs, string Yours);
 
 /// <summary>What became of a change: the workshop as it stands, and why it was not taken where it was not.</summary>
-public sealed record WorkshopChanged(Workshop Workshop, IReadOnlyList<JobFault> Faults, IReadOnlyList<WorkshopConflict> Conflicts)
+public sealed record WorkshopChanged(Workshop Workshop, IReadOnlyList<ValidationError> Faults, IReadOnlyList<WorkshopConflict> Conflicts)
 {
     public bool Taken => Faults.Count == 0 && Conflicts.Count == 0;
 }
@@ -48,11 +48,11 @@ public sealed class WorkshopStore(DittanyDb db, TimeProvider time)
         var seen = from == 0 ? Workshop.Default : await At(from, cancel);
         if (seen is null)
         {
-            return new WorkshopChanged(now, [new JobFault("#/from", $"There is no revision {from} of the workshop.",
+            return new WorkshopChanged(now, [new ValidationError("#/from", $"There is no revision {from} of the workshop.",
                 "Load the page again.")], []);
         }
 
-        var (changed, faults, conflicts) = (now, new List<JobFault>(), new List<WorkshopConflict>());
+        var (changed, faults, conflicts) = (now, new List<ValidationError>(), new List<WorkshopConflict>());
         foreach (var (member, value) in changes)
         {
             var (was, stands) = (WorkshopChanges.Read(seen, member), WorkshopChanges.Read(now, member));

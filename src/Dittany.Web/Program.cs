@@ -74,7 +74,7 @@ using (folder)
         var (plans, today) = (provider.GetRequiredService<Plans>(), provider.GetRequiredService<Today>());
         return (job, workshop, stop) => plans.Make(job with { Today = today.Date }, workshop, stop);
     });
-    services.AddScoped<Desk>();
+    services.AddScoped<PlanService>();
     if (WarmUp.Wanted)
     {
         services.AddHostedService<WarmUp>();

@@ -1,6 +1,6 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
-using Dittany.Core.Telling;
 using Dittany.Core.Transfer;
 
 namespace Dittany.Core.Cautions;

@@ -1,5 +1,5 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Operations;
-using Dittany.Core.Telling;
 
 namespace Dittany.Core.Cautions;
 

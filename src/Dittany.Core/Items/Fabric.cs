@@ -1,11 +1,11 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
-using Dittany.Core.Telling;
 
 namespace Dittany.Core.Items;
 
 /// <summary>What the maker stated of the cloth; null where she left it to the form's usual cloth.</summary>
-public sealed record StatedFabric(
+public sealed record FabricOverrides(
     string? Kind = null,
     string? Colour = null,
     double? StretchPercent = null,
@@ -32,7 +32,7 @@ public sealed record SettledFabric(Cloth Cloth, IReadOnlyList<Decision> Decision
 public static class Fabric
 {
     /// <summary>Settles every fact. <paramref name="hers"/> is her overrule of <c>fabric.kind</c>, a known kind, or null.</summary>
-    public static SettledFabric Settle(Form form, FormSize size, StatedFabric stated, string? hers)
+    public static SettledFabric Settle(Form form, FormSize size, FabricOverrides stated, string? hers)
     {
         var usual = Cloths.Find(stated.Kind ?? form.UsualCloth).Sure();
         var kind = Cloths.Find(hers ?? usual.Id).Sure();

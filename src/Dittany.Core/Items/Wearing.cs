@@ -1,5 +1,5 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Measures;
-using Dittany.Core.Telling;
 
 namespace Dittany.Core.Items;
 

@@ -1,3 +1,4 @@
+using Dittany.Core.Jobs;
 using Dittany.Core.Planning;
 
 namespace Dittany.Core.Laws;

@@ -50,5 +50,5 @@ internal static class OneHeat
 
     /// <summary>Whether she chose it against the plan, and was told to stop.</summary>
     private static bool Warned(Case one, Operation operation) =>
-        one.Plan.Cautions.Any(c => c.Severity == Telling.Severity.Stop && (c.Id == "crafts-hurt" || c.At == operation.At || c.At == Telling.Station.Transfer));
+        one.Plan.Cautions.Any(c => c.Severity == Decisions.Severity.Stop && (c.Id == "crafts-hurt" || c.At == operation.At || c.At == Decisions.Station.Transfer));
 }

@@ -17,7 +17,7 @@ internal static class OneWater
     private static IEnumerable<(string Where, string What)> Broken(Case one)
     {
         var (plan, care) = (one.Plan, one.Plan.Care);
-        var told = plan.Cautions.Any(c => c.Severity == Telling.Severity.Stop && c.Id is "finish.water" or "crafts-hurt");
+        var told = plan.Cautions.Any(c => c.Severity == Decisions.Severity.Stop && c.Id is "finish.water" or "crafts-hurt");
         foreach (var operation in plan.Work)
         {
             if (operation.Water is not { } water)

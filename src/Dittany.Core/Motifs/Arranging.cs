@@ -71,7 +71,7 @@ public static class Arranging
     public static IReadOnlyList<Pt> ScatterPlaces(int count, double width, double height, int seed)
     {
         var places = new List<Pt>();
-        var chance = new Measures.Chance(seed);
+        var chance = new Measures.SeededRandom(seed);
         for (var i = 0; i < count; i++)
         {
             var (best, most) = (default(Pt), -1.0);

@@ -53,7 +53,7 @@ public static class Loosening
             return laid;
         }
 
-        var chance = new Chance(seed);
+        var chance = new SeededRandom(seed);
         var (heights, turns) = (Shuffled(copies.Length, chance), Shuffled(copies.Length, chance));
         var begin = chance.Next() * Math.Tau;
         var row = arrangement == "row";
@@ -111,7 +111,7 @@ public static class Loosening
     private static double Share(int[] places, int i) => (double)places[i] / (places.Length - 1);
 
     /// <summary>Numbers from 0 on in an order by chance: each once, so that no two copies share one.</summary>
-    private static int[] Shuffled(int count, Chance chance)
+    private static int[] Shuffled(int count, SeededRandom chance)
     {
         var numbers = Enumerable.Range(0, count).ToArray();
         for (var i = count - 1; i > 0; i--)

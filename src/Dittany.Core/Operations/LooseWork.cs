@@ -1,6 +1,6 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Items;
 using Dittany.Core.Measures;
-using Dittany.Core.Telling;
 
 namespace Dittany.Core.Operations;
 

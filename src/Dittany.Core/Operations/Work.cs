@@ -36,7 +36,7 @@ public static class Work
 
         // Where nothing is stitched, what makes it stands for the needle.
         bool Makes(Operation o) => sewn ? o.Kind == OpKind.Stitch
-            : o.Kind is OpKind.Paint or OpKind.Felt || (o.Kind == OpKind.Sew && o.At == Telling.Station.Stitches);
+            : o.Kind is OpKind.Paint or OpKind.Felt || (o.Kind == OpKind.Sew && o.At == Decisions.Station.Stitches);
         var hoop = all.FindIndex(o => sewn ? o.Kind is OpKind.Hoop or OpKind.Stitch : Makes(o));
         var needle = all.FindLastIndex(Makes);
         var dry = all.FindIndex(Math.Max(0, needle + 1), o => o.Wait is { Days: > 0 });

@@ -1,4 +1,6 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Geometry;
+using Dittany.Core.Jobs;
 using Dittany.Core.Measures;
 using Dittany.Core.Telling;
 
@@ -20,7 +22,7 @@ internal static class Colliding
     private const double OnePointMm = 1;
 
     /// <summary>Elements, each with a concern where it runs into one before it.</summary>
-    public static IReadOnlyList<PlannedElement> Told(IReadOnlyList<PlannedElement> elements, Job job, Region field, Lying lying)
+    public static IReadOnlyList<PlannedElement> Told(IReadOnlyList<PlannedElement> elements, Job job, Region field, LayerOrder lying)
     {
         elements = elements.Select(e => (job.Find(e.Id) as MotifElement)?.Loosely is { Pushed.Count: > 0 } ? Copies(e)
             : e).ToArray();

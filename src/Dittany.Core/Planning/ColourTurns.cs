@@ -1,7 +1,7 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Route;
-using Dittany.Core.Telling;
 
 namespace Dittany.Core.Planning;
 
@@ -48,7 +48,7 @@ internal static class ColourTurns
     {
         for (var i = 0; i < decisions.Count; i++)
         {
-            var of = elements.Where((e, n) => decisions[i].Id == (n == 0 ? ThreadChoice.Id : $"{ThreadChoice.Id}:{e.Id}")).FirstOrDefault();
+            var of = elements.Where((e, n) => decisions[i].Id == (n == 0 ? DecisionKey.ThreadKind : $"{DecisionKey.ThreadKind}:{e.Id}")).FirstOrDefault();
             if (of?.Parts.Where(p => p.Tones.Count > 0).ToArray() is { Length: > 0 } parts)
             {
                 decisions[i] = decisions[i] with { Because = [.. decisions[i].Because, Told(of, parts)] };

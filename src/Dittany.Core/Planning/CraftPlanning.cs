@@ -1,9 +1,9 @@
 using Dittany.Core.Crafts;
+using Dittany.Core.Decisions;
 using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
-using Dittany.Core.Telling;
 
 namespace Dittany.Core.Planning;
 

@@ -1,6 +1,7 @@
 using System.Globalization;
 using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
+using Dittany.Core.Jobs;
 using Dittany.Core.Measures;
 
 namespace Dittany.Core.Planning;
@@ -46,7 +47,7 @@ public static class DrawnDirections
             ?? new PartAsked(role, copy);
         var inward = linesMm.Where(l => l.Count > 1).Select(l =>
             Inward(job, plan, element, role, Polyline.Simplified(l, WithinMm))).ToArray();
-        return inward.Any(l => l is null) ? job : PartTelling.Wished(job, element, wish with
+        return inward.Any(l => l is null) ? job : Wishes.OfPart(job, element, wish with
         {
             DirectionDegrees = null,
             Direction = null,

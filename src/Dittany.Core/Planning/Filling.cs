@@ -1,11 +1,12 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
 using Dittany.Core.Stitches.InAreas;
-using Dittany.Core.Telling;
 
 namespace Dittany.Core.Planning;
 
@@ -34,15 +35,6 @@ internal sealed class FillingRoom(DecisionKey decisionId, string? wished, string
     IReadOnlyList<PartAsked> byPart, double mostFreeMm, string whyFree,
     FillFacts facts, int seed, Func<ThreadSize, StitchSpec> specFor, Func<string, ThreadKind> threadOf, bool letters = false)
 {
-    /// <summary>Nothing is filled.</summary>
-    public const string None = "none";
-
-    /// <summary>Thick letters and drawings that are made to be filled are filled, others worked along their outline.</summary>
-    public const string AsDrawn = "as-drawn";
-
-    /// <summary>Each part is filled with what suits it.</summary>
-    public const string ByPart = "by-part";
-
     private readonly HashSet<(string Role, string Name, string Shape, string Letter)> _filled = [];
 
     /// <summary>Fills that were refused for parts of a role: told once for all of them.</summary>
@@ -59,10 +51,6 @@ internal sealed class FillingRoom(DecisionKey decisionId, string? wished, string
 
     /// <summary>So many reasons against a fill are told: the others say the same of other parts.</summary>
     private const int MostAgainst = 2;
-
-    /// <summary>What may be chosen for a whole element.</summary>
-    public static IReadOnlyList<Choice> Choices { get; } = [new(None, "Nothing is filled"), new(ByPart, "Each part in what suits it"),
-        .. Book.Fills.Select(f => new Choice(f.Info.Id, Say.Upper(f.Info.Name)))];
 
     /// <summary>How this shape is made where the whole is made with this thread.</summary>
     public ShapeWay WayOf(Shape shape, ThreadSize main, PartAsked? particular = null)
@@ -101,7 +89,7 @@ internal sealed class FillingRoom(DecisionKey decisionId, string? wished, string
         }
 
         var fill = hers?.Stitch ?? (wished is { } whole && Known(whole) is not null ? whole : habit);
-        var chosen = fill == None ? null : Chosen(fill, shape, area, By(own, direction));
+        var chosen = fill == FillWays.None ? null : Chosen(fill, shape, area, By(own, direction));
         var colours = (hers?.Colours ?? []).Select(Palette.HexOf).ToArray();
         if (colours.Length > 1 && chosen?.TakesColours != true)
         {
@@ -190,8 +178,8 @@ internal sealed class FillingRoom(DecisionKey decisionId, string? wished, string
         }
 
         var hers = wished is null ? null : Known(wished);
-        var byWish = wished is null && habit == None && _filled.Count > 0;
-        var own = byWish ? new Choice(None, "Part by part, as you wished") : areas ? Known(habit).Sure() : new Choice(None, "Nothing to fill");
+        var byWish = wished is null && habit == FillWays.None && _filled.Count > 0;
+        var own = byWish ? new Choice(FillWays.None, "Part by part, as you wished") : areas ? Known(habit).Sure() : new Choice(FillWays.None, "Nothing to fill");
         Told[] because = !areas ? [words ? "This hand is all lines: there is no shape to fill." : "It is all lines and points: there is no "
                 + "shape to fill."]
             : _filled.Count == 0 ? ["Its shapes are worked along their outlines, and nothing fills them."]
@@ -204,7 +192,7 @@ internal sealed class FillingRoom(DecisionKey decisionId, string? wished, string
                 $"Nothing longer than {Say.Length(mostFreeMm)} lies free on the face, for {whyFree}."];
         return Deciding.Make(decisionId, Station.Stitches, "What fills the shapes", own, hers, because,
             [areas ? "A fill for the whole, or a wish for one part." : words ? "Letters with weight, or a motif." : "Another motif."],
-            areas ? Choices : null) with
+            areas ? FillWays.Choices : null) with
         {
             NotFollowed = _notFollowed.Count == 0 ? null : _notFollowed.DistinctBy(t => t.ToString(), StringComparer.Ordinal).ToArray(),
             UnfollowedWish = true,
@@ -220,7 +208,7 @@ internal sealed class FillingRoom(DecisionKey decisionId, string? wished, string
 
     private AreaStitch? Chosen(string id, Shape shape, Area area, SewingBy by)
     {
-        if (id == ByPart)
+        if (id == FillWays.ByPart)
         {
             var advice = FillBook.For(shape.Role, area, by, facts);
             if (advice.Fill is { } best)
@@ -268,5 +256,5 @@ internal sealed class FillingRoom(DecisionKey decisionId, string? wished, string
 
     private static string Called(Shape shape) => Roles.Called(shape.Role);
 
-    private static Choice? Known(string id) => Choices.FirstOrDefault(c => c.ChoiceId == id);
+    private static Choice? Known(string id) => FillWays.Choices.FirstOrDefault(c => c.ChoiceId == id);
 }

@@ -1,6 +1,7 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Measures;
-using Dittany.Core.Telling;
 using Dittany.Core.Transfer;
 
 namespace Dittany.Core.Planning;
@@ -45,9 +46,6 @@ internal static class GroundDecisions
         return taken;
     }
 
-    /// <summary>Whether what makers sew themselves is sewn together before it is stitched, or after.</summary>
-    public static IReadOnlyList<Choice> Sewings { get; } = [new("sewn", "Sewn together already"), new("not-sewn", "Not sewn together yet")];
-
     /// <summary>The form as it lies before her: not sewn yet it is loose cloth. Only for what is sewn by a pattern.</summary>
     public static Form Sewn(Form form, HeardOverrides overrides, List<Decision> decisions)
     {
@@ -59,11 +57,11 @@ internal static class GroundDecisions
         var hers = overrides.For("item.sewn");
         var flat = hers == "not-sewn";
         decisions.Add(Deciding.Make(
-            "item.sewn", Station.Item, "Whether it is sewn together", Sewings[0], hers is null ? null : Sewings.First(s =>
+            "item.sewn", Station.Item, "Whether it is sewn together", WorkOrders.Sewings[0], hers is null ? null : WorkOrders.Sewings.First(s =>
                 s.ChoiceId == hers),
             [flat ? "Not sewn yet it lies flat and single: it is drawn on uncut cloth, worked in any ring or frame, and cut out after."
                 : $"{Say.Upper(Say.A(form.Name))} is planned as it is bought, or sewn already."],
-            ["Sewing it yourself: what is not sewn yet is stitched flat."], Sewings));
+            ["Sewing it yourself: what is not sewn yet is stitched flat."], WorkOrders.Sewings));
         return flat ? form with
         {
             Loose = LooseCloth.Pattern,

@@ -1,8 +1,9 @@
 using Dittany.Core.Cautions;
+using Dittany.Core.Decisions;
+using Dittany.Core.Jobs;
 using Dittany.Core.Measures;
 using Dittany.Core.Operations;
 using Dittany.Core.Route;
-using Dittany.Core.Telling;
 using Dittany.Core.Threads;
 using Dittany.Core.Time;
 
@@ -24,7 +25,7 @@ internal static class JoinedPlaces
         var planned = new List<(JobPlace Place, Plan Plan)>();
         foreach (var place in places)
         {
-            var plan = one(place.Job with { Done = place.Stands ? new Done(true, JobCheck.MostRuns, Finished: true) : null }, there);
+            var plan = one(place.Job with { Done = place.Stands ? new Done(true, JobLimits.MostRuns, Finished: true) : null }, there);
             planned.Add((place, plan));
             there.AddRange(StitchedThere.By(plan));
         }
@@ -74,7 +75,7 @@ internal static class JoinedPlaces
             Runs = Math.Clamp(whole.Runs - before, 0, runs),
             Stitches = whole.Runs >= before && whole.Runs < before + runs ? whole.Stitches : 0,
         };
-        var share = plan.Route.Count == 0 ? 0 : (double)Frozen.RowsDone(plan.Route, done) / plan.Route.Count;
+        var share = plan.Route.Count == 0 ? 0 : (double)CompletedWorkGuard.RowsDone(plan.Route, done) / plan.Route.Count;
         return Left.After(plan.Work, done, plan.Threads.Sum(t => t.Runs), share, job.Today);
     }
 
@@ -83,7 +84,7 @@ internal static class JoinedPlaces
         var live = places.Where(p => !p.Stands).ToArray();
         var main = places.First(p => p.Main).Plan;
         var threads = ThreadRoom.Together(live.SelectMany(p => p.Plan.Threads));
-        var share = route.Count == 0 ? 0 : (double)Frozen.RowsDone(route, job.Done) / route.Count;
+        var share = route.Count == 0 ? 0 : (double)CompletedWorkGuard.RowsDone(route, job.Done) / route.Count;
         var form = job.FormUsed.Sure();
         var timed = Timing.Settle(
             work.Work, Left.After(work.Work, job.Done, threads.Sum(t => t.Runs), share, job.Today),

@@ -1,8 +1,9 @@
+using Dittany.Core.Decisions;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
-using Dittany.Core.Telling;
 using Dittany.Core.Words;
 
 namespace Dittany.Core.Planning;
@@ -18,10 +19,6 @@ internal sealed record LetterWay(Pair Pair, string? Colour, PartAsked? Wish, IRe
 /// </summary>
 internal sealed class LetterWays
 {
-    public const string Alike = "alike";
-
-    public const string Varied = "varied";
-
     /// <summary>Textures of a varied word are at most this much bolder than its own, so that no letter shouts (from memory).</summary>
     private const double MostBolder = 1.45;
 
@@ -52,9 +49,6 @@ internal sealed class LetterWays
                 + $"{answer.Pair.Stitch.Name}. Make the words larger.");
         }
     }
-
-    public static IReadOnlyList<Choice> Choices { get; } = [new(Alike, "All letters alike"),
-        new(Varied, "A texture of its own for each letter")];
 
     /// <summary>
     /// Stitches a word of this height reads in, the one settled for it first: each with as many strands as come nearest to its weight.
@@ -164,12 +158,12 @@ internal sealed class LetterWays
                     .Take(1).Select(p => (t.Letter, p.Stitch, Size: p.Thread.Size, p.Colour))).GroupBy(t =>
                     (t.Stitch, t.Size, t.Colour)).Select(g =>
                 (Told)$"{Say.List(g.Select(t => t.Letter).Distinct(StringComparer.Ordinal).ToArray())} in {Named(g.Key.Stitch)}, {g.Key.Size.Said}, {Palette.NameOf(g.Key.Colour)}."),
-                .. hers == Varied && _textures.Count > 1
+                .. hers == LetterTextures.Varied && _textures.Count > 1
                     ? [(Told)"Each stitch is one that reads at this height, about as bold as the word's own."] : Array.Empty<Told>()];
-        return Deciding.Make(id, Station.Stitches, "Letter by letter", new Choice(Alike, wished && hers is null
+        return Deciding.Make(id, Station.Stitches, "Letter by letter", new Choice(LetterTextures.Alike, wished && hers is null
                 ? "Single letters as you wished" : "All letters alike"),
-            hers is null ? null : Choices.FirstOrDefault(c => c.ChoiceId == hers), because,
-            ["A wish for single letters, or a word varied letter by letter."], Choices) with
+            hers is null ? null : LetterTextures.Choices.FirstOrDefault(c => c.ChoiceId == hers), because,
+            ["A wish for single letters, or a word varied letter by letter."], LetterTextures.Choices) with
         {
             NotFollowed = _notFollowed.Count == 0 ? null : _notFollowed.DistinctBy(t => t.ToString(), StringComparer.Ordinal).ToArray(),
             UnfollowedWish = true,

@@ -1,7 +1,8 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Geometry;
+using Dittany.Core.Jobs;
 using Dittany.Core.Measures;
 using Dittany.Core.Route;
-using Dittany.Core.Telling;
 
 namespace Dittany.Core.Planning;
 
@@ -17,13 +18,6 @@ internal sealed record WorkOrder(IReadOnlyList<int> Letters, int SetUps, int Bou
 /// </summary>
 internal static class MotifOrder
 {
-    public static IReadOnlyList<Choice> Firsts { get; } =
-        [new("greens-first", "Greens first, then petals, then centres"), new("petals-first", "Petals first, then centres, greens last"),
-            new("centre-first", "Centres first, then petals, greens last")];
-
-    public static IReadOnlyList<Choice> Rounds { get; } = [new("colour-by-colour", "A colour at a time, over all copies"),
-        new("plant-by-plant", "A plant at a time, all its colours")];
-
     private static readonly (string Habit, string[] Roles, string Because, string Source)[] Schools =
     [
         ("greens-first", ["stem", "outline", "leaf", "vein", "petal", "centre", "dot"], "Greens come first, for petals lie over them.",
@@ -57,7 +51,7 @@ internal static class MotifOrder
         foreach (var placing in Enumerable.Range(0, letters.Count).GroupBy(placingOf).OrderBy(g => g.Key))
         {
             var (nodes, of) = Nodes([.. placing]);
-            var (found, set, least) = SetUps.Fewest(nodes, on, budget);
+            var (found, set, least) = ThreadChangeOrder.Fewest(nodes, on, budget);
             (count, bound) = (count + set, bound + least);
             for (var from = 0; from < found.Count;)
             {

@@ -1,7 +1,9 @@
 using System.Globalization;
+using Dittany.Core.Decisions;
 using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Motifs;
@@ -9,7 +11,6 @@ using Dittany.Core.Space;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
 using Dittany.Core.Stitches.AtPoints;
-using Dittany.Core.Telling;
 using Dittany.Core.Words;
 
 namespace Dittany.Core.Planning;
@@ -23,16 +24,12 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Hear
     private static readonly (double ToMm, int Strands)[] StrandsByHeight = [(18, 1), (45, 2), (double.PositiveInfinity, 3)];
 
     /// <summary>
-    /// A motif takes this share of the field's smaller side where nobody said (from memory), and is never larger than this.
+    /// A motif takes this share of the field's smaller side where nobody said (from memory), and is never larger than
+    /// <see cref="MotifSizes.UsualMostMm"/>.
     /// </summary>
     private const double Share = 0.5;
 
-    internal const double UsualMostMm = 90;
-
-    /// <summary>The most a drawing may be high or wide, mm.</summary>
-    internal const double MostMm = 1000;
-
-    private const double Reach = MostMm / Fit.MostCapMm;
+    private const double Reach = MotifSizes.MostMm / Fit.MostCapMm;
 
     /// <summary>What goes round something else takes more of the room, and is never larger than this (from memory).</summary>
     private const double RoundShare = 0.85;
@@ -71,7 +68,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Hear
         var anchor = Middle(place, of, asked.Arrangement);
 
         // The largest that goes here, for the line it then has: strands follow the height, so each is tried, the most first.
-        var thread = ThreadChoice.Settle(Id(ThreadChoice.Id), asked.Thread, overrides.For(Id(ThreadChoice.Id)),
+        var thread = ThreadChoice.Settle(Id(DecisionKey.ThreadKind), asked.Thread, overrides.For(Id(DecisionKey.ThreadKind)),
             asked.Strands?.ToString(CultureInfo.InvariantCulture) ?? overrides.For(Id("thread.strands")),
             asked.Stitch ?? overrides.For(Id("stitch.outline")), ground, workshop);
         decisions.Add(thread.Decision);
@@ -107,9 +104,9 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Hear
         var areas = design.Shapes.Any(s => s.Area is not null);
         var rich = asked.Drawing is null && MotifLibrary.Find(asked.Motif).Sure().Rich;
         var filling = new FillingRoom(Id("stitch.fill"), areas ? overrides.For(Id("stitch.fill")) : null,
-            ground.Unfilled ? FillingRoom.None : workshop.Habit("fill") switch
+            ground.Unfilled ? FillWays.None : workshop.Habit("fill") switch
             {
-                FillingRoom.AsDrawn => rich ? FillingRoom.ByPart : FillingRoom.None,
+                FillWays.AsDrawn => rich ? FillWays.ByPart : FillWays.None,
                 var habit => habit,
             }, beads.Stitched(design),
             FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn),
@@ -123,7 +120,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Hear
             facts.Knit, byRole: asked.Stitch is null && !thread.Laid, ground.Budget, filling);
         parts = [.. SecondColour.In(parts, asked.SecondColour, workshop.Thread(ThreadKinds.Cotton))];
         SecondColour.Tell(decisions, Id("thread.colour"), parts, asked.SecondColour);
-        thread.TellParts(Id(ThreadChoice.Id), parts, ground, decisions);
+        thread.TellParts(Id(DecisionKey.ThreadKind), parts, ground, decisions);
         var filled = filling.Told(areas, words: false);
         decisions.Add(beads.NotFollowed() is { Count: > 0 } refused
             ? filled with { NotFollowed = [.. refused, .. filled.NotFollowed ?? []], UnfollowedWish = true } : filled);
@@ -328,7 +325,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Hear
             ground.Budget.Spend(Fit.Steps(ground.Field, points));
             var largest = Reach * Fit.LargestCapMm(_field.For(Math.Max(pair.LineWidthMm, Knots.AcrossMm(pair.Size, 2))), anchor, lines);
             var (least, greatest) = ground.Field.IsEmpty ? Region.Of(ground.Zone.Ring).Box : ground.Field.Box;
-            var (share, most) = round ? (RoundShare, RoundMostMm) : (Share, UsualMostMm);
+            var (share, most) = round ? (RoundShare, RoundMostMm) : (Share, MotifSizes.UsualMostMm);
             var wished = Math.Min(most, share * Math.Min((greatest.X - least.X) / Math.Max(unit.Width, 0.2),
                 (greatest.Y - least.Y) / of));
             var own = Math.Max(2, Math.Floor(asked.Arrangement == "border" ? largest : Math.Min(largest, wished)));
@@ -438,8 +435,8 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Hear
     /// </summary>
     private bool Fills(MotifElement asked, DecisionKey fillId) => asked.Craft is not (null or Crafts.AllCrafts.Stitch)
         || (asked.Drawing is null && MotifLibrary.Find(asked.Motif).Sure().Rich
-        && workshop.Habit("fill") != FillingRoom.None) || workshop.Habit("fill") == FillingRoom.ByPart
-        || overrides.Stated(fillId) is not (null or FillingRoom.None);
+        && workshop.Habit("fill") != FillWays.None) || workshop.Habit("fill") == FillWays.ByPart
+        || overrides.Stated(fillId) is not (null or FillWays.None);
 
     /// <summary>Whether filling all of it closely would take most of the time there is.</summary>
     private bool Hurried(Design design) => ground.MinutesLeft is { } left

@@ -1,7 +1,7 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
-using Dittany.Core.Telling;
 
 namespace Dittany.Core.Planning;
 

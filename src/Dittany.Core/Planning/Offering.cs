@@ -1,8 +1,10 @@
 using System.Globalization;
+using Dittany.Core.Advising;
+using Dittany.Core.Decisions;
 using Dittany.Core.Geometry;
 using Dittany.Core.Hooping;
+using Dittany.Core.Jobs;
 using Dittany.Core.Measures;
-using Dittany.Core.Telling;
 
 namespace Dittany.Core.Planning;
 

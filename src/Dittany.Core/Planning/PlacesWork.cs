@@ -1,7 +1,7 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Finishing;
 using Dittany.Core.Measures;
 using Dittany.Core.Operations;
-using Dittany.Core.Telling;
 
 namespace Dittany.Core.Planning;
 

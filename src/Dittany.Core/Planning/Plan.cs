@@ -1,12 +1,13 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
 using Dittany.Core.Hooping;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Operations;
 using Dittany.Core.Route;
 using Dittany.Core.Stitches.Needle;
-using Dittany.Core.Telling;
 using Dittany.Core.Threads;
 using Dittany.Core.Time;
 using Dittany.Core.Transfer;
@@ -144,7 +145,7 @@ public sealed record PlannedElement(
 public sealed record PlannedHooping(School School, IReadOnlyList<HoopPlacing> Hoops, int LowerBound);
 
 /// <summary>
-/// One place of a piece that has several: its key (see <see cref="Planning.Places"/>), what its zone is called, and its plan. Its first
+/// One place of a piece that has several: its key (see <see cref="Jobs.Places"/>), what its zone is called, and its plan. Its first
 /// length of thread and its first placing are so many of the whole piece's; what <paramref name="Stands"/> is finished and no work.
 /// </summary>
 public sealed record PlannedPlace(string Key, string Zone, string Name, bool Stands, bool Main, Plan Plan, int RunsBefore, int HoopsBefore);

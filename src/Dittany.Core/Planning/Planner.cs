@@ -1,16 +1,18 @@
 using System.Globalization;
+using Dittany.Core.Advising;
 using Dittany.Core.Cautions;
+using Dittany.Core.Decisions;
 using Dittany.Core.Effort;
 using Dittany.Core.Finishing;
 using Dittany.Core.Geometry;
 using Dittany.Core.Hooping;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Operations;
 using Dittany.Core.Space;
 using Dittany.Core.StitchBook;
-using Dittany.Core.Telling;
 using Dittany.Core.Threads;
 using Dittany.Core.Time;
 using Dittany.Core.Transfer;
@@ -60,7 +62,7 @@ public static class Planner
         }
         catch (OverBudgetException)
         {
-            throw new UnplannedException(new JobFault("#/elements",
+            throw new UnplannedException(new ValidationError("#/elements",
                 "This is more than one plan can reckon: too many parts, copies or bends for one piece.",
                 "Take fewer copies, draw it more simply, make it smaller, or divide it between two pieces."));
         }
@@ -89,12 +91,12 @@ public static class Planner
 
         // Hooping, and what the thread is cut to.
         var called = CalledBy(elements);
-        var letters = Working.LettersOf(lying.Order().Select(i => elements[i]).ToArray());
-        var held = Working.Hold(letters, called, ground, workshop, overrides);
+        var letters = StitchingPipeline.LettersOf(lying.Order().Select(i => elements[i]).ToArray());
+        var held = StitchingPipeline.Hold(letters, called, ground, workshop, overrides);
         needle.AddRange(Offering.Nudged(held, elements));
         warned.AddRange(At(Station.Hoop, held.Cautions));
-        var thickness = cloth.ThicknessMm + (held.LayersThrough > 1 ? Working.LiningMm : 0);
-        var (skims, action) = Working.Action(held, workshop, overrides.For("stitch.action"));
+        var thickness = cloth.ThicknessMm + (held.LayersThrough > 1 ? StitchingPipeline.LiningMm : 0);
+        var (skims, action) = StitchingPipeline.Action(held, workshop, overrides.For("stitch.action"));
         var cutting = Cut(elements, worn, ground, workshop, overrides);
         needle.AddRange([action, .. cutting.Decisions]);
         warned.AddRange(At(Station.Thread, cutting.Cautions));
@@ -104,7 +106,7 @@ public static class Planner
         var learnt = LearntPace.Of(workshop, cloth, form);
         var seconds = elements.SelectMany(e => e.Parts).Sum(p => learnt.OfStitch(p.Stitch) * p.Stitches.Sum(s => s.Seconds));
         var hooped = Holding.Told(held.Placings);
-        var expected = Working.ExpectedRuns(letters, cutting, thickness);
+        var expected = StitchingPipeline.ExpectedRuns(letters, cutting, thickness);
         var hours = EffortRoom.Stitching(seconds, cutting.Minutes(expected, 1, expected), hooped, pace).Minutes / 60;
         var colours = elements.SelectMany(e => e.Parts).Select(p => p.Colour).Distinct(StringComparer.Ordinal).ToArray();
         var transfer = TransferRoom.Settle(Transfer(elements, crafts, called, ground, held, hours, colours, workshop, overrides));
@@ -113,12 +115,12 @@ public static class Planner
         var marksCloth = MarkerRules.OnCloth(transfer.Method);
 
         // Route and threads, and with the real thread ends the effort.
-        var routed = Working.RouteOf(
+        var routed = StitchingPipeline.RouteOf(
             letters, called, held, cutting, ground, thickness, marksCloth && transfer.Marker.GoesBy == GoesBy.Brushing, workshop,
                 overrides.For("order.parts"), needle, lying);
-        elements = ColourTurns.On(Working.AsWorked(elements, routed), routed.Rows, cutting.CutMm);
+        elements = ColourTurns.On(StitchingPipeline.AsWorked(elements, routed), routed.Rows, cutting.CutMm);
         ColourTurns.Tell(elements, needle);
-        var threads = Working.ThreadsOf(elements, routed.Rows, cutting, cloth, thickness, workshop, overrides, needle);
+        var threads = StitchingPipeline.ThreadsOf(elements, routed.Rows, cutting, cloth, thickness, workshop, overrides, needle);
         var effort = EffortRoom.Stitching(
             seconds, cutting.Minutes(threads.Sum(t => t.Runs), threads.Sum(t => t.FreshRuns), threads.Sum(t => t.Cuts)), hooped, pace,
                 threads.Select(t => new Use($"{Palette.NameOf(t.Colour)}, {t.Thread.Size.Said}", t.LengthMm, "mm")).ToArray(),
@@ -138,12 +140,12 @@ public static class Planner
         decisions.AddRange(ordered.Decisions);
         cautions.AddRange(ordered.Cautions);
         cautions.AddRange(Fraying(job, cloth));
-        var work = LearningFromLog.AtPace(Work.Chain([.. Beforehand.Of(cloth, finished.Care, washesFirst, ground.HasIron),
+        var work = LearntPace.AtPace(Work.Chain([.. Beforehand.Of(cloth, finished.Care, washesFirst, ground.HasIron),
             .. LooseWork.Before(form, cut),
             .. job.MakeUp is { As: MakeUp.Frayed } edge ? [FrayedEdge.Of(cloth, size, edge.FringeMm ?? FrayedEdge.UsualMm)]
                 : Array.Empty<Operation>(), .. ordered.Work,
             .. MakesUp(job) ? MakingUp.Of(form, size) : []]), workshop, learnt);
-        var worked = routed.Rows.Count == 0 ? 0 : (double)Frozen.RowsDone(routed.Rows, job.Done) / routed.Rows.Count;
+        var worked = routed.Rows.Count == 0 ? 0 : (double)CompletedWorkGuard.RowsDone(routed.Rows, job.Done) / routed.Rows.Count;
         var timed = Timing.Settle(
             work, Left.After(work, job.Done, threads.Sum(t => t.Runs), worked, job.Today),
             new Evenings(workshop.EveningsPerWeek, workshop.MinutesPerEvening), job.Today, job.DueOn,
@@ -200,7 +202,7 @@ public static class Planner
     {
         var form = GroundDecisions.Sewn(job.FormUsed.Sure(), overrides, decisions);
         var size = GroundDecisions.Size(form, job, overrides, decisions);
-        var fabric = Fabric.Settle(form, size, job.Fabric ?? new StatedFabric(), overrides.For("fabric.kind"));
+        var fabric = Fabric.Settle(form, size, job.Fabric ?? new FabricOverrides(), overrides.For("fabric.kind"));
         var tried = workshop.Trials.TryGetValue(fabric.Cloth.Kind.Id, out var share);
         var cloth = tried ? fabric.Cloth with { StaysOpen = share, Tried = true } : fabric.Cloth;
         var zoneWished = job.Zone ?? overrides.For("space.zone");
@@ -226,25 +228,25 @@ public static class Planner
         var ground = new WordingGround(form, drawn, zone, Field.Of(drawn, zone), cloth, worn, library, budget)
         {
             HasIron = workshop.Equipment.Contains("iron", StringComparer.Ordinal),
-            TuckMm = Lying.TuckMm(lies),
+            TuckMm = LayerOrder.TuckMm(lies),
             MinutesLeft = job.DueOn is { } due
                 ? Math.Max(0, due.DayNumber - job.Today.DayNumber) / 7.0 * workshop.EveningsPerWeek * workshop.MinutesPerEvening : null,
         };
         return (ground, size, washesFirst, cut, lies);
     }
 
-    private static (IReadOnlyList<PlannedElement> Elements, Lying Lying, IReadOnlyList<Crafts.Crafted> Crafts) ElementsOf(
+    private static (IReadOnlyList<PlannedElement> Elements, LayerOrder Lying, IReadOnlyList<Crafts.Crafted> Crafts) ElementsOf(
         Job job, WordingGround ground, Workshop workshop, HeardOverrides overrides, string lies, List<Decision> decisions)
     {
         // What goes round others comes first: it leaves them the room inside it.
-        var rounds = Surrounding.Plan(job, ground, workshop, overrides);
+        var rounds = FramePlanner.Plan(job, ground, workshop, overrides);
         var many = job.Elements.Count - rounds.Planned.Count;
         var slots = Enumerable.Range(0, job.Elements.Count).Select(i =>
             Enumerable.Range(0, i).Count(k => !rounds.Planned.ContainsKey(k))).ToArray();
         var planned = Each(job.Elements.Count, i => At(i, Region.Empty));
 
         // What lies under others is planned once more without what they hide.
-        var lying = Lying.Of(planned.Select(p => p.Element).ToArray(), lies);
+        var lying = LayerOrder.Of(planned.Select(p => p.Element).ToArray(), lies);
         for (var i = 0; i < planned.Length; i++)
         {
             if (lying.Over(i) is { IsEmpty: false } over)

@@ -1,9 +1,9 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches.Needle;
 using Dittany.Core.Stitches.OnLines;
-using Dittany.Core.Telling;
 
 namespace Dittany.Core.Planning;
 

@@ -1,9 +1,10 @@
 using System.Globalization;
+using Dittany.Core.Decisions;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
-using Dittany.Core.Telling;
 using Dittany.Core.Threads;
 using Dittany.Core.Words;
 
@@ -16,8 +17,6 @@ namespace Dittany.Core.Planning;
 internal sealed record ThreadChoice(ThreadKind Kind, string? Strands, string? Stitch, Decision Decision,
     IReadOnlyList<Told> StrandsUnfollowed, IReadOnlyList<Told> StitchUnfollowed)
 {
-    public const string Id = "thread.kind";
-
     /// <summary>Whether it is laid on the cloth, because it cannot be drawn through it.</summary>
     public bool Laid { get; private init; }
 

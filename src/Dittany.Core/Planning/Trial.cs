@@ -1,3 +1,4 @@
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Time;
@@ -15,13 +16,6 @@ public sealed record Trial(string Element, string Letter, double OpenMm, double 
     public const double EdgeFrom = 0.7;
 
     public const double EdgeTo = 1.2;
-
-    /// <summary>
-    /// Trials do not bring the limit under or over these shares of the usual: beyond it something else went wrong (from memory).
-    /// </summary>
-    public const double LeastShare = 0.6;
-
-    public const double MostShare = 1.6;
 
     /// <summary>What a trial leaves beside the letter that was tried, so that the same is not asked again.</summary>
     private const double Beside = 0.02;
@@ -62,7 +56,7 @@ public sealed record Trial(string Element, string Letter, double OpenMm, double 
         var here = before * OpenMm / WantedMm;
         var after = stayedOpen != Shut ? before
             : stayedOpen ? here - Beside : here + Beside + (before * Legibility.HairMm / WantedMm);
-        return Math.Round(Math.Clamp(after, LeastShare, MostShare), 3);
+        return Math.Round(Math.Clamp(after, TrialShares.LeastShare, TrialShares.MostShare), 3);
     }
 
     /// <summary>The trials she has made, with what came of this one.</summary>

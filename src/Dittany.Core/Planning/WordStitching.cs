@@ -1,12 +1,13 @@
 using System.Globalization;
+using Dittany.Core.Decisions;
 using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Space;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
-using Dittany.Core.Telling;
 using Dittany.Core.Words;
 using Thread = Dittany.Core.Materials.Thread;
 
@@ -74,7 +75,7 @@ internal sealed class WordStitching(WordingGround ground, StitchFacts facts, Roo
         MotifColours colours, Place place, Func<Func<LetteringQuestion, LetteringQuestion>, LetteringAnswer> asJob)
     {
         var element = asked.Id;
-        _letters = new LetterWays(asked, q, a, varied == LetterWays.Varied);
+        _letters = new LetterWays(asked, q, a, varied == LetterTextures.Varied);
         var spec = SpecFor(a.Pair, schools);
         var parts = new List<Part>();
         var concerns = new List<Concern>();

@@ -1,24 +1,14 @@
 using System.Globalization;
+using Dittany.Core.Decisions;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
 using Dittany.Core.Stitches.AtPoints;
-using Dittany.Core.Telling;
 using Dittany.Core.Words;
 
 namespace Dittany.Core.Planning;
-
-/// <summary>
-/// What the maker settled of the lettering herself, as written: null where the plan decides. A size may be a height or a wish.
-/// </summary>
-internal sealed record StatedLettering(string? Size, string? Strands, string? Stitch, string? Rows, string? Length, string? Dots,
-    double? WidthMm = null)
-{
-    public double? CapMm => double.TryParse(Size, NumberStyles.Float, CultureInfo.InvariantCulture, out var number) ? number : null;
-
-    public SizeWish? Wish => CapMm is null && Size is not null ? WordingPlanner.WishOf(Size) : null;
-}
 
 /// <summary>The decisions on rows, height, stitch, lengths and strands of a wording.</summary>
 internal static class WordingDecisions
@@ -65,7 +55,7 @@ internal static class WordingDecisions
     private static Decision Size(DecisionKey id, LetteringQuestion q, LetteringAnswer a, StatedLettering stated, Workshop workshop)
     {
         var hers = stated.Size;
-        var free = hers is null ? a : Lettering.Settle(q with { CapMm = null, Wish = WordingPlanner.WishOf(workshop.Habit("size")) });
+        var free = hers is null ? a : Lettering.Settle(q with { CapMm = null, Wish = StatedLettering.WishOf(workshop.Habit("size")) });
         var width = a.Setting.Width * a.CapMm;
         var (least, greatest) = q.Field.Area.Box;
         var share = Math.Round(100 * width / Math.Max(1, greatest.X - least.X));
@@ -199,7 +189,7 @@ internal static class WordingDecisions
         }
 
         if (spec.Schools is { LengthMm: null, LengthShare: not 1 and var share }
-            && workshop.PaceOf(LearningFromLog.StitchLength) is { } seen)
+            && workshop.PaceOf(PaceNames.StitchLength) is { } seen)
         {
             because.Add($"From photographs of {(seen.Pieces == 1 ? "one piece" : Say.Count(seen.Pieces, "piece"))} of yours: your stitches come out "
                 + $"{Say.Number(100 * Math.Abs(share - 1), 0)} % {(share < 1 ? "shorter" : "longer")} than is usual, and so they are planned.");

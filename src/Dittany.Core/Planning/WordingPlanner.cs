@@ -1,43 +1,18 @@
 using System.Globalization;
+using Dittany.Core.Decisions;
 using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Space;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
-using Dittany.Core.Telling;
 using Dittany.Core.Words;
 using Thread = Dittany.Core.Materials.Thread;
 
 namespace Dittany.Core.Planning;
-
-/// <summary>What a wording is planned on.</summary>
-internal sealed record WordingGround(Form Form, Drawn Drawn, Zone Zone, Region Field, Cloth Cloth, Worn Worn, Library Library,
-    Budget Budget)
-{
-    /// <summary>Whether there is an iron in the workshop.</summary>
-    public required bool HasIron { get; init; }
-
-    /// <summary>What lies over it and hides it; empty where nothing does.</summary>
-    public Region Over { get; init; } = Region.Empty;
-
-    /// <summary>Minutes of the evenings up to the day it is due; null where no day is named.</summary>
-    public double? MinutesLeft { get; init; }
-
-    /// <summary>How far what is hidden reaches under what lies over it, mm.</summary>
-    public double TuckMm { get; init; } = Design.TuckMm;
-
-    /// <summary>Its areas are tinted before anything is stitched: a fine line goes round them.</summary>
-    public bool Tinted { get; init; }
-
-    /// <summary>Its areas are made in another craft than thread, and no stitches fill them.</summary>
-    public bool Unfilled { get; init; }
-
-    /// <summary>What the place hangs on, where something goes round what is planned or it goes round something; else null.</summary>
-    public Within? Within { get; init; }
-}
 
 /// <summary>
 /// Plans one wording through Space, Words and Stitches: place, alphabet, rows, size, stitch, strands, colour, and every stitch.
@@ -93,11 +68,11 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, He
         var areas = alphabet.Kind == AlphabetKind.Weighted;
         var fillFacts = new FillFacts(_facts.Knit, workshop.Skill == Effort.Skill.Learner);
         var filling = new FillingRoom(Id("stitch.fill"), areas ? overrides.For(Id("stitch.fill")) : null,
-            ground.Unfilled ? FillingRoom.None : workshop.Habit("fill") is FillingRoom.None and var none ? none
-                : FillingRoom.ByPart, asked.ByPart,
+            ground.Unfilled ? FillWays.None : workshop.Habit("fill") is FillWays.None and var none ? none
+                : FillWays.ByPart, asked.ByPart,
             FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn), fillFacts, 0,
             n => StitchSpec.For(new Pair(Book.Plainest, n), schools), KindOf, letters: true);
-        var beside = rich && !ground.Unfilled && workshop.Habit("fill") != FillingRoom.None ? new FillingRoom(Id("stitch.fill"), null, FillingRoom.ByPart, [],
+        var beside = rich && !ground.Unfilled && workshop.Habit("fill") != FillWays.None ? new FillingRoom(Id("stitch.fill"), null, FillWays.ByPart, [],
             FreeThread.MostMm(ground.Worn), FreeThread.Why(ground.Worn), fillFacts, 0,
             n => StitchSpec.For(new Pair(Book.Plainest, n), schools), KindOf) : null;
         var stitching = new WordStitching(ground, _facts, _field, schools, filling, overrides.For(Id("stitch.letters"))) { Beside = beside };
@@ -105,7 +80,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, He
             stitching.Stitched(asked, question, a, colours, place, AsJob));
         parts = [.. SecondColour.In(parts, asked.SecondColour, workshop.Thread(ThreadKinds.Cotton))];
         SecondColour.Tell(decisions, Id("thread.colour"), parts, asked.SecondColour);
-        thread.TellParts(Id(ThreadChoice.Id), parts, ground, decisions);
+        thread.TellParts(Id(DecisionKey.ThreadKind), parts, ground, decisions);
         TellWidths(Id("words.alphabet"), alphabet, answer, decisions);
         WordingDecisions.Tell(Id, question, answer, rows, ways.Select(w => w.Rows).ToArray(), stated, schools =>
             stitching.SpecFor(answer.Pair, schools), workshop, decisions);
@@ -185,8 +160,9 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, He
 
     private ThreadKind KindOf(string id) => workshop.Thread(ThreadKinds.Find(id).Sure());
 
-    private ThreadChoice ThreadOf(TextElement asked, Func<string, DecisionKey> id) => ThreadChoice.Settle(id(ThreadChoice.Id), asked.Thread,
-        overrides.For(id(ThreadChoice.Id)), asked.Strands?.ToString(CultureInfo.InvariantCulture) ?? overrides.For(id("thread.strands")),
+    private ThreadChoice ThreadOf(TextElement asked, Func<string, DecisionKey> id) => ThreadChoice.Settle(id(DecisionKey.ThreadKind),
+        asked.Thread,
+        overrides.For(id(DecisionKey.ThreadKind)), asked.Strands?.ToString(CultureInfo.InvariantCulture) ?? overrides.For(id("thread.strands")),
         asked.Stitch ?? overrides.For(id("stitch.outline")), ground, workshop);
 
     /// <summary>A width is met to this, mm: less than a thread.</summary>
@@ -259,7 +235,7 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, He
                 ground.Cloth, _facts, stated.CapMm,
             stated.Strands is null ? null : int.Parse(stated.Strands, CultureInfo.InvariantCulture),
             stated.Stitch is null ? null : Book.Find(stated.Stitch),
-            stated.Wish ?? WishOf(workshop.Habit("size")), ground.Zone.Lettering)
+            stated.Wish ?? StatedLettering.WishOf(workshop.Habit("size")), ground.Zone.Lettering)
         { Budget = ground.Budget })).ToArray();
     }
 
@@ -284,14 +260,6 @@ internal sealed class WordingPlanner(WordingGround ground, Workshop workshop, He
         return tried.Count == 1 ? tried[0] : tried.OrderBy(t => t.Answer.OverflowMm > 0).ThenBy(t => t.Answer.OverflowMm).ThenBy(t =>
             !t.Answer.Reads).ThenByDescending(t => t.Answer.CapMm).First();
     }
-
-    internal static SizeWish WishOf(string habit) => habit switch
-    {
-        "largest" => SizeWish.Largest,
-        "smallest" => SizeWish.Smallest,
-        _ =>
-        SizeWish.Comfortable
-    };
 
     /// <summary>
     /// The alphabet taken where she names none: single strokes first, then a font's centre lines, for a name is a line before it is an

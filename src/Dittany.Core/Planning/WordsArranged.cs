@@ -1,9 +1,10 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Measures;
 using Dittany.Core.Motifs;
 using Dittany.Core.Space;
-using Dittany.Core.Telling;
 using Dittany.Core.Words;
 
 namespace Dittany.Core.Planning;
@@ -14,36 +15,16 @@ internal sealed record WordsArranged(Arrangement Arrangement, Ornament? Ornament
     /// <summary>A slope rises by so much where nobody said, degrees (from memory).</summary>
     private const double UsualSlope = 12;
 
-    private static readonly (string Id, string Text, string Because)[] Told =
-    [
-        ("straight", "Straight", "Level words are read fastest and found again by one line."),
-        ("spaced", "Spaced wide",
-            "Letters stand a third of their height further apart: few letters fill a wide place, and thick thread keeps its gaps."),
-        ("arc", "Along an arc", "The line stands up like a hill, or hangs like a bowl; each letter is turned with it."),
-        ("ring", "Round a ring", "The words go round in a circle about their place."),
-        ("slope", "On a slope", "The line rises from left to right."),
-        ("corner", "Across the corner", "The words face the nearest corner, their line square to the way into it."),
-        ("edge", "Along the edge", "The words follow the item's own edge at an even distance, letter by letter."),
-        ("monogram", "As a monogram",
-            "Up to three initials, the middle one of three larger: ask whose letter stands in the middle, families differ."),
-    ];
-
     /// <summary>The motif that goes with the words; null where none does.</summary>
     public Motif? Beside => Ornament is { } ornament ? MotifLibrary.All.First(m => m.Name == ornament.Name) : null;
 
     public bool OneRow => Arrangement.Way is WordWay.Ring or WordWay.Edge or WordWay.Monogram;
 
-    public static IReadOnlyList<Choice> Choices { get; } = Told.Select(t => new Choice(t.Id, t.Text)).ToArray();
-
-    public static IReadOnlyList<Choice> Readings { get; } = [new("outside", "Tops outward"), new("inside", "Tops inward")];
-
-    public static IReadOnlyList<string> Places { get; } = ["before", "after", "above", "below", "between", "dot", "around"];
-
     public static WordsArranged Settle(Func<string, DecisionKey> id, TextElement asked, WordingGround ground, Place place,
         HeardOverrides overrides)
     {
         var hers = asked.Arrangement ?? overrides.For(id("words.arrangement"));
-        var told = Told.First(t => t.Id == (hers ?? "straight"));
+        var told = WordWays.All.First(t => t.Id == (hers ?? "straight"));
         var letters = Rows.Letters(asked.Text).Count(l => !Rows.IsSpace(l));
         var edge = told.Id == "edge" ? EdgeBy(ground, place) : null;
         var way = told.Id == "edge" && edge is null || told.Id == "monogram" && letters > Arrangement.MostInitials ? "straight" : told.Id;
@@ -79,17 +60,17 @@ internal sealed record WordsArranged(Arrangement Arrangement, Ornament? Ornament
 
         var decisions = new List<Decision>
         {
-            Deciding.Make(id("words.arrangement"), Station.Words, "How the words are laid out", Choices[0], hers is null ? null
-                : new Choice(told.Id, told.Text), because, ["Another place, or a motif that wants room."], Choices),
+            Deciding.Make(id("words.arrangement"), Station.Words, "How the words are laid out", WordWays.Choices[0], hers is null ? null
+                : new Choice(told.Id, told.Text), because, ["Another place, or a motif that wants room."], WordWays.Choices),
         };
         if (way is "arc" or "ring")
         {
             decisions.Add(Deciding.Make(
-                id("words.reading"), Station.Words, "Which way the letters stand", Readings[0], reading is null ? null
-                    : Readings.First(r => r.ChoiceId == reading),
+                id("words.reading"), Station.Words, "Which way the letters stand", WordWays.Readings[0], reading is null ? null
+                    : WordWays.Readings.First(r => r.ChoiceId == reading),
                 [arrangement.Inside ? "The tops of the letters point inward: the words hang like a bowl and read at the foot of a ring."
                     : "The tops of the letters point outward: the words stand like a hill and read at the crown of a ring."],
-                ["Where on the ring the words are to be read."], Readings));
+                ["Where on the ring the words are to be read."], WordWays.Readings));
         }
 
         return new WordsArranged(arrangement, OrnamentOf(id, asked, overrides, decisions), decisions);
@@ -121,7 +102,7 @@ internal sealed record WordsArranged(Arrangement Arrangement, Ornament? Ornament
             return null;
         }
 
-        var places = Places.Select(p => new Choice(p, PlaceTold(p))).ToArray();
+        var places = WordWays.Places.Select(p => new Choice(p, PlaceTold(p))).ToArray();
         decisions.Add(Deciding.Make(
             id("words.motif-place"), Station.Words, "Where it stands",
                 new Choice(motif.Shelf == MotifShelf.Frames ? "around" : "after",

@@ -1,6 +1,7 @@
 using System.Globalization;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Motifs;
@@ -192,10 +193,10 @@ internal sealed partial class ChangeReader
                 Choose("hoop.size", Math.Round(value.Mm).ToString(CultureInfo.InvariantCulture), $"a hoop {Say.Number(value.Mm)} mm across");
                 break;
             case Meaning.ClothColour:
-                _done.Add(new Done($"The cloth is {value.Name}.", j => j with { Fabric = (j.Fabric ?? new StatedFabric()) with { Colour = value.Id } }));
+                _done.Add(new Done($"The cloth is {value.Name}.", j => j with { Fabric = (j.Fabric ?? new FabricOverrides()) with { Colour = value.Id } }));
                 break;
             case Meaning.Cloth:
-                _done.Add(new Done($"The cloth is {value.Name}.", j => j with { Fabric = (j.Fabric ?? new StatedFabric()) with { Kind = value.Id } }));
+                _done.Add(new Done($"The cloth is {value.Name}.", j => j with { Fabric = (j.Fabric ?? new FabricOverrides()) with { Kind = value.Id } }));
                 break;
             default:
                 Wish(value);
@@ -203,7 +204,7 @@ internal sealed partial class ChangeReader
         }
     }
 
-    private void Choose(string decision, string choice, string told) => _done.Add(new Done($"{Say.Upper(DecisionBook.Spoken(decision))}: {told}.", j => j with
+    private void Choose(string decision, string choice, string told) => _done.Add(new Done($"{Say.Upper(DecisionRegistry.Spoken(decision))}: {told}.", j => j with
     {
         Overrides = j.Overrides.With(decision, choice),
     }));

@@ -1,4 +1,5 @@
 using System.Text;
+using Dittany.Core.Jobs;
 using Dittany.Core.Planning;
 
 namespace Dittany.Core.Sayings;

@@ -1,5 +1,6 @@
 using System.Globalization;
 using Dittany.Core.Geometry;
+using Dittany.Core.Jobs;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
 
@@ -295,7 +296,7 @@ internal sealed partial class ChangeReader(Reading r, Job job, Plan plan)
     private int Plainly(int at)
     {
         if (r.Tokens[at].Kind != TokenKind.Mark && !SmallWords.Asking.Contains(r.Key(at)) && !Ordinary.Contains(r.Key(at),
-            StringComparer.Ordinal) && !WishPhrases.Nouns.Contains(r.Key(at)))
+            StringComparer.Ordinal) && !SmallWords.Nouns.Contains(r.Key(at)))
         {
             var text = r.Text(at, at + 1);
             Ask(at, at + 1, $"“{text}” was not understood: nothing was changed by it.");

@@ -1,8 +1,8 @@
 using System.Globalization;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Motifs;
-using Dittany.Core.Planning;
 
 namespace Dittany.Core.Sayings;
 
@@ -93,7 +93,7 @@ internal sealed partial class ChangeReader
             Meaning.Colour => p => p with { Colour = hex },
             Meaning.Stitch or Meaning.Fill => p => p with { Stitch = value.Id },
             Meaning.Thread => p => p with { Thread = value.Id },
-            Meaning.Craft when value.Id == "beads" => p => p with { Stitch = BeadedParts.Stitch },
+            Meaning.Craft when value.Id == "beads" => p => p with { Stitch = PartAsked.Beads },
             Meaning.Strands when int.Parse(value.Id, CultureInfo.InvariantCulture) is var n && Bundle.Is(n) => p =>
                 p with { Strands = n },
             _ => null,

@@ -1,8 +1,8 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
-using Dittany.Core.Planning;
-using Dittany.Core.Telling;
 
 namespace Dittany.Core.Sayings;
 
@@ -166,7 +166,7 @@ public sealed record Heard(string Said, IReadOnlyList<Span> Spans, IReadOnlyList
 
         var job = new Job(Form, [.. words, .. motifs], today, Title, DueOn, Size, Cloth is null && ClothColour is null && Lined is null
             ? null
-            : new StatedFabric(Cloth, ClothColour, Lined: Lined), Zone: first, Own: own)
+            : new FabricOverrides(Cloth, ClothColour, Lined: Lined), Zone: first, Own: own)
         {
             MakeUp = MakeUp,
         };
@@ -189,5 +189,5 @@ public sealed record Heard(string Said, IReadOnlyList<Span> Spans, IReadOnlyList
     /// </summary>
     internal static DecisionKey Key(Job job, string decision, string id) => Places.KeyOf(job, decision, id);
 
-    private static string Cut(string title) => title.Length <= JobCheck.MostTitle ? title : $"{title[..(JobCheck.MostTitle - 1)].TrimEnd()}…";
+    private static string Cut(string title) => title.Length <= JobLimits.MostTitle ? title : $"{title[..(JobLimits.MostTitle - 1)].TrimEnd()}…";
 }

@@ -1,9 +1,9 @@
 using System.Globalization;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Motifs;
-using Dittany.Core.Planning;
 
 namespace Dittany.Core.Sayings;
 
@@ -75,7 +75,7 @@ internal sealed partial class Hearing
                     wish = wish with { Thread = bit.Id };
                     break;
                 case Meaning.Craft when bit.Id == "beads":
-                    wish = wish with { Stitch = BeadedParts.Stitch };
+                    wish = wish with { Stitch = PartAsked.Beads };
                     break;
                 case Meaning.Craft when bit.Id != "stitch":
                     Ask(bit, $"A part of a motif is stitched or beaded: “{bit.Name}” is for a whole motif, and is left out here.", [new Answer(string.Empty, "leave it out")]);

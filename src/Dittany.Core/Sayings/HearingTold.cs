@@ -1,9 +1,9 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Motifs;
-using Dittany.Core.Planning;
-using Dittany.Core.Telling;
 using Dittany.Core.Words;
 
 namespace Dittany.Core.Sayings;

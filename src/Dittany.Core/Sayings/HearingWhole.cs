@@ -1,8 +1,8 @@
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Motifs;
-using Dittany.Core.Planning;
 using Dittany.Core.Words;
 
 namespace Dittany.Core.Sayings;

@@ -1,8 +1,8 @@
 using System.Globalization;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Motifs;
-using Dittany.Core.Planning;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Words;
 
@@ -177,14 +177,14 @@ internal sealed partial class Hearing
             Meaning.Style => Once(bit, e.Style, bit.Id, v => e with { Style = v }, e),
             Meaning.Craft => Once(bit, e.Craft, bit.Id, v => e with { Craft = v }, e),
             Meaning.Strands => Strands(e, bit),
-            Meaning.Rows => int.Parse(bit.Id, CultureInfo.InvariantCulture) is var rows && rows <= JobCheck.MostRows ? e with { Rows = rows } : Refuse(e, bit, $"One wording has 1 to {JobCheck.MostRows} lines: the plan breaks it where it helps."),
+            Meaning.Rows => int.Parse(bit.Id, CultureInfo.InvariantCulture) is var rows && rows <= JobLimits.MostRows ? e with { Rows = rows } : Refuse(e, bit, $"One wording has 1 to {JobLimits.MostRows} lines: the plan breaks it where it helps."),
             Meaning.WordsWay or Meaning.MotifsWay => Once(bit, e.Arrangement, bit.Id, v => e with { Arrangement = v }, e),
             Meaning.Growing => e with { Growing = true },
             Meaning.Turned => e.IsText ? Refuse(e, bit, "Words are not turned upside down here: turn the item, or slope them.") : e with { TurnDegrees = 180 },
             Meaning.PartCount => e with { PartCount = int.Parse(bit.Id, CultureInfo.InvariantCulture) },
             Meaning.Width => Wide(e, bit),
             Meaning.Height => High(e, bit),
-            Meaning.Length => e.IsText ? Either(e, bit) : bit.Mm is < LeastMotifMm or > MotifPlanner.MostMm ? Refuse(e, bit, $"{Say.Upper(e.Called)} can be {Say.Number(LeastMotifMm)} to {Say.Number(MotifPlanner.MostMm)} mm across.")
+            Meaning.Length => e.IsText ? Either(e, bit) : bit.Mm is < LeastMotifMm or > MotifSizes.MostMm ? Refuse(e, bit, $"{Say.Upper(e.Called)} can be {Say.Number(LeastMotifMm)} to {Say.Number(MotifSizes.MostMm)} mm across.")
                 : e with { WidthMm = bit.Mm, HeightMm = bit.Mm },
             _ => e,
         };
@@ -246,7 +246,7 @@ internal sealed partial class Hearing
 
     private SaidElement Wide(SaidElement e, Bit bit)
     {
-        var (least, most) = e.IsText ? (JobCheck.LeastWidthMm, JobCheck.MostWidthMm) : (LeastMotifMm, MotifPlanner.MostMm);
+        var (least, most) = e.IsText ? (JobLimits.LeastWidthMm, JobLimits.MostWidthMm) : (LeastMotifMm, MotifSizes.MostMm);
         if (bit.Mm < least || bit.Mm > most)
         {
             return Refuse(e, bit, $"{Say.Upper(e.Called)} can be {Say.Number(least)} to {Say.Number(most)} mm wide.");
@@ -263,7 +263,7 @@ internal sealed partial class Hearing
 
     private SaidElement High(SaidElement e, Bit bit)
     {
-        var (least, most) = e.IsText ? (Lettering.LeastCapMm, Fit.MostCapMm) : (LeastMotifMm, MotifPlanner.MostMm);
+        var (least, most) = e.IsText ? (Lettering.LeastCapMm, Fit.MostCapMm) : (LeastMotifMm, MotifSizes.MostMm);
         if (bit.Mm < least || bit.Mm > most)
         {
             return Refuse(e, bit, $"{Say.Upper(e.Called)} can be {Say.Number(least)} to {Say.Number(most)} mm high.");

@@ -3,9 +3,6 @@ namespace Dittany.Core.Sayings;
 /// <summary>The item, with its colour, cloth and size: on her pale blue linen tea towel, a 10 inch quilt block, a shirt pocket.</summary>
 internal static class ItemPhrases
 {
-    /// <summary>Words that make a size.</summary>
-    public static IEnumerable<string> Names => ["size", "sized", "unsewn"];
-
     private const int MostAdjectives = 6;
 
     public static IEnumerable<Candidate> At(Reading r, int at)

@@ -93,7 +93,7 @@ internal sealed class Lexicon
         }
 
         Add(Meaning.Lined, "lined", "lined", ["lined"]);
-        Known(SmallWords.All.Concat(DayPhrases.Words).Concat(Numbers.Words).Concat(ItemPhrases.Names));
+        Known(SmallWords.All.Concat(DayPhrases.Words).Concat(Numbers.Words).Concat(["size", "sized", "unsewn"]));
     }
 
     /// <summary>Sizes by a word; matched with the sizes of the form.</summary>

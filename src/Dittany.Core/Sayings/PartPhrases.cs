@@ -118,7 +118,7 @@ internal static class PartPhrases
         foreach (var first in firsts)
         {
             var (to, tail) = (first.To, new List<Bit>());
-            while (r.Is(to, WishPhrases.Nouns) && r.Plain(to) && !r.Hits(to, Meaning.Part).Any())
+            while (r.Is(to, SmallWords.Nouns) && r.Plain(to) && !r.Hits(to, Meaning.Part).Any())
             {
                 tail.Add(r.Small(to, ++to));
             }

@@ -1,4 +1,4 @@
-using Dittany.Core.Planning;
+using Dittany.Core.Jobs;
 
 namespace Dittany.Core.Sayings;
 

@@ -1,5 +1,5 @@
+using Dittany.Core.Jobs;
 using Dittany.Core.Motifs;
-using Dittany.Core.Planning;
 
 namespace Dittany.Core.Sayings;
 

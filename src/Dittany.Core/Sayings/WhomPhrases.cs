@@ -3,8 +3,6 @@ namespace Dittany.Core.Sayings;
 /// <summary>Whom it is for and from whom: for Ada, for my sister, from the three of us.</summary>
 internal static class WhomPhrases
 {
-    public static IReadOnlyList<string> Kin { get; } = ["mum", "mom", "mummy", "mother", "dad", "daddy", "father", "grandma", "grandpa", "granny", "gran", "nan", "nana", "grandad", "granddad", "auntie", "aunt", "uncle", "sister", "brother", "daughter", "son", "baby", "niece", "nephew", "cousin", "friend", "teacher", "neighbour", "neighbor", "wife", "husband", "godchild", "godmother", "oma", "opa"];
-
     private static readonly string[] Own = ["my", "our", "his", "her", "their", "your"];
 
     private const int MostWords = 9;
@@ -29,9 +27,9 @@ internal static class WhomPhrases
 
         var p = at + 1;
         var article = r.Is(p, "the", "a", "an");
-        var cost = r.Capital(p) ? 0.8 : Own.Contains(r.Key(p), StringComparer.Ordinal) ? 0.8 : Kin.Contains(r.Key(p),
+        var cost = r.Capital(p) ? 0.8 : Own.Contains(r.Key(p), StringComparer.Ordinal) ? 0.8 : SmallWords.Kin.Contains(r.Key(p),
             StringComparer.Ordinal) ? 0.8
-            : article && (Kin.Contains(r.Key(p + 1), StringComparer.Ordinal) || r.Is(at, "from")) ? 0.9 : r.Is(p, "us", "me", "him", "her", "them") ? 0.8 : r.Is(at, "from") ? 1.2 : 2.2;
+            : article && (SmallWords.Kin.Contains(r.Key(p + 1), StringComparer.Ordinal) || r.Is(at, "from")) ? 0.9 : r.Is(p, "us", "me", "him", "her", "them") ? 0.8 : r.Is(at, "from") ? 1.2 : 2.2;
         for (var to = p + 1; to <= Math.Min(r.Count, p + MostWords); to++)
         {
             if (r.Tokens[to - 1].Kind is TokenKind.Quoted || (to > p + 1 && Stops(r, to - 1)) || r.Is(to - 1, "for", "from") || (r.Tokens[to - 1].Kind == TokenKind.Mark && !r.Is(to - 1, "&")))

@@ -9,9 +9,6 @@ namespace Dittany.Core.Sayings;
 /// </summary>
 internal static class WishPhrases
 {
-    /// <summary>Words that say what kind of thing a wish is, and nothing more.</summary>
-    public static string[] Nouns { get; } = ["stitch", "stitches", "stitching", "thread", "threads", "cotton", "floss", "letters", "lettering", "letter", "style", "font", "hand", "writing", "script", "type", "typeface", "colour", "color", "work", "capitals", "pen", "transfer", "method", "paper", "backing", "fill", "filling", "filled", "arrangement", "shape"];
-
     private static readonly Meaning[] Wished =
     [
         Meaning.Colour, Meaning.Thread, Meaning.Stitch, Meaning.Fill, Meaning.Style, Meaning.Craft, Meaning.WordsWay, Meaning.MotifsWay,
@@ -106,7 +103,7 @@ internal static class WishPhrases
 
             Bit[] all = [.. wishes, wish];
             var (to, tail) = (wish.To, new List<Bit>());
-            while (r.Is(to, Nouns) && r.Plain(to))
+            while (r.Is(to, SmallWords.Nouns) && r.Plain(to))
             {
                 tail.Add(r.Small(to, ++to));
             }

@@ -1,8 +1,8 @@
 using System.Globalization;
+using Dittany.Core.Decisions;
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
-using Dittany.Core.Telling;
 
 namespace Dittany.Core.Threads;
 

@@ -1,6 +1,6 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Measures;
 using Dittany.Core.Operations;
-using Dittany.Core.Telling;
 
 namespace Dittany.Core.Time;
 

@@ -42,7 +42,7 @@ public sealed record GlyphMeasures(IReadOnlyList<double> Counters, IReadOnlyList
     private static double[] OfDrawing(Glyph glyph)
     {
         var lines = LinesOf(glyph);
-        return Thicket.Is(lines) ? Thicket.Openings(lines).Where(d => d > Sliver).Order().ToArray() : CountersOf(lines);
+        return OpeningGrid.Is(lines) ? OpeningGrid.Openings(lines).Where(d => d > Sliver).Order().ToArray() : CountersOf(lines);
     }
 
     private static Coordinate[][] LinesOf(Glyph glyph) => glyph.Strokes.Select(s => Extended(s.Flatten(0.2), s.Closed)).ToArray();

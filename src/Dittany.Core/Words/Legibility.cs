@@ -1,8 +1,8 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
-using Dittany.Core.Telling;
 
 namespace Dittany.Core.Words;
 

@@ -1,10 +1,10 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
-using Dittany.Core.Telling;
 
 namespace Dittany.Core.Words;
 

@@ -27,7 +27,7 @@ public static class SvgDrawing
 
     private const int MostDepth = 40;
 
-    private const int MostParts = Core.Planning.MotifLimits.MostParts;
+    private const int MostParts = Core.Jobs.MotifLimits.MostParts;
 
     /// <summary>A round up to this share of the drawing across is a dot.</summary>
     private const double DotShare = 0.025;

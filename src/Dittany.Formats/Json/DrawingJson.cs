@@ -1,6 +1,6 @@
 using System.Text;
 using System.Text.Json;
-using Dittany.Core.Planning;
+using Dittany.Core.Jobs;
 
 namespace Dittany.Formats.Json;
 

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text.Json;
 using Dittany.Core.Geometry;
+using Dittany.Core.Jobs;
 using Dittany.Core.Planning;
 using Dittany.Formats.Drawings;
 

@@ -2,16 +2,16 @@ using System.Globalization;
 using System.Text;
 using System.Text.Encodings.Web;
 using System.Text.Json;
+using Dittany.Core.Decisions;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
-using Dittany.Core.Planning;
-using Dittany.Core.Telling;
+using Dittany.Core.Jobs;
 using Dittany.Core.Words;
 
 namespace Dittany.Formats.Json;
 
 /// <summary>A job as read: job and workshop, or everything that is wrong with it.</summary>
-public sealed record ReadJob(Job? Job, Workshop? Workshop, IReadOnlyList<JobFault> Faults);
+public sealed record ReadJob(Job? Job, Workshop? Workshop, IReadOnlyList<ValidationError> Faults);
 
 /// <summary>Job JSON, <c>dittany.job/1</c>, in and out. Reading validates a parsed document, so that all faults are told at once.</summary>
 public static class JobJson
@@ -342,12 +342,12 @@ public static class JobJson
         };
     }
 
-    private static StatedFabric FabricOf(JsonElement element, JsonFaults faults)
+    private static FabricOverrides FabricOf(JsonElement element, JsonFaults faults)
     {
         const string At = "#/item/fabric";
         var members = faults.Members(element, At, "kind", "colour", "stretchPercent", "opacity", "thicknessMm", "pile", "maxIron",
             "washable", "busy", "lined", "prewashed", "coated", "washC", "fibre", "print");
-        return new StatedFabric(
+        return new FabricOverrides(
             faults.Text(members, "kind", At),
             faults.Text(members, "colour", At),
             faults.Number(members, "stretchPercent", At),

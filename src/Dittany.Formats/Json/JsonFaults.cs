@@ -1,5 +1,5 @@
 using System.Text.Json;
-using Dittany.Core.Planning;
+using Dittany.Core.Jobs;
 
 namespace Dittany.Formats.Json;
 
@@ -9,9 +9,9 @@ namespace Dittany.Formats.Json;
 /// </summary>
 internal sealed class JsonFaults
 {
-    public List<JobFault> Faults { get; } = [];
+    public List<ValidationError> Faults { get; } = [];
 
-    public void Add(string pointer, string detail, string @try) => Faults.Add(new JobFault(pointer, detail, @try));
+    public void Add(string pointer, string detail, string @try) => Faults.Add(new ValidationError(pointer, detail, @try));
 
     /// <summary>Members of an object by name. Unknown members and duplicates are faults; so is anything that is not an object.</summary>
     public Dictionary<string, JsonElement> Members(JsonElement element, string pointer, params string[] known)

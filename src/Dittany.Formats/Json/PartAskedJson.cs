@@ -1,7 +1,7 @@
 using System.Globalization;
 using System.Text.Json;
 using Dittany.Core.Geometry;
-using Dittany.Core.Planning;
+using Dittany.Core.Jobs;
 
 namespace Dittany.Formats.Json;
 

@@ -2,11 +2,12 @@ using System.Globalization;
 using System.Security.Cryptography;
 using System.Text;
 using System.Text.Json;
+using Dittany.Core.Decisions;
 using Dittany.Core.Geometry;
+using Dittany.Core.Jobs;
 using Dittany.Core.Measures;
 using Dittany.Core.Operations;
 using Dittany.Core.Planning;
-using Dittany.Core.Telling;
 
 namespace Dittany.Formats.Json;
 

@@ -1,8 +1,8 @@
 using System.Text.Json;
+using Dittany.Core.Decisions;
 using Dittany.Core.Geometry;
 using Dittany.Core.Planning;
 using Dittany.Core.Stitches.Needle;
-using Dittany.Core.Telling;
 using static Dittany.Formats.Json.PlanJson;
 
 namespace Dittany.Formats.Json;

@@ -1,7 +1,7 @@
 using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
-using Dittany.Core.Planning;
+using Dittany.Core.Jobs;
 using Dittany.Core.Sayings;
 
 namespace Dittany.Formats.Json;
@@ -13,7 +13,7 @@ public sealed record ReadSaying(string Said, DateOnly Today, string? Form, IRead
 public static class SayingJson
 {
     /// <summary>Reads a saying, or tells everything that is wrong with it.</summary>
-    public static (ReadSaying? Saying, IReadOnlyList<JobFault> Faults) Read(ReadOnlyMemory<byte> json, DateOnly today)
+    public static (ReadSaying? Saying, IReadOnlyList<ValidationError> Faults) Read(ReadOnlyMemory<byte> json, DateOnly today)
     {
         var faults = new JsonFaults();
         JsonDocument document;

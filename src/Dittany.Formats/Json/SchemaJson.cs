@@ -1,14 +1,15 @@
 using System.Text.Json.Nodes;
 using Dittany.Core.Crafts;
+using Dittany.Core.Decisions;
 using Dittany.Core.Effort;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Motifs;
 using Dittany.Core.Operations;
 using Dittany.Core.Planning;
 using Dittany.Core.StitchBook;
-using Dittany.Core.Telling;
 using Dittany.Core.Transfer;
 using Dittany.Core.Words;
 
@@ -30,7 +31,7 @@ public static class SchemaJson
         ["properties"] = new JsonObject
         {
             ["schema"] = new JsonObject { ["const"] = JobJson.Schema },
-            ["title"] = new JsonObject { ["type"] = "string", ["maxLength"] = JobCheck.MostTitle },
+            ["title"] = new JsonObject { ["type"] = "string", ["maxLength"] = JobLimits.MostTitle },
             ["dueOn"] = Day(),
             ["today"] = Day(),
             ["item"] = Closed(
@@ -69,19 +70,19 @@ public static class SchemaJson
             {
                 ["type"] = "array",
                 ["minItems"] = 1,
-                ["maxItems"] = JobCheck.MostElements,
+                ["maxItems"] = JobLimits.MostElements,
                 ["items"] = new JsonObject { ["oneOf"] = new JsonArray(WordsSchema(), MotifSchema()) },
             },
             ["standing"] = List(List(Text())),
             ["overrules"] = new JsonObject
             {
                 ["type"] = "object",
-                ["propertyNames"] = new JsonObject { ["pattern"] = $"^({string.Join('|', DecisionBook.Ids.Select(id => id.Replace(".", "\\.", StringComparison.Ordinal)))})(:[^@]+)?(@.+)?$" },
+                ["propertyNames"] = new JsonObject { ["pattern"] = $"^({string.Join('|', DecisionRegistry.Ids.Select(id => id.Replace(".", "\\.", StringComparison.Ordinal)))})(:[^@]+)?(@.+)?$" },
                 ["additionalProperties"] = new JsonObject { ["type"] = new JsonArray("string", "number") },
             },
             ["done"] = Closed([], ("marked", Flag()), ("runs",
-                new JsonObject { ["type"] = "integer", ["minimum"] = 0, ["maximum"] = JobCheck.MostRuns }), ("stitches",
-                new JsonObject { ["type"] = "integer", ["minimum"] = 0, ["maximum"] = JobCheck.MostRuns }), ("rinsedOn", Day()),
+                new JsonObject { ["type"] = "integer", ["minimum"] = 0, ["maximum"] = JobLimits.MostRuns }), ("stitches",
+                new JsonObject { ["type"] = "integer", ["minimum"] = 0, ["maximum"] = JobLimits.MostRuns }), ("rinsedOn", Day()),
                 ("finished", Flag()), ("washedOn", Day())),
             ["stash"] = Closed([], ("hoopsMm", List(Number(50, 400))),
                 ("threads", List(Closed(["name", "colour"], ("name", Text()), ("colour", Colour()),
@@ -96,9 +97,9 @@ public static class SchemaJson
                 ("paper", Enum(Papers.All.Select(p => p.Id))),
                 ("units", Enum(Names.Units.Keys)),
                 ("threadWidthsMm", Closed([], ThreadKinds.All.Select(k => (k.Id, Plain())).ToArray())),
-                ("paces", new JsonObject { ["type"] = "object", ["additionalProperties"] = Number(LearningFromLog.LeastFactor, 100000) }),
+                ("paces", new JsonObject { ["type"] = "object", ["additionalProperties"] = Number(PaceNames.LeastFactor, 100000) }),
                 ("trials", Closed([], Cloths.All.Select(c => (c.Id, Plain())).ToArray())),
-                ("takeUp", Number(WorkshopCheck.LeastTakeUp, WorkshopCheck.MostTakeUp))),
+                ("takeUp", Number(Workshop.LeastTakeUp, Workshop.MostTakeUp))),
             ["habits"] = Closed([], Habits.All.Select(h => (h.Id, Enum(h.Choices.Select(c => c.ChoiceId)))).ToArray()),
         },
     };
@@ -116,8 +117,8 @@ public static class SchemaJson
         ("thread", Enum(ThreadKinds.All.Select(k => k.Id))),
         ("arrangement", Enum(Arrangement.Ids)),
         ("capHeightMm", Number(Lettering.LeastCapMm, Fit.MostCapMm)),
-        ("widthMm", Number(JobCheck.LeastWidthMm, JobCheck.MostWidthMm)),
-        ("rows", Whole(1, JobCheck.MostRows)),
+        ("widthMm", Number(JobLimits.LeastWidthMm, JobLimits.MostWidthMm)),
+        ("rows", Whole(1, JobLimits.MostRows)),
         ("centreMm", Point()),
         ("radiusMm", Number(5, 1000)),
         ("reading", Enum(["outside", "inside"])),
@@ -129,7 +130,7 @@ public static class SchemaJson
         ("layer", Whole(-99, 99)),
         ("zone", Text()),
         ("parts", ByPartSchema()),
-        ("letters", List(Closed(["index"], ("index", Whole(0, JobCheck.MostLetters)),
+        ("letters", List(Closed(["index"], ("index", Whole(0, JobLimits.MostLetters)),
             ("stitch", Enum(Book.Lines.Select(s => s.Id).Concat(Book.Fills.Select(s => s.Info.Id)))),
             ("strands", new JsonObject { ["enum"] = new JsonArray(Bundle.Plies.Select(p => (JsonNode)p).ToArray()) }),
             ("colour", Text())))));

@@ -1,6 +1,6 @@
 using System.Text;
 using System.Text.Json;
-using Dittany.Core.Planning;
+using Dittany.Core.Jobs;
 
 namespace Dittany.Formats.Json;
 
@@ -26,7 +26,7 @@ public static class WorkshopJson
     /// <summary>
     /// Reads what <see cref="Write"/> wrote; members left out come from the shipped default. Faulty ones are told, never skipped.
     /// </summary>
-    public static (Workshop? Workshop, IReadOnlyList<JobFault> Faults) Read(string json)
+    public static (Workshop? Workshop, IReadOnlyList<ValidationError> Faults) Read(string json)
     {
         var faults = new JsonFaults();
         using var document = JsonDocument.Parse(json);

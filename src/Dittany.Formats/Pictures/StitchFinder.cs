@@ -1,7 +1,7 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
-using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using SkiaSharp;
 
 namespace Dittany.Formats.Pictures;

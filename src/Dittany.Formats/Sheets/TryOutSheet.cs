@@ -1,3 +1,4 @@
+using Dittany.Core.Advising;
 using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;

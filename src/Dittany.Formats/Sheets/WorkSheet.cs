@@ -1,3 +1,4 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Operations;
@@ -34,7 +35,7 @@ internal static class WorkSheet
             "transfer.stabiliser", "hoop.size", "hoop.tension", "thread.start", "thread.finish", "order.places", "time.ready" })
         {
             // What all places share is said once; where they differ each says its own.
-            var told = plan.Decisions.Where(d => d.Key.Anywhere == id).ToArray();
+            var told = plan.Decisions.Where(d => d.Key.Anywhere() == id).ToArray();
             if (Array.TrueForAll(told, d => d.Choice == told[0].Choice))
             {
                 told = told.Take(1).ToArray();

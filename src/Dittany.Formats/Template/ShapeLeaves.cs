@@ -2,6 +2,7 @@ using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Core.Transfer;
 using Dittany.Formats.Sheets;
 

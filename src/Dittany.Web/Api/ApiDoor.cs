@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Text;
 using System.Text.Json.Nodes;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Motifs;
 using Dittany.Core.Planning;
@@ -136,11 +137,11 @@ public static class ApiDoor
             string Ways() => string.Join(" or ", live.Select(p => $"?place={p.Key}"));
             return asked is not null && Array.TrueForAll(live, p => p.Key != asked)
                     ? Problems.Of(StatusCodes.Status422UnprocessableEntity, $"Nothing of this job lies at '{asked}'.",
-                        [new JobFault("#/elements", live.Length == 0 ? "All of this job lies at one place." : $"Nothing of this job lies at '{asked}'.",
+                        [new ValidationError("#/elements", live.Length == 0 ? "All of this job lies at one place." : $"Nothing of this job lies at '{asked}'.",
                             live.Length == 0 ? "Leave the place out." : $"Add {Ways()} to the address.")])
                 : asked is null && live.Length > 1
                     ? Problems.Of(StatusCodes.Status422UnprocessableEntity, "One sheet is of one place.",
-                        [new JobFault("#/elements", $"This job has {live.Length} places: {Core.Measures.Say.List(live.Select(p => $"{p.Name}, on the {p.Plan.Space.Face.Name}").ToArray())}. "
+                        [new ValidationError("#/elements", $"This job has {live.Length} places: {Core.Measures.Say.List(live.Select(p => $"{p.Name}, on the {p.Plan.Space.Face.Name}").ToArray())}. "
                             + "No sheet can be laid on all of them at once.", $"Add {Ways()} to the address.")])
                 : answer(workshop, plan.At(asked));
         };
@@ -151,7 +152,7 @@ public static class ApiDoor
         StencilSheets.Of(plan, Papers.Find(workshop.Paper)!);
 
     private static IResult NoStencil() => Problems.Of(StatusCodes.Status422UnprocessableEntity, "There is no such stencil.",
-        [new JobFault("#/elements", "Nothing of this job in that colour is sprayed through a stencil.",
+        [new ValidationError("#/elements", "Nothing of this job in that colour is sprayed through a stencil.",
             "Say “craft”: “paint” for an element, and a colour from 1 up to as many as it has.")]);
 
     /// <summary>The job of a piece as it is stored, to take away: also where no sense can be made of it.</summary>
@@ -235,7 +236,7 @@ public static class ApiDoor
     }
 
     /// <summary>What is wrong with a job, the first of it in words.</summary>
-    private static string Senseless(IReadOnlyList<JobFault> faults) => faults.Count == 1 ? $"The job makes no sense: {faults[0].Detail}"
+    private static string Senseless(IReadOnlyList<ValidationError> faults) => faults.Count == 1 ? $"The job makes no sense: {faults[0].Detail}"
         : $"The job makes no sense in {faults.Count} places, the first: {faults[0].Detail}";
 
     private static IResult List(IEnumerable<JsonObject> rows) =>

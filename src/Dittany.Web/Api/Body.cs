@@ -1,4 +1,4 @@
-using Dittany.Core.Planning;
+using Dittany.Core.Jobs;
 using Dittany.Web.Setup;
 
 namespace Dittany.Web.Api;
@@ -36,6 +36,6 @@ internal static class Body
     }
 
     private static IResult TooLarge(long? bytes) => Problems.Of(StatusCodes.Status413PayloadTooLarge,
-        Limits.Told("The body", bytes, Safety.MostBody), [new JobFault("#", Limits.Told("The body", bytes, Safety.MostBody),
+        Limits.Told("The body", bytes, Safety.MostBody), [new ValidationError("#", Limits.Told("The body", bytes, Safety.MostBody),
             "Draw it with fewer points, or leave parts out.")]);
 }

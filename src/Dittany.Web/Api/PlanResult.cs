@@ -1,3 +1,4 @@
+using Dittany.Core.Jobs;
 using Dittany.Core.Planning;
 using Dittany.Formats.Json;
 using Dittany.Web.Setup;

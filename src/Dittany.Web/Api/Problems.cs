@@ -1,3 +1,4 @@
+using Dittany.Core.Jobs;
 using Dittany.Core.Planning;
 using Dittany.Store;
 using Dittany.Web.Setup;
@@ -61,7 +62,7 @@ public static class Problems
     }
 
     /// <summary>Problem details as the platform writes them, with every fault of what was sent.</summary>
-    public static IResult Of(int status, string title, IReadOnlyList<JobFault> faults) => Results.Problem(
+    public static IResult Of(int status, string title, IReadOnlyList<ValidationError> faults) => Results.Problem(
         statusCode: status,
         title: title,
         type: "about:blank",

@@ -1,6 +1,6 @@
 using System.Text;
 using Dittany.Core.Items;
-using Dittany.Core.Planning;
+using Dittany.Core.Jobs;
 using Dittany.Core.Sayings;
 using Dittany.Formats.Json;
 using Dittany.Web.Setup;
@@ -30,13 +30,13 @@ public static class SayingDoor
         if (saying.Said.Length > MostLetters)
         {
             return Problems.Of(StatusCodes.Status400BadRequest, "This is no saying.",
-                [new JobFault("#/said", $"It has {saying.Said.Length} letters, and {MostLetters} is the most.", "Say it in a few words.")]);
+                [new ValidationError("#/said", $"It has {saying.Said.Length} letters, and {MostLetters} is the most.", "Say it in a few words.")]);
         }
 
         if (saying.Form is { } form && Catalogue.Find(form) is null)
         {
             return Problems.Of(StatusCodes.Status400BadRequest, "There is no such item.",
-                [new JobFault("#/form", $"There is no form '{form}'.", "Use an id of /api/forms, or leave it out.")]);
+                [new ValidationError("#/form", $"There is no form '{form}'.", "Use an id of /api/forms, or leave it out.")]);
         }
 
         return Results.Text(SayingJson.Write(SayingParser.Read(saying.Said, saying.Today, saying.Form, saying.Pins), saying.Today), "application/json", Encoding.UTF8);

@@ -3,6 +3,7 @@ using Dittany.Core.Geometry;
 using Dittany.Core.Items;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Formats.Drawings;
 
 namespace Dittany.Web.Drawings;

@@ -139,7 +139,7 @@ internal static class CraftDrawing
             ("stroke-linejoin", "round"), ("filter", $"url(#{name}-soft)"));
         Area(svg, part);
         var (least, most) = part.ShapeMm.Box;
-        var chance = new Chance(part.Order);
+        var chance = new SeededRandom(part.Order);
         var hairs = (int)Math.Min(MostHairs, part.ShapeMm.AreaMm2 / HairMm2);
         var (light, dark) = (new StringBuilder(), new StringBuilder());
         for (var (drawn, tried) = (0, 0); drawn < hairs && tried < 6 * hairs; tried++)

@@ -3,6 +3,7 @@ using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
 using Dittany.Core.Stitches.Needle;
+using Dittany.Core.Telling;
 using Dittany.Formats.Drawings;
 
 namespace Dittany.Web.Drawings;

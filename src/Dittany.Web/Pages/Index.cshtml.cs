@@ -1,5 +1,7 @@
+using Dittany.Core.Advising;
+using Dittany.Core.Jobs;
 using Dittany.Core.Measures;
-using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Core.Time;
 using Dittany.Store;
 using Dittany.Web.Drawings;
@@ -17,7 +19,7 @@ public sealed record ShelvedPiece(int Id, int Head, string Title, string Picture
 public sealed record LatePiece(int Id, string Title, string Told, IReadOnlyList<FitWay>? Ways);
 
 /// <summary>Today: what to do tonight, the days with the work on them, what will be late, and the pieces as themselves.</summary>
-public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogStore log, Desk desk) : PageModel
+public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogStore log, PlanService desk) : PageModel
 {
     /// <summary>Days on the tape.</summary>
     public const int Days = 14;
@@ -107,7 +109,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
     private async Task Load(CancellationToken cancel)
     {
         var workshop = await workshops.Current(cancel);
-        var evenings = Desk.EveningsOf(workshop);
+        var evenings = PlanService.EveningsOf(workshop);
         var laying = await desk.All(workshop, cancel);
         (var all, Bad, Slow) = laying;
         Away = await pieces.Away(cancel);

@@ -1,8 +1,10 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
+using Dittany.Core.Learning;
 using Dittany.Core.Materials;
 using Dittany.Core.Motifs;
-using Dittany.Core.Planning;
 using Dittany.Core.Telling;
 using Dittany.Core.Time;
 using Dittany.Formats.Pictures;
@@ -190,7 +192,7 @@ public static class Demo
                 await store.Change(id, 1, new Change("done", Changes.WriteDone(done), what), Workshop.Default);
                 foreach (var (step, kind, planned, real, note) in Logged.Take(done.Runs > 2 ? Logged.Length : 2))
                 {
-                    await log.Add(new Core.Planning.Logged(id, step, kind, planned, real + (id % 3)), $"demo-{id}-{step}", note);
+                    await log.Add(new Core.Learning.Logged(id, step, kind, planned, real + (id % 3)), $"demo-{id}-{step}", note);
                 }
             }
         }
@@ -222,5 +224,5 @@ public static class Demo
         string form, DateOnly today, string words, string title, DateOnly due, string? colour = null, string? kind = null,
             params (DecisionKey Key, string Choice)[] overrides) => new(
         form, [new TextElement("name", words)], today, title, due, Fabric: colour is null && kind is null ? null
-            : new StatedFabric(kind, colour), Overrides: OverrideSet.Of(overrides));
+            : new FabricOverrides(kind, colour), Overrides: OverrideSet.Of(overrides));
 }

@@ -1,10 +1,11 @@
 using System.Globalization;
 using System.Text;
+using Dittany.Core.Decisions;
 using Dittany.Core.Geometry;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Motifs;
 using Dittany.Core.Planning;
-using Dittany.Core.Telling;
 using Dittany.Core.Words;
 using Dittany.Formats.Drawings;
 using Dittany.Formats.Sheets;

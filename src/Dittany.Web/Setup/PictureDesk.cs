@@ -12,7 +12,7 @@ public sealed class PictureDesk : IDisposable
     /// <summary>Pictures that may wait: each takes up to three seconds.</summary>
     private const int MostWaiting = 4;
 
-    private readonly Turns _one = new(1, MostWaiting);
+    private readonly ConcurrencyLimiter _one = new(1, MostWaiting);
 
     /// <summary>
     /// Takes in a picture that was sent: the picture, or what is wrong and what would do. Null stands for none that was chosen.

@@ -7,7 +7,7 @@ namespace Dittany.Web.Setup;
 /// goes on after it: a nudge never waits behind a tablecloth. What nobody stands and waits for is <paramref name="patient"/>: it waits
 /// whoever else does. Of one plan; given back once.
 /// </summary>
-internal sealed class PlanPlace(Turns places, Turns dear, IDisposable place, IDisposable? turn, bool patient)
+internal sealed class PlanPlace(ConcurrencyLimiter places, ConcurrencyLimiter dear, IDisposable place, IDisposable? turn, bool patient)
     : IDisposable
 {
     private IDisposable? _place = place;

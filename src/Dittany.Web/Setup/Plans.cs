@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using Dittany.Core.Jobs;
 using Dittany.Core.Laws;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
@@ -48,9 +49,9 @@ public sealed class Plans : IDisposable
 
     private readonly MemoryCache _kept = new(new MemoryCacheOptions { SizeLimit = MostKept });
     private readonly MemoryCache _beyond = new(new MemoryCacheOptions { SizeLimit = MostBeyond });
-    private readonly Turns _places = new(Math.Max(2, Environment.ProcessorCount), MostWaiting);
-    private readonly Turns _dear = new(1, MostDearWaiting);
-    private readonly Turns _beside = new(1, 0);
+    private readonly ConcurrencyLimiter _places = new(Math.Max(2, Environment.ProcessorCount), MostWaiting);
+    private readonly ConcurrencyLimiter _dear = new(1, MostDearWaiting);
+    private readonly ConcurrencyLimiter _beside = new(1, 0);
     private readonly MemoryCache _told = new(new MemoryCacheOptions { SizeLimit = MostTold });
     private readonly ConcurrentDictionary<string, Making> _making = new(StringComparer.Ordinal);
     private readonly ConcurrentDictionary<string, Lazy<Task<byte[]>>> _writing = new(StringComparer.Ordinal);

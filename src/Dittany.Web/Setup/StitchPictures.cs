@@ -1,4 +1,5 @@
 using System.Text;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Planning;
 using Dittany.Core.StitchBook;
@@ -51,7 +52,7 @@ public static class StitchPictures
 
     private static Job Letters(string id, int strands, double capMm) => new("cushion-cover",
         [new TextElement("w", Tight, Stitch: id, Strands: strands, Colour: "#8c3a5f", CapHeightMm: capMm)],
-        new DateOnly(2000, 1, 1), Fabric: new Core.Items.StatedFabric(Colour: "#efe8d8"));
+        new DateOnly(2000, 1, 1), Fabric: new Core.Items.FabricOverrides(Colour: "#efe8d8"));
 
     private static int Strands(string id) => Lesson.Of(Book.Find(id)!)?.Strands ?? 2;
 

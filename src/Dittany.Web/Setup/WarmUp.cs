@@ -1,6 +1,8 @@
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Core.Words;
 using Dittany.Store;
 using Dittany.Web.Drawings;
@@ -42,7 +44,7 @@ public sealed class WarmUp(Today today, IServer server, IServiceScopeFactory sco
             {
                 await Task.Delay(Pause, stoppingToken);
                 var job = new Job(form.Id, [new TextElement("name", "Little Pebble")], today.Date);
-                var plan = Retold.In(Planner.Make(job, Workshop.Default, shelf.Now, stoppingToken), Units.Centimetres);
+                var plan = UnitConversion.In(Planner.Make(job, Workshop.Default, shelf.Now, stoppingToken), Units.Centimetres);
                 _ = BenchDrawing.Draw(plan, new BenchDrawing.Look(BenchDrawing.Views(plan)[0], Units.Centimetres, 0, 0));
                 _ = StitchTelling.All(plan);
             }

@@ -1,8 +1,7 @@
 using Dittany.Core.Cautions;
+using Dittany.Core.Decisions;
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
-using Dittany.Core.Planning;
-using Dittany.Core.Telling;
 using Dittany.Core.Tests.Planning;
 
 namespace Dittany.Core.Tests.Cautions;
@@ -19,7 +18,7 @@ public class CautionTests
             new Worn("adult", false, "often", "years", []), SeenOutdoors: false, [], IronUsed: false, StitchingHours: 0.5);
 
     private static Cloth ClothOf(string kind, string colour = "#f1ede2") =>
-        Jobs.Plan(Jobs.On("tote", "o") with { Fabric = new StatedFabric(kind, colour) }).Item.Cloth;
+        Samples.Plan(Samples.On("tote", "o") with { Fabric = new FabricOverrides(kind, colour) }).Item.Cloth;
 
     public static TheoryData<string, Func<CautionFacts, CautionFacts>, CautionKind> Rules() => new()
     {
@@ -83,7 +82,7 @@ public class CautionTests
     {
         foreach (var form in Catalogue.Forms)
         {
-            var plan = Jobs.Plan(Jobs.On(form.Id, "o"));
+            var plan = Samples.Plan(Samples.On(form.Id, "o"));
             var told = plan.Cautions.Select(c => c.Id).ToHashSet(StringComparer.Ordinal);
             var heeded = plan.Work.SelectMany(o => o.Cautions!.Select(c => (Operation: o, Caution: c))).ToArray();
             Assert.True(told.SetEquals(heeded.Select(h => h.Caution)), form.Id);

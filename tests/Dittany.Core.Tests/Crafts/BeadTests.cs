@@ -2,6 +2,7 @@ using Dittany.Core.Crafts;
 using Dittany.Core.Crafts.Beading;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Operations;
 using Dittany.Core.Planning;
@@ -13,7 +14,7 @@ namespace Dittany.Core.Tests.Crafts;
 public class BeadTests
 {
     private static Plan Motif(string motif, double high, string form = "cushion-cover", string craft = "beads", string? wearer = null) =>
-        Jobs.Make(new Job(form, [new MotifElement("m", motif, HeightMm: high) { Craft = craft }], Jobs.Monday, Wearer: wearer), Workshop.Default);
+        Samples.Make(new Job(form, [new MotifElement("m", motif, HeightMm: high) { Craft = craft }], Samples.Monday, Wearer: wearer), Workshop.Default);
 
     private static CraftGround Ground() => new(Motif("star", 60).Item.Cloth, Catalogue.Find("cushion-cover")!,
         Wearing.Settle(Catalogue.Find("cushion-cover")!, new StatedUse(), true, false, _ => null), false, true, true);
@@ -92,7 +93,7 @@ public class BeadTests
     [Fact]
     public void Beads_come_last()
     {
-        var plan = Jobs.Make(new Job("cushion-cover", [new TextElement("w", "Oda", CapHeightMm: 30, CentreMm: new Pt(0, -100)), new MotifElement("m", "snowflake", HeightMm: 90, CentreMm: new Pt(0, 60)) { Craft = "beads" }], Jobs.Monday), Workshop.Default);
+        var plan = Samples.Make(new Job("cushion-cover", [new TextElement("w", "Oda", CapHeightMm: 30, CentreMm: new Pt(0, -100)), new MotifElement("m", "snowflake", HeightMm: 90, CentreMm: new Pt(0, 60)) { Craft = "beads" }], Samples.Monday), Workshop.Default);
         Assert.Equal("m/beads", plan.Work[^1].Id);
         Assert.Contains(plan.Work, o => o.Id == "press");
         Assert.Contains(plan.CareTold, c => c.ToString().Contains("Never iron over the beads", StringComparison.Ordinal));
@@ -114,7 +115,7 @@ public class BeadTests
     [Fact]
     public void A_toys_eyes_are_mirrored()
     {
-        var plan = Jobs.Make(new Job("toy-face", [new MotifElement("m", "eye", Arrangement: "pair", HeightMm: 14)], Jobs.Monday),
+        var plan = Samples.Make(new Job("toy-face", [new MotifElement("m", "eye", Arrangement: "pair", HeightMm: 14)], Samples.Monday),
             Workshop.Default);
         var shapes = plan.Elements[0].Design!.Shapes.Where(s => s.Area is not null && s.Role == "iris").ToArray();
         Assert.Equal(2, shapes.Length);
@@ -122,11 +123,11 @@ public class BeadTests
         var (left, right) = (shapes[0].Area!.Covers().Box, shapes[1].Area!.Covers().Box);
         Assert.Equal(middle - left.Least.X, right.Greatest.X - middle, 2);
         Assert.Equal(middle - left.Greatest.X, right.Least.X - middle, 2);
-        Assert.Equal("#/elements/0/count", Assert.Single(Jobs.Faults(new Job("toy-face", [new MotifElement("m", "eye", Arrangement: "pair", Count: 5)], Jobs.Monday), Workshop.Default)).Pointer);
+        Assert.Equal("#/elements/0/count", Assert.Single(Samples.Faults(new Job("toy-face", [new MotifElement("m", "eye", Arrangement: "pair", Count: 5)], Samples.Monday), Workshop.Default)).Pointer);
     }
 
-    private static Plan Part(string motif, string role, double high, string form = "cushion-cover") => Jobs.Make(new Job(form, [new MotifElement("m", motif, HeightMm: high) { ByPart = [new PartAsked(role, null, "bead")] }],
-        Jobs.Monday), Workshop.Default);
+    private static Plan Part(string motif, string role, double high, string form = "cushion-cover") => Samples.Make(new Job(form, [new MotifElement("m", motif, HeightMm: high) { ByPart = [new PartAsked(role, null, "bead")] }],
+        Samples.Monday), Workshop.Default);
 
     /// <summary>
     /// Six equal rounds stand about one (the kissing number of the plane): a round of 1.6 beads' radius holds six and one in the middle.
@@ -150,7 +151,7 @@ public class BeadTests
     public void A_part_is_sewn_with_beads_while_the_rest_is_stitched(string motif, string role, double high)
     {
         var plan = Part(motif, role, high);
-        var plain = Jobs.Make(new Job("cushion-cover", [new MotifElement("m", motif, HeightMm: high)], Jobs.Monday),
+        var plain = Samples.Make(new Job("cushion-cover", [new MotifElement("m", motif, HeightMm: high)], Samples.Monday),
             Workshop.Default);
         var element = plan.Elements[0];
         Assert.True(element.Sewn);
@@ -196,10 +197,10 @@ public class BeadTests
     [Fact]
     public void Beads_are_no_stitch_of_words()
     {
-        var faults = Jobs.Faults(new Job("cushion-cover", [new TextElement("w", "Oda", Stitch: "bead")
+        var faults = Samples.Faults(new Job("cushion-cover", [new TextElement("w", "Oda", Stitch: "bead")
         {
             ByPart = [new PartAsked("letter", null, "bead")],
-        }], Jobs.Monday), Workshop.Default);
+        }], Samples.Monday), Workshop.Default);
         Assert.Equal(["#/elements/0/stitch", "#/elements/0/parts/0/stitch"], faults.Select(f => f.Pointer).Order(StringComparer.Ordinal).Reverse());
         Assert.All(faults, f => Assert.Contains("craft 'beads'", f.Try, StringComparison.Ordinal));
     }

@@ -2,12 +2,13 @@ using Dittany.Core.Crafts;
 using Dittany.Core.Crafts.Appliqueing;
 using Dittany.Core.Crafts.Felting;
 using Dittany.Core.Crafts.Painting;
+using Dittany.Core.Decisions;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Operations;
 using Dittany.Core.Planning;
-using Dittany.Core.Telling;
 using Dittany.Core.Tests.Planning;
 using Dittany.Core.Time;
 using FsCheck.Fluent;
@@ -18,11 +19,11 @@ namespace Dittany.Core.Tests.Crafts;
 [Trait("Lane", "long")]
 public class CraftTests
 {
-    private static Plan Motif(string craft, string form = "tote", string motif = "songbird", double high = 90, StatedFabric? fabric = null,
-        Done? done = null) => Jobs.Make(new Job(form, [new MotifElement("m", motif, HeightMm: high) { Craft = craft }], Jobs.Monday, Fabric: fabric, Done: done), Workshop.Default);
+    private static Plan Motif(string craft, string form = "tote", string motif = "songbird", double high = 90, FabricOverrides? fabric = null,
+        Done? done = null) => Samples.Make(new Job(form, [new MotifElement("m", motif, HeightMm: high) { Craft = craft }], Samples.Monday, Fabric: fabric, Done: done), Workshop.Default);
 
-    private static Plan Words(string text, string craft, string? alphabet = null, double cap = 50) => Jobs.Make(new Job("tote",
-        [new TextElement("w", text, Alphabet: alphabet, CapHeightMm: cap) { Craft = craft }], Jobs.Monday), Workshop.Default);
+    private static Plan Words(string text, string craft, string? alphabet = null, double cap = 50) => Samples.Make(new Job("tote",
+        [new TextElement("w", text, Alphabet: alphabet, CapHeightMm: cap) { Craft = craft }], Samples.Monday), Workshop.Default);
 
     /// <summary>
     /// Facts of the trade: four hours until the film comes off, card between the layers, edges pressed flat, short sprays, light before
@@ -84,7 +85,7 @@ public class CraftTests
     [InlineData("tint", "t-shirt-adult", null, "stretches")]
     public void A_craft_that_cannot_be_says_why(string craft, string form, string? kind, string why)
     {
-        var fabric = kind is null ? null : new StatedFabric(kind, Washable: false);
+        var fabric = kind is null ? null : new FabricOverrides(kind, Washable: false);
         var plan = Motif(craft, form, "heart", 30, fabric);
         Assert.Empty(plan.CraftParts);
         Assert.True(plan.Sewn);
@@ -96,7 +97,7 @@ public class CraftTests
     }
 
     [Fact]
-    public void Pencil_does_not_show_on_dark_cloth() => Assert.Contains(Motif("tint", "cushion-cover", fabric: new StatedFabric(Colour: "#1d2433"))
+    public void Pencil_does_not_show_on_dark_cloth() => Assert.Contains(Motif("tint", "cushion-cover", fabric: new FabricOverrides(Colour: "#1d2433"))
         .Decision("craft")!.NotFollowed!, t => t.ToString().Contains("dark cloth", StringComparison.Ordinal));
 
     /// <summary>
@@ -202,7 +203,7 @@ public class CraftTests
     [Fact]
     public void Wishes_for_thread_are_not_dropped_without_a_word()
     {
-        var plan = Jobs.Make(new Job("tote", [new MotifElement("m", "heart", HeightMm: 80, Stitch: "chain", Strands: 4, Colour: "#efe6d2") { Craft = "paint" }], Jobs.Monday, Overrides: OverrideSet.Of(("hoop.school", "in-hand"))),
+        var plan = Samples.Make(new Job("tote", [new MotifElement("m", "heart", HeightMm: 80, Stitch: "chain", Strands: 4, Colour: "#efe6d2") { Craft = "paint" }], Samples.Monday, Overrides: OverrideSet.Of(("hoop.school", "in-hand"))),
             Workshop.Default);
         var told = string.Join(' ', plan.Decision("craft")!.NotFollowed!);
         Assert.Contains("Chain stitch, your wish", told, StringComparison.Ordinal);
@@ -218,7 +219,7 @@ public class CraftTests
     [Fact]
     public void Lines_cannot_be_tinted()
     {
-        var told = Jobs.Plan("Ida").Decision("craft")!;
+        var told = Samples.Plan("Ida").Decision("craft")!;
         Assert.Contains(told.RuledOut, r => r.ChoiceId == "tint" && r.Because[0].ToString().Contains("all lines", StringComparison.Ordinal));
         Assert.DoesNotContain(told.Alternatives, a => a.ChoiceId == "tint");
         Assert.Contains(Words("Ida", "tint").Elements[0].Concerns, c => c.What == "nothing-to-tint");
@@ -228,7 +229,7 @@ public class CraftTests
     [Fact]
     public void Paint_and_stitches_are_one_plan()
     {
-        var plan = Jobs.Make(new Job("tote", [new TextElement("w", "Ida"), new MotifElement("m", "heart", HeightMm: 100) { Craft = "paint" }], Jobs.Monday), Workshop.Default);
+        var plan = Samples.Make(new Job("tote", [new TextElement("w", "Ida"), new MotifElement("m", "heart", HeightMm: 100) { Craft = "paint" }], Samples.Monday), Workshop.Default);
         Assert.True(plan.Sewn);
         Assert.NotEmpty(plan.Route);
         Assert.All(plan.Route, r => Assert.Equal("w", r.Element));
@@ -243,7 +244,7 @@ public class CraftTests
     [Fact]
     public void A_painted_piece_is_followed_to_its_end()
     {
-        var today = Jobs.Monday;
+        var today = Samples.Monday;
         Done?[] steps = [null, new Done(WashedOn: today), new Done(true), new Done(true, 0, today), new Done(true, 0, today, true)];
         var left = steps.Select(d => Motif("paint", done: d).Time.Progress).ToArray();
         Assert.Equal([Stage.Planned, Stage.Washed, Stage.Marked, Stage.Drying, Stage.Finished], left.Select(p => p.Stage));

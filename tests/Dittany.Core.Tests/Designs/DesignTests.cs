@@ -1,6 +1,6 @@
 using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
-using Dittany.Core.Planning;
+using Dittany.Core.Jobs;
 using Dittany.Core.Tests.Planning;
 using FsCheck.Xunit;
 
@@ -105,12 +105,12 @@ public class DesignTests
     [Fact]
     public void Parts_name_the_shapes_they_make()
     {
-        var alone = Jobs.Plan(Jobs.On("tea-towel", "Ida ö"));
+        var alone = Samples.Plan(Samples.On("tea-towel", "Ida ö"));
         Assert.All(alone.Elements, e => Assert.All(e.Parts, p => Assert.Contains(p.Shape, e.Design!.Shapes.Select(s => s.Id))));
         Assert.Equal(alone.Elements[0].Parts.Count, alone.Elements[0].Parts.Select(p => p.Id).Distinct().Count());
         var sprig = new MotifElement("sprig", "leaf-sprig");
-        var (with, without) = (Jobs.Plan(Jobs.With(Jobs.On("tea-towel", "Ida ö"), sprig)),
-            Jobs.Plan(Jobs.With(Jobs.On("tea-towel", "Quentin"), sprig)));
+        var (with, without) = (Samples.Plan(Samples.With(Samples.On("tea-towel", "Ida ö"), sprig)),
+            Samples.Plan(Samples.With(Samples.On("tea-towel", "Quentin"), sprig)));
         Assert.Equal(alone.Elements[0].Parts.Select(p => p.Id), with.Elements[0].Parts.Select(p => p.Id));
         Assert.Equal(with.Elements[1].Parts.Select(p => p.Shape), without.Elements[1].Parts.Select(p => p.Shape));
         Assert.Contains(with.Elements[1].Design!.Shapes, s => s.Area is not null && s.Role == "leaf");

@@ -1,9 +1,8 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Finishing;
 using Dittany.Core.Items;
 using Dittany.Core.Materials;
 using Dittany.Core.Operations;
-using Dittany.Core.Planning;
-using Dittany.Core.Telling;
 using Dittany.Core.Tests.Planning;
 
 namespace Dittany.Core.Tests.Finishing;
@@ -34,7 +33,7 @@ public class FinishTests
                 "face-down-steam", null);
 
     private static readonly Cloth[] Made = Cloths.All.Select(c =>
-        Jobs.Plan(Jobs.On("tote", "o") with { Fabric = new StatedFabric(c.Id) }).Item.Cloth).ToArray();
+        Samples.Plan(Samples.On("tote", "o") with { Fabric = new FabricOverrides(c.Id) }).Item.Cloth).ToArray();
 
     private static List<string> Removal(Finished finished) =>
         finished.Work.Where(o => o.Kind == OpKind.Remove).SelectMany(o => o.Steps).Select(s => s.ToString()).ToList();

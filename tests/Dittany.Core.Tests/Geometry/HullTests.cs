@@ -16,7 +16,7 @@ public class HullTests
     {
         for (var seed = 1; seed <= 120; seed++)
         {
-            var chance = new Chance(seed * 3571);
+            var chance = new SeededRandom(seed * 3571);
             var count = 3 + (int)(chance.Next() * 200);
             var grid = seed % 3;
             Pt Point() => (chance.Next() * 200, chance.Next() * 90) is var (x, y) && grid == 0 ? new Pt(x, y)

@@ -232,7 +232,7 @@ public class RegionTests
         var (inside, outside) = (0, 0);
         for (var seed = 1; seed <= 60; seed++)
         {
-            var chance = new Dittany.Core.Measures.Chance(seed * 7919);
+            var chance = new Dittany.Core.Measures.SeededRandom(seed * 7919);
             var corners = 3 + (int)(chance.Next() * 90);
             var onGrid = seed % 2 == 0;
             var outer = Enumerable.Range(0, corners).Select(i => Corner(i, corners, 20 + (chance.Next() * 60), onGrid)).Distinct()

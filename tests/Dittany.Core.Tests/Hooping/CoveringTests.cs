@@ -26,7 +26,8 @@ public class CoveringTests
 
     /// <summary>
     /// Least radii of k equal circles that cover a unit square: 1, 2 and 4 are exact in closed form, 3 and 5 by Heppes and Melissen,
-    /// "Covering a rectangle with equal circles" (1997). With circles a hair larger, a lattice of places in the square takes no more than k,
+    /// "Covering a rectangle with equal circles" (1997). With circles a hair larger, a lattice of places in the square takes no more than
+    /// k,
     /// and whole cells of it no fewer; with circles a little smaller, cells that fill the square take more than k.
     /// </summary>
     [Theory]
@@ -81,7 +82,7 @@ public class CoveringTests
         var better = 0;
         for (var seed = 1; seed <= 120; seed++)
         {
-            var chance = new Chance(seed * 6151);
+            var chance = new SeededRandom(seed * 6151);
             var units = Enumerable.Range(0, 3 + (int)(chance.Next() * 4)).Select(_ =>
             {
                 var (x, y, w, h) = (chance.Between(0, 210), chance.Between(0, 120), chance.Between(4, 30), chance.Between(4, 30));

@@ -1,5 +1,6 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Hooping;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Planning;
 using Dittany.Core.Stitches.Needle;

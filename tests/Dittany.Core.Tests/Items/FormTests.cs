@@ -29,7 +29,7 @@ public class FormTests
 
     /// <summary>A usual name there, planned once for all who look at it.</summary>
     public static Plan Everywhere(string form, string size, string zone) =>
-        Planned.GetOrAdd((form, size, zone), _ => Jobs.Plan(Jobs.On(form, "Zoë") with { Size = size, Zone = zone }));
+        Planned.GetOrAdd((form, size, zone), _ => Samples.Plan(Samples.On(form, "Zoë") with { Size = size, Zone = zone }));
 
     private static readonly System.Collections.Concurrent.ConcurrentDictionary<(string, string, string), Plan> Planned = new();
 
@@ -97,14 +97,14 @@ public class FormTests
     [Fact]
     public void Usual_places()
     {
-        double TopOf(string size) => Jobs.Plan(Jobs.On("baby-bodysuit", "HE") with { Size = size }).Elements[0] is var e ? e.BoxMm.Y
+        double TopOf(string size) => Samples.Plan(Samples.On("baby-bodysuit", "HE") with { Size = size }).Elements[0] is var e ? e.BoxMm.Y
             + (e.LineWidthMm / 2) : 0;
         Assert.Equal(30, TopOf("56"), 1);
         Assert.Equal(40, TopOf("62"), 1);
-        Assert.Equal(new Pt(450 - 65, 450 - 65), Jobs.Plan(Jobs.On("napkin", "on")).Elements[0].CentreMm);
-        var tote = Jobs.Plan(Jobs.On("tote", "Wilhelmina", w => w with { CapHeightMm = 35 })).Elements[0].BoxMm;
+        Assert.Equal(new Pt(450 - 65, 450 - 65), Samples.Plan(Samples.On("napkin", "on")).Elements[0].CentreMm);
+        var tote = Samples.Plan(Samples.On("tote", "Wilhelmina", w => w with { CapHeightMm = 35 })).Elements[0].BoxMm;
         Assert.True(tote.Y >= 30 + 70 && tote.Y + tote.Height <= 420 - 90);
-        Assert.Equal(700 - 10 - 70, Jobs.Plan(Jobs.On("tea-towel", "Zoë")).Elements[0].BaselineMm.Y);
+        Assert.Equal(700 - 10 - 70, Samples.Plan(Samples.On("tea-towel", "Zoë")).Elements[0].BaselineMm.Y);
     }
 
     /// <summary>
@@ -119,7 +119,7 @@ public class FormTests
     [InlineData("tote", "38x42", "Salt", 20, 35)]
     [InlineData("tea-towel", "50x70", "Zoë", 15, 25)]
     public void Usual_heights(string form, string size, string words, double least, double most) =>
-        Assert.InRange(Jobs.Plan(Jobs.On(form, words) with { Size = size }).Elements[0].CapHeightMm, least, most);
+        Assert.InRange(Samples.Plan(Samples.On(form, words) with { Size = size }).Elements[0].CapHeightMm, least, most);
 
     /// <summary>On a baby's chest words take at most 60 % of the way between the armholes (from memory).</summary>
     [Theory]
@@ -128,7 +128,7 @@ public class FormTests
     [InlineData("80")]
     public void Words_keep_within_the_chest(string size)
     {
-        var plan = Jobs.Plan(Jobs.On("baby-bodysuit", "Wilhelmina Rosalind") with { Size = size });
+        var plan = Samples.Plan(Samples.On("baby-bodysuit", "Wilhelmina Rosalind") with { Size = size });
         var seams = plan.Space.Obstacles.Where(o => o.Id.EndsWith("armhole", StringComparison.Ordinal)).SelectMany(o =>
             o.SeenAs!).ToArray();
         var between = seams.Where(p => p.X > 0).Min(p => p.X) - seams.Where(p => p.X < 0).Max(p => p.X);
@@ -141,17 +141,17 @@ public class FormTests
     [Fact]
     public void Facts_of_the_cloth_are_settled_and_overruled()
     {
-        Core.Materials.Cloth Of(StatedFabric stated, string size = "38x42") =>
-            Jobs.Plan(Jobs.On("tote") with { Fabric = stated, Size = size }).Item.Cloth;
-        Assert.Equal("canvas", Of(new StatedFabric()).Kind.Id);
-        Assert.False(Of(new StatedFabric()).Lined);
-        Assert.True(Of(new StatedFabric(), "38x42-lined").Lined);
-        Assert.False(Of(new StatedFabric(Lined: false), "38x42-lined").Lined);
-        Assert.True(Of(new StatedFabric("linen", Lined: true)).LightPercent < Of(new StatedFabric("linen")).LightPercent);
-        Assert.True(Of(new StatedFabric("linen", "#202020")).LightPercent < Of(new StatedFabric("linen", "#ffffff")).LightPercent);
-        Assert.Equal(Core.Materials.Opacity.Sheer, Of(new StatedFabric(Opacity: Core.Materials.Opacity.Sheer)).Opacity);
-        Assert.True(Of(new StatedFabric(StretchPercent: 30)).Stretchy);
-        Assert.Equal(Core.Materials.Pile.Deep, Of(new StatedFabric(Pile: Core.Materials.Pile.Deep)).Pile);
+        Core.Materials.Cloth Of(FabricOverrides stated, string size = "38x42") =>
+            Samples.Plan(Samples.On("tote") with { Fabric = stated, Size = size }).Item.Cloth;
+        Assert.Equal("canvas", Of(new FabricOverrides()).Kind.Id);
+        Assert.False(Of(new FabricOverrides()).Lined);
+        Assert.True(Of(new FabricOverrides(), "38x42-lined").Lined);
+        Assert.False(Of(new FabricOverrides(Lined: false), "38x42-lined").Lined);
+        Assert.True(Of(new FabricOverrides("linen", Lined: true)).LightPercent < Of(new FabricOverrides("linen")).LightPercent);
+        Assert.True(Of(new FabricOverrides("linen", "#202020")).LightPercent < Of(new FabricOverrides("linen", "#ffffff")).LightPercent);
+        Assert.Equal(Core.Materials.Opacity.Sheer, Of(new FabricOverrides(Opacity: Core.Materials.Opacity.Sheer)).Opacity);
+        Assert.True(Of(new FabricOverrides(StretchPercent: 30)).Stretchy);
+        Assert.Equal(Core.Materials.Pile.Deep, Of(new FabricOverrides(Pile: Core.Materials.Pile.Deep)).Pile);
     }
 
     private static Polygon Polygon(IReadOnlyList<Pt> ring) =>

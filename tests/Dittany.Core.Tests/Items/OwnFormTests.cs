@@ -1,6 +1,5 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
-using Dittany.Core.Planning;
 using Dittany.Core.Space;
 using Dittany.Core.Tests.Planning;
 using FsCheck;
@@ -121,8 +120,8 @@ public class OwnFormTests
         var copy = OwnForm.CopyOf(form, form.Sizes.First(s => s.Id == size), "own-copy", form.Name);
         Assert.Empty(OwnForms.Faults(copy));
         Assert.Equal(form.Zones.Select(z => z.Id), OwnForms.AsForm(copy).Zones.Select(z => z.Id));
-        var job = Jobs.On(formId, "Io") with { Size = size, Zone = zone };
-        var (was, now) = (Jobs.Plan(job), Jobs.Plan(job with { Form = "own-copy", Size = null, Own = copy }));
+        var job = Samples.On(formId, "Io") with { Size = size, Zone = zone };
+        var (was, now) = (Samples.Plan(job), Samples.Plan(job with { Form = "own-copy", Size = null, Own = copy }));
         Assert.Equal(was.Space.FindIt, now.Space.FindIt);
         Assert.Equal(was.Space.FieldMm.Select(r => r.ToArray()), now.Space.FieldMm.Select(r => r.ToArray()));
         Assert.Equal(was.Elements.Select(e => (e.CentreMm, e.CapHeightMm, e.LargestCapHeightMm)),
@@ -200,7 +199,7 @@ public class OwnFormTests
     {
         var cuff = HandMeasured.Measure("own-cuff", "trouser cuff", "rectangle", Numbers("width=200;height=90")).Form!;
         var folded = cuff.With(cuff.First with { Folded = at });
-        var plan = Jobs.Plan(Jobs.On("own-cuff", "Ola") with { Own = folded });
+        var plan = Samples.Plan(Samples.On("own-cuff", "Ola") with { Own = folded });
         var decision = plan.Decision("space.fold")!;
         Assert.Contains(decision.Because, b => b.Contains(seen, StringComparison.Ordinal));
         Assert.Contains(decision.Because, b => b.Contains("right way up, and is not mirrored", StringComparison.Ordinal));
@@ -211,7 +210,7 @@ public class OwnFormTests
         // 60 mm of the cloth that lies behind when worn are seen beyond the fold.
         Assert.Equal((200, 150), (fold.FlatOutline.Max(p => p.X) - fold.FlatOutline.Min(p => p.X),
             fold.FlatOutline.Max(p => p.Y) - fold.FlatOutline.Min(p => p.Y)));
-        Assert.Null(Jobs.Plan(Jobs.On("own-cuff", "Ola") with { Own = cuff }).Space.Face.Fold);
+        Assert.Null(Samples.Plan(Samples.On("own-cuff", "Ola") with { Own = cuff }).Space.Face.Fold);
     }
 
     /// <summary>
@@ -231,7 +230,7 @@ public class OwnFormTests
         Assert.Equal(outline.ToHashSet(), back.Behind("x", "x").OutlineMm.ToHashSet());
         var both = new OwnForm("own-both", "both", "polygon", new Dictionary<string, double>(StringComparer.Ordinal), [front, back]);
         Assert.Empty(OwnForms.Faults(both));
-        Assert.Equal("back", Jobs.Plan(Jobs.On("own-both", "Io") with { Own = both, Zone = "back-all" }).Space.Face.Id);
+        Assert.Equal("back", Samples.Plan(Samples.On("own-both", "Io") with { Own = both, Zone = "back-all" }).Space.Face.Id);
     }
 
     /// <summary>
@@ -242,7 +241,7 @@ public class OwnFormTests
     {
         var own = HandMeasured.Measure("own-pennant", "pennant", "polygon", Numbers("hem=8"),
             [new(0, 0), new(320, 0), new(160, 420)]).Form!;
-        var plan = Jobs.Plan(Jobs.On("own-pennant", "Mia") with { Own = own });
+        var plan = Samples.Plan(Samples.On("own-pennant", "Mia") with { Own = own });
         Assert.Equal(0, plan.Elements[0].OverflowsMm);
         Assert.Equal("pennant", plan.Item.FormName);
         Assert.Contains(plan.Space.FindIt, s => s.Contains("mark a dot", StringComparison.Ordinal));
@@ -265,7 +264,7 @@ public class OwnFormTests
         var clear = drawn.Obstacles.All(o => points.All(p => Region.Of(o.Ring).OutsideBy(p) > Clearances.For(o.Kind) - 0.05));
         var taken = drawn.Obstacles.Sum(o => Region.Of(o.Ring).Offset(Clearances.For(o.Kind)).AreaMm2);
         var lost = ring.Offset(-zone.EdgeAllowanceMm).AreaMm2 - field.AreaMm2;
-        var plan = Jobs.Plan(Jobs.On(form.Id, "om", w => w
+        var plan = Samples.Plan(Samples.On(form.Id, "om", w => w
             with
         { CapHeightMm = 6, CentreMm = new Pt(form.First.OutlineMm.Min(p => p.X) - 40, 0) }) with
         { Own = form });

@@ -1,4 +1,5 @@
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Operations;
 using Dittany.Core.Planning;
@@ -56,8 +57,8 @@ public class SetClothTests
         Assert.False(SmallParts.Is(31, 31, 10));
     }
 
-    private static Plan Frayed(string form, double? mm = 10, StatedFabric? fabric = null) => Jobs.Make(new Job(form,
-        [new TextElement("w", "Oda")], Jobs.Monday, Fabric: fabric)
+    private static Plan Frayed(string form, double? mm = 10, FabricOverrides? fabric = null) => Samples.Make(new Job(form,
+        [new TextElement("w", "Oda")], Samples.Monday, Fabric: fabric)
     { MakeUp = new MakeUp("frayed") { FringeMm = mm } }, Workshop.Default);
 
     /// <summary>
@@ -66,20 +67,20 @@ public class SetClothTests
     [Fact]
     public void A_frayed_edge_is_counted_in_threads()
     {
-        var plan = Frayed("napkin", 20, new StatedFabric("linen"));
+        var plan = Frayed("napkin", 20, new FabricOverrides("linen"));
         var fringe = plan.Work.Single(o => o.Id == "fringe");
         Assert.Contains(fringe.Steps, s => s.ToString().Contains("28 threads outside", StringComparison.Ordinal));
         Assert.True(plan.Work.ToList().IndexOf(fringe) < plan.Work.ToList().FindIndex(o => o.Kind == OpKind.Stitch));
         Assert.DoesNotContain(plan.Cautions, c => c.Id == "edge-does-not-fray");
         Assert.All(FrayedEdge.Counts, c => Assert.Contains(Cloths.All, k => k.Id == c.Kind));
-        Assert.Contains(Frayed("scarf", 10, new StatedFabric("fleece")).Cautions, c => c.Id == "edge-does-not-fray");
+        Assert.Contains(Frayed("scarf", 10, new FabricOverrides("fleece")).Cautions, c => c.Id == "edge-does-not-fray");
     }
 
     [Theory]
     [InlineData("tote", 10, "#/makeUp/as")]
     [InlineData("napkin", 200, "#/makeUp/fringeMm")]
     public void What_cannot_be_frayed_is_refused(string form, double mm, string pointer) =>
-        Assert.Equal(pointer, Assert.Single(Jobs.Faults(new Job(form, [new TextElement("w", "Oda")], Jobs.Monday)
+        Assert.Equal(pointer, Assert.Single(Samples.Faults(new Job(form, [new TextElement("w", "Oda")], Samples.Monday)
         {
             MakeUp = new MakeUp("frayed") { FringeMm = mm },
         }, Workshop.Default)).Pointer);
@@ -92,7 +93,7 @@ public class SetClothTests
     [InlineData("Oda on a napkin with a frayed edge", "napkin", "frayed", null, null)]
     public void Bowls_frames_and_frayed_edges_are_understood(string said, string form, string made, double? bowl, double? high)
     {
-        var heard = Core.Sayings.SayingParser.Read(said, Jobs.Monday);
+        var heard = Core.Sayings.SayingParser.Read(said, Samples.Monday);
         Assert.Equal((form, made, bowl, high), (heard.Form, heard.MakeUp?.As, heard.MakeUp?.BowlMm, heard.MakeUp?.OpeningHighMm));
         Assert.Empty(heard.Asked);
     }

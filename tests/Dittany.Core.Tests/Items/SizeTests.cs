@@ -1,5 +1,4 @@
 using Dittany.Core.Items;
-using Dittany.Core.Planning;
 using Dittany.Core.Tests.Planning;
 using Dittany.Core.Transfer;
 
@@ -80,7 +79,7 @@ public class SizeTests
         Assert.Equal((480, 690), (both.WidthMm, both.HeightMm));
         Assert.Null(TeaTowel.Form.Scaled(null, null));
 
-        var plan = Jobs.Plan(Jobs.On("t-shirt-adult") with
+        var plan = Samples.Plan(Samples.On("t-shirt-adult") with
         {
             MeasuredMm = new Dictionary<string,
             double>(StringComparer.Ordinal)
@@ -103,9 +102,9 @@ public class SizeTests
     [InlineData("quilt-block", "6in", 280, 280)]
     public void Loose_cloth_is_cut_larger(string form, string size, double width, double height)
     {
-        var plan = Jobs.Plan(Jobs.On(form) with { Size = size });
+        var plan = Samples.Plan(Samples.On(form) with { Size = size });
         Assert.Contains($"{width} mm × {height} mm", plan.Decision("item.cloth-cut")!.Choice, StringComparison.Ordinal);
-        Assert.Null(Jobs.Plan(Jobs.On("tea-towel")).Decision("item.cloth-cut"));
+        Assert.Null(Samples.Plan(Samples.On("tea-towel")).Decision("item.cloth-cut"));
     }
 
     /// <summary>
@@ -117,12 +116,12 @@ public class SizeTests
     {
         foreach (var (form, zone) in new[] { ("christmas-stocking", "cuff"), ("shirt", "collar-point"), ("denim-jacket", "collar-point") })
         {
-            var plan = Jobs.Plan(Jobs.On(form, "M") with { Zone = zone });
+            var plan = Samples.Plan(Samples.On(form, "M") with { Zone = zone });
             Assert.NotNull(plan.Space.Face.Fold);
             Assert.Contains("not mirrored", string.Join(' ', plan.Decision("space.fold")!.Because), StringComparison.Ordinal);
             foreach (var method in Methods.All.Where(m => m.Chain.Count > 0))
             {
-                var folded = Jobs.Plan(Jobs.On(form, "M", overrules: ("transfer.method", method.Id)) with { Zone = zone });
+                var folded = Samples.Plan(Samples.On(form, "M", overrules: ("transfer.method", method.Id)) with { Zone = zone });
                 Assert.Equal(MirrorProof.PrintMirrored(Methods.ChainWith(method, folded.Transfer.Marker.Id)),
                     folded.Transfer.PrintMirrored);
                 Assert.True(MirrorProof.ReadsRight(folded.Transfer.Chain, folded.Transfer.PrintMirrored == true));
@@ -132,6 +131,6 @@ public class SizeTests
 
         Assert.True(MirrorProof.UpsideDown([Handling.FoldOver]));
         Assert.True(MirrorProof.PrintMirrored([Handling.PrintOrDraw, Handling.FoldOver]));
-        Assert.Null(Jobs.Plan(Jobs.On("tea-towel")).Decision("space.fold"));
+        Assert.Null(Samples.Plan(Samples.On("tea-towel")).Decision("space.fold"));
     }
 }

@@ -1,6 +1,7 @@
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
-using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Core.Tests.Planning;
 
 namespace Dittany.Core.Tests.Items;
@@ -16,26 +17,26 @@ public class UseTests
     {
         Assert.Equal(31.7, SmallParts.AcrossMm);
         Assert.Equal(57.1, SmallParts.DeepMm);
-        var baby = Jobs.Plan(Jobs.On("baby-blanket"));
+        var baby = Samples.Plan(Samples.On("baby-blanket"));
         Assert.Equal("nothing", baby.Decision("item.small-parts")!.ChoiceId);
         Assert.Contains("31.7", baby.Decision("item.small-parts")!.Because[0], StringComparison.Ordinal);
-        Assert.Equal("firmly", Jobs.Plan(Jobs.On("backpack")).Decision("item.small-parts")!.ChoiceId);
-        Assert.Contains(baby.Cautions, c => c.Kind == Telling.CautionKind.Person && c.Text.Contains("swallowed", StringComparison.Ordinal));
+        Assert.Equal("firmly", Samples.Plan(Samples.On("backpack")).Decision("item.small-parts")!.ChoiceId);
+        Assert.Contains(baby.Cautions, c => c.Kind == Decisions.CautionKind.Person && c.Text.Contains("swallowed", StringComparison.Ordinal));
     }
 
     /// <summary>On skin nothing behind is longer than 5 mm (common practice; the figure from memory); not on skin it may be.</summary>
     [Fact]
     public void Skin_shortens_what_lies_behind()
     {
-        double Jump(bool skin) => Jobs.Plan(Jobs.On("t-shirt-adult", "Wilhelmina", w => w with { CapHeightMm = 24 })
+        double Jump(bool skin) => Samples.Plan(Samples.On("t-shirt-adult", "Wilhelmina", w => w with { CapHeightMm = 24 })
             with
         { Zone = "centre-chest", Use = new StatedUse(NextToSkin: skin) })
             .Route.Where(r => r.FloatKind == Core.Route.FloatKind.Straight).Select(r => r.FloatMm).DefaultIfEmpty(0).Max();
         Assert.InRange(Jump(true), 0, 5);
         Assert.InRange(Jump(false), 5.01, 10);
-        Assert.Contains("soft cover", string.Join(' ', Jobs.Plan(Jobs.On("t-shirt-adult")).Finish), StringComparison.Ordinal);
+        Assert.Contains("soft cover", string.Join(' ', Samples.Plan(Samples.On("t-shirt-adult")).Finish), StringComparison.Ordinal);
         Assert.DoesNotContain("soft cover", string.Join(' ',
-            Jobs.Plan(Jobs.On("t-shirt-adult") with { Use = new StatedUse(NextToSkin: false) }).Finish), StringComparison.Ordinal);
+            Samples.Plan(Samples.On("t-shirt-adult") with { Use = new StatedUse(NextToSkin: false) }).Finish), StringComparison.Ordinal);
     }
 
     /// <summary>Ends hold what is washed or pulled at: a bow is for what is never washed, a knot alone for what need not be firm.</summary>
@@ -43,8 +44,8 @@ public class UseTests
     public void Washing_settles_how_threads_end()
     {
         string Finish(string habit, StatedUse? use, string form = "scarf") =>
-            Jobs.Make(Jobs.On(form) with { Use = (use ?? new StatedUse()) with { NextToSkin = false } },
-            Jobs.With(("finish", habit))).Decision("thread.finish")!.ChoiceId;
+            Samples.Make(Samples.On(form) with { Use = (use ?? new StatedUse()) with { NextToSkin = false } },
+            Samples.With(("finish", habit))).Decision("thread.finish")!.ChoiceId;
         Assert.Equal("bow", Finish("bow", new StatedUse(Washed: "never")));
         Assert.Equal("weave", Finish("bow", new StatedUse(Washed: "sometimes")));
         Assert.Equal("knot", Finish("knot", new StatedUse(Washed: "by-hand", Lasts: "day")));
@@ -57,9 +58,9 @@ public class UseTests
     public void Care_follows_the_wash()
     {
         string Care(StatedUse? use, string? cloth = null) =>
-            Jobs.Plan(Jobs.On("tote", "M", w => w with { Colour = "#4f7358" })
+            Samples.Plan(Samples.On("tote", "M", w => w with { Colour = "#4f7358" })
             with
-            { Use = use, Fabric = cloth is null ? null : new StatedFabric(cloth) }).CareTold[0];
+            { Use = use, Fabric = cloth is null ? null : new FabricOverrides(cloth) }).CareTold[0];
         Assert.Contains("40 °C", Care(null, "linen"), StringComparison.Ordinal);
         Assert.Contains("30 °C", Care(null, "satin"), StringComparison.Ordinal);
         Assert.Contains("by hand", Care(new StatedUse(Washed: "by-hand")), StringComparison.Ordinal);
@@ -81,9 +82,9 @@ public class UseTests
     public void Structures_and_shrinking()
     {
         Assert.Equal(Enum.GetValues<Structure>(), Cloths.All.Select(c => c.Structure).Distinct().Order());
-        Assert.Equal(0, Jobs.Plan(Jobs.Towel() with { Fabric = new StatedFabric(Prewashed: true) }).Item.Cloth.ShrinkPercent);
-        Assert.Contains(Jobs.Plan(Jobs.Towel()).Cautions, c => c.Text.Contains("shrinks", StringComparison.Ordinal));
-        Assert.DoesNotContain(Jobs.Plan(Jobs.Towel() with { Fabric = new StatedFabric(Prewashed: true) }).Cautions, c =>
+        Assert.Equal(0, Samples.Plan(Samples.Towel() with { Fabric = new FabricOverrides(Prewashed: true) }).Item.Cloth.ShrinkPercent);
+        Assert.Contains(Samples.Plan(Samples.Towel()).Cautions, c => c.Text.Contains("shrinks", StringComparison.Ordinal));
+        Assert.DoesNotContain(Samples.Plan(Samples.Towel() with { Fabric = new FabricOverrides(Prewashed: true) }).Cautions, c =>
             c.Text.Contains("shrinks", StringComparison.Ordinal));
     }
 
@@ -98,7 +99,7 @@ public class UseTests
     [InlineData("cap", "five-panel", "front")]
     public void Where_no_ring_goes(string form, string size, string zone)
     {
-        var plan = Jobs.Plan(Jobs.On(form, "Mo") with { Size = size, Zone = zone });
+        var plan = Samples.Plan(Samples.On(form, "Mo") with { Size = size, Zone = zone });
         Assert.Equal(Core.Hooping.School.InHand, plan.Hooping.School);
         Assert.NotEmpty(plan.Decision("hoop.school")!.Because);
     }
@@ -136,8 +137,8 @@ public class UseTests
     [Fact]
     public void Facts_can_be_stated_one_by_one()
     {
-        var job = Jobs.On("tote");
-        foreach (var fact in FactTelling.Of(Jobs.Plan(job), job))
+        var job = Samples.On("tote");
+        foreach (var fact in FactTelling.Of(Samples.Plan(job), job))
         {
             Assert.NotEmpty(fact.Steers);
             Assert.False(fact.Stated);
@@ -145,8 +146,8 @@ public class UseTests
             {
                 var (changed, fault) = Changes.Apply(job, new Change(fact.Member, value, "x"));
                 Assert.Null(fault);
-                Assert.Empty(Jobs.Faults(changed!, Workshop.Default));
-                Assert.True(FactTelling.Of(Jobs.Plan(changed!), changed!).Single(f => f.Member == fact.Member).Stated);
+                Assert.Empty(Samples.Faults(changed!, Workshop.Default));
+                Assert.True(FactTelling.Of(Samples.Plan(changed!), changed!).Single(f => f.Member == fact.Member).Stated);
                 Assert.Equal(value, Changes.Read(changed!, fact.Member));
             }
 

@@ -1,11 +1,12 @@
 using System.Collections.Concurrent;
 using Dittany.Core.Crafts;
+using Dittany.Core.Decisions;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Laws;
 using Dittany.Core.Materials;
 using Dittany.Core.Operations;
 using Dittany.Core.Planning;
-using Dittany.Core.Telling;
 using Dittany.Core.Tests.Planning;
 using Dittany.Core.Transfer;
 
@@ -31,7 +32,7 @@ public class LawTests
         Parallel.For(0, Rounds, i =>
         {
             var (job, workshop) = Any(new Random(i));
-            if (Jobs.Faults(job, workshop).Count > 0)
+            if (Samples.Faults(job, workshop).Count > 0)
             {
                 return;
             }
@@ -39,7 +40,7 @@ public class LawTests
             Plan plan;
             try
             {
-                plan = Jobs.Make(job, workshop);
+                plan = Samples.Make(job, workshop);
             }
             catch (UnplannedException)
             {
@@ -77,8 +78,8 @@ public class LawTests
         Wish("transfer.stabiliser", StabiliserRules.All.Select(s => s.ChoiceId).ToArray());
         Wish("finish.press", Dittany.Core.Finishing.FinishRoom.Presses.Select(p => p.ChoiceId).ToArray());
         var job = new Job(form.Id, [new TextElement("w", "Oda") { Thread = Thread(), Craft = Craft() }, .. random.Next(2) == 0
-            ? [new MotifElement("m", "heart", HeightMm: 20) { Thread = Thread(), Craft = Craft() }] : Array.Empty<JobElement>()], Jobs.Monday,
-            Fabric: random.Next(2) == 0 ? new StatedFabric(Pick(random, Cloths.All).Id) : null, Overrides: overrides)
+            ? [new MotifElement("m", "heart", HeightMm: 20) { Thread = Thread(), Craft = Craft() }] : Array.Empty<JobElement>()], Samples.Monday,
+            Fabric: random.Next(2) == 0 ? new FabricOverrides(Pick(random, Cloths.All).Id) : null, Overrides: overrides)
         {
             Use = random.Next(3) == 0 ? new StatedUse(Washed: Pick(random, Wearing.Washings).ChoiceId) : null,
         };
@@ -87,22 +88,22 @@ public class LawTests
         return (job, workshop);
     }
 
-    private static Job Towel(string thread) => new("tea-towel", [new TextElement("w", "Oda") { Thread = thread }], Jobs.Monday,
-        Fabric: new StatedFabric("linen"));
+    private static Job Towel(string thread) => new("tea-towel", [new TextElement("w", "Oda") { Thread = thread }], Samples.Monday,
+        Fabric: new FabricOverrides("linen"));
 
     /// <summary>A law that finds nothing on what is wrong would be none: each is asked of a plan that was spoilt by hand.</summary>
     [Fact]
     public void A_law_finds_what_is_spoilt()
     {
         var job = Towel("metallic");
-        var plan = Jobs.Plan(job);
+        var plan = Samples.Plan(job);
         Assert.Empty(AllLaws.Broken(job, Workshop.Default, plan));
         var hot = plan with { Work = plan.Work.Select(o => o.Id == "press" ? o with { Iron = new Ironing(IronLimit.ThreeDots, true) } : o).ToArray() };
         Assert.Equal(["one heat", "one heat", "in order"], AllLaws.Broken(job, Workshop.Default, hot).Select(b => b.Law));
         var wet = plan with { Work = plan.Work.Select(o => o.Water is null ? o : o with { Water = new Watering(60) }).ToArray() };
         Assert.All(AllLaws.Broken(job, Workshop.Default, wet), b => Assert.Equal("one water", b.Law));
         Assert.NotEmpty(AllLaws.Broken(job, Workshop.Default, wet));
-        var paint = new Operation("x/paint", OpKind.Paint, Core.Telling.Station.Stitches, Place.Table, [], []) { Leaves = [Trace.FreshPaint] };
+        var paint = new Operation("x/paint", OpKind.Paint, Core.Decisions.Station.Stitches, Place.Table, [], []) { Leaves = [Trace.FreshPaint] };
         Assert.Contains(AllLaws.Broken(job, Workshop.Default, plan with { Work = [paint, .. plan.Work] }), b => b.Law == "in order");
     }
 
@@ -117,7 +118,7 @@ public class LawTests
     [InlineData("cotton", 200, true, Cleaning.Machine)]
     public void The_weakest_decides(string thread, int ironC, bool steam, Cleaning clean)
     {
-        var plan = Jobs.Plan(Towel(thread));
+        var plan = Samples.Plan(Towel(thread));
         Assert.Equal((ironC, steam, clean), (plan.Care.IronC, plan.Care.Steam, plan.Care.Clean));
         var press = plan.Work.Single(o => o.Id == "press");
         Assert.Equal(ironC, press.Iron!.MostC);
@@ -131,11 +132,11 @@ public class LawTests
     [InlineData("machine")]
     public void No_step_does_what_care_forbids(string filmOut)
     {
-        var job = new Job("cushion-cover", [new TextElement("w", "for the cook") { Thread = "wool" }], Jobs.Monday);
-        var plan = Jobs.Make(job, Workshop.Default with { Habits = new Dictionary<string, string>(StringComparer.Ordinal) { ["film-out"] = filmOut } });
+        var job = new Job("cushion-cover", [new TextElement("w", "for the cook") { Thread = "wool" }], Samples.Monday);
+        var plan = Samples.Make(job, Workshop.Default with { Habits = new Dictionary<string, string>(StringComparer.Ordinal) { ["film-out"] = filmOut } });
         Assert.True(plan.Transfer.Stabiliser.Has("film-on-top"));
         Assert.True(plan.Care is { NoRubbing: true, Flat: true });
-        var steps = plan.Work.Where(o => o.At == Core.Telling.Station.Finish).SelectMany(o => o.Steps).ToArray();
+        var steps = plan.Work.Where(o => o.At == Core.Decisions.Station.Finish).SelectMany(o => o.Steps).ToArray();
         Assert.DoesNotContain(steps, s => s.Contains("rubbing", StringComparison.Ordinal) || s.Contains("achine", StringComparison.Ordinal)
             || s.Contains("on a line", StringComparison.Ordinal));
         Assert.Equal("by-hand", plan.Decision("finish.removal")!.ChoiceId);

@@ -1,6 +1,6 @@
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
-using Dittany.Core.Planning;
 using Dittany.Core.Tests.Planning;
 using Dittany.Core.Threads;
 
@@ -56,10 +56,10 @@ public class ChartTests
         {
             Threads = [new("Aunt's plum", "#8e3a66", "cotton"), new("hay", "#e0c070", "cotton"), new("plum cord", "#8f3a67", "pearl-8")],
         };
-        var told = string.Join(' ', Jobs.Make(Jobs.Towel(), hers).Decision("thread.colour")!.Because);
+        var told = string.Join(' ', Samples.Make(Samples.Towel(), hers).Decision("thread.colour")!.Because);
         Assert.Contains("Of yours the nearest is “Aunt's plum”: the eye cannot tell them apart.", told, StringComparison.Ordinal);
-        var wool = Jobs.Towel() with { Form = "cushion-cover", Elements = [new TextElement("name", "Iris") { Thread = "wool" }] };
-        Assert.Contains("You have no crewel wool yet.", string.Join(' ', Jobs.Make(wool, hers).Decision("thread.colour")!.Because),
+        var wool = Samples.Towel() with { Form = "cushion-cover", Elements = [new TextElement("name", "Iris") { Thread = "wool" }] };
+        Assert.Contains("You have no crewel wool yet.", string.Join(' ', Samples.Make(wool, hers).Decision("thread.colour")!.Because),
             StringComparison.Ordinal);
     }
 
@@ -69,12 +69,12 @@ public class ChartTests
     [Fact]
     public void What_will_still_please_in_ten_years()
     {
-        var job = Jobs.Towel() with { Form = "baby-bodysuit", Elements = [new TextElement("name", "Zoë", Colour: "#ff2d87")] };
+        var job = Samples.Towel() with { Form = "baby-bodysuit", Elements = [new TextElement("name", "Zoë", Colour: "#ff2d87")] };
         Assert.Contains("ten years", Told(job), StringComparison.Ordinal);
         Assert.DoesNotContain("ten years", Told(job with { Elements = [new TextElement("name", "Zoë", Colour: "#8f3a67")] }), StringComparison.Ordinal);
         Assert.DoesNotContain("ten years", Told(job with { Form = "tea-towel" }), StringComparison.Ordinal);
 
-        static string Told(Job job) => string.Join(' ', Jobs.Make(job, Workshop.Default).Decision("thread.colour")!.Because);
+        static string Told(Job job) => string.Join(' ', Samples.Make(job, Workshop.Default).Decision("thread.colour")!.Because);
     }
 
     /// <summary>
@@ -98,8 +98,8 @@ public class ChartTests
     {
         Assert.Equal(94, Measuring.ReckonedMm(0.5));
         Assert.Equal(1.2, Measuring.TakeUp(300, 300 - (94 * 1.2), 0.5));
-        var job = Jobs.Towel() with { Elements = [new TextElement("name", "Iris", CapHeightMm: 20)] };
-        var (usual, hers) = (Jobs.Make(job, Workshop.Default), Jobs.Make(job, Workshop.Default with { MeasuredTakeUp = 1.5 }));
+        var job = Samples.Towel() with { Elements = [new TextElement("name", "Iris", CapHeightMm: 20)] };
+        var (usual, hers) = (Samples.Make(job, Workshop.Default), Samples.Make(job, Workshop.Default with { MeasuredTakeUp = 1.5 }));
         Assert.True(hers.Threads[0].LengthMm > usual.Threads[0].LengthMm * 1.15);
         Assert.Contains("50 %", string.Join(' ', hers.Decision("thread.cut-length")!.Because), StringComparison.Ordinal);
     }

@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Planning;
 using Dittany.Core.Tests.Planning;
@@ -55,11 +56,11 @@ public class ColourVisionTests
     [Fact]
     public void Neighbours_that_look_alike_to_other_eyes_are_told()
     {
-        string Told(string petal, string centre) => string.Join(' ', Jobs.Make(new Job("tote", [new MotifElement("m", "great-sunflower", HeightMm: 120)
+        string Told(string petal, string centre) => string.Join(' ', Samples.Make(new Job("tote", [new MotifElement("m", "great-sunflower", HeightMm: 120)
             {
                 ByPart = [new("petal", Colour: petal), new("back-petal", Colour: petal), new("centre", Colour: centre),
                     new("outer-centre", Colour: centre)],
-            },], Jobs.Monday), Workshop.Default).Decision("thread.colour")!.Because);
+            },], Samples.Monday), Workshop.Default).Decision("thread.colour")!.Because);
         Assert.Contains("to eyes that do not tell red from green", Told("#b0682f", "#7f7f2f"), StringComparison.Ordinal);
         Assert.DoesNotContain("to eyes that do not tell red from green", Told("#efd955", "#2f3f6b"), StringComparison.Ordinal);
     }

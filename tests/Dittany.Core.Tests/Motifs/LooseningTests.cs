@@ -1,6 +1,7 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Jobs;
 using Dittany.Core.Motifs;
-using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Core.Tests.Planning;
 
 namespace Dittany.Core.Tests.Motifs;
@@ -99,21 +100,21 @@ public class LooseningTests
     public void A_push_in_millimetres_is_one(double turned)
     {
         var job = new Job("tea-towel", [new MotifElement("row", "daisy", HeightMm: 90, Arrangement: "row", Count: 4, TurnDegrees: turned,
-            CentreMm: new Pt(250, 520))], Jobs.Monday, Zone: "middle");
+            CentreMm: new Pt(250, 520))], Samples.Monday, Zone: "middle");
         Pt Middle(Job j, int copy)
         {
-            var points = Jobs.Plan(j).Elements[0].Parts.Where(p => p.Copy == copy).SelectMany(p => p.LineMm).ToArray();
+            var points = Samples.Plan(j).Elements[0].Parts.Where(p => p.Copy == copy).SelectMany(p => p.LineMm).ToArray();
             return new Pt((points.Min(p => p.X) + points.Max(p => p.X)) / 2, (points.Min(p => p.Y) + points.Max(p => p.Y)) / 2);
         }
 
-        var plan = Jobs.Plan(job);
+        var plan = Samples.Plan(job);
         var pushed = SettingOut.Push(job, plan, "row", 1, new Pt(0, 6));
-        pushed = SettingOut.Push(pushed, Jobs.Plan(pushed), "row", 1, new Pt(0, -2));
-        Assert.Empty(Jobs.Faults(pushed, Workshop.Default));
+        pushed = SettingOut.Push(pushed, Samples.Plan(pushed), "row", 1, new Pt(0, -2));
+        Assert.Empty(Samples.Faults(pushed, Workshop.Default));
         Assert.Single(pushed.Motifs[0].Loosely!.Pushed);
 
         // The whole may be set a little smaller to stay as high as is wished; what is measured is against its neighbour's place.
-        var scale = Jobs.Plan(pushed).Elements[0].CopyMm / plan.Elements[0].CopyMm;
+        var scale = Samples.Plan(pushed).Elements[0].CopyMm / plan.Elements[0].CopyMm;
         var moved = (Middle(pushed, 1) - Middle(pushed, 0)) - ((Middle(job, 1) - Middle(job, 0)) * scale);
         if (turned == 0)
         {
@@ -124,8 +125,8 @@ public class LooseningTests
         Assert.Equal(Middle(job, 2), Middle(SettingOut.Even(pushed, "row"), 2));
 
         var onto = SettingOut.Push(job, plan, "row", 1, (Middle(job, 2) - Middle(job, 1)) * 1.9);
-        Assert.Contains(Jobs.Plan(onto).Elements[0].Concerns, c => c.What == "runs-into" && c.Text.Contains("run into each other", StringComparison.Ordinal));
-        Assert.Contains(Jobs.Plan(pushed).Decision("motif.arrangement")!.Because, b => b.Contains("pushed by hand", StringComparison.Ordinal));
+        Assert.Contains(Samples.Plan(onto).Elements[0].Concerns, c => c.What == "runs-into" && c.Text.Contains("run into each other", StringComparison.Ordinal));
+        Assert.Contains(Samples.Plan(pushed).Decision("motif.arrangement")!.Because, b => b.Contains("pushed by hand", StringComparison.Ordinal));
     }
 
     /// <summary>What is out of reach of a hand is named.</summary>
@@ -135,8 +136,8 @@ public class LooseningTests
         var job = new Job("tea-towel", [new MotifElement("row", "daisy", Arrangement: "row", Count: 4)
         {
             Loosely = new Loosely(80, 70, false, 0, -3) { Pushed = [new Pushed(-1, new Pt(90, 0))] },
-        }], Jobs.Monday);
-        var at = Jobs.Faults(job, Workshop.Default).Select(f => f.Pointer["#/elements/0/loosely/".Length..]).Order(StringComparer.Ordinal);
+        }], Samples.Monday);
+        var at = Samples.Faults(job, Workshop.Default).Select(f => f.Pointer["#/elements/0/loosely/".Length..]).Order(StringComparer.Ordinal);
         Assert.Equal(["gapAfter", "gapPercent", "pushed/0/by/0", "pushed/0/copy", "swayPercent", "unevenPercent"], at);
     }
 }

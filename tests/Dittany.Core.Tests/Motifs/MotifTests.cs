@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Jobs;
 using Dittany.Core.Motifs;
 using Dittany.Core.Planning;
 using Dittany.Core.Tests.Planning;
@@ -60,7 +61,7 @@ public class MotifTests
     [MemberData(nameof(Rich))]
     public void Rich_motifs_lie_in_layers(string id)
     {
-        var plan = Planning.Jobs.Make(new Job("cushion-cover", [new MotifElement("m", id, HeightMm: 80)], Planning.Jobs.Monday),
+        var plan = Planning.Samples.Make(new Job("cushion-cover", [new MotifElement("m", id, HeightMm: 80)], Planning.Samples.Monday),
             Workshop.Default);
         var design = plan.Elements[0].Design!;
         Assert.NotNull(plan.Decision("order.layers"));
@@ -204,15 +205,15 @@ public class MotifTests
     [MemberData(nameof(Some))]
     public void A_motif_is_planned_whole(string id)
     {
-        Job With(double? high) => new("tote", [new MotifElement("m", id, HeightMm: high)], Jobs.Monday);
-        var plan = Jobs.Plan(With(null));
+        Job With(double? high) => new("tote", [new MotifElement("m", id, HeightMm: high)], Samples.Monday);
+        var plan = Samples.Plan(With(null));
         var element = Assert.Single(plan.Elements);
         Assert.True(element.IsMotif);
         Assert.Equal(0, element.OverflowsMm);
         Assert.NotEmpty(element.Parts);
         Assert.Equal(element.Parts.Sum(p => p.Stitches.Count), plan.Route.Count);
-        Assert.Equal(0, Jobs.Plan(With(element.LargestCapHeightMm * 0.98)).Elements[0].OverflowsMm);
-        Assert.True(Jobs.Plan(With(element.LargestCapHeightMm * 1.03)).Elements[0].OverflowsMm > 0);
+        Assert.Equal(0, Samples.Plan(With(element.LargestCapHeightMm * 0.98)).Elements[0].OverflowsMm);
+        Assert.True(Samples.Plan(With(element.LargestCapHeightMm * 1.03)).Elements[0].OverflowsMm > 0);
     }
 
     [Theory]
@@ -225,7 +226,7 @@ public class MotifTests
     [InlineData("pair")]
     public void Every_arrangement_is_planned(string arrangement)
     {
-        var plan = Jobs.Plan(new Job("tablecloth", [new MotifElement("m", "daisy", Arrangement: arrangement, Parts: 8)], Jobs.Monday));
+        var plan = Samples.Plan(new Job("tablecloth", [new MotifElement("m", "daisy", Arrangement: arrangement, Parts: 8)], Samples.Monday));
         Assert.Equal(0, plan.Elements[0].OverflowsMm);
         var flowers = plan.Elements[0].Parts.Count(p => p.Role == "centre");
         var (wide, high) = (plan.Elements[0].BoxMm.Width, plan.Elements[0].BoxMm.Height);
@@ -246,8 +247,8 @@ public class MotifTests
     [Fact]
     public void Parts_are_stitched_as_what_they_are()
     {
-        var parts = Jobs.Plan(new Job("tote", [new MotifElement("m", "cherries", HeightMm: 70),
-            new MotifElement("s", "strawberry", HeightMm: 60, CentreMm: new Pt(190, 320))], Jobs.Monday)).Elements.SelectMany(e => e.Parts).ToArray();
+        var parts = Samples.Plan(new Job("tote", [new MotifElement("m", "cherries", HeightMm: 70),
+            new MotifElement("s", "strawberry", HeightMm: 60, CentreMm: new Pt(190, 320))], Samples.Monday)).Elements.SelectMany(e => e.Parts).ToArray();
         Assert.All(parts.Where(p => p.Role == "stem"), p => Assert.Equal("stem", p.Stitch));
         Assert.All(parts.Where(p => p.Role == "vein"), p => Assert.Equal(2, p.Strands));
         Assert.All(parts.Where(p => p.Role == "dot"), p => Assert.Equal("french-knot", p.Stitch));

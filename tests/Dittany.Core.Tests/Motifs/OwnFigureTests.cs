@@ -1,6 +1,6 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Jobs;
 using Dittany.Core.Motifs;
-using Dittany.Core.Planning;
 using Dittany.Core.Tests.Planning;
 
 namespace Dittany.Core.Tests.Motifs;
@@ -20,7 +20,7 @@ public sealed class OwnFigureTests
             .ToArray());
     }
 
-    private static IReadOnlyList<JobFault> Faults(Figure figure) => Jobs.Faults(new Job("tote", [new MotifElement("m", "own", Drawing: new OwnDrawing("d", figure))], Jobs.Monday), Workshop.Default);
+    private static IReadOnlyList<ValidationError> Faults(Figure figure) => Samples.Faults(new Job("tote", [new MotifElement("m", "own", Drawing: new OwnDrawing("d", figure))], Samples.Monday), Workshop.Default);
 
     [Fact]
     public void A_usual_drawing_is_left_just_as_it_is()
@@ -45,8 +45,8 @@ public sealed class OwnFigureTests
         Assert.Contains("finer than 0.1 mm", own.LeftOut(200)!.ToString(), StringComparison.Ordinal);
         Assert.Same(own.Figure, OwnFigure.Of(own.Figure).Figure);
 
-        var told = Jobs.Plan(new Job("tote", [new MotifElement("m", "own", HeightMm: 200,
-            Drawing: new OwnDrawing("d", Of(new FigurePart("outline", FigureKind.Line, circle with { Closed = false }))))], Jobs.Monday));
+        var told = Samples.Plan(new Job("tote", [new MotifElement("m", "own", HeightMm: 200,
+            Drawing: new OwnDrawing("d", Of(new FigurePart("outline", FigureKind.Line, circle with { Closed = false }))))], Samples.Monday));
         Assert.Contains(told.Decisions.First(d => d.Id == "motif.size").Because, b =>
             b.ToString().Contains("finer than 0.1 mm", StringComparison.Ordinal));
     }

@@ -1,14 +1,15 @@
-using Dittany.Core.Planning;
+using Dittany.Core.Jobs;
+using Dittany.Core.Learning;
 
 namespace Dittany.Core.Tests.Planning;
 
 /// <summary>What she remembers of a piece finds it, and how it was made.</summary>
 public class BookOfPiecesTests
 {
-    private static readonly Remembered Bag = new(1, Jobs.Make(new Job("tote", [new TextElement("name", "Ida", Colour: "#4f7358")], Jobs.Monday, "Ida’s bag"),
+    private static readonly Remembered Bag = new(1, Samples.Make(new Job("tote", [new TextElement("name", "Ida", Colour: "#4f7358")], Samples.Monday, "Ida’s bag"),
         Workshop.Default), [new DateOnly(2027, 4, 3)], ["for the market"]);
 
-    private static readonly Remembered Towel = new(2, Jobs.Make(new Job("tea-towel", [new MotifElement("flower", "daisy")], Jobs.Monday),
+    private static readonly Remembered Towel = new(2, Samples.Make(new Job("tea-towel", [new MotifElement("flower", "daisy")], Samples.Monday),
         Workshop.Default), [new DateOnly(2026, 12, 5)], []);
 
     /// <summary>The green of the spring bag is the one bag worked in a green in a spring month; words in between say nothing.</summary>

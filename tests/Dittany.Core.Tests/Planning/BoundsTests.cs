@@ -1,5 +1,7 @@
 using System.Globalization;
+using Dittany.Core.Advising;
 using Dittany.Core.Geometry;
+using Dittany.Core.Jobs;
 using Dittany.Core.Measures;
 using Dittany.Core.Motifs;
 using Dittany.Core.Planning;
@@ -31,7 +33,7 @@ public sealed class BoundsTests
 
     private static Job Drawn(Figure figure, int? count = null, double? high = null) => new(
         "tote", [new MotifElement("own", "own", HeightMm: high, Arrangement: count is null ? null : "scatter",
-            Count: count, Drawing: new OwnDrawing("scribble", figure))], Jobs.Monday);
+            Count: count, Drawing: new OwnDrawing("scribble", figure))], Samples.Monday);
 
     /// <summary>
     /// The budget is spent in counts, so the same job ends at the same place on every machine: a scribble three times as long takes about
@@ -68,7 +70,7 @@ public sealed class BoundsTests
     {
         try
         {
-            return Jobs.Make(job, Workshop.Default, most).Route.Count > 0;
+            return Samples.Make(job, Workshop.Default, most).Route.Count > 0;
         }
         catch (UnplannedException)
         {
@@ -79,7 +81,7 @@ public sealed class BoundsTests
     [Fact]
     public void A_plan_over_its_budget_ends_as_a_sentence()
     {
-        var fault = Assert.Throws<UnplannedException>(() => Jobs.Make(Drawn(Scribble(300)), Workshop.Default, 100_000)).Fault;
+        var fault = Assert.Throws<UnplannedException>(() => Samples.Make(Drawn(Scribble(300)), Workshop.Default, 100_000)).Fault;
         Assert.Equal("#/elements", fault.Pointer);
         Assert.Contains("more than one plan can reckon", fault.Detail, StringComparison.Ordinal);
         Assert.NotEmpty(fault.Try);
@@ -90,7 +92,7 @@ public sealed class BoundsTests
     {
         using var stop = new CancellationTokenSource();
         stop.Cancel();
-        Assert.Throws<OperationCanceledException>(() => Jobs.Make(Drawn(Scribble(60)), Workshop.Default, stop: stop.Token));
+        Assert.Throws<OperationCanceledException>(() => Samples.Make(Drawn(Scribble(60)), Workshop.Default, stop: stop.Token));
     }
 
     /// <summary>Copies are counted before anything is laid out: sixty motifs of sixty copies would be half a million stitches.</summary>
@@ -100,9 +102,9 @@ public sealed class BoundsTests
         var daisies = Enumerable.Range(0, 60).Select(i =>
             new MotifElement($"m{i.ToString(CultureInfo.InvariantCulture)}", "daisy", HeightMm: 300, Arrangement: "scatter",
             Count: 60)).ToArray();
-        var fault = Assert.Single(Jobs.Faults(new Job("tablecloth", [.. daisies], Jobs.Monday), Workshop.Default));
+        var fault = Assert.Single(Samples.Faults(new Job("tablecloth", [.. daisies], Samples.Monday), Workshop.Default));
         Assert.Contains("200000 is the most", fault.Detail, StringComparison.Ordinal);
-        Assert.Empty(Jobs.Faults(new Job("tablecloth", [.. daisies[..1]], Jobs.Monday), Workshop.Default));
+        Assert.Empty(Samples.Faults(new Job("tablecloth", [.. daisies[..1]], Samples.Monday), Workshop.Default));
     }
 
     /// <summary>
@@ -117,8 +119,8 @@ public sealed class BoundsTests
     public void Stitches_are_told_beforehand(string motif, string arrangement, int count)
     {
         var job = new Job("tablecloth", [new MotifElement("m", motif, HeightMm: 200, Arrangement: arrangement,
-            Count: count)], Jobs.Monday);
-        var made = Jobs.Make(job, Workshop.Default).Route.Count;
+            Count: count)], Samples.Monday);
+        var made = Samples.Make(job, Workshop.Default).Route.Count;
         Assert.InRange(JobCheck.StitchesOf(job), made * 0.35, made * 1.25);
     }
 
@@ -126,10 +128,10 @@ public sealed class BoundsTests
     public void Marks_heaped_on_a_letter_are_refused_by_name()
     {
         var heaped = $"a{new string('\u0301', 900)}";
-        var fault = Assert.Single(Jobs.Faults(Jobs.Towel(heaped), Workshop.Default));
+        var fault = Assert.Single(Samples.Faults(Samples.Towel(heaped), Workshop.Default));
         Assert.Equal("#/elements/0/text", fault.Pointer);
         Assert.Contains("carries 899 marks, and 8 is the most", fault.Detail, StringComparison.Ordinal);
-        Assert.Empty(Jobs.Faults(Jobs.Towel("Nguyễn"), Workshop.Default));
+        Assert.Empty(Samples.Faults(Samples.Towel("Nguyễn"), Workshop.Default));
     }
 
     [Theory]
@@ -139,18 +141,18 @@ public sealed class BoundsTests
     [InlineData("\u2800", "blank of Braille (U+2800)")]
     [InlineData("\u3164", "Hangul filler (U+3164)")]
     public void Words_without_ink_are_refused_by_name(string words, string name) =>
-        Assert.Contains(Jobs.Faults(Jobs.Towel(words), Workshop.Default), f => f.Pointer == "#/elements/0/text"
+        Assert.Contains(Samples.Faults(Samples.Towel(words), Workshop.Default), f => f.Pointer == "#/elements/0/text"
             && f.Detail.Contains(name, StringComparison.Ordinal));
 
     [Theory]
     [InlineData("\u2007")]
     [InlineData("\u2007\n\u3000")]
     public void Spaces_of_any_kind_are_no_words(string words) =>
-        Assert.Contains(Jobs.Faults(Jobs.Towel(words), Workshop.Default), f => f.Detail == "There are no letters in the words.");
+        Assert.Contains(Samples.Faults(Samples.Towel(words), Workshop.Default), f => f.Detail == "There are no letters in the words.");
 
     [Fact]
     public void A_space_of_any_kind_is_a_space() =>
-        Assert.Equal(Jobs.Plan(Jobs.Towel("Zoë Max")).Elements[0].BoxMm, Jobs.Plan(Jobs.Towel("Zoë\u2002Max")).Elements[0].BoxMm);
+        Assert.Equal(Samples.Plan(Samples.Towel("Zoë Max")).Elements[0].BoxMm, Samples.Plan(Samples.Towel("Zoë\u2002Max")).Elements[0].BoxMm);
 
     /// <summary>A zone that its edges eat up is a concern with its measure, and every number of the plan is one.</summary>
     [Theory]
@@ -164,10 +166,10 @@ public sealed class BoundsTests
             [new Core.Items.OwnFace("front", "front", [new Pt(0, 0), new Pt(90, 0), new Pt(90, 90), new Pt(0, 90)],
                 [new Core.Items.OwnZone("middle", "middle", ring, Math.Min(allowance, side / 2))], [], null)],
             "linen", "#f1ede2", "adult", new Core.Items.FormUse(false, false, false, false));
-        foreach (var job in new[] { new Job("own-1", [new TextElement("name", "Ida")], Jobs.Monday, Own: own),
-            new Job("own-1", [new MotifElement("m", "heart")], Jobs.Monday, Own: own) })
+        foreach (var job in new[] { new Job("own-1", [new TextElement("name", "Ida")], Samples.Monday, Own: own),
+            new Job("own-1", [new MotifElement("m", "heart")], Samples.Monday, Own: own) })
         {
-            var plan = Jobs.Plan(job);
+            var plan = Samples.Plan(job);
             var concern = Assert.Single(plan.Elements[0].Concerns, c => c.What == "overflows");
             Assert.Contains("no room at all", concern.Text, StringComparison.Ordinal);
             Assert.True(plan.Elements[0].OverflowsMm > 0 && double.IsFinite(plan.Elements[0].OverflowsMm));
@@ -182,15 +184,15 @@ public sealed class BoundsTests
         NetTopologySuite.Geometries.Coordinate[] Line(double x0, double y0, double x1, double y1) => [new(x0, y0), new(x1, y1)];
         var lines = new[] { Line(0, 0, 100, 0), Line(100, 0, 100, 100), Line(100, 100, 0, 100), Line(0, 100, 0, 0), Line(0, 30, 100, 30),
             Line(0, 50, 100, 50), Line(60, 50, 60, 100) };
-        var openings = Thicket.Openings(lines).Order().ToArray();
+        var openings = OpeningGrid.Openings(lines).Order().ToArray();
         Assert.Equal(4, openings.Length);
         foreach (var (found, wanted) in openings.Zip(new[] { 20.0, 30, 40, 50 }))
         {
-            Assert.InRange(found, wanted - (2 * Thicket.WithinUnits), wanted + (2 * Thicket.WithinUnits));
+            Assert.InRange(found, wanted - (2 * OpeningGrid.WithinUnits), wanted + (2 * OpeningGrid.WithinUnits));
         }
 
-        Assert.False(Thicket.Is(lines));
-        Assert.True(Thicket.Is(Scribble(300).Parts.Select(p =>
+        Assert.False(OpeningGrid.Is(lines));
+        Assert.True(OpeningGrid.Is(Scribble(300).Parts.Select(p =>
             p.Stroke.Flatten(0.2).Select(q => new NetTopologySuite.Geometries.Coordinate(q.X, q.Y)).ToArray()).ToArray()));
     }
 
@@ -224,8 +226,8 @@ public sealed class BoundsTests
     {
         Assert.Equal(100, Tape.Read("１０", Units.Centimetres));
         Assert.Equal(97, Tape.Read("٩٧ mm"));
-        Assert.Equal(new DateOnly(2027, 3, 14), Core.Time.SaidDay.Read("１４ March", Jobs.Monday));
-        Assert.Equal(Jobs.Monday.AddDays(3), Core.Time.SaidDay.Read("in ٣ days", Jobs.Monday));
+        Assert.Equal(new DateOnly(2027, 3, 14), Core.Time.SaidDay.Read("１４ March", Samples.Monday));
+        Assert.Equal(Samples.Monday.AddDays(3), Core.Time.SaidDay.Read("in ٣ days", Samples.Monday));
     }
 
     /// <summary>The least height at which something is cured is found in a few tries, where it stays cured.</summary>

@@ -1,7 +1,7 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
-using Dittany.Core.Planning;
-using Dittany.Core.Telling;
+using Dittany.Core.Jobs;
 
 namespace Dittany.Core.Tests.Planning;
 
@@ -13,18 +13,18 @@ public class CollidingTests
     private static readonly Pt Point = new(190, 210);
 
     private static Job Heap => new("tote", [new TextElement("ida", "Ida", CentreMm: Point, CapHeightMm: 20),
-        new TextElement("max", "Max", CentreMm: Point, CapHeightMm: 20), new MotifElement("flower", "daisy", HeightMm: 40, CentreMm: Point)], Jobs.Monday);
+        new TextElement("max", "Max", CentreMm: Point, CapHeightMm: 20), new MotifElement("flower", "daisy", HeightMm: 40, CentreMm: Point)], Samples.Monday);
 
     /// <summary>Three elements on one point: two of them are told of, and moved as is offered none runs into another.</summary>
     [Fact]
     public void All_on_one_point_is_told_and_cured()
     {
         var job = Heap;
-        var plan = Jobs.Plan(job);
+        var plan = Samples.Plan(job);
         Assert.Equal(["max", "flower"], plan.Elements.Where(e => e.Concerns.Any(c => c.What == "runs-into")).Select(e => e.Id));
         foreach (var id in new[] { "max", "flower" })
         {
-            var element = Jobs.Plan(job).Elements.Single(e => e.Id == id);
+            var element = Samples.Plan(job).Elements.Single(e => e.Id == id);
             var concern = element.Concerns.Single(c => c.What == "runs-into");
             Assert.NotEmpty(concern.Remedies);
             foreach (var remedy in concern.Remedies)
@@ -33,14 +33,14 @@ public class CollidingTests
                 var (changed, fault) = Changes.Apply(job, new Change(Changes.MemberOf(job, id, "centreMm"),
                     FormattableString.Invariant($"{at.X},{at.Y}"), "moved"));
                 Assert.Null(fault);
-                Assert.DoesNotContain(Jobs.Plan(changed!).Elements.Single(e => e.Id == id).Concerns, c => c.What == "runs-into");
+                Assert.DoesNotContain(Samples.Plan(changed!).Elements.Single(e => e.Id == id).Concerns, c => c.What == "runs-into");
             }
 
             var first = concern.Remedies[0].CentreMm!.Value;
             job = Changes.Apply(job, new Change(Changes.MemberOf(job, id, "centreMm"), FormattableString.Invariant($"{first.X},{first.Y}"), "moved")).Job!;
         }
 
-        Assert.DoesNotContain(Jobs.Plan(job).Elements.SelectMany(e => e.Concerns), c => c.What == "runs-into");
+        Assert.DoesNotContain(Samples.Plan(job).Elements.SelectMany(e => e.Concerns), c => c.What == "runs-into");
     }
 
     /// <summary>What lies so on purpose is left alone: a layer given, words in a ring, words on a filled motif.</summary>
@@ -51,9 +51,9 @@ public class CollidingTests
         [
             Heap with { Elements = [Heap.Elements[0], Heap.Motifs[0] with { Layer = -1 }] },
             Heap with { Elements = [Heap.Elements[0], new MotifElement("ring", "daisy", Arrangement: "ring", Count: 9, HeightMm: 180, CentreMm: Point)] },
-            new("tote", [new TextElement("a", "Ida"), new TextElement("b", "Max")], Jobs.Monday),
+            new("tote", [new TextElement("a", "Ida"), new TextElement("b", "Max")], Samples.Monday),
         ];
-        Assert.All(meant, job => Assert.DoesNotContain(Jobs.Plan(job).Elements.SelectMany(e => e.Concerns), c => c.What == "runs-into"));
+        Assert.All(meant, job => Assert.DoesNotContain(Samples.Plan(job).Elements.SelectMany(e => e.Concerns), c => c.What == "runs-into"));
     }
 
     /// <summary>A change of one element leaves the others alone, its choices too.</summary>

@@ -1,5 +1,6 @@
+using Dittany.Core.Advising;
 using Dittany.Core.Items;
-using Dittany.Core.Planning;
+using Dittany.Core.Jobs;
 using Dittany.Core.Words;
 
 namespace Dittany.Core.Tests.Planning;
@@ -18,11 +19,11 @@ public class ComparingTests
     [Fact]
     public void A_plan_is_laid_beside_another()
     {
-        var job = Jobs.Towel();
-        var one = Jobs.Make(job, Here);
+        var job = Samples.Towel();
+        var one = Samples.Make(job, Here);
         Assert.All(Comparing.Of(one, one, 12), l => Assert.Equal((l.What, l.One.ToString(), 0), (l.What, l.Other.ToString(), l.Better)));
 
-        var other = Jobs.Make(With(job, "hoop.school", "in-hand"), Here);
+        var other = Samples.Make(With(job, "hoop.school", "in-hand"), Here);
         var lines = Comparing.Of(one, other, 12);
         Assert.Equal(lines.Select(l => l.What).Distinct(StringComparer.Ordinal).Count(), lines.Count);
         var back = Comparing.Of(other, one, 12);
@@ -40,8 +41,8 @@ public class ComparingTests
     [Fact]
     public void What_harms_counts_against_it()
     {
-        var job = new Job("tea-towel", [new TextElement("name", "Ida")], Jobs.Monday, Fabric: new StatedFabric("velvet"));
-        var risks = Comparing.Of(Jobs.Make(With(job, "hoop.school", "hoop"), Here), Jobs.Make(With(job, "hoop.school", "in-hand"), Here)).Single(l => l.What == "To be heeded here alone");
+        var job = new Job("tea-towel", [new TextElement("name", "Ida")], Samples.Monday, Fabric: new FabricOverrides("velvet"));
+        var risks = Comparing.Of(Samples.Make(With(job, "hoop.school", "hoop"), Here), Samples.Make(With(job, "hoop.school", "in-hand"), Here)).Single(l => l.What == "To be heeded here alone");
         Assert.Equal(1, risks.Better);
         Assert.Contains("crushes velvet", risks.One.ToString(), StringComparison.Ordinal);
     }
@@ -55,14 +56,14 @@ public class ComparingTests
     [InlineData("tote", "velvet")]
     public void What_would_let_it_in_really_does(string form, string? cloth)
     {
-        var job = new Job(form, [new TextElement("name", "Ida")], Jobs.Monday, Fabric: cloth is null ? null : new StatedFabric(cloth));
-        var plan = Jobs.Make(job, Here);
+        var job = new Job(form, [new TextElement("name", "Ida")], Samples.Monday, Fabric: cloth is null ? null : new FabricOverrides(cloth));
+        var plan = Samples.Make(job, Here);
         var told = 0;
         foreach (var decision in plan.Decisions.Where(d => d.Id is "transfer.method" or "transfer.marker" or "hoop.school"))
         {
             foreach (var no in decision.RuledOut.Take(1))
             {
-                var lets = WhyNot.Of(job, Here, decision.Id, no.ChoiceId, Library.Ours, (j, w) => Jobs.Make(j, w));
+                var lets = WhyNot.Of(job, Here, decision.Id, no.ChoiceId, Library.Ours, (j, w) => Samples.Make(j, w));
                 Assert.InRange(lets.Count, 0, WhyNot.Told);
                 foreach (var let in lets)
                 {
@@ -70,7 +71,7 @@ public class ComparingTests
                     var with = let.OfWorkshop ? WorkshopChanges.Apply(Here, let.Member, let.Value).Workshop! : Here;
                     var then = let.OfWorkshop ? job : Changes.Apply(job, new Change(let.Member, let.Value, "so")).Job!;
                     then = let.And is { } and ? Changes.Apply(then, new Change(and.Member, and.Value, "so")).Job! : then;
-                    var now = Jobs.Make(then, with).Decision(decision.Id)!;
+                    var now = Samples.Make(then, with).Decision(decision.Id)!;
                     Assert.DoesNotContain(now.RuledOut, r => r.ChoiceId == no.ChoiceId);
                     Assert.True(now.ChoiceId == no.ChoiceId || now.Alternatives.Any(a => a.ChoiceId == no.ChoiceId), $"{decision.Id} {no.ChoiceId} by {let.Text}");
                     Assert.NotEqual(let.Value, Changes.Read(job, let.Member));
@@ -92,11 +93,11 @@ public class ComparingTests
     [InlineData("scarf", "velvet", "light-trace")]
     public void Two_facts_together_let_it_in(string form, string? cloth, string method)
     {
-        var job = new Job(form, [new TextElement("name", "Ida")], Jobs.Monday, Fabric: cloth is null ? null : new StatedFabric(cloth));
-        var one = Assert.Single(WhyNot.Of(job, Here, "transfer.method", method, Library.Ours, (j, w) => Jobs.Make(j, w)));
+        var job = new Job(form, [new TextElement("name", "Ida")], Samples.Monday, Fabric: cloth is null ? null : new FabricOverrides(cloth));
+        var one = Assert.Single(WhyNot.Of(job, Here, "transfer.method", method, Library.Ours, (j, w) => Samples.Make(j, w)));
         var other = one.And!;
         Job With(Job j, LetIn let) => Changes.Apply(j, new Change(let.Member, let.Value, "so")).Job!;
-        bool In(Job j) => Jobs.Make(j, Here).Decision("transfer.method") is { } now && now.RuledOut.All(r => r.ChoiceId != method);
+        bool In(Job j) => Samples.Make(j, Here).Decision("transfer.method") is { } now && now.RuledOut.All(r => r.ChoiceId != method);
         Assert.True(In(With(With(job, one), other)));
         Assert.False(In(With(job, one)));
         Assert.False(In(With(job, other)));

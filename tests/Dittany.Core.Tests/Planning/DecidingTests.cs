@@ -1,4 +1,4 @@
-using Dittany.Core.Telling;
+using Dittany.Core.Decisions;
 using FsCheck;
 using FsCheck.Fluent;
 

@@ -1,5 +1,5 @@
-using Dittany.Core.Planning;
-using Dittany.Core.Telling;
+using Dittany.Core.Decisions;
+using Dittany.Core.Jobs;
 using Dittany.Core.Words;
 
 namespace Dittany.Core.Tests.Planning;
@@ -7,7 +7,7 @@ namespace Dittany.Core.Tests.Planning;
 /// <summary>The one list of decisions against plans, against the members that changes know, and against what a job may state.</summary>
 public class DecisionBookTests
 {
-    public static TheoryData<string> Stated() => [.. DecisionBook.All.SelectMany(r =>
+    public static TheoryData<string> Stated() => [.. DecisionRegistry.All.SelectMany(r =>
         r.Stated.Select(s => s.Member)).Distinct(StringComparer.Ordinal)];
 
     /// <summary>Every member that states a decision can be changed by its name, or nobody could take it back.</summary>
@@ -25,7 +25,7 @@ public class DecisionBookTests
     public void Two_ways_to_settle_one_thing_never_stand_together(string member, string value, string decision, string hers)
     {
         var workshop = Workshop.Default;
-        var overruled = Changes.Apply(Jobs.Towel(), new Change($"overrules/{decision}", hers, "x")).Job!;
+        var overruled = Changes.Apply(Samples.Towel(), new Change($"overrules/{decision}", hers, "x")).Job!;
         var stated = Changes.Apply(overruled, new Change(member, value, "x")).Job!;
         Assert.Null(Changes.Read(stated, $"overrules/{decision}"));
         Assert.Empty(JobCheck.Faults(stated, workshop, Library.Ours));
@@ -38,19 +38,19 @@ public class DecisionBookTests
     [Fact]
     public void A_width_lets_go_of_an_overruled_size()
     {
-        var job = new Job("tea-towel", [new MotifElement("sprig", "leaf-sprig")], Jobs.Monday, Overrides: OverrideSet.Of(("motif.size", "40")));
+        var job = new Job("tea-towel", [new MotifElement("sprig", "leaf-sprig")], Samples.Monday, Overrides: OverrideSet.Of(("motif.size", "40")));
         var wide = Changes.Apply(job, new Change("widthMm", "35", "x")).Job!;
         Assert.Empty(JobCheck.Faults(wide, Workshop.Default, Library.Ours));
-        Assert.Equal("#/elements/0/widthMm", DecisionBook.Pointer(wide, "motif.size", null));
+        Assert.Equal("#/elements/0/widthMm", DecisionRegistry.Pointer(wide, "motif.size", null));
     }
 
     [Fact]
     public void Ids_stand_once_and_what_is_unknown_is_refused_by_name()
     {
-        Assert.Equal(DecisionBook.All.Count, DecisionBook.All.Select(r => r.Id).Distinct(StringComparer.Ordinal).Count());
-        Assert.Contains("no decision 'words.weight'", DecisionBook.Check("words.weight", "1", Library.Ours)!.Value.Detail,
+        Assert.Equal(DecisionRegistry.All.Count, DecisionRegistry.All.Select(r => r.Id).Distinct(StringComparer.Ordinal).Count());
+        Assert.Contains("no decision 'words.weight'", DecisionRegistry.Check("words.weight", "1", Library.Ours)!.Value.Detail,
             StringComparison.Ordinal);
-        Assert.Null(DecisionBook.Find("time.ready")!.Check);
-        Assert.Equal("words.size", DecisionBook.Find("words.size:second")!.Id);
+        Assert.Null(DecisionRegistry.Find("time.ready")!.Check);
+        Assert.Equal("words.size", DecisionRegistry.Find("words.size:second")!.Id);
     }
 }

@@ -1,5 +1,5 @@
-using Dittany.Core.Planning;
-using Dittany.Core.Telling;
+using Dittany.Core.Decisions;
+using Dittany.Core.Jobs;
 using FsCheck;
 using FsCheck.Fluent;
 
@@ -25,7 +25,7 @@ public class DecisionKeyTests
     [ManyTimes(300)]
     public FsCheck.Property Keys_come_back_as_they_went() => Prop.ForAll(
         Arb.From(
-            from row in Gen.Elements(DecisionBook.All.Select(r => r.Id).ToArray())
+            from row in Gen.Elements(DecisionRegistry.All.Select(r => r.Id).ToArray())
             from of in Gen.Elements<string?>(null, "name", "words-2", "leaf-green-3", "a.b", "ö", "x:y")
             from place in Gen.Elements<string?>(null, "sleeve", "left-chest.2", "z")
             select (Row: row, Of: of, Place: place)),
@@ -33,7 +33,7 @@ public class DecisionKeyTests
         {
             var key = new DecisionKey(k.Row, k.Row == DecisionKey.Needle ? null : k.Of, k.Row == DecisionKey.Needle ? k.Of : null, k.Place);
             Assert.Equal(key, DecisionKey.Parse(key.ToString()));
-            Assert.Equal(k.Row, DecisionBook.Find(key)!.Id);
+            Assert.Equal(k.Row, DecisionRegistry.Find(key)!.Id);
         });
 
     /// <summary>Each decision once, the later choice; taken out it is gone, and nothing changes what was handed out before.</summary>

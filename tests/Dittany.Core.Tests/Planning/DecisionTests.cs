@@ -1,8 +1,9 @@
 using System.Globalization;
+using Dittany.Core.Decisions;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Planning;
-using Dittany.Core.Telling;
 
 namespace Dittany.Core.Tests.Planning;
 
@@ -19,7 +20,7 @@ public class DecisionTests
     [Fact]
     public void Every_decision_of_the_contract_is_taken()
     {
-        var ids = Jobs.Plan().Decisions.Select(d => d.Id).ToHashSet(StringComparer.Ordinal);
+        var ids = Samples.Plan().Decisions.Select(d => d.Id).ToHashSet(StringComparer.Ordinal);
         Assert.All(AtTheLeast, id => Assert.Contains(id, ids));
     }
 
@@ -53,8 +54,8 @@ public class DecisionTests
     [InlineData("finish.removal", "machine")]
     public void An_overrule_stands_and_says_what_would_have_been(string id, string choice)
     {
-        var free = Jobs.Plan().Decision(id)!;
-        var plan = Jobs.Plan(overrules: (id, choice));
+        var free = Samples.Plan().Decision(id)!;
+        var plan = Samples.Plan(overrules: (id, choice));
         var decision = plan.Decision(id)!;
         Assert.True(decision.Overruled);
         Assert.Equal(choice, decision.ChoiceId);
@@ -68,22 +69,22 @@ public class DecisionTests
     [Fact]
     public void An_overrule_moves_what_follows_from_it()
     {
-        Assert.Equal(2, Jobs.Plan(overrules: ("thread.strands", "2")).Threads[0].Strands);
-        Assert.True(Jobs.Plan(overrules: ("transfer.method", "hot-iron")).Transfer.PrintMirrored);
-        Assert.Empty(Jobs.Plan(overrules: ("hoop.school", "in-hand")).Hooping.Hoops);
-        Assert.Equal(600, Jobs.Plan(overrules: ("thread.cut-length", "600")).Threads[0].CutMm);
-        Assert.True(Jobs.Plan("SS", null, ("thread.cut-length", "600")).Threads[0].Runs < Jobs.Plan("SS", null,
+        Assert.Equal(2, Samples.Plan(overrules: ("thread.strands", "2")).Threads[0].Strands);
+        Assert.True(Samples.Plan(overrules: ("transfer.method", "hot-iron")).Transfer.PrintMirrored);
+        Assert.Empty(Samples.Plan(overrules: ("hoop.school", "in-hand")).Hooping.Hoops);
+        Assert.Equal(600, Samples.Plan(overrules: ("thread.cut-length", "600")).Threads[0].CutMm);
+        Assert.True(Samples.Plan("SS", null, ("thread.cut-length", "600")).Threads[0].Runs < Samples.Plan("SS", null,
             ("thread.cut-length", "300")).Threads[0].Runs);
-        Assert.Equal("Juniper".Length - 1, Jobs.Plan(overrules: ("order.parts",
-            "last-letter-first")).Elements[0].Parts[Jobs.Plan(overrules: ("order.parts", "last-letter-first")).Route[0].Part].LetterIndex);
+        Assert.Equal("Juniper".Length - 1, Samples.Plan(overrules: ("order.parts",
+            "last-letter-first")).Elements[0].Parts[Samples.Plan(overrules: ("order.parts", "last-letter-first")).Route[0].Part].LetterIndex);
     }
 
     /// <summary>Harm is told, not refused: a hot iron on a cloth that bears only one dot (ISO 3758).</summary>
     [Fact]
     public void A_harmful_overrule_is_carried_out_with_a_stop()
     {
-        var job = Jobs.Towel(overrules: ("transfer.method", "hot-iron")) with { Fabric = new StatedFabric("satin") };
-        var plan = Jobs.Plan(job);
+        var job = Samples.Towel(overrules: ("transfer.method", "hot-iron")) with { Fabric = new FabricOverrides("satin") };
+        var plan = Samples.Plan(job);
         Assert.Equal("hot-iron", plan.Transfer.Method.Id);
         Assert.Contains(plan.Cautions, c => c.Severity == Severity.Stop && c.Text.Contains("three dots", StringComparison.Ordinal));
     }
@@ -91,19 +92,19 @@ public class DecisionTests
     [Fact]
     public void An_overrule_without_a_subject_is_set_aside()
     {
-        Assert.Equal(["stitch.fill"], Jobs.Plan(overrules: ("stitch.fill", "satin")).SetAside);
-        Assert.Equal(["hoop.size"], Jobs.Plan(overrules: [("hoop.size", "127"), ("hoop.school", "in-hand")]).SetAside);
-        Assert.Equal(["stitch.dots"], Jobs.Plan("HAT", null, ("stitch.dots", "knot")).SetAside);
-        Assert.Equal(["hoop.layers"], Jobs.Plan(overrules: ("hoop.layers", "through-both")).SetAside);
-        Assert.Equal(["finish.removal"], Jobs.Plan(overrules: [("transfer.method", "hot-iron"), ("finish.removal", "machine")]).SetAside);
-        Assert.Equal(["words.size:other"], Jobs.Plan(overrules: ("words.size:other", "12")).SetAside);
+        Assert.Equal(["stitch.fill"], Samples.Plan(overrules: ("stitch.fill", "satin")).SetAside);
+        Assert.Equal(["hoop.size"], Samples.Plan(overrules: [("hoop.size", "127"), ("hoop.school", "in-hand")]).SetAside);
+        Assert.Equal(["stitch.dots"], Samples.Plan("HAT", null, ("stitch.dots", "knot")).SetAside);
+        Assert.Equal(["hoop.layers"], Samples.Plan(overrules: ("hoop.layers", "through-both")).SetAside);
+        Assert.Equal(["finish.removal"], Samples.Plan(overrules: [("transfer.method", "hot-iron"), ("finish.removal", "machine")]).SetAside);
+        Assert.Equal(["words.size:other"], Samples.Plan(overrules: ("words.size:other", "12")).SetAside);
     }
 
     /// <summary>Each number a reason tells is the plan's own.</summary>
     [Fact]
     public void Numbers_in_reasons_are_the_plans_own()
     {
-        var plan = Jobs.Plan();
+        var plan = Samples.Plan();
         var element = plan.Elements[0];
         var size = string.Join(' ', plan.Decision("words.size")!.Because);
         Assert.Contains($"{Core.Measures.Say.AtMost(element.LargestCapHeightMm)}", size, StringComparison.Ordinal);
@@ -119,7 +120,7 @@ public class DecisionTests
     [Fact]
     public void A_late_piece_says_so_and_what_would_do()
     {
-        var plan = Jobs.Plan(Jobs.Towel("Fridolin Mooshammer") with { DueOn = Jobs.Monday.AddDays(1) });
+        var plan = Samples.Plan(Samples.Towel("Fridolin Mooshammer") with { DueOn = Samples.Monday.AddDays(1) });
         var ready = plan.Decision("time.ready")!;
         Assert.Equal("late", ready.ChoiceId);
         Assert.True(plan.Time.ReadyOn > plan.Today.AddDays(1));
@@ -130,11 +131,11 @@ public class DecisionTests
     [Fact]
     public void A_start_by_day_is_the_last_that_is_in_time()
     {
-        var due = Jobs.Monday.AddDays(13);
-        var plan = Jobs.Plan(Jobs.Towel() with { DueOn = due });
+        var due = Samples.Monday.AddDays(13);
+        var plan = Samples.Plan(Samples.Towel() with { DueOn = due });
         Assert.True(plan.Time.ReadyOn <= due);
-        Assert.True(Jobs.Plan(Jobs.Towel() with { DueOn = due, Today = plan.Time.StartBy!.Value }).Time.ReadyOn <= due);
-        Assert.True(Jobs.Plan(Jobs.Towel() with { DueOn = due, Today = plan.Time.StartBy!.Value.AddDays(1) }).Time.ReadyOn > due);
+        Assert.True(Samples.Plan(Samples.Towel() with { DueOn = due, Today = plan.Time.StartBy!.Value }).Time.ReadyOn <= due);
+        Assert.True(Samples.Plan(Samples.Towel() with { DueOn = due, Today = plan.Time.StartBy!.Value.AddDays(1) }).Time.ReadyOn > due);
     }
 
     [Theory]
@@ -143,12 +144,12 @@ public class DecisionTests
     [InlineData("ar-SA")]
     public void The_same_plan_in_every_culture(string culture)
     {
-        var here = string.Join('|', Jobs.Plan().Decisions.SelectMany(d => d.Because));
+        var here = string.Join('|', Samples.Plan().Decisions.SelectMany(d => d.Because));
         var before = CultureInfo.CurrentCulture;
         try
         {
             CultureInfo.CurrentCulture = CultureInfo.CurrentUICulture = new CultureInfo(culture);
-            Assert.Equal(here, string.Join('|', Jobs.Plan().Decisions.SelectMany(d => d.Because)));
+            Assert.Equal(here, string.Join('|', Samples.Plan().Decisions.SelectMany(d => d.Because)));
         }
         finally
         {
@@ -162,9 +163,9 @@ public class DecisionTests
     [InlineData("cotton-jersey", Core.Materials.Opacity.Opaque, false, 0)]
     public void Odd_facts_are_doubted_and_planned_with(string kind, Core.Materials.Opacity opacity, bool lined, double stretch)
     {
-        var plan = Jobs.Plan(Jobs.Towel() with
+        var plan = Samples.Plan(Samples.Towel() with
         {
-            Fabric = new StatedFabric(kind, Opacity: opacity, Lined: lined,
+            Fabric = new FabricOverrides(kind, Opacity: opacity, Lined: lined,
             StretchPercent: stretch)
         });
         Assert.Contains(plan.Cautions, c => c.Text.StartsWith("You say", StringComparison.Ordinal));
@@ -173,7 +174,7 @@ public class DecisionTests
     [Fact]
     public void What_cannot_fit_is_a_concern()
     {
-        var plan = Jobs.Plan("Bartholomäus Wetterstein-Hohenlinden", w => w with { CapHeightMm = 60 });
+        var plan = Samples.Plan("Bartholomäus Wetterstein-Hohenlinden", w => w with { CapHeightMm = 60 });
         var concern = Assert.Single(plan.Elements[0].Concerns, c => c.What == "overflows");
         Assert.True(concern.ByMm > 100);
         Assert.NotEmpty(concern.Remedies);
@@ -188,7 +189,8 @@ public class DecisionTests
         var hers = OverrideSet.Of(("needle.size:leaf-green-3", "crewel-5"));
         foreach (var elements in new[] { new[] { one, two }, [two, one] })
         {
-            var plan = Jobs.Plan(Jobs.Towel() with { Elements = elements.Select(e => e with { Strands = 3 }).ToArray(), Overrides = hers });
+            var plan = Samples.Plan(Samples.Towel() with { Elements = elements.Select(e => e with { Strands = 3 }).ToArray(),
+                Overrides = hers });
             Assert.Equal("crewel-5", plan.Threads.Single(t => t.Thread.Id == "leaf-green-3").Needle);
             Assert.NotEqual("crewel-5", plan.Threads.Single(t => t.Thread.Id == "mulberry-3").Needle);
             Assert.Empty(plan.SetAside);
@@ -204,8 +206,8 @@ public class DecisionTests
         TextElement one = new("one", "Mimi", CapHeightMm: 14, CentreMm: new Pt(250, 560)),
             two = new("two", "Bo", CapHeightMm: 14, CentreMm: new Pt(250, 610));
         var motif = new MotifElement("sprig", "leaf-sprig", HeightMm: 40, CentreMm: new Pt(120, 560));
-        var alone = Jobs.Plan(Jobs.Towel() with { Elements = [one, motif] });
-        var both = Jobs.Plan(Jobs.Towel() with { Elements = [two, one, motif] });
+        var alone = Samples.Plan(Samples.Towel() with { Elements = [one, motif] });
+        var both = Samples.Plan(Samples.Towel() with { Elements = [two, one, motif] });
         IEnumerable<(string, string)> Of(Plan plan, string element) =>
             plan.Elements.Single(e => e.Id == element).Parts.Select(p => (p.Id, p.Role));
         Assert.Equal(Of(alone, "one"), Of(both, "one"));

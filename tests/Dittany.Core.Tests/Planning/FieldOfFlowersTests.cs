@@ -1,7 +1,9 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Jobs;
 using Dittany.Core.Measures;
 using Dittany.Core.Operations;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Core.Time;
 
 namespace Dittany.Core.Tests.Planning;
@@ -15,7 +17,7 @@ public sealed class FieldOfFlowersTests
     private static readonly Lazy<(Job Job, Plan Plan)> Field = new(() =>
     {
         var job = Make();
-        return (job, Jobs.Make(job, Workshop.Default));
+        return (job, Samples.Make(job, Workshop.Default));
     });
 
     /// <summary>Plants beside each other with heights that differ, petals in colours of their own.</summary>
@@ -31,7 +33,7 @@ public sealed class FieldOfFlowersTests
             CentreMm: new Pt(-156 + (i * 26), 360 - (p.HighMm / 2)))
         {
             ByPart = p.Petal is { } colour ? [new PartAsked(p.Motif == "umbel-stalk" ? "blossom" : "petal", Colour: Core.Materials.Palette.HexOf(colour))] : [],
-        }).ToArray()], Jobs.Monday, Zone: "back", Size: "m");
+        }).ToArray()], Samples.Monday, Zone: "back", Size: "m");
     }
 
     /// <summary>Four placings at the most, proven, and no plant is parted between two of them.</summary>

@@ -1,11 +1,12 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Geometry;
 using Dittany.Core.Hooping;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Motifs;
 using Dittany.Core.Planning;
 using Dittany.Core.Route;
 using Dittany.Core.StitchBook;
-using Dittany.Core.Telling;
 using Dittany.Core.Words;
 using FsCheck.Fluent;
 

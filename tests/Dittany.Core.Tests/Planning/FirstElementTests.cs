@@ -1,19 +1,19 @@
-using Dittany.Core.Planning;
-using Dittany.Core.Telling;
+using Dittany.Core.Decisions;
+using Dittany.Core.Jobs;
 
 namespace Dittany.Core.Tests.Planning;
 
 /// <summary>What was chosen for one element stays with it, whichever comes to stand first, and goes when it goes.</summary>
 public class FirstElementTests
 {
-    private static Job Two(params (string Decision, string Choice)[] chosen) => new("tea-towel", [new MotifElement("a", "heart"), new MotifElement("b", "star")], Jobs.Monday,
+    private static Job Two(params (string Decision, string Choice)[] chosen) => new("tea-towel", [new MotifElement("a", "heart"), new MotifElement("b", "star")], Samples.Monday,
         Overrides: OverrideSet.Of(chosen.Select(c => ((DecisionKey)c.Decision, c.Choice))));
 
     private static Job Changed(Job job, Change change)
     {
         var (changed, fault) = Changes.Apply(job, change);
         Assert.Null(fault);
-        Assert.Empty(Jobs.Faults(changed!, Workshop.Default));
+        Assert.Empty(Samples.Faults(changed!, Workshop.Default));
         return changed!;
     }
 
@@ -27,7 +27,7 @@ public class FirstElementTests
         var job = Two(("motif.size", "40"), ("thread.colour", "#8c2f39"), ("thread.colour:b", "#4f7358"), ("hoop.size", "127"));
         var left = Changed(job, new Change("motifs", "b", "Took the heart away"));
         Assert.Equal(["hoop.size=127", "thread.colour=#4f7358"], Chosen(left));
-        var plan = Jobs.Plan(left);
+        var plan = Samples.Plan(left);
         Assert.Equal("#4f7358", plan.Decision("thread.colour")!.ChoiceId);
         Assert.False(plan.Decision("motif.size")!.Overruled);
         Assert.Empty(plan.Idle);
@@ -40,8 +40,8 @@ public class FirstElementTests
         var job = Two(("thread.colour", "#8c2f39"), ("thread.colour:b", "#4f7358"));
         var written = Changed(job, new Change("text", null, "Wrote Ida", j => j with { Elements = [new TextElement("w", "Ida"), .. j.Elements] }));
         Assert.Equal(["thread.colour:a=#8c2f39", "thread.colour:b=#4f7358"], Chosen(written));
-        Assert.Equal("#8c2f39", Jobs.Plan(written).Decision("thread.colour:a")!.ChoiceId);
-        Assert.False(Jobs.Plan(written).Decision("thread.colour")!.Overruled);
+        Assert.Equal("#8c2f39", Samples.Plan(written).Decision("thread.colour:a")!.ChoiceId);
+        Assert.False(Samples.Plan(written).Decision("thread.colour")!.Overruled);
     }
 
     /// <summary>Of one that is not the first, taken away, nothing idles in the plan; the first keeps all.</summary>
@@ -50,7 +50,7 @@ public class FirstElementTests
     {
         var left = Changed(Two(("motif.size", "40"), ("thread.colour:b", "#4f7358")), new Change("motifs", "a", "Took the star away"));
         Assert.Equal(["motif.size=40"], Chosen(left));
-        Assert.Empty(Jobs.Plan(left).Idle);
+        Assert.Empty(Samples.Plan(left).Idle);
     }
 
     /// <summary>
@@ -65,7 +65,7 @@ public class FirstElementTests
         var elements = kinds.Select((k, i) => k == "text" ? (JobElement)new TextElement($"e{i}", "Ida", CapHeightMm: 12)
             : new MotifElement($"e{i}", "heart", HeightMm: 20)).ToArray();
         var chosen = elements.Select((e, i) => (new DecisionKey("thread.colour", i == 0 ? null : e.Id), i % 2 == 0 ? "#8c2f39" : "#2f5f8f"));
-        var plan = Jobs.Plan(new Job("tablecloth", elements, Jobs.Monday,
+        var plan = Samples.Plan(new Job("tablecloth", elements, Samples.Monday,
             Overrides: OverrideSet.Of(chosen)));
         Assert.Equal(elements.Select(e => e.Id), plan.Elements.Select(e => e.Id));
         Assert.Equal(kinds.Select(k => k == "motif"), plan.Elements.Select(e => e.IsMotif));

@@ -1,13 +1,14 @@
+using Dittany.Core.Decisions;
+using Dittany.Core.Jobs;
 using Dittany.Core.Planning;
 using Dittany.Core.StitchBook;
-using Dittany.Core.Telling;
 
 namespace Dittany.Core.Tests.Planning;
 
 /// <summary>Words letter by letter: wishes for single ones, and textures that vary.</summary>
 public class LetterWayTests
 {
-    private static Plan Make(TextElement asked, string? letters = null) => Jobs.Make(new Job("tote", [asked], Jobs.Monday,
+    private static Plan Make(TextElement asked, string? letters = null) => Samples.Make(new Job("tote", [asked], Samples.Monday,
         Overrides: letters is null ? null : OverrideSet.Of(("stitch.letters", letters))),
         Workshop.Default);
 
@@ -76,7 +77,7 @@ public class LetterWayTests
     [InlineData(2, "there is a blank")]
     public void A_letter_that_is_not_there_is_a_fault(int index, string told)
     {
-        var fault = Assert.Single(Jobs.Faults(new Job("tote", [Words("My Ola", 20, new LetterAsked(index))], Jobs.Monday), Workshop.Default));
+        var fault = Assert.Single(Samples.Faults(new Job("tote", [Words("My Ola", 20, new LetterAsked(index))], Samples.Monday), Workshop.Default));
         Assert.Equal("#/elements/0/letters/0/index", fault.Pointer);
         Assert.Contains(told, fault.Detail, StringComparison.Ordinal);
     }

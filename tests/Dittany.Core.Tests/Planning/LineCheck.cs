@@ -1,5 +1,6 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Planning;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;

@@ -1,8 +1,8 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Hooping;
 using Dittany.Core.Items;
 using Dittany.Core.Operations;
 using Dittany.Core.Planning;
-using Dittany.Core.Telling;
 
 namespace Dittany.Core.Tests.Planning;
 
@@ -14,7 +14,7 @@ public class LooseAndStuffedTests
 {
     public static TheoryData<string> Loose() => [.. Catalogue.Forms.Where(f => f.Loose is not null).Select(f => f.Id)];
 
-    private static Plan Of(string form, string? size = null) => Jobs.Plan(Jobs.On(form, "o") with { Size = size });
+    private static Plan Of(string form, string? size = null) => Samples.Plan(Samples.On(form, "o") with { Size = size });
 
     private static string[] Steps(Plan plan, string operation) =>
         plan.Work.Single(o => o.Id == operation).Steps.Select(s => s.ToString()).ToArray();
@@ -46,7 +46,7 @@ public class LooseAndStuffedTests
     {
         foreach (var zone in Catalogue.Find(form)!.Zones)
         {
-            var plan = Jobs.Plan(Jobs.On(form, "o") with { Zone = zone.Id });
+            var plan = Samples.Plan(Samples.On(form, "o") with { Zone = zone.Id });
             Assert.All(plan.Space.FindIt, s => Assert.DoesNotContain("edge", s.ToString(), StringComparison.Ordinal));
             Assert.DoesNotContain(plan.Cautions, c => c.Id == "hoop.hem");
         }
@@ -119,7 +119,7 @@ public class LooseAndStuffedTests
     [InlineData("linen", true)]
     public void Folds_are_kept_as_the_cloth_lets_them(string cloth, bool creased)
     {
-        var steps = Jobs.Plan(Jobs.On("felt-ornament", "o") with { Fabric = new StatedFabric(cloth) }).Space.FindIt;
+        var steps = Samples.Plan(Samples.On("felt-ornament", "o") with { Fabric = new FabricOverrides(cloth) }).Space.FindIt;
         Assert.Contains(steps, s => s.ToString().Contains(creased ? "crease" : "set a pin", StringComparison.Ordinal));
         Assert.Equal(creased, steps.Any(s => s.ToString().Contains("crease", StringComparison.Ordinal)));
     }
@@ -128,11 +128,11 @@ public class LooseAndStuffedTests
     [Fact]
     public void A_keepsake_takes_no_heat_ink()
     {
-        var asked = Jobs.On("framed-sampler", "o") with
+        var asked = Samples.On("framed-sampler", "o") with
         {
             Overrides = OverrideSet.Of(("transfer.marker", "heat-erasable")),
         };
-        Assert.Contains(Jobs.Plan(asked).Cautions, c => c.Id == "transfer.marker"
+        Assert.Contains(Samples.Plan(asked).Cautions, c => c.Id == "transfer.marker"
             && c.Text.ToString().Contains("come back in the cold", StringComparison.Ordinal));
     }
 }

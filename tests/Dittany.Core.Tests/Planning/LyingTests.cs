@@ -1,8 +1,9 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Planning;
-using Dittany.Core.Telling;
 using FsCheck.Fluent;
 
 namespace Dittany.Core.Tests.Planning;
@@ -10,8 +11,8 @@ namespace Dittany.Core.Tests.Planning;
 /// <summary>What lies over what: hidden parts are not stitched, edges are tucked under, and the order of work follows.</summary>
 public class LyingTests
 {
-    private static Plan Two(MotifElement under, MotifElement over, string? lies = null, string? fill = "satin") => Jobs.Make(
-        new Job("cushion-cover", [under, over], Jobs.Monday, Overrides: OverrideSet.Of(
+    private static Plan Two(MotifElement under, MotifElement over, string? lies = null, string? fill = "satin") => Samples.Make(
+        new Job("cushion-cover", [under, over], Samples.Monday, Overrides: OverrideSet.Of(
             new (DecisionKey Key, string? Choice)[] { ("order.layers", lies), ("stitch.fill:over", fill) }.Where(o => o.Choice is not null)
                 .Select(o => (o.Key, o.Choice!)))), Workshop.Default);
 
@@ -48,7 +49,7 @@ public class LyingTests
             var deep = hides.Offset(-(input.gap ? 0 : Design.TuckMm) - 1.2);
             var name = input.ToString();
             Assert.All(under.Parts.SelectMany(p => p.Stitches), s => Assert.False(deep.Holds(Pt.Lerp(s.FromMm, s.ToMm, 0.5)), name));
-            var alone = Jobs.Make(new Job("cushion-cover", [At("under", input.under, 200, 70)], Jobs.Monday), Workshop.Default)
+            var alone = Samples.Make(new Job("cushion-cover", [At("under", input.under, 200, 70)], Samples.Monday), Workshop.Default)
                 .Elements[0];
             var far = hides.Offset(3);
             Assert.Equal(alone.Parts.SelectMany(p => p.Stitches).Any(s => !far.Holds(s.FromMm)), under.Parts.Any(p =>
@@ -76,8 +77,8 @@ public class LyingTests
             + "stitched.");
         var words = new TextElement("w", "Ida", CapHeightMm: 14, CentreMm: new Pt(200, 205));
         var brick = OverrideSet.Of(("stitch.fill:m", "brick"));
-        var job = new Job("cushion-cover", [words, At("m", "moon", 200, 70)], Jobs.Monday, Overrides: brick);
-        plan = Jobs.Make(job, Workshop.Default);
+        var job = new Job("cushion-cover", [words, At("m", "moon", 200, 70)], Samples.Monday, Overrides: brick);
+        plan = Samples.Make(job, Workshop.Default);
         Assert.Null(plan.Decision("order.layers"));
         Assert.Equal("m", plan.Route[0].Element);
         Assert.Equal("w", plan.Route[^1].Element);
@@ -98,7 +99,7 @@ public class LyingTests
     public void Of_two_of_a_name_the_hidden_one_is_told()
     {
         MotifElement[] motifs = [At("one", "star", 120, 60), At("two", "star", 300, 15), At("over", "sun", 300, 90) with { Layer = 1 }];
-        var because = Jobs.Make(new Job("cushion-cover", [.. motifs], Jobs.Monday), Workshop.Default).Decision("order.layers")!.Because;
+        var because = Samples.Make(new Job("cushion-cover", [.. motifs], Samples.Monday), Workshop.Default).Decision("order.layers")!.Because;
         Assert.Single(because, b => b.ToString().Contains("star", StringComparison.Ordinal));
     }
 
@@ -111,7 +112,7 @@ public class LyingTests
         {
             ByPart = [new PartAsked("leaf", Stitch: stitch) { Colours = colours }],
         };
-        var plan = Jobs.Make(new Job("cushion-cover", [Asked("long-and-short")], Jobs.Monday), Workshop.Default);
+        var plan = Samples.Make(new Job("cushion-cover", [Asked("long-and-short")], Samples.Monday), Workshop.Default);
         var parts = plan.Elements[0].Parts.Where(p => p.Role == "leaf").ToArray();
         Assert.Equal(colours, parts.Select(p => p.Colour));
         Assert.Equal(parts.Length, parts.Select(p => p.Id).Distinct(StringComparer.Ordinal).Count());
@@ -121,7 +122,7 @@ public class LyingTests
         Assert.Equal(middles.OrderDescending(), middles);
         Assert.All(parts.Zip(parts.Skip(1)), p =>
             Assert.True(p.First.Stitches.Min(s => s.ToMm.Y) < p.Second.Stitches.Max(s => s.FromMm.Y)));
-        plan = Jobs.Make(new Job("cushion-cover", [Asked("chain-rows")], Jobs.Monday), Workshop.Default);
+        plan = Samples.Make(new Job("cushion-cover", [Asked("chain-rows")], Samples.Monday), Workshop.Default);
         Assert.Contains(plan.SetAside, s => s.Contains("Several colours for the leaf", StringComparison.Ordinal));
     }
 
@@ -131,7 +132,7 @@ public class LyingTests
     [InlineData("#fdfcf8", "ladybird", "vein", "#1d1c1a")]
     public void Colours_show_on_their_cloth(string cloth, string motif, string role, string colour)
     {
-        var plan = Jobs.Make(new Job("tote", [new MotifElement("m", motif)], Jobs.Monday, Fabric: new StatedFabric(Colour: cloth)),
+        var plan = Samples.Make(new Job("tote", [new MotifElement("m", motif)], Samples.Monday, Fabric: new FabricOverrides(Colour: cloth)),
             Workshop.Default);
         Assert.All(plan.Elements[0].Parts.Where(p => p.Role == role), p => Assert.Equal(colour, p.Colour));
         Assert.DoesNotContain(plan.Elements[0].Concerns, c => c.What == "does-not-show");

@@ -1,6 +1,6 @@
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Operations;
-using Dittany.Core.Planning;
 
 namespace Dittany.Core.Tests.Planning;
 
@@ -8,10 +8,10 @@ namespace Dittany.Core.Tests.Planning;
 public class MakingUpTests
 {
     private static Job Of(string form, MakeUp? up, IReadOnlyDictionary<string, double>? measured = null) => new(form,
-        [new TextElement("w", "Ida")], Jobs.Monday, MeasuredMm: measured)
+        [new TextElement("w", "Ida")], Samples.Monday, MeasuredMm: measured)
     { MakeUp = up };
 
-    private static Operation Made(string form, MakeUp? up = null) => Jobs.Make(Of(form, up), Workshop.Default).Work.Single(o => o.Id == "make-up");
+    private static Operation Made(string form, MakeUp? up = null) => Samples.Make(Of(form, up), Workshop.Default).Work.Single(o => o.Id == "make-up");
 
     /// <summary>
     /// A bowl of 82 mm: a round of 80 (2 mm less, from memory), cut at 180 and trimmed to 150 when it is stitched (35 mm round it, and 15
@@ -21,7 +21,7 @@ public class MakingUpTests
     [Fact]
     public void A_bowl_tells_the_cloth_the_thread_and_the_filling()
     {
-        var plan = Jobs.Make(Of("pin-cushion-round", new MakeUp("gathered-round", BowlMm: 82)), Workshop.Default);
+        var plan = Samples.Make(Of("pin-cushion-round", new MakeUp("gathered-round", BowlMm: 82)), Workshop.Default);
         var outline = plan.Item.OutlineMm;
         Assert.Equal(80, outline.Max(p => p.X) - outline.Min(p => p.X), 1);
         Assert.Contains("180 mm", plan.Work.Single(o => o.Id == "cut").Steps[0].ToString(), StringComparison.Ordinal);
@@ -66,7 +66,7 @@ public class MakingUpTests
     [Fact]
     public void A_frame_is_given_by_its_opening()
     {
-        var plan = Jobs.Make(Of("framed-sampler", new MakeUp("framed", OpeningWideMm: 300, OpeningHighMm: 240)), Workshop.Default);
+        var plan = Samples.Make(Of("framed-sampler", new MakeUp("framed", OpeningWideMm: 300, OpeningHighMm: 240)), Workshop.Default);
         Assert.Equal(300, plan.Item.OutlineMm.Max(p => p.X) - plan.Item.OutlineMm.Min(p => p.X), 1);
         var made = plan.Work[^1];
         Assert.Contains("300 mm × 240 mm", made.Steps[0].ToString(), StringComparison.Ordinal);
@@ -77,8 +77,8 @@ public class MakingUpTests
     [Fact]
     public void What_cannot_be_made_up_is_told()
     {
-        IReadOnlyList<JobFault> Faults(string form, MakeUp up, IReadOnlyDictionary<string, double>? measured = null) =>
-            Jobs.Faults(Of(form, up, measured), Workshop.Default);
+        IReadOnlyList<ValidationError> Faults(string form, MakeUp up, IReadOnlyDictionary<string, double>? measured = null) =>
+            Samples.Faults(Of(form, up, measured), Workshop.Default);
         Assert.Contains(Faults("pin-cushion-round", new MakeUp("gathered-round", BowlMm: 5)), f => f.Pointer == "#/makeUp/bowlMm"
             && f.Try.Contains("40 to 200", StringComparison.Ordinal));
         Assert.Contains(Faults("tote", new MakeUp("badge")), f => f.Pointer == "#/makeUp/as" && f.Try.Contains("'badge'", StringComparison.Ordinal));
@@ -87,6 +87,6 @@ public class MakingUpTests
         Assert.Contains(Faults("pin-cushion-round", new MakeUp("gathered-round", BowlMm: 82), new Dictionary<string, double> { ["width"] = 70 }),
             f => f.Pointer == "#/item/measuredMm");
         Assert.Empty(Faults("badge", new MakeUp("none")));
-        Assert.DoesNotContain(Jobs.Make(Of("badge", new MakeUp("none")), Workshop.Default).Work, o => o.Id == "make-up");
+        Assert.DoesNotContain(Samples.Make(Of("badge", new MakeUp("none")), Workshop.Default).Work, o => o.Id == "make-up");
     }
 }

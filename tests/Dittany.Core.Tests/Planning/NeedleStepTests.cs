@@ -1,3 +1,6 @@
+using Dittany.Core.Advising;
+using Dittany.Core.Decisions;
+using Dittany.Core.Jobs;
 using Dittany.Core.Operations;
 using Dittany.Core.Planning;
 using Dittany.Core.Telling;
@@ -20,9 +23,9 @@ public class NeedleStepTests
     [MemberData(nameof(Forms))]
     public void Steps_lead_from_the_first_to_the_end(string form)
     {
-        var job = new Job(form, [new TextElement("name", "Ida Mae")], Jobs.Monday);
-        var plan = Jobs.Make(job, Plain);
-        var steps = NeedleSteps.Of(plan, Jobs.Monday);
+        var job = new Job(form, [new TextElement("name", "Ida Mae")], Samples.Monday);
+        var plan = Samples.Make(job, Plain);
+        var steps = NeedleSteps.Of(plan, Samples.Monday);
         Assert.Equal(plan.Work.Count - 1 + plan.Threads.Sum(t => t.Runs), steps.Count);
         Assert.Equal(steps.Select(s => s.Id).Distinct(StringComparer.Ordinal).Count(), steps.Count);
         Assert.Equal(plan.Time.HandsOnMinutes, steps.Sum(s => s.Minutes), 0.5 * steps.Count);
@@ -31,8 +34,8 @@ public class NeedleStepTests
         var (logged, done) = (new HashSet<string>(StringComparer.Ordinal), (Done?)null);
         for (var i = 0; i < steps.Count; i++)
         {
-            var now = Jobs.Make(job with { Done = done, Today = Jobs.Monday.AddDays(9) }, Plain);
-            Assert.Equal(i, NeedleSteps.At(NeedleSteps.Of(now, Jobs.Monday), now.Time.Progress, logged));
+            var now = Samples.Make(job with { Done = done, Today = Samples.Monday.AddDays(9) }, Plain);
+            Assert.Equal(i, NeedleSteps.At(NeedleSteps.Of(now, Samples.Monday), now.Time.Progress, logged));
             logged.Add(steps[i].Id);
             done = steps[i].DoneBy is { } by ? Changes.Apply(job, new Change("done", by, "on")).Job!.Done : done;
         }
@@ -44,8 +47,8 @@ public class NeedleStepTests
     [Fact]
     public void A_length_says_how_it_begins_and_ends()
     {
-        var plan = Jobs.Make(Jobs.Towel() with { Elements = [new TextElement("name", "Hippolyta", CapHeightMm: 40)] }, Plain);
-        var lengths = NeedleSteps.Of(plan, Jobs.Monday).Where(s => s.Length is not null).ToArray();
+        var plan = Samples.Make(Samples.Towel() with { Elements = [new TextElement("name", "Hippolyta", CapHeightMm: 40)] }, Plain);
+        var lengths = NeedleSteps.Of(plan, Samples.Monday).Where(s => s.Length is not null).ToArray();
         Assert.True(lengths.Length > 2);
         Assert.All(lengths, s => Assert.Equal(s.Length!.Cut, s.Do.Any(d => d.ToString().StartsWith("Cut ", StringComparison.Ordinal))));
         Assert.All(lengths, s => Assert.Contains(s.Do, d => d.ToString().StartsWith("Begin", StringComparison.Ordinal)));
@@ -63,8 +66,8 @@ public class NeedleStepTests
     [InlineData(90)]
     public void An_evening_ends_at_a_whole_part(double minutes)
     {
-        var plan = Jobs.Make(Jobs.Towel() with { Elements = [new TextElement("name", "Hippolyta", CapHeightMm: 40)] }, Plain);
-        var steps = NeedleSteps.Of(plan, Jobs.Monday);
+        var plan = Samples.Make(Samples.Towel() with { Elements = [new TextElement("name", "Hippolyta", CapHeightMm: 40)] }, Plain);
+        var steps = NeedleSteps.Of(plan, Samples.Monday);
         for (var from = 0; from < steps.Count;)
         {
             var to = NeedleSteps.Tonight(steps, from, minutes);
@@ -83,32 +86,32 @@ public class NeedleStepTests
     [Fact]
     public void A_length_may_be_begun()
     {
-        var job = Jobs.Towel() with { Elements = [new TextElement("name", "Hippolyta", CapHeightMm: 40)] };
+        var job = Samples.Towel() with { Elements = [new TextElement("name", "Hippolyta", CapHeightMm: 40)] };
         var (before, begun) = (job with { Done = new Done(true, 1) }, Changes.Apply(job, new Change("done", "runs=1+5", "on")).Job!);
         Assert.Equal(new Done(true, 1, Stitches: 5), begun.Done);
         Assert.Equal("runs=1+5", Changes.WriteDone(begun.Done!));
-        var (at, plan) = (Jobs.Make(before, Plain), Jobs.Make(begun, Plain));
+        var (at, plan) = (Samples.Make(before, Plain), Samples.Make(begun, Plain));
         Assert.Equal((Stage.OnTheHoop, 1, 5), (plan.Time.Progress.Stage, plan.Time.Progress.RunsDone, plan.Time.Progress.Stitches));
         Assert.True(plan.Time.Progress.LeftMinutes < at.Time.Progress.LeftMinutes);
-        var (whole, rest) = (NeedleSteps.Of(at, Jobs.Monday).Single(s => s.Id == "length-2"), NeedleSteps.Of(plan, Jobs.Monday).Single(s => s.Id == "length-2"));
+        var (whole, rest) = (NeedleSteps.Of(at, Samples.Monday).Single(s => s.Id == "length-2"), NeedleSteps.Of(plan, Samples.Monday).Single(s => s.Id == "length-2"));
         Assert.Equal(whole.Minutes * (whole.Length!.Stitches - 5) / whole.Length.Stitches, rest.Minutes, 0);
         Assert.Contains(rest.Do, d => d.ToString().Contains($"stitches of {rest.Length!.Stitches} are done", StringComparison.Ordinal));
-        var steps = NeedleSteps.Of(plan, Jobs.Monday);
+        var steps = NeedleSteps.Of(plan, Samples.Monday);
         Assert.Equal("length-2", steps[NeedleSteps.At(steps, plan.Time.Progress, new HashSet<string>())].Id);
 
         // A first length that is begun holds the work where it is; before the first stitch nothing does.
         var first = job with { Done = new Done(true, 0, Stitches: 3) };
         var other = first with { Elements = [new TextElement("name", "Hippolyta", CapHeightMm: 30)] };
-        Assert.NotNull(Frozen.Fault(first, Jobs.Make(first, Plain), other, Jobs.Make(other, Plain)));
-        Assert.Null(Frozen.Fault(first, Jobs.Make(first, Plain), first with { Title = "Hers" }, Jobs.Make(first with { Title = "Hers" }, Plain)));
-        Assert.False(Frozen.Matters(job, other));
+        Assert.NotNull(CompletedWorkGuard.Fault(first, Samples.Make(first, Plain), other, Samples.Make(other, Plain)));
+        Assert.Null(CompletedWorkGuard.Fault(first, Samples.Make(first, Plain), first with { Title = "Hers" }, Samples.Make(first with { Title = "Hers" }, Plain)));
+        Assert.False(CompletedWorkGuard.Matters(job, other));
     }
 
     /// <summary>Eyes and hands rest before a length that would go past twenty-five minutes at the needle since they last did.</summary>
     [Fact]
     public void Eyes_and_hands_rest()
     {
-        var steps = NeedleSteps.Of(Jobs.Make(Jobs.Towel() with { Elements = [new TextElement("name", "Hippolyta", CapHeightMm: 40)] }, Plain), Jobs.Monday);
+        var steps = NeedleSteps.Of(Samples.Make(Samples.Towel() with { Elements = [new TextElement("name", "Hippolyta", CapHeightMm: 40)] }, Plain), Samples.Monday);
         Assert.Contains(steps, s => s.AfterBreak);
         var sat = 0.0;
         foreach (var step in steps)
@@ -126,8 +129,8 @@ public class NeedleStepTests
     public void What_is_left_is_what_is_worked_with(string use, string cut)
     {
         var workshop = Plain with { Habits = new Dictionary<string, string>(StringComparer.Ordinal) { ["strand-use"] = use, ["cut-length"] = cut } };
-        var plan = Jobs.Make(Jobs.Towel() with { Elements = [new TextElement("name", "Hippolyta", CapHeightMm: 40)] }, workshop);
-        var lengths = NeedleSteps.Of(plan, Jobs.Monday).Where(s => s.Thread is not null).ToArray();
+        var plan = Samples.Make(Samples.Towel() with { Elements = [new TextElement("name", "Hippolyta", CapHeightMm: 40)] }, workshop);
+        var lengths = NeedleSteps.Of(plan, Samples.Monday).Where(s => s.Thread is not null).ToArray();
         Assert.NotEmpty(lengths);
         Assert.All(lengths, s => Assert.InRange(s.Thread!.Value.UsedMm + s.Thread.Value.LeftMm, 200, 450));
     }
@@ -136,16 +139,16 @@ public class NeedleStepTests
     [Fact]
     public void Marks_are_drawn_for_tonight_where_they_do_not_last()
     {
-        var job = new Job("tote", [new TextElement("name", "Hippolyta", CapHeightMm: 40)], Jobs.Monday, Fabric: new Dittany.Core.Items.StatedFabric(null, "#27303a"),
+        var job = new Job("tote", [new TextElement("name", "Hippolyta", CapHeightMm: 40)], Samples.Monday, Fabric: new Dittany.Core.Items.FabricOverrides(null, "#27303a"),
             Overrides: OverrideSet.Of(("transfer.method", "prick-and-pounce"), ("transfer.marker", "chalk")));
         var evenings = new Evenings(3, 30);
-        var plan = Jobs.Make(job, Plain);
+        var plan = Samples.Make(job, Plain);
         if (plan.Transfer.Marker.Id != "chalk")
         {
             plan = plan with { Transfer = plan.Transfer with { Marker = Dittany.Core.Materials.Inks.Find("chalk")!, Method = Dittany.Core.Transfer.Methods.All.First(m => Dittany.Core.Transfer.MarkerRules.OnCloth(m)) } };
         }
 
-        var steps = NeedleSteps.Of(plan, Jobs.Monday);
+        var steps = NeedleSteps.Of(plan, Samples.Monday);
         var at = steps.ToList().FindIndex(s => s.Length is not null);
         var portion = Portion.Of(plan, steps, at, evenings);
         Assert.Contains("A chalk pencil lasts about 4 h", portion.Marks!.ToString(), StringComparison.Ordinal);
@@ -171,13 +174,13 @@ public class NeedleStepTests
         // Said of what the piece is: no letters where there are none, no pins in a coating, no iron where none is used.
         string Said(Plan plan) => string.Join(' ', Mishaps.For(plan).SelectMany(m =>
             m.Now.Append(m.Never).Append(m.Name).Append(m.Changes)));
-        var motif = Said(Jobs.Make(new Job("tea-towel", [new MotifElement("m", "daisy")], Jobs.Monday), Plain));
+        var motif = Said(Samples.Make(new Job("tea-towel", [new MotifElement("m", "daisy")], Samples.Monday), Plain));
         Assert.DoesNotContain("letter", motif, StringComparison.OrdinalIgnoreCase);
         Assert.DoesNotContain("words", motif, StringComparison.OrdinalIgnoreCase);
-        Assert.DoesNotContain("pinned", Said(Jobs.Make(new Job("backpack", [new TextElement("w", "Io")], Jobs.Monday), Plain)), StringComparison.Ordinal);
-        Assert.DoesNotContain('{', Said(Jobs.Make(Jobs.Towel(), Plain)));
+        Assert.DoesNotContain("pinned", Said(Samples.Make(new Job("backpack", [new TextElement("w", "Io")], Samples.Monday), Plain)), StringComparison.Ordinal);
+        Assert.DoesNotContain('{', Said(Samples.Make(Samples.Towel(), Plain)));
         Assert.DoesNotContain('{', motif);
-        var runs = RunTelling.Of(Jobs.Make(Jobs.Towel(), Plain));
+        var runs = RunTelling.Of(Samples.Make(Samples.Towel(), Plain));
         Assert.Equal(Math.Round(runs[0].Minutes / 2, 1), Mishaps.UnpickMinutes(runs, 1, 1));
     }
 
@@ -185,8 +188,8 @@ public class NeedleStepTests
     [Fact]
     public void Every_kind_of_work_is_learnt()
     {
-        var kinds = NeedleSteps.Of(Jobs.Make(Jobs.Towel(), Plain), Jobs.Monday).Select(s => s.Kind).ToArray();
-        Assert.All(kinds, k => Assert.Contains(k, LearningFromLog.Kinds));
-        Assert.Equal(Enum.GetValues<OpKind>().Length + 1, LearningFromLog.Kinds.Count);
+        var kinds = NeedleSteps.Of(Samples.Make(Samples.Towel(), Plain), Samples.Monday).Select(s => s.Kind).ToArray();
+        Assert.All(kinds, k => Assert.Contains(k, PaceNames.Kinds));
+        Assert.Equal(Enum.GetValues<OpKind>().Length + 1, PaceNames.Kinds.Count);
     }
 }

@@ -1,4 +1,5 @@
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Motifs;
 using Dittany.Core.Planning;
@@ -26,7 +27,7 @@ public class NeighbourTests
 
     private static void On(Motif motif, string cloth)
     {
-        var plan = Jobs.Make(new Job("cushion-cover", [new MotifElement("m", motif.Id, HeightMm: 40)], Jobs.Monday, Fabric: new StatedFabric(Colour: cloth)), Workshop.Default);
+        var plan = Samples.Make(new Job("cushion-cover", [new MotifElement("m", motif.Id, HeightMm: 40)], Samples.Monday, Fabric: new FabricOverrides(Colour: cloth)), Workshop.Default);
         var worn = plan.Elements[0].Parts.GroupBy(p => p.Role).ToDictionary(g => g.Key, g => g.First().Colour, StringComparer.Ordinal);
         var neighbours = Neighbours.Of(motif.Draw(new MotifShape()).Parts);
         string[] Ids(string role) => motif.Wears[role].Split(' ');
@@ -45,7 +46,7 @@ public class NeighbourTests
     [Fact]
     public void Alike_neighbours_of_hers_are_told()
     {
-        Plan With(string role, string colour) => Jobs.Make(new Job("cushion-cover", [new MotifElement("m", "songbird", HeightMm: 90) { ByPart = [new PartAsked(role, Colour: colour)] }], Jobs.Monday), Workshop.Default);
+        Plan With(string role, string colour) => Samples.Make(new Job("cushion-cover", [new MotifElement("m", "songbird", HeightMm: 90) { ByPart = [new PartAsked(role, Colour: colour)] }], Samples.Monday), Workshop.Default);
         string Told(Plan plan) => string.Join(' ', plan.Decision("thread.colour")!.Because);
         Assert.Contains("both in cornflower blue", Told(With("breast", "cornflower")), StringComparison.Ordinal);
         Assert.DoesNotContain("beside it", Told(With("breast", "orange")), StringComparison.Ordinal);

@@ -1,5 +1,7 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Operations;
 using Dittany.Core.Planning;
 using Dittany.Core.Telling;
@@ -14,7 +16,7 @@ namespace Dittany.Core.Tests.Planning;
 public class PlacesTests
 {
     private static readonly Job Shirt = new("t-shirt-child",
-        [new TextElement("name", "Mia"), new TextElement("secret", "Mum") { Zone = "inside-neck" }, new MotifElement("flower", "daisy", HeightMm: 26) { Zone = "sleeve" }], Jobs.Monday,
+        [new TextElement("name", "Mia"), new TextElement("secret", "Mum") { Zone = "inside-neck" }, new MotifElement("flower", "daisy", HeightMm: 26) { Zone = "sleeve" }], Samples.Monday,
         Overrides: OverrideSet.Of(("fabric.kind", "cotton-jersey"), ("words.size", "12"), ("stitch.outline@sleeve", "backstitch")));
 
     private static Job With(Job job, params (string Id, string Choice)[] choices) => job with
@@ -42,7 +44,7 @@ public class PlacesTests
     public void Places_are_taken_apart_and_put_together_again()
     {
         var stood = Places.Add(Places.Stand(Shirt), "sleeve", "Ida", null);
-        foreach (var job in new[] { Shirt, Jobs.Towel(), stood, With(Shirt, ("space.zone", "centre-chest")), Shirt with { Zone = "back" } })
+        foreach (var job in new[] { Shirt, Samples.Towel(), stood, With(Shirt, ("space.zone", "centre-chest")), Shirt with { Zone = "back" } })
         {
             Assert.All(Places.Of(job), place => Assert.Equal(Told(job), Told(Places.Put(job, place, place.Job))));
         }
@@ -62,12 +64,12 @@ public class PlacesTests
     [Fact]
     public void Each_place_is_its_own_and_all_are_one_work()
     {
-        var plan = Jobs.Plan(Shirt);
+        var plan = Samples.Plan(Shirt);
         Assert.Equal("Mia, Mum and a daisy, on a child's T-shirt", plan.Title);
         Assert.Equal(3, plan.Places.Count);
         Assert.Equal(plan.Places.Select(p => p.Plan.Space.Zone), plan.Places.Select(p => p.Zone));
         Assert.Equal("sleeve", plan.At("sleeve").Space.Face.Id);
-        Assert.All(Places.Of(Shirt), p => Assert.Equal(StitchesOf(Jobs.Plan(p.Job)), StitchesOf(plan.At(p.Key))));
+        Assert.All(Places.Of(Shirt), p => Assert.Equal(StitchesOf(Samples.Plan(p.Job)), StitchesOf(plan.At(p.Key))));
 
         Assert.Single(plan.Work, o => o.Kind == OpKind.Wash);
         Assert.Single(plan.Work, o => o.Id == "rinse");
@@ -88,7 +90,7 @@ public class PlacesTests
         Assert.Equal(plan.Threads.Count, plan.Threads.Select(t => (t.Thread, t.Needle)).Distinct().Count());
 
         // Every step at the needle once, in the order of the lengths.
-        var steps = NeedleSteps.Of(plan, Jobs.Monday);
+        var steps = NeedleSteps.Of(plan, Samples.Monday);
         Assert.Equal(Enumerable.Range(1, plan.Route[^1].Run), steps.Where(s => s.Length is not null).Select(s => s.Length!.Run));
         Assert.Equal(steps.Count, steps.Select(s => s.Id).Distinct(StringComparer.Ordinal).Count());
     }
@@ -100,9 +102,9 @@ public class PlacesTests
     [Fact]
     public void No_place_spoils_the_marks_of_another()
     {
-        var towel = new Job("tea-towel", [new TextElement("name", "Ida"), new MotifElement("leaf", "leaf-sprig", HeightMm: 40) { Zone = "middle" }], Jobs.Monday, Fabric: new StatedFabric("linen"));
+        var towel = new Job("tea-towel", [new TextElement("name", "Ida"), new MotifElement("leaf", "leaf-sprig", HeightMm: 40) { Zone = "middle" }], Samples.Monday, Fabric: new FabricOverrides("linen"));
         Assert.NotEqual("middle", Places.UsualZone(towel));
-        var plan = Jobs.Plan(With(towel, ("transfer.method", "light-trace"), ("transfer.marker", "water-erasable"), ("transfer.method@middle", "hot-iron")));
+        var plan = Samples.Plan(With(towel, ("transfer.method", "light-trace"), ("transfer.marker", "water-erasable"), ("transfer.method@middle", "hot-iron")));
         var at = plan.Work.Select((o, i) => (o, i)).Where(o => o.o.Kind == OpKind.Mark)
             .ToDictionary(o => o.o.Id, o => o.i);
         Assert.True(at["iron-on@middle"] < at["mark"]);
@@ -117,10 +119,10 @@ public class PlacesTests
     public void What_is_added_moves_nothing()
     {
         var name = Shirt with { Elements = [Shirt.Elements[0]], Overrides = OverrideSet.None, Done = new Done(true, 1) };
-        var was = Jobs.Plan(name);
+        var was = Samples.Plan(name);
         var more = Places.Add(name, "sleeve", null, new MotifElement(string.Empty, "daisy"));
-        var now = Jobs.Plan(more);
-        Assert.Null(Frozen.Fault(name, was, more, now));
+        var now = Samples.Plan(more);
+        Assert.Null(CompletedWorkGuard.Fault(name, was, more, now));
         Assert.Equal(StitchesOf(was), StitchesOf(now.At("left-chest")));
         Assert.Equal((Stage.OnTheHoop, 1), (now.Time.Progress.Stage, now.Time.Progress.RunsDone));
         Assert.Equal(1, now.At("left-chest").Time.Progress.RunsDone);
@@ -129,8 +131,8 @@ public class PlacesTests
         // Finished, and grown at the same zone: it stands, and what is new keeps off it.
         var done = name with { Done = new Done(true, 99, Finished: true) };
         var grown = Places.Add(Places.Stand(done), "left-chest", "Ida", null);
-        Assert.Empty(Jobs.Faults(grown, Workshop.Default));
-        var plan = Jobs.Plan(grown);
+        Assert.Empty(Samples.Faults(grown, Workshop.Default));
+        var plan = Samples.Plan(grown);
         Assert.Equal(["left-chest.1", "left-chest"], plan.Places.Select(p => p.Key));
         Assert.Equal(StitchesOf(was), StitchesOf(plan.At("left-chest.1")));
         Assert.Equal(["words-1"], plan.Elements.Select(e => e.Id));
@@ -140,17 +142,17 @@ public class PlacesTests
         var room = plan.At("left-chest").Elements[0].Parts.SelectMany(p => p.LineMm).ToArray();
         Assert.True(plan.Elements[0].OverflowsMm <= 0, string.Join(' ', plan.Elements[0].Concerns.Select(c => c.Text)));
         Assert.True(room.Min(p => there.Min(q => p.To(q))) >= 4, "what is new runs into what stands");
-        Assert.NotNull(Frozen.Fault(grown, plan, With(grown, ("words.size@left-chest.1", "9")), Jobs.Plan(With(grown, ("words.size@left-chest.1", "9")))));
+        Assert.NotNull(CompletedWorkGuard.Fault(grown, plan, With(grown, ("words.size@left-chest.1", "9")), Samples.Plan(With(grown, ("words.size@left-chest.1", "9")))));
     }
 
     /// <summary>Knots that stand up keep rings off; flat stitches let a ring lie on them.</summary>
     [Fact]
     public void No_ring_lies_on_knots_that_stand()
     {
-        var knots = new Job("tote", [new MotifElement("flower", "daisy", HeightMm: 40) { ByPart = [new PartAsked("centre", null, "french-knot")] }], Jobs.Monday,
+        var knots = new Job("tote", [new MotifElement("flower", "daisy", HeightMm: 40) { ByPart = [new PartAsked("centre", null, "french-knot")] }], Samples.Monday,
             Overrides: OverrideSet.Of(("stitch.fill", "french-knot")));
         var grown = Places.Add(Places.Stand(knots), "lower", "Ida", null);
-        var plan = Jobs.Plan(grown);
+        var plan = Samples.Plan(grown);
         var obstacle = Assert.Single(plan.At("lower").Space.Obstacles, o => o.Kind is ObstacleKind.Knotted or ObstacleKind.Stitched);
         Assert.Equal(ObstacleKind.Knotted, obstacle.Kind);
         foreach (var hoop in plan.At("lower").Hooping.Hoops)
@@ -168,9 +170,9 @@ public class PlacesTests
     [InlineData("sleeve", "hoop.sise@sleeve", "#/overrules/hoop.sise@sleeve", "There is no decision")]
     public void What_makes_no_sense_is_told(string zone, string? overrule, string pointer, string told)
     {
-        var job = new Job("t-shirt-child", [new TextElement("name", "Mia"), new MotifElement("flower", "daisy") { Zone = zone }], Jobs.Monday);
+        var job = new Job("t-shirt-child", [new TextElement("name", "Mia"), new MotifElement("flower", "daisy") { Zone = zone }], Samples.Monday);
         job = overrule is null ? job : With(job, (overrule, "102"));
-        var fault = Assert.Single(Jobs.Faults(job, Workshop.Default));
+        var fault = Assert.Single(Samples.Faults(job, Workshop.Default));
         Assert.Equal(pointer, fault.Pointer);
         Assert.Contains(told, fault.Detail, StringComparison.Ordinal);
         Assert.NotEmpty(fault.Try);
@@ -183,10 +185,10 @@ public class PlacesTests
     [InlineData("name flower", "nothing is left to plan")]
     public void What_cannot_stand_is_told(string ids, string told)
     {
-        var job = new Job("t-shirt-child", [new TextElement("name", "Mia"), new MotifElement("flower", "daisy")], Jobs.Monday)
+        var job = new Job("t-shirt-child", [new TextElement("name", "Mia"), new MotifElement("flower", "daisy")], Samples.Monday)
             with
         { Standing = [ids.Split(' ')] };
-        Assert.Contains(told, Assert.Single(Jobs.Faults(job, Workshop.Default)).Detail, StringComparison.Ordinal);
+        Assert.Contains(told, Assert.Single(Samples.Faults(job, Workshop.Default)).Detail, StringComparison.Ordinal);
     }
 
     /// <summary>A settled place is named by the element where it is stated twice.</summary>
@@ -194,7 +196,7 @@ public class PlacesTests
     public void A_choice_stated_twice_points_into_the_whole_job()
     {
         var job = With(Shirt.With(Shirt.Motifs[0].Id, e => e with { Stitch = "stem" }));
-        var fault = Assert.Single(Jobs.Faults(job, Workshop.Default));
+        var fault = Assert.Single(Samples.Faults(job, Workshop.Default));
         Assert.Equal("#/overrules/stitch.outline@sleeve", fault.Pointer);
         Assert.Contains("#/elements/2/stitch", fault.Detail, StringComparison.Ordinal);
     }
@@ -227,7 +229,7 @@ public class PlacesTests
         Assert.Equal("inside-neck", less!.Zone);
         Assert.Equal("cotton-jersey", less.Overrides["fabric.kind"]);
         Assert.DoesNotContain("words.size", less.Overrides.Select(o => o.Key.ToString()));
-        Assert.Empty(Jobs.Faults(less, Workshop.Default));
+        Assert.Empty(Samples.Faults(less, Workshop.Default));
         Assert.NotNull(Changes.Apply(job!, new Change("places", "", "away")).Fault);
     }
 
@@ -237,7 +239,7 @@ public class PlacesTests
     /// stitched before it, the work is in an order that harms none of them or says so, and what is done of it is counted through all.
     /// </summary>
     [ManyTimes(14)]
-    public FsCheck.Property Places_go_together() => Prop.ForAll(Jobs.Any(), input =>
+    public FsCheck.Property Places_go_together() => Prop.ForAll(Samples.Any(), input =>
     {
         var (job, workshop) = input;
         var zones = job.FormUsed!.Zones.Where(z => z.Id != Places.UsualZone(job)).Take(2).ToArray();
@@ -246,7 +248,7 @@ public class PlacesTests
             job = Places.Add(job, zone.Id, null, new MotifElement(string.Empty, "heart", HeightMm: 14));
         }
 
-        var plan = Jobs.Make(job, workshop);
+        var plan = Samples.Make(job, workshop);
         Assert.Equal(zones.Length == 0 ? 0 : zones.Length + 1, plan.Places.Count);
         Assert.Equal(Conflicts.In(plan.Work).Count > 0, plan.Cautions.Any(c => c.Id is "places-hurt" or "crafts-hurt"));
         Assert.Equal(plan.Elements.Sum(e => e.Parts.Sum(q => q.Stitches.Count)), plan.Route.Count);
@@ -256,7 +258,7 @@ public class PlacesTests
             Assert.All(place.Plan.Space.Obstacles.Where(o => o.Kind is ObstacleKind.Stitched or ObstacleKind.Knotted), o =>
                 Assert.DoesNotContain(o.Ring, p => field.Any(ring => Region.Of(ring).Offset(-0.01).Holds(p)) && !field.Skip(1)
                     .Any(hole => Region.Of(hole).Holds(p))));
-            var half = Jobs.Make(job with { Done = new Done(true, place.RunsBefore) }, workshop);
+            var half = Samples.Make(job with { Done = new Done(true, place.RunsBefore) }, workshop);
             Assert.All(half.Places, p => Assert.Equal(p.RunsBefore < place.RunsBefore ? p.Plan.Threads.Sum(n => n.Runs) : 0,
                 p.Plan.Time.Progress.RunsDone));
         }

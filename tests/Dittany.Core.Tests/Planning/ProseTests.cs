@@ -1,7 +1,7 @@
 using System.Text.RegularExpressions;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Motifs;
-using Dittany.Core.Planning;
 
 namespace Dittany.Core.Tests.Planning;
 
@@ -29,7 +29,7 @@ public partial class ProseTests
         var wrong = new SortedSet<string>(StringComparer.Ordinal);
         foreach (var job in JobsOn(Catalogue.Find(form)!))
         {
-            foreach (var sentence in Sentences.Of(Jobs.Make(job, Workshop.Default)))
+            foreach (var sentence in Sentences.Of(Samples.Make(job, Workshop.Default)))
             {
                 foreach (var (what, found) in NeverSaid)
                 {
@@ -52,7 +52,7 @@ public partial class ProseTests
         var wrong = new SortedSet<string>(StringComparer.Ordinal);
         foreach (var job in JobsOn(Catalogue.Find(form)!).Where(j => j.Elements.Count == 0))
         {
-            var plan = Jobs.Make(job, Workshop.Default);
+            var plan = Samples.Make(job, Workshop.Default);
             Assert.Empty(plan.Proof);
             wrong.UnionWith(Sentences.Of(plan).Where(s => OfWords().IsMatch(s)));
         }
@@ -66,15 +66,15 @@ public partial class ProseTests
         foreach (var (zone, _) in form.Zones)
         {
             number++;
-            yield return Jobs.On(form.Id, number % 2 == 0 ? "Ida" : "Welcome\nHenrietta")
+            yield return Samples.On(form.Id, number % 2 == 0 ? "Ida" : "Welcome\nHenrietta")
                 with
-            { Zone = zone, DueOn = Jobs.Monday.AddDays(number * 3) };
+            { Zone = zone, DueOn = Samples.Monday.AddDays(number * 3) };
             yield return new Job(form.Id, [new MotifElement("motif", MotifLibrary.All[number * 7 % MotifLibrary.All.Count].Id, Count: number % 3 == 0 ? 3
-                : null, Arrangement: number % 3 == 0 ? "row" : null)], Jobs.Monday, Zone: zone);
+                : null, Arrangement: number % 3 == 0 ? "row" : null)], Samples.Monday, Zone: zone);
         }
 
-        yield return Jobs.On(form.Id, "Mo", w => w with { Colour = "#d1477a", Strands = 1, CapHeightMm = 21 });
-        yield return Jobs.On(form.Id, "WILHELMINE", w => w with { CapHeightMm = 45, Stitch = "chain", Strands = 6, Motif = "leaf-sprig" });
+        yield return Samples.On(form.Id, "Mo", w => w with { Colour = "#d1477a", Strands = 1, CapHeightMm = 21 });
+        yield return Samples.On(form.Id, "WILHELMINE", w => w with { CapHeightMm = 45, Stitch = "chain", Strands = 6, Motif = "leaf-sprig" });
     }
 
     [GeneratedRegex(@"#[0-9a-fA-F]{3,8}\b", RegexOptions.None, 1000)]

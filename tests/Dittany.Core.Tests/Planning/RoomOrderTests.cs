@@ -8,9 +8,10 @@ public class RoomOrderTests
 {
     private static readonly string[] Order =
     [
-        "Measures", "Geometry", "Telling", "Materials", "Designs", "Stitches", "StitchBook", "Items", "Space", "Words", "Motifs",
+        "Measures", "Geometry", "Decisions", "Materials", "Designs", "Stitches", "StitchBook", "Items", "Space", "Words", "Motifs",
             "Hooping", "Route", "Threads", "Operations", "Effort",
-        "Transfer", "Crafts", "Time", "Finishing", "Cautions", "Planning", "Sayings", "Laws",
+        "Transfer", "Crafts", "Time", "Finishing", "Cautions", "Jobs", "Planning", "Telling", "Learning",
+        "Advising", "Sayings", "Laws",
     ];
 
     public static TheoryData<string> Rooms() => [.. Order];

@@ -1,5 +1,6 @@
-using Dittany.Core.Planning;
+using Dittany.Core.Jobs;
 using Dittany.Core.Route;
+using Dittany.Core.Telling;
 
 namespace Dittany.Core.Tests.Planning;
 
@@ -16,8 +17,8 @@ public class RunsAlikeTests
     public void A_length_that_repeats_points_back(string round)
     {
         var job = new Job("tea-towel", [new MotifElement("row", "flower-stem", HeightMm: 40, Arrangement: "row", Count: 4),
-            new MotifElement("a", "daisy", HeightMm: 30, CentreMm: new(200, 600)), new MotifElement("b", "daisy", HeightMm: 30, CentreMm: new(300, 600)),], Jobs.Monday);
-        var plan = Jobs.Make(job, Jobs.With(("motif-rounds", round)));
+            new MotifElement("a", "daisy", HeightMm: 30, CentreMm: new(200, 600)), new MotifElement("b", "daisy", HeightMm: 30, CentreMm: new(300, 600)),], Samples.Monday);
+        var plan = Samples.Make(job, Samples.With(("motif-rounds", round)));
         var parts = plan.Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
         var runs = RunTelling.Of(plan);
         Assert.Contains(runs, r => r.Like is not null);
@@ -36,7 +37,7 @@ public class RunsAlikeTests
             Assert.Contains($"as length {run.Like}", run.Text, StringComparison.Ordinal);
         }
 
-        var steps = NeedleSteps.Of(plan, Jobs.Monday).Where(s => s.Length is not null).ToArray();
+        var steps = NeedleSteps.Of(plan, Samples.Monday).Where(s => s.Length is not null).ToArray();
         Assert.All(steps, s => Assert.Equal(s.Length!.Like is not null, s.Do.Any(d => d.Contains("Stitch as in length", StringComparison.Ordinal))));
         Assert.All(steps.Where(s => s.Length!.Like is not null), s => Assert.Empty(s.Hints));
         Assert.Contains(runs, r => r.Letters.Contains("daisy 2", StringComparison.Ordinal));
@@ -44,5 +45,5 @@ public class RunsAlikeTests
 
     /// <summary>Letters are never told so: each is read as it is written.</summary>
     [Fact]
-    public void Letters_are_told_each() => Assert.All(RunTelling.Of(Jobs.Plan("Otto Otto")), r => Assert.Null(r.Like));
+    public void Letters_are_told_each() => Assert.All(RunTelling.Of(Samples.Plan("Otto Otto")), r => Assert.Null(r.Like));
 }

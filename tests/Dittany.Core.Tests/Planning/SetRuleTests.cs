@@ -1,4 +1,5 @@
-using Dittany.Core.Planning;
+using Dittany.Core.Advising;
+using Dittany.Core.Jobs;
 using Dittany.Core.Words;
 
 namespace Dittany.Core.Tests.Planning;
@@ -7,7 +8,7 @@ public class SetRuleTests
 {
     private static readonly string[] Family = ["Ida", "Maximilian", "Zoë", "Theo", "Jo"];
 
-    private static Job Stocking(string text = "x") => new("christmas-stocking", [new TextElement("name", text)], Jobs.Monday);
+    private static Job Stocking(string text = "x") => new("christmas-stocking", [new TextElement("name", text)], Samples.Monday);
 
     /// <summary>One size for all, and it is what the name that governs would take alone; every name fits and reads at it.</summary>
     [Fact]
@@ -15,7 +16,7 @@ public class SetRuleTests
     {
         var set = SetRule.Of(Stocking(), Family, Workshop.Default, Library.Ours);
         Assert.Equal("Maximilian", set.Governing);
-        Assert.Equal(Jobs.Plan(Stocking("Maximilian")).Elements[0].CapHeightMm, set.CapMm);
+        Assert.Equal(Samples.Plan(Stocking("Maximilian")).Elements[0].CapHeightMm, set.CapMm);
         Assert.All(set.Names, n =>
         {
             Assert.Equal(0, n.OverflowMm);
@@ -31,7 +32,7 @@ public class SetRuleTests
         var set = SetRule.Of(Stocking(), Family, Workshop.Default, Library.Ours);
         foreach (var name in Family)
         {
-            var element = Jobs.Plan(Stocking() with
+            var element = Samples.Plan(Stocking() with
             {
                 Elements = [new TextElement("name", name, CapHeightMm: set.CapMm,
                 Stitch: set.Pair.Stitch.Id, Strands: set.Pair.Strands)]

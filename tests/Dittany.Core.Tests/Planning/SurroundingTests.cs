@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Jobs;
 using Dittany.Core.Motifs;
 using Dittany.Core.Planning;
 using Dittany.Core.Words;

@@ -1,6 +1,8 @@
+using Dittany.Core.Advising;
+using Dittany.Core.Decisions;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Measures;
-using Dittany.Core.Planning;
 using Dittany.Core.Space;
 using Dittany.Core.Telling;
 using FsCheck;
@@ -15,9 +17,9 @@ namespace Dittany.Core.Tests.Planning;
 public partial class TellingTests
 {
     [ManyTimes(40)]
-    public Property Every_stitch_tells_its_own_length_and_thread() => Prop.ForAll(Jobs.Any(), input =>
+    public Property Every_stitch_tells_its_own_length_and_thread() => Prop.ForAll(Samples.Any(), input =>
     {
-        var plan = Jobs.Make(input.Job, input.Workshop);
+        var plan = Samples.Make(input.Job, input.Workshop);
         for (var row = 0; row < plan.Route.Count; row++)
         {
             var told = StitchTelling.Tell(plan, row).ToString();
@@ -38,7 +40,7 @@ public partial class TellingTests
     [Fact]
     public void Why_a_stitch_is_short_hangs_on_the_line_under_it()
     {
-        string[] Told(string text) => Jobs.Plan(text, e => e with { CapHeightMm = 12 }) is var plan
+        string[] Told(string text) => Samples.Plan(text, e => e with { CapHeightMm = 12 }) is var plan
             ? Enumerable.Range(0, plan.Route.Count).Select(r => StitchTelling.Tell(plan, r).ToString()).ToArray() : [];
         Assert.All(Told("I"), t => Assert.DoesNotContain("bend", t, StringComparison.Ordinal));
         Assert.Contains(Told("o"), t => t.Contains("for the bend here has a radius of about", StringComparison.Ordinal));
@@ -47,7 +49,7 @@ public partial class TellingTests
     [Fact]
     public void What_an_overrule_moved_elsewhere_is_listed_and_the_overrule_itself_is_not()
     {
-        var (before, after) = (Jobs.Plan("Juniper"), Jobs.Plan("Juniper", null, ("stitch.outline", "chain")));
+        var (before, after) = (Samples.Plan("Juniper"), Samples.Plan("Juniper", null, ("stitch.outline", "chain")));
         var moved = Moved.Between(before, after);
         Assert.Contains(moved, m => m.Subject == "The work");
         Assert.DoesNotContain(moved, m => m.DecisionId == "stitch.outline");
@@ -61,13 +63,13 @@ public partial class TellingTests
     [Fact]
     public void What_is_wrong_comes_first_then_the_proof_then_the_print()
     {
-        var good = Jobs.Plan();
+        var good = Samples.Plan();
         Assert.Equal(["proof", "work"], Next.Of(good, proofed: false, printed: false).Select(w => w.Kind));
         Assert.Equal(["print", "work"], Next.Of(good, proofed: true, printed: false).Select(w => w.Kind));
         Assert.Equal(["work"], Next.Of(good, proofed: true, printed: true).Select(w => w.Kind));
-        var small = Jobs.Plan("Hippolyta", e => e with { CapHeightMm = 5 }, ("stitch.outline", "chain"));
+        var small = Samples.Plan("Hippolyta", e => e with { CapHeightMm = 5 }, ("stitch.outline", "chain"));
         Assert.Equal("concern", Next.Of(small, proofed: true, printed: true)[0].Kind);
-        var late = Jobs.Plan(Jobs.Towel() with { DueOn = Jobs.Monday });
+        var late = Samples.Plan(Samples.Towel() with { DueOn = Samples.Monday });
         Assert.Equal(("late", Station.Time), (Next.Of(late, proofed: true, printed: true)[0].Kind,
             Next.Of(late, proofed: true, printed: true)[0].Station));
     }
@@ -75,8 +77,8 @@ public partial class TellingTests
     [Fact]
     public void A_plan_told_in_inches_has_no_centimetre_left_and_its_numbers_unchanged()
     {
-        var plan = Jobs.Plan(Jobs.On("baby-bodysuit", "Little\nPebble"));
-        var inches = Retold.In(plan, Units.Inches);
+        var plan = Samples.Plan(Samples.On("baby-bodysuit", "Little\nPebble"));
+        var inches = UnitConversion.In(plan, Units.Inches);
         Assert.Contains(inches.Space.FindIt, s => s.Contains(" in ", StringComparison.Ordinal));
         Assert.All(inches.Decisions.SelectMany(d => d.Because.Append(d.Choice)), s =>
             Assert.DoesNotMatch(@"\d cm\b", s.ToString().Replace("cm body height", string.Empty, StringComparison.Ordinal)));
@@ -93,14 +95,14 @@ public partial class TellingTests
     public void In_inches_no_length_is_left_that_a_tape_could_tell()
     {
         var left = new SortedSet<string>(StringComparer.Ordinal);
-        var jobs = Catalogue.Forms.Select(f => Jobs.On(f.Id, "Ida"))
-            .Append(Jobs.Towel("Hippolyta", w => w with { CapHeightMm = 4 }, ("stitch.outline", "chain")))
-            .Append(Jobs.On("tote", "A very long wording indeed", w => w with { CapHeightMm = 90 }))
+        var jobs = Catalogue.Forms.Select(f => Samples.On(f.Id, "Ida"))
+            .Append(Samples.Towel("Hippolyta", w => w with { CapHeightMm = 4 }, ("stitch.outline", "chain")))
+            .Append(Samples.On("tote", "A very long wording indeed", w => w with { CapHeightMm = 90 }))
             .Append(new Job("tea-towel", [new MotifElement("sprig", "leaf-sprig", HeightMm: 30),
-                new MotifElement("daisy", "daisy", HeightMm: 900)], Jobs.Monday))
+                new MotifElement("daisy", "daisy", HeightMm: 900)], Samples.Monday))
             .Concat(Core.Crafts.AllCrafts.Ids.SelectMany(c => new[] { 30.0, 120 }.Select(high => new Job("cushion-cover",
-                [new TextElement("w", "BOB") { Craft = c }, new MotifElement("m", "fox-face", HeightMm: high) { Craft = c }], Jobs.Monday))));
-        foreach (var sentence in jobs.SelectMany(j => Sentences.Of(Retold.In(Jobs.Plan(j), Units.Inches), Units.Inches)))
+                [new TextElement("w", "BOB") { Craft = c }, new MotifElement("m", "fox-face", HeightMm: high) { Craft = c }], Samples.Monday))));
+        foreach (var sentence in jobs.SelectMany(j => Sentences.Of(UnitConversion.In(Samples.Plan(j), Units.Inches), Units.Inches)))
         {
             foreach (System.Text.RegularExpressions.Match found in Metric().Matches(sentence))
             {
@@ -125,7 +127,7 @@ public partial class TellingTests
     [Fact]
     public void Words_snap_to_the_items_own_lines()
     {
-        var plan = Jobs.Plan();
+        var plan = Samples.Plan();
         var fold = plan.Space.Snaps.First(s => s.Axis == SnapAxis.Across);
         Assert.Equal(("centre-fold", 250.0), (fold.Id, fold.AtMm));
         var usual = plan.Space.Snaps.First(s => s.Id == "usual-height");
@@ -145,10 +147,10 @@ public partial class TellingTests
     [InlineData("tote", "lowest", 1)]
     public void The_last_free_height_is_the_last(string form, string id, int way)
     {
-        var job = Jobs.On(form, "Mimi", e => e with { CapHeightMm = 12 });
-        var plan = Jobs.Plan(job);
+        var job = Samples.On(form, "Mimi", e => e with { CapHeightMm = 12 });
+        var plan = Samples.Plan(job);
         var snap = plan.Space.Snaps.First(s => s.Id == id);
-        double Overflow(double y) => Jobs.Plan(job with
+        double Overflow(double y) => Samples.Plan(job with
         {
             Elements = [job.Elements[0]
             with { CentreMm = new Core.Geometry.Pt(plan.Elements[0].CentreMm.X, y) }]
@@ -166,19 +168,19 @@ public partial class TellingTests
     [InlineData("Swim 50 m\nRun 100 m", "tea-towel")]
     public void Words_that_speak_of_lengths_stay_as_they_are(string words, string form)
     {
-        var plan = Jobs.Plan(Jobs.On(form, words));
+        var plan = Samples.Plan(Samples.On(form, words));
         var one = words.ReplaceLineEndings(" ");
         var sentences = Sentences.Of(plan).Where(s => s.Contains(one, StringComparison.Ordinal)).ToArray();
         Assert.NotEmpty(sentences);
         foreach (var units in new[] { Units.Centimetres, Units.Inches })
         {
-            var told = Sentences.Of(Retold.In(plan, units)).ToArray();
+            var told = Sentences.Of(UnitConversion.In(plan, units)).ToArray();
             Assert.Equal(sentences.Length, told.Count(s => s.Contains(one, StringComparison.Ordinal)));
             Assert.DoesNotContain(told, s => s.Contains("3937", StringComparison.Ordinal) || s.Contains("1968", StringComparison.Ordinal)
                 || s.Contains("2 in is all", StringComparison.Ordinal));
         }
 
-        Assert.Contains(Sentences.Of(Retold.In(plan, Units.Inches)), s => s.Contains(" in ", StringComparison.Ordinal)
+        Assert.Contains(Sentences.Of(UnitConversion.In(plan, Units.Inches)), s => s.Contains(" in ", StringComparison.Ordinal)
             || s.EndsWith(" in.", StringComparison.Ordinal));
     }
 
@@ -190,7 +192,7 @@ public partial class TellingTests
     [Fact]
     public void A_length_keeps_the_blank_between_words()
     {
-        var plan = Jobs.Plan(new Job("hoop-picture", [new TextElement("name", "Home sweet home")], Jobs.Monday));
+        var plan = Samples.Plan(new Job("hoop-picture", [new TextElement("name", "Home sweet home")], Samples.Monday));
         var told = string.Join(' ', RunTelling.Of(plan).Select(r => r.Letters));
         Assert.Equal("Homesweethome", told.Replace(" ", string.Empty, StringComparison.Ordinal));
         Assert.Contains(RunTelling.Of(plan), r => r.Letters.Contains(' ', StringComparison.Ordinal));

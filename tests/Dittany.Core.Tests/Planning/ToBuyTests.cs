@@ -1,5 +1,7 @@
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Core.Time;
 
 namespace Dittany.Core.Tests.Planning;
@@ -7,7 +9,7 @@ namespace Dittany.Core.Tests.Planning;
 /// <summary>What to buy for what is not begun.</summary>
 public class ToBuyTests
 {
-    private static Plan Made(string words, string colour, Done? done = null) => Jobs.Make(Jobs.Towel() with
+    private static Plan Made(string words, string colour, Done? done = null) => Samples.Make(Samples.Towel() with
     {
         Elements = [new TextElement("name", words, Colour: colour)],
         Title = words,

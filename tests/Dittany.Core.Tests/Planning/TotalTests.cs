@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Laws;
 using Dittany.Core.Materials;
 using Dittany.Core.Planning;
@@ -44,9 +45,9 @@ public sealed class TotalTests
                    from stitch in Book.Lines.Select(s => (string?)s.Id).Append(null)
                    from kind in Kinds
                    select new Job("tea-towel", [new MotifElement("m", "own", HeightMm: HighMm, Stitch: stitch,
-                           Drawing: new OwnDrawing(kind.Kind, kind.Figure)) { Thread = thread.Id }], Jobs.Monday,
-                               Fabric: new StatedFabric(Kind: cloth.Id));
-        All(jobs.Where(j => Jobs.Faults(j, Workshop.Default).Count == 0).ToArray(), 15_000);
+                           Drawing: new OwnDrawing(kind.Kind, kind.Figure)) { Thread = thread.Id }], Samples.Monday,
+                               Fabric: new FabricOverrides(Kind: cloth.Id));
+        All(jobs.Where(j => Samples.Faults(j, Workshop.Default).Count == 0).ToArray(), 15_000);
     }
 
     /// <summary>Small and cramped letters in each of our hands and every stitch: few have room for two holes.</summary>
@@ -58,7 +59,7 @@ public sealed class TotalTests
                    from cap in new[] { 2.0, 3, 4.5 }
                    from words in new[] { "Zoë", "i.8&", "Mimi & Łucja" }
                    where words.All(l => l == ' ' || hand.Has(l.ToString()))
-                   select Jobs.Towel(words, w => w with { Alphabet = hand.Id, Stitch = stitch, CapHeightMm = cap });
+                   select Samples.Towel(words, w => w with { Alphabet = hand.Id, Stitch = stitch, CapHeightMm = cap });
         All(jobs.ToArray(), 700);
     }
 
@@ -70,7 +71,7 @@ public sealed class TotalTests
         {
             try
             {
-                var plan = Jobs.Plan(job);
+                var plan = Samples.Plan(job);
                 foreach (var trouble in plan.Troubles.Concat(Untold(plan)).Concat(AllLaws.Broken(job, Workshop.Default, plan).Select(b =>
                     b.ToString())).Take(1))
                 {

@@ -1,8 +1,8 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Effort;
 using Dittany.Core.Hooping;
 using Dittany.Core.Items;
-using Dittany.Core.Planning;
-using Dittany.Core.Telling;
+using Dittany.Core.Jobs;
 
 namespace Dittany.Core.Tests.Planning;
 
@@ -16,12 +16,12 @@ public class TradeChecks
     [Fact]
     public void A_two_line_name_takes_a_little_under_two_hours()
     {
-        var workshop = Jobs.With(("cut-length", "600")) with { Skill = Skill.Expert };
+        var workshop = Samples.With(("cut-length", "600")) with { Skill = Skill.Expert };
         Job Of(double cap) => new(
-            "baby-bodysuit", [new TextElement("name", "Welcome home\nZoë", Stitch: "split", Strands: 3, CapHeightMm: cap)], Jobs.Monday,
+            "baby-bodysuit", [new TextElement("name", "Welcome home\nZoë", Stitch: "split", Strands: 3, CapHeightMm: cap)], Samples.Monday,
                 Size: "80",
             Overrides: OverrideSet.Of(("transfer.method", "film-traced")));
-        var plan = Jobs.Make(Of(AsWideAs(120, Of, workshop)), workshop);
+        var plan = Samples.Make(Of(AsWideAs(120, Of, workshop)), workshop);
         Assert.InRange(plan.Elements[0].BoxMm.Width, 119, 121);
         Assert.Equal(("split", 3, 600), (plan.Elements[0].Parts[0].Stitch, plan.Threads[0].Strands, plan.Threads[0].CutMm));
         Assert.InRange(plan.Time.HandsOnMinutes, 95, 120);
@@ -38,10 +38,10 @@ public class TradeChecks
     [InlineData("80", 104, 152)]
     public void The_usual_hoop_takes_the_usual_words_on_a_bodysuit(string size, double width, double hoop)
     {
-        Job Of(double cap) => Jobs.On("baby-bodysuit", "Wilhelmine", w => w with { CapHeightMm = cap, Rows = 1, Stitch = "backstitch" },
+        Job Of(double cap) => Samples.On("baby-bodysuit", "Wilhelmine", w => w with { CapHeightMm = cap, Rows = 1, Stitch = "backstitch" },
             ("hoop.size", $"{hoop}")) with
         { Size = size };
-        var plan = Jobs.Plan(Of(AsWideAs(width, Of, Workshop.Default)));
+        var plan = Samples.Plan(Of(AsWideAs(width, Of, Workshop.Default)));
         Assert.Equal(School.Hoop, plan.Hooping.School);
         Assert.InRange(plan.Hooping.Hoops.Count, 1, 2);
         var rib = plan.Space.Obstacles.Single(o => o.Id == "neck-rib").Ring;
@@ -57,11 +57,11 @@ public class TradeChecks
     [Fact]
     public void A_hoop_too_large_for_a_baby_is_ruled_out_and_told()
     {
-        var small = Jobs.Plan(Jobs.On("baby-bodysuit") with { Size = "50" }).Decision("hoop.size")!;
+        var small = Samples.Plan(Samples.On("baby-bodysuit") with { Size = "50" }).Decision("hoop.size")!;
         Assert.Contains(small.RuledOut, r => r.ChoiceId == "152" && r.Because[0].Contains("five inches", StringComparison.Ordinal));
-        var larger = Jobs.Plan(Jobs.On("baby-bodysuit") with { Size = "62" }).Decision("hoop.size")!;
+        var larger = Samples.Plan(Samples.On("baby-bodysuit") with { Size = "62" }).Decision("hoop.size")!;
         Assert.Contains(larger.RuledOut, r => r.ChoiceId == "178" && r.Because[0].Contains("does not go in", StringComparison.Ordinal));
-        var stopped = Jobs.Plan(Jobs.On("baby-bodysuit", overrules: ("hoop.size", "178")) with { Size = "50" });
+        var stopped = Samples.Plan(Samples.On("baby-bodysuit", overrules: ("hoop.size", "178")) with { Size = "50" });
         Assert.Equal(178, stopped.Hooping.Hoops[0].HoopMm);
         Assert.Contains(stopped.Cautions, c => c.Severity == Severity.Stop && c.Text.Contains("five inches", StringComparison.Ordinal));
     }
@@ -72,7 +72,7 @@ public class TradeChecks
     [InlineData("terry")]
     public void What_a_ring_would_crush_is_worked_in_the_hand(string cloth)
     {
-        var plan = Jobs.Plan(Jobs.On("tea-towel") with { Fabric = new StatedFabric(cloth) });
+        var plan = Samples.Plan(Samples.On("tea-towel") with { Fabric = new FabricOverrides(cloth) });
         Assert.Equal(School.InHand, plan.Hooping.School);
         Assert.Contains("crushes", string.Join(' ', plan.Decision("hoop.school")!.Because), StringComparison.Ordinal);
     }
@@ -85,7 +85,7 @@ public class TradeChecks
     [InlineData(402.0, true)]
     public void A_napkin_corner_takes_a_small_hoop_with_scrap_near_the_edge(double? at, bool scrap)
     {
-        var plan = Jobs.Plan(Jobs.On("napkin", "Odalys", w => w with { CentreMm = at is { } x ? new Core.Geometry.Pt(x, x) : null }));
+        var plan = Samples.Plan(Samples.On("napkin", "Odalys", w => w with { CentreMm = at is { } x ? new Core.Geometry.Pt(x, x) : null }));
         Assert.Equal(102, Assert.Single(plan.Hooping.Hoops).HoopMm);
         Assert.Equal(scrap, plan.Cautions.Any(c => c.Id == "hoop.hem"));
     }
@@ -102,7 +102,7 @@ public class TradeChecks
             HoopsMm = hoops.Split(',', StringSplitOptions.RemoveEmptyEntries).Select(h =>
             double.Parse(h, System.Globalization.CultureInfo.InvariantCulture)).ToArray()
         };
-        var plan = Jobs.Make(Jobs.On("baby-bodysuit", "Wilhelmine"), workshop);
+        var plan = Samples.Make(Samples.On("baby-bodysuit", "Wilhelmine"), workshop);
         Assert.Equal(School.InHand, plan.Hooping.School);
         Assert.Contains("in the hand", string.Join(' ', plan.Decision("hoop.school")!.Because), StringComparison.Ordinal);
     }
@@ -111,15 +111,15 @@ public class TradeChecks
     [Fact]
     public void Contradictions_and_crowds_are_told()
     {
-        var crowded = Jobs.Plan(Jobs.On("napkin", "a\nb\nc\nd\ne\nf", w => w with { CapHeightMm = 20 }));
+        var crowded = Samples.Plan(Samples.On("napkin", "a\nb\nc\nd\ne\nf", w => w with { CapHeightMm = 20 }));
         Assert.Contains(crowded.Elements[0].Concerns, c => c.What == "overflows" && c.Remedies.Count > 0);
-        var sheer = Jobs.Plan(Jobs.On("tote") with
+        var sheer = Samples.Plan(Samples.On("tote") with
         {
-            Fabric = new StatedFabric("canvas", Opacity: Core.Materials.Opacity.Sheer,
+            Fabric = new FabricOverrides("canvas", Opacity: Core.Materials.Opacity.Sheer,
             Lined: true)
         });
         Assert.Contains(sheer.Cautions, c => c.Text.Contains("sheer and lined", StringComparison.Ordinal));
-        var stiff = Jobs.Plan(Jobs.On("baby-bodysuit") with { Fabric = new StatedFabric("cotton-jersey", StretchPercent: 0) });
+        var stiff = Samples.Plan(Samples.On("baby-bodysuit") with { Fabric = new FabricOverrides("cotton-jersey", StretchPercent: 0) });
         Assert.Contains(stiff.Cautions, c => c.Text.Contains("does not stretch", StringComparison.Ordinal));
     }
 
@@ -131,7 +131,7 @@ public class TradeChecks
     [InlineData("tote", "Wilhelmine Alder", "adult", false)]
     [InlineData("tea-towel", "Wilhelmine Alder", "child", false)]
     public void A_childs_full_name_outside(string form, string words, string wearer, bool told) =>
-        Assert.Equal(told, Jobs.Plan(Jobs.On(form, words) with { Wearer = wearer }).Cautions.Any(c =>
+        Assert.Equal(told, Samples.Plan(Samples.On(form, words) with { Wearer = wearer }).Cautions.Any(c =>
             c.Text.Contains("full name", StringComparison.Ordinal)));
 
     /// <summary>
@@ -141,11 +141,11 @@ public class TradeChecks
     [Fact]
     public void A_baby_has_its_cautions_and_cover()
     {
-        var plan = Jobs.Plan(Jobs.On("baby-bodysuit"));
+        var plan = Samples.Plan(Samples.On("baby-bodysuit"));
         Assert.Contains(plan.Cautions, c => c.Kind == CautionKind.Person && c.Text.Contains("swallowed", StringComparison.Ordinal));
         Assert.Contains(plan.Finish, f => f.Contains("soft cover", StringComparison.Ordinal));
         Assert.Contains(plan.CareTold, f => f.Contains("back", StringComparison.Ordinal));
-        Assert.DoesNotContain(Jobs.Plan(Jobs.On("baby-bodysuit") with { Wearer = "nobody" }).Finish, f =>
+        Assert.DoesNotContain(Samples.Plan(Samples.On("baby-bodysuit") with { Wearer = "nobody" }).Finish, f =>
             f.Contains("soft cover", StringComparison.Ordinal));
     }
 
@@ -156,12 +156,12 @@ public class TradeChecks
     [Fact]
     public void Care_follows_the_weakest()
     {
-        Assert.Contains("Do not wash", Jobs.Plan(Jobs.On("tote") with { Fabric = new StatedFabric("wool-felt") }).CareTold[0],
+        Assert.Contains("Do not wash", Samples.Plan(Samples.On("tote") with { Fabric = new FabricOverrides("wool-felt") }).CareTold[0],
             StringComparison.Ordinal);
-        Assert.Contains("30 °C", Jobs.Plan(Jobs.On("tea-towel", with: w => w with { Colour = "indigo" })).CareTold[0],
+        Assert.Contains("30 °C", Samples.Plan(Samples.On("tea-towel", with: w => w with { Colour = "indigo" })).CareTold[0],
             StringComparison.Ordinal);
-        Assert.Contains("40 °C", Jobs.Plan(Jobs.On("tea-towel", with: w => w with { Colour = "leaf" })).CareTold[0], StringComparison.Ordinal);
-        Assert.Contains(Jobs.Plan(Jobs.On("tote") with { Fabric = new StatedFabric("velvet") }).CareTold, c => c == "Do not iron.");
+        Assert.Contains("40 °C", Samples.Plan(Samples.On("tea-towel", with: w => w with { Colour = "leaf" })).CareTold[0], StringComparison.Ordinal);
+        Assert.Contains(Samples.Plan(Samples.On("tote") with { Fabric = new FabricOverrides("velvet") }).CareTold, c => c == "Do not iron.");
     }
 
     /// <summary>The height at which words come out this wide: widths grow as heights do, the thread's own apart.</summary>
@@ -170,7 +170,7 @@ public class TradeChecks
         var cap = 16.0;
         for (var i = 0; i < 4; i++)
         {
-            cap = Math.Round(cap * width / Jobs.Make(job(cap), workshop).Elements[0].BoxMm.Width, 2);
+            cap = Math.Round(cap * width / Samples.Make(job(cap), workshop).Elements[0].BoxMm.Width, 2);
         }
 
         return cap;

@@ -1,3 +1,5 @@
+using Dittany.Core.Advising;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Planning;
 using Dittany.Core.Words;
@@ -19,8 +21,8 @@ public class TrialTests
         var found = 0;
         foreach (var cap in Heights)
         {
-            var job = Jobs.Towel("Beatrice", w => w with { CapHeightMm = cap, Stitch = "backstitch", Strands = 2 });
-            var plan = Jobs.Plan(job);
+            var job = Samples.Towel("Beatrice", w => w with { CapHeightMm = cap, Stitch = "backstitch", Strands = 2 });
+            var plan = Samples.Plan(job);
             if (Trial.Of(plan) is not { } trial)
             {
                 continue;
@@ -33,14 +35,14 @@ public class TrialTests
             foreach (var open in new[] { true, false })
             {
                 var after = trial.After(open, 1);
-                Assert.InRange(after, Trial.LeastShare, Trial.MostShare);
+                Assert.InRange(after, TrialShares.LeastShare, TrialShares.MostShare);
                 var hers = Workshop.Default with { Trials = new Dictionary<string, double> { [trial.Cloth] = after } };
-                var then = Jobs.Make(job, hers);
+                var then = Samples.Make(job, hers);
                 Assert.Equal(open, then.Elements[0].Letters!.Single(l => l.Letter == trial.Letter).Reads);
                 Assert.Equal(open, then.Elements[0].Concerns.All(c => c.What != "closes-up" || c.Letter != trial.Letter));
                 Assert.Null(Trial.Of(then));
                 var elsewhere = job with { Form = "t-shirt-adult" };
-                Assert.Equal(Jobs.Plan(elsewhere).Elements[0].Letters, Jobs.Make(elsewhere, hers).Elements[0].Letters);
+                Assert.Equal(Samples.Plan(elsewhere).Elements[0].Letters, Samples.Make(elsewhere, hers).Elements[0].Letters);
             }
         }
 
@@ -51,10 +53,10 @@ public class TrialTests
     [Fact]
     public void It_is_proposed_only_where_it_helps()
     {
-        Assert.Null(Trial.Of(Jobs.Plan(Jobs.Towel("Beatrice", w => w with { CapHeightMm = 40 }))));
-        var job = Heights.Select(cap => Jobs.Towel("Beatrice", w => w with { CapHeightMm = cap, Stitch = "backstitch", Strands = 2 })).First(j =>
-            Trial.Of(Jobs.Plan(j)) is not null);
-        Assert.Contains(Next.Of(Jobs.Plan(job), false, false), w => w.Kind == "trial");
-        Assert.Null(Trial.Of(Jobs.Plan(job with { Done = new(true, 1) })));
+        Assert.Null(Trial.Of(Samples.Plan(Samples.Towel("Beatrice", w => w with { CapHeightMm = 40 }))));
+        var job = Heights.Select(cap => Samples.Towel("Beatrice", w => w with { CapHeightMm = cap, Stitch = "backstitch", Strands = 2 })).First(j =>
+            Trial.Of(Samples.Plan(j)) is not null);
+        Assert.Contains(Next.Of(Samples.Plan(job), false, false), w => w.Kind == "trial");
+        Assert.Null(Trial.Of(Samples.Plan(job with { Done = new(true, 1) })));
     }
 }

@@ -1,8 +1,9 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Hooping;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Planning;
 using Dittany.Core.Route;
-using Dittany.Core.Telling;
 using Dittany.Core.Words;
 
 namespace Dittany.Core.Tests.Planning;

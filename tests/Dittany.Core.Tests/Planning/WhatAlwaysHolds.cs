@@ -1,6 +1,7 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Hooping;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Planning;
 using Dittany.Core.Route;
 using Dittany.Core.Space;
@@ -20,9 +21,9 @@ public class WhatAlwaysHolds
     private const double GridMm = 0.003;
 
     [ManyTimes(70)]
-    public FsCheck.Property Stitches_follow_their_lines() => Prop.ForAll(Jobs.Any(), input =>
+    public FsCheck.Property Stitches_follow_their_lines() => Prop.ForAll(Samples.Any(), input =>
     {
-        var plan = Jobs.Make(input.Job, input.Workshop);
+        var plan = Samples.Make(input.Job, input.Workshop);
         foreach (var element in plan.Elements)
         {
             foreach (var part in element.Parts)
@@ -34,9 +35,9 @@ public class WhatAlwaysHolds
     });
 
     [ManyTimes(70)]
-    public FsCheck.Property Every_stitch_lies_in_the_field_or_a_concern_says_by_how_much() => Prop.ForAll(Jobs.Any(), input =>
+    public FsCheck.Property Every_stitch_lies_in_the_field_or_a_concern_says_by_how_much() => Prop.ForAll(Samples.Any(), input =>
     {
-        var plan = Jobs.Make(input.Job, input.Workshop);
+        var plan = Samples.Make(input.Job, input.Workshop);
         var field = FieldOf(plan);
         foreach (var element in plan.Elements)
         {
@@ -52,9 +53,9 @@ public class WhatAlwaysHolds
     });
 
     [ManyTimes(70)]
-    public FsCheck.Property The_route_holds_every_stitch_once_and_its_floats_keep_the_rule() => Prop.ForAll(Jobs.Any(), input =>
+    public FsCheck.Property The_route_holds_every_stitch_once_and_its_floats_keep_the_rule() => Prop.ForAll(Samples.Any(), input =>
     {
-        var plan = Jobs.Make(input.Job, input.Workshop);
+        var plan = Samples.Make(input.Job, input.Workshop);
         var all = plan.Elements.SelectMany(e => e.Parts.SelectMany((p, i) => p.Stitches.Select((_, s) => (e.Id, i, s)))).ToHashSet();
         Assert.Equal(all.Count, plan.Route.Count);
         Assert.True(all.SetEquals(plan.Route.Select(r => (r.Element, r.Part, r.Stitch))));
@@ -96,9 +97,9 @@ public class WhatAlwaysHolds
     });
 
     [ManyTimes(70)]
-    public FsCheck.Property Hoopings_cover_every_stitch() => Prop.ForAll(Jobs.Any(), input =>
+    public FsCheck.Property Hoopings_cover_every_stitch() => Prop.ForAll(Samples.Any(), input =>
     {
-        var plan = Jobs.Make(input.Job, input.Workshop);
+        var plan = Samples.Make(input.Job, input.Workshop);
         Assert.Equal(plan.Hooping.School == School.InHand, plan.Hooping.Hoops.Count == 0);
         Assert.True(plan.Hooping.Hoops.Count >= plan.Hooping.LowerBound);
         foreach (var row in plan.Route.Where(_ => plan.Hooping.School != School.InHand))
@@ -115,9 +116,9 @@ public class WhatAlwaysHolds
     });
 
     [ManyTimes(80)]
-    public FsCheck.Property Threads_are_the_sum_of_their_stitches() => Prop.ForAll(Jobs.Any(), input =>
+    public FsCheck.Property Threads_are_the_sum_of_their_stitches() => Prop.ForAll(Samples.Any(), input =>
     {
-        var plan = Jobs.Make(input.Job, input.Workshop);
+        var plan = Samples.Make(input.Job, input.Workshop);
         var need = Assert.Single(plan.Threads);
         var front = plan.Elements.SelectMany(e => e.Parts).SelectMany(p => p.Stitches).Sum(s => s.ThreadMm);
         var thickness = ThicknessOf(plan, input.Workshop);
@@ -151,15 +152,15 @@ public class WhatAlwaysHolds
         : part.Stitches.SelectMany(s => new[] { s.FromMm, s.ToMm });
 
     [ManyTimes(40)]
-    public FsCheck.Property Remedies_are_true() => Prop.ForAll(Jobs.Any(), input => RemediesHold(input.Job, input.Workshop));
+    public FsCheck.Property Remedies_are_true() => Prop.ForAll(Samples.Any(), input => RemediesHold(input.Job, input.Workshop));
 
     /// <summary>
     /// Arranged words, with motifs and beside them: in the field or said by how much not, every stitch once in the route, remedies true.
     /// </summary>
     [ManyTimes(25)]
-    public FsCheck.Property Arranged_words_and_motifs_keep_all_of_it() => Prop.ForAll(Jobs.Arranged(), input =>
+    public FsCheck.Property Arranged_words_and_motifs_keep_all_of_it() => Prop.ForAll(Samples.Arranged(), input =>
     {
-        var plan = Jobs.Make(input.Job, input.Workshop);
+        var plan = Samples.Make(input.Job, input.Workshop);
         var field = FieldOf(plan);
         Assert.Equal(plan.Elements.Sum(e => e.Parts.Sum(p => p.Stitches.Count)), plan.Route.Count);
         foreach (var element in plan.Elements)
@@ -175,7 +176,7 @@ public class WhatAlwaysHolds
 
     private static void RemediesHold(Job job, Workshop workshop)
     {
-        var plan = Jobs.Make(job, workshop);
+        var plan = Samples.Make(job, workshop);
         var asked = job.Wordings[0];
         foreach (var concern in plan.Elements[0].Concerns)
         {
@@ -191,7 +192,7 @@ public class WhatAlwaysHolds
                     Alphabet = remedy.Alphabet ?? asked.Alphabet,
                     RadiusMm = remedy.RadiusMm ?? asked.RadiusMm,
                 };
-                var cured = Jobs.Make(job with { Elements = [taken] }, workshop);
+                var cured = Samples.Make(job with { Elements = [taken] }, workshop);
                 Assert.False(cured.Elements[0].Concerns.Any(c => c.What == concern.What && c.Letter == concern.Letter),
                     $"{asked}: {concern.Text} was not cured by {remedy}: "
                         + $"{string.Join(' ', cured.Elements[0].Concerns.Select(c => c.Text))}");
@@ -201,16 +202,16 @@ public class WhatAlwaysHolds
 
     [ManyTimes(40)]
     public FsCheck.Property The_largest_fits_and_a_hair_more_does_not() =>
-        Prop.ForAll(Jobs.Any(), input => LargestHolds(input.Job, input.Workshop));
+        Prop.ForAll(Samples.Any(), input => LargestHolds(input.Job, input.Workshop));
 
     /// <summary>Round rings, on arcs, along edges and with motifs too, exactly or found by search: within half a percent.</summary>
     [ManyTimes(30)]
     public FsCheck.Property The_largest_of_arranged_words_fits_and_a_hair_more_does_not() =>
-        Prop.ForAll(Jobs.Arranged(), input => LargestHolds(input.Job.With(e => e is MotifElement ? null : e), input.Workshop));
+        Prop.ForAll(Samples.Arranged(), input => LargestHolds(input.Job.With(e => e is MotifElement ? null : e), input.Workshop));
 
     private static void LargestHolds(Job job, Workshop workshop)
     {
-        var plan = Jobs.Make(job, workshop);
+        var plan = Samples.Make(job, workshop);
         var (asked, planned) = (job.Wordings[0], plan.Elements[0]);
         var largest = planned.LargestCapHeightMm;
         if (largest is < 2.1 or > 295)
@@ -220,7 +221,7 @@ public class WhatAlwaysHolds
 
         var line = planned.Parts.First(p => p.Role == "letter");
         var (strands, stitch) = (line.Strands, line.Stitch);
-        PlannedElement At(double cap) => Jobs.Make(job with
+        PlannedElement At(double cap) => Samples.Make(job with
         {
             Elements = [asked
             with { CapHeightMm = cap, Strands = strands, Stitch = stitch, Rows = asked.Text.Contains('\n', StringComparison.Ordinal) ? null
@@ -233,15 +234,15 @@ public class WhatAlwaysHolds
     }
 
     [ManyTimes(40)]
-    public FsCheck.Property Mirroring_is_what_the_proof_composes_and_rankings_agree() => Prop.ForAll(Jobs.Any(), input =>
+    public FsCheck.Property Mirroring_is_what_the_proof_composes_and_rankings_agree() => Prop.ForAll(Samples.Any(), input =>
     {
-        var plan = Jobs.Make(input.Job, input.Workshop);
+        var plan = Samples.Make(input.Job, input.Workshop);
         var chain = Methods.ChainWith(plan.Transfer.Method, plan.Transfer.Marker.Id);
         Assert.Equal(chain.Count == 0 ? null : MirrorProof.PrintMirrored(chain), plan.Transfer.PrintMirrored);
         Assert.Equal(Methods.All.Count, plan.Transfer.Ranking.Count);
         Assert.Equal(plan.Transfer.Method.Id, Assert.Single(plan.Transfer.Ranking, r => r.Verdict == "chosen").Method);
         Assert.All(plan.Decisions, d => Assert.NotEmpty(d.Because));
-        Assert.All(plan.Decisions, d => Assert.Equal(d.Station, DecisionBook.Find(d.Id)!.At));
+        Assert.All(plan.Decisions, d => Assert.Equal(d.Station, DecisionRegistry.Find(d.Id)!.At));
         Assert.Equal(plan.Decisions.Count, plan.Decisions.Select(d => d.Id).Distinct(StringComparer.Ordinal).Count());
     });
 

@@ -1,6 +1,7 @@
+using Dittany.Core.Jobs;
 using Dittany.Core.Measures;
-using Dittany.Core.Planning;
 using Dittany.Core.Route;
+using Dittany.Core.Telling;
 using Dittany.Core.Tests.Planning;
 
 namespace Dittany.Core.Tests.Route;
@@ -14,7 +15,7 @@ public class ParkedNeedlesTests
     {
         for (var seed = 1; seed <= 200; seed++)
         {
-            var chance = new Chance(seed * 7919);
+            var chance = new SeededRandom(seed * 7919);
             var threads = Enumerable.Range(0, 2 + (int)(chance.Next() * 8)).Select(_ => $"t{(int)(chance.Next() * 5)}").ToArray();
             var needles = 1 + (int)(chance.Next() * 4);
             Assert.Equal((seed, Least(threads, needles)), (seed, ParkedNeedles.Threaded(threads, needles)));
@@ -49,8 +50,8 @@ public class ParkedNeedlesTests
     [Fact]
     public void A_plan_by_how_many_needles_are_kept_threaded()
     {
-        var job = new Job("tea-towel", [new MotifElement("row", "flower-stem", HeightMm: 30, Arrangement: "row", Count: 5)], Jobs.Monday);
-        var plans = new[] { "1", "3", "12" }.Select(n => Jobs.Make(job, Jobs.With(("needles-threaded", n), ("motif-rounds", "plant-by-plant")))).ToArray();
+        var job = new Job("tea-towel", [new MotifElement("row", "flower-stem", HeightMm: 30, Arrangement: "row", Count: 5)], Samples.Monday);
+        var plans = new[] { "1", "3", "12" }.Select(n => Samples.Make(job, Samples.With(("needles-threaded", n), ("motif-rounds", "plant-by-plant")))).ToArray();
         var cuts = plans.Select(p => p.Route.Count(r => r.Cut)).ToArray();
         Assert.True(cuts[0] > cuts[1] && cuts[1] >= cuts[2], string.Join(' ', cuts));
         Assert.True(plans[0].Time.HandsOnMinutes > plans[2].Time.HandsOnMinutes);
@@ -58,7 +59,7 @@ public class ParkedNeedlesTests
         Assert.All(plans, p => Assert.Equal(plans[0].Route.Select(r => (r.Element, r.Part, r.Stitch)),
             p.Route.Select(r => (r.Element, r.Part, r.Stitch))));
         Assert.All(plans, p => Assert.Equal(p.Threads.Sum(t => t.Cuts), p.Route.Count(r => r.Cut)));
-        var field = Jobs.Plan(FieldOfFlowersTests.Make());
+        var field = Samples.Plan(FieldOfFlowersTests.Make());
         Assert.Contains(field.Decision("order.parts")!.Because, b => b.Contains("threads and one needle", StringComparison.Ordinal));
         Assert.Contains(plans[1].Decision("order.parts")!.Because, b => b.Contains("Up to 3 needles stay threaded", StringComparison.Ordinal));
         var parts = plans[1].Elements.ToDictionary(e => e.Id, e => e.Parts, StringComparer.Ordinal);
@@ -70,7 +71,7 @@ public class ParkedNeedlesTests
             rest[thread] = row.AtMm;
         }
 
-        var steps = NeedleSteps.Of(plans[1], Jobs.Monday).SelectMany(s => s.Do).Select(d => d.ToString()).ToArray();
+        var steps = NeedleSteps.Of(plans[1], Samples.Monday).SelectMany(s => s.Do).Select(d => d.ToString()).ToArray();
         Assert.Contains(steps, s => s.StartsWith("Take up the needle with", StringComparison.Ordinal));
     }
 }

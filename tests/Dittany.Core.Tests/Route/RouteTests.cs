@@ -1,6 +1,5 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
-using Dittany.Core.Planning;
 using Dittany.Core.Route;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
@@ -215,10 +214,10 @@ public class RouteTests
     [Fact]
     public void On_sheer_cloth_every_letter_ends_its_thread()
     {
-        var sheer = new StatedFabric("lawn", "#ffffff");
-        var plan = Jobs.Plan(Jobs.On("napkin", "ill") with { Fabric = sheer });
+        var sheer = new FabricOverrides("lawn", "#ffffff");
+        var plan = Samples.Plan(Samples.On("napkin", "ill") with { Fabric = sheer });
         Assert.Equal(3, plan.Route.Max(r => r.Run));
-        var alike = Jobs.Plan(Jobs.On("napkin", "ill", w => w with { Colour = "#f7f4ec" }) with { Fabric = sheer });
+        var alike = Samples.Plan(Samples.On("napkin", "ill", w => w with { Colour = "#f7f4ec" }) with { Fabric = sheer });
         Assert.True(alike.Route.Max(r => r.Run) < 3);
         Assert.Contains("does not show through", string.Join(' ', alike.Decision("order.parts")!.Because), StringComparison.Ordinal);
     }

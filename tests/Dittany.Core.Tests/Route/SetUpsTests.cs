@@ -15,16 +15,16 @@ public class SetUpsTests
     {
         for (var seed = 1; seed <= 150; seed++)
         {
-            var chance = new Chance(seed * 2503);
+            var chance = new SeededRandom(seed * 2503);
             var count = 2 + (int)(chance.Next() * 6);
             var nodes = Enumerable.Range(0, count).Select(i => new SetUpNode($"t{(int)(chance.Next() * 4)}", chance.Next(),
                 [.. Enumerable.Range(0, i).Where(_ => chance.Next() < 0.25)])).ToArray();
             var threaded = chance.Next() < 0.5 ? "t1" : null;
-            var (order, found, bound) = SetUps.Fewest(nodes, threaded);
+            var (order, found, bound) = ThreadChangeOrder.Fewest(nodes, threaded);
             Assert.Equal(Enumerable.Range(0, count), order.Order());
             Assert.All(order.Select((n, at) => (n, at)), o =>
                 Assert.All(nodes[o.n].After, before => Assert.Contains(before, order.Take(o.at))));
-            Assert.Equal(found, SetUps.Count(order, nodes, threaded));
+            Assert.Equal(found, ThreadChangeOrder.Count(order, nodes, threaded));
             Assert.Equal((seed, Least(nodes, threaded), found), (seed, found, bound));
         }
     }
@@ -62,7 +62,7 @@ public class SetUpsTests
         var (all, least) = (0.0, 0.0);
         for (var seed = 1; seed <= 100; seed++)
         {
-            var chance = new Chance(seed * 911);
+            var chance = new SeededRandom(seed * 911);
             var places = Enumerable.Range(0, 3 + (int)(chance.Next() * 5))
                 .Select(_ => new Pt(chance.Between(0, 100), chance.Between(0, 100))).ToArray();
             var from = new Pt(0, 0);

@@ -1,4 +1,5 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Jobs;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
 using Dittany.Core.Route;
@@ -15,21 +16,21 @@ public class ThreadEconomyTests
 {
     private static readonly Dictionary<string, Job> Kinds = new(StringComparer.Ordinal)
     {
-        ["name, upright hand"] = Jobs.On("baby-bodysuit", "Zoë"),
-        ["two rows, upright hand"] = Jobs.On("baby-bodysuit", "Little\nPebble"),
-        ["name, joined hand"] = Jobs.On("tea-towel", "Henrietta", w => w with { Alphabet = "joined-hand" }),
-        ["name, plain capitals"] = Jobs.On("tote", "WILHELMINE", w => w with { Alphabet = "plain-capitals", CapHeightMm = 25 }),
-        ["long wording"] = Jobs.On("tea-towel", "Bread and butter", w => w with { CapHeightMm = 18 }),
-        ["monogram"] = Jobs.On("napkin", "MB", w => w with { CapHeightMm = 22 }),
+        ["name, upright hand"] = Samples.On("baby-bodysuit", "Zoë"),
+        ["two rows, upright hand"] = Samples.On("baby-bodysuit", "Little\nPebble"),
+        ["name, joined hand"] = Samples.On("tea-towel", "Henrietta", w => w with { Alphabet = "joined-hand" }),
+        ["name, plain capitals"] = Samples.On("tote", "WILHELMINE", w => w with { Alphabet = "plain-capitals", CapHeightMm = 25 }),
+        ["long wording"] = Samples.On("tea-towel", "Bread and butter", w => w with { CapHeightMm = 18 }),
+        ["monogram"] = Samples.On("napkin", "MB", w => w with { CapHeightMm = 22 }),
         ["sprig"] = Motif("leaf-sprig", 70),
         ["sprig of fifteen leaves"] = Motif("olive-branch", 90),
         ["daisy"] = Motif("daisy", 60),
         ["ring of daisies"] = new Job("tea-towel", [new MotifElement("ring", "daisy", HeightMm: 120, Arrangement: "ring", Count: 8,
-                Colour: "#8f3a67")], Jobs.Monday),
-        ["flowers in a row"] = new Job("cushion-cover", [new MotifElement("row", "flower-stem", HeightMm: 60, Arrangement: "row", Count: 3)], Jobs.Monday),
+                Colour: "#8f3a67")], Samples.Monday),
+        ["flowers in a row"] = new Job("cushion-cover", [new MotifElement("row", "flower-stem", HeightMm: 60, Arrangement: "row", Count: 3)], Samples.Monday),
         ["block with three motifs"] = new Job("quilt-block", [new MotifElement("a", "daisy", HeightMm: 50, CentreMm: new Pt(70, 70)),
             new MotifElement("b", "leaf-sprig", HeightMm: 60, CentreMm: new Pt(180, 80)),
-            new MotifElement("c", "heart", HeightMm: 40, CentreMm: new Pt(120, 190))], Jobs.Monday),
+            new MotifElement("c", "heart", HeightMm: 40, CentreMm: new Pt(120, 190))], Samples.Monday),
     };
 
     public static TheoryData<string> All() => [.. Kinds.Keys];
@@ -38,7 +39,7 @@ public class ThreadEconomyTests
     [MemberData(nameof(All))]
     public void Few_more_threads_than_must_be(string kind)
     {
-        var plan = Jobs.Make(Kinds[kind], Workshop.Default);
+        var plan = Samples.Make(Kinds[kind], Workshop.Default);
         var ends = plan.Threads.Sum(t => t.Runs);
         var least = plan.Threads.Sum(t => Least(plan, t));
         Assert.True(ends <= Math.Ceiling(least * 1.2), $"{kind}: {ends} threads where {least} must be");
@@ -96,5 +97,5 @@ public class ThreadEconomyTests
     }
 
     private static Job Motif(string id, double high) =>
-        new("tea-towel", [new MotifElement("motif", id, HeightMm: high)], Jobs.Monday);
+        new("tea-towel", [new MotifElement("motif", id, HeightMm: high)], Samples.Monday);
 }

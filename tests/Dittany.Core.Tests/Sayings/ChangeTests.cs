@@ -1,4 +1,5 @@
 using System.Globalization;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Planning;
 using Dittany.Core.Sayings;

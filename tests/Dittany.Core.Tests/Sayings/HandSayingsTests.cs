@@ -1,4 +1,4 @@
-using Dittany.Core.Planning;
+using Dittany.Core.Jobs;
 using Dittany.Core.Sayings;
 
 namespace Dittany.Core.Tests.Sayings;

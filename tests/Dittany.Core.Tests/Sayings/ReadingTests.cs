@@ -1,5 +1,4 @@
 using System.Text;
-using Dittany.Core.Planning;
 using Dittany.Core.Sayings;
 
 namespace Dittany.Core.Tests.Sayings;

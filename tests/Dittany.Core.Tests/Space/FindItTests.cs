@@ -39,7 +39,7 @@ public class FindItTests
             from scale in Gen.Choose(90, 112)
             let size = form.Sizes[^1]
             let anchor = form.At(size, zone.Id).Zones.First(z => z.Id == zone.Id).Usual.AnchorMm
-            select Jobs.On(form.Id, "Zoë", w => w with { CentreMm = anchor + new Pt(x / 273.0, y / 251.0) }) with
+            select Samples.On(form.Id, "Zoë", w => w with { CentreMm = anchor + new Pt(x / 273.0, y / 251.0) }) with
             {
                 Zone = zone.Id,
                 MeasuredMm = new Dictionary<string, double>(StringComparer.Ordinal)
@@ -50,7 +50,7 @@ public class FindItTests
             }),
         job =>
         {
-            var plan = Jobs.Plan(job);
+            var plan = Samples.Plan(job);
             var form = Catalogue.Find(job.Form)!;
             var off = Followed(form.At(form.Scaled(job.MeasuredMm, null)!, job.Zone), plan).To(plan.Elements[0].BaselineMm);
             return (off <= 0.5).Label($"{off} mm off on {job.Form} {job.Zone}: {string.Join(" | ", plan.Space.FindIt)}");
@@ -87,11 +87,11 @@ public class FindItTests
     [Fact]
     public void What_paper_promises()
     {
-        Assert.Contains("± 2 mm", Jobs.Plan(Jobs.On("tea-towel")).Space.FindIt[^1], StringComparison.Ordinal);
-        Assert.Contains("± 4 mm", Jobs.Plan(Jobs.On("baby-bodysuit")).Space.FindIt[^1], StringComparison.Ordinal);
-        var far = Jobs.Plan(Jobs.On("tablecloth", "Zoë", w => w with { CentreMm = new Pt(420, 640) })).Space.FindIt[^1];
+        Assert.Contains("± 2 mm", Samples.Plan(Samples.On("tea-towel")).Space.FindIt[^1], StringComparison.Ordinal);
+        Assert.Contains("± 4 mm", Samples.Plan(Samples.On("baby-bodysuit")).Space.FindIt[^1], StringComparison.Ordinal);
+        var far = Samples.Plan(Samples.On("tablecloth", "Zoë", w => w with { CentreMm = new Pt(420, 640) })).Space.FindIt[^1];
         Assert.DoesNotContain("± 2 mm", far, StringComparison.Ordinal);
-        Assert.Contains("within 1 mm of each other", Jobs.Plan(Jobs.On("tea-towel", "Zoë")).Space.FindIt[^1], StringComparison.Ordinal);
+        Assert.Contains("within 1 mm of each other", Samples.Plan(Samples.On("tea-towel", "Zoë")).Space.FindIt[^1], StringComparison.Ordinal);
     }
 
     /// <summary>

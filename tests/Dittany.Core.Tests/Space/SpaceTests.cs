@@ -1,6 +1,6 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
-using Dittany.Core.Planning;
+using Dittany.Core.Jobs;
 using Dittany.Core.Space;
 using Dittany.Core.Tests.Planning;
 
@@ -39,7 +39,7 @@ public class SpaceTests
     [Fact]
     public void The_usual_place_of_a_towel()
     {
-        var plan = Jobs.Plan();
+        var plan = Samples.Plan();
         Assert.Equal(new Pt(250, 700 - TeaTowel.HemMm - 70), plan.Elements[0].BaselineMm);
         Assert.Equal("base-above-hem", plan.Decision("space.place")!.ChoiceId);
     }
@@ -47,9 +47,9 @@ public class SpaceTests
     [Fact]
     public void Several_wordings_stand_below_each_other()
     {
-        var plan = Planning.Jobs.Make(
-            Jobs.Towel() with { Elements = [new TextElement("one", "Bread"), new TextElement("two", "Salt"), new TextElement("three", "Thyme")] },
-                Core.Planning.Workshop.Default);
+        var plan = Planning.Samples.Make(
+            Samples.Towel() with { Elements = [new TextElement("one", "Bread"), new TextElement("two", "Salt"), new TextElement("three", "Thyme")] },
+                Core.Jobs.Workshop.Default);
         Assert.True(plan.Elements[0].BoxMm.Y + plan.Elements[0].BoxMm.Height < plan.Elements[1].BoxMm.Y);
         Assert.True(plan.Elements[1].BoxMm.Y + plan.Elements[1].BoxMm.Height < plan.Elements[2].BoxMm.Y);
         Assert.NotNull(plan.Decision("words.size:two"));

@@ -23,7 +23,7 @@ public class RecommenderTests
     [InlineData(40, "chain", 4)]
     public void Stitch_and_strands_by_height(double cap, string stitch, int strands)
     {
-        var part = Jobs.Plan(Jobs.Towel("HE", w => w with { CapHeightMm = cap })).Elements[0].Parts[0];
+        var part = Samples.Plan(Samples.Towel("HE", w => w with { CapHeightMm = cap })).Elements[0].Parts[0];
         Assert.Equal((stitch, strands), (part.Stitch, part.Strands));
     }
 
@@ -35,12 +35,12 @@ public class RecommenderTests
     [InlineData("HE", 24, "chain")]
     [InlineData("HE", 5, "backstitch")]
     public void Knits_prefer_what_gives(string words, double cap, string stitch) =>
-        Assert.Equal(stitch, Jobs.Plan(Jobs.On("baby-bodysuit", words, w => w with { CapHeightMm = cap })).Elements[0].Parts[0].Stitch);
+        Assert.Equal(stitch, Samples.Plan(Samples.On("baby-bodysuit", words, w => w with { CapHeightMm = cap })).Elements[0].Parts[0].Stitch);
 
     [Fact]
     public void Why_the_first_choice_was_not_taken_is_told()
     {
-        var decision = Jobs.Plan(Jobs.On("baby-bodysuit", "Little", w => w with { CapHeightMm = 12 })).Decision("stitch.outline")!;
+        var decision = Samples.Plan(Samples.On("baby-bodysuit", "Little", w => w with { CapHeightMm = 12 })).Decision("stitch.outline")!;
         Assert.NotEqual("split", decision.ChoiceId);
         Assert.Contains("But here", decision.Because[0], StringComparison.Ordinal);
         Assert.Contains(decision.RuledOut, r => r.ChoiceId == "chain" && r.Because[0].Contains("wants at least", StringComparison.Ordinal));
@@ -72,7 +72,7 @@ public class RecommenderTests
         {
             foreach (var (cap, strands) in new[] { (3.0, 1), (12, 2), (30, 3), (90, 6) })
             {
-                var told = Recommender.BecauseStrands(new Pair(stitch, strands), cap, StitchFacts.Of(Jobs.Plan(Jobs.On("tote", "Oda")).Item.Cloth));
+                var told = Recommender.BecauseStrands(new Pair(stitch, strands), cap, StitchFacts.Of(Samples.Plan(Samples.On("tote", "Oda")).Item.Cloth));
                 Assert.DoesNotContain("∞", told.ToString(), StringComparison.Ordinal);
                 Assert.DoesNotContain("∞", told.In(Core.Measures.Units.Inches).ToString(), StringComparison.Ordinal);
             }

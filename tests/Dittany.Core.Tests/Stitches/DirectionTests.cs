@@ -1,5 +1,6 @@
 using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
+using Dittany.Core.Jobs;
 using Dittany.Core.Planning;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
@@ -135,13 +136,13 @@ public class DirectionTests
     public void A_drawn_line_goes_along_with_its_motif(string motif, string arrangement, string role, double turn)
     {
         var job = new Job("cushion-cover", [new MotifElement("m", motif, HeightMm: 120, Arrangement: arrangement,
-            TurnDegrees: turn, CentreMm: new Pt(200, 200)) { ByPart = [new PartAsked(role, Stitch: "long-and-short")] }], Jobs.Monday);
-        var plan = Jobs.Make(job, Workshop.Default);
+            TurnDegrees: turn, CentreMm: new Pt(200, 200)) { ByPart = [new PartAsked(role, Stitch: "long-and-short")] }], Samples.Monday);
+        var plan = Samples.Make(job, Workshop.Default);
         var first = plan.Elements[0].Design!.Shapes.First(s => s.Role == role && s.Area is not null);
         var (least, most) = first.Area!.Covers().Box;
         Pt[] drawn = [new(least.X, most.Y), Pt.Lerp(least, most, 0.5), new(most.X, (least.Y + most.Y) / 2)];
         var with = DrawnDirections.With(job, plan, "m", role, null, [drawn]);
-        var planned = Jobs.Make(with, Workshop.Default);
+        var planned = Samples.Make(with, Workshop.Default);
         var shown = Assert.Single(DrawnDirections.Shown(planned.Elements[0], role, null));
         Assert.Equal(drawn.Length, shown.Count);
         Assert.All(shown.Zip(drawn), p => Assert.InRange(p.First.To(p.Second), 0, 0.1));
@@ -149,10 +150,10 @@ public class DirectionTests
         var shapes = planned.Elements[0].Design!.Shapes.Where(s => s.Role == role && s.Area is not null).ToArray();
         Assert.All(shapes, s => Assert.Equal(DirectionKind.ByLines, s.Flow!.Kind));
 
-        var moved = Jobs.Make(with with { Elements = [with.Motifs[0] with { CentreMm = new Pt(207, 191) }] }, Workshop.Default);
+        var moved = Samples.Make(with with { Elements = [with.Motifs[0] with { CentreMm = new Pt(207, 191) }] }, Workshop.Default);
         Assert.All(DrawnDirections.Shown(moved.Elements[0], role, null)[0].Zip(shown), p =>
             Assert.InRange((p.First - p.Second).To(new Pt(7, -9)), 0, 0.01));
-        var without = Jobs.Make(DrawnDirections.With(with, planned, "m", role, null, []), Workshop.Default).Elements[0];
+        var without = Samples.Make(DrawnDirections.With(with, planned, "m", role, null, []), Workshop.Default).Elements[0];
         Assert.DoesNotContain(DrawnDirections.Shown(without, role, null), l => l.Count == drawn.Length);
     }
 
@@ -165,10 +166,10 @@ public class DirectionTests
     [InlineData("long-and-short", 40, false)]
     public void What_cannot_fan_says_so(string fill, double high, bool told)
     {
-        var plan = Jobs.Make(new Job("cushion-cover", [new MotifElement("m", "heart", HeightMm: high)
+        var plan = Samples.Make(new Job("cushion-cover", [new MotifElement("m", "heart", HeightMm: high)
         {
             ByPart = [new PartAsked("outline", Stitch: fill) { Direction = "from-foot" }],
-        }], Jobs.Monday), Workshop.Default);
+        }], Samples.Monday), Workshop.Default);
         Assert.Equal(told, plan.Decision("stitch.fill")!.NotFollowed?.Any(t =>
             t.ToString().Contains("fanning out from the foot", StringComparison.Ordinal)) == true);
     }
@@ -177,7 +178,7 @@ public class DirectionTests
     [Fact]
     public void Directions_that_make_no_sense_are_told()
     {
-        IReadOnlyList<JobFault> Faults(PartAsked part) => Jobs.Faults(new Job("tote", [new MotifElement("m", "heart") { ByPart = [part] }], Jobs.Monday), Workshop.Default);
+        IReadOnlyList<ValidationError> Faults(PartAsked part) => Samples.Faults(new Job("tote", [new MotifElement("m", "heart") { ByPart = [part] }], Samples.Monday), Workshop.Default);
         Assert.Contains(Faults(new PartAsked("outline", DirectionDegrees: 4) { Direction = "along" }), f => f.Pointer.EndsWith("/direction", StringComparison.Ordinal));
         Assert.Contains(Faults(new PartAsked("outline") { Direction = "sideways" }), f => f.Try.Contains("from-middle", StringComparison.Ordinal));
         Assert.Contains(Faults(new PartAsked("outline") { DirectionLines = [[new Pt(0, 0)]] }), f =>

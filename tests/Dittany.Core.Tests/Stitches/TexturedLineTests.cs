@@ -163,8 +163,8 @@ public class TexturedLineTests
     [MemberData(nameof(Lines))]
     public void Every_stitch_is_told_for_what_it_is(string stitch)
     {
-        var plan = Jobs.Plan(Jobs.On("tote", "Lo", w => w with { Stitch = stitch, CapHeightMm = 60 }));
-        var told = Enumerable.Range(0, plan.Route.Count).Select(r => Core.Planning.StitchTelling.Tell(plan, r).ToString()).ToArray();
+        var plan = Samples.Plan(Samples.On("tote", "Lo", w => w with { Stitch = stitch, CapHeightMm = 60 }));
+        var told = Enumerable.Range(0, plan.Route.Count).Select(r => Core.Telling.StitchTelling.Tell(plan, r).ToString()).ToArray();
         Assert.DoesNotContain(told, t => t.Contains("makes the dot", StringComparison.Ordinal) || t.Contains("of 0 mm", StringComparison.Ordinal));
         Assert.Equal(stitch is "couching", told.Any(t => t.Contains("ties the laid thread", StringComparison.Ordinal)));
         Assert.Equal(stitch is "coral", told.Any(t => t.Contains("knots the laid thread", StringComparison.Ordinal)));

@@ -1,5 +1,5 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Items;
-using Dittany.Core.Telling;
 using Dittany.Core.Threads;
 
 namespace Dittany.Core.Tests.Threads;

@@ -1,8 +1,9 @@
+using Dittany.Core.Decisions;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Planning;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
-using Dittany.Core.Telling;
 using Dittany.Core.Tests.Planning;
 using Dittany.Core.Threads;
 
@@ -57,13 +58,13 @@ public class ThreadKindTests
     [InlineData("wool", 380, null, 380)]
     public void What_frays_or_wears_is_worked_short(string thread, double most, string? needle, double cut)
     {
-        var job = Jobs.Towel() with
+        var job = Samples.Towel() with
         {
             Form = "cushion-cover",
             Elements = [new TextElement("name", "Juniper", CapHeightMm: 30) { Thread = thread }],
             Overrides = OverrideSet.Of(("thread.cut-length", "900")),
         };
-        var plan = Jobs.Make(job, Workshop.Default);
+        var plan = Samples.Make(job, Workshop.Default);
         var need = Assert.Single(plan.Threads);
         Assert.Equal(thread, need.Thread.Family);
         Assert.Equal(cut, need.CutMm);
@@ -91,8 +92,8 @@ public class ThreadKindTests
     {
         foreach (var kind in ThreadKinds.All)
         {
-            var job = Jobs.Towel() with { Elements = [new TextElement("name", "Iris", CapHeightMm: 28) { Thread = kind.Id }] };
-            var plan = Jobs.Make(job, Workshop.Default);
+            var job = Samples.Towel() with { Elements = [new TextElement("name", "Iris", CapHeightMm: 28) { Thread = kind.Id }] };
+            var plan = Samples.Make(job, Workshop.Default);
             var element = plan.Elements[0];
             Assert.All(element.Parts, p => Assert.Equal(kind, p.Thread.Kind));
             var part = element.Parts.First(p => p.Role == "letter");
@@ -112,8 +113,8 @@ public class ThreadKindTests
     [InlineData("silk", null, null, "/elements/0/thread", "There is no thread")]
     public void What_cannot_be_is_told_with_its_field(string thread, int? strands, string? stitch, string at, string told)
     {
-        var job = Jobs.Towel() with { Elements = [new TextElement("name", "Iris", Strands: strands, Stitch: stitch) { Thread = thread }] };
-        var fault = Assert.Single(Jobs.Faults(job, Workshop.Default));
+        var job = Samples.Towel() with { Elements = [new TextElement("name", "Iris", Strands: strands, Stitch: stitch) { Thread = thread }] };
+        var fault = Assert.Single(Samples.Faults(job, Workshop.Default));
         Assert.EndsWith(at, fault.Pointer, StringComparison.Ordinal);
         Assert.Contains(told, fault.Detail, StringComparison.Ordinal);
         Assert.NotEmpty(fault.Try);
@@ -123,7 +124,7 @@ public class ThreadKindTests
     [Fact]
     public void Strands_chosen_before_are_not_lost_silently()
     {
-        var plan = Jobs.Make(Jobs.Towel() with
+        var plan = Samples.Make(Samples.Towel() with
         {
             Elements = [new TextElement("name", "Iris") { Thread = "pearl-8" }],
             Overrides = OverrideSet.Of(("thread.strands", "4"), ("stitch.outline", "split")),
@@ -143,10 +144,10 @@ public class ThreadKindTests
     [InlineData("metallic", "scratches")]
     public void Next_to_skin_some_threads_are_ruled_out(string thread, string told)
     {
-        var job = Jobs.Towel() with { Form = "baby-bodysuit", Elements = [new TextElement("name", "Zoë")] };
-        var out1 = Assert.Single(Jobs.Make(job, Workshop.Default).Decision("thread.kind")!.RuledOut, r => r.ChoiceId == thread);
+        var job = Samples.Towel() with { Form = "baby-bodysuit", Elements = [new TextElement("name", "Zoë")] };
+        var out1 = Assert.Single(Samples.Make(job, Workshop.Default).Decision("thread.kind")!.RuledOut, r => r.ChoiceId == thread);
         Assert.Contains(told, string.Join(' ', out1.Because), StringComparison.Ordinal);
-        var overruled = Jobs.Make(job with { Overrides = OverrideSet.Of(("thread.kind", thread)) }, Workshop.Default);
+        var overruled = Samples.Make(job with { Overrides = OverrideSet.Of(("thread.kind", thread)) }, Workshop.Default);
         var first = overruled.Decision("thread.kind")!.Because.Select(b => b.ToString())
             .First(b => b.StartsWith("Think", StringComparison.Ordinal));
         Assert.Contains(told, first, StringComparison.Ordinal);
@@ -157,12 +158,12 @@ public class ThreadKindTests
     [Fact]
     public void Parts_have_threads_of_their_own()
     {
-        var job = Jobs.Towel() with
+        var job = Samples.Towel() with
         {
             Form = "cushion-cover",
             Elements = [new MotifElement("flower", "daisy", HeightMm: 60) { ByPart = [new("petal") { Thread = "wool" }] }],
         };
-        var plan = Jobs.Make(job, Workshop.Default);
+        var plan = Samples.Make(job, Workshop.Default);
         var parts = plan.Elements[0].Parts;
         Assert.All(parts.Where(p => p.Role == "petal"), p => Assert.Equal("wool", p.Thread.Family));
         Assert.All(parts.Where(p => p.Role != "petal"), p => Assert.Equal("cotton", p.Thread.Family));
@@ -173,7 +174,7 @@ public class ThreadKindTests
         Assert.DoesNotContain("Think twice", told, StringComparison.Ordinal);
 
         // Where it would be worn on skin the harm is told, though only a part is in it.
-        var worn = string.Join(' ', Jobs.Make(job with { Form = "baby-bodysuit" }, Workshop.Default).Decision("thread.kind")!.Because);
+        var worn = string.Join(' ', Samples.Make(job with { Form = "baby-bodysuit" }, Workshop.Default).Decision("thread.kind")!.Because);
         Assert.Contains("Think twice: wool itches", worn, StringComparison.Ordinal);
     }
 
@@ -182,8 +183,8 @@ public class ThreadKindTests
     public void A_measured_width_changes_every_plan()
     {
         var hers = Workshop.Default with { ThreadWidthsMm = new Dictionary<string, double> { ["cotton"] = 0.5 } };
-        var job = Jobs.Towel() with { Elements = [new TextElement("name", "Iris", Stitch: "backstitch", Strands: 3, CapHeightMm: 20)] };
-        var (ours, theirs) = (Jobs.Make(job, Workshop.Default).Elements[0], Jobs.Make(job, hers).Elements[0]);
+        var job = Samples.Towel() with { Elements = [new TextElement("name", "Iris", Stitch: "backstitch", Strands: 3, CapHeightMm: 20)] };
+        var (ours, theirs) = (Samples.Make(job, Workshop.Default).Elements[0], Samples.Make(job, hers).Elements[0]);
         Assert.Equal(ours.LineWidthMm * 1.25, theirs.LineWidthMm, 0.002);
         var stitch = Book.Find("backstitch")!;
         Assert.True(stitch.LeastCapMm(new ThreadSize(hers.Thread(ThreadKinds.Cotton), 3)) > stitch.LeastCapMm(3));
@@ -198,8 +199,8 @@ public class ThreadKindTests
     {
         Assert.Equal(1, Variegation.Tones.Sum(t => t.Share), 9);
         Assert.Equal([0, 1, 2, 3, 0], new[] { 0, 0.31, 0.55, 0.85, 1.0 }.Select(s => Variegation.ToneAt(s * Variegation.RepeatMm)));
-        var job = Jobs.Towel() with { Elements = [new TextElement("name", "Juniper", CapHeightMm: 30) { Thread = "variegated", Colour = "#8f3a67" }] };
-        var plan = Jobs.Make(job, Workshop.Default);
+        var job = Samples.Towel() with { Elements = [new TextElement("name", "Juniper", CapHeightMm: 30) { Thread = "variegated", Colour = "#8f3a67" }] };
+        var plan = Samples.Make(job, Workshop.Default);
         var parts = plan.Elements[0].Parts;
         var (cut, used, seen) = (-1, 0.0, new HashSet<string>());
         foreach (var row in plan.Route)
@@ -221,7 +222,7 @@ public class ThreadKindTests
 
         Assert.Equal(3, seen.Count);
         Assert.Contains("within", string.Join(' ', plan.Decision("thread.kind")!.Because), StringComparison.Ordinal);
-        Assert.All(Jobs.Make(Jobs.Towel(), Workshop.Default).Elements[0].Parts, p => Assert.Empty(p.Tones));
+        Assert.All(Samples.Make(Samples.Towel(), Workshop.Default).Elements[0].Parts, p => Assert.Empty(p.Tones));
     }
 
     /// <summary>
@@ -231,8 +232,8 @@ public class ThreadKindTests
     [Fact]
     public void What_is_too_thick_for_the_cloth_is_laid_and_couched()
     {
-        var job = Jobs.Towel() with { Form = "handkerchief", Elements = [new TextElement("name", "Io", CapHeightMm: 30) { Thread = "pearl-5" }] };
-        var plan = Jobs.Make(job, Workshop.Default);
+        var job = Samples.Towel() with { Form = "handkerchief", Elements = [new TextElement("name", "Io", CapHeightMm: 30) { Thread = "pearl-5" }] };
+        var plan = Samples.Make(job, Workshop.Default);
         Assert.Equal("couching", plan.Decision("stitch.outline")!.ChoiceId);
         Assert.Contains("too thick", string.Join(' ', plan.Decision("stitch.outline")!.Because), StringComparison.Ordinal);
         var parts = plan.Elements[0].Parts.Where(p => p.Role == "letter").ToArray();
@@ -244,7 +245,7 @@ public class ThreadKindTests
         Assert.Equal(2, plan.Threads.Count);
 
         // On stout cloth it is sewn.
-        Assert.NotEqual("couching", Jobs.Make(job with { Form = "tote" }, Workshop.Default).Decision("stitch.outline")!.ChoiceId);
+        Assert.NotEqual("couching", Samples.Make(job with { Form = "tote" }, Workshop.Default).Decision("stitch.outline")!.ChoiceId);
     }
 
     /// <summary>
@@ -271,10 +272,10 @@ public class ThreadKindTests
         {
             Threads = [new OwnThread("Aunt’s blue", "#2f5f8f", "cotton"), new OwnThread("far red", "#b03030", "cotton"), new OwnThread("wool blue", "#2f5f90", "wool")],
         };
-        var job = Jobs.Towel() with { Elements = [new TextElement("name", "Io", Colour: "#2a5a8a")] };
-        var hers = Jobs.Make(job, workshop).Decision("thread.colour")!.Alternatives.Where(a => a.Text.ToString().EndsWith("yours", StringComparison.Ordinal)).ToArray();
+        var job = Samples.Towel() with { Elements = [new TextElement("name", "Io", Colour: "#2a5a8a")] };
+        var hers = Samples.Make(job, workshop).Decision("thread.colour")!.Alternatives.Where(a => a.Text.ToString().EndsWith("yours", StringComparison.Ordinal)).ToArray();
         Assert.Equal(["#2f5f8f", "#b03030"], hers.Select(h => h.ChoiceId));
-        var taken = Jobs.Make(job with
+        var taken = Samples.Make(job with
         {
             Elements = [new TextElement("name", "Io")],
             Overrides = OverrideSet.Of(("thread.colour", hers[0].ChoiceId)),

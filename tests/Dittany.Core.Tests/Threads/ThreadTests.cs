@@ -1,6 +1,6 @@
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
-using Dittany.Core.Planning;
 using Dittany.Core.Tests.Planning;
 using Dittany.Core.Threads;
 
@@ -51,12 +51,12 @@ public class ThreadTests
     [Fact]
     public void Two_thicknesses_are_two_rows_with_a_needle_each()
     {
-        var plan = Planning.Jobs.Make(
-            Jobs.Towel() with
+        var plan = Planning.Samples.Make(
+            Samples.Towel() with
             {
                 Elements = [new TextElement("one", "Bread", Strands: 3, Stitch: "backstitch"),
                 new TextElement("two", "Salt", Strands: 1, Stitch: "backstitch")]
-            }, Core.Planning.Workshop.Default);
+            }, Core.Jobs.Workshop.Default);
         Assert.Equal([3, 1], plan.Threads.Select(t => t.Strands));
         Assert.Equal(["crewel-7", "crewel-9"], plan.Threads.Select(t => t.Needle));
         Assert.Equal(plan.Route.Max(r => r.Run), plan.Threads.Sum(t => t.Runs));
@@ -89,13 +89,13 @@ public class ThreadTests
     [Fact]
     public void A_folded_thread_plans_and_says_so()
     {
-        var plan = Jobs.Plan(Jobs.On("tote", "M", w => w with { Strands = 12, Stitch = "stem", CapHeightMm = 60 }));
+        var plan = Samples.Plan(Samples.On("tote", "M", w => w with { Strands = 12, Stitch = "stem", CapHeightMm = 60 }));
         Assert.Equal(("chenille-22", 12), (plan.Threads[0].Needle, plan.Threads[0].Strands));
         Assert.Contains("12 strands are half as many folded double", string.Join(' ', plan.Decision("thread.cut-length")!.Because),
             StringComparison.Ordinal);
         Assert.All(plan.Elements[0].Concerns.SelectMany(c => c.Remedies).Select(r => r.Strands).OfType<int>(), n =>
             Assert.Contains(n, Bundle.Plies));
-        Assert.Contains("8, 10 or 12", Jobs.Faults(Jobs.On("tote", "M", w => w with { Strands = 7 }),
-            Core.Planning.Workshop.Default).Single().Try, StringComparison.Ordinal);
+        Assert.Contains("8, 10 or 12", Samples.Faults(Samples.On("tote", "M", w => w with { Strands = 7 }),
+            Core.Jobs.Workshop.Default).Single().Try, StringComparison.Ordinal);
     }
 }

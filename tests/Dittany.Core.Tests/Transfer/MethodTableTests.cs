@@ -1,5 +1,5 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Materials;
-using Dittany.Core.Telling;
 using Dittany.Core.Tests.Materials;
 using Dittany.Core.Transfer;
 

@@ -58,7 +58,7 @@ public class MirrorProofTests
     public void Rules_choose_as_a_maker_would(string cloth, string colour, string method)
     {
         var facts = new TransferFacts(ThreadAndHoopTests.ClothOf(cloth, colour), ["window", "ink-jet", "iron"], 15, 1);
-        Assert.Equal(method, Telling.RuleTable.Judge(Methods.All.Select(m => m.Id).ToArray(), MethodRules.All, facts)[0].ChoiceId);
+        Assert.Equal(method, Decisions.RuleTable.Judge(Methods.All.Select(m => m.Id).ToArray(), MethodRules.All, facts)[0].ChoiceId);
     }
 
     [Fact]

@@ -1,5 +1,7 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Jobs;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Core.Tests.Planning;
 using Dittany.Core.Transfer;
 using FsCheck;
@@ -13,7 +15,7 @@ namespace Dittany.Core.Tests.Transfer;
 [Trait("Lane", "long")]
 public class PaperShapeTests
 {
-    private static Plan Cushion(MotifElement motif) => Jobs.Plan(new Job("cushion-cover", [motif], Jobs.Monday));
+    private static Plan Cushion(MotifElement motif) => Samples.Plan(new Job("cushion-cover", [motif], Samples.Monday));
 
     /// <summary>
     /// A regular polygon's corners lie on its circle; the paper round it is a circle larger by the spare and half the line.

@@ -1,6 +1,5 @@
+using Dittany.Core.Decisions;
 using Dittany.Core.Materials;
-using Dittany.Core.Planning;
-using Dittany.Core.Telling;
 using Dittany.Core.Tests.Materials;
 using Dittany.Core.Tests.Planning;
 using Dittany.Core.Transfer;
@@ -35,7 +34,7 @@ public class SupportTests
     [Fact]
     public void A_knit_is_backed_before_it_is_marked()
     {
-        var plan = Jobs.Plan(Jobs.On("baby-bodysuit"));
+        var plan = Samples.Plan(Samples.On("baby-bodysuit"));
         Assert.Equal("film-on-top+fusible-knit-behind", plan.Transfer.Stabiliser);
         Assert.StartsWith("Fuse", plan.TransferSteps[0].Do, StringComparison.Ordinal);
         Assert.True(plan.TransferSteps[0].WaitMinutes > 0);
@@ -49,7 +48,7 @@ public class SupportTests
     [InlineData("baby-bodysuit", "fusible-knit-behind")]
     public void A_stabiliser_that_harms_is_carried_out_with_a_stop(string form, string stabiliser)
     {
-        var plan = Jobs.Plan(Jobs.On(form, overrules: ("transfer.stabiliser", stabiliser)));
+        var plan = Samples.Plan(Samples.On(form, overrules: ("transfer.stabiliser", stabiliser)));
         Assert.Equal(stabiliser, plan.Transfer.Stabiliser);
         Assert.Contains(plan.Cautions, c => c.Severity == Severity.Stop);
     }
@@ -95,7 +94,7 @@ public class SupportTests
     [Fact]
     public void Cold_water_comes_before_warm_and_the_iron_last()
     {
-        var plan = Jobs.Plan(Jobs.On("napkin", overrules: [("transfer.method", "light-trace"), ("transfer.marker", "water-erasable"),
+        var plan = Samples.Plan(Samples.On("napkin", overrules: [("transfer.method", "light-trace"), ("transfer.marker", "water-erasable"),
             ("transfer.stabiliser", "film-on-top")]));
         var steps = plan.Removal.Concat(plan.Finish).ToList();
         int At(string words) => steps.FindIndex(s => s.Contains(words, StringComparison.OrdinalIgnoreCase));
@@ -115,7 +114,7 @@ public class SupportTests
         {
             foreach (var marker in Inks.All)
             {
-                var plan = Jobs.Plan(overrules: [("transfer.method", method.Id), ("transfer.marker", marker.Id)]);
+                var plan = Samples.Plan(overrules: [("transfer.method", method.Id), ("transfer.marker", marker.Id)]);
                 var mirrored = plan.Transfer.PrintMirrored!.Value;
                 Assert.True(MirrorProof.ReadsRight(plan.Transfer.Chain, mirrored), $"{method.Id} with {marker.Id}");
                 Assert.False(MirrorProof.ReadsRight(plan.Transfer.Chain, !mirrored));
@@ -124,7 +123,7 @@ public class SupportTests
             }
         }
 
-        Assert.Null(Jobs.Plan(overrules: ("transfer.method", "freehand")).Transfer.PrintMirrored);
+        Assert.Null(Samples.Plan(overrules: ("transfer.method", "freehand")).Transfer.PrintMirrored);
     }
 
     /// <summary>
@@ -133,9 +132,9 @@ public class SupportTests
     [Fact]
     public void A_wide_design_takes_two_sheets()
     {
-        Assert.Equal(1, Jobs.Plan(Jobs.On("tote", "Salt")).Transfer.Sheets);
-        Assert.Equal(1, Jobs.Plan(Jobs.On("tote", "Bread & Salt")).Transfer.Sheets);
-        Assert.Equal(2, Jobs.Plan(Jobs.On("tablecloth", "Bread & Salt", w => w with { CapHeightMm = 60 })).Transfer.Sheets);
+        Assert.Equal(1, Samples.Plan(Samples.On("tote", "Salt")).Transfer.Sheets);
+        Assert.Equal(1, Samples.Plan(Samples.On("tote", "Bread & Salt")).Transfer.Sheets);
+        Assert.Equal(2, Samples.Plan(Samples.On("tablecloth", "Bread & Salt", w => w with { CapHeightMm = 60 })).Transfer.Sheets);
     }
 
     private static TransferFacts Facts(string cloth, string colour = "#ffffff") =>

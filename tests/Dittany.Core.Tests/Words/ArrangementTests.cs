@@ -1,6 +1,6 @@
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
-using Dittany.Core.Planning;
+using Dittany.Core.Jobs;
 using Dittany.Core.Tests.Planning;
 using Dittany.Core.Words;
 
@@ -25,11 +25,11 @@ public class ArrangementTests
         {
             var words = way == "monogram" ? "ABC" : text;
             Job With(double? cap) => new(form, [new TextElement("w", words, Arrangement: way, Reading: reading is "inside" ? reading
-                : null, Rows: 1, CapHeightMm: cap, Stitch: "backstitch", Strands: 1)], Jobs.Monday);
-            var largest = Jobs.Plan(With(null)).Elements[0].LargestCapHeightMm;
+                : null, Rows: 1, CapHeightMm: cap, Stitch: "backstitch", Strands: 1)], Samples.Monday);
+            var largest = Samples.Plan(With(null)).Elements[0].LargestCapHeightMm;
             Assert.True(largest > 4, $"{form} {way} holds only {largest}");
-            Assert.Equal(0, Jobs.Plan(With(largest * 0.995)).Elements[0].OverflowsMm);
-            Assert.True(Jobs.Plan(With(Math.Min(300, largest * 1.01))).Elements[0].OverflowsMm > 0,
+            Assert.Equal(0, Samples.Plan(With(largest * 0.995)).Elements[0].OverflowsMm);
+            Assert.True(Samples.Plan(With(Math.Min(300, largest * 1.01))).Elements[0].OverflowsMm > 0,
                 $"{form} {way} is larger than {largest}");
         }
     }
@@ -107,12 +107,12 @@ public class ArrangementTests
     public void A_ring_too_small_says_the_least_radius()
     {
         Job With(double radius) => new("quilt-block", [new TextElement("w", "Happily ever after", Arrangement: "ring", RadiusMm: radius,
-            CapHeightMm: 12)], Jobs.Monday);
-        var concern = Assert.Single(Jobs.Plan(With(15)).Elements[0].Concerns, c => c.What == "overflows");
+            CapHeightMm: 12)], Samples.Monday);
+        var concern = Assert.Single(Samples.Plan(With(15)).Elements[0].Concerns, c => c.What == "overflows");
         var least = concern.Remedies.Single(r => r.RadiusMm is not null).RadiusMm!.Value;
         Assert.Contains(Core.Measures.Say.Length(least), concern.Text, StringComparison.Ordinal);
-        Assert.DoesNotContain(Jobs.Plan(With(least)).Elements[0].Concerns, c => c.What == "overflows");
-        Assert.Contains(Jobs.Plan(With(least - 1.5)).Elements[0].Concerns, c => c.What == "overflows");
+        Assert.DoesNotContain(Samples.Plan(With(least)).Elements[0].Concerns, c => c.What == "overflows");
+        Assert.Contains(Samples.Plan(With(least - 1.5)).Elements[0].Concerns, c => c.What == "overflows");
     }
 
     /// <summary>The middle initial of three is the largest and stands in the middle of its neighbours' height.</summary>

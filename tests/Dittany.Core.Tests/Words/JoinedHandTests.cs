@@ -96,7 +96,7 @@ public class JoinedHandTests
     [Fact]
     public void A_joined_name_is_one_part()
     {
-        var plan = Jobs.Plan(Jobs.Towel("hannah", w => w with { Alphabet = "joined-hand", CapHeightMm = 20 }));
+        var plan = Samples.Plan(Samples.Towel("hannah", w => w with { Alphabet = "joined-hand", CapHeightMm = 20 }));
         Assert.Single(plan.Elements[0].Parts);
         Assert.Equal("hannah", plan.Elements[0].Parts[0].Letter);
         Assert.Equal(0, plan.Elements[0].OverflowsMm);

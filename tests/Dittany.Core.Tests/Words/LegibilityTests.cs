@@ -49,7 +49,7 @@ public class LegibilityTests
     [Fact]
     public void Heavy_thread_in_small_capitals_is_told_with_a_height_and_fewer_strands()
     {
-        var concern = Jobs.Plan("Mimi", w => w with { CapHeightMm = 5, Strands = 6, Stitch = "backstitch" }).Elements[0].Concerns.Single(
+        var concern = Samples.Plan("Mimi", w => w with { CapHeightMm = 5, Strands = 6, Stitch = "backstitch" }).Elements[0].Concerns.Single(
             c => c.What == "too-heavy");
 
         // Six strands of backstitch write cleanly from 11 mm, and at 5 mm a single strand does (from memory).
@@ -62,9 +62,9 @@ public class LegibilityTests
     [Fact]
     public void Capitals_alone_may_be_lower()
     {
-        Assert.DoesNotContain(Jobs.Plan("MIMI", w => w with { CapHeightMm = 6, Strands = 3, Stitch = "backstitch" }).Elements[0].Concerns,
+        Assert.DoesNotContain(Samples.Plan("MIMI", w => w with { CapHeightMm = 6, Strands = 3, Stitch = "backstitch" }).Elements[0].Concerns,
             c => c.What == "too-heavy");
-        Assert.Contains(Jobs.Plan("Mimi", w => w with { CapHeightMm = 6, Strands = 3, Stitch = "backstitch" }).Elements[0].Concerns, c =>
+        Assert.Contains(Samples.Plan("Mimi", w => w with { CapHeightMm = 6, Strands = 3, Stitch = "backstitch" }).Elements[0].Concerns, c =>
             c.What == "too-heavy");
     }
 
@@ -98,7 +98,7 @@ public class LegibilityTests
     [Fact]
     public void Rows_are_centred_on_their_band()
     {
-        var plan = Jobs.Plan("gy\ngy", w => w with { CapHeightMm = 20, CentreMm = new Pt(250, 560) });
+        var plan = Samples.Plan("gy\ngy", w => w with { CapHeightMm = 20, CentreMm = new Pt(250, 560) });
         Assert.Equal(new Pt(250, 560), plan.Elements[0].CentreMm);
         Assert.Equal(560 + ((34 + 12) / 2.0), plan.Elements[0].BaselineMm.Y, 3);
     }

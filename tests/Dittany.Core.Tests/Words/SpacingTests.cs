@@ -44,7 +44,7 @@ public class SpacingTests
         Assert.Same(settings.Wide, settings.At(9.9, 0.4));
         Assert.Same(settings.Usual, settings.At(10, 0.4));
         Assert.Equal(2 * 0.06, settings.Wide.Width - settings.Usual.Width, 6);
-        Assert.Contains("6 %", string.Join(' ', Jobs.Plan(Jobs.On("napkin", "Ada", w => w with { CapHeightMm = 8 })).Decision(
+        Assert.Contains("6 %", string.Join(' ', Samples.Plan(Samples.On("napkin", "Ada", w => w with { CapHeightMm = 8 })).Decision(
             "words.size")!.Because), StringComparison.Ordinal);
     }
 
@@ -83,7 +83,7 @@ public class SpacingTests
     [Fact]
     public void The_proof_is_read_aloud()
     {
-        var proof = Jobs.Plan(Jobs.Towel("Zoë & Łucja\nş")).Proof.Select(p => p.Aloud);
+        var proof = Samples.Plan(Samples.Towel("Zoë & Łucja\nş")).Proof.Select(p => p.Aloud);
         Assert.Equal(["capital Z", "o", "e with two dots", "space", "and sign", "space", "capital L with a stroke", "u", "c", "j", "a",
             "new row", "s with a cedilla"], proof);
     }
@@ -94,17 +94,17 @@ public class SpacingTests
     [Fact]
     public void Rows_are_taken_where_they_help()
     {
-        Assert.Equal(["Fridolin", "Mooshammer"], Jobs.Plan(Jobs.On("baby-bodysuit", "Fridolin Mooshammer")).Elements[0].Rows);
-        Assert.Single(Jobs.Plan(Jobs.On("tote", "Bread & Salt")).Elements[0].Rows);
-        Assert.Single(Jobs.Plan(Jobs.On("baby-bodysuit", "Fridolin Mooshammer", w => w with { Rows = 1 })).Elements[0].Rows);
-        Assert.Equal(2, Jobs.Plan(Jobs.On("tote", "Bread & Salt", overrules: ("words.rows", "2"))).Elements[0].Rows.Count);
+        Assert.Equal(["Fridolin", "Mooshammer"], Samples.Plan(Samples.On("baby-bodysuit", "Fridolin Mooshammer")).Elements[0].Rows);
+        Assert.Single(Samples.Plan(Samples.On("tote", "Bread & Salt")).Elements[0].Rows);
+        Assert.Single(Samples.Plan(Samples.On("baby-bodysuit", "Fridolin Mooshammer", w => w with { Rows = 1 })).Elements[0].Rows);
+        Assert.Equal(2, Samples.Plan(Samples.On("tote", "Bread & Salt", overrules: ("words.rows", "2"))).Elements[0].Rows.Count);
     }
 
     /// <summary>More rows than there are words cannot be made, and that is told; nothing is hyphenated.</summary>
     [Fact]
     public void Rows_that_cannot_be_made_are_told()
     {
-        var decision = Jobs.Plan(Jobs.On("tote", "Salt", overrules: ("words.rows", "3"))).Decision("words.rows")!;
+        var decision = Samples.Plan(Samples.On("tote", "Salt", overrules: ("words.rows", "3"))).Decision("words.rows")!;
         Assert.Equal("1", decision.ChoiceId);
         Assert.Contains(decision.Because, b => b.Contains("cannot be broken", StringComparison.Ordinal));
     }
@@ -113,10 +113,10 @@ public class SpacingTests
     [Fact]
     public void A_stitch_too_heavy_is_cured_by_another()
     {
-        var plan = Jobs.Plan(Jobs.Towel("Mimi", w => w with { CapHeightMm = 10, Stitch = "chain", Strands = 3 }));
+        var plan = Samples.Plan(Samples.Towel("Mimi", w => w with { CapHeightMm = 10, Stitch = "chain", Strands = 3 }));
         var concern = plan.Elements[0].Concerns.Single(c => c.What == "too-heavy");
         var stitch = concern.Remedies.Single(r => r.Stitch is not null).Stitch!;
-        Assert.DoesNotContain(Jobs.Plan(Jobs.Towel("Mimi", w => w
+        Assert.DoesNotContain(Samples.Plan(Samples.Towel("Mimi", w => w
             with
         { CapHeightMm = 10, Stitch = stitch, Strands = 3 })).Elements[0].Concerns, c => c.What == "too-heavy");
         Assert.Contains(concern.Remedies, r => r.CapHeightMm == 17);

@@ -294,9 +294,9 @@ public class FontTests
     public void A_plan_tells_whether_the_strokes_want_a_line_or_a_fill()
     {
         static string Told(string alphabet, double cap) =>
-            string.Join(' ', Core.Planning.Planner.Make(new Core.Planning.Job("tea-towel",
-            [new Core.Planning.TextElement("name", "Max", alphabet, CapHeightMm: cap)], new DateOnly(2027, 3, 1)),
-            Core.Planning.Workshop.Default, ShippedAlphabets.Library)
+            string.Join(' ', Core.Planning.Planner.Make(new Core.Jobs.Job("tea-towel",
+            [new Core.Jobs.TextElement("name", "Max", alphabet, CapHeightMm: cap)], new DateOnly(2027, 3, 1)),
+            Core.Jobs.Workshop.Default, ShippedAlphabets.Library)
             .Decisions.First(d => d.Id == "words.alphabet").Because);
         Assert.Contains("stands for them", Told("slender-script-line", 14), StringComparison.Ordinal);
         Assert.Contains("wide enough to be filled", Told("slab", 40), StringComparison.Ordinal);
@@ -359,10 +359,10 @@ public class FontTests
     [InlineData("שלום", null)]
     public void An_own_font_changes_no_plan_that_does_not_name_it(string words, string? alphabet)
     {
-        var job = new Core.Planning.Job("baby-bodysuit", [new Core.Planning.TextElement("name", words, alphabet)],
+        var job = new Core.Jobs.Job("baby-bodysuit", [new Core.Jobs.TextElement("name", words, alphabet)],
             new DateOnly(2027, 3, 1));
-        string Written(Core.Words.Library library) => Formats.Json.PlanJson.Write(job, Core.Planning.Workshop.Default,
-            Core.Planning.Planner.Make(job, Core.Planning.Workshop.Default, library)) is var bytes
+        string Written(Core.Words.Library library) => Formats.Json.PlanJson.Write(job, Core.Jobs.Workshop.Default,
+            Core.Planning.Planner.Make(job, Core.Jobs.Workshop.Default, library)) is var bytes
             ? System.Text.Encoding.UTF8.GetString(bytes) : string.Empty;
         var own = ShippedAlphabets.Both("own-0123456789abcdef", "Somebody's", "Your own.", () => Bytes("sturdy-serif"));
         var with = Written(ShippedAlphabets.Library.With(own));
@@ -375,9 +375,9 @@ public class FontTests
     public void What_was_loaded_before_is_no_part_of_a_library()
     {
         _ = ShippedAlphabets.Library.Find("soft-sans")!.Has("ש");
-        var job = new Core.Planning.Job("tea-towel", [new Core.Planning.TextElement("name", "שלום")], new DateOnly(2027, 3, 1));
-        Assert.NotEmpty(Core.Planning.JobCheck.Faults(job, Core.Planning.Workshop.Default, Core.Words.Library.Ours));
-        Assert.Empty(Core.Planning.JobCheck.Faults(job, Core.Planning.Workshop.Default, ShippedAlphabets.Library));
+        var job = new Core.Jobs.Job("tea-towel", [new Core.Jobs.TextElement("name", "שלום")], new DateOnly(2027, 3, 1));
+        Assert.NotEmpty(Core.Jobs.JobCheck.Faults(job, Core.Jobs.Workshop.Default, Core.Words.Library.Ours));
+        Assert.Empty(Core.Jobs.JobCheck.Faults(job, Core.Jobs.Workshop.Default, ShippedAlphabets.Library));
     }
 
     /// <summary>

@@ -1,4 +1,5 @@
 using System.Text.Json;
+using Dittany.Core.Jobs;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
 using Dittany.Formats.Alphabets;

@@ -2,6 +2,7 @@ using System.Text;
 using System.Text.Json;
 using Dittany.Core.Crafts;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Motifs;
 using Dittany.Core.Planning;
@@ -101,7 +102,7 @@ public sealed class SchemaTests
             Layer = Maybe<int?>(random.Next(3)),
         };
         return new Job(form.Id, [.. i % 3 == 1 ? Array.Empty<JobElement>() : [words], .. i % 3 == 0 ? Array.Empty<JobElement>() : [motif]],
-            new DateOnly(2027, 3, 1), Fabric: new StatedFabric(Kind: Maybe(Pick(Cloths.All)
+            new DateOnly(2027, 3, 1), Fabric: new FabricOverrides(Kind: Maybe(Pick(Cloths.All)
             .Id)),
             Wearer: Maybe(Pick(["baby", "child", "adult"])));
     }

@@ -1,7 +1,7 @@
 using System.Net;
 using AngleSharp.Html.Dom;
 using AngleSharp.Html.Parser;
-using Dittany.Core.Planning;
+using Dittany.Core.Jobs;
 using Dittany.Store;
 using Dittany.Web.Tests.Setup;
 using Microsoft.EntityFrameworkCore;

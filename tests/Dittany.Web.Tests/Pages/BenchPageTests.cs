@@ -1,6 +1,7 @@
 using System.Net;
 using AngleSharp.Dom;
 using AngleSharp.Html.Parser;
+using Dittany.Core.Jobs;
 using Dittany.Core.Planning;
 using Dittany.Web.Tests.Setup;
 using Microsoft.Extensions.DependencyInjection;

@@ -2,7 +2,7 @@ using System.Net;
 using AngleSharp.Html.Dom;
 using AngleSharp.Html.Parser;
 using Dittany.Core.Items;
-using Dittany.Core.Planning;
+using Dittany.Core.Jobs;
 using Dittany.Formats.Alphabets;
 using Dittany.Web.Tests.Setup;
 using Microsoft.Extensions.DependencyInjection;
@@ -217,7 +217,7 @@ public sealed class LettersPageTests(Site site) : IClassFixture<Site>
         {
             await scope.ServiceProvider.GetRequiredService<Dittany.Store.PieceStore>().Create(
                 new Job("tea-towel", [new TextElement("name", "Mimi")], new DateOnly(2027, 3, 1),
-                    Fabric: new StatedFabric(Colour: "#20242c")), "New piece");
+                    Fabric: new FabricOverrides(Colour: "#20242c")), "New piece");
         }
 
         const int on = 1;

@@ -2,7 +2,8 @@ using System.Globalization;
 using System.Net;
 using AngleSharp.Html.Dom;
 using AngleSharp.Html.Parser;
-using Dittany.Core.Planning;
+using Dittany.Core.Advising;
+using Dittany.Core.Jobs;
 using Dittany.Core.Time;
 using Dittany.Formats.Pictures;
 using Dittany.Store;
@@ -139,7 +140,7 @@ public sealed class NeedlePageTests(Site site) : IClassFixture<Site>
         {
             var of = scope.ServiceProvider;
             var piece = await of.GetRequiredService<PieceStore>().Find(int.Parse(id, CultureInfo.InvariantCulture));
-            plan = (await of.GetRequiredService<Web.Setup.Desk>()
+            plan = (await of.GetRequiredService<Web.Setup.PlanService>()
                 .Plan(piece!, await of.GetRequiredService<WorkshopStore>().Current(), default)).Plan;
         }
 
@@ -191,7 +192,7 @@ public sealed class NeedlePageTests(Site site) : IClassFixture<Site>
         Assert.Equal("left over: a good bit", rows[1].Note);
         await scope.ServiceProvider.GetRequiredService<LogStore>().Learn(scope.ServiceProvider.GetRequiredService<WorkshopStore>());
         Assert.True((await scope.ServiceProvider.GetRequiredService<WorkshopStore>()
-            .Current()).Paces.ContainsKey(LearningFromLog.ThreadUse));
+            .Current()).Paces.ContainsKey(PaceNames.ThreadUse));
         Assert.Contains("thread than is usually reckoned", (await Read("/log")).Body!.TextContent, StringComparison.Ordinal);
     }
 

@@ -151,9 +151,9 @@ public sealed class SheetsPageTests : IDisposable
     [Fact]
     public void A_sheet_is_of_what_is_put_on_the_cloth()
     {
-        var job = new Core.Planning.Job("tea-towel", [new Core.Planning.TextElement("name", "Zoë")], new DateOnly(2027, 3, 1));
-        var workshop = Core.Planning.Workshop.Default;
-        string Hash(Core.Planning.Job j, Core.Planning.Workshop w) => Formats.Json.PlanJson.SheetHash(j, w);
+        var job = new Core.Jobs.Job("tea-towel", [new Core.Jobs.TextElement("name", "Zoë")], new DateOnly(2027, 3, 1));
+        var workshop = Core.Jobs.Workshop.Default;
+        string Hash(Core.Jobs.Job j, Core.Jobs.Workshop w) => Formats.Json.PlanJson.SheetHash(j, w);
         var same = Hash(job, workshop);
         Assert.Equal(same, Hash(job with
         {

@@ -104,9 +104,9 @@ public sealed class TodayPageTests(Site site) : IClassFixture<Site>
     public async Task Every_habit_has_its_place()
     {
         var page = await Read("/habits");
-        Assert.Equal(Core.Planning.Habits.All.Select(h => $"habit-{h.Id}").Order(StringComparer.Ordinal),
+        Assert.Equal(Core.Jobs.Habits.All.Select(h => $"habit-{h.Id}").Order(StringComparer.Ordinal),
             page.QuerySelectorAll("form.habit").Select(f => f.Id!).Order(StringComparer.Ordinal));
-        Assert.All(Core.Planning.Habits.All, h => Assert.Equal(h.Choices.Count,
+        Assert.All(Core.Jobs.Habits.All, h => Assert.Equal(h.Choices.Count,
             page.QuerySelectorAll($"#habit-{h.Id} input[type=radio]").Length));
     }
 
@@ -146,7 +146,7 @@ public sealed class TodayPageTests(Site site) : IClassFixture<Site>
     {
         var today = new DateOnly(2027, 3, 1);
         var pieces = Demo.Pieces(today).Select(p => (p.Job,
-            Plan: Core.Planning.Planner.Make(p.Job, Core.Planning.Workshop.Default,
+            Plan: Core.Planning.Planner.Make(p.Job, Core.Jobs.Workshop.Default,
             Dittany.Formats.Alphabets.ShippedAlphabets.Library))).ToArray();
         Assert.True(pieces.Length >= 10);
         Assert.True(pieces.Select(p => p.Job.Form).Distinct().Count() >= 6);

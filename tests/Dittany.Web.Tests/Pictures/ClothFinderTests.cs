@@ -1,4 +1,5 @@
 using System.Net;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Planning;
 using Dittany.Formats.Pictures;
@@ -62,7 +63,7 @@ public class ClothFinderTests
     public void Threads_show_by_all_of_the_print()
     {
         Plan On(double dark, double light) => Planner.Make(new Job("tote", [new TextElement("name", "Otto")], new DateOnly(2027, 3, 1),
-            Fabric: new Core.Items.StatedFabric(Colour: "#514d56", Busy: true) { Print = new ClothPrint("x", 150, 100, dark, light) }), Workshop.Default,
+            Fabric: new Core.Items.FabricOverrides(Colour: "#514d56", Busy: true) { Print = new ClothPrint("x", 150, 100, dark, light) }), Workshop.Default,
             Core.Words.Library.Ours);
         var night = On(15, 40);
         Assert.DoesNotContain(night.Elements[0].Concerns, c => c.What == "does-not-show");

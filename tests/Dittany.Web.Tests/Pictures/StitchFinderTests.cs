@@ -1,7 +1,9 @@
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Formats.Alphabets;
 using Dittany.Formats.Pictures;
 using SkiaSharp;
@@ -23,7 +25,7 @@ public class StitchFinderTests
         string cloth = "#e9e4d6",
         string thread = "#8c3a5f", bool solid = false)
     {
-        var chance = new Chance(5);
+        var chance = new SeededRandom(5);
         using var surface = SKSurface.Create(new SKImageInfo((int)(130 * PxPerMm), (int)(80 * PxPerMm), SKColorType.Rgba8888,
             SKAlphaType.Opaque));
         var canvas = surface.Canvas;

@@ -33,11 +33,11 @@ public sealed class CultureTests
             Assert.DoesNotContain(",", p.GetAttribute("d")!.Replace(", ", " ", StringComparison.Ordinal), StringComparison.Ordinal));
 
         // The plan made there, in another language and time zone, is the same to the byte.
-        var job = new Core.Planning.Job("tea-towel", [new Core.Planning.TextElement("name", "Iğdır & Jo")], new DateOnly(2027, 3, 1),
+        var job = new Core.Jobs.Job("tea-towel", [new Core.Jobs.TextElement("name", "Iğdır & Jo")], new DateOnly(2027, 3, 1),
             DueOn: new DateOnly(2027, 3, 20));
         using var body = Site.Json(Formats.Json.JobJson.Write(job));
         using var theirs = await client.PostAsync(new Uri("/api/plan", UriKind.Relative), body);
-        var shop = Core.Planning.Workshop.Default;
+        var shop = Core.Jobs.Workshop.Default;
         Assert.Equal(Formats.Json.PlanJson.Write(job, shop,
             Core.Planning.Planner.Make(job, shop, Formats.Alphabets.ShippedAlphabets.Library)),
             await theirs.Content.ReadAsByteArrayAsync());

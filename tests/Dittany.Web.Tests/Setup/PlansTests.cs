@@ -1,5 +1,7 @@
+using Dittany.Core.Decisions;
+using Dittany.Core.Jobs;
+using Dittany.Core.Learning;
 using Dittany.Core.Planning;
-using Dittany.Core.Telling;
 using Dittany.Store;
 using Dittany.Web.Setup;
 using Microsoft.Extensions.Logging;
@@ -36,7 +38,7 @@ public sealed class PlansTests
     [Fact]
     public async Task Who_waits_in_vain_is_told_so()
     {
-        using var places = new Turns(1, 0);
+        using var places = new ConcurrencyLimiter(1, 0);
         using (await places.Take(default))
         {
             await Assert.ThrowsAsync<BusyException>(() => places.Take(default));
@@ -57,7 +59,7 @@ public sealed class PlansTests
     [Fact]
     public async Task So_many_may_wait_and_no_more()
     {
-        using var places = new Turns(1, 2);
+        using var places = new ConcurrencyLimiter(1, 2);
         var first = await places.Take(default);
         var (second, third) = (places.Take(default), places.Take(default));
         await Assert.ThrowsAsync<BusyException>(() => places.Take(default));
@@ -298,7 +300,9 @@ public sealed class PlansTests
         Assert.NotNull(plans.Glance(Towel("Ida"), Workshop.Default, default));
     }
 
-    /// <summary>Many who ask for the same answer at once are given one; who asks later has it written anew, and who leaves leaves alone.</summary>
+    /// <summary>
+    /// Many who ask for the same answer at once are given one; who asks later has it written anew, and who leaves leaves alone.
+    /// </summary>
     [Fact]
     public async Task An_answer_is_written_once_for_all_who_ask_at_once()
     {

@@ -1,6 +1,6 @@
 using Dittany.Core.Geometry;
+using Dittany.Core.Jobs;
 using Dittany.Core.Motifs;
-using Dittany.Core.Planning;
 
 namespace Dittany.Web.Tests.Setup;
 

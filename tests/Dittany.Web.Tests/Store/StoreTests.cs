@@ -1,4 +1,5 @@
-using Dittany.Core.Planning;
+using Dittany.Core.Jobs;
+using Dittany.Core.Telling;
 using Dittany.Store;
 using Microsoft.EntityFrameworkCore;
 

@@ -1,6 +1,8 @@
 using System.Diagnostics;
 using System.Globalization;
 using System.Xml.Linq;
+using Dittany.Core.Decisions;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Planning;
 using Dittany.Core.Telling;

@@ -1,9 +1,9 @@
 using System.Globalization;
+using Dittany.Core.Decisions;
 using Dittany.Core.Geometry;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Operations;
-using Dittany.Core.Telling;
 
 namespace Dittany.Core.Crafts.Beading;
 

@@ -1,8 +1,8 @@
 using System.Globalization;
+using Dittany.Core.Decisions;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Operations;
-using Dittany.Core.Telling;
 
 namespace Dittany.Core.Crafts.Tinting;
 

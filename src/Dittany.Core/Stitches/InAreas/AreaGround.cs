@@ -40,9 +40,9 @@ public sealed class AreaGround
         Known[upright ? 1 : 0].GetValue(area, a => new AreaGround(a, upright));
 
     /// <summary>The strokes it is made of, the longest first; reckoned when first asked for.</summary>
-    internal IReadOnlyList<Limb> Limbs => _limbs ??= Limb.Of(this);
+    internal IReadOnlyList<MedialBranch> Limbs => _limbs ??= MedialBranch.Of(this);
 
-    private IReadOnlyList<Limb>? _limbs;
+    private IReadOnlyList<MedialBranch>? _limbs;
 
     public Region Covers { get; }
 

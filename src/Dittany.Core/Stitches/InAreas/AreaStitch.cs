@@ -78,7 +78,7 @@ public abstract class AreaStitch : IStitch
     /// <summary>The ways its stitches go where the direction changes over the area; null where it is one.</summary>
     private protected static IReadOnlyList<IReadOnlyList<Pt>>? Ways(AreaGround ground, SewingBy by, double pitchMm) =>
         by.Direction is { Bends: true } hers
-            ? Streams.Over(ground.Covers, DirectionField.Of(hers, ground), pitchMm, by.Budget) : null;
+            ? Streamlines.Over(ground.Covers, DirectionField.Of(hers, ground), pitchMm, by.Budget) : null;
 
     protected virtual double OwnDirection(AreaGround ground) => ground.Along;
 
@@ -102,14 +102,4 @@ public abstract class AreaStitch : IStitch
 
     /// <summary>Degrees of a direction, 0 up to 180.</summary>
     private static double Degrees(double radians) => Math.Round(((radians * 180 / Math.PI) + 360) % 180, 1);
-}
-
-/// <summary>
-/// What a fill comes to: the rings it covers, mm, under the even-odd rule; its area; the share of it that lies under thread; and the
-/// direction of its stitches in degrees clockwise from level (in the middle, where it changes), null where they have none.
-/// </summary>
-public sealed record Filling(IReadOnlyList<IReadOnlyList<Pt>> RingsMm, double AreaMm2, double Coverage, double? DirectionDegrees)
-{
-    /// <summary>How the direction changes over the area; null where it is one.</summary>
-    public DirectionKind? Lies { get; init; }
 }

@@ -24,7 +24,7 @@ public abstract class ColumnStitch : AreaStitch
     /// The stitches of one column as places along it, mm from its beginning: from and to of each, in order. <paramref name="odd"/> tells
     /// every second column.
     /// </summary>
-    protected abstract IEnumerable<(double From, double To)> Divided(double lengthMm, bool odd, SewingBy by, Chance chance);
+    protected abstract IEnumerable<(double From, double To)> Divided(double lengthMm, bool odd, SewingBy by, SeededRandom chance);
 
     /// <summary>
     /// Whether a stitch begins in the one before it and parts its strands: then it is worked row by row, as each row must lie before the
@@ -36,7 +36,7 @@ public abstract class ColumnStitch : AreaStitch
 
     protected override void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by)
     {
-        var chance = new Chance(by.Seed);
+        var chance = new SeededRandom(by.Seed);
         if (Ways(ground, by, Apart * PitchMm(by)) is { } ways)
         {
             Work(sewing, ways.Select((way, i) => Divided(Polyline.Length(way), i % 2 == 1, by, chance).Select(s =>
@@ -136,7 +136,7 @@ public sealed class BrickStitch : ColumnStitch
 
     public override string Because => "Brick stitch fills any width with short stitches, so nothing catches.";
 
-    protected override IEnumerable<(double From, double To)> Divided(double lengthMm, bool odd, SewingBy by, Chance chance)
+    protected override IEnumerable<(double From, double To)> Divided(double lengthMm, bool odd, SewingBy by, SeededRandom chance)
     {
         var most = Math.Min(BrickMm, by.MostFreeMm);
         return Equal(lengthMm, odd ? most / 2 : most, most);
@@ -163,7 +163,7 @@ public sealed class LongAndShortStitch : ColumnStitch
 
     protected override bool Bites => true;
 
-    protected override IEnumerable<(double From, double To)> Divided(double lengthMm, bool odd, SewingBy by, Chance chance)
+    protected override IEnumerable<(double From, double To)> Divided(double lengthMm, bool odd, SewingBy by, SeededRandom chance)
     {
         var most = Math.Min(LongMm, by.MostFreeMm);
         var (at, next) = (0.0, most * (odd ? ShortShare : 1) * chance.Between(0.85, 1));
@@ -201,7 +201,7 @@ public sealed class DirectionalStraightStitch : ColumnStitch
 
     protected override double Apart => 1.7;
 
-    protected override IEnumerable<(double From, double To)> Divided(double lengthMm, bool odd, SewingBy by, Chance chance)
+    protected override IEnumerable<(double From, double To)> Divided(double lengthMm, bool odd, SewingBy by, SeededRandom chance)
     {
         var most = Math.Min(LongMm, by.MostFreeMm);
         var at = odd ? Math.Min(lengthMm / 4, chance.Between(0, most / 3)) : 0;

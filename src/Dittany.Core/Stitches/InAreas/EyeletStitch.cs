@@ -45,7 +45,7 @@ public sealed class EyeletStitch : AreaStitch
 
     protected override void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by)
     {
-        var chance = new Chance(by.Seed);
+        var chance = new SeededRandom(by.Seed);
         foreach (var (middle, radius) in Packed(ground, by, Most))
         {
             var spokes = Math.Max(LeastSpokes, (int)(Math.Tau * radius / (RimThreads * by.Spec.BundleMm)));
@@ -84,7 +84,7 @@ public sealed class EyeletStitch : AreaStitch
             .ToArray();
 
         // Large ones first, strewn; then smaller and smaller ones into the gaps. Sizes differ, as a hand's do.
-        var chance = new Chance(by.Seed + 1);
+        var chance = new SeededRandom(by.Seed + 1);
         var found = new List<(Pt Middle, double RadiusMm)>();
         var largest = Uneven * Math.Max(LeastMm, Sizes.Max() * most);
         var near = new Squares<(Pt Middle, double RadiusMm)>(2 * largest);

@@ -16,7 +16,7 @@ public abstract class ScatteredStitch : AreaStitch
     /// <summary>How far a place may be moved by chance, in distances of places.</summary>
     protected virtual double Loose => 0;
 
-    protected abstract void At(Sewn.Sewing sewing, Pt at, SewingBy by, Chance chance);
+    protected abstract void At(Sewn.Sewing sewing, Pt at, SewingBy by, SeededRandom chance);
 
     protected override Judgement Fills(AreaGround ground, SewingBy by) => Inside(ground, by).IsEmpty
         ? new Judgement(false, "There is no room inside its edge for a single one.", "Take fewer strands, or make it larger.")
@@ -26,7 +26,7 @@ public abstract class ScatteredStitch : AreaStitch
 
     protected override void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by)
     {
-        var (inside, (_, apart), chance) = (Inside(ground, by), Room(by), new Chance(by.Seed));
+        var (inside, (_, apart), chance) = (Inside(ground, by), Room(by), new SeededRandom(by.Seed));
         if (inside.IsEmpty)
         {
             return;
@@ -77,7 +77,7 @@ public sealed class SeedStitch : ScatteredStitch
 
     protected override (double EdgeMm, double ApartMm) Room(SewingBy by) => (LongMm / 2, LongMm + (1.6 * by.Spec.BundleMm));
 
-    protected override void At(Sewn.Sewing sewing, Pt at, SewingBy by, Chance chance)
+    protected override void At(Sewn.Sewing sewing, Pt at, SewingBy by, SeededRandom chance)
     {
         var turn = chance.Between(0, Math.PI);
         var half = new Pt(Math.Cos(turn), Math.Sin(turn)) * (LongMm / 2 * chance.Between(0.8, 1));
@@ -104,7 +104,7 @@ public class PackedKnots : ScatteredStitch
         return (across / 2, across);
     }
 
-    protected override void At(Sewn.Sewing sewing, Pt at, SewingBy by, Chance chance) => sewing.Stitch(new Move(MoveKind.UpAt, at),
+    protected override void At(Sewn.Sewing sewing, Pt at, SewingBy by, SeededRandom chance) => sewing.Stitch(new Move(MoveKind.UpAt, at),
         new Move(MoveKind.Wrap, at, by.Spec.Wraps), new Move(MoveKind.DownAt, at));
 }
 
@@ -129,6 +129,6 @@ public sealed class PackedColonialKnots : PackedKnots
 
     protected override (double EdgeMm, double ApartMm) Room(SewingBy by) => (WidthMm(by) / 2, WidthMm(by));
 
-    protected override void At(Sewn.Sewing sewing, Pt at, SewingBy by, Chance chance) => sewing.Stitch(new Move(MoveKind.UpAt, at),
+    protected override void At(Sewn.Sewing sewing, Pt at, SewingBy by, SeededRandom chance) => sewing.Stitch(new Move(MoveKind.UpAt, at),
         new Move(MoveKind.Wrap, at, 1, 1), new Move(MoveKind.Wrap, at, 1, -1), new Move(MoveKind.DownAt, at));
 }

@@ -19,7 +19,7 @@ public static class Shading
         var way = ground.LengthMm > 0 ? (ground.Tip - ground.Foot) * (1 / ground.LengthMm) : new Pt(0, -1);
         var at = placed.Stitches.Select(s => Pt.Dot(Pt.Lerp(s.FromMm, s.ToMm, 0.5) - ground.Foot, way)).ToArray();
         var (least, most) = (at.Min(), at.Max());
-        var chance = new Chance(seed);
+        var chance = new SeededRandom(seed);
         var of = at.Select(a => (a - least) / Math.Max(1e-9, most - least)).Select(share =>
             Math.Clamp((int)((share + chance.Between(-MeltsWithin, MeltsWithin)) * colours), 0, colours - 1)).ToArray();
         return Enumerable.Range(0, colours).Select(c => (IReadOnlyList<int>)Enumerable.Range(0, of.Length).Where(i => of[i] == c).ToArray())

@@ -64,7 +64,7 @@ public sealed class TurningSatin : AreaStitch
         }
     }
 
-    private static void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by, Limb limb, IReadOnlyList<Limb> before)
+    private static void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by, MedialBranch limb, IReadOnlyList<MedialBranch> before)
     {
         var thread = by.Spec.BundleMm;
         (Pt Left, Pt Right)? last = null;
@@ -110,7 +110,8 @@ public sealed class TurningSatin : AreaStitch
     }
 
     /// <summary>Ways across a stroke, so far apart along its middle, mm; those that another stroke before it covers are left out.</summary>
-    internal static IEnumerable<(Pt Left, Pt Right)> Rungs(AreaGround ground, Limb limb, IReadOnlyList<Limb> before, double apartMm)
+    internal static IEnumerable<(Pt Left, Pt Right)> Rungs(AreaGround ground, MedialBranch limb, IReadOnlyList<MedialBranch> before,
+        double apartMm)
     {
         foreach (var (at, way, half) in Along(ground, limb, before, apartMm))
         {
@@ -125,7 +126,8 @@ public sealed class TurningSatin : AreaStitch
     /// Places along the middle line with the way it goes there and half the width, from where the area begins to where it ends: an open end
     /// goes straight on to the edge, unless another stroke is there already.
     /// </summary>
-    private static IEnumerable<(Pt At, Pt Way, double Half)> Along(AreaGround ground, Limb limb, IReadOnlyList<Limb> before, double stepMm)
+    private static IEnumerable<(Pt At, Pt Way, double Half)> Along(AreaGround ground, MedialBranch limb,
+        IReadOnlyList<MedialBranch> before, double stepMm)
     {
         var stroke = limb.Stroke;
         var line = stroke.Curved().Flatten(0.01).ToList();
@@ -154,7 +156,7 @@ public sealed class TurningSatin : AreaStitch
             for (; along < length; along += stepMm)
             {
                 var at = Pt.Lerp(a, b, along / length);
-                yield return (at, Way(line, i, along / length, stroke.Closed), Limb.HalfAt(stroke, at));
+                yield return (at, Way(line, i, along / length, stroke.Closed), MedialBranch.HalfAt(stroke, at));
             }
 
             along -= length;
@@ -184,7 +186,8 @@ public sealed class TurningSatin : AreaStitch
     private static Pt Unit(Pt d) => d.Length < 1e-12 ? d : d * (1 / d.Length);
 
     /// <summary>Whether a place lies on a stroke, and so is stitched with it.</summary>
-    private static bool Covers(Limb limb, Pt at) => Limb.ToMiddle(at, limb.Stroke) < Covered * Limb.HalfAt(limb.Stroke, at);
+    private static bool Covers(MedialBranch limb, Pt at) => MedialBranch.ToMiddle(at,
+        limb.Stroke) < Covered * MedialBranch.HalfAt(limb.Stroke, at);
 
     /// <summary>So near the middle of a stroke, in half widths, a place is stitched with it.</summary>
     private const double Covered = 0.75;

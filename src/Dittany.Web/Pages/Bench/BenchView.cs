@@ -1,5 +1,8 @@
 using System.Globalization;
+using Dittany.Core.Advising;
+using Dittany.Core.Decisions;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
 using Dittany.Core.Space;
@@ -32,7 +35,7 @@ public sealed record BenchLook(string? View = null, string? Face = null, string?
 
 /// <summary>Everything the bench shows of a piece: its plan, told from the decision records, and how it is looked at.</summary>
 public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, ProofRow? Proof, bool Printed, BenchLook Look,
-    DateOnly Today, IReadOnlyList<JobFault> Faults, Conflict? Conflict, string? Typed)
+    DateOnly Today, IReadOnlyList<ValidationError> Faults, Conflict? Conflict, string? Typed)
 {
     private static readonly (Station Station, string Name, string[] Tells)[] Stations =
     [
@@ -206,7 +209,7 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
     public string Length(double mm) => Tape.Length(mm, Units);
 
     /// <summary>What waits for her, the first where the needle is.</summary>
-    public IReadOnlyList<Waiting> Next { get; } = Core.Planning.Next.Of(Planned.Plan, Proof is not null, Printed);
+    public IReadOnlyList<Waiting> Next { get; } = Core.Advising.Next.Of(Planned.Plan, Proof is not null, Printed);
 
     /// <summary>The station whose slips are shown.</summary>
     public StationView Shown => Thread.FirstOrDefault(s => s.Id == Look.Station)
@@ -262,7 +265,7 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
 
     /// <summary>Concerns at a station, each with the element it befell.</summary>
     public IReadOnlyList<(PlannedElement Element, Concern Concern)> ConcernedAt(Station station) => Plan.Elements.SelectMany(e =>
-        e.Concerns.Select(c => (e, c))).Where(c => Core.Planning.Next.StationOf(c.c) == station).ToArray();
+        e.Concerns.Select(c => (e, c))).Where(c => Core.Advising.Next.StationOf(c.c) == station).ToArray();
 
     /// <summary>Cautions that must be seen at a station; those of no station stand at the first.</summary>
     public IReadOnlyList<Caution> LoudOf(Station station) =>
@@ -313,7 +316,7 @@ public sealed record BenchView(Planned Planned, IReadOnlyList<MovedOn> Moved, Pr
         }
 
         // A member of the job speaks of the first element; of a further one there is the overrule alone.
-        var stated = decision.Key.Of is not null ? [] : DecisionBook.Find(decision.Key)?.Stated ?? [];
+        var stated = decision.Key.Of is not null ? [] : DecisionRegistry.Find(decision.Key)?.Stated ?? [];
         return (stated.FirstOrDefault(s => Changes.Read(Piece.Job, s.Member) is not null) ?? (stated.Count > 0 ? stated[0] : null))?.Member
             ?? overrule;
     }

@@ -1,8 +1,11 @@
 using System.Globalization;
+using Dittany.Core.Advising;
 using Dittany.Core.Geometry;
+using Dittany.Core.Jobs;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
 using Dittany.Core.Space;
+using Dittany.Core.Telling;
 using Dittany.Core.Time;
 using Dittany.Store;
 using Dittany.Web.Setup;
@@ -14,7 +17,7 @@ namespace Dittany.Web.Pages.Bench;
 /// <summary>
 /// The bench of one piece. Every change is a revision; the answer is the bench again, as a part for htmx or by redirect without scripts.
 /// </summary>
-public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, SheetStore sheets, Desk desk, LetterShelf shelf,
+public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, SheetStore sheets, PlanService desk, LetterShelf shelf,
     ILogger<IndexModel> log) : PageModel
 {
     /// <summary>The furthest a drop may be pulled onto a line, mm, whatever the nearness of the drawing says.</summary>
@@ -113,7 +116,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
             ? (await desk.Plan(piece, workshop, cancel)).Plan.At(Place) : null;
         var changed = await pieces.Change(id, from, new Change("parts", null, $"Changed the {role?.Replace('-', ' ')}", job =>
         {
-            var wished = PartTelling.Wished(job, element ?? string.Empty, asked);
+            var wished = Wishes.OfPart(job, element ?? string.Empty, asked);
             return plan is null ? wished
                 : DrawnDirections.With(wished, plan, element ?? string.Empty, role ?? string.Empty, asked.Copy, lines);
         }), workshop, cancel: cancel);
@@ -127,7 +130,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         var workshop = await workshops.Current(cancel);
         var (element, indices) = LetterWish.Read(letter);
         var changed = await pieces.Change(id, from, new Change("letters", null, "Changed a letter", job =>
-            PartTelling.WishedLetters(job, element, indices, Given(stitch), strands, Given(colour))), workshop, cancel: cancel);
+            Wishes.OfLetters(job, element, indices, Given(stitch), strands, Given(colour))), workshop, cancel: cancel);
         return await Answer(id, changed, workshop, null, cancel, "slip-parts");
     }
 
@@ -175,7 +178,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
             return now is null && bad is null ? NotFound() : await Show(now, bad, workshop, StatusCodes.Status422UnprocessableEntity,
                 view => view with
                 {
-                    Faults = [new JobFault("#/elements", "Nothing is said that could go there.", "Write words, or choose a motif.")],
+                    Faults = [new ValidationError("#/elements", "Nothing is said that could go there.", "Write words, or choose a motif.")],
                     Typed = words,
                 },
                 cancel);
@@ -204,7 +207,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
     {
         var workshop = await workshops.Current(cancel);
         var changed = await pieces.Change(id, from, new Change("layer", null, "Changed what lies over what", job =>
-            PartTelling.OnLayer(job, element ?? string.Empty, layer)), workshop, cancel: cancel);
+            Wishes.OnLayer(job, element ?? string.Empty, layer)), workshop, cancel: cancel);
         return await Answer(id, changed, workshop, null, cancel, "slip-parts");
     }
 
@@ -387,7 +390,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         }
         catch (UnplannedException e) when (piece is not null)
         {
-            Bad = Desk.Unplanned(piece, e);
+            Bad = PlanService.Unplanned(piece, e);
         }
         catch (Exception e) when (piece is not null
             && e is not ObjectDisposedException and (InvalidOperationException or ArgumentException or NullReferenceException
@@ -395,7 +398,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Sheet
         {
             // A plan that cannot be told is trouble of this piece, and has the same ways out.
             log.LogError("The bench of piece {Piece} cannot be told: {Kind} {Where}", piece.Id, e.GetType().Name, e.StackTrace);
-            Bad = Desk.Unplanned(piece, e);
+            Bad = PlanService.Unplanned(piece, e);
         }
 
         Response.StatusCode = status;

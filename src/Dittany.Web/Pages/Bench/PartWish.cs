@@ -1,6 +1,7 @@
 using System.Globalization;
 using Dittany.Core.Geometry;
-using Dittany.Core.Planning;
+using Dittany.Core.Jobs;
+using Dittany.Core.Telling;
 using Dittany.Formats.Drawings;
 
 namespace Dittany.Web.Pages.Bench;
@@ -33,7 +34,7 @@ public sealed record PartWish(string? Element, string? Role, string? Stitch, int
         l.Select(p => $"{Svg.N(Math.Round(p.X, 1))} {Svg.N(Math.Round(p.Y, 1))}"))));
 
     /// <summary>Typed lines; null and what is wrong where they cannot be read.</summary>
-    public static IReadOnlyList<IReadOnlyList<Pt>>? Read(string? typed, out JobFault? fault)
+    public static IReadOnlyList<IReadOnlyList<Pt>>? Read(string? typed, out ValidationError? fault)
     {
         fault = null;
         var lines = new List<IReadOnlyList<Pt>>();
@@ -47,7 +48,7 @@ public sealed record PartWish(string? Element, string? Role, string? Stitch, int
                     NumberStyles.Float, CultureInfo.InvariantCulture, out var mm) && double.IsFinite(mm) ? mm : (double?)null).ToArray();
                 if (numbers is not [{ } x, { } y])
                 {
-                    fault = new JobFault("#/parts/directionLines", $"“{place}” is no place on a line.",
+                    fault = new ValidationError("#/parts/directionLines", $"“{place}” is no place on a line.",
                         "Write how far across and how far down in mm, as 12.5 40, with a semicolon between places.");
                     return null;
                 }
@@ -57,7 +58,7 @@ public sealed record PartWish(string? Element, string? Role, string? Stitch, int
 
             if (places.Count < 2)
             {
-                fault = new JobFault("#/parts/directionLines", $"“{row}” is one place, and a line has two or more.",
+                fault = new ValidationError("#/parts/directionLines", $"“{row}” is one place, and a line has two or more.",
                     "Write them in one row with a semicolon between, as 12.5 40; 30 44.");
                 return null;
             }

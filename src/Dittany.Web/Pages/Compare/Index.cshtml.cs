@@ -1,4 +1,7 @@
 using System.Globalization;
+using Dittany.Core.Advising;
+using Dittany.Core.Decisions;
+using Dittany.Core.Jobs;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
 using Dittany.Core.Telling;
@@ -13,7 +16,7 @@ namespace Dittany.Web.Pages.Compare;
 /// A piece as it is planned beside the same piece with one thing chosen otherwise, and of something ruled out what would let it in. Looking
 /// changes nothing.
 /// </summary>
-public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LetterShelf letters, Desk desk) : PageModel
+public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LetterShelf letters, PlanService desk) : PageModel
 {
     /// <summary>The decision that is looked at, and what would be chosen instead.</summary>
     [BindProperty(SupportsGet = true)]

@@ -1,7 +1,7 @@
 using System.Globalization;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Measures;
-using Dittany.Core.Planning;
 using Dittany.Core.Space;
 using Dittany.Formats.Json;
 using Dittany.Store;
@@ -39,7 +39,7 @@ public sealed class FormModel(CupboardStore cupboard, WorkshopStore workshops, L
 
     public Units Units { get; private set; }
 
-    public IReadOnlyList<JobFault> Faults { get; private set; } = [];
+    public IReadOnlyList<ValidationError> Faults { get; private set; } = [];
 
     public string Drawing => FormDrawing.Draw(Form, Face, Units, TrueSize);
 
@@ -79,7 +79,7 @@ public sealed class FormModel(CupboardStore cupboard, WorkshopStore workshops, L
         var (measured, unread) = TypedMeasures.Read(form, Width, Height, Units);
         var job = new Job(form.Id, [new TextElement("name", "A")], new DateOnly(2000, 1, 1), Size: form.Sizes.Any(s => s.Id == SizeId)
             ? SizeId : null, MeasuredMm: measured);
-        JobFault[] faults = [.. unread, .. JobCheck.Faults(job, Workshop.Default, shelf.Now).Where(f =>
+        ValidationError[] faults = [.. unread, .. JobCheck.Faults(job, Workshop.Default, shelf.Now).Where(f =>
             f.Pointer.StartsWith("#/item/measured", StringComparison.Ordinal))];
         Faults = faults;
         if (faults.Length > 0)

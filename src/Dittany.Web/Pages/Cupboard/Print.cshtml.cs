@@ -1,8 +1,8 @@
 using System.Globalization;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
-using Dittany.Core.Planning;
 using Dittany.Formats.Pictures;
 using Dittany.Store;
 using Dittany.Web.Setup;
@@ -57,7 +57,7 @@ public sealed class PrintModel(PieceStore pieces, WorkshopStore workshops, Cupbo
         var print = new ClothPrint(await cupboard.Keep(taken, cancel), Math.Round(mm, 1), seen.HighMm, seen.DarkL, seen.LightL);
         return await Changed(found, new Change("fabric.print", null, "Photographed the cloth", job => job with
         {
-            Fabric = (job.Fabric ?? new StatedFabric()) with { Print = print, Colour = seen.Colour.ToString(), Busy = seen.Busy },
+            Fabric = (job.Fabric ?? new FabricOverrides()) with { Print = print, Colour = seen.Colour.ToString(), Busy = seen.Busy },
         }), workshop, cancel);
     }
 

@@ -1,7 +1,7 @@
 using System.Globalization;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
-using Dittany.Core.Planning;
 using Dittany.Core.Threads;
 using Dittany.Formats.Tables;
 using Dittany.Store;
@@ -14,7 +14,7 @@ namespace Dittany.Web.Pages.Cupboard;
 /// <summary>The threads: the chart, hers from a table, and the two measurements that make every plan hers.</summary>
 [RequestSizeLimit(MostRequest)]
 [RequestFormLimits(MultipartBodyLengthLimit = MostRequest, ValueLengthLimit = MostRequest)]
-public sealed class ThreadsModel(WorkshopStore workshops, Desk desk) : PageModel
+public sealed class ThreadsModel(WorkshopStore workshops, PlanService desk) : PageModel
 {
     /// <summary>A table of as many threads as are kept is smaller than this by far, bytes.</summary>
     public const int MostTable = 1024 * 1024;
@@ -156,7 +156,7 @@ public sealed class ThreadsModel(WorkshopStore workshops, Desk desk) : PageModel
         }
 
         var takeUp = Measuring.TakeUp(whole, rest, on.ThicknessMm);
-        return takeUp is < WorkshopCheck.LeastTakeUp or > WorkshopCheck.MostTakeUp
+        return takeUp is < Workshop.LeastTakeUp or > Workshop.MostTakeUp
             ? Refused("left", $"Ten backstitches of 3 mm cannot take {Tape.Length(whole - rest, Units)}: {Tape.Length(Math.Round(Measuring.ReckonedMm(on.ThicknessMm)), Units)} "
                 + "is what they should. Measure from where the thread comes out of the cloth, and count the stitches.")
             : await Change(from, WorkshopChanges.TakeUp, takeUp.ToString("R", CultureInfo.InvariantCulture),

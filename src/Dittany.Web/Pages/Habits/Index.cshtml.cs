@@ -1,5 +1,6 @@
-using Dittany.Core.Planning;
-using Dittany.Core.Telling;
+using Dittany.Core.Advising;
+using Dittany.Core.Decisions;
+using Dittany.Core.Jobs;
 using Dittany.Store;
 using Dittany.Web.Setup;
 using Microsoft.AspNetCore.Mvc;
@@ -11,7 +12,7 @@ namespace Dittany.Web.Pages.HabitsPage;
 public sealed record HabitView(Habit Habit, string Chosen, int From, IReadOnlyList<(Choice Choice, Effects Effects)>? Tried);
 
 /// <summary>The schools: each choice with what it changes, tried on the maker's own pieces.</summary>
-public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
+public sealed class IndexModel(WorkshopStore workshops, PlanService desk) : PageModel
 {
     private static readonly (Station Station, string Name)[] Groups =
     [
@@ -101,7 +102,7 @@ public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
         }
 
         Shelves = Groups.Select(g => (g.Name, (IReadOnlyList<HabitView>)views.Where(v =>
-            DecisionBook.Find(v.Habit.ToldAt)!.At == g.Station).ToArray())).Where(g => g.Item2.Count > 0).ToArray();
+            DecisionRegistry.Find(v.Habit.ToldAt)!.At == g.Station).ToArray())).Where(g => g.Item2.Count > 0).ToArray();
     }
 
     private async Task<IReadOnlyList<(Choice, Effects)>> Try(Habit habit, Workshop workshop, CancellationToken cancel)

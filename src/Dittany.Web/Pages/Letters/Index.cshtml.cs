@@ -1,5 +1,5 @@
 using System.Globalization;
-using Dittany.Core.Planning;
+using Dittany.Core.Jobs;
 using Dittany.Core.Words;
 using Dittany.Formats.Alphabets;
 using Dittany.Store;

@@ -1,7 +1,10 @@
 using System.Globalization;
 using Dittany.Core.Effort;
+using Dittany.Core.Jobs;
+using Dittany.Core.Learning;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Store;
 using Dittany.Web.Setup;
 using Microsoft.AspNetCore.Mvc;
@@ -18,7 +21,7 @@ public sealed record EntryTold(int Id, int Piece, string PieceName, string What,
 [RequestSizeLimit(Cupboard.PhotographModel.MostRequest)]
 [RequestFormLimits(MultipartBodyLengthLimit = Cupboard.PhotographModel.MostRequest)]
 public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogStore log, CupboardStore cupboard, PictureDesk pictures,
-    Desk desk)
+    PlanService desk)
     : PageModel
 {
     private Plan? _plan;
@@ -123,7 +126,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
     }
 
     /// <summary>What an entry holds: minutes, or how long stitches came out.</summary>
-    private static string Took(LogRow row, double minutes, double? mm) => row.Kind == LearningFromLog.StitchLength && mm is { } length
+    private static string Took(LogRow row, double minutes, double? mm) => row.Kind == PaceNames.StitchLength && mm is { } length
         ? Say.Length(length).ToString() : Say.Minutes(minutes);
 
     /// <summary>A character of a note that cannot be written, told; null where there is none.</summary>
@@ -165,15 +168,15 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
             }
             catch (UnplannedException)
             {
-                PieceName = Desk.NameOf(Piece.Job);
+                PieceName = PlanService.NameOf(Piece.Job);
             }
         }
 
-        var rows = (await log.All(id, cancel)).Where(r => r.Minutes > 0 || r.Kind == LearningFromLog.StitchLength).ToArray();
+        var rows = (await log.All(id, cancel)).Where(r => r.Minutes > 0 || r.Kind == PaceNames.StitchLength).ToArray();
         var names = new Dictionary<int, string>();
         foreach (var of in rows.Select(r => r.PieceId).Distinct())
         {
-            names[of] = Piece is not null ? PieceName : await pieces.Find(of, cancel) is { } found ? Desk.NameOf(found.Job) : $"Piece {of}";
+            names[of] = Piece is not null ? PieceName : await pieces.Find(of, cancel) is { } found ? PlanService.NameOf(found.Job) : $"Piece {of}";
         }
 
         Entries = rows.OrderByDescending(r => r.Id).Select(r => new EntryTold(r.Id, r.PieceId, names[r.PieceId],

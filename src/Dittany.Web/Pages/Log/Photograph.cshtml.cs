@@ -1,6 +1,8 @@
+using Dittany.Core.Learning;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Formats.Pictures;
 using Dittany.Store;
 using Dittany.Web.Setup;
@@ -13,7 +15,7 @@ namespace Dittany.Web.Pages.Log;
 /// Finished stitches measured in a photograph that was straightened by the card beside them: a kind report, or why nothing can be told.
 /// </summary>
 public sealed class PhotographModel(PieceStore pieces, WorkshopStore workshops, CupboardStore cupboard, LogStore log, PictureDesk pictures,
-    Desk desk) : PageModel
+    PlanService desk) : PageModel
 {
     /// <summary>The photograph that is measured.</summary>
     [BindProperty(SupportsGet = true)]

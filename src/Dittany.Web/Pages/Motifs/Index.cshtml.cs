@@ -1,7 +1,7 @@
 using System.Globalization;
+using Dittany.Core.Jobs;
 using Dittany.Core.Measures;
 using Dittany.Core.Motifs;
-using Dittany.Core.Planning;
 using Dittany.Formats.Drawings;
 using Dittany.Store;
 using Dittany.Web.Setup;

@@ -1,6 +1,9 @@
 using System.Globalization;
+using Dittany.Core.Jobs;
+using Dittany.Core.Learning;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Core.Time;
 using Dittany.Store;
 using Dittany.Web.Drawings;
@@ -14,7 +17,7 @@ namespace Dittany.Web.Pages.Needle;
 /// The piece beside the hoop: one step at a time, large; how far it is and how long it took fall out of going on. A step sent twice, late
 /// or from a second device is taken once and never moves the piece back.
 /// </summary>
-public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogStore log, Desk desk) : PageModel
+public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogStore log, PlanService desk) : PageModel
 {
     /// <summary>
     /// So many lengths from where she is are drawn in the page itself, so that they are there when the connection is not.
@@ -257,7 +260,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
     private void Look(int? step)
     {
         Shown = Math.Clamp(step ?? At, 0, Math.Max(0, Steps.Count - 1));
-        Portion = Portion.Of(Plan, Steps, At, Desk.EveningsOf(Workshop));
+        Portion = Portion.Of(Plan, Steps, At, PlanService.EveningsOf(Workshop));
         var (drawn, bytes) = (new Dictionary<int, string>(), 0);
         foreach (var at in Enumerable.Range(Math.Min(At, Shown), Steps.Count - Math.Min(At, Shown))
             .Where(i => Steps[i].Length is not null).Take(DrawnAhead))

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
@@ -22,7 +23,8 @@ public sealed record Glimpse(string Picture, string Title, IReadOnlyList<string>
 /// against what was said. The hidden <c>Heard</c> members hold what an answer was filled with from the saying, so that it follows the
 /// saying until it is given by itself.
 /// </summary>
-public sealed partial class IndexModel(PieceStore pieces, WorkshopStore workshops, CupboardStore cupboard, Desk desk, LetterShelf shelf)
+public sealed partial class IndexModel(PieceStore pieces, WorkshopStore workshops, CupboardStore cupboard, PlanService desk,
+    LetterShelf shelf)
     : PageModel
 {
     [BindProperty]
@@ -95,7 +97,7 @@ public sealed partial class IndexModel(PieceStore pieces, WorkshopStore workshop
 
     public Units Units { get; private set; }
 
-    public IReadOnlyList<JobFault> Faults { get; private set; } = [];
+    public IReadOnlyList<ValidationError> Faults { get; private set; } = [];
 
     private IReadOnlyList<Kept> _own = [];
 
@@ -326,13 +328,13 @@ public sealed partial class IndexModel(PieceStore pieces, WorkshopStore workshop
     /// <summary>A saying is shorter than this; what comes behind is not read.</summary>
     private const int MostSaid = 10_000;
 
-    private (Job Job, IReadOnlyList<JobFault> Faults) JobOf(Workshop workshop)
+    private (Job Job, IReadOnlyList<ValidationError> Faults) JobOf(Workshop workshop)
     {
         Units = workshop.Units;
-        var faults = new List<JobFault>();
+        var faults = new List<ValidationError>();
         if (!string.IsNullOrWhiteSpace(Day) && Due is null)
         {
-            faults.Add(new JobFault("#/dueOn", $"“{Day}” is not a day.",
+            faults.Add(new ValidationError("#/dueOn", $"“{Day}” is not a day.",
                 "Say it like “Sunday week”, “14 March” or 2027-03-14, or leave it empty."));
         }
 
@@ -345,7 +347,7 @@ public sealed partial class IndexModel(PieceStore pieces, WorkshopStore workshop
 
         if (string.IsNullOrEmpty(Form))
         {
-            faults.Add(new JobFault("#/item/form", "Nothing to put it on was picked.", "Pick one of the items, or say “on a tea towel”."));
+            faults.Add(new ValidationError("#/item/form", "Nothing to put it on was picked.", "Pick one of the items, or say “on a tea towel”."));
         }
 
         var words = (Words ?? string.Empty).ReplaceLineEndings("\n").Trim().Normalize();
@@ -403,7 +405,7 @@ public sealed partial class IndexModel(PieceStore pieces, WorkshopStore workshop
             BenchDrawing.Small(plan, "glimpse"),
             plan.Title,
             [
-                .. Told.Select(plan.Decision).OfType<Core.Telling.Decision>()
+                .. Told.Select(plan.Decision).OfType<Core.Decisions.Decision>()
                     .Where(d => d is not { Id: "craft", ChoiceId: Core.Crafts.AllCrafts.Stitch }).Select(d => d.Choice),
                 $"{Say.Minutes(plan.Time.LowMinutes)} to {Say.Minutes(plan.Time.HighMinutes)} of work",
             ],

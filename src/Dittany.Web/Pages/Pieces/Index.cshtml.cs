@@ -1,6 +1,6 @@
 using System.Globalization;
+using Dittany.Core.Learning;
 using Dittany.Core.Measures;
-using Dittany.Core.Planning;
 using Dittany.Core.Time;
 using Dittany.Store;
 using Dittany.Web.Drawings;
@@ -16,7 +16,7 @@ public sealed record BookEntry(int Id, string Title, string? Picture, string Pic
     IReadOnlyList<string> Notes);
 
 /// <summary>All her pieces with dated pictures, found by what she remembers of one; those that are put away are in it.</summary>
-public sealed class IndexModel(LogStore log, WorkshopStore workshops, Desk desk) : PageModel
+public sealed class IndexModel(LogStore log, WorkshopStore workshops, PlanService desk) : PageModel
 {
     [BindProperty(SupportsGet = true)]
     public string? Asked { get; set; }

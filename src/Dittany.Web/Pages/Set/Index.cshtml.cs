@@ -1,7 +1,8 @@
 using System.Globalization;
+using Dittany.Core.Advising;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Measures;
-using Dittany.Core.Planning;
 using Dittany.Core.Words;
 using Dittany.Store;
 using Dittany.Web.Drawings;
@@ -28,7 +29,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Plans
     [BindProperty]
     public string? Once { get; set; }
 
-    public IReadOnlyList<JobFault> Faults { get; private set; } = [];
+    public IReadOnlyList<ValidationError> Faults { get; private set; } = [];
 
     public SetSizing? Sizing { get; private set; }
 
@@ -80,7 +81,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Plans
 
         var workshop = await workshops.Current(cancel);
         Faults = All.Count > SetRule.MostNames
-            ? [new JobFault("#/names", $"There are {All.Count} names, and {SetRule.MostNames} is the most.", "Make two sets of them.")]
+            ? [new ValidationError("#/names", $"There are {All.Count} names, and {SetRule.MostNames} is the most.", "Make two sets of them.")]
             : All.SelectMany(n => JobCheck.Faults(Like(n), workshop, shelf.Now).Select(f => f with { Detail = $"“{n}”: {f.Detail}" })).Take(
                 12).ToArray();
         if (Faults.Count > 0)
@@ -95,7 +96,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Plans
         }
         catch (OverBudgetException)
         {
-            Faults = [new JobFault("#/names", "These names together are more than can be reckoned at once.", "Make two sets of them.")];
+            Faults = [new ValidationError("#/names", "These names together are more than can be reckoned at once.", "Make two sets of them.")];
             Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
             return;
         }

@@ -12,7 +12,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Dittany.Web.Pages.Sheets;
 
 /// <summary>The sheets of a piece: the words read back first, then a look at each sheet, paper, and what its check line measured.</summary>
-public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, SheetStore sheets, Desk desk, IPrinter printer,
+public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, SheetStore sheets, PlanService desk, IPrinter printer,
     FolderPrinter standIn) : PageModel
 {
     /// <summary>The printer behind her own computer, where she names none.</summary>

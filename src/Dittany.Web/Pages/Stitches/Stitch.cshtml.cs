@@ -1,7 +1,8 @@
 using System.Globalization;
+using Dittany.Core.Advising;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
-using Dittany.Core.Planning;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
 using Dittany.Store;

@@ -1,7 +1,10 @@
 using System.Globalization;
+using Dittany.Core.Advising;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
 using Dittany.Core.Planning;
+using Dittany.Core.Telling;
 using Dittany.Formats.Sheets;
 using Dittany.Store;
 using Dittany.Web.Setup;
@@ -13,7 +16,7 @@ namespace Dittany.Web.Pages.Try;
 /// <summary>
 /// Her very words in every stitch that fits them, beside each other at true size; two laid side by side in full; one taken.
 /// </summary>
-public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk desk, Plans plans) : PageModel
+public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, PlanService desk, Plans plans) : PageModel
 {
     /// <summary>So many are made at once, so that the first are seen soon.</summary>
     public const int AtOnce = 6;
@@ -169,7 +172,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, Desk 
         {
             var job = TryOut.With(Piece.Job with { Today = desk.Today }, Plan, make);
             var plan = await Task.Run(() => plans.Make(job, workshop, cancel), cancel);
-            return TryOut.Of(make, Retold.In(plan, Units));
+            return TryOut.Of(make, UnitConversion.In(plan, Units));
         }
         catch (UnplannedException)
         {

@@ -1,7 +1,7 @@
 using System.Globalization;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Measures;
-using Dittany.Core.Planning;
 using Dittany.Store;
 using Dittany.Web.Setup;
 using Microsoft.AspNetCore.Mvc;
@@ -10,7 +10,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Dittany.Web.Pages.WorkshopPage;
 
 /// <summary>What the maker has and how much time: equipment, hoops, evenings, rates, units, which hand.</summary>
-public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
+public sealed class IndexModel(WorkshopStore workshops, PlanService desk) : PageModel
 {
     public int From { get; private set; }
 
@@ -19,7 +19,7 @@ public sealed class IndexModel(WorkshopStore workshops, Desk desk) : PageModel
     /// <summary>Every member as it is shown: as typed where it was refused, else as it stands.</summary>
     public IReadOnlyDictionary<string, string> Shown { get; private set; } = new Dictionary<string, string>();
 
-    public IReadOnlyList<JobFault> Faults { get; private set; } = [];
+    public IReadOnlyList<ValidationError> Faults { get; private set; } = [];
 
     public IReadOnlyList<WorkshopConflict> Conflicts { get; private set; } = [];
 
