@@ -88,6 +88,8 @@ public static class RemovalRules
         ("backing trimmed", Removing.OnceDry, q => q.Has("cut-away-behind") || q.Has("fusible-knit-behind"),
             $"Trim the backing to {Say.Length(10)} round the stitches, corners rounded: mind the cloth.", "from memory"),
         ("chalk", Removing.OnceDry, q => q.MarksCloth && q.Marker.GoesBy == GoesBy.Brushing, "Brush the chalk out.", "common practice"),
+        ("white pencil", Removing.OnceDry, q => q.MarksCloth && q.Marker.GoesBy == GoesBy.BrushingOrWater,
+            "Brush the white line out, and dab off what is left with a damp cloth.", "from memory"),
         ("carbon", Removing.WithWater, q => q.MethodId == "carbon" && q.Cloth.Washable,
             "Wash what is left of the carbon out, cool, before any iron: heat may set it.", "common practice"),
         ("heat", Removing.WithHeat, q => q.MarksCloth && q.Marker.GoesBy == GoesBy.Heat,

@@ -17,6 +17,8 @@ public static class MarkerRules
     [
         ("does not show on dark", (i, m, f) => OnCloth(m) && f.Cloth.Dark && !i.ShowsOnDark, (_, _, _) =>
             "Its line does not show on dark cloth.", "common practice"),
+        ("does not show on light", (i, m, f) => OnCloth(m) && !f.Cloth.Dark && !i.ShowsOnLight, (_, _, _) =>
+            "Its line does not show on light cloth.", "common practice"),
         ("water on what must not be wet", (i, m, f) => OnCloth(m) && i.GoesBy is GoesBy.ColdWater or GoesBy.AirOrWater && !f.Soakable,
             (_, _, f) => $"It must be washed out, and {f.Dry} must not be soaked.",
             "common practice"),

@@ -26,15 +26,15 @@ public static class Methods
         new("coated-paper", "Iron plastic-coated paper behind",
             [Handling.PrintOrDraw, Handling.LayOnWrongSide, Handling.Iron, Handling.TraceThrough], "coated-paper-behind", Pens),
         new("cut-out", "Draw round a cut-out paper shape", [Handling.PrintOrDraw, Handling.LayFaceUpOnCloth, Handling.TraceThrough],
-            "none", ["chalk", "water-erasable", "pigment-pen", "heat-erasable"]),
+            "none", ["chalk", "white-pencil", "water-erasable", "pigment-pen", "heat-erasable"]),
         new("carbon", "Dressmaker's carbon", [Handling.PrintOrDraw, Handling.LayFaceUpOnCloth, Handling.TraceThrough], "none", ["none"]),
         new("prick-and-pounce", "Prick and pounce", [Handling.PrintOrDraw, Handling.LayFaceUpOnCloth, Handling.TraceThrough], "none",
-            ["chalk", "pigment-pen"]),
+            ["chalk", "white-pencil", "pigment-pen"]),
         new("tissue", "Tissue paper, tacked and torn away",
             [Handling.PrintOrDraw, Handling.TraceThrough, Handling.LayFaceUpOnCloth, Handling.TackThrough], "none", ["pencil"]),
         new("tacked-from-back", "Draw on the wrong side and tack through",
             [Handling.PrintOrDraw, Handling.LayOnWrongSide, Handling.TackThrough], "none", ["pencil", "chalk"]),
-        new("freehand", "Draw freehand", [], "none", Pens),
+        new("freehand", "Draw freehand", [], "none", [.. Pens, "chalk", "white-pencil"]),
     ];
 
     public static Method? Find(string id) => All.FirstOrDefault(m => m.Id == id);

@@ -27,6 +27,7 @@ public static class TransferNames
         new("heat-erasable", "heat erasable pen", "iron off pen", "pen that irons out"),
         new("air-erasable", "air erasable pen", "fading pen", "vanishing pen", "disappearing pen"),
         new("chalk", "chalk", "tailor's chalk", "tailors chalk", "chalk pencil"),
+        new("white-pencil", "white pencil", "white pen", "white marker", "white marking pencil"),
         new("pencil", "pencil", "hard pencil"),
         new("pigment-pen", "pigment pen", "permanent pen", "fine liner", "fineliner"),
     ];

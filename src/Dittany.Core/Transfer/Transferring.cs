@@ -143,6 +143,7 @@ public static class TransferRoom
                 GoesBy.AirOrWater =>
                     $"It fades by itself; count on {Say.Number(ink.LastsHours, 0)} hours and wash it out even when it has gone.",
                 GoesBy.Brushing => "It brushes out; it lasts one sitting.",
+                GoesBy.BrushingOrWater => "It stays for days, and brushes out or is dabbed off with a damp cloth.",
                 GoesBy.Never => ink.NeedsTransferHeat ? "Drawn on paper, it leaves its line on the cloth under the iron, for good."
                     : "It stays for good: draw thin, and cover it fully. Never an alcohol marker: damp makes it spread past the thread.",
                 _ => "Nothing is drawn on the cloth.",

@@ -1,4 +1,5 @@
 using Dittany.Core.Decisions;
+using Dittany.Core.Items;
 using Dittany.Core.Materials;
 using Dittany.Core.Tests.Materials;
 using Dittany.Core.Tests.Planning;
@@ -139,4 +140,29 @@ public class SupportTests
 
     private static TransferFacts Facts(string cloth, string colour = "#ffffff") =>
         new(ThreadAndHoopTests.ClothOf(cloth, colour), ["light-box", "window", "ink-jet", "iron"], 15, 1);
+
+    /// <summary>
+    /// On dark cloth a white pencil or chalk shows, and a white pencil stays for days (common practice; 72 h from memory); on light cloth
+    /// it
+    /// is lost, and what takes chalk takes it. It brushes out at the end.
+    /// </summary>
+    [Theory]
+    [InlineData("cut-out")]
+    [InlineData("freehand")]
+    [InlineData("prick-and-pounce")]
+    public void A_white_pencil_is_for_dark_cloth(string method)
+    {
+        var (white, by) = (Inks.Find("white-pencil")!, Methods.Find(method)!);
+        Assert.Empty(MarkerRules.Against(white, by, Facts("linen", "#20242c") with { StitchingHours = 20 }));
+        Assert.Contains(MarkerRules.Against(white, by, Facts("linen")), r => r.Contains("light cloth", StringComparison.Ordinal));
+        var job = Samples.On("cushion-cover", "Wilhelmina", w => w with { CapHeightMm = 40 }, ("transfer.method", method)) with
+        {
+            Fabric = new FabricOverrides("linen", "#20242c"),
+        };
+        var plan = Samples.Plan(job with { Overrides = job.Overrides.With("transfer.marker", "white-pencil") });
+        Assert.Equal("white-pencil", plan.Transfer.Marker.Id);
+        Assert.Contains(plan.Removal.Concat(plan.Finish), s => s.Contains("Brush the white line out", StringComparison.Ordinal));
+        Assert.DoesNotContain(plan.Removal.Concat(plan.Finish), s => s.Contains("chalk", StringComparison.OrdinalIgnoreCase));
+        Assert.True(Samples.Plan(job).Transfer.Marker.ShowsOnDark);
+    }
 }
