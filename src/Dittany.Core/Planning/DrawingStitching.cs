@@ -76,8 +76,10 @@ public static class DrawingStitching
             ? new Pair(way.Line ?? pair.Stitch, way.Of(pair.Size)) : pair;
 
         // A part for each colour: a thread goes on within it as far as it may hop behind.
-        static IEnumerable<Part> Shaded(Part whole, Placed placed, Designs.Area area, IReadOnlyList<string> colours, int seed) =>
-            Stitches.InAreas.Shading.Parted(placed, area, colours.Count, seed).Select((indices, c) => (Indices: indices, Number: c))
+        static IEnumerable<Part> Shaded(Part whole, Placed placed, Designs.Area area, Stitches.InAreas.AreaStitch fill,
+            IReadOnlyList<string> colours, int seed) =>
+            Stitches.InAreas.Shading.Parted(placed, area, fill.Colours, colours.Count, seed).Select((indices, c) => (Indices: indices,
+                Number: c))
             .Where(p => p.Indices.Count > 0).Select(p =>
             {
                 var picked = whole.Stitches.Pick(p.Indices);
@@ -111,7 +113,8 @@ public static class DrawingStitching
                         Breaks = placed.Breaks,
                         Layer = shape.Layer,
                     };
-                    foreach (var part in way.Colours.Count > 1 ? Shaded(whole, placed, shape.Area.Sure(), way.Colours, filling.Sure().Seed)
+                    foreach (var part in way.Colours.Count > 1 ? Shaded(whole, placed, shape.Area.Sure(), way.Fill, way.Colours,
+                        filling.Sure().Seed)
                         : [whole])
                     {
                         yield return (index, part);

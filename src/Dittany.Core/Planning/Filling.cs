@@ -91,10 +91,10 @@ internal sealed class FillingRoom(DecisionKey decisionId, string? wished, string
         var fill = hers?.Stitch ?? (wished is { } whole && Known(whole) is not null ? whole : habit);
         var chosen = fill == FillWays.None ? null : Chosen(fill, shape, area, By(own, direction));
         var colours = (hers?.Colours ?? []).Select(Palette.HexOf).ToArray();
-        if (colours.Length > 1 && chosen?.TakesColours != true)
+        if (colours.Length > 1 && chosen is null or { Colours: FillColours.One })
         {
             _notFollowed.Add($"Several colours for the {Called(shape)}, your wish, are not followed: "
-                + $"{(chosen is null ? "it is worked along its edge" : $"{chosen.Info.Name} goes in one")}. Take long and short stitch.");
+                + $"{(chosen is null ? "it is worked along its edge" : $"{chosen.Info.Name} goes in one")}. Take long and short stitch, which goes through them from foot to tip, or knots, which mix them.");
             colours = [];
         }
 

@@ -43,7 +43,7 @@ internal static class LineCheck
             // Ties, knots and teeth stand beside the line, within the width it is known by; its thread still goes along all of it.
             Assert.All(holes, h => Assert.True(Polyline.ToLine(h, line) <= spec.LineWidthMm + 0.1, $"{part.Letter}: a hole far from the line"));
             Assert.All(line, p => Assert.True(turning || part.Stitches.Min(s => Polyline.ToSegment(p, s.FromMm, s.ToMm))
-                <= Math.Max(Tolerance.Seen(spec.LineWidthMm), spec.LineWidthMm / 2) + GridMm, $"{part.Letter}: the line is not covered"));
+                <= Math.Max(Tolerance.Seen(spec.LineWidthMm), spec.LineWidthMm / 2) + GridMm, $"{part.Letter} in {part.Stitch}: the line is not covered"));
             return;
         }
 

@@ -137,4 +137,34 @@ public class LyingTests
         Assert.All(plan.Elements[0].Parts.Where(p => p.Role == role), p => Assert.Equal(colour, p.Colour));
         Assert.DoesNotContain(plan.Elements[0].Concerns, c => c.What == "does-not-show");
     }
+
+    /// <summary>
+    /// Knots are mixed in their colours: as many of each, every knot once, the colours nowhere apart as foot and tip are; the same again
+    /// for
+    /// the same job.
+    /// </summary>
+    [Theory]
+    [InlineData("french-knot")]
+    [InlineData("colonial-knot")]
+    [InlineData("seed")]
+    public void Single_stitches_mix_their_colours(string stitch)
+    {
+        string[] colours = ["#c89b3c", "#6b4a2f"];
+        Job Asked(params string[] hers) => new("cushion-cover", [new MotifElement("m", "daisy", HeightMm: 140)
+        {
+            ByPart = [new PartAsked("centre", Stitch: stitch) { Colours = hers, Colour = hers.Length == 0 ? colours[0] : null }],
+        }], Samples.Monday);
+        Part[] Centre(Plan plan) => plan.Elements[0].Parts.Where(p => p.Role == "centre" && p.Stitch == stitch).ToArray();
+        var (mixed, plain) = (Samples.Plan(Asked(colours)), Samples.Plan(Asked()));
+        var parts = Centre(mixed);
+        Assert.Equal(colours, parts.Select(p => p.Colour));
+        Assert.InRange(Math.Abs(parts[0].Stitches.Count - parts[1].Stitches.Count), 0, 1);
+        Assert.Equal(Centre(plain).SelectMany(p => p.Stitches).Select(s => (s.FromMm.X, s.FromMm.Y)).Order(), parts.SelectMany(p =>
+            p.Stitches).Select(s => (s.FromMm.X, s.FromMm.Y)).Order());
+        var (one, other) = (parts[0].Stitches.Average(s => s.FromMm.Y), parts[1].Stitches.Average(s => s.FromMm.Y));
+        var high = parts.SelectMany(p => p.Stitches).Max(s => s.FromMm.Y) - parts.SelectMany(p => p.Stitches).Min(s => s.FromMm.Y);
+        Assert.InRange(Math.Abs(one - other), 0, 0.25 * high);
+        Assert.Equal(parts.Select(p => p.Stitches.Count), Centre(Samples.Plan(Asked(colours))).Select(p => p.Stitches.Count));
+        Assert.DoesNotContain(mixed.SetAside, s => s.Contains("Several colours", StringComparison.Ordinal));
+    }
 }

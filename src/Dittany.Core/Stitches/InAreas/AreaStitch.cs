@@ -88,8 +88,8 @@ public abstract class AreaStitch : IStitch
     /// <summary>Its threads may be long, for they are held down all along: by ties, or by what is woven through them.</summary>
     public virtual bool HeldDown => false;
 
-    /// <summary>Whether it goes in rows whose colours can melt into each other.</summary>
-    public virtual bool TakesColours => false;
+    /// <summary>How it goes through several colours.</summary>
+    public virtual FillColours Colours => FillColours.One;
 
     /// <summary>How far it reaches over the edge on purpose, mm.</summary>
     public virtual double OverMm(SewingBy by) => 0;

@@ -13,7 +13,7 @@ public abstract class ColumnStitch : AreaStitch
     /// <summary>Shorter than this a rest joins the stitch before it, mm (from memory).</summary>
     protected const double RestMm = 1;
 
-    public override bool TakesColours => true;
+    public override FillColours Colours => FillColours.FootToTip;
 
     /// <summary>How far apart columns lie, in threads.</summary>
     protected virtual double Apart => 1;

@@ -71,6 +71,8 @@ public sealed class SeedStitch : ScatteredStitch
 
     public override string Because => "Seeds shade an area lightly, in any shape, and take little thread.";
 
+    public override FillColours Colours => FillColours.Mixed;
+
     public override bool EdgeToo => true;
 
     protected override double Loose => 0.22;
@@ -95,6 +97,8 @@ public class PackedKnots : ScatteredStitch
     { Trait = new(Feel.Raised, true, true, 2) };
 
     public override string Because => "Knots side by side stand up and are dense: for centres and curls.";
+
+    public override FillColours Colours => FillColours.Mixed;
 
     protected override double WidthMm(SewingBy by) => Knots.AcrossMm(by.Spec.Pair.Size, by.Spec.Wraps);
 
