@@ -86,8 +86,11 @@ public sealed record Job(
     public JobElement? Find(string id) => Elements.FirstOrDefault(e => e.Id == id);
 
     /// <summary>The job with each element as it is changed, in its place; null takes it away.</summary>
-    public Job With(Func<JobElement, JobElement?> changed) => this with { Elements = Elements.Select(changed).OfType<JobElement>()
-        .ToArray() };
+    public Job With(Func<JobElement, JobElement?> changed) => this with
+    {
+        Elements = Elements.Select(changed).OfType<JobElement>()
+        .ToArray()
+    };
 
     /// <summary>The job with one element changed, in its place.</summary>
     public Job With(string id, Func<JobElement, JobElement?> changed) => With(e => e.Id == id ? changed(e) : e);

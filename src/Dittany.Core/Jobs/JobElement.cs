@@ -118,6 +118,8 @@ public sealed record PartAsked(string Role, int? Copy = null, string? Stitch = n
     /// </summary>
     public IReadOnlyList<IReadOnlyList<Pt>> DirectionLines { get; init; } = [];
 
-    /// <summary>Colours a fill in rows goes through from the foot to the tip, two to four; the first is also that of its edge.</summary>
+    /// <summary>
+    /// Colours a fill goes through, two to four: rows from the foot to the tip, knots and seeds mixed. The first is also that of its edge.
+    /// </summary>
     public IReadOnlyList<string> Colours { get; init; } = [];
 }

@@ -44,6 +44,7 @@ internal sealed class FillingRoom(DecisionKey decisionId, string? wished, string
     public int Seed => seed;
 
     private readonly List<Told> _because = [];
+    private readonly List<Told> _through = [];
     private readonly List<Told> _wants = [];
     private readonly List<Told> _against = [];
     private readonly HashSet<PartAsked> _heard = [];
@@ -96,6 +97,13 @@ internal sealed class FillingRoom(DecisionKey decisionId, string? wished, string
             _notFollowed.Add($"Several colours for the {Called(shape)}, your wish, are not followed: "
                 + $"{(chosen is null ? "it is worked along its edge" : $"{chosen.Info.Name} goes in one")}. Take long and short stitch, which goes through them from foot to tip, or knots, which mix them.");
             colours = [];
+        }
+
+        if (colours.Length > 1 && chosen is not null)
+        {
+            var named = Say.List(colours.Select(Palette.NameOf).ToArray());
+            _through.Add(chosen.Colours == FillColours.Mixed ? $"The {Called(shape)} mixes {named}."
+                : $"The {Called(shape)} goes through {named}, from foot to tip.");
         }
 
         if (hers is not null && Directed(hers) && direction is not null && Undirected(chosen, direction) is { } why)
@@ -188,7 +196,8 @@ internal sealed class FillingRoom(DecisionKey decisionId, string? wished, string
                     : Array.Empty<Told>(),
                 .. facts.Learner && _because.Count > 0 ? [(Told)"For a learner's hand easier fills are taken: a border hides uneven ends."]
                     : Array.Empty<Told>(),
-                .. _wants.Concat(_because).Concat(_against.Take(MostAgainst)).DistinctBy(b => b.ToString(), StringComparer.Ordinal),
+                .. _wants.Concat(_through).Concat(_because).Concat(_against.Take(MostAgainst))
+                    .DistinctBy(b => b.ToString(), StringComparer.Ordinal),
                 $"Nothing longer than {Say.Length(mostFreeMm)} lies free on the face, for {whyFree}."];
         return Deciding.Make(decisionId, Station.Stitches, "What fills the shapes", own, hers, because,
             [areas ? "A fill for the whole, or a wish for one part." : words ? "Letters with weight, or a motif." : "Another motif."],

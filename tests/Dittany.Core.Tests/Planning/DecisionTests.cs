@@ -189,8 +189,11 @@ public class DecisionTests
         var hers = OverrideSet.Of(("needle.size:leaf-green-3", "crewel-5"));
         foreach (var elements in new[] { new[] { one, two }, [two, one] })
         {
-            var plan = Samples.Plan(Samples.Towel() with { Elements = elements.Select(e => e with { Strands = 3 }).ToArray(),
-                Overrides = hers });
+            var plan = Samples.Plan(Samples.Towel() with
+            {
+                Elements = elements.Select(e => e with { Strands = 3 }).ToArray(),
+                Overrides = hers
+            });
             Assert.Equal("crewel-5", plan.Threads.Single(t => t.Thread.Id == "leaf-green-3").Needle);
             Assert.NotEqual("crewel-5", plan.Threads.Single(t => t.Thread.Id == "mulberry-3").Needle);
             Assert.Empty(plan.SetAside);

@@ -166,5 +166,7 @@ public class LyingTests
         Assert.InRange(Math.Abs(one - other), 0, 0.25 * high);
         Assert.Equal(parts.Select(p => p.Stitches.Count), Centre(Samples.Plan(Asked(colours))).Select(p => p.Stitches.Count));
         Assert.DoesNotContain(mixed.SetAside, s => s.Contains("Several colours", StringComparison.Ordinal));
+        Assert.Contains(mixed.Decision("stitch.fill")!.Because, b => b.StartsWith("The centre mixes ", StringComparison.Ordinal));
+        Assert.DoesNotContain(plain.Decision("stitch.fill")!.Because, b => b.Contains("mixes", StringComparison.Ordinal));
     }
 }
