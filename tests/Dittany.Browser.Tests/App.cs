@@ -103,6 +103,29 @@ public class App : IAsyncLifetime
             });
     }
 
+    /// <summary>The content policy and the scripts had nothing to complain about.</summary>
+    public static void NoComplaints(ChromeDriver browser)
+    {
+        var complaints = Complaints(browser);
+        Assert.True(complaints.Count == 0, string.Join('\n', complaints));
+    }
+
+    /// <summary>
+    /// What the content policy and the scripts complained of since it was last asked, but for requests that were given up because a
+    /// newer one took their place: a fast typist makes those, and each is told of in two lines.
+    /// </summary>
+    public static IReadOnlyList<string> Complaints(ChromeDriver browser)
+    {
+        var told = browser.Manage().Logs.GetLog(LogType.Browser).Where(l => l.Level >= LogLevel.Warning).Select(l => l.Message).ToList();
+        foreach (var given in told.Where(m => m.Contains("\"htmx:sendAbort", StringComparison.Ordinal)).ToList())
+        {
+            told.Remove(given);
+            told.Remove(told.Find(m => m.Contains("\"htmx:afterRequest", StringComparison.Ordinal)) ?? string.Empty);
+        }
+
+        return told;
+    }
+
     /// <summary>However long a question took, it is asked this often before it counts as unanswered.</summary>
     private const int LeastAsked = 2;
 

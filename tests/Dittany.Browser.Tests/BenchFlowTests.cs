@@ -33,7 +33,7 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         App.Click(browser, By.Id("redo"));
         App.Until(() => browser.FindElement(slip).Text.Contains("your choice", StringComparison.Ordinal), "redo brings it again");
         Assert.True(browser.ExecuteScript("return window.stillHere === true") is true);
-        NoComplaints(browser);
+        App.NoComplaints(browser);
     }
 
     [Fact]
@@ -66,7 +66,7 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         App.Until(() => browser.FindElement(By.Id("slip-thread-strands")).GetAttribute("textContent")!.Contains("your choice",
             StringComparison.Ordinal), "the strands are hers");
         Assert.True(browser.ExecuteScript("return window.stillHere === true") is true);
-        NoComplaints(browser);
+        App.NoComplaints(browser);
     }
 
     [Fact]
@@ -83,7 +83,7 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         Assert.True(browser.FindElement(By.CssSelector(".face-marks .mark")).Displayed);
         App.Click(browser, By.Id("view-close"));
         App.Until(() => browser.FindElement(By.Id("view-close")).GetAttribute("aria-current") == "true", "the view is close");
-        NoComplaints(browser);
+        App.NoComplaints(browser);
     }
 
     [Fact]
@@ -151,7 +151,7 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         App.Until(() => Painted() == "100", "it is painted up to the hundredth");
         Assert.True(Ink() < whole / 4);
         Assert.StartsWith("Stitch 100", browser.FindElement(By.Id("readout")).Text, StringComparison.Ordinal);
-        NoComplaints(browser);
+        App.NoComplaints(browser);
     }
 
     /// <summary>
@@ -179,7 +179,7 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         var now = Middles();
         Assert.InRange((now[3] - now[2]) - (now[4] - now[3]), -0.1, 0.1);
         Assert.True(now[2] - now[1] < was[2] - was[1]);
-        NoComplaints(browser);
+        App.NoComplaints(browser);
     }
 
     /// <summary>Dragged near the fold and let go, the words lie on it: a towel 500 mm wide has it at 250.</summary>
@@ -201,7 +201,7 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
             || browser.PageSource.Contains("30.", StringComparison.Ordinal), "further off they stay where they were put");
         browser.FindElement(By.TagName("body")).SendKeys("z");
         App.Until(() => !browser.PageSource.Contains("to the right of the dot", StringComparison.Ordinal), "one drag is one step back");
-        NoComplaints(browser);
+        App.NoComplaints(browser);
     }
 
     /// <summary>Pointing tells of a stitch, a hem and the field; the slider and the bracket keys work the piece.</summary>
@@ -234,7 +234,7 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
             "const at = document.getElementById('order-at'); at.value = 1; at.dispatchEvent(new Event('input', { bubbles: true }))");
         App.Until(() => Readout().StartsWith("Stitch 1 of", StringComparison.Ordinal)
             && Readout().Contains("A new thread begins here", StringComparison.Ordinal), "the slider goes to the first stitch");
-        NoComplaints(browser);
+        App.NoComplaints(browser);
     }
 
     /// <summary>
@@ -264,7 +264,7 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         browser.ExecuteScript("document.querySelector('details.part[open] button:not([type=button])').scrollIntoView({ block: 'center' })");
         open.FindElement(By.CssSelector("button:not([type=button])")).Click();
         App.Until(() => browser.FindElements(By.CssSelector("details.part .yours")).Count == 1, "the wish is kept");
-        NoComplaints(browser);
+        App.NoComplaints(browser);
     }
 
     /// <summary>
@@ -307,7 +307,7 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
         browser.ExecuteScript("document.querySelector('#part-0 .drop-line').scrollIntoView({ block: 'center' })");
         App.Click(browser, By.CssSelector("#part-0 .drop-line"));
         App.Until(() => browser.FindElements(By.CssSelector(".lie-dot")).Count == 0, "the line is gone");
-        NoComplaints(browser);
+        App.NoComplaints(browser);
     }
 
     /// <summary>No mouse: a piece is said, planned, overruled, worked and proofed with the keyboard alone.</summary>
@@ -472,8 +472,4 @@ public sealed class BenchFlowTests(App app) : IClassFixture<App>
     private void Make(ChromeDriver browser, string words) => Make(browser, words, app.Url);
 
     private static string Told(ChromeDriver browser) => browser.FindElement(By.CssSelector(".grow-form .told")).Text;
-
-    /// <summary>The content policy and the scripts had nothing to complain about.</summary>
-    private static void NoComplaints(ChromeDriver browser) =>
-        Assert.Empty(browser.Manage().Logs.GetLog(LogType.Browser).Where(l => l.Level >= LogLevel.Warning).Select(l => l.Message));
 }

@@ -31,7 +31,7 @@ public sealed class PageFlowTests(OwnApp app) : IClassFixture<OwnApp>
         App.Click(browser, By.Id("plan"));
         App.Until(() => browser.FindElement(By.TagName("h1")).Text.Contains("Zoë & Jo, on a tote", StringComparison.Ordinal),
             "the plan is there");
-        NoComplaints(browser);
+        App.NoComplaints(browser);
     }
 
     /// <summary>Each word carries its label while it is typed; with keys alone one is made something else, and stays so.</summary>
@@ -53,7 +53,26 @@ public sealed class PageFlowTests(OwnApp app) : IClassFixture<OwnApp>
         browser.FindElement(By.Id("said")).SendKeys(Keys.End + " for Friday");
         App.Until(() => browser.FindElements(By.CssSelector(".span-day")).Count == 1 && browser.FindElements(By.CssSelector(".span-words")).Count == 1,
             "it stays so while she types on");
-        NoComplaints(browser);
+        App.NoComplaints(browser);
+    }
+
+    /// <summary>A newer request that takes the place of one under way is nothing to complain of; one that comes to nothing is.</summary>
+    [Fact]
+    public void A_request_given_up_for_a_newer_one_is_no_complaint_and_one_that_fails_is()
+    {
+        using var browser = app.Browser();
+        browser.Navigate().GoToUrl(new Uri($"{app.Url}/new"));
+        const string twice = """
+            const said = document.getElementById('said');
+            const ask = () => htmx.ajax('POST', arguments[0], { source: said, target: '#answers', swap: 'outerHTML' }).catch(() => { });
+            said.value = 'daisy on a tote'; ask();
+            said.value = 'Zoë on a tote'; ask();
+            """;
+        browser.ExecuteScript(twice, "/new?handler=Understand");
+        App.Until(() => browser.FindElement(By.CssSelector(".span-words .said-word")).Text == "Zoë", "the newer one counts");
+        App.NoComplaints(browser);
+        browser.ExecuteScript(twice, "/nowhere-at-all");
+        App.Until(() => App.Complaints(browser).Count > 0, "what fails is complained of");
     }
 
     [Fact]
@@ -138,7 +157,7 @@ public sealed class PageFlowTests(OwnApp app) : IClassFixture<OwnApp>
         App.Until(() => browser.FindElement(By.Id("kept")).Text.Contains("do not press", StringComparison.Ordinal), "it says what it did");
         App.Click(browser, By.CssSelector("#kept button"));
         App.Until(() => browser.FindElement(By.CssSelector("#habit-press input[value=face-down-steam]")).Selected, "one step back");
-        NoComplaints(browser);
+        App.NoComplaints(browser);
     }
 
     [Fact]
@@ -164,7 +183,4 @@ public sealed class PageFlowTests(OwnApp app) : IClassFixture<OwnApp>
         App.Click(browser, By.CssSelector("form[action$='handler=Undo'] button"));
         App.Until(() => browser.FindElement(By.CssSelector("input[name=units][value=centimetres]")).Selected, "one step back");
     }
-
-    private static void NoComplaints(ChromeDriver browser) =>
-        Assert.Empty(browser.Manage().Logs.GetLog(LogType.Browser).Where(l => l.Level >= LogLevel.Warning).Select(l => l.Message));
 }
