@@ -117,6 +117,50 @@ internal sealed class EdgeStrips
         return inside;
     }
 
+    /// <summary>
+    /// How far it is from a place inside to the first edge on a way, in lengths of <paramref name="way"/>; null where no edge lies on it
+    /// within its length.
+    /// </summary>
+    public double? FirstEdge(Pt from, Pt way)
+    {
+        var first = double.PositiveInfinity;
+        var to = from + way;
+        var (left, right) = (Math.Min(from.X, to.X), Math.Max(from.X, to.X));
+        var (strip, last) = (Strip(from.Y), Strip(to.Y));
+        for (var next = strip < last ? 1 : -1; ; strip += next)
+        {
+            for (var i = _starts[strip]; i < _starts[strip + 1]; i++)
+            {
+                var (a, b) = _edges[_inStrips[i]];
+                if ((a.X < left && b.X < left) || (a.X > right && b.X > right))
+                {
+                    continue;
+                }
+
+                // The ends of the edge must lie on both sides of the way.
+                var (one, other) = (Pt.Cross(way, a - from), Pt.Cross(way, b - from));
+                if ((one > 0) == (other > 0) && one != 0 && other != 0)
+                {
+                    continue;
+                }
+
+                var edge = b - a;
+                var across = Pt.Cross(way, edge);
+                var along = across == 0 ? -1 : Pt.Cross(a - from, edge) / across;
+                if (along >= 0 && along < first)
+                {
+                    first = along;
+                }
+            }
+
+            // What comes in strips further on lies further away.
+            if (strip == last || (first <= 1 && (Strip(from.Y + (way.Y * first)) - strip) * next <= 0))
+            {
+                return first <= 1 ? first : null;
+            }
+        }
+    }
+
     private int Strip(double y) => Math.Clamp((int)((y - _least) * _perMm), 0, _starts.Length - 2);
 
     private (int Low, int High) Reach((Pt From, Pt To) edge) =>

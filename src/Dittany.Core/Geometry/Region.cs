@@ -321,6 +321,11 @@ public sealed class Region
     /// <summary>Whether the point lies inside or on the edge.</summary>
     public bool Holds(Pt p) => !IsEmpty && _edges.Value.Hold(p);
 
+    /// <summary>
+    /// Where a way from a place inside first meets an edge; null where it meets none within its length.
+    /// </summary>
+    public Pt? FirstEdge(Pt from, Pt way) => IsEmpty ? null : _edges.Value.FirstEdge(from, way) is { } at ? from + (way * at) : null;
+
     /// <summary>How far a point lies outside: 0 inside, infinity for an empty region.</summary>
     public double OutsideBy(Pt p) =>
         IsEmpty ? double.PositiveInfinity : Holds(p) ? 0 : Away(p);

@@ -133,6 +133,27 @@ public class RegionTests
             .Label($"inside {inside}, {area.Holds(at)}; out {out_}, {nearest}");
     });
 
+    /// <summary>
+    /// The way from a place inside goes on inside up to the first edge it meets, and just beyond it lies outside; where it meets none,
+    /// its end is inside too.
+    /// </summary>
+    [ManyTimes(80)]
+    public Property A_way_out_goes_to_the_first_edge() => Prop.ForAll(Stars(), Stars(), Places().Generator.Two().ToArbitrary(), (one, other, two) =>
+    {
+        var (from, way) = (two.Item1 * 0.2, two.Item2);
+        var area = Region.Of(one).Without(Region.Of(other).Offset(-20));
+        if (!area.Holds(from) || area.Rings.Min(r => Polyline.ToLine(from, [.. r, r[0]])) < 1e-6)
+        {
+            return true.Label("not inside");
+        }
+
+        var met = area.FirstEdge(from, way);
+        var end = met ?? from + way;
+        var inside = Enumerable.Range(0, 500).All(k => area.OutsideBy(Pt.Lerp(from, end, k / 500.0)) < 1e-9);
+        var onEdge = met is not { } at || area.Rings.Min(r => Polyline.ToLine(at, [.. r, r[0]])) < 1e-6;
+        return (inside && onEdge && (met is not null || area.OutsideBy(from + way) < 1e-9)).Label($"{from} by {way}: {met}");
+    });
+
     /// <summary>A hull has no bays, holds every point, and has only corners of theirs.</summary>
     [ManyTimes(80)]
     public Property Hulls_hold_all_and_nothing_of_their_own() => Prop.ForAll(Places().Generator.ArrayOf(20).ToArbitrary(), points =>

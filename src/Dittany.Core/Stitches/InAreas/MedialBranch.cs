@@ -7,8 +7,20 @@ namespace Dittany.Core.Stitches.InAreas;
 /// A stroke of an area as it is filled: where it ends against the side of another it butts there, and the other goes through; a free end
 /// goes straight on to the edge.
 /// </summary>
-internal sealed record MedialBranch(CentreStroke Stroke, bool StartButts, bool EndButts)
+internal sealed class MedialBranch(CentreStroke stroke, bool startButts, bool endButts)
 {
+    public CentreStroke Stroke { get; } = stroke;
+
+    public bool StartButts { get; } = startButts;
+
+    public bool EndButts { get; } = endButts;
+
+    /// <summary>The box round its middle, mm.</summary>
+    private readonly (Pt Least, Pt Most) _box = stroke.Points.Count == 0 ? default : (
+        new Pt(stroke.Points.Min(p => p.X), stroke.Points.Min(p => p.Y)), new Pt(stroke.Points.Max(p => p.X), stroke.Points.Max(p => p.Y)));
+
+    private readonly double _widest = stroke.HalfWidths.DefaultIfEmpty().Max();
+
     /// <summary>An end this near the middle of another stroke, in its half widths, stands against its side.</summary>
     private const double Against = 0.7;
 
@@ -46,8 +58,12 @@ internal sealed record MedialBranch(CentreStroke Stroke, bool StartButts, bool E
     {
         var frame = new OwnFrame(ground.Covers.Rings);
         Budget.Current.SpendOnce(frame, CentreLine.Steps(ground.Covers));
-        return [.. Known.Of(frame, f => Found(f.Rings())).Select(l => l with { Stroke = l.Stroke.Moved(frame.Origin) })];
+        return [.. InFrame(frame).Select(l =>
+            new MedialBranch(l.Stroke.Moved(frame.Origin), l.StartButts, l.EndButts))];
     }
+
+    /// <summary>The strokes of a shape where it lies in its own frame, the longest first.</summary>
+    public static IReadOnlyList<MedialBranch> InFrame(OwnFrame frame) => Known.Of(frame, f => Found(f.Rings()));
 
     private static IReadOnlyList<MedialBranch> Found(IReadOnlyList<IReadOnlyList<Pt>> rings)
     {
@@ -121,12 +137,39 @@ internal sealed record MedialBranch(CentreStroke Stroke, bool StartButts, bool E
     }
 
     /// <summary>Half the width of a stroke beside a place, mm.</summary>
-    public static double HalfAt(CentreStroke stroke, Pt at) =>
-        stroke.HalfWidths[Enumerable.Range(0, stroke.Points.Count).MinBy(i => stroke.Points[i].To(at))];
+    public static double HalfAt(CentreStroke stroke, Pt at)
+    {
+        var (nearest, best) = (0, double.PositiveInfinity);
+        for (var i = 0; i < stroke.Points.Count; i++)
+        {
+            var to = stroke.Points[i].To(at);
+            if (to < best)
+            {
+                (nearest, best) = (i, to);
+            }
+        }
+
+        return stroke.HalfWidths[nearest];
+    }
 
     /// <summary>How far a place is from the middle of a stroke, mm.</summary>
-    public static double ToMiddle(Pt at, CentreStroke stroke) =>
-        Polyline.ToLine(at, stroke.Closed ? [.. stroke.Points, stroke.Points[0]] : stroke.Points);
+    public static double ToMiddle(Pt at, CentreStroke stroke)
+    {
+        var open = Polyline.ToLine(at, stroke.Points);
+        return stroke.Closed ? Math.Min(open, Polyline.ToSegment(at, stroke.Points[^1], stroke.Points[0])) : open;
+    }
+
+    /// <summary>
+    /// Whether a place lies within this share of its half width from the middle of the stroke. Asked for every place of every other
+    /// stroke: what lies outside the box round the widest of it is told at once.
+    /// </summary>
+    public bool Within(Pt at, double share)
+    {
+        var (least, most) = _box;
+        var reach = share * _widest;
+        return at.X > least.X - reach && at.X < most.X + reach && at.Y > least.Y - reach && at.Y < most.Y + reach
+            && ToMiddle(at, Stroke) is var middle && middle < reach && middle < share * HalfAt(Stroke, at);
+    }
 
     private static CentreStroke Taken(CentreStroke s, int count) => new(s.Points.Take(count).ToArray(), s.HalfWidths.Take(count).ToArray(),
         false, s.Corners.Where(c => c < count).ToHashSet());

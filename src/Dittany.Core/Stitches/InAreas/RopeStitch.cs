@@ -52,7 +52,7 @@ public sealed class RopeStitch : AreaStitch
         {
             sewing.Break();
             Pt? left = null;
-            foreach (var rung in TurningSatin.Rungs(ground, limbs[i], limbs.Take(i).ToArray(), AdvanceThreads * by.Spec.BundleMm))
+            foreach (var rung in TurningSatin.Rungs(ground.Covers, limbs[i], limbs.Take(i).ToArray(), AdvanceThreads * by.Spec.BundleMm))
             {
                 if (left is { } from && from.To(rung.Left) > 0.1 && from.To(rung.Left) < by.MostFreeMm)
                 {

@@ -62,7 +62,7 @@ public sealed class TaperingStem : AreaStitch
         var limbs = ground.Limbs;
         for (var i = 0; i < limbs.Count; i++)
         {
-            foreach (var run in Runs(TurningSatin.Rungs(ground, limbs[i], limbs.Take(i).ToArray(), LookMm)))
+            foreach (var run in Runs(TurningSatin.Rungs(ground.Covers, limbs[i], limbs.Take(i).ToArray(), LookMm)))
             {
                 sewing.Break();
                 Along(sewing, run, LengthMm(by));

@@ -1,3 +1,4 @@
+using Dittany.Core.Designs;
 using Dittany.Core.Geometry;
 using Dittany.Core.Measures;
 using Dittany.Core.Stitches.Needle;
@@ -56,23 +57,51 @@ public sealed class TurningSatin : AreaStitch
 
     protected override void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by)
     {
-        var limbs = ground.Limbs;
-        for (var i = 0; i < limbs.Count; i++)
+        var frame = new OwnFrame(ground.Covers.Rings);
+        var filled = new Filled(frame, by.Spec.BundleMm, by.MostFreeMm);
+        Budget.Current.SpendOnce(filled, StepsAPlace * (long)(ground.Limbs.Sum(l => Polyline.Length(l.Stroke.Points))
+            / (LookThreads * filled.ThreadMm)));
+        foreach (var stroke in Known.Of(filled, Across))
         {
             sewing.Break();
-            Sew(sewing, ground, by, limbs[i], limbs.Take(i).ToArray());
+            foreach (var (left, right) in stroke)
+            {
+                sewing.BreakBefore(left + frame.Origin, Math.Max(MostHopMm, 1.5 * by.MostFreeMm));
+                sewing.Straight((left + frame.Origin).OnGrid(), (right + frame.Origin).OnGrid());
+            }
         }
     }
 
-    private static void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by, MedialBranch limb, IReadOnlyList<MedialBranch> before)
+    /// <summary>A shape in its own frame as it is filled with thread of one width, mm, that may lie free so far, mm.</summary>
+    private sealed record Filled(OwnFrame Shape, double ThreadMm, double MostFreeMm);
+
+    /// <summary>Steps for each place that is looked at (measured: about five thousandths of a millisecond).</summary>
+    private const long StepsAPlace = 100;
+
+    /// <summary>So many shapes are kept as they are filled: the letters of a few names.</summary>
+    private const int MostKept = 200;
+
+    /// <summary>A letter comes again and again, and looking for its edges at every place is dear.</summary>
+    private static readonly Kept<Filled, IReadOnlyList<IReadOnlyList<(Pt Left, Pt Right)>>> Known = new(MostKept);
+
+    /// <summary>The stitches across each stroke of a shape, in its own frame.</summary>
+    private static IReadOnlyList<IReadOnlyList<(Pt Left, Pt Right)>> Across(Filled filled)
     {
-        var thread = by.Spec.BundleMm;
+        var covers = new Area([.. filled.Shape.Rings().Select(Stroke.Ring)]).Covers();
+        var limbs = MedialBranch.InFrame(filled.Shape);
+        return limbs.Select((l, i) => (IReadOnlyList<(Pt, Pt)>)Across(covers, filled, l, limbs.Take(i).ToArray()).ToArray()).ToArray();
+    }
+
+    private static IEnumerable<(Pt Left, Pt Right)> Across(Region covers, Filled filled, MedialBranch limb,
+        IReadOnlyList<MedialBranch> before)
+    {
+        var thread = filled.ThreadMm;
         (Pt Left, Pt Right)? last = null;
         var (shared, leftInside) = (0, false);
-        foreach (var (at, way, half) in Along(ground, limb, before, LookThreads * thread))
+        foreach (var found in Rungs(covers, limb, before, LookThreads * thread))
         {
-            if (before.Any(b => Covers(b, at)) || Rung(ground, at, way, half) is not { } rung
-                || rung.Left.To(rung.Right) > by.MostFreeMm * 1.4)
+            var rung = found;
+            if (rung.Left.To(rung.Right) > filled.MostFreeMm * 1.4)
             {
                 continue;
             }
@@ -103,19 +132,18 @@ public sealed class TurningSatin : AreaStitch
                 }
             }
 
-            sewing.BreakBefore(rung.Left, Math.Max(MostHopMm, 1.5 * by.MostFreeMm));
-            sewing.Straight(rung.Left.OnGrid(), rung.Right.OnGrid());
+            yield return rung;
             last = rung;
         }
     }
 
     /// <summary>Ways across a stroke, so far apart along its middle, mm; those that another stroke before it covers are left out.</summary>
-    internal static IEnumerable<(Pt Left, Pt Right)> Rungs(AreaGround ground, MedialBranch limb, IReadOnlyList<MedialBranch> before,
+    internal static IEnumerable<(Pt Left, Pt Right)> Rungs(Region covers, MedialBranch limb, IReadOnlyList<MedialBranch> before,
         double apartMm)
     {
-        foreach (var (at, way, half) in Along(ground, limb, before, apartMm))
+        foreach (var (at, way, half) in Along(covers, limb, before, apartMm))
         {
-            if (!before.Any(b => Covers(b, at)) && Rung(ground, at, way, half) is { } rung)
+            if (!before.Any(b => Covers(b, at)) && Rung(covers, at, way, half) is { } rung)
             {
                 yield return rung;
             }
@@ -126,7 +154,7 @@ public sealed class TurningSatin : AreaStitch
     /// Places along the middle line with the way it goes there and half the width, from where the area begins to where it ends: an open end
     /// goes straight on to the edge, unless another stroke is there already.
     /// </summary>
-    private static IEnumerable<(Pt At, Pt Way, double Half)> Along(AreaGround ground, MedialBranch limb,
+    private static IEnumerable<(Pt At, Pt Way, double Half)> Along(Region covers, MedialBranch limb,
         IReadOnlyList<MedialBranch> before, double stepMm)
     {
         var stroke = limb.Stroke;
@@ -170,7 +198,7 @@ public sealed class TurningSatin : AreaStitch
             }
 
             var step = way * (0.1 * half / way.Length);
-            return Enumerable.Range(1, 22).Select(k => end + (step * k)).TakeWhile(ground.Covers.Holds).TakeLast(1);
+            return Enumerable.Range(1, 22).Select(k => end + (step * k)).TakeWhile(covers.Holds).TakeLast(1);
         }
     }
 
@@ -186,49 +214,28 @@ public sealed class TurningSatin : AreaStitch
     private static Pt Unit(Pt d) => d.Length < 1e-12 ? d : d * (1 / d.Length);
 
     /// <summary>Whether a place lies on a stroke, and so is stitched with it.</summary>
-    private static bool Covers(MedialBranch limb, Pt at) => MedialBranch.ToMiddle(at,
-        limb.Stroke) < Covered * MedialBranch.HalfAt(limb.Stroke, at);
+    private static bool Covers(MedialBranch limb, Pt at) => limb.Within(at, Covered);
 
     /// <summary>So near the middle of a stroke, in half widths, a place is stitched with it.</summary>
     private const double Covered = 0.75;
 
     /// <summary>The way across the area at a place, square to the line there; null where the place lies outside.</summary>
-    private static (Pt Left, Pt Right)? Rung(AreaGround ground, Pt at, Pt way, double half)
+    private static (Pt Left, Pt Right)? Rung(Region covers, Pt at, Pt way, double half)
     {
         var aside = new Pt(-way.Y, way.X);
-        var (left, right) = (Edge(-1), Edge(1));
-        return left is { } l && right is { } r && l.To(r) > LeastMm ? (l, r) : null;
-
-        Pt? Edge(int side)
+        if (!covers.Holds(at))
         {
-            if (!ground.Covers.Holds(at))
-            {
-                return null;
-            }
+            return null;
+        }
 
-            var (inside, outside) = (0.0, Reach * half);
-            if (ground.Covers.Holds(at + (aside * (side * outside))))
-            {
-                return at + (aside * (side * half));
-            }
+        var (left, right) = (Edge(-1), Edge(1));
+        return left.To(right) > LeastMm ? (left, right) : null;
 
-            // The first way out: stepped, so that it is not the edge of another stroke behind it, then halved.
-            for (var k = 1; k <= 10; k++)
-            {
-                if (!ground.Covers.Holds(at + (aside * (side * outside * k / 10))))
-                {
-                    (inside, outside) = (outside * (k - 1) / 10, outside * k / 10);
-                    break;
-                }
-            }
-
-            for (var k = 0; k < 14; k++)
-            {
-                var middle = (inside + outside) / 2;
-                (inside, outside) = ground.Covers.Holds(at + (aside * (side * middle))) ? (middle, outside) : (inside, middle);
-            }
-
-            return at + (aside * (side * inside));
+        // Where the area goes on beyond reach, another stroke begins: this one is as wide as it is elsewhere.
+        Pt Edge(int side)
+        {
+            var reach = aside * (side * Reach * half);
+            return (covers.Holds(at + reach) ? null : covers.FirstEdge(at, reach)) ?? at + (aside * (side * half));
         }
     }
 
