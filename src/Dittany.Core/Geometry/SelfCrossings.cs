@@ -11,6 +11,11 @@ public static class SelfCrossings
     /// </summary>
     private const int MostLooked = 3_000_000;
 
+    /// <summary>Steps for a piece put into the tree and looked up, and for each other piece it is held against (measured).</summary>
+    private const int StepsAPiece = 30;
+
+    private const int StepsALook = 2;
+
     /// <summary>
     /// Places in which a line, or a ring, crosses itself, counted up to <paramref name="most"/>: so many means so many or more, also where
     /// its pieces lie over each other too often to be looked at one by one. Touching is no crossing.
@@ -32,7 +37,9 @@ public static class SelfCrossings
         var (crossings, looked) = (0, 0);
         for (var i = 0; i < n; i++)
         {
-            foreach (var other in tree.Query(Box(line, i)))
+            var near = tree.Query(Box(line, i));
+            Measures.Budget.Current.Spend(StepsAPiece + (StepsALook * near.Count));
+            foreach (var other in near)
             {
                 if (++looked > MostLooked)
                 {

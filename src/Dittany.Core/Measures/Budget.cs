@@ -25,6 +25,9 @@ public sealed class Budget
     /// </summary>
     public const long OfAPlan = 38_000_000;
 
+    /// <summary>Steps of reading a job, its drawings looked over: what takes more is turned away before anybody waits for it.</summary>
+    public const long OfReading = OfAPlan / 4;
+
     /// <summary>A plan of more steps is a dear one: two tenths of a second and more, where most take a tenth of that.</summary>
     public const long DearSteps = 6_000_000;
 

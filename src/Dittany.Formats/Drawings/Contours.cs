@@ -19,13 +19,13 @@ internal static class Contours
     /// </summary>
     public static IReadOnlyList<Contour> Nested(IReadOnlyList<Stroke> contours, bool evenOdd)
     {
-        var rings = contours.Select((s, i) => (s, i)).Where(c => c.s.Closed).Select(c => RingOf(c.s, c.i)).OfType<Ring>()
-            .OrderByDescending(r => r.Area.AreaMm2).ThenBy(r => r.Index).ToArray();
-        if (rings.Length < 2)
+        if (contours.Count(c => c.Closed) < 2)
         {
             return contours.Select(c => new Contour(c, [])).ToArray();
         }
 
+        var rings = contours.Select((s, i) => (s, i)).Where(c => c.s.Closed).Select(c => RingOf(c.s, c.i)).OfType<Ring>()
+            .OrderByDescending(r => r.Area.AreaMm2).ThenBy(r => r.Index).ToArray();
         var holes = new Dictionary<int, List<Stroke>>();
         var opened = new HashSet<int>();
         for (var i = 1; i < rings.Length; i++)
@@ -49,11 +49,15 @@ internal static class Contours
             .Select(c => new Contour(c.c, holes.TryGetValue(c.i, out var within) ? within : [])).ToArray();
     }
 
+    /// <summary>
+    /// A contour as an area that is looked at and never reckoned with: what crosses itself stays as it is, for putting it in order is dear,
+    /// and whether it may is asked later.
+    /// </summary>
     private static Ring? RingOf(Stroke stroke, int index)
     {
         var points = stroke.Flatten(FlatShare * Figure.SpanOf(stroke));
         var ring = points.Count > 1 && points[0].To(points[^1]) < 1e-9 ? points.Take(points.Count - 1).ToArray() : points;
-        return ring.Count > 2 && Math.Abs(Signed(ring)) > 1e-12 ? new Ring(index, ring, Region.Sound(ring)) : null;
+        return ring.Count > 2 && Math.Abs(Signed(ring)) > 1e-12 ? new Ring(index, ring, Region.Of(ring)) : null;
     }
 
     /// <summary>Most of its points decide: contours may touch.</summary>

@@ -6,6 +6,7 @@ using Dittany.Core.Decisions;
 using Dittany.Core.Geometry;
 using Dittany.Core.Items;
 using Dittany.Core.Jobs;
+using Dittany.Core.Measures;
 using Dittany.Core.Words;
 
 namespace Dittany.Formats.Json;
@@ -49,7 +50,16 @@ public static class JobJson
 
         using (document)
         {
-            return Read(document.RootElement, today, workshop, library, faults);
+            try
+            {
+                return new Budget(Budget.OfReading).Within(() => Read(document.RootElement, today, workshop, library, faults));
+            }
+            catch (OverBudgetException)
+            {
+                faults.Add("#/elements", "Its drawings are more than can be read: too many bends that cross each other.",
+                    "Draw it with fewer points, make shapes that cross themselves lines, or leave parts out.");
+                return new ReadJob(null, null, faults.Faults);
+            }
         }
     }
 

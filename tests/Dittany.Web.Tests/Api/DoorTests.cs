@@ -71,6 +71,24 @@ public sealed class DoorTests(Site site) : IClassFixture<Site>
     }
 
     /// <summary>
+    /// A tangle with a second ring beside it is told as what it is: that it crosses itself too often. To put it in order first would take
+    /// seconds, and the job would be turned away as more than can be read.
+    /// </summary>
+    [Fact]
+    public async Task A_tangle_is_turned_away_without_being_put_in_order()
+    {
+        var random = new Random(7);
+        int Next() => random.Next(600);
+        var path = string.Concat(Enumerable.Range(0, 300).Select(_ =>
+            string.Create(System.Globalization.CultureInfo.InvariantCulture, $"C{Next()} {Next()} {Next()} {Next()} {Next()} {Next()}")));
+        using var body = Site.Json("""{"item":{"form":"tote"},"today":"2027-03-01","elements":[{"kind":"motif","heightMm":29,"drawing":{"name":"tangle","parts":[{"role":"stem","kind":"shape","path":"M0 0TANGLEZ M700 0H800V100Z"}]}}]}""".Replace("TANGLE", path, StringComparison.Ordinal));
+        var answer = await _door.PostAsync(new Uri("/api/plan", UriKind.Relative), body);
+        Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
+        var fault = (await Site.Read(answer)).GetProperty("errors")[0];
+        Assert.Contains("crosses itself in more than 200 places", fault.GetProperty("detail").GetString(), StringComparison.Ordinal);
+    }
+
+    /// <summary>
     /// What an element is stitched in may be a stitch that fills: its areas are filled so, as if it had been chosen, and its lines stay.
     /// Where
     /// another fill is chosen beside it, it is asked which.
