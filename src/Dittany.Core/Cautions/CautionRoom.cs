@@ -9,7 +9,7 @@ namespace Dittany.Core.Cautions;
 public sealed record CautionFacts(
     Cloth Cloth, IReadOnlyList<string> ThreadColours, Ink Marker, bool MarksCloth, string MethodId, StabiliserSet Stabiliser, Worn Worn,
         bool SeenOutdoors, IReadOnlyList<string> Texts, bool IronUsed, double StitchingHours, bool? WashedFirst = null,
-        bool ReadyMade = true, bool BackSeen = false, bool Sewn = true);
+        bool ReadyMade = true, bool BackSeen = false, bool Sewn = true, bool SteamUsed = false);
 
 /// <summary>
 /// The usual cautions, each where it arises. They do not replace a maker's instructions, local rules or licensed practice.
@@ -31,8 +31,8 @@ public static class CautionRoom
         ("eyes and back", Station.Stitches, f => f.StitchingHours >= LongHours, _ =>
             Person(Severity.Note, "Look up every few minutes, good light over the shoulder, and stop before hands or eyes tire."),
             "common practice"),
-        ("iron", Station.Finish, f => f.IronUsed, _ => Person(Severity.Note,
-            "Hot iron and steam: keep the cord and children out of reach, a board or mat under the work."), "common practice"),
+        ("iron", Station.Finish, f => f.IronUsed, f => Person(Severity.Note,
+            $"Hot iron{(f.SteamUsed ? " and steam" : string.Empty)}: keep the cord and children out of reach, a board or mat under the work."), "common practice"),
         ("the back is seen", Station.Stitches, f => f.BackSeen, _ => Item(Severity.Caution,
             "The back of the work shows on the outside of the item: no knots, no jumps, ends run in short and flat, and a thread near the "
                 + "cloth's own colour shows least. Turn it over now and then and look."), "common practice"),

@@ -5,12 +5,16 @@ using Dittany.Core.Operations;
 
 namespace Dittany.Core.Finishing;
 
-/// <summary>How it is finished and looked after.</summary>
+/// <summary>
+/// How it is finished and looked after; <paramref name="Gentlest"/> names what of thread and crafts asks for the gentlest cleaning, empty
+/// where nothing does.
+/// </summary>
 public sealed record Finished(
     IReadOnlyList<Operation> Work,
     Care Care,
     IReadOnlyList<Decision> Decisions,
-    IReadOnlyList<Caution> Cautions);
+    IReadOnlyList<Caution> Cautions,
+    IReadOnlyList<string> Gentlest);
 
 /// <summary>Marks and stabiliser out in the order that works, pressing, care.</summary>
 public static class FinishRoom
@@ -48,8 +52,8 @@ public static class FinishRoom
         }
 
         var (bears, care) = (q.Bears, Care.Of(CareRules.ForGood(q)));
-        var usual = bears.Iron == IronLimit.None || !q.Iron ? "no-press" : q.PressHabit;
-        var press = q.HersPress ?? usual;
+        var usual = bears.Iron == IronLimit.None || !q.Iron ? "no-press" : Borne(q.PressHabit, q, bears);
+        var press = q.HersPress is { } hers ? Borne(hers, q, bears) : usual;
         if (press != "no-press" && bears.Iron == IronLimit.None)
         {
             cautions.Add(new Caution("finish.press", CautionKind.Item, Severity.Stop,
@@ -62,7 +66,9 @@ public static class FinishRoom
             cautions.Add(new Caution("finish.press", CautionKind.Item, Severity.Stop, "It is to be pressed, and there is no iron."));
         }
 
-        return new Finished(WorkOf(q, press, bears), care, [Removal(q, bears), Pressing(q, usual, press)], cautions);
+        return new Finished(WorkOf(q, press, bears), care, [Removal(q, bears), Pressing(q, bears, usual, press)], cautions,
+            [.. q.Threads.Select(t => t.Care).Concat(q.OfCrafts).Where(l => l.Clean > Cleaning.Machine && l.Clean == care.Clean)
+                .Select(l => l.Rule).Distinct(StringComparer.Ordinal)]);
     }
 
     /// <summary>
@@ -115,9 +121,9 @@ public static class FinishRoom
             [
                 press switch
                 {
-                    "face-down-steam" when WithoutSteam(q, bears) is { } why =>
-                        $"{Pressed(bears)}, without steam: {why}.",
                     "face-down-steam" => $"{Pressed(bears)}, with steam: the stitches sink in and are not flattened.",
+                    "face-down-dry" when (q.HersPress ?? q.PressHabit) == "face-down-steam" && WithoutSteam(q, bears) is { } why =>
+                        $"{Pressed(bears)}, without steam: {why}.",
                     "face-down-dry" => $"{Pressed(bears)}, no steam.",
                     _ when q.Stuffed => "Do not press: turn it in the light and smooth the stitches with a fingernail.",
                     _ when bears.Clean == Cleaning.Cleaner => "Do not press; brush it with a soft brush, the way it lies, and let it hang.",
@@ -127,7 +133,7 @@ public static class FinishRoom
                     : Array.Empty<string>(),
             ]) with
         {
-            Iron = press == "no-press" ? null : new Ironing(bears.Iron, press == "face-down-steam" && WithoutSteam(q, bears) is null),
+            Iron = press == "no-press" ? null : new Ironing(bears.Iron, press == "face-down-steam"),
         });
         if (q.OnSkin && !q.Stuffed)
         {
@@ -199,21 +205,38 @@ public static class FinishRoom
             ["Another marker or stabiliser, or your habit of taking film out."]);
     }
 
-    private static Decision Pressing(FinishQuestion q, string usual, string press) => Deciding.Make(
-        "finish.press",
-        Station.Finish,
-        "How it is pressed",
-        Presses.First(p => p.ChoiceId == usual),
-        q.HersPress is null ? null : Presses.First(p => p.ChoiceId == press),
-        [
-            press != "no-press" ? "From behind, on something soft, the stitches keep their roundness."
-                : q.Stuffed ? "What is stuffed is not pressed."
-                : q.Cloth.MaxIron == IronLimit.None ? "The cloth takes no iron."
-                : q.Cloth.Pile == Pile.Deep ? "An iron would flatten the pile."
-                : !q.Iron ? "There is no iron."
-                : "Without the iron nothing is flattened.",
-            "Water first, the iron last: heat can set what water would have taken.",
-        ],
-        ["A cloth that bears less heat, or your habit of pressing."],
-        Presses);
+    /// <summary>A way of pressing as this piece bears it: dry where it bears no steam.</summary>
+    private static string Borne(string press, FinishQuestion q, Care bears) =>
+        press == "face-down-steam" && WithoutSteam(q, bears) is not null ? "face-down-dry" : press;
+
+    private static Decision Pressing(FinishQuestion q, Care bears, string usual, string press)
+    {
+        var why = WithoutSteam(q, bears);
+        var unfollowed = q.HersPress is not null && press != q.HersPress;
+        var decision = Deciding.Make(
+            "finish.press",
+            Station.Finish,
+            "How it is pressed",
+            Presses.First(p => p.ChoiceId == (unfollowed ? press : usual)),
+            q.HersPress is null || unfollowed ? null : Presses.First(p => p.ChoiceId == press),
+            [
+                press != "no-press" ? "From behind, on something soft, the stitches keep their roundness."
+                    : q.Stuffed ? "What is stuffed is not pressed."
+                    : q.Cloth.MaxIron == IronLimit.None ? "The cloth takes no iron."
+                    : q.Cloth.Pile == Pile.Deep ? "An iron would flatten the pile."
+                    : !q.Iron ? "There is no iron."
+                    : "Without the iron nothing is flattened.",
+                .. press == "face-down-dry" && q.HersPress is null && q.PressHabit == "face-down-steam" && why is not null
+                    ? [$"No steam: {why}."] : Array.Empty<Told>(),
+                .. press != "no-press" && q.Wet ? ["Water first, the iron last: heat can set what water would have taken."]
+                    : Array.Empty<Told>(),
+            ],
+            ["A cloth that bears less heat, or your habit of pressing."],
+            Presses);
+        return !unfollowed ? decision : decision with
+        {
+            NotFollowed = [$"Steam is not followed: {why}. It is pressed dry."],
+            UnfollowedWish = true,
+        };
+    }
 }

@@ -122,10 +122,10 @@ public static class Wearing
                         null,
                     [
                         taken.Id == "baby"
-                            ? (Told)($"Under three years no bead, button or bell: what goes into a cylinder "
+                            ? (Told)($"Under three years nothing that could come off: what goes into a cylinder "
                                 + $"{Say.Length(Materials.SmallParts.AcrossMm)} across can be choked on.")
-                            : taken.Id == "child" ? "A child pulls at it: each bead by its own knot."
-                                : "Beads and buttons are for you to choose.",
+                            : taken.Id == "child" ? "A child pulls at it: what is sewn on is held by knots of its own, piece by piece."
+                                : "No small child uses it.",
                     ],
                     ["Who wears it."]),
             ],

@@ -16,6 +16,14 @@ internal static class OneHeat
         var cloth = one.Plan.Item.Cloth;
         var threads = one.Plan.Elements.SelectMany(e => e.Parts).Select(p => p.Thread.Kind).Distinct().ToArray();
         var stitched = false;
+        // What is pressed once for several places is told by what all of them bear.
+        if (one.Plan.Places.Count == 0 && one.Plan.Work.FirstOrDefault(o => o.Id.Name == "press") is { } done
+            && one.Plan.Decisions.FirstOrDefault(d => d.Id == "finish.press") is { } press
+            && press.ChoiceId != (done.Iron is not { } by ? "no-press" : by.Steam ? "face-down-steam" : "face-down-dry"))
+        {
+            yield return (press.Id, $"\"{press.Choice}\", and what is done is another thing");
+        }
+
         foreach (var operation in one.Plan.Work)
         {
             stitched |= operation.Kind == OpKind.Stitch;

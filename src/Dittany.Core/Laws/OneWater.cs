@@ -18,6 +18,11 @@ internal static class OneWater
     {
         var (plan, care) = (one.Plan, one.Plan.Care);
         var told = plan.Cautions.Any(c => c.Severity == Decisions.Severity.Stop && c.Id is "finish.water" or "crafts-hurt");
+        foreach (var washing in plan.Decisions.Where(d => d.Id == "item.washing" && !Finishing.WashedAsBorne.Bears(care, d.ChoiceId)))
+        {
+            yield return (washing.Id, $"\"{washing.Choice}\", and its care is another: {care.Clean}");
+        }
+
         foreach (var operation in plan.Work)
         {
             if (operation.Water is not { } water)

@@ -21,6 +21,9 @@ public sealed record ThreadKind(string Id, string Name, double WidthMm, IReadOnl
     /// <summary>Whether its surface frays at the eye and at every hole, so it goes through as few as can be.</summary>
     public bool Frays { get; init; }
 
+    /// <summary>Whether its colour is a dye that may run; foil and film have none (from memory).</summary>
+    public bool Dyed { get; init; } = true;
+
     /// <summary>Whether it is wool, or has wool in it.</summary>
     public bool Wool { get; init; }
 
@@ -105,6 +108,7 @@ public static class ThreadKinds
         new("metallic", "metallic thread", 0.30, [1, 2], 2, new PutUp("reel", 20_000), LongestMm: 300)
         {
             Care = OfMetal,
+            Dyed = false,
             Frays = true,
             Handling = "Push a pinched loop through the eye, not the raw end, which frays; doubled, the ends are knotted together.",
         },

@@ -96,6 +96,7 @@ internal static class JoinedPlaces
                 .Select(c => p.Main || main.Cautions.Any(m => m.Text == c.Text) ? c : c with { Text = $"{Say.Upper(p.Name)}: {c.Text}" })))
             .DistinctBy(c => c.Text.ToString(), StringComparer.Ordinal).OrderByDescending(c => c.Severity).ToArray();
         var decisions = live.SelectMany(p => p.Plan.Decisions.Where(d => d.Station != Station.Time && (p.Main || !Places.Shared(d.Key)))
+            .Select(d => d.Id == "item.washing" ? WashedFor(live, d) : d)
             .Select(d => p.Main ? d : d with { Key = d.Key with { Place = p.Key }, Subject = $"{Say.Upper(p.Name)}: {Say.Lower(d.Subject)}" }))
             .Append(InTurn(places, work)).Concat(timed.Decisions).ToList();
         if (workshop.HourlyRate > 0)
@@ -139,6 +140,11 @@ internal static class JoinedPlaces
             }).ToArray(),
         };
     }
+
+    /// <summary>How it is washed, as the place says it whose thread or craft bears the least.</summary>
+    private static Decision WashedFor(PlannedPlace[] live, Decision washing) =>
+        live.OrderByDescending(p => p.Plan.Care.Clean).SelectMany(p => p.Plan.Decisions).FirstOrDefault(d => d.Key == washing.Key)
+            ?? washing;
 
     /// <summary>What lies at all places, in a row: Mia and a daisy.</summary>
     private static string Said(PlannedPlace[] live) => Say.List(live.Select(p => p.Plan.Elements[0]).Select((e, i) => i > 0 && e.IsMotif

@@ -127,8 +127,9 @@ public static class Planner
             TenderThread.Of(elements.SelectMany(e => e.Parts).Select(p => p.Thread.Kind)));
 
         // Finish and time.
-        var finished = FinishRoom.Settle(Finish(elements, crafts, transfer, held, cutting, colours, ground, workshop, overrides));
+        var finished = FinishRoom.Settle(Finish(elements, crafts, transfer, held, cutting, Dyed(elements), ground, workshop, overrides));
         needle.AddRange(finished.Decisions);
+        decisions = [.. decisions.Select(d => WashedAsBorne.Of(d, finished, Wearing.Washings))];
         warned.AddRange(At(Station.Finish, finished.Cautions));
         if (!sewn)
         {
@@ -158,10 +159,11 @@ public static class Planner
         }
 
         cautions.AddRange(CautionRoom.Of(new CautionFacts(
-            cloth, colours, transfer.Marker, sewn && marksCloth, transfer.Method.Id, transfer.Stabiliser, worn, form.Use.SeenOutdoors
+            cloth, Dyed(elements), transfer.Marker, sewn && marksCloth, transfer.Method.Id, transfer.Stabiliser, worn, form.Use.SeenOutdoors
                 && !zone.Hidden, elements.Where(e => !e.IsMotif).Select(e => e.Text).ToArray(),
             work.Any(o => o.Iron is not null),
-                effort.Minutes / 60, washesFirst, form.Loose is null, sewn && zone.BackSeen && !cloth.Lined, sewn)));
+                effort.Minutes / 60, washesFirst, form.Loose is null, sewn && zone.BackSeen && !cloth.Lined, sewn,
+                work.Any(o => o.Iron is { Steam: true }))));
 
         var heeded = cautions.DistinctBy(c => c.Text).OrderByDescending(c => c.Severity).ToArray();
         decisions = decisions.Select(d => OwnHabits(sewn || d.Id.StartsWith("craft", StringComparison.Ordinal) ? d
@@ -382,9 +384,13 @@ public static class Planner
             overrides.For("transfer.stabiliser"));
     }
 
+    /// <summary>The colours of dyed thread, which may run.</summary>
+    private static string[] Dyed(IReadOnlyList<PlannedElement> elements) => elements.SelectMany(e => e.Parts).Where(p => p.Thread.Kind.Dyed)
+        .Select(p => p.Colour).Distinct(StringComparer.Ordinal).ToArray();
+
     private static FinishQuestion Finish(
         IReadOnlyList<PlannedElement> elements, IReadOnlyList<Crafts.Crafted> crafts, Transferred transfer, Held held, Cutting cutting,
-            IReadOnlyList<string> colours,
+            IReadOnlyList<string> dyed,
         WordingGround ground, Workshop workshop, HeardOverrides overrides) => new(
         ground.Cloth,
         transfer.Marker,
@@ -393,7 +399,7 @@ public static class Planner
         transfer.Tacked,
         MarkerRules.OnCloth(transfer.Method),
         held.School == School.Hoop,
-        colours.Any(Palette.MayBleed),
+        dyed.Any(Palette.MayBleed),
         ground.Worn.OnSkin,
         ground.Worn.Washed,
         workshop.Equipment.Contains("iron", StringComparer.Ordinal),

@@ -24,7 +24,8 @@ public class CautionTests
     {
         { "Read the words back", f => f with { Texts = ["Zoë"] }, CautionKind.Item },
         { "Look up every few minutes", f => f with { StitchingHours = 2 }, CautionKind.Person },
-        { "Hot iron and steam", f => f with { IronUsed = true }, CautionKind.Person },
+        { "Hot iron: keep", f => f with { IronUsed = true }, CautionKind.Person },
+        { "Hot iron and steam", f => f with { IronUsed = true, SteamUsed = true }, CautionKind.Person },
         { "can run", f => f with { ThreadColours = [Palette.Colours.First(c => Palette.MayBleed(c.Hex)).Hex] }, CautionKind.Item },
         { "give off colour", f => f with { Cloth = ClothOf("linen", "#20242c") with { Prewashed = true } }, CautionKind.Item },
         { "scrap or an offcut of the same cloth", f => f with { MarksCloth = true, Marker = Inks.Find("chalk")! }, CautionKind.Item },

@@ -1,8 +1,10 @@
 using Dittany.Core.Decisions;
 using Dittany.Core.Finishing;
 using Dittany.Core.Items;
+using Dittany.Core.Jobs;
 using Dittany.Core.Materials;
 using Dittany.Core.Operations;
+using Dittany.Core.Planning;
 using Dittany.Core.Tests.Planning;
 
 namespace Dittany.Core.Tests.Finishing;
@@ -161,5 +163,39 @@ public class FinishTests
         Assert.Equal(("face-down-dry", true, "no-press"), (decision.ChoiceId, decision.Overruled, decision.WouldHaveBeen));
         Assert.DoesNotContain(FinishRoom.Settle(bare with { HersPress = null }).Cautions, c =>
             c.Text.Contains("no iron", StringComparison.Ordinal));
+    }
+
+    /// <summary>
+    /// Metallic thread is a film of metal: it is washed by hand and bears no steam, and it has no dye that could run (common practice).
+    /// How the piece is washed and pressed says so where it is chosen, wished or not; with cotton nothing gives way.
+    /// </summary>
+    [Fact]
+    public void What_the_thread_does_not_bear_gives_way_where_it_was_chosen()
+    {
+        Job On(string? thread) => new("tea-towel", [new TextElement("w", "Oda") { Thread = thread, Colour = "#9c1f2e" }], Samples.Monday,
+            Fabric: new FabricOverrides("linen"));
+        string Choice(Plan plan, string id) => Assert.Single(plan.Decisions, d => d.Id == id).ChoiceId;
+
+        var cotton = Samples.Plan(On(null));
+        Assert.Equal(("often", "face-down-steam"), (Choice(cotton, "item.washing"), Choice(cotton, "finish.press")));
+        Assert.Contains(cotton.Cautions, c => c.Id == "bleeding");
+        Assert.Contains(cotton.Cautions, c => c.Id == "iron" && c.Text.ToString().StartsWith("Hot iron and steam:", StringComparison.Ordinal));
+
+        var metallic = Samples.Plan(On("metallic"));
+        Assert.Equal(("by-hand", "face-down-dry"), (Choice(metallic, "item.washing"), Choice(metallic, "finish.press")));
+        Assert.DoesNotContain(metallic.Cautions, c => c.Id == "bleeding");
+        Assert.Contains(metallic.Cautions, c => c.Id == "iron" && c.Text.ToString().StartsWith("Hot iron:", StringComparison.Ordinal));
+        Assert.Empty(metallic.SetAside);
+
+        var wished = Samples.Plan(On("metallic") with
+        {
+            Use = new StatedUse(Washed: "often"),
+            Overrides = OverrideSet.Of(("finish.press", "face-down-steam")),
+        });
+        Assert.Equal(("by-hand", "face-down-dry"), (Choice(wished, "item.washing"), Choice(wished, "finish.press")));
+        Assert.All(wished.Decisions.Where(d => d.Id is "item.washing" or "finish.press"), d =>
+            Assert.True(d is { UnfollowedWish: true, NotFollowed.Count: 1, Overruled: false }));
+        Assert.Contains(wished.SetAside, s => s.Contains("metallic thread is washed by hand only", StringComparison.Ordinal));
+        Assert.Contains(wished.SetAside, s => s.Contains("Steam is not followed: metallic thread melts and dulls", StringComparison.Ordinal));
     }
 }

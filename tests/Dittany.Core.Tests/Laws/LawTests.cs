@@ -99,7 +99,7 @@ public class LawTests
         var plan = Samples.Plan(job);
         Assert.Empty(AllLaws.Broken(job, Workshop.Default, plan));
         var hot = plan with { Work = plan.Work.Select(o => o.Id == "press" ? o with { Iron = new Ironing(IronLimit.ThreeDots, true) } : o).ToArray() };
-        Assert.Equal(["one heat", "one heat", "in order"], AllLaws.Broken(job, Workshop.Default, hot).Select(b => b.Law));
+        Assert.Equal(["one heat", "one heat", "one heat", "in order"], AllLaws.Broken(job, Workshop.Default, hot).Select(b => b.Law));
         var wet = plan with { Work = plan.Work.Select(o => o.Water is null ? o : o with { Water = new Watering(60) }).ToArray() };
         Assert.All(AllLaws.Broken(job, Workshop.Default, wet), b => Assert.Equal("one water", b.Law));
         Assert.NotEmpty(AllLaws.Broken(job, Workshop.Default, wet));
