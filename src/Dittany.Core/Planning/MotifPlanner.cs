@@ -92,7 +92,7 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Hear
             strandsStated is null ? null : ThreadChoice.PlyChoice(thread.Kind, pair.Strands),
             [!thread.Kind.Parts ? Recommender.BecauseStrands(pair, high, facts) : ground.Tinted ? (Told)$"Two strands make the fine line round what is tinted."
                 : $"Drawings under {Say.Length(StrandsByHeight[0].ToMm)} want one strand, under {Say.Length(StrandsByHeight[1].ToMm)} two, "
-                + $"larger ones three.", $"{Say.Upper(Legibility.Lie(pair.Size))} {Say.Length(pair.LineWidthMm)} wide."],
+                + $"larger ones three.", ThreadChoice.Lies(pair)],
             ["A larger or smaller drawing."], ThreadChoice.PlyChoices(thread.Kind)), thread.StrandsUnfollowed));
         var colours = Colours(asked, Id("thread.colour"), unit, Fills(asked, Id("stitch.fill")), decisions);
         decisions[^1] = ColourTelling.Told(decisions[^1], thread.Kind.Id, ground.Worn, workshop.Threads);

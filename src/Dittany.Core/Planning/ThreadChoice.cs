@@ -89,6 +89,14 @@ internal sealed record ThreadChoice(ThreadKind Kind, string? Strands, string? St
         kind.Parts || ply > 1 ? Say.Upper(new ThreadSize(kind, ply).Said)
             : $"{Say.Upper(kind.Name)}, {(kind.Plies.Count == 1 ? "as it comes" : "single")}");
 
+    /// <summary>How wide the thread lies, and the line where it is another, told wherever the number of strands is.</summary>
+    public static Told Lies(Pair pair)
+    {
+        var (thread, line) = (Math.Round(pair.Size.WidthMm, 2), Math.Round(pair.LineWidthMm, 2));
+        Told lies = $"{Say.Upper(Legibility.Lie(pair.Size))} {Say.Length(thread)} wide.";
+        return thread.Equals(line) ? lies : $"{Say.Upper(Legibility.Lie(pair.Size))} {Say.Length(thread)} wide, and the line {Say.Length(line)}.";
+    }
+
     /// <summary>What the decision on strands is called for this thread.</summary>
     public static string PlySubject(ThreadKind kind) => kind.Parts ? "How many strands" : "Single or doubled";
 

@@ -248,8 +248,7 @@ internal static class WordingDecisions
             id, Station.Thread, ThreadChoice.PlySubject(a.Pair.Size.Kind), Choice(own), hers is null ? null : Choice(a.Pair.Strands),
             [
                 Recommender.BecauseStrands(a.Pair, a.CapMm, q.Facts),
-                $"{Say.Upper(Legibility.Lie(a.Pair.Size))} {Say.Length(Math.Round(a.Pair.Size.WidthMm, 2))} wide, and the line "
-                    + $"{Say.Length(a.Pair.LineWidthMm)}.",
+                ThreadChoice.Lies(a.Pair),
             ],
             ["Larger or smaller capitals, or another stitch."],
             ThreadChoice.PlyChoices(a.Pair.Size.Kind)) with

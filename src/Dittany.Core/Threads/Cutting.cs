@@ -208,6 +208,11 @@ public static class CuttingRoom
                 : null,
             UnfollowedWish = q.HersCutMm is not null,
         };
+        if (only is not null && q.Strands.Count == 0 && q.Threads.All(t => !t.ByStrands && t.Kind.Folded(t.Ply)))
+        {
+            decision = decision with { Choice = $"Cut {Say.Cm(told.WorkingMm / 5)}, and work it folded, {Say.Cm(told.WorkingMm / 10)} long" };
+        }
+
         return cutting with { Decisions = [decision, startDecision, finishDecision] };
 
         static Choice Cut(double mm) => new(mm.ToString(CultureInfo.InvariantCulture), $"Cut {Say.Cm(mm / 10)}");

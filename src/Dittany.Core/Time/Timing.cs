@@ -66,7 +66,7 @@ public static class Timing
         var cautions = new List<Caution>();
         var because = new List<Told>
         {
-            $"{Say.Minutes(minutes)} of hands-on work{(waits > 0 ? $" and {Say.Minutes(waits)} of waiting" : string.Empty)}, at "
+            $"{Say.Minutes(minutes)} of hands-on work{(waits > 0 ? $" and {Say.Minutes(waits)} of waiting ({WaitedFor(work)})" : string.Empty)}, at "
                 + $"{Say.Number(evenings.Minutes, 0)} min an evening, {Say.Number(evenings.PerWeek, 0)} evenings a week.",
         };
         if (learnt is not null)
@@ -106,6 +106,24 @@ public static class Timing
             spread ? Minutes.Rounded(work.Sum(o => o.Hands.High)) : Math.Round(minutes * Minutes.HighShare, 1), waits, all, ready,
             start, progress, [decision], cautions);
     }
+
+    /// <summary>What a wait is for, as it is told.</summary>
+    private static string Called(WaitKind kind) => kind switch
+    {
+        WaitKind.Drying => "drying",
+        WaitKind.Cooling => "cooling",
+        WaitKind.Setting => "setting",
+        _ => "soaking",
+    };
+
+    /// <summary>What a piece waits for, and how often, in the order in which it first does.</summary>
+    private static string WaitedFor(IReadOnlyList<Operation> work) => Say.List(work.Select(o => o.Wait).OfType<Wait>()
+        .Where(w => w.Minutes > 0).GroupBy(w => w.Kind).Select(k => (Called(k.Key), k.Count()) switch
+        {
+            (var called, 1) => called,
+            (var called, 2) => $"{called} twice",
+            var (called, times) => $"{called} {Say.Number(times)} times",
+        }).ToArray());
 
     /// <summary>Whether this day has an evening that is worked.</summary>
     public static bool Worked(DateOnly day, Evenings evenings) => Days[Math.Clamp(evenings.PerWeek, 0, 7)].Contains(day.DayOfWeek);
