@@ -354,6 +354,8 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Hear
             [largest > 0 ? (Told)$"The largest that fits here is {Say.AtMost(largest)} high."
                 : "No size fits at this place.", asked.Arrangement == "border" ? "A border runs along the edge of the room there is."
                 : round ? "It leaves room for what stands in its middle."
+                : freeHigh >= MotifSizes.UsualMostMm ? (Told)$"Half of the room's smaller side is usual, and no more than {Say.Length(MotifSizes.UsualMostMm)}."
+                : freeHigh >= Math.Floor(largest) ? "Half of the room's smaller side is usual, and here no more fits."
                 : "Half of the room's smaller side is usual, so that cloth shows all round it.",
                 .. asked.Drawing?.Drawn.LeftOut(high * Math.Max(1, unit.Width / Math.Max(1e-9, unit.Height))) is { } leftOut ? [leftOut]
                     : Array.Empty<Told>()],

@@ -72,4 +72,13 @@ public class FirstElementTests
         Assert.All(plan.Elements.Select((e, i) => (e, i)), p => Assert.All(p.e.Parts, part => Assert.Equal(p.i % 2 == 0 ? "#8c2f39" : "#2f5f8f", part.Colour)));
         Assert.Empty(plan.Idle);
     }
+
+    /// <summary>The reason for a motif's size is what bounds it: on a cushion, 323 mm high at most, what is usual of one motif.</summary>
+    [Fact]
+    public void A_size_names_what_bounds_it()
+    {
+        var size = Samples.Plan(new Job("cushion-cover", [new MotifElement("sprig", "leaf-sprig")], Samples.Monday)).Decision("motif.size")!;
+        Assert.Equal("90", size.ChoiceId);
+        Assert.Contains(size.Because, b => b.ToString().EndsWith("and no more than 90 mm.", StringComparison.Ordinal));
+    }
 }
