@@ -134,7 +134,7 @@ public class App : IAsyncLifetime
     {
         var limit = Stopwatch.StartNew();
         using var beat = new ManualResetEventSlim();
-        for (var asked = 0; asked < LeastAsked || limit.Elapsed < TimeSpan.FromSeconds(20); asked++)
+        for (var asked = 0; asked < LeastAsked || limit.Elapsed < TimeSpan.FromSeconds(60); asked++)
         {
             try
             {

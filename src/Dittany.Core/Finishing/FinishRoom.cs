@@ -96,8 +96,8 @@ public static class FinishRoom
         }
 
         work.Add(Of("ends", OpKind.Sew, Place.Needle, [],
-            [q.Stuffed ? $"Run every end inside: in beside the last stitch, out {Say.Length(40)} on, drawn tight and cut flush."
-            : q.TailHabit == "close" ? "Cut woven-in ends close to the stitches, so that none shows from the front."
+            [q.Stuffed ? (Told)$"Run every end inside: in beside the last stitch, out {Say.Length(40)} on, drawn tight and cut flush."
+            : q.TailHabit == "close" ? (Told)"Cut woven-in ends close to the stitches, so that none shows from the front."
             : (Told)$"Cut woven-in ends with {Say.Length(5)} left, so that they hold in wear."]));
         if (q.Wet)
         {

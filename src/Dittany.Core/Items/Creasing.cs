@@ -1,4 +1,5 @@
 using System.Text.RegularExpressions;
+using Dittany.Core.Measures;
 using Dittany.Core.Materials;
 
 namespace Dittany.Core.Items;
@@ -32,6 +33,6 @@ public static partial class Creasing
     }
 
     /// <summary>The word that says so in the steps: crease, crease lightly, crease the front lightly, crease only its tip.</summary>
-    [GeneratedRegex(@"\bcrease\b(?<!that crease)( the (front|back)| only its tip)?( lightly)?", RegexOptions.ExplicitCapture, 1000)]
+    [GeneratedRegex(@"\bcrease\b(?<!that crease)( the (front|back)| only its tip)?( lightly)?", RegexOptions.ExplicitCapture, Patterns.LongestMs)]
     private static partial Regex Crease { get; }
 }

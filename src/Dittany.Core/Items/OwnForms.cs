@@ -141,9 +141,12 @@ public static class OwnForms
     public static Form AsForm(OwnForm own)
     {
         var first = own.First;
-        var how = first.Picture is null ? "measured by the maker"
-            : $"traced from a "
-                + $"photograph{(first.WithinMm is { } within ? (Told)$", lengths within {Say.Length(Math.Round(within, 1))}" : string.Empty)}";
+        Told how = (first.Picture, first.WithinMm) switch
+        {
+            (null, _) => "measured by the maker",
+            (_, { } within) => $"traced from a photograph, lengths within {Say.Length(Math.Round(within, 1))}",
+            _ => "traced from a photograph",
+        };
         var like = own.Like is { } l ? Catalogue.Find(l.Form) : null;
         var faces = like is null ? [] : like.Build((like.Sizes.FirstOrDefault(s => s.Id == own.Like.Sure().Size) ?? like.Sizes[0])
             with

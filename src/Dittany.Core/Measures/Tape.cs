@@ -111,6 +111,6 @@ public static partial class Tape
 
     [GeneratedRegex(
         @"^(?<n>\d{1,6}(?:\.\d{1,6})?)?(?:(?:^|\s+)(?<over>\d{1,3})/(?<under>\d{1,3}))?\s*(?<unit>mm|cm|m|in|inch|inches|""|″)?$",
-        RegexOptions.ExplicitCapture, 1000)]
+        RegexOptions.ExplicitCapture, Patterns.LongestMs)]
     private static partial Regex Written();
 }

@@ -352,15 +352,34 @@ internal sealed class MotifPlanner(WordingGround ground, Workshop workshop, Hear
         return Deciding.Make(
             id, Station.Words, "How large the motif", Choice(freeHigh), hers ? Choice(high) : null,
             [largest > 0 ? (Told)$"The largest that fits here is {Say.AtMost(largest)} high."
-                : "No size fits at this place.", asked.Arrangement == "border" ? "A border runs along the edge of the room there is."
-                : round ? "It leaves room for what stands in its middle."
-                : freeHigh >= MotifSizes.UsualMostMm ? (Told)$"Half of the room's smaller side is usual, and no more than {Say.Length(MotifSizes.UsualMostMm)}."
-                : freeHigh >= Math.Floor(largest) ? "Half of the room's smaller side is usual, and here no more fits."
-                : "Half of the room's smaller side is usual, so that cloth shows all round it.",
+                : "No size fits at this place.",
+                .. largest > 0 ? [Bound(asked, freeHigh, largest, round)] : Array.Empty<Told>(),
                 .. asked.Drawing?.Drawn.LeftOut(high * Math.Max(1, unit.Width / Math.Max(1e-9, unit.Height))) is { } leftOut ? [leftOut]
                     : Array.Empty<Told>()],
             ["Another place, or a size of your own."], new[] { high - 5, high + 5, Math.Floor(largest) }.Where(v => v >= 5
                 && v <= 600).Distinct().Select(Choice).ToArray());
+    }
+
+    /// <summary>What its own size goes by: what stands round it, and which bound was met first.</summary>
+    private static Told Bound(MotifElement asked, double freeHigh, double largest, bool round)
+    {
+        if (asked.Arrangement == "border")
+        {
+            return "A border runs along the edge of the room there is.";
+        }
+
+        if (round)
+        {
+            return "It leaves room for what stands in its middle.";
+        }
+
+        if (freeHigh >= MotifSizes.UsualMostMm)
+        {
+            return $"Half of the room's smaller side is usual, and no more than {Say.Length(MotifSizes.UsualMostMm)}.";
+        }
+
+        return freeHigh >= Math.Floor(largest) ? "Half of the room's smaller side is usual, and here no more fits."
+            : "Half of the room's smaller side is usual, so that cloth shows all round it.";
     }
 
     private Func<string, string> Colours(MotifElement asked, DecisionKey id, Figure unit, bool filled, List<Decision> decisions)

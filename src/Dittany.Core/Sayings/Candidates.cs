@@ -85,19 +85,19 @@ internal static partial class Candidates
 
     [GeneratedRegex(
         @"(?:^|(?<=[\s,]))(?:(?:which|that)(?:’s|'s|\s+is|\s+isn['’]t)\s+|still\s+)?(?:not\s+(?:yet\s+)?(?:sewn|stitched|made)(?:\s+(?:up|together))?(?:\s+yet)?|unsewn|(?:still\s+)?in\s+pieces|before\s+it\s+is\s+(?:sewn|made)(?:\s+up|\s+together)?|(?<=isn['’]t\s)(?:sewn|made)(?:\s+(?:up|together))?(?:\s+yet)?)(?!\w)",
-        RegexOptions.ExplicitCapture, 1000)]
+        RegexOptions.ExplicitCapture, Patterns.LongestMs)]
     private static partial Regex NotSewn();
 
     private const string Number = @"\d{1,4}(?:[.,]\d{1,2})?(?:\s+\d/\d{1,2})?";
 
     [GeneratedRegex($@"(?:(?:in|for)\s+(?:an?|my|the)\s+(?:wooden\s+)?bowl\s+(?:of\s+)?(?<n>{Number})\s*(?<unit>cm|mm|in|inch|inches|"")(?:\s+(?:across|wide))?|(?:in|for)\s+(?:an?|my|the)\s+(?<n>{Number})\s*(?<unit>cm|mm|in|inch|inches|"")\s+(?:wooden\s+)?bowl)(?!\w)",
-        RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
+        RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, Patterns.LongestMs)]
     private static partial Regex Bowl();
 
     [GeneratedRegex($@"(?:in|for)\s+(?:an?|my|the)\s+frame\s+(?:(?:with\s+an\s+opening\s+)?of\s+|that\s+opens\s+)?(?<n>{Number})\s*(?:[x×]|by)\s*(?<m>{Number})\s*(?<unit>cm|mm|in|inch|inches|"")(?!\w)",
-        RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
+        RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, Patterns.LongestMs)]
     private static partial Regex Frame();
 
-    [GeneratedRegex(@"with\s+(?:an?\s+)?(?:frayed|fringed)\s+(?:edges?|hems?)(?!\w)", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 1000)]
+    [GeneratedRegex(@"with\s+(?:an?\s+)?(?:frayed|fringed)\s+(?:edges?|hems?)(?!\w)", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, Patterns.LongestMs)]
     private static partial Regex FrayedEdges();
 }

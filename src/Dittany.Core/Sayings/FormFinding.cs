@@ -1,5 +1,6 @@
 using System.Text.RegularExpressions;
 using Dittany.Core.Items;
+using Dittany.Core.Measures;
 
 namespace Dittany.Core.Sayings;
 
@@ -62,9 +63,9 @@ internal static partial class FormFinding
         .Where(w => all || !Empty.Contains(w, StringComparer.Ordinal))
         .Distinct(StringComparer.Ordinal).ToArray();
 
-    [GeneratedRegex(@"[\p{L}]+", RegexOptions.ExplicitCapture, 1000)]
+    [GeneratedRegex(@"[\p{L}]+", RegexOptions.ExplicitCapture, Patterns.LongestMs)]
     private static partial Regex Words();
 
-    [GeneratedRegex(@"\d+", RegexOptions.ExplicitCapture, 1000)]
+    [GeneratedRegex(@"\d+", RegexOptions.ExplicitCapture, Patterns.LongestMs)]
     private static partial Regex Digits();
 }

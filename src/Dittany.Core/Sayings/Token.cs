@@ -1,4 +1,5 @@
 using System.Text.RegularExpressions;
+using Dittany.Core.Measures;
 
 namespace Dittany.Core.Sayings;
 
@@ -61,6 +62,6 @@ internal static partial class Tokens
 
     [GeneratedRegex("""
         (?<quoted>[“„"][^“”„"\n]*[^\s“”„"][^“”„"\n]*[”“"]|(?<=^|\s)[‘'][^‘’'\n]*[^\s‘’'][^‘’'\n]*[’'](?![\p{L}\d]))|(?<number>\d+(?:[.,/:]\d+)*[½¼¾]?(?=(?:cm|mm|in|inch|inches)(?![\p{L}\d])|[^\p{L}\p{M}\d.]|$|\.(?!\p{L}))\.?|[½¼¾])|(?<word>[\p{L}\p{M}\d]+(?:['’.][\p{L}\p{M}\d]+)*\.?)|(?<mark>\n|\S)
-        """, RegexOptions.ExplicitCapture, 1000)]
+        """, RegexOptions.ExplicitCapture, Patterns.LongestMs)]
     private static partial Regex Written();
 }

@@ -92,9 +92,9 @@ public static partial class Finding
     /// <summary>The least height of capitals it can write, with its thinnest thread, mm.</summary>
     public static double LeastMm(IStitch stitch) => stitch.Info.StrandsUpTo.Min(r => stitch.LeastCapMm(r.Strands));
 
-    [GeneratedRegex(@"(?:under|below|up to|at|of|for)?\s*(?<n>\d{1,3}(?:[.,]\d{1,2})?)\s*(?<unit>mm|cm|in|inch|inches)(?:\s+(?:high|tall|letters|capitals))?", RegexOptions.ExplicitCapture | RegexOptions.CultureInvariant, 1000)]
+    [GeneratedRegex(@"(?:under|below|up to|at|of|for)?\s*(?<n>\d{1,3}(?:[.,]\d{1,2})?)\s*(?<unit>mm|cm|in|inch|inches)(?:\s+(?:high|tall|letters|capitals))?", RegexOptions.ExplicitCapture | RegexOptions.CultureInvariant, Patterns.LongestMs)]
     private static partial Regex Height();
 
-    [GeneratedRegex(@"(?<=\s)(?:an?|the|that|which|is|are|on|for|of|with|and|to|in|stitch(?:es)?)(?=\s)|[,.]", RegexOptions.CultureInvariant, 1000)]
+    [GeneratedRegex(@"(?<=\s)(?:an?|the|that|which|is|are|on|for|of|with|and|to|in|stitch(?:es)?)(?=\s)|[,.]", RegexOptions.CultureInvariant, Patterns.LongestMs)]
     private static partial Regex Small();
 }

@@ -181,29 +181,29 @@ public static partial class SaidDay
 
     private const RegexOptions Plain = RegexOptions.ExplicitCapture;
 
-    [GeneratedRegex(@"\s+", Plain, 1000)]
+    [GeneratedRegex(@"\s+", Plain, Patterns.LongestMs)]
     private static partial Regex Spaces();
 
-    [GeneratedRegex(@"^(?:(?:due|wanted|needed|ready|given)\s+)?(?:(?:on|by|for|until|till|before)\s+)?(?=\S)", Plain, 1000)]
+    [GeneratedRegex(@"^(?:(?:due|wanted|needed|ready|given)\s+)?(?:(?:on|by|for|until|till|before)\s+)?(?=\S)", Plain, Patterns.LongestMs)]
     private static partial Regex Lead();
 
     [GeneratedRegex(
-        @"^(?:(?<before>a week on|a fortnight on) )?(?:(?<which>this|next|the coming|coming) )?(?<day>sun|sunday|mon|monday|tue|tues|tuesday|wed|weds|wednesday|thu|thur|thurs|thursday|fri|friday|sat|saturday)(?: (?<on>week|fortnight))?$", Plain, 1000)]
+        @"^(?:(?<before>a week on|a fortnight on) )?(?:(?<which>this|next|the coming|coming) )?(?<day>sun|sunday|mon|monday|tue|tues|tuesday|wed|weds|wednesday|thu|thur|thurs|thursday|fri|friday|sat|saturday)(?: (?<on>week|fortnight))?$", Plain, Patterns.LongestMs)]
     private static partial Regex WeekdayWords();
 
     [GeneratedRegex(
-        @"^(?:in )?(?<n>an?|\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve) (?<unit>day|week|month)s?(?:'s|')?(?: time| from now| from today)?$", Plain, 1000)]
+        @"^(?:in )?(?<n>an?|\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve) (?<unit>day|week|month)s?(?:'s|')?(?: time| from now| from today)?$", Plain, Patterns.LongestMs)]
     private static partial Regex SpanWords();
 
-    [GeneratedRegex(@"^(?<day>\d{1,2})(?:\.|/)(?<month>\d{1,2})\.?$", Plain, 1000)]
+    [GeneratedRegex(@"^(?<day>\d{1,2})(?:\.|/)(?<month>\d{1,2})\.?$", Plain, Patterns.LongestMs)]
     private static partial Regex ShortWords();
 
-    [GeneratedRegex(@"^(?:the )?(?<day>\d{1,2})(?:st|nd|rd|th)?\.?(?: of)? (?<month>[a-z]{3,9})\.?,?(?: (?<year>\d{4}))?$", Plain, 1000)]
+    [GeneratedRegex(@"^(?:the )?(?<day>\d{1,2})(?:st|nd|rd|th)?\.?(?: of)? (?<month>[a-z]{3,9})\.?,?(?: (?<year>\d{4}))?$", Plain, Patterns.LongestMs)]
     private static partial Regex DayMonthWords();
 
-    [GeneratedRegex(@"^(?<month>[a-z]{3,9})\.? (?:the )?(?<day>\d{1,2})(?:st|nd|rd|th)?,?(?: (?<year>\d{4}))?$", Plain, 1000)]
+    [GeneratedRegex(@"^(?<month>[a-z]{3,9})\.? (?:the )?(?<day>\d{1,2})(?:st|nd|rd|th)?,?(?: (?<year>\d{4}))?$", Plain, Patterns.LongestMs)]
     private static partial Regex MonthDayWords();
 
-    [GeneratedRegex(@"^(?:the )?(?<day>\d{1,2})(?:st|nd|rd|th)$", Plain, 1000)]
+    [GeneratedRegex(@"^(?:the )?(?<day>\d{1,2})(?:st|nd|rd|th)$", Plain, Patterns.LongestMs)]
     private static partial Regex OrdinalWords();
 }

@@ -412,6 +412,6 @@ public sealed partial class IndexModel(PieceStore pieces, WorkshopStore workshop
             plan.Elements.SelectMany(e => e.Concerns).Select(c => c.Text.ToString()).ToArray());
     }
 
-    [GeneratedRegex(@"[ \t]{2,}", RegexOptions.ExplicitCapture, 1000)]
+    [GeneratedRegex(@"[ \t]{2,}", RegexOptions.ExplicitCapture, Patterns.LongestMs)]
     private static partial Regex Spaces();
 }
