@@ -37,6 +37,10 @@ ThreadPool.SetMinThreads(Start.Threads, Start.Threads);
 using (folder)
 {
     var builder = WebApplication.CreateBuilder(new WebApplicationOptions { Args = args, ContentRootPath = ContentRoot() });
+    // From a build, what was compressed with it lies among what the build made; published, beside the program.
+    builder.WebHost.UseStaticWebAssets();
+    // They are as they were built, from a build too: nothing looks whether they changed, and what names them may keep them.
+    builder.Configuration["ReloadStaticAssetsAtRuntime"] = "false";
     builder.Environment.WebRootFileProvider = new StillFiles(builder.Environment.WebRootFileProvider);
     builder.WebHost.ConfigureKestrel(kestrel =>
     {
@@ -130,9 +134,9 @@ using (folder)
         }).UseStatusCodePages(Problems.OnStatus));
     app.UseUsualMethods();
     app.UseResponseCompression();
-    app.UseStaticFiles();
     app.UseRouting();
-    app.MapRazorPages();
+    app.MapStaticAssets();
+    app.MapRazorPages().WithStaticAssets();
     app.MapApi();
     app.MapHealthChecks("/health");
     app.MapPictures();

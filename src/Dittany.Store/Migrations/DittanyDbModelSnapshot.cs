@@ -121,6 +121,8 @@ namespace Dittany.Store.Migrations
 
                     b.HasKey("FormId", "Number");
 
+                    b.HasIndex("FormId", "Parent");
+
                     b.ToTable("FormRevisions");
                 });
 
@@ -203,8 +205,12 @@ namespace Dittany.Store.Migrations
 
                     b.HasKey("Id");
 
+                    b.HasIndex("For");
+
                     b.HasIndex("Once")
                         .IsUnique();
+
+                    b.HasIndex("PictureId");
 
                     b.HasIndex("PieceId");
 
@@ -245,7 +251,11 @@ namespace Dittany.Store.Migrations
 
                     b.HasKey("Id");
 
+                    b.HasIndex("ForForm");
+
                     b.HasIndex("PictureId");
+
+                    b.HasIndex("ViewId");
 
                     b.ToTable("Photographs");
                 });
@@ -423,6 +433,8 @@ namespace Dittany.Store.Migrations
 
                     b.HasKey("PieceId", "Number");
 
+                    b.HasIndex("PieceId", "Parent");
+
                     b.ToTable("Revisions");
                 });
 
@@ -488,7 +500,18 @@ namespace Dittany.Store.Migrations
 
                     b.HasKey("Number");
 
+                    b.HasIndex("Parent");
+
                     b.ToTable("Workshops");
+                });
+
+            modelBuilder.Entity("Dittany.Store.BegunRow", b =>
+                {
+                    b.HasOne("Dittany.Store.PieceRow", null)
+                        .WithMany()
+                        .HasForeignKey("PieceId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
                 });
 
             modelBuilder.Entity("Dittany.Store.FormRevisionRow", b =>
@@ -498,13 +521,65 @@ namespace Dittany.Store.Migrations
                         .HasForeignKey("FormId")
                         .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
+
+                    b.HasOne("Dittany.Store.FormRevisionRow", null)
+                        .WithMany()
+                        .HasForeignKey("FormId", "Parent")
+                        .OnDelete(DeleteBehavior.Restrict);
+                });
+
+            modelBuilder.Entity("Dittany.Store.LogRow", b =>
+                {
+                    b.HasOne("Dittany.Store.LogRow", null)
+                        .WithMany()
+                        .HasForeignKey("For")
+                        .OnDelete(DeleteBehavior.Restrict);
+
+                    b.HasOne("Dittany.Store.PictureRow", null)
+                        .WithMany()
+                        .HasForeignKey("PictureId")
+                        .OnDelete(DeleteBehavior.Restrict);
+
+                    b.HasOne("Dittany.Store.PieceRow", null)
+                        .WithMany()
+                        .HasForeignKey("PieceId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
                 });
 
             modelBuilder.Entity("Dittany.Store.PhotographRow", b =>
                 {
+                    b.HasOne("Dittany.Store.FormRow", null)
+                        .WithMany()
+                        .HasForeignKey("ForForm")
+                        .OnDelete(DeleteBehavior.Restrict);
+
                     b.HasOne("Dittany.Store.PictureRow", null)
                         .WithMany()
                         .HasForeignKey("PictureId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
+
+                    b.HasOne("Dittany.Store.PictureRow", null)
+                        .WithMany()
+                        .HasForeignKey("ViewId")
+                        .OnDelete(DeleteBehavior.Restrict);
+                });
+
+            modelBuilder.Entity("Dittany.Store.PrintedRow", b =>
+                {
+                    b.HasOne("Dittany.Store.RevisionRow", null)
+                        .WithMany()
+                        .HasForeignKey("PieceId", "Revision")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("Dittany.Store.ProofRow", b =>
+                {
+                    b.HasOne("Dittany.Store.PieceRow", null)
+                        .WithMany()
+                        .HasForeignKey("PieceId")
                         .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
                 });
@@ -516,6 +591,11 @@ namespace Dittany.Store.Migrations
                         .HasForeignKey("PieceId")
                         .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
+
+                    b.HasOne("Dittany.Store.RevisionRow", null)
+                        .WithMany()
+                        .HasForeignKey("PieceId", "Parent")
+                        .OnDelete(DeleteBehavior.Restrict);
                 });
 
             modelBuilder.Entity("Dittany.Store.TracingRow", b =>
@@ -525,6 +605,14 @@ namespace Dittany.Store.Migrations
                         .HasForeignKey("DrawingId")
                         .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
+                });
+
+            modelBuilder.Entity("Dittany.Store.WorkshopRow", b =>
+                {
+                    b.HasOne("Dittany.Store.WorkshopRow", null)
+                        .WithMany()
+                        .HasForeignKey("Parent")
+                        .OnDelete(DeleteBehavior.Restrict);
                 });
 
             modelBuilder.Entity("Dittany.Store.PieceRow", b =>

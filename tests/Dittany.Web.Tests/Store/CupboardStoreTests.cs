@@ -71,8 +71,8 @@ public sealed class CupboardStoreTests : IDisposable
         Assert.Matches("^[0-9a-f]{64}$", id);
         Assert.Equal([1, 2, 3], (await Store().Picture(id))!.Bytes);
         var photo = await Store().Begin(id, "test");
-        await Store().Remember(photo, row => row.ViewId = "v");
-        Assert.Equal(photo, (await Store().PhotographOf("v"))!.Id);
+        await Store().Remember(photo, row => row.ViewId = id);
+        Assert.Equal(photo, (await Store().PhotographOf(id))!.Id);
     }
 
     /// <summary>A form written and read is the same form: every form of the catalogue, copied, at its usual size.</summary>
