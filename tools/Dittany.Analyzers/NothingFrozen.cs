@@ -50,6 +50,6 @@ public sealed class NothingFrozen : DiagnosticAnalyzer
         ConditionalExpressionSyntax either => new[] { either.WhenTrue, either.WhenFalse },
         BinaryExpressionSyntax { RawKind: (int)SyntaxKind.CoalesceExpression } either => new[] { either.Left, either.Right },
         SwitchExpressionSyntax many => many.Arms.Select(a => a.Expression).ToArray(),
-        _ => new ExpressionSyntax[0],
+        _ => System.Array.Empty<ExpressionSyntax>(),
     };
 }
