@@ -36,8 +36,8 @@ ThreadPool.SetMinThreads(Start.Threads, Start.Threads);
 
 using (folder)
 {
-    var builder = WebApplication.CreateBuilder(new WebApplicationOptions { Args = args, ContentRootPath = ContentRoot() });
-    // From a build, what was compressed with it lies among what the build made; published, beside the program.
+    var builder = WebApplication.CreateBuilder(new WebApplicationOptions { Args = args, ContentRootPath = AppContext.BaseDirectory });
+    // Published, the files lie beside the program; from a build, a list beside it tells where they do.
     builder.WebHost.UseStaticWebAssets();
     // They are as they were built, from a build too: nothing looks whether they changed, and what names them may keep them.
     builder.Configuration["ReloadStaticAssetsAtRuntime"] = "false";
@@ -161,24 +161,6 @@ using (folder)
     }
 
     return 0;
-}
-
-// From a build the pages' files lie beside the project; published, beside the program.
-static string ContentRoot()
-{
-    var here = new DirectoryInfo(AppContext.BaseDirectory);
-    for (var at = here; at is not null; at = at.Parent)
-    {
-        foreach (var folder in new[] { at.FullName, Path.Combine(at.FullName, "src", "Dittany.Web") })
-        {
-            if (File.Exists(Path.Combine(folder, "Dittany.Web.csproj")))
-            {
-                return folder;
-            }
-        }
-    }
-
-    return here.FullName;
 }
 
 /// <summary>Named so that tests can start the application.</summary>
