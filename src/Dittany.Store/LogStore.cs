@@ -79,34 +79,35 @@ public sealed class LogStore(DittanyDb db, TimeProvider time)
     /// What is learnt from: the entries that stand, from when her skill was last said otherwise on, for what was planned of them before was
     /// another hand.
     /// </summary>
-    public async Task<IReadOnlyList<Logged>> ToLearnFrom(CancellationToken cancel = default)
+    public async Task<IReadOnlyList<Logged>> ToLearnFrom(WorkshopStore workshops, CancellationToken cancel = default)
     {
-        var since = DateTime.MinValue;
-        var head = await db.WorkshopHeads.AsNoTracking().OrderBy(h => h.Id).Select(h => (int?)h.Head).FirstOrDefaultAsync(cancel) ?? 0;
-        var rows = await db.Workshops.AsNoTracking().ToDictionaryAsync(w => w.Number, cancel);
-        Core.Effort.Skill? skill = null;
-        for (var at = head; at > 0 && rows.TryGetValue(at, out var row); at = row.Parent ?? 0)
-        {
-            var then = Formats.Json.WorkshopJson.Read(row.Json).Workshop?.Skill ?? Workshop.Default.Skill;
-            skill ??= then;
-            if (then != skill)
-            {
-                break;
-            }
-
-            since = row.Parent is null && then == Workshop.Default.Skill ? DateTime.MinValue : row.At;
-        }
-
+        var since = await workshops.SkillSince(cancel);
         return (await All(cancel: cancel)).Where(l => l.At >= since).Select(Read).ToArray();
     }
 
-    /// <summary>The paces of the workshop follow the log: a revision of their own where they move.</summary>
+    /// <summary>
+    /// The paces of the workshop follow the log: a revision of their own where they move. Where another entry moved them at the same moment,
+    /// they are learnt again from both.
+    /// </summary>
     public async Task Learn(WorkshopStore workshops, CancellationToken cancel = default)
     {
-        var learnt = await workshops.Current(cancel) with { Paces = LearningFromLog.Paces(await ToLearnFrom(cancel)) };
-        await workshops.Change(await workshops.Head(cancel), [(WorkshopChanges.Paces, WorkshopChanges.Read(learnt, WorkshopChanges.Paces))],
-            "Learnt from the log", cancel);
+        for (var tried = 0; tried < MostTried; tried++)
+        {
+            var head = await workshops.Head(cancel);
+            var learnt = await workshops.Current(cancel) with { Paces = LearningFromLog.Paces(await ToLearnFrom(workshops, cancel)) };
+            var changed = await workshops.Change(head, [(WorkshopChanges.Paces, WorkshopChanges.Read(learnt, WorkshopChanges.Paces))],
+                "Learnt from the log", cancel);
+            if (changed.Conflicts.Count == 0)
+            {
+                return;
+            }
+        }
+
+        throw new BusyException();
     }
+
+    /// <summary>So often what is learnt is learnt again before it counts as too busy; the entry itself is kept already.</summary>
+    private const int MostTried = 20;
 
     /// <summary>Since when each piece has been worked at: the instant of the first entry of hooping or stitching.</summary>
     public async Task<IReadOnlyDictionary<int, DateTime>> WorkedSince(CancellationToken cancel = default) => (await All(cancel: cancel))

@@ -1,4 +1,3 @@
-using System.Collections.Concurrent;
 using System.Text;
 using Dittany.Core.Advising;
 using Dittany.Core.Jobs;
@@ -70,32 +69,7 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, LetterShelf shel
     private const int MostWaiting = 40;
 
     /// <summary>One program has the folder, so this is where changes of one piece wait for each other.</summary>
-    private static readonly ConcurrentDictionary<(string Store, int Piece), Waiting> Turns = new();
-
-    private sealed class Waiting
-    {
-        private int _count;
-
-        public SemaphoreSlim Free { get; } = new(1);
-
-        public async Task<IDisposable> Take(CancellationToken cancel)
-        {
-            try
-            {
-                if (Interlocked.Increment(ref _count) > MostWaiting)
-                {
-                    throw new BusyException();
-                }
-
-                await Free.WaitAsync(cancel);
-                return new TurnTaken(Free);
-            }
-            finally
-            {
-                Interlocked.Decrement(ref _count);
-            }
-        }
-    }
+    private static readonly TurnsByKey<(string Store, int Piece)> Turns = new(MostWaiting + 1);
 
     /// <summary>
     /// Stores a new piece with its first revision; returns its number. The same <paramref name="once"/> again is the same piece, and
@@ -377,10 +351,5 @@ public sealed class PieceStore(DittanyDb db, TimeProvider time, LetterShelf shel
     }
 
     private Task<IDisposable> Turn(int id, CancellationToken cancel) =>
-        Turns.GetOrAdd((db.Database.GetConnectionString() ?? string.Empty, id), _ => new Waiting()).Take(cancel);
-
-    private sealed class TurnTaken(SemaphoreSlim turn) : IDisposable
-    {
-        public void Dispose() => turn.Release();
-    }
+        Turns.Take((db.Database.GetConnectionString() ?? string.Empty, id), cancel);
 }

@@ -46,6 +46,9 @@ public sealed class RevisionRow
 /// <summary>One state of the workshop.</summary>
 public sealed class WorkshopRow
 {
+    /// <summary>Since when her skill has been said to be as it is; null in one from before this was kept.</summary>
+    public DateTime? SkillSince { get; set; }
+
     public int Number { get; set; }
 
     public int? Parent { get; set; }

@@ -98,6 +98,36 @@ public sealed class WorkshopStore(DittanyDb db, TimeProvider time)
         await transaction.CommitAsync(cancel);
     }
 
+    /// <summary>
+    /// Since when her skill has been as it stands, UTC; the beginning of time where she never said another than the shipped one. Revisions
+    /// from before this was kept are looked at one by one, back to where it was another.
+    /// </summary>
+    public async Task<DateTime> SkillSince(CancellationToken cancel = default)
+    {
+        var since = DateTime.MinValue;
+        Core.Effort.Skill? skill = null;
+        int? at = await Head(cancel);
+        while (at is > 0)
+        {
+            var row = await db.Workshops.AsNoTracking().FirstAsync(w => w.Number == at, cancel);
+            var then = WorkshopJson.Read(row.Json).Workshop?.Skill ?? Workshop.Default.Skill;
+            skill ??= then;
+            if (then != skill)
+            {
+                return since;
+            }
+
+            if (row.SkillSince is { } kept)
+            {
+                return kept;
+            }
+
+            (since, at) = (row.At, row.Parent);
+        }
+
+        return skill is null || skill == Workshop.Default.Skill ? DateTime.MinValue : since;
+    }
+
     private async Task<Workshop?> At(int number, CancellationToken cancel) =>
         await db.Workshops.AsNoTracking().FirstOrDefaultAsync(w => w.Number == number, cancel) is { } row
             ? WorkshopJson.Read(row.Json).Workshop : null;
@@ -111,6 +141,7 @@ public sealed class WorkshopStore(DittanyDb db, TimeProvider time)
             db.WorkshopHeads.Add(head);
         }
 
+        var (now, since) = (time.GetUtcNow().UtcDateTime, await SkillSince(cancel));
         var number = (await db.Workshops.MaxAsync(w => (int?)w.Number, cancel) ?? 0) + 1;
         db.Workshops.Add(new WorkshopRow
         {
@@ -118,7 +149,8 @@ public sealed class WorkshopStore(DittanyDb db, TimeProvider time)
             Parent = head.Head == 0 ? null : head.Head,
             Json = WorkshopJson.Write(workshop),
             What = what,
-            At = time.GetUtcNow().UtcDateTime,
+            At = now,
+            SkillSince = (await Current(cancel)).Skill == workshop.Skill ? since : now,
         });
         head.Head = number;
         await db.SaveChangesAsync(cancel);

@@ -494,6 +494,9 @@ namespace Dittany.Store.Migrations
                     b.Property<int?>("Parent")
                         .HasColumnType("INTEGER");
 
+                    b.Property<DateTime?>("SkillSince")
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("What")
                         .IsRequired()
                         .HasColumnType("TEXT");

@@ -184,7 +184,7 @@ public sealed class IndexModel(PieceStore pieces, WorkshopStore workshops, LogSt
             Took(r, r.PlannedMinutes, r.PlannedMm), Took(r, r.Minutes, r.RealMm), r.Note, r.At)).ToArray();
         ByKind = rows.Where(r => r.Minutes > 0).GroupBy(r => r.Kind, StringComparer.Ordinal)
             .Select(g => (g.Key, g.Sum(r => r.PlannedMinutes), g.Sum(r => r.Minutes))).ToArray();
-        var learnt = LearningFromLog.Of(await log.ToLearnFrom(cancel));
+        var learnt = LearningFromLog.Of(await log.ToLearnFrom(workshops, cancel));
         Learnt = learnt.Select(l => (l.Kind, LearningTelling.Tell(l, n => names.GetValueOrDefault(n, $"piece {n}")))).ToArray();
         Practise = LearningTelling.Practise(learnt);
         Pictures = Piece is null ? [] : await log.Pictures(id, cancel);
