@@ -77,6 +77,12 @@ public sealed class LookTests(App app) : IClassFixture<App>
             .forEach((e) => { if (!says(e)) { e.remove(); } });
         """;
 
+    /// <summary>The ids that more than one thing on the page bears (the HTML standard allows one).</summary>
+    private const string Twice = """
+        const ids = [...document.querySelectorAll('[id]')].map((e) => e.id);
+        return [...new Set(ids.filter((id, i) => ids.indexOf(id) !== i))];
+        """;
+
     [Fact]
     public void Axe_finds_nothing()
     {
@@ -87,6 +93,7 @@ public sealed class LookTests(App app) : IClassFixture<App>
             browser.Navigate().GoToUrl(new Uri(app.Url + path));
             App.Until(() => browser.FindElement(By.CssSelector(there)).Displayed, $"{path} is there");
             browser.ExecuteScript("document.querySelectorAll('details').forEach(d => d.open = true)");
+            all.AddRange(((IReadOnlyCollection<object>)browser.ExecuteScript(Twice)!).Select(id => $"{path} has the id '{id}' twice"));
             browser.ExecuteScript(LeaveOutLines);
             browser.ExecuteScript(Axe);
             var found = browser.ExecuteAsyncScript(
