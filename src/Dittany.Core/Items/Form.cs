@@ -209,10 +209,11 @@ public sealed record Form(
     public string? Measured { get; init; }
 
     /// <summary>All zones of all faces, the usual one first.</summary>
-    public IReadOnlyList<(string Id, string Name)> Zones =>
-        _zones ??= Build(Sizes.First(s => s.Id == UsualSize)).SelectMany(d => d.Zones).Select(z => (z.Id, z.Name)).ToArray();
+    public IReadOnlyList<(string Id, string Name)> Zones => _zones.Of((Build, Sizes, UsualSize), static of =>
+        of.Build(of.Sizes.First(s => s.Id == of.UsualSize)).SelectMany(d => d.Zones).Select(z => (z.Id, z.Name)).ToArray());
 
-    private IReadOnlyList<(string Id, string Name)>? _zones;
+    private readonly Following<(Func<FormSize, IReadOnlyList<Drawn>> Build, IReadOnlyList<FormSize> Sizes, string UsualSize),
+        IReadOnlyList<(string Id, string Name)>> _zones = new();
 
     /// <summary>The face with a zone on it, or the first, at one of the form's sizes, by the size's id.</summary>
     public Drawn At(string sizeId, string? zone = null) =>

@@ -14,9 +14,9 @@ namespace Dittany.Core.Jobs;
 public sealed record OwnDrawing(string Name, Figure Figure)
 {
     /// <summary>What of it matters at the size of stitches: this is what is planned.</summary>
-    public Motifs.OwnFigure Drawn => _drawn.Value;
+    public Motifs.OwnFigure Drawn => _drawn.Of(Figure, Motifs.OwnFigure.Of);
 
-    private readonly Lazy<Motifs.OwnFigure> _drawn = new(() => Motifs.OwnFigure.Of(Figure));
+    private readonly Following<Figure, Motifs.OwnFigure> _drawn = new();
 }
 
 /// <summary>

@@ -154,6 +154,31 @@ public class FormTests
         Assert.Equal(Core.Materials.Pile.Deep, Of(new FabricOverrides(Pile: Core.Materials.Pile.Deep)).Pile);
     }
 
+    /// <summary>A copy of a form that is drawn otherwise names the zones it has, also where those of the first were asked for before.</summary>
+    [Fact]
+    public void A_copy_names_its_own_zones()
+    {
+        var (tote, shirt) = (Catalogue.Find("tote")!, Catalogue.Find("t-shirt-adult")!);
+        Assert.NotEqual(tote.Zones, shirt.Zones);
+        var copy = tote with { Build = shirt.Build, Sizes = shirt.Sizes, UsualSize = shirt.UsualSize };
+        Assert.Equal(shirt.Zones, copy.Zones);
+        Assert.Equal(tote.Zones, (copy with { Build = tote.Build, Sizes = tote.Sizes, UsualSize = tote.UsualSize }).Zones);
+        Assert.Same(tote.Zones, tote.Zones);
+    }
+
+    /// <summary>So with a drawing: of another figure another drawing follows, and two of the same name and figure are the same.</summary>
+    [Fact]
+    public void A_copied_drawing_is_drawn_anew()
+    {
+        var (daisy, leaf) = (Core.Motifs.MotifLibrary.Find("daisy")!.Build(5), Core.Motifs.MotifLibrary.Find("leaf-sprig")!.Build(5));
+        var first = new Core.Jobs.OwnDrawing("mine", daisy);
+        var parts = first.Drawn.Figure.Parts.Count;
+        var second = first with { Figure = leaf };
+        Assert.Equal(new Core.Jobs.OwnDrawing("mine", leaf).Drawn.Figure.Parts.Count, second.Drawn.Figure.Parts.Count);
+        Assert.NotEqual(parts, second.Drawn.Figure.Parts.Count);
+        Assert.Equal(new Core.Jobs.OwnDrawing("mine", daisy), first);
+    }
+
     private static Polygon Polygon(IReadOnlyList<Pt> ring) =>
         new GeometryFactory().CreatePolygon(ring.Append(ring[0]).Select(p => new Coordinate(p.X, p.Y)).ToArray());
 }
