@@ -86,8 +86,8 @@ public sealed class LogStore(DittanyDb db, TimeProvider time)
     }
 
     /// <summary>
-    /// The paces of the workshop follow the log: a revision of their own where they move. Where another entry moved them at the same moment,
-    /// they are learnt again from both.
+    /// The paces of the workshop follow the log: a revision of their own where they move. Where another entry moved them at the same
+    /// moment, they are learnt again from both.
     /// </summary>
     public async Task Learn(WorkshopStore workshops, CancellationToken cancel = default)
     {

@@ -1,6 +1,7 @@
 using System.Diagnostics.CodeAnalysis;
 using System.Globalization;
 using System.Runtime.CompilerServices;
+using System.Text;
 
 namespace Dittany.Core.Measures;
 
@@ -80,31 +81,89 @@ public sealed class Told : IEquatable<Told>
 
     public void AppendLiteral(string words) => _parts.Add(words);
 
-    public void AppendFormatted(string? words) => _parts.Add(words ?? string.Empty);
+    public void AppendFormatted(string? words) => _parts.Add(new Gap(words ?? string.Empty));
 
     public void AppendFormatted(Length length) => _parts.Add(length);
 
     public void AppendFormatted(Lengths lengths) => _parts.Add(lengths);
 
-    public void AppendFormatted(Told told) => _parts.AddRange(told._parts);
+    public void AppendFormatted(Told told) => _parts.Add(told);
 
-    public void AppendFormatted<T>(T value) => _parts.Add(string.Create(CultureInfo.InvariantCulture, $"{value}"));
+    public void AppendFormatted<T>(T value) => _parts.Add(new Gap(string.Create(CultureInfo.InvariantCulture, $"{value}")));
+
+    /// <summary>
+    /// The sentence with its gaps: the key under which another language finds its own. {0} is the first of its values.
+    /// </summary>
+    public string Key
+    {
+        get
+        {
+            var (key, gap) = (new StringBuilder(), 0);
+            foreach (var part in _parts)
+            {
+                _ = part is string words ? key.Append(words.Replace("{", "{{", StringComparison.Ordinal).Replace("}", "}}", StringComparison.Ordinal))
+                    : key.Append(CultureInfo.InvariantCulture, $"{{{gap++}}}");
+            }
+
+            return key.ToString();
+        }
+    }
+
+    /// <summary>The sentences, names and other words that stand in its gaps, each as a sentence of its own.</summary>
+    public IEnumerable<Told> Inner => _parts.Select(p => p is Gap gap ? (Told)gap.Words : p as Told).OfType<Told>();
 
     /// <summary>With its lengths on a tape of these units.</summary>
-    public string In(Units units) => string.Concat(_parts.Select(p =>
-        p switch { Length length => length.In(units), Lengths lengths => lengths.In(units), _ => p.ToString() }));
+    public string In(Units units) => string.Concat(_parts.Select(p => Shown(p, units)));
+
+    /// <summary>
+    /// In another language, with its lengths on a tape of these units; what that language has no words for stays as it is told here.
+    /// </summary>
+    public string In(Units units, Language language) => language.Find(Key) is { } there
+        ? string.Format(CultureInfo.InvariantCulture, there,
+            _parts.Where(p => p is not string).Select(p => (object)Shown(p, units, language)).ToArray())
+        : string.Concat(_parts.Select(p => Shown(p, units, language)));
+
+    private static string Shown(object part, Units units) => part switch
+    {
+        Length length => length.In(units),
+        Lengths lengths => lengths.In(units),
+        Told told => told.In(units),
+        _ => part.ToString() ?? string.Empty,
+    };
+
+    private static string Shown(object part, Units units, Language language) => part switch
+    {
+        Length or Lengths => language.Number(Shown(part, units)),
+        Told told => told.In(units, language),
+        Gap gap => language.Find(gap.Words) ?? gap.Words,
+        _ => Shown(part, units),
+    };
 
     /// <summary>With its lengths as they were written: in millimetres, or where that is usual in centimetres.</summary>
     public override string ToString() => string.Concat(_parts);
 
     /// <summary>The same with a capital at its beginning.</summary>
-    public Told Upper() => _parts is [string { Length: > 0 } words, .. var rest] ? new([Say.Upper(words), .. rest]) : this;
+    public Told Upper() => First(Say.Upper, told => told.Upper());
 
     /// <summary>The same for within a sentence.</summary>
-    public Told Lower() => _parts is [string { Length: > 0 } words, .. var rest] ? new([Say.Lower(words), .. rest]) : this;
+    public Told Lower() => First(Say.Lower, told => told.Lower());
 
     /// <summary>The same without the stop at its end, to go on within a sentence.</summary>
-    public Told WithoutStop() => _parts is [.. var before, string words] && words.EndsWith('.') ? new([.. before, words[..^1]]) : this;
+    public Told WithoutStop() => _parts switch
+    {
+        [.. var before, string words] when words.EndsWith('.') => new([.. before, words[..^1]]),
+        [.. var before, Gap gap] when gap.Words.EndsWith('.') => new([.. before, new Gap(gap.Words[..^1])]),
+        [.. var before, Told told] => new([.. before, told.WithoutStop()]),
+        _ => this,
+    };
+
+    private Told First(Func<string, string> change, Func<Told, Told> within) => _parts switch
+    {
+        [string { Length: > 0 } words, .. var rest] => new([change(words), .. rest]),
+        [Gap { Words.Length: > 0 } gap, .. var rest] => new([new Gap(change(gap.Words)), .. rest]),
+        [Told told, .. var rest] => new([within(told), .. rest]),
+        _ => this,
+    };
 
     public bool Contains(string words, StringComparison comparison) => ToString().Contains(words, comparison);
 
@@ -118,4 +177,10 @@ public sealed class Told : IEquatable<Told>
     public override bool Equals(object? obj) => Equals(obj as Told);
 
     public override int GetHashCode() => ToString().GetHashCode(StringComparison.Ordinal);
+
+    /// <summary>A value that is no length, as it is written.</summary>
+    private sealed record Gap(string Words)
+    {
+        public override string ToString() => Words;
+    }
 }

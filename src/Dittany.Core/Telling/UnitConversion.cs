@@ -6,14 +6,14 @@ using Dittany.Core.Planning;
 namespace Dittany.Core.Telling;
 
 /// <summary>
-/// A plan with every sentence told in the maker's own units. Numbers, ids and drawings stay as they are, and so do words that are hers; the
-/// plan itself keeps its lengths as values.
+/// A plan with every sentence told in the maker's own units, and where it is wanted in another language. Numbers, ids and drawings stay as
+/// they are, and so do words that are hers; the plan itself keeps its lengths as values.
 /// </summary>
 public static class UnitConversion
 {
-    public static Plan In(Plan plan, Units units)
+    public static Plan In(Plan plan, Units units, Language? language = null)
     {
-        Told Shown(Told told) => told.In(units);
+        Told Shown(Told told) => language is null ? told.In(units) : told.In(units, language);
         IReadOnlyList<Told> All(IReadOnlyList<Told> told) => told.Select(Shown).ToArray();
         Choice Chosen(Choice c) => c with { Text = Shown(c.Text) };
         return plan with
@@ -36,6 +36,7 @@ public static class UnitConversion
             Work = plan.Work.Select(o => o with { Steps = All(o.Steps) }).ToArray(),
             Decisions = plan.Decisions.Select(d => d with
             {
+                Subject = language?.Find(d.Subject) ?? d.Subject,
                 Choice = Shown(d.Choice),
                 Because = All(d.Because),
                 WouldChange = All(d.WouldChange),
@@ -44,9 +45,9 @@ public static class UnitConversion
                 RuledOut = d.RuledOut.Select(r => r with { Text = Shown(r.Text), Because = All(r.Because) }).ToArray(),
                 Offers = d.Offers?.Select(o => o with { Text = Shown(o.Text) }).ToArray(),
             }).ToArray(),
-            SetAside = [.. plan.Idle, .. plan.NotFollowed.Select(t => t.In(units))],
+            SetAside = [.. plan.Idle, .. plan.NotFollowed.Select(t => (string)Shown(t))],
             Cautions = plan.Cautions.Select(c => c with { Text = Shown(c.Text) }).ToArray(),
-            Places = plan.Places.Select(p => p with { Plan = In(p.Plan, units) }).ToArray(),
+            Places = plan.Places.Select(p => p with { Plan = In(p.Plan, units, language) }).ToArray(),
         };
     }
 }

@@ -12,7 +12,8 @@ namespace Dittany.Store.Migrations
         /// <inheritdoc />
         protected override void Up(MigrationBuilder migrationBuilder)
         {
-            // By hand, for the framework's own way of adding a key cannot run in the transaction, and would leave half of it behind where the program is killed.
+            // By hand, for the framework's own way of adding a key cannot run in the transaction, and would leave half of it behind where
+            // the program is killed.
             // A table others hang on comes before them: while they hang on it, it cannot be taken away.
             migrationBuilder.Sql(
                 """

@@ -25,7 +25,7 @@ public static class ApiDoor
         var api = app.MapGroup("/api");
         api.MapPost("/plan", (HttpContext context, Today today, Plans plans, LetterShelf shelf) =>
             WithJob(context, today, plans, shelf, (job, workshop, plan) =>
-            new PlanResult(plans, job, workshop, plan, Moves(context))));
+            new PlanResult(plans, job, workshop, plan)));
         api.MapPost("/template.pdf", (HttpContext context, Today today, Plans plans, LetterShelf shelf) =>
             WithJob(context, today, plans, shelf, AtPlace(context, (workshop, plan) =>
             Results.Bytes(LeafPdf.Write(TemplateLeaves.Of(SheetOf(plan, workshop))), "application/pdf"))));
@@ -211,11 +211,8 @@ public static class ApiDoor
 
         var workshop = piece.In(await workshops.Current(cancel));
         var job = piece.Job with { Today = today.Date };
-        return new PlanResult(plans, job, workshop, await plans.Make(job, workshop, cancel), Moves(context));
+        return new PlanResult(plans, job, workshop, await plans.Make(job, workshop, cancel));
     }
-
-    /// <summary>Whether the needle's moves are asked for: <c>?moves=1</c>. They make a plan several times as long.</summary>
-    private static bool Moves(HttpContext context) => context.Request.Query["moves"] == "1";
 
     private static async Task<IResult> WithJob(HttpContext context, Today today, Plans plans, LetterShelf shelf, Func<Job, Workshop, Plan,
         IResult> answer)

@@ -154,7 +154,7 @@ public class FormTests
         Assert.Equal(Core.Materials.Pile.Deep, Of(new FabricOverrides(Pile: Core.Materials.Pile.Deep)).Pile);
     }
 
-    /// <summary>A copy of a form that is drawn otherwise names the zones it has, also where those of the first were asked for before.</summary>
+    /// <summary>A copy of a form that is drawn otherwise names the zones it has, also where the first's were asked for before.</summary>
     [Fact]
     public void A_copy_names_its_own_zones()
     {

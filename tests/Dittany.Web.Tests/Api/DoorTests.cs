@@ -324,6 +324,28 @@ public sealed class DoorTests(Site site) : IClassFixture<Site>
         }
     }
 
+    /// <summary>The same plan in German: its numbers, ids and stitches are the same, and what it tells is told with them.</summary>
+    [Fact]
+    public async Task A_plan_is_told_in_another_language_on_asking()
+    {
+        using var asked = Site.Json(Zoe);
+        using var answer = await _door.PostAsync(new Uri("/api/plan?language=de", UriKind.Relative), asked);
+        Assert.Equal(["de"], answer.Content.Headers.ContentLanguage);
+        var (german, english) = (await Site.Read(answer), await Post(Zoe));
+        Assert.Contains(Decided(german), d => d.GetProperty("subject").GetString() == "Der Stoff");
+        Assert.Contains(Decided(german), d => d.GetProperty("choice").GetString() == "Großbuchstaben von 25 mm");
+        Assert.Equal(Decided(english).Select(d => d.GetProperty("id").GetString()), Decided(german).Select(d => d.GetProperty("id").GetString()));
+        Assert.Equal(english.GetProperty("route").GetRawText(), german.GetProperty("route").GetRawText());
+        Assert.Equal(english.GetProperty("elements")[0].GetProperty("parts").GetRawText(), german.GetProperty("elements")[0].GetProperty("parts").GetRawText());
+
+        using var again = Site.Json(Zoe);
+        using var refused = await _door.PostAsync(new Uri("/api/plan?language=xx", UriKind.Relative), again);
+        Assert.Equal(HttpStatusCode.BadRequest, refused.StatusCode);
+        Assert.Contains("?language", await refused.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+    }
+
+    private static JsonElement[] Decided(JsonElement plan) => plan.GetProperty("decisions").EnumerateArray().ToArray();
+
     [Fact]
     public async Task Every_answer_carries_the_policy()
     {

@@ -117,7 +117,8 @@ public sealed class KeysTests : IDisposable
         var rows = new List<string>();
         while (await reader.ReadAsync())
         {
-            rows.Add(string.Join('|', Enumerable.Range(0, reader.FieldCount).Select(i => Convert.ToString(reader.GetValue(i), System.Globalization.CultureInfo.InvariantCulture))));
+            rows.Add(string.Join('|', Enumerable.Range(0, reader.FieldCount).Select(i =>
+                Convert.ToString(reader.GetValue(i), System.Globalization.CultureInfo.InvariantCulture))));
         }
 
         await db.Database.CloseConnectionAsync();
