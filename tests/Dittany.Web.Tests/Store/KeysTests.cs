@@ -14,15 +14,19 @@ public sealed class KeysTests : IDisposable
     private const string Rows =
         $"""
         INSERT INTO Pieces (Id, Head, CreatedAt, PutAway) VALUES (1, 2, '{At}', 0);
-        INSERT INTO Revisions (PieceId, Number, Parent, JobJson, What, Nudge, At) VALUES (1, 1, NULL, 'null', 'New', 0, '{At}'), (1, 2, 1, 'null', 'Changed', 1, '{At}');
-        INSERT INTO Begun (PieceId, Number, WorkshopJson, PlanJson, At) VALUES (1, 0, 'null', 'null', '{At}'), (1, 2, 'null', 'null', '{At}');
-        INSERT INTO Printed (Id, PieceId, Revision, InputHash, PlanJson, At, Kind, Printer, Enlarged, Void) VALUES (7, 1, 2, 'h', 'null', '{At}', 'tag', 'p', 1, 0);
+        INSERT INTO Revisions (PieceId, Number, Parent, JobJson, What, Nudge, At)
+          VALUES (1, 1, NULL, 'null', 'New', 0, '{At}'), (1, 2, 1, 'null', 'Changed', 1, '{At}');
+        INSERT INTO Begun (PieceId, Number, WorkshopJson, PlanJson, At)
+          VALUES (1, 0, 'null', 'null', '{At}'), (1, 2, 'null', 'null', '{At}');
+        INSERT INTO Printed (Id, PieceId, Revision, InputHash, PlanJson, At, Kind, Printer, Enlarged, Void)
+          VALUES (7, 1, 2, 'h', 'null', '{At}', 'tag', 'p', 1, 0);
         INSERT INTO Proofs (Id, PieceId, Words, Who, At) VALUES (3, 1, 'Oda', 'she', '{At}');
         INSERT INTO Pictures (Id, Bytes, ContentType, WidthPx, HeightPx, At) VALUES ('abc', x'00', 'image/png', 1, 1, '{At}');
         INSERT INTO Log (Id, PieceId, Step, Kind, PlannedMinutes, Minutes, Note, Once, "For", PictureId, TakenBack, At)
           VALUES (5, 1, 's', 'sew', 1, 2, '', 'one', NULL, 'abc', 0, '{At}'), (6, 1, 's', 'sew', 1, 3, '', 'two', 5, NULL, 1, '{At}');
         INSERT INTO Forms (Id, Head, Archived) VALUES ('own-f', 2, 0);
-        INSERT INTO FormRevisions (FormId, Number, Parent, Json, What, At) VALUES ('own-f', 1, NULL, 'null', 'Measured', '{At}'), ('own-f', 2, 1, 'null', 'Changed', '{At}');
+        INSERT INTO FormRevisions (FormId, Number, Parent, Json, What, At)
+          VALUES ('own-f', 1, NULL, 'null', 'Measured', '{At}'), ('own-f', 2, 1, 'null', 'Changed', '{At}');
         INSERT INTO Photographs (Id, PictureId, Note, TurnDegrees, ViewId, ForForm, At) VALUES (4, 'abc', '', 0, 'abc', 'own-f', '{At}');
         INSERT INTO Workshops (Number, Parent, Json, What, At) VALUES (1, NULL, 'null', 'a', '{At}'), (2, 1, 'null', 'b', '{At}');
         """;

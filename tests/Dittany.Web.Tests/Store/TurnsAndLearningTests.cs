@@ -98,7 +98,8 @@ public sealed class TurnsAndLearningTests : IDisposable
         })));
         var learnt = LearningFromLog.Paces(await new LogStore(Db(), _clock).ToLearnFrom(Shop()));
         Assert.Contains(PaceNames.Kinds[0], learnt.Keys);
-        Assert.Equal(learnt.OrderBy(p => p.Key, StringComparer.Ordinal), (await Shop().Current()).Paces.OrderBy(p => p.Key, StringComparer.Ordinal));
+        var kept = (await Shop().Current()).Paces;
+        Assert.Equal(learnt.OrderBy(p => p.Key, StringComparer.Ordinal), kept.OrderBy(p => p.Key, StringComparer.Ordinal));
     }
 
     private Task<DateTime> Since() => Shop().SkillSince();
