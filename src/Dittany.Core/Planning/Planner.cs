@@ -96,7 +96,7 @@ public static class Planner
         needle.AddRange(Offering.Nudged(held, elements));
         warned.AddRange(At(Station.Hoop, held.Cautions));
         var thickness = cloth.ThicknessMm + (held.LayersThrough > 1 ? StitchingPipeline.LiningMm : 0);
-        var (skims, action) = StitchingPipeline.Action(held, workshop, overrides.For("stitch.action"));
+        var (skims, action) = StitchingPipeline.Action(held, StitchingPipeline.LinesOf(elements), workshop, overrides.For("stitch.action"));
         var cutting = Cut(elements, worn, ground, workshop, overrides);
         needle.AddRange([action, .. cutting.Decisions]);
         warned.AddRange(At(Station.Thread, cutting.Cautions));

@@ -9,6 +9,7 @@ using Dittany.Core.Route;
 using Dittany.Core.Space;
 using Dittany.Core.StitchBook;
 using Dittany.Core.Stitches;
+using Dittany.Core.Stitches.OnLines;
 using Dittany.Core.Threads;
 using Dittany.Core.Words;
 
@@ -56,7 +57,7 @@ internal static class StitchingPipeline
     }
 
     /// <summary>Skimming wants cloth that gives: in the hand, or slack in the hoop.</summary>
-    public static (bool Skims, Decision Decision) Action(Held held, Workshop workshop, string? hers)
+    public static (bool Skims, Decision Decision) Action(Held held, IReadOnlyList<LineStitch> lines, Workshop workshop, string? hers)
     {
         var inHand = held.School == School.InHand;
         var gives = inHand || held.Decisions.Any(d => d.Id == "hoop.tension" && d.ChoiceId == "slack");
@@ -77,7 +78,7 @@ internal static class StitchingPipeline
                         : habit == Skim.ChoiceId
                             ? "The cloth is drum-tight and cannot be scooped, so the needle goes straight down and straight up."
                         : "At a right angle through taut cloth each stitch lands where it is meant to.",
-                    Travel(skims, workshop.Habit("hand") == "left"),
+                    .. Travel(lines, workshop.Habit("hand") == "left"),
                 ],
                 ["Your habit of the needle, which hand stitches, and how tight the cloth is held."]);
         }
@@ -87,13 +88,18 @@ internal static class StitchingPipeline
 
     private static Choice Skim => new("skim", "In and out in one move");
 
-    /// <summary>
-    /// Which way a level line is easiest (common practice): stabbing away from the free hand, skimming towards it; mirrored for a left
-    /// hand.
-    /// </summary>
-    private static string Travel(bool skims, bool left) => skims != left
-        ? "A level line goes easiest from right to left."
-        : "A level line goes easiest from left to right.";
+    /// <summary>The stitches that work lines, each once, in the order they come up.</summary>
+    public static IReadOnlyList<LineStitch> LinesOf(IEnumerable<PlannedElement> elements) => elements.SelectMany(e => e.Parts)
+        .Select(p => Book.Find(p.Stitch)).OfType<LineStitch>().DistinctBy(l => l.Info.Id).ToArray();
+
+    /// <summary>Which way a level line of each stitch is worked: nothing where no line is, or none that minds.</summary>
+    private static Told[] Travel(IReadOnlyList<LineStitch> lines, bool left)
+    {
+        var ways = lines.Where(l => l.Heading != Heading.EitherWay).GroupBy(l => (l.Heading == Heading.LeftToRight) != left)
+            .OrderByDescending(g => g.Count()).Select(g => $"{Say.List(g.Select(l => l.Info.Name).Distinct(StringComparer.Ordinal).ToArray())} "
+                + (g.Key ? "from left to right" : "from right to left")).ToArray();
+        return ways.Length == 0 ? [] : [$"On a level line you work {Say.List(ways)}{(left ? ", with your left hand" : string.Empty)}."];
+    }
 
     /// <summary>Thread ends to reckon with before the route is known: what all stitches take over what a run can stitch.</summary>
     public static int ExpectedRuns(IReadOnlyList<WorkedLetter> letters, Cutting cutting, double thicknessMm)

@@ -29,6 +29,9 @@ public static class Sheet
     /// <summary>A seam keeps this far from a letter that it spares (from memory).</summary>
     private const double ClearMm = 1;
 
+    /// <summary>Far under what paper can show: what sums of lengths may be off by.</summary>
+    private const double RoundingMm = 1e-6;
+
     /// <summary>How many pages it takes, however the paper lies.</summary>
     public static int Pages(double widthMm, double heightMm, Paper paper) =>
         new[] { paper, paper.Across }.Min(p => Count(widthMm, Shown(p).Width) * Count(heightMm, Shown(p).Height));
@@ -72,37 +75,78 @@ public static class Sheet
             return even;
         }
 
-        var best = even;
+        var (best, least) = (even, Cut(even));
+        var seams = new Seams(length, page, count, wholes);
         foreach (var first in new[] { -spare / 2, 0, -spare })
         {
-            Lay([first]);
+            var (cut, starts) = seams.From(first);
+            (best, least) = cut < least ? (starts, cut) : (best, least);
         }
 
         return best;
 
         int Cut(double[] starts) => wholes.Count(o => o.To - o.From <= page && !starts.Any(s => o.From >= s && o.To <= s + page));
+    }
 
-        // Each seam has two places: as late as it can be, or before the first letter that it would cut.
-        void Lay(double[] starts)
+    /// <summary>
+    /// Seams along one side. Each has two places: as late as it can be, or before the first letter that it would cut. What a page cuts
+    /// hangs on where it and the next begin alone, so the best way on from each place is looked for once.
+    /// </summary>
+    private sealed class Seams(double length, double page, int count, IReadOnlyList<(double From, double To)> wholes)
+    {
+        private readonly (double From, double To)[] _wholes = wholes.Where(o => o.To - o.From <= page).OrderBy(o => o.From).ToArray();
+        private readonly Dictionary<(int Page, double At), (int Cut, double Next)> _ways = [];
+
+        /// <summary>
+        /// How few are cut where the first page begins here, and where the pages begin then; the most there is where none reach so far.
+        /// </summary>
+        public (int Cut, double[] Starts) From(double first)
         {
-            if (starts.Length == count)
+            var before = _wholes.Count(o => o.From < first);
+            var starts = new double[count];
+            var cut = On(0, first).Cut;
+            for (var (i, at) = (0, first); i < count; i++)
             {
-                if (starts[^1] + page >= length && Cut(starts) < Cut(best))
-                {
-                    best = starts;
-                }
-
-                return;
+                starts[i] = at;
+                at = cut == int.MaxValue ? at : On(i, at).Next;
             }
 
-            var (end, latest) = (starts[^1] + page, starts[^1] + page - OverlapMm);
-            var crossed = wholes.Where(o => o.From < end && o.To > end && o.To - o.From <= page).Select(o => o.From - ClearMm)
-                .Append(latest).Min();
-            Lay([.. starts, latest]);
-            if (crossed < latest && crossed > starts[^1])
-            {
-                Lay([.. starts, crossed]);
-            }
+            return (cut == int.MaxValue ? cut : cut + before, starts);
         }
+
+        private (int Cut, double Next) On(int i, double at)
+        {
+            if (_ways.TryGetValue((i, at), out var known))
+            {
+                return known;
+            }
+
+            var (end, latest) = (at + page, at + page - OverlapMm);
+            var way = (Cut: int.MaxValue, Next: latest);
+            var reaches = end + ((count - 1 - i) * (page - OverlapMm));
+            if (i == count - 1 ? reaches < length : reaches < length - RoundingMm)
+            {
+                // Nothing that follows reaches the end.
+            }
+            else if (i == count - 1)
+            {
+                way = (Behind(at, double.PositiveInfinity), latest);
+            }
+            else
+            {
+                var crossed = _wholes.Where(o => o.From < end && o.To > end).Select(o => o.From - ClearMm).Append(latest).Min();
+                foreach (var next in crossed < latest && crossed > at ? new[] { latest, crossed } : [latest])
+                {
+                    var on = On(i + 1, next).Cut;
+                    var cut = on == int.MaxValue ? on : on + Behind(at, next);
+                    way = cut < way.Cut ? (cut, next) : way;
+                }
+            }
+
+            return _ways[(i, at)] = way;
+        }
+
+        /// <summary>What the page that begins here cuts of what no later one shows whole.</summary>
+        private int Behind(double at, double next) => _wholes.Count(o => o.From >= at && o.From < next && o.To > at + page);
     }
 }

@@ -62,6 +62,54 @@ public class SheetTests
             && l.X1Mm <= t.XMm + t.WidthMm && l.Y1Mm <= t.YMm + t.HeightMm)));
     });
 
+    /// <summary>Of all ways to lay seams as late as can be or before the first letter they cross, none cuts fewer: all are tried.</summary>
+    [ManyTimes(200)]
+    public FsCheck.Property No_other_seams_cut_fewer() => Prop.ForAll(Rows(), row =>
+    {
+        var tiled = Sheet.Tiles(row.Width, 100, Papers.A4, row.Letters);
+        var page = tiled.Paper.WidthMm - (2 * Sheet.MarginMm);
+        var (count, step) = (tiled.Tiles.Count, page - Sheet.OverlapMm);
+        var spare = page + ((count - 1) * step) - row.Width;
+        Assert.True(tiled.CutThrough <= new[] { -spare / 2, 0, -spare }.Min(first => Fewest([first])));
+
+        int Fewest(double[] starts)
+        {
+            if (starts.Length == count)
+            {
+                return starts[^1] + page < row.Width ? int.MaxValue
+                    : row.Letters.Count(l => !starts.Any(s => l.X0Mm >= s && l.X1Mm <= s + page));
+            }
+
+            var (end, latest) = (starts[^1] + page, starts[^1] + step);
+            var before = row.Letters.Where(l => l.X0Mm < end && l.X1Mm > end).Select(l => l.X0Mm - 1).Append(latest).Min();
+            var other = before < latest && before > starts[^1] ? Fewest([.. starts, before]) : int.MaxValue;
+            return Math.Min(Fewest([.. starts, latest]), other);
+        }
+    });
+
+    /// <summary>A banner of letters over sixty pages: of two places for each seam there are more ways than can be tried.</summary>
+    [Fact]
+    public void Sixty_pages_are_laid_as_well_as_six()
+    {
+        var letters = Enumerable.Range(0, 400).Select(i => new Whole(20 + (i * 40), 20, 20 + (i * 40) + 37 + (i % 3), 80)).ToArray();
+        var tiled = Sheet.Tiles(16_040, 100, Papers.A4, letters);
+        Assert.Equal(61, tiled.Tiles.Count);
+        var (page, step) = (tiled.Paper.WidthMm - (2 * Sheet.MarginMm), tiled.Paper.WidthMm - (2 * Sheet.MarginMm) - Sheet.OverlapMm);
+        var first = (16_040 - page - (60 * step)) / 2;
+        var starts = Enumerable.Range(0, 61).Select(i => first + (i * step)).ToArray();
+        var evenly = letters.Count(l => !starts.Any(s => l.X0Mm >= s && l.X1Mm <= s + page));
+        Assert.InRange(tiled.CutThrough, 0, evenly - 1);
+    }
+
+    private static Arbitrary<(double Width, Whole[] Letters)> Rows() => Arb.From(
+        from width in Gen.Choose(300, 2400)
+        from places in Gen.Choose(0, 1000).ArrayOf(40)
+        select ((double)width, places.Chunk(2).Select(p =>
+        {
+            var x = 20 + (p[0] / 1000.0 * (width - 40));
+            return new Whole(x, 20, Math.Min(width - 20, x + 5 + (p[1] / 8.0)), 80);
+        }).ToArray()));
+
     private static Arbitrary<(double Width, double Height, Paper Paper, Whole[] Letters)> Designs() => Arb.From(
         from width in Gen.Choose(40, 900)
         from height in Gen.Choose(40, 700)

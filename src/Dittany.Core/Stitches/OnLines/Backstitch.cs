@@ -6,6 +6,8 @@ namespace Dittany.Core.Stitches.OnLines;
 /// <summary>Up a stitch ahead, down where the last one came up: end to end on the front, twice the way behind.</summary>
 public class Backstitch : LineStitch, IStitch
 {
+    public override Heading Heading => Heading.RightToLeft;
+
     public override StitchInfo Info { get; } = new(
         "backstitch", "backstitch", StitchClass.Outline, 1.0, 2.5, Shortest, StitchInfo.Caps(4, 5.5, 7, 8, 11),
             StitchInfo.Caps(5, 7, 9, 11, 14), StitchInfo.ByHeight,

@@ -10,6 +10,8 @@ namespace Dittany.Core.Stitches.OnLines;
 /// </summary>
 public class BlanketStitch : LineStitch, IStitch
 {
+    public override Heading Heading => Heading.LeftToRight;
+
     /// <summary>How long a tooth is, mm: an eighth of an inch (common practice: an eighth to a quarter).</summary>
     private const double ToothMm = 3.2;
 

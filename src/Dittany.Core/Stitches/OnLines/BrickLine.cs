@@ -10,6 +10,8 @@ namespace Dittany.Core.Stitches.OnLines;
 /// </summary>
 public sealed class BrickLine : LineStitch, IStitch
 {
+    public override Heading Heading => Heading.EitherWay;
+
     /// <summary>From the middle of one row to the middle of the other, in threads: they touch (common practice).</summary>
     private const double ApartThreads = 1.05;
 

@@ -9,6 +9,8 @@ namespace Dittany.Core.Stitches.OnLines;
 /// </summary>
 public sealed class ChainStitch : LineStitch, IStitch
 {
+    public override Heading Heading => Heading.RightToLeft;
+
     private const double Width = 2.5;
 
     public override StitchInfo Info { get; } = new(

@@ -8,6 +8,8 @@ namespace Dittany.Core.Stitches.OnLines;
 /// </summary>
 public sealed class CoralStitch : LineStitch, IStitch
 {
+    public override Heading Heading => Heading.RightToLeft;
+
     public override StitchInfo Info { get; } = new(
         "coral", "coral stitch", StitchClass.Outline, 2, 4, size => 3 * size.WidthMm, StitchInfo.ByWidth, StitchInfo.ByWidth,
             [(25, 2), (double.PositiveInfinity, 3)], "textured letters, stems with buds", "smooth, small letters", StitchInfo.Memory)

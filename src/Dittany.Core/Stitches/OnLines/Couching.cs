@@ -8,6 +8,8 @@ namespace Dittany.Core.Stitches.OnLines;
 /// </summary>
 public sealed class Couching : LineStitch, IStitch
 {
+    public override Heading Heading => Heading.RightToLeft;
+
     /// <summary>A tie reaches over the laid thread by so much, in threads (from memory).</summary>
     private const double TieThreads = 1.5;
 

@@ -7,6 +7,8 @@ namespace Dittany.Core.Stitches.OnLines;
 /// <summary>Crosses side by side along the line: all first halves out, all second halves back over them.</summary>
 public sealed class CrossStitchLine : LineStitch, IStitch
 {
+    public override Heading Heading => Heading.LeftToRight;
+
     public override StitchInfo Info { get; } = new(
         "cross", "cross stitch", StitchClass.Outline, 1, 2.5, _ => 1.25, StitchInfo.ByWidth,
             StitchInfo.ByWidth, [(double.PositiveInfinity, 2)], "borders and straight letters", "tight bends: crosses are upright things",

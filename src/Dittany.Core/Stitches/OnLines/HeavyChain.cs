@@ -9,6 +9,8 @@ namespace Dittany.Core.Stitches.OnLines;
 /// </summary>
 public sealed class HeavyChain : LineStitch, IStitch
 {
+    public override Heading Heading => Heading.RightToLeft;
+
     public override StitchInfo Info { get; } = new(
         "heavy-chain", "heavy chain stitch", StitchClass.Outline, 3, 2.6, size => Math.Max(1.6, 1.6 * size.WidthMm),
             StitchInfo.ByWidth, StitchInfo.ByWidth, [(30, 2), (double.PositiveInfinity, 3)], "initials and bold, raised lines",

@@ -26,10 +26,21 @@ public sealed record Holes(IReadOnlyList<Pt> AtMm, bool Loop, Pt EndMm)
     }
 }
 
+/// <summary>Which way a level line of a stitch is worked by a right hand; a left one mirrors it.</summary>
+public enum Heading
+{
+    LeftToRight,
+    RightToLeft,
+    EitherWay,
+}
+
 /// <summary>A stitch that works a line: its holes are set along it, and each stitch says only what the needle does between them.</summary>
 public abstract class LineStitch : IStitch
 {
     public abstract StitchInfo Info { get; }
+
+    /// <summary>The way a right hand works it (common practice).</summary>
+    public abstract Heading Heading { get; }
 
     public Judgement Takes(Shape shape, Thread thread)
     {

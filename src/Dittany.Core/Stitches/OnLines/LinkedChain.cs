@@ -6,6 +6,8 @@ namespace Dittany.Core.Stitches.OnLines;
 /// <summary>Links with a short straight bar from each to the next, as in a fine chain.</summary>
 public sealed class LinkedChain : LineStitch, IStitch
 {
+    public override Heading Heading => Heading.RightToLeft;
+
     public override StitchInfo Info { get; } = new(
         "linked-chain-line", "linked chain line", StitchClass.Outline, 2.5, 3, size => Math.Max(1.5, 2.5 * size.WidthMm),
             StitchInfo.ByWidth, StitchInfo.ByWidth, [(30, 2), (double.PositiveInfinity, 3)], "light, open letters and borders",

@@ -5,6 +5,8 @@ namespace Dittany.Core.Stitches.OnLines;
 /// <summary>Stitches that lie over each other by half: down two advances ahead, up one advance back.</summary>
 public abstract class Overlapping : LineStitch, IStitch
 {
+    public override Heading Heading => Heading.LeftToRight;
+
     /// <summary>
     /// The shortest of split, stem and outline, mm: they go forward by half of it, so that a bend of 1.4 mm radius can be followed (common
     /// practice).

@@ -10,6 +10,8 @@ namespace Dittany.Core.Stitches.OnLines;
 /// </summary>
 public sealed class RopeLine : LineStitch, IStitch
 {
+    public override Heading Heading => Heading.RightToLeft;
+
     /// <summary>How broad the rope lies, in threads (from memory).</summary>
     private const double Widths = 2.8;
 

@@ -5,6 +5,8 @@ namespace Dittany.Core.Stitches.OnLines;
 /// <summary>In and out along the line: 3 mm of thread, 2 mm of cloth, and on.</summary>
 public sealed class RunningStitch : LineStitch, IStitch
 {
+    public override Heading Heading => Heading.RightToLeft;
+
     public override StitchInfo Info { get; } = new(
         "running", "running stitch", StitchClass.Outline, 1.0, 3, _ => 1.5, StitchInfo.Caps(4, 5.5, 7, 8, 11),
             StitchInfo.Caps(5, 7, 9, 11, 14), StitchInfo.ByHeight,

@@ -74,6 +74,8 @@ internal static class SecondThread
 /// <summary>A line in a stitch of its own, and then a second thread round it or through it: a raised cord, or a braid.</summary>
 public abstract class TwiceOver(LineStitch first, bool laced) : LineStitch, IStitch
 {
+    public override Heading Heading => first.Heading;
+
     private readonly IStitch _manner = first;
 
     /// <summary>The stitch of the first journey.</summary>

@@ -7,6 +7,8 @@ namespace Dittany.Core.Stitches.OnLines;
 /// </summary>
 public sealed class SplitBack : LineStitch, IStitch
 {
+    public override Heading Heading => Heading.RightToLeft;
+
     public override StitchInfo Info { get; } = new(
         "split-back", "split stitch worked backwards", StitchClass.Outline, 1.25, 4, _ => 1.6, StitchInfo.ByWidth, StitchInfo.ByWidth,
             StitchInfo.ByHeight, "round letters: where the thread is parted is seen from above", "jagged where it is long on a bend",

@@ -5,6 +5,8 @@ namespace Dittany.Core.Stitches.OnLines;
 /// <summary>Single straight stitches end to end, long where the line is straight.</summary>
 public sealed class StraightStitch : LineStitch, IStitch
 {
+    public override Heading Heading => Heading.EitherWay;
+
     public override StitchInfo Info { get; } = new(
         "straight", "straight stitch", StitchClass.Outline, 1, 6, _ => 1.5, StitchInfo.ByWidth, StitchInfo.ByWidth, StitchInfo.ByHeight,
         "rays, grass, stars, short strokes", "bends, and what is handled much: long stitches catch", StitchInfo.Memory)
