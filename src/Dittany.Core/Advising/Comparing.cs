@@ -37,7 +37,7 @@ public static class Comparing
 
         if (one.Sewn || other.Sewn)
         {
-            lines.Add(Less("Placings of the ring", p => p.Hooping.Hoops.Count, n => n == 0 ? "in the hand" : Say.Count((int)n, "placing"), 0.5));
+            lines.Add(Less("Hoop positions", p => p.Hooping.Hoops.Count, n => n == 0 ? "in the hand" : Say.Count((int)n, "hoop position"), 0.5));
             lines.Add(Less("Threads begun", p => p.Threads.Sum(t => t.Runs), n => Say.Count((int)n, "time"), 0.5));
             lines.Add(Less("Thread", p => p.Threads.Sum(t => t.LengthMm), _ => string.Empty, 50) with { One = Thread(one), Other = Thread(other) });
         }

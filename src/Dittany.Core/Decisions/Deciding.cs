@@ -63,6 +63,6 @@ public static class Deciding
             };
     }
 
-    private static Told YourChoice(bool ours, Told otherwise) => ours ? "It was your choice, and it would have been ours."
-        : (Told)$"It was your choice; otherwise: {Say.Lower(otherwise)}.";
+    private static Told YourChoice(bool ours, Told otherwise) => ours ? "Your choice; also the default."
+        : (Told)$"Your choice; otherwise: {Say.Lower(otherwise)}.";
 }

@@ -64,7 +64,7 @@ public static class Holding
         placings.OrderBy(p => p.Order)
             .Select(p => placings.Count == 1 ? (Told)$"Hoop: {Materials.Hoops.Inches(p.HoopMm)} in."
                 : (Told)($"{(p.Order == 1 ? "Hoop" : "Move the hoop")}: {Materials.Hoops.Inches(p.HoopMm)} in, "
-                    + $"placing {p.Order} of {placings.Count}.")).ToArray();
+                    + $"position {p.Order} of {placings.Count}.")).ToArray();
 
     private static readonly (School School, Choice Choice)[] Schools =
     [
@@ -142,11 +142,11 @@ public static class Holding
         because.Add(school switch
         {
             School.Hoop =>
-                $"A hoop stiffens the cloth and keeps the stitches even; {Say.Count(taken.Size.Sure().Cover.Sure().Placings.Count, "placing")} will "
+                $"A hoop stiffens the cloth and keeps the stitches even; {Say.Count(taken.Size.Sure().Cover.Sure().Placings.Count, "hoop position")} will "
                     + $"do.",
             School.Frame =>
                 $"A snap frame does not bunch the cloth and lets the tension be changed; "
-                    + $"{Say.Count(taken.Size.Sure().Cover.Sure().Placings.Count, "placing")} will do.",
+                    + $"{Say.Count(taken.Size.Sure().Cover.Sure().Placings.Count, "hoop position")} will do.",
             _ => "In the hand the cloth is free: draw the thread gently, and lay the work flat after every few stitches.",
         });
         because.AddRange(taken.WhyNot);
@@ -192,7 +192,7 @@ public static class Holding
         else if (!placings.Select(p => p.CentreMm).SequenceEqual(taken.Size?.Cover?.Placings.Select(p => p.CentreMm) ?? []))
         {
             var at = decisions.FindIndex(d => d.Id == "hoop.size");
-            decisions[at] = decisions[at] with { Because = [.. decisions[at].Because, "The placings follow each other so that no ring ever lies on finished knots."] };
+            decisions[at] = decisions[at] with { Because = [.. decisions[at].Because, "The hoop positions follow each other so that no ring ever lies on finished knots."] };
         }
 
         return new Held(school, placings, taken.Size?.Cover?.LowerBound ?? 0, through, decisions, cautions)
@@ -354,20 +354,20 @@ public static class Holding
         {
             school == School.Hoop
                 ? (Told)($"Inside the ring {Say.Length(usable)} from the middle can be used, and {q.Called.All} {q.Called.Do("go")} in "
-                    + $"with {Say.Count(cover.Placings.Count, "placing")}.")
+                    + $"with {Say.Count(cover.Placings.Count, "hoop position")}.")
                 : (Told)($"Inside the frame {Say.Length(usable)} from the middle to each side can be used; "
-                    + $"{Say.Count(cover.Placings.Count, "placing")} will do."),
+                    + $"{Say.Count(cover.Placings.Count, "hoop position")} will do."),
             q.OwnRingMm is not null && size.HoopMm == q.OwnRingMm ? "The picture is worked in the very ring that it hangs in."
                 : cover.Placings.Count == cover.LowerBound ? "Fewer cannot be."
                 : cover.Placings.Count == cover.LowerBound + 1 ? "That is at most one too many."
-                : $"Fewer than {Say.Count(cover.LowerBound, "placing")} cannot be.",
+                : $"Fewer than {Say.Count(cover.LowerBound, "hoop position")} cannot be.",
         };
         if (cover is { Along: false, Placings.Count: > 1 and <= MostSaved and var many, Units.Count: <= MostTried }
             && Hooping.Saves(cover.Units, school == School.Hoop, size.HoopMm, cover.OffCloth ? null
                 : Hooping.Clampable(cloth.Ringable, size.HoopMm), many,
                 MostSavedMm, q.Budget) is { } saves)
         {
-            because.Add($"It would be one placing fewer if what lies in a ring were {Say.Length(saves)} less across: a little smaller, or set closer.");
+            because.Add($"It would be one hoop position fewer if what lies in a ring were {Say.Length(saves)} less across: a little smaller, or set closer.");
         }
 
         if (q.Opening is { } opening && size.Harm is null)
@@ -378,7 +378,7 @@ public static class Holding
 
         if (cover.Along)
         {
-            because.Add($"No placing takes the largest {q.Called.One} whole, so the ring is moved along it: its edge always lies "
+            because.Add($"No hoop position takes the largest {q.Called.One} whole, so the ring is moved along it: its edge always lies "
                 + $"between two stitches, and what is small stays whole.");
         }
 

@@ -198,14 +198,14 @@ internal sealed class FillingRoom(DecisionKey decisionId, string? wished, string
                     : Array.Empty<Told>(),
                 .. _wants.Concat(_through).Concat(_because).Concat(_against.Take(MostAgainst))
                     .DistinctBy(b => b.ToString(), StringComparer.Ordinal),
-                $"Nothing longer than {Say.Length(mostFreeMm)} lies free on the face, for {whyFree}."];
+                $"Nothing longer than {Say.Length(mostFreeMm)} floats on the face, for {whyFree}."];
         return Deciding.Make(decisionId, Station.Stitches, "What fills the shapes", own, hers, because,
             [areas ? "A fill for the whole, or a wish for one part." : words ? "Letters with weight, or a motif." : "Another motif."],
             areas ? FillWays.Choices : null) with
         {
             NotFollowed = _notFollowed.Count == 0 ? null : _notFollowed.DistinctBy(t => t.ToString(), StringComparer.Ordinal).ToArray(),
             UnfollowedWish = true,
-            From = _filled.Count == 0 ? null : ["How far threads may lie free, by wear: from memory."],
+            From = _filled.Count == 0 ? null : ["How far threads may float on the face, by wear: from memory."],
         };
     }
 

@@ -8,7 +8,7 @@ namespace Dittany.Core.Planning;
 
 /// <summary>
 /// Letters and parts in the order of work, how often the needle is threaded with another thread for it, and how often it must be at the
-/// least, placing by placing; 0 where nobody counted.
+/// least, hoop position by hoop position; 0 where nobody counted.
 /// </summary>
 internal sealed record WorkOrder(IReadOnlyList<int> Letters, int SetUps, int Bound);
 
@@ -162,7 +162,7 @@ internal static class MotifOrder
 
         if (order.SetUps > 1)
         {
-            told.Add($"The needle is threaded with another thread {Say.Count(order.SetUps, "time")}{(placings > 1 ? ", placing by placing" : string.Empty)}: "
+            told.Add($"The needle is threaded with another thread {Say.Count(order.SetUps, "time")}{(placings > 1 ? ", hoop position by hoop position" : string.Empty)}: "
                 + $"{(order.SetUps == order.Bound ? "fewer cannot be" : $"fewer than {order.Bound} cannot be")}.");
         }
 

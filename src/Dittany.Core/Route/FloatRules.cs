@@ -60,7 +60,7 @@ public static class FloatRules
                 + $"caught.");
         }
 
-        because.Add($"Behind, nothing longer than {Say.Length(limit.LimitMm)} goes free, {limit.Because(facts)}. Longer ways go under "
+        because.Add($"Behind, nothing longer than {Say.Length(limit.LimitMm)} floats, {limit.Because(facts)}. Longer ways go under "
             + $"stitches already there, or the thread ends.");
         return new FloatRule(limit.LimitMm, sheer || cut, because);
     }

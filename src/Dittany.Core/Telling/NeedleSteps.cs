@@ -222,7 +222,7 @@ public static class NeedleSteps
             // The first placing was hooped before: nothing is to be moved for it.
             if (run.Hoop - before > 1 && plan.Route[run.FirstRow - 1].Hoop != run.Hoop)
             {
-                told.Add($"Move the ring to placing {run.Hoop - before} of {hoops}.");
+                told.Add($"Move the ring to hoop position {run.Hoop - before} of {hoops}.");
             }
 
             told.Add(run.Fresh && here.Decision("thread.start") is { } start ? (Told)$"Begin: {Say.Lower(start.Choice)}."

@@ -21,7 +21,7 @@ internal static class FaceDrawing
         {
             var name = placing.Round ? $"{Core.Materials.Hoops.Inches(placing.HoopMm)} in hoop" : "snap frame";
             svg.Open("g", ("class", "hooping")).Open("title").Text(
-                $"Placing {placing.Order} of {plan.Hooping.Hoops.Count}, {name}: stitches go to "
+                $"Hoop position {placing.Order} of {plan.Hooping.Hoops.Count}, {name}: stitches go to "
                     + $"{Core.Measures.Say.Length(Math.Round(placing.UsableRadiusMm))} from its middle, inside the dashes.").Close();
             var (c, r) = (placing.CentreMm, placing.HoopMm / 2);
             if (placing.Round)

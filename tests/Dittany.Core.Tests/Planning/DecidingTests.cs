@@ -32,7 +32,7 @@ public class DecidingTests
                 && d.WouldHaveBeen == (x.hers < 0 ? null : Four[x.own].ChoiceId)
                 && others.SequenceEqual(Four.Where(c => c != stands).Select(c => c.ChoiceId)) && d.Because[^1] == "It is so."
                 && (x.hers < 0) == (d.Because.Count == 1) && (x.hers < 0
-                    || d.Because[0].StartsWith("It was your choice", StringComparison.Ordinal)))
+                    || d.Because[0].StartsWith("Your choice", StringComparison.Ordinal)))
                 .Label(string.Join(' ', d.Because));
         });
 
@@ -47,8 +47,8 @@ public class DecidingTests
         Assert.Equal(["a", "c", "d"], usual.Alternatives.Select(a => a.ChoiceId));
         var hers = Deciding.ByHabit(Make, "b", "d", Four);
         Assert.Equal(("d", true, "b"), (hers.ChoiceId, hers.Overruled, hers.WouldHaveBeen));
-        Assert.Equal(["It was your choice; otherwise: a second.", "So is d."], hers.Because);
-        Assert.Equal("It was your choice, and it would have been ours.", Deciding.ByHabit(Make, "b", "b", Four).Because[0]);
+        Assert.Equal(["Your choice; otherwise: a second.", "So is d."], hers.Because);
+        Assert.Equal("Your choice; also the default.", Deciding.ByHabit(Make, "b", "b", Four).Because[0]);
     }
 
     private sealed record Facts(bool Wet, bool Dark);

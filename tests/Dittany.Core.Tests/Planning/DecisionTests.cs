@@ -60,7 +60,7 @@ public class DecisionTests
         Assert.True(decision.Overruled);
         Assert.Equal(choice, decision.ChoiceId);
         Assert.Equal(free.ChoiceId, decision.WouldHaveBeen);
-        Assert.Contains("your choice", decision.Because[0], StringComparison.Ordinal);
+        Assert.Contains("Your choice", decision.Because[0], StringComparison.Ordinal);
         Assert.DoesNotContain(decision.Alternatives, a => a.ChoiceId == choice);
         Assert.DoesNotContain(decision.RuledOut, r => r.ChoiceId == choice);
         Assert.Empty(plan.SetAside);

@@ -22,7 +22,7 @@ public sealed class GradedStraights : AreaStitch
     public override StitchInfo Info { get; } = new(
         "graded-straights", "graded straight stitches", StitchClass.Fill, 1, 0, _ => LeastWidthMm, StitchInfo.Caps(20, 20, 22, 26, 32),
             StitchInfo.Caps(26, 26, 28, 32, 38), [(double.PositiveInfinity, 3)],
-        "small petals and wild flowers, quick and light", "petals longer than threads may lie free", StitchInfo.Memory)
+        "small petals and wild flowers, quick and light", "petals longer than threads may float", StitchInfo.Memory)
     { Trait = new(Feel.Flat, false, false, 1) };
 
     public override string Because => "A petal of a few straights is quick, and its middle one is the longest.";
@@ -32,7 +32,7 @@ public sealed class GradedStraights : AreaStitch
         var longest = ground.Rungs(Direction(ground, by), Apart * PitchMm(by)).Select(r => r.LengthMm).DefaultIfEmpty(0).Max();
         return longest <= by.MostFreeMm + 1e-9 ? Judgement.Yes : new Judgement(false,
             $"Its stitches would be up to {Say.Length(Math.Round(longest, 1))} long, and here nothing longer than "
-                + $"{Say.Length(by.MostFreeMm)} may lie free.", "Take long and short stitch, or make it smaller.");
+                + $"{Say.Length(by.MostFreeMm)} may float on the face.", "Take long and short stitch, or make it smaller.");
     }
 
     protected override void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by)

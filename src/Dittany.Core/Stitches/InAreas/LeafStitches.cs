@@ -19,7 +19,7 @@ public abstract class VeinStitch : AreaStitch
                 "Take satin stitch, or brick stitch.")
             : widest * Slant > by.MostFreeMm ? new Judgement(false,
                 $"Its stitches would be up to {Say.Length(Math.Round(widest * Slant, 1))} long, and here nothing longer than "
-                    + $"{Say.Length(by.MostFreeMm)} may lie free.", "Take long and short stitch, or make it smaller.")
+                    + $"{Say.Length(by.MostFreeMm)} may float on the face.", "Take long and short stitch, or make it smaller.")
             : Judgement.Yes;
     }
 
@@ -131,7 +131,7 @@ public sealed class DetachedChain : AreaStitch
 
     protected override Judgement Fills(AreaGround ground, SewingBy by) => ground.LengthMm <= by.MostFreeMm ? Judgement.Yes
         : new Judgement(false, $"A loop of {Say.Length(Math.Round(ground.LengthMm, 1))} would catch: here nothing longer than "
-            + $"{Say.Length(by.MostFreeMm)} may lie free.", "Take satin stitch, or work its edge.");
+            + $"{Say.Length(by.MostFreeMm)} may float on the face.", "Take satin stitch, or work its edge.");
 
     protected override void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by)
     {

@@ -25,7 +25,7 @@ public class SatinStitch : AreaStitch
             ?? ground.Rungs(Direction(ground, by), 4 * PitchMm(by)).Select(r => r.LengthMm)).DefaultIfEmpty(0).Max();
         return longest <= by.MostFreeMm + 1e-9 ? Judgement.Yes : new Judgement(false,
             $"Its stitches would be up to {Say.Length(Math.Round(longest, 1))} long, and here nothing longer than "
-                + $"{Say.Length(by.MostFreeMm)} may lie free.", "Take long and short stitch, or brick stitch.");
+                + $"{Say.Length(by.MostFreeMm)} may float on the face.", "Take long and short stitch, or brick stitch.");
     }
 
     protected override void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by)

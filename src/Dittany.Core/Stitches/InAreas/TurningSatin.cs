@@ -52,7 +52,7 @@ public sealed class TurningSatin : AreaStitch
         var widest = 2 * strokes.Max(s => s.HalfWidths.Max());
         return widest <= by.MostFreeMm ? Judgement.Yes : new Judgement(false,
             $"Its strokes are up to {Say.Length(Math.Round(widest, 1))} wide, and here nothing longer than {Say.Length(by.MostFreeMm)} may "
-                + $"lie free.", "Take brick stitch, or rows of chain stitch.");
+                + $"float on the face.", "Take brick stitch, or rows of chain stitch.");
     }
 
     protected override void Sew(Sewn.Sewing sewing, AreaGround ground, SewingBy by)
