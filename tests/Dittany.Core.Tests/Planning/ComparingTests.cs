@@ -32,7 +32,7 @@ public class ComparingTests
         var work = lines.Single(l => l.What == "Work");
         Assert.Equal(Math.Abs(one.Time.HandsOnMinutes - other.Time.HandsOnMinutes) < 2 ? 0
             : one.Time.HandsOnMinutes.CompareTo(other.Time.HandsOnMinutes), work.Better);
-        Assert.Equal("in the hand", lines.Single(l => l.What == "Placings of the ring").Other.ToString());
+        Assert.Equal("in the hand", lines.Single(l => l.What == "Hoop positions").Other.ToString());
         Assert.Contains(lines, l => l.What == "Worth of the hours");
         Assert.DoesNotContain(Comparing.Of(one, other), l => l.What == "Worth of the hours");
     }
