@@ -186,7 +186,7 @@ public static class Holding
         var (placings, pressed) = Raised.Order(taken.Size?.Cover?.Placings ?? [], taken.Size?.Cover?.Units ?? q.Units);
         if (pressed.Count > 0)
         {
-            cautions.Add(new Caution("hoop.size", CautionKind.Item, Severity.Caution, $"The ring of placing {Say.List(pressed.Select(p =>
+            cautions.Add(new Caution("hoop.size", CautionKind.Item, Severity.Caution, $"The ring at hoop position {Say.List(pressed.Select(p =>
                 p.ToString(CultureInfo.InvariantCulture)).ToArray())} comes to lie on knots that are stitched by then: leave those knots to the very end, or lay soft cloth between."));
         }
         else if (!placings.Select(p => p.CentreMm).SequenceEqual(taken.Size?.Cover?.Placings.Select(p => p.CentreMm) ?? []))
